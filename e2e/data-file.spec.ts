@@ -1,0 +1,56 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+
+let server: ChildProcess | null = null;
+let log = '';
+
+async function serve(port: number, env: Record<string, string>): Promise<void> {
+  log = '';
+  server = spawn('node', ['scripts/serve.mjs'], { env: { ...process.env, SOFT_PEAK_PORT: String(port), ...env } });
+  server.stderr?.on('data', (d: Buffer) => (log += d.toString()));
+  const host = env.SOFT_PEAK_HOST ?? '127.0.0.1';
+  await expect.poll(() => fetch(`http://${host}:${port}/api/due`).then((r) => r.status, () => 0), { timeout: 15_000 }).toBeGreaterThan(0);
+}
+
+test.afterEach(() => {
+  server?.kill('SIGTERM');
+  server = null;
+});
+
+test('a damaged data file gets a clear page and a log line, and is left as it was', async ({ page }) => {
+  const path = join(mkdtempSync(join(tmpdir(), 'soft-peak-torn-')), 'kitchen.db');
+  const before = 'not a database at all, but somebody’s notes about quinces\n'.repeat(200);
+  writeFileSync(path, before);
+  await serve(4392, { SOFT_PEAK_DATA: path });
+  await page.goto('http://127.0.0.1:4392/');
+  await expect(page.getByRole('heading', { name: 'The kitchen’s data file is damaged' })).toBeVisible();
+  await expect(page.getByText(path)).toBeVisible();
+  await expect(page.getByText('Nothing in it has been changed')).toBeVisible();
+  expect(log).toContain('data file not opened (damaged)');
+  expect(readFileSync(path, 'utf8')).toBe(before);
+  const api = await page.request.post('http://127.0.0.1:4392/api/batches', { data: { sheetId: 'x' } });
+  expect(api.status()).toBe(503);
+});
+
+test('an unwritable place gets a clear page', async ({ page }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'soft-peak-plate-'));
+  writeFileSync(join(folder, 'plate'), '');
+  await serve(4393, { SOFT_PEAK_DATA: join(folder, 'plate', 'kitchen.db') });
+  await page.goto('http://127.0.0.1:4393/');
+  await expect(page.getByRole('heading', { name: 'The kitchen’s data file cannot be written' })).toBeVisible();
+});
+
+test('beyond this machine it asks for the passphrase, and does not start without one', async () => {
+  const bare = spawnSync('node', ['scripts/serve.mjs'], { env: { ...process.env, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PORT: '4394' }, encoding: 'utf8' });
+  expect(bare.status).toBe(1);
+  expect(bare.stderr).toContain('SOFT_PEAK_PASSPHRASE');
+  const path = join(mkdtempSync(join(tmpdir(), 'soft-peak-pass-')), 'kitchen.db');
+  await serve(4394, { SOFT_PEAK_DATA: path, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PASSPHRASE: 'gannets dive' });
+  const ask = (word: string | null) => fetch('http://127.0.0.2:4394/api/due', word === null ? {} : { headers: { authorization: `Basic ${Buffer.from(`cook:${word}`).toString('base64')}` } });
+  expect((await ask(null)).status).toBe(401);
+  expect((await ask('gannets sing')).status).toBe(401);
+  expect((await ask('gannets dive')).status).toBe(200);
+});

@@ -1,0 +1,27 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Text as a reader sees it: plain spaces, no joiners. */
+export const readable = (text: string | null): string => (text ?? '').replace(/[\u00a0\u202f]/g, ' ').replaceAll('\u2060', '').replace(/\s+/g, ' ').trim();
+
+/** Starts a sheet of one's own, so that stories do not disturb each other; ends on Bench. */
+export async function newSheet(page: Page, name: string, cream = '600 g cream 36 %'): Promise<string> {
+  await page.goto('/new');
+  await page.getByLabel('What is it called?').fill(name);
+  await page.getByLabel('Which cream is there').fill(cream);
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.waitForURL(/\/sheet\/.+\/bench/);
+  await page.waitForLoadState('networkidle');
+  return /\/sheet\/([^/]+)\//.exec(page.url())![1]!;
+}
+
+/** Types a line into the field for the next one. */
+export async function typeLine(page: Page, text: string): Promise<void> {
+  await page.getByLabel('Next line').fill(text);
+  await page.getByLabel('Next line').press('Enter');
+}
+
+/** The sentence of a tell. */
+export const tell = async (page: Page, key: string): Promise<string> => readable(await page.locator(`[data-tell="${key}"] p`).first().innerText());
+
+/** Waits until the server has what is on screen. */
+export const saved = (page: Page): Promise<void> => expect(page.getByRole('status', { name: 'Saving' })).toContainText('saved');

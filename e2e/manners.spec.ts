@@ -1,0 +1,87 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+/** Every place, Pass and Log with a batch of their own. */
+async function places(page: Page): Promise<string[]> {
+  const { id } = (await (await page.request.post('/api/batches', { data: { sheetId: 'brown-butter-piping-cream' } })).json()) as { id: string };
+  return [
+    '/',
+    '/sheet/brown-butter-piping-cream/bench',
+    '/sheet/barley-tiramisu/bench',
+    '/sheet/brown-butter-piping-cream/whisk',
+    '/sheet/prune-mousse/shopping',
+    '/sheet/prune-mousse/versions',
+    '/sheet/prune-mousse/files',
+    `/pass/${id}`,
+    '/log',
+    '/log/sample-4',
+    '/new',
+    '/paste',
+    '/larder',
+    '/larder/cream-36',
+    '/larder/kitchen',
+    '/print/prune-mousse',
+  ];
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const) {
+  test(`no serious fault for those who see or move differently, nothing wider than the screen at ${width}`, async ({ page }) => {
+    test.setTimeout(300_000);
+    await page.setViewportSize({ width, height });
+    for (const path of await places(page)) {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+      expect(serious.map((v) => `${path}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(overflow, `${path} is wider than the screen`).toBeLessThanOrEqual(0);
+    }
+  });
+}
+
+test('nothing is asked of another machine, and no page complains', async ({ page, baseURL }) => {
+  const elsewhere: string[] = [];
+  const complaints: string[] = [];
+  page.on('request', (r) => {
+    if (!r.url().startsWith(baseURL!) && !r.url().startsWith('data:') && !r.url().startsWith('blob:')) elsewhere.push(r.url());
+  });
+  page.on('console', (m) => {
+    if (m.type() === 'error') complaints.push(m.text());
+  });
+  page.on('pageerror', (e) => complaints.push(e.message));
+  for (const path of await places(page)) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+  }
+  expect(elsewhere).toEqual([]);
+  expect(complaints).toEqual([]);
+});
+
+test('the calculators answer over HTTP, faults in words', async ({ request }) => {
+  const good = await request.post('/api/calc/overrun', { data: { liquidG: 120, foamG: 60 } });
+  expect(await good.json()).toEqual({ overrunPct: 100, airVolumeShare: 0.5 });
+  const bad = await request.post('/api/calc/overrun', { data: { liquidG: 60, foamG: 120 } });
+  expect(bad.status()).toBe(422);
+  expect(((await bad.json()) as { says: string }).says).toContain('tared');
+  expect((await request.post('/api/calc/butter', { data: {} })).status()).toBe(404);
+  const torn = await request.post('/api/calc/overrun', { headers: { 'content-type': 'application/json' }, data: Buffer.from('{"liquidG":') });
+  expect(torn.status()).toBe(400);
+  const schema = (await (await request.get('/api/calc/whisk')).json()) as { input: { properties: object } };
+  expect(Object.keys(schema.input.properties)).toContain('creamC');
+});
+
+test('writes from another site and strange hosts are refused', async ({ request }) => {
+  const cross = await request.post('/api/batches', { data: { sheetId: 'bay-leaf-chantilly' }, headers: { 'sec-fetch-site': 'cross-site' } });
+  expect(cross.status()).toBe(403);
+  const host = await request.get('/', { headers: { host: 'kitchen.example' } });
+  expect(host.status()).toBe(403);
+});
+
+test('what is not there says so', async ({ page }) => {
+  await page.goto('/sheet/nobody/bench');
+  await expect(page.getByText('There is no sheet or batch at this address')).toBeVisible();
+});

@@ -1,0 +1,60 @@
+import { expect, test } from '@playwright/test';
+import { newSheet } from './kitchen';
+
+test('the whisk timer calls before the window, through a sleeping tablet and a reload', async ({ page }) => {
+  const id = await newSheet(page, 'Timed');
+  await page.clock.install({ time: Date.now() });
+  await page.goto(`/pass?sheet=${id}`);
+  await page.getByRole('button', { name: 'Start this batch' }).click();
+  await page.waitForURL(/\/pass\/.+/);
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await page.getByRole('button', { name: 'Whisk on' }).click();
+  const timer = page.getByRole('region', { name: 'Whisk timer' });
+  await expect(timer).toHaveAttribute('data-phase', 'whisking');
+  const words = (await timer.getByRole('status').innerText()).replaceAll('\u00a0', ' ');
+  const [, min = '0', sec = '0'] = /Look in (\d+):(\d+) min/.exec(words) ?? [];
+  const watchS = Number(min) * 60 + Number(sec);
+  expect(watchS).toBeGreaterThan(60);
+  // The tablet sleeps: no tick runs, the wall clock does.
+  await page.clock.pauseAt(Date.now() + (watchS + 3) * 1000);
+  await page.clock.resume();
+  await expect(timer).toHaveAttribute('data-phase', 'watch');
+  await expect(timer.getByRole('status')).toContainText('Look now');
+  await page.clock.fastForward(90_000);
+  await expect(timer).toHaveAttribute('data-phase', 'stop');
+  await expect(timer.getByRole('status')).toContainText('Stop now');
+  await page.clock.fastForward(3_600_000);
+  await expect(timer).toHaveAttribute('data-phase', 'over');
+  await expect(timer.getByRole('status')).toContainText('The window closed');
+  await page.reload();
+  await expect(timer).toHaveAttribute('data-phase', 'over');
+  await timer.getByRole('button', { name: 'Whisk off' }).click();
+  await expect(timer).toHaveAttribute('data-phase', 'stopped');
+});
+
+test('ticks reach the server, and readings keep what cannot be read', async ({ page }) => {
+  const id = await newSheet(page, 'Ticked');
+  await page.goto(`/pass?sheet=${id}`);
+  await page.getByRole('button', { name: 'Start this batch' }).click();
+  await page.waitForURL(/\/pass\/.+/);
+  await page.getByLabel('Cream in the bowl').fill('40');
+  await expect(page.getByRole('alert').filter({ hasText: 'lies between' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Cream in the bowl')).toHaveValue('40');
+  await page.getByRole('heading', { name: 'Chill' }).click();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('heading', { name: 'Weigh into the bowl' })).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('heading', { name: 'Chill' })).toBeVisible();
+  // Pass without a sheet named goes on with the batch that runs.
+  await page.goto(`/pass?sheet=${id}`);
+  await page.waitForURL(/\/pass\/[0-9a-f-]{36}/);
+});
+
+test('an empty sheet cannot be started, and says why', async ({ page }) => {
+  const id = await newSheet(page, 'Empty', '');
+  await expect(page.getByPlaceholder('Start with the cream: 600 g cream 36 %')).toBeVisible();
+  await page.goto(`/pass?sheet=${id}`);
+  await expect(page.getByText('There is nothing to weigh yet')).toBeVisible();
+});

@@ -1,0 +1,115 @@
+import { expect, test } from '@playwright/test';
+import { newSheet, readable, saved, typeLine } from './kitchen';
+
+test.describe('warnings before the whisk is switched on', () => {
+  test('too full: it climbs out, and splitting it mends that', async ({ page }) => {
+    const id = await newSheet(page, 'Too full', '3 kg cream 36 %');
+    await page.goto(`/sheet/${id}/whisk`);
+    await expect(page.locator('[data-warning="climbs-out"]')).toContainText('will climb out');
+    await page.getByRole('button', { name: 'Whisk in 3 bowlfuls' }).click();
+    await expect(page.locator('[data-warning]')).toHaveCount(0);
+    await expect(page.getByLabel('Bowlfuls')).toHaveValue('3');
+    await expect(page.getByText('for each of 3 bowlfuls')).toBeVisible();
+    // Pass weighs what belongs in each bowl.
+    await saved(page);
+    await page.goto(`/pass?sheet=${id}`);
+    await page.getByRole('button', { name: 'Start this batch' }).click();
+    await page.waitForURL(/\/pass\/.+/);
+    await page.getByRole('button', { name: /^Next/ }).click();
+    await expect(page.getByText('Whisk it in 3 bowlfuls', { exact: false })).toBeVisible();
+  });
+  test('too little: the whisk hardly reaches it', async ({ page }) => {
+    const id = await newSheet(page, 'Too little', '150 g cream 36 %');
+    await page.goto(`/sheet/${id}/whisk`);
+    await expect(page.locator('[data-warning="hardly-reached"]')).toBeVisible();
+    await page.getByLabel('Mixer and bowl').selectOption('hand-mixer');
+    await expect(page.getByText('This one runs at its own speed.')).toBeVisible();
+  });
+  test('too lean and too warm: the stage never comes, said instead of a time', async ({ page }) => {
+    const id = await newSheet(page, 'Too lean', '600 g cream 28 %');
+    await page.goto(`/sheet/${id}/whisk`);
+    await page.getByText('firm', { exact: true }).last().click();
+    await expect(page.locator('[data-warning="never"]')).toContainText('Too lean for firm');
+    await expect(page.getByRole('list', { name: 'When each stage comes' })).toContainText('never');
+    await page.goto(`/sheet/${id}/bench`);
+    await page.getByLabel('Line 1', { exact: true }).fill('600 g cream 36 %');
+    await saved(page);
+    await page.goto(`/sheet/${id}/whisk`);
+    await page.getByLabel('Cream with its bowl').fill('14');
+    await expect(page.locator('[data-warning="never"]')).toContainText('Too warm for firm');
+    await page.getByLabel('Cream with its bowl').fill('22');
+    await expect(page.getByText('No forecast:', { exact: false })).toBeVisible();
+    await page.getByLabel('Cream with its bowl').fill('5');
+    await expect(page.getByText('Firm after', { exact: false })).toBeVisible();
+  });
+});
+
+test('the curve is read by pointer and by keys, and the peak follows', async ({ page }) => {
+  await page.goto('/sheet/bay-leaf-chantilly/whisk');
+  const slider = page.getByRole('slider', { name: 'Time under the whisk' });
+  await expect(page.getByText('The body stands, the tip bends.')).toBeVisible();
+  const medium = await slider.getAttribute('aria-valuetext');
+  await slider.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(slider).not.toHaveAttribute('aria-valuetext', medium!);
+  await page.keyboard.press('Home');
+  await expect(page.getByRole('img', { name: /Runs off the whisk/ })).toBeVisible();
+  await page.keyboard.press('End');
+  await expect(page.getByRole('img', { name: /Yellow clumps/ })).toBeVisible();
+  const chart = page.getByRole('img', { name: /Stages over the clock/ });
+  const box = (await chart.boundingBox())!;
+  await page.mouse.click(box.x + box.width * 0.3, box.y + box.height / 2);
+  await expect(page.getByRole('img', { name: /Yellow clumps/ })).toHaveCount(0);
+  await page.getByRole('button', { name: /^firm/ }).click();
+  await expect(page.getByRole('img', { name: /The tip stands/ })).toBeVisible();
+});
+
+test('two tablets on one batch: ticks join, a field that both wrote is asked about', async ({ page, context }) => {
+  const id = await newSheet(page, 'Two tablets');
+  await page.goto(`/pass?sheet=${id}`);
+  await page.getByRole('button', { name: 'Start this batch' }).click();
+  await page.waitForURL(/\/pass\/.+/);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.getByLabel('Cream in the bowl').fill('6');
+  await expect(other.getByLabel('Cream in the bowl')).toHaveValue('6');
+  await other.waitForLoadState('networkidle');
+  await page.getByLabel('Cream in the bowl').fill('4');
+  await expect(page.getByRole('alert').filter({ hasText: 'Another screen wrote ‘6’' })).toBeVisible();
+  await page.getByRole('button', { name: 'Use ‘4’' }).click();
+  await page.waitForLoadState('networkidle');
+  await page.reload();
+  await expect(page.getByLabel('Cream in the bowl')).toHaveValue('4');
+});
+
+test('taking the other tab’s sheet can be undone', async ({ page, context }) => {
+  const id = await newSheet(page, 'Taken');
+  const other = await context.newPage();
+  await other.goto(`/sheet/${id}/bench`);
+  await other.getByLabel('Line 1', { exact: true }).fill('700 g cream 36 %');
+  await saved(other);
+  await page.getByLabel('Line 1', { exact: true }).fill('500 g cream 36 %');
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('700 g cream 36 %');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('500 g cream 36 %');
+  await saved(page);
+});
+
+test('on a phone: from Today to the next amount in two touches', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const id = await newSheet(page, 'On a phone');
+  await typeLine(page, '3 tbsp icing sugar');
+  await saved(page).catch(() => undefined);
+  await page.goto('/');
+  await page.getByRole('listitem').filter({ hasText: 'On a phone' }).getByRole('link', { name: 'Make it' }).click();
+  await page.waitForURL(/\/pass/);
+  await expect(page.getByText(/cream 36.% fat 600.g/)).toBeVisible();
+  expect(readable(await page.getByRole('list').filter({ hasText: 'Weigh into the bowl' }).innerText())).toContain('icing sugar 23 g');
+  await page.goto(`/sheet/${id}/bench`);
+  const lines = await page.getByRole('region', { name: 'Formula' }).boundingBox();
+  const tells = await page.getByRole('complementary', { name: 'What it will be like' }).boundingBox();
+  const settings = await page.getByRole('region', { name: 'Method and wishes' }).boundingBox();
+  expect(lines!.y).toBeLessThan(tells!.y);
+  expect(tells!.y).toBeLessThan(settings!.y);
+});

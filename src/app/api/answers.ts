@@ -1,0 +1,38 @@
+import 'server-only';
+import { NextResponse } from 'next/server';
+import type { z } from 'zod';
+import { kitchen } from '../../data/kitchen';
+import type { KitchenDb } from '../../data/kitchen-file';
+
+/** A refusal in words that can be shown as they are. */
+export const refuse = (status: number, says: string): NextResponse => NextResponse.json({ kind: 'refused', says }, { status });
+
+const MOST_BYTES = 1_000_000;
+
+/** The request's JSON as a schema reads it, or the refusal to send back. */
+export async function readBody<S extends z.ZodType>(request: Request, schema: S): Promise<{ ok: true; value: z.infer<S> } | { ok: false; answer: NextResponse }> {
+  const text = await request.text();
+  if (text.length > MOST_BYTES) return { ok: false, answer: refuse(413, 'That is more than 1 MB: too large to be read here.') };
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    return { ok: false, answer: refuse(400, 'That is not JSON.') };
+  }
+  const read = schema.safeParse(raw);
+  if (read.success) return { ok: true, value: read.data };
+  const issue = read.error.issues[0];
+  return { ok: false, answer: refuse(422, `${issue?.path.join('.') || 'The input'}: ${issue?.message ?? 'cannot be read'}.`) };
+}
+
+/** Runs with the kitchen's data file, or answers that it cannot be used. */
+export async function withKitchen(run: (db: KitchenDb) => Promise<NextResponse> | NextResponse): Promise<NextResponse> {
+  const access = kitchen();
+  if (!access.ok) return refuse(503, `The kitchen’s data file cannot be used (${access.error.code}): ${access.error.path}.`);
+  try {
+    return await run(access.db);
+  } catch (error) {
+    console.error('soft-peak: request failed', error);
+    return refuse(500, 'The kitchen’s data file could not be written just now. What you typed is kept in this browser.');
+  }
+}

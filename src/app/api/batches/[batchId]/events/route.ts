@@ -1,0 +1,23 @@
+import { NextResponse } from 'next/server';
+import { z } from 'zod';
+import { ProgressEventSchema } from '../../../../../core/sheet/batch';
+import { recordEvent } from '../../../../../data/batches';
+import { readBody, refuse, withKitchen } from '../../../answers';
+
+interface Context {
+  readonly params: Promise<{ batchId: string }>;
+}
+
+const EventSchema = z.object({ event: ProgressEventSchema, baseRevision: z.number().int() });
+
+/** Does one thing to a batch read at `baseRevision`; answers 409 with the current batch when another screen wrote since. */
+export async function POST(request: Request, { params }: Context) {
+  const { batchId } = await params;
+  const body = await readBody(request, EventSchema);
+  if (!body.ok) return body.answer;
+  return withKitchen((db) => {
+    const outcome = recordEvent(db, batchId, body.value.event, body.value.baseRevision, Date.now());
+    if (outcome.kind === 'gone') return refuse(404, 'This batch is no longer in the kitchen.');
+    return NextResponse.json(outcome, { status: outcome.kind === 'behind' ? 409 : 200 });
+  });
+}

@@ -1,0 +1,20 @@
+import { NextResponse } from 'next/server';
+import { isFileFormat, writeSheetFile } from '../../../../../../core/files/write';
+import { analyseSheet, kitchenOf } from '../../../../../../core/sheet/analyse';
+import { readKitchenFacts } from '../../../../../../data/kitchen-facts';
+import { getSheet } from '../../../../../../data/sheets';
+import { refuse, withKitchen } from '../../../../answers';
+
+export const dynamic = 'force-dynamic';
+
+/** The sheet as a file: `sheet`, `recipe`, `lines` or `markdown`. */
+export async function GET(_request: Request, { params }: { readonly params: Promise<{ sheetId: string; format: string }> }) {
+  const { sheetId, format } = await params;
+  if (!isFileFormat(format)) return refuse(404, 'There is no such file format here: sheet, recipe, lines or markdown.');
+  return withKitchen((db) => {
+    const sheet = getSheet(db, sheetId);
+    if (!sheet) return refuse(404, 'This sheet is no longer in the kitchen.');
+    const file = writeSheetFile(format, analyseSheet(sheet.doc, kitchenOf(readKitchenFacts(db))));
+    return new NextResponse(file.text, { headers: { 'content-type': `${file.mime}; charset=utf-8`, 'content-disposition': `attachment; filename="${file.name}"`, 'x-content-type-options': 'nosniff' } });
+  });
+}

@@ -1,0 +1,237 @@
+'use client';
+
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { Plus, X } from 'lucide-react';
+import { plainNumber } from '../../../core/figure';
+import { MIXER_KINDS } from '../../../core/foam/whisk';
+import { CUP_SYSTEM_KEYS, CUP_SYSTEMS, EGG_SIZES } from '../../../core/measures/units';
+import { PLACE_KIND_NAMES, PLACE_KINDS, type ColdPlace, type KitchenRules, type Mixer, type ShelfVessel } from '../../../core/sheet/schema';
+import { capacityMl, isRound, type Vessel } from '../../../core/vessel/profile';
+import { WAY_QUESTIONS } from '../../../core/ways/questions';
+import type { KitchenThings } from '../../../data/kitchen-things';
+import { Choice } from '../../../ui/choice';
+import { QuantityField } from '../../../ui/quantity-field';
+import { freshId } from '../../../ui/sheet/fresh-id';
+
+const SAVE_AFTER_MS = 600;
+
+/** Saves what was changed a moment after the last change; says what is true now. */
+function useThings(first: KitchenThings, revision: number) {
+  const [things, setThings] = useState(first);
+  const [says, setSays] = useState<{ text: string; wrong: boolean }>({ text: 'saved', wrong: false });
+  const known = useRef({ revision, saved: first });
+  useEffect(() => {
+    if (things === known.current.saved) return;
+    const timer = setTimeout(() => {
+      void (async () => {
+        try {
+          const response = await fetch('/api/kitchen', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ things, baseRevision: known.current.revision }) });
+          const body = (await response.json()) as { revision?: number; says?: string };
+          if (!response.ok || body.revision === undefined) throw new Error(body.says ?? 'The server could not save it.');
+          known.current = { revision: body.revision, saved: things };
+          setSays({ text: 'saved', wrong: false });
+        } catch (error) {
+          setSays({ text: error instanceof TypeError ? 'not saved: the server does not answer; the next change tries again' : `not saved: ${(error as Error).message}`, wrong: true });
+        }
+      })();
+    }, SAVE_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [things]);
+  const change = (next: Partial<KitchenThings>) => {
+    setThings((t) => ({ ...t, ...next }));
+    setSays({ text: 'saving…', wrong: false });
+  };
+  return { things, change, says };
+}
+
+/** Vessels, mixers, cold places, rules and preferred ways, each changed in place. */
+export function KitchenDesk({ things: first, revision }: { readonly things: KitchenThings; readonly revision: number }) {
+  const { things, change, says } = useThings(first, revision);
+  const { vessels, mixers, places, rules } = things;
+  const setRules = (next: Partial<KitchenRules>) => change({ rules: { ...rules, ...next } });
+  return (
+    <>
+      <p role="status" aria-label="Saving" className={`mt-2 text-[14px] ${says.wrong ? 'text-beet' : 'text-ink-soft'}`}>
+        {says.text}
+      </p>
+      <Rules rules={rules} onChange={setRules} />
+      <Section title="Vessels" onAdd={() => change({ vessels: [...vessels, { id: freshId(), count: 1, vessel: { kind: 'tub', name: 'New tub', topMm: 160, baseMm: 150, heightMm: 80 } }] })} add="A vessel">
+        {vessels.map((v) => (
+          <VesselRow key={v.id} shelf={v} onChange={(next) => change({ vessels: vessels.map((x) => (x.id === v.id ? next : x)) })} onRemove={() => change({ vessels: vessels.filter((x) => x.id !== v.id) })} />
+        ))}
+      </Section>
+      <Section title="Mixers" onAdd={() => change({ mixers: [...mixers, { id: freshId(), name: 'New mixer', kind: 'hand-mixer', bowlMl: 3000 }] })} add="A mixer">
+        {mixers.map((m) => (
+          <MixerRow key={m.id} mixer={m} only={mixers.length === 1} onChange={(next) => change({ mixers: mixers.map((x) => (x.id === m.id ? next : x)) })} onRemove={() => change({ mixers: mixers.filter((x) => x.id !== m.id) })} />
+        ))}
+      </Section>
+      <Section title="Fridges, freezers, counter" onAdd={() => change({ places: [...places, { id: freshId(), name: 'New place', kind: 'still-fridge', airC: 4, litres: 100 }] })} add="A place">
+        {places.map((p) => (
+          <PlaceRow key={p.id} place={p} onChange={(next) => change({ places: places.map((x) => (x.id === p.id ? next : x)) })} onRemove={() => change({ places: places.filter((x) => x.id !== p.id) })} />
+        ))}
+      </Section>
+      <PreferredWays ways={rules.ways} onChange={(ways) => setRules({ ways })} />
+    </>
+  );
+}
+
+function Section({ title, add, onAdd, children }: { readonly title: string; readonly add: string; readonly onAdd: () => void; readonly children: ReactNode }) {
+  return (
+    <section className="mt-7" aria-label={title}>
+      <h2 className="pb-1 text-[17px]">{title}</h2>
+      <ul>{children}</ul>
+      <button type="button" className="btn mt-2 text-[14px]" onClick={onAdd}>
+        <Plus size={15} aria-hidden="true" /> {add}
+      </button>
+    </section>
+  );
+}
+
+function Row({ label, onRemove, children }: { readonly label: string; readonly onRemove: (() => void) | null; readonly children: ReactNode }) {
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_28px] items-end gap-x-2 border-t border-steel-light py-2">
+      <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-4 lg:grid-cols-7">{children}</div>
+      {onRemove && (
+        <button type="button" className="flex h-9 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:h-11" aria-label={`Take out ${label}`} onClick={onRemove}>
+          <X size={16} />
+        </button>
+      )}
+    </li>
+  );
+}
+
+function NameInput({ name, onChange }: { readonly name: string; readonly onChange: (name: string) => void }) {
+  const [draft, setDraft] = useState<string | null>(null);
+  return (
+    <label className="col-span-2 block">
+      <span className="block text-[13.5px] text-ink-soft">Name</span>
+      <input
+        value={draft ?? name}
+        maxLength={80}
+        onChange={(e) => {
+          setDraft(e.target.value);
+          if (e.target.value.trim()) onChange(e.target.value.trim());
+        }}
+        onBlur={() => setDraft(null)}
+        className="field mt-0.5 w-full"
+      />
+    </label>
+  );
+}
+
+const VESSEL_KINDS = [
+  ['bowl', 'bowl'],
+  ['tub', 'tub or ring'],
+  ['springform', 'springform'],
+  ['glass', 'glass, one a portion'],
+  ['tray', 'tray'],
+  ['terrine', 'terrine or loaf'],
+  ['free', 'free-standing'],
+] as const;
+
+/** The same vessel as another kind: round sizes from straight ones and back. */
+function asKind(v: Vessel, kind: Vessel['kind']): Vessel {
+  const { name, heightMm } = v;
+  if (kind === 'tray' || kind === 'terrine') {
+    const [l, w] = isRound(v) ? [v.topMm, v.topMm] : [v.lengthMm, v.widthMm];
+    return { kind, name, heightMm, lengthMm: l, widthMm: w, baseLengthMm: isRound(v) ? v.baseMm : v.baseLengthMm, baseWidthMm: isRound(v) ? v.baseMm : v.baseWidthMm };
+  }
+  return { kind, name, heightMm, topMm: isRound(v) ? v.topMm : v.widthMm, baseMm: isRound(v) ? v.baseMm : v.baseWidthMm };
+}
+
+function VesselRow({ shelf, onChange, onRemove }: { readonly shelf: ShelfVessel; readonly onChange: (v: ShelfVessel) => void; readonly onRemove: () => void }) {
+  const { vessel: v } = shelf;
+  const set = (vessel: Vessel) => onChange({ ...shelf, vessel });
+  const mm = (label: string, value: number, to: (n: number) => Vessel, min = 20) => <QuantityField label={label} unit="mm" value={value} min={min} max={1000} onChange={(n) => set(to(n))} />;
+  return (
+    <Row label={v.name} onRemove={onRemove}>
+      <NameInput name={v.name} onChange={(name) => set({ ...v, name })} />
+      <Choice label="Shape" value={v.kind} options={VESSEL_KINDS} onChange={(kind) => set(asKind(v, kind))} />
+      {isRound(v) ? (
+        <>
+          {mm('Across, rim', v.topMm, (topMm) => ({ ...v, topMm }))}
+          {mm('Across, foot', v.baseMm, (baseMm) => ({ ...v, baseMm }), 5)}
+        </>
+      ) : (
+        <>
+          {mm('Length, rim', v.lengthMm, (lengthMm) => ({ ...v, lengthMm }))}
+          {mm('Width, rim', v.widthMm, (widthMm) => ({ ...v, widthMm }))}
+          {mm('Length, floor', v.baseLengthMm, (baseLengthMm) => ({ ...v, baseLengthMm }))}
+          {mm('Width, floor', v.baseWidthMm, (baseWidthMm) => ({ ...v, baseWidthMm }))}
+        </>
+      )}
+      {mm('Height', v.heightMm, (heightMm) => ({ ...v, heightMm }), 5)}
+      <QuantityField label="How many" unit="" value={shelf.count} min={0} max={10_000} whole onChange={(count) => onChange({ ...shelf, count })} />
+      <p className="self-center text-[14px] text-ink-soft">
+        holds <span className="fig text-ink">{plainNumber(capacityMl(v), 0)}&nbsp;mL</span>
+      </p>
+    </Row>
+  );
+}
+
+function MixerRow({ mixer, only, onChange, onRemove }: { readonly mixer: Mixer; readonly only: boolean; readonly onChange: (m: Mixer) => void; readonly onRemove: () => void }) {
+  return (
+    <Row label={mixer.name} onRemove={only ? null : onRemove}>
+      <NameInput name={mixer.name} onChange={(name) => onChange({ ...mixer, name })} />
+      <Choice label="Kind" value={mixer.kind} options={MIXER_KINDS.map((k) => [k, k.replace('-', ' ')] as const)} onChange={(kind) => onChange({ ...mixer, kind })} />
+      <QuantityField label="Bowl, brimful" unit="mL" value={mixer.bowlMl} min={50} max={500_000} onChange={(bowlMl) => onChange({ ...mixer, bowlMl })} />
+    </Row>
+  );
+}
+
+function PlaceRow({ place, onChange, onRemove }: { readonly place: ColdPlace; readonly onChange: (p: ColdPlace) => void; readonly onRemove: () => void }) {
+  return (
+    <Row label={place.name} onRemove={onRemove}>
+      <NameInput name={place.name} onChange={(name) => onChange({ ...place, name })} />
+      <Choice label="Kind" value={place.kind} options={PLACE_KINDS.map((k) => [k, PLACE_KIND_NAMES[k]] as const)} onChange={(kind) => onChange({ ...place, kind })} />
+      <QuantityField label="Air" unit="°C" value={place.airC} min={-45} max={40} onChange={(airC) => onChange({ ...place, airC })} />
+      <QuantityField label="Room" unit="L" value={place.litres} min={0} max={100_000} onChange={(litres) => onChange({ ...place, litres })} />
+    </Row>
+  );
+}
+
+function Rules({ rules, onChange }: { readonly rules: KitchenRules; readonly onChange: (next: Partial<KitchenRules>) => void }) {
+  return (
+    <section aria-label="Rules" className="mt-3">
+      <h2 className="pb-1 text-[17px]">How this kitchen measures and keeps</h2>
+      <div className="grid grid-cols-2 items-end gap-x-4 gap-y-3 border-t border-steel-light pt-2 sm:grid-cols-4">
+        <NameInput name={rules.kitchenName} onChange={(kitchenName) => onChange({ kitchenName })} />
+        <Choice label="Cups and spoons" value={rules.cups} options={CUP_SYSTEM_KEYS.map((k) => [k, `${CUP_SYSTEMS[k].name}, ${Math.round(CUP_SYSTEMS[k].cup)} mL`] as const)} onChange={(cups) => onChange({ cups })} />
+        <QuantityField label="The scale shows" unit="g" value={rules.scaleStepG} min={0.01} max={50} onChange={(scaleStepG) => onChange({ scaleStepG })} />
+        <Choice
+          label="Eggs are"
+          value={`${rules.eggs.system} ${rules.eggs.size}`}
+          options={(['us', 'eu'] as const).flatMap((system) => (Object.keys(EGG_SIZES[system]) as KitchenRules['eggs']['size'][]).map((size) => [`${system} ${size}`, `${system === 'us' ? 'US' : 'European'} ${size}, ${EGG_SIZES[system][size]} g`] as const))}
+          onChange={(v) => onChange({ eggs: { system: v.slice(0, 2) as 'us' | 'eu', size: v.slice(3) as KitchenRules['eggs']['size'] } })}
+        />
+        <QuantityField label="Fridge" unit="°C" value={rules.fridgeC} min={0} max={10} onChange={(fridgeC) => onChange({ fridgeC })} />
+        <QuantityField label="Room" unit="°C" value={rules.roomC} min={5} max={40} onChange={(roomC) => onChange({ roomC })} />
+        <Choice
+          label="Keeps dairy cream"
+          value={String(rules.keepingH ?? 'usual')}
+          options={[['usual', 'usual rule, 72 h'], ...[24, 36, 48, 60].map((h) => [String(h), `${h} h at most`] as const)]}
+          onChange={(v) => onChange({ keepingH: v === 'usual' ? null : Number(v) })}
+        />
+        <QuantityField label="A standard drink" unit="g" value={rules.standardDrinkG} min={5} max={20} onChange={(standardDrinkG) => onChange({ standardDrinkG })} />
+        <label className="col-span-2 block sm:col-span-3">
+          <span className="block text-[13.5px] text-ink-soft">Whose food rules it follows</span>
+          <input value={rules.authority} maxLength={400} placeholder="the local food authority and its code" onChange={(e) => onChange({ authority: e.target.value })} className="field mt-0.5 w-full" />
+        </label>
+      </div>
+    </section>
+  );
+}
+
+function PreferredWays({ ways, onChange }: { readonly ways: Readonly<Record<string, string>>; readonly onChange: (ways: Record<string, string>) => void }) {
+  return (
+    <section aria-label="Preferred ways" className="mt-7">
+      <h2 className="pb-1 text-[17px]">Preferred ways</h2>
+      <p className="pb-2 text-[14px] text-ink-soft">New parts start with these; a part’s own way can be another. The first of each is the usual one here.</p>
+      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 lg:grid-cols-3">
+        {WAY_QUESTIONS.filter((q) => !q.options.some((o) => o.id === 'as-written')).map((q) => (
+          <Choice key={q.key} label={q.asks} value={ways[q.key] ?? q.options[0].id} options={q.options.map((o) => [o.id, o.name] as const)} onChange={(id) => onChange({ ...ways, [q.key]: id })} />
+        ))}
+      </div>
+    </section>
+  );
+}

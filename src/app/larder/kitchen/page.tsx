@@ -1,0 +1,20 @@
+import { openedKitchen } from '../../../data/kitchen';
+import { readKitchenFacts } from '../../../data/kitchen-facts';
+import { thingsRevision } from '../../../data/kitchen-things';
+import { Frame } from '../../../ui/frame';
+import { LarderPages } from '../larder-pages';
+import { KitchenDesk } from './kitchen-desk';
+
+/** What stands in the kitchen, and how it works there. */
+export default function KitchenPage() {
+  const db = openedKitchen();
+  const { vessels, mixers, places, rules } = readKitchenFacts(db);
+  return (
+    <Frame station="Larder" sheetId={null} heading={<h1 className="truncate text-[20px]">The kitchen</h1>}>
+      <div className="max-w-[1000px] px-4 pt-2 pb-12 md:px-6">
+        <LarderPages here="kitchen" />
+        <KitchenDesk things={{ vessels, mixers, places, rules }} revision={thingsRevision(db)} />
+      </div>
+    </Frame>
+  );
+}

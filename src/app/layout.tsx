@@ -1,0 +1,30 @@
+import './globals.css';
+import type { Metadata, Viewport } from 'next';
+import { Suspense, type ReactNode } from 'react';
+import { kitchen } from '../data/kitchen';
+import { readDueMoments } from '../data/due';
+import { DueProvider } from '../ui/due-strip';
+import { DataFileTrouble } from './data-file-trouble';
+import { requestTime } from './request-time';
+
+export const metadata: Metadata = { title: 'Soft Peak', description: 'A workbench for whipped and aerated cream desserts.' };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#f3f7f9' };
+// Every page shows the kitchen as it is now.
+export const dynamic = 'force-dynamic';
+
+export default async function RootLayout({ children }: { readonly children: ReactNode }) {
+  const access = kitchen();
+  return (
+    <html lang="en">
+      <body>
+        {access.ok ? (
+          <DueProvider first={readDueMoments(access.db, await requestTime())}>
+            <Suspense>{children}</Suspense>
+          </DueProvider>
+        ) : (
+          <DataFileTrouble path={access.error.path} code={access.error.code} detail={access.error.detail} />
+        )}
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,87 @@
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { compareOutcome } from '../../../core/sheet/readings';
+import { getBatch } from '../../../data/batches';
+import { openedKitchen } from '../../../data/kitchen';
+import { getSheet, getSheetVersion } from '../../../data/sheets';
+import { ClockTime } from '../../../ui/clock-time';
+import { Frame } from '../../../ui/frame';
+import { TrackRuler } from '../../../ui/track';
+import { comparisonTrack, forecastWords, landed, outcomeWords } from '../outcome-words';
+import { LateReadings } from './late-readings';
+
+/** One batch: forecast beside outcome, what it was made from, and what is written down later. */
+export default async function BatchPage({ params }: { readonly params: Promise<{ batchId: string }> }) {
+  const { batchId } = await params;
+  const db = openedKitchen();
+  const batch = getBatch(db, batchId);
+  if (!batch) notFound();
+  const made = getSheetVersion(db, batch.sheetId, batch.sheetVersion);
+  const head = getSheet(db, batch.sheetId);
+  const rows = compareOutcome(batch.plan.forecast, batch.readings);
+  return (
+    <Frame
+      station="Log"
+      sheetId={batch.sheetId}
+      heading={
+        <h1 className="truncate text-[20px]">
+          {batch.plan.sheetName}, <ClockTime at={batch.startedAt} withDate />
+        </h1>
+      }
+    >
+      <div className="grid gap-x-12 gap-y-8 px-4 py-6 md:px-8 lg:grid-cols-[minmax(0,1fr)_360px]">
+        <section aria-label="Forecast beside outcome">
+          <h2 className="mb-2 text-[17px]">What came, beside its forecast</h2>
+          <ul>
+            {rows.map((c) => {
+              const track = comparisonTrack(c);
+              const within = landed(c);
+              return (
+                <li key={c.key} data-comparison={c.key} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-1 border-t border-steel py-3 sm:grid-cols-[170px_120px_150px_minmax(0,1fr)]">
+                  <span>{c.name}</span>
+                  <span className={`fig text-[20px] ${within === false ? 'text-beet' : ''}`}>{outcomeWords(c)}</span>
+                  <span className="text-[14px] text-ink-soft">forecast {forecastWords(c)}</span>
+                  <span>{track ? <TrackRuler track={track} out={within === false} /> : <span className="text-[14px] text-ink-soft">not taken yet</span>}</span>
+                  {c.fault && <span className="col-span-full text-beet">{c.fault}</span>}
+                </li>
+              );
+            })}
+          </ul>
+          <p className="border-t border-steel pt-2.5 text-[13.5px] text-ink-soft">The band is the forecast’s range, in which two outcomes in three fall; the mark is what came. A hold is compared by shape alone.</p>
+          <div className="mt-7">
+            <h2 className="mb-2 text-[17px]">Written down</h2>
+            <LateReadings batch={{ id: batch.id, progress: batch.progress, status: batch.status, revision: batch.revision }} />
+          </div>
+        </section>
+        <section aria-label="Made from">
+          <h2 className="mb-2 text-[17px]">Made from version {batch.sheetVersion}</h2>
+          <p className="mb-2 text-[14px] text-ink-soft">
+            {head && head.version > batch.sheetVersion ? `The sheet is at version ${head.version} now; this is what was made then.` : 'The sheet has not changed since.'}
+          </p>
+          <ul>
+            {made?.parts.flatMap((p) =>
+              p.lines.map((l) => (
+                <li key={l.id} className="border-t border-steel-light py-1.5">
+                  {l.text}
+                </li>
+              )),
+            )}
+          </ul>
+          <p className="border-t border-steel-light py-2 text-[14px] text-ink-soft">
+            {batch.portions} portions; {batch.plan.forecast.mixerName}; whisked to {batch.plan.forecast.stage}. {batch.plan.allergens.length > 0 && `Allergens: ${batch.plan.allergens.join(', ')}.`}
+          </p>
+          <div className="mt-3 flex flex-wrap gap-2">
+            <Link href={`/sheet/${batch.sheetId}/bench`} className="btn">
+              Open the sheet
+            </Link>
+            {batch.status === 'running' && (
+              <Link href={`/pass/${batch.id}`} className="btn btn-act">
+                Go on with it
+              </Link>
+            )}
+          </div>
+        </section>
+      </div>
+    </Frame>
+  );
+}

@@ -1,0 +1,80 @@
+import Link from 'next/link';
+import { redirect } from 'next/navigation';
+import { showGrams, showRange, showSecondsRange } from '../../core/figure';
+import { kitchenOf } from '../../core/sheet/analyse';
+import { batchPlan } from '../../core/sheet/make-batch';
+import { runningBatch } from '../../data/batches';
+import { openedKitchen } from '../../data/kitchen';
+import { readKitchenFacts } from '../../data/kitchen-facts';
+import { getSheet, listSheets } from '../../data/sheets';
+import { Frame } from '../../ui/frame';
+import { StartBatch } from './start-batch';
+
+/** Pass before a batch: goes on with the one that is being made, or starts one of the sheet in hand. */
+export default async function PassPage({ searchParams }: { readonly searchParams: Promise<{ sheet?: string }> }) {
+  const { sheet: wanted } = await searchParams;
+  const db = openedKitchen();
+  const running = runningBatch(db, wanted);
+  if (running) redirect(`/pass/${running.id}`);
+  const sheet = wanted ? getSheet(db, wanted) : (listSheets(db)[0] ?? null);
+  if (!sheet) {
+    return (
+      <Frame station="Pass" sheetId={null} heading={<h1 className="text-[20px]">Pass</h1>}>
+        <div className="px-6 py-12">
+          <p className="mb-4 text-[17px]">There is no sheet to make yet.</p>
+          <Link href="/new" className="btn btn-act">
+            Start a new sheet
+          </Link>
+        </div>
+      </Frame>
+    );
+  }
+  const plan = batchPlan(sheet.doc, kitchenOf(readKitchenFacts(db)));
+  return (
+    <Frame station="Pass" sheetId={sheet.id} heading={<h1 className="truncate text-[20px]">Make {sheet.doc.name}</h1>}>
+      <div className="mx-auto max-w-[720px] px-4 py-8 md:px-8">
+        {plan.ok ? (
+          <>
+            <p className="mb-5 text-[19px]">
+              {sheet.doc.portions} portions from version {sheet.version}, {plan.value.steps.length} steps.{' '}
+              {plan.value.forecast.stageTimeS && (
+                <>
+                  {plan.value.forecast.stage} is expected after <b className="fig">{showSecondsRange(plan.value.forecast.stageTimeS.low, plan.value.forecast.stageTimeS.high)}</b>
+                  {plan.value.forecast.overrunPct && (
+                    <>
+                      , air <b className="fig">{showRange(plan.value.forecast.overrunPct.low, plan.value.forecast.overrunPct.high, '%')}</b>
+                    </>
+                  )}
+                  .
+                </>
+              )}
+            </p>
+            <StartBatch sheetId={sheet.id} />
+            <ol className="mt-7">
+              {plan.value.steps.map((s, i) => (
+                <li key={s.key} className="grid grid-cols-[28px_minmax(0,1fr)] border-t border-steel py-2.5">
+                  <span className="fig text-ink-soft">{i + 1}</span>
+                  <span>
+                    <span className="font-[600]">{s.title}</span>
+                    {s.lines.length > 0 && (
+                      <span className="block text-ink-soft">
+                        {s.lines.map((l) => `${l.name} ${showGrams(l.massG)}`).join(', ')}
+                      </span>
+                    )}
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </>
+        ) : (
+          <>
+            <p className="mb-4 text-[19px]">{plan.fault.says}</p>
+            <Link href={`/sheet/${sheet.id}/bench`} className="btn btn-act">
+              To Bench
+            </Link>
+          </>
+        )}
+      </div>
+    </Frame>
+  );
+}

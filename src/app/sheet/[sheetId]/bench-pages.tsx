@@ -1,0 +1,13 @@
+import { PageTabs } from '../../../ui/page-tabs';
+
+const PAGES = [
+  ['lines', 'Formula', 'bench'],
+  ['shopping', 'Shopping and cost', 'shopping'],
+  ['versions', 'Versions', 'versions'],
+  ['files', 'Files and print', 'files'],
+] as const;
+
+/** The pages of Bench for one sheet. */
+export const BenchPages = ({ sheetId, here }: { readonly sheetId: string; readonly here: (typeof PAGES)[number][0] }) => (
+  <PageTabs label="Pages of this sheet" pages={PAGES.map(([key, name, path]) => ({ href: `/sheet/${sheetId}/${path}`, name, here: key === here }))} />
+);

@@ -1,0 +1,5 @@
+import { BenchDesk } from './bench-desk';
+
+export default function BenchPage() {
+  return <BenchDesk />;
+}

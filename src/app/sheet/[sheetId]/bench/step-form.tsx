@@ -1,0 +1,102 @@
+'use client';
+
+import { useState } from 'react';
+import { ChevronDown, ChevronUp, X } from 'lucide-react';
+import { moveStep, removeStep, setStep } from '../../../../core/sheet/edits';
+import type { ShownStep } from '../../../../core/sheet/method';
+import type { Step } from '../../../../core/sheet/schema';
+import { useSheet } from '../../../../ui/sheet/sheet-provider';
+
+/** A step's words and figures. Words that the cook changes stay when a way is switched. */
+export function StepForm({ shown, step, at, onDone }: { readonly shown: ShownStep; readonly step: Step; readonly at: number; readonly onDone: () => void }) {
+  const { doc, edit } = useSheet();
+  const set = (change: Partial<Omit<Step, 'id' | 'key' | 'partId'>>) => edit(`step:${step.id}:${Object.keys(change).join()}`, (d) => setStep(d, step.id, change));
+  const detail = step.note ? shown.detail.slice(0, shown.detail.length - step.note.length).trim() : shown.detail;
+  return (
+    <div className="text-[14.5px]">
+      <div className="mb-1.5 flex items-center gap-1">
+        <span className="fig text-[16px]">Step {at + 1}</span>
+        <span className="ml-auto flex">
+          <button type="button" className="flex size-8 items-center justify-center text-ink-soft hover:text-ink disabled:opacity-35" aria-label="Earlier" disabled={at === 0} onClick={() => edit('move-step', (d) => moveStep(d, step.id, at - 1))}>
+            <ChevronUp size={17} />
+          </button>
+          <button type="button" className="flex size-8 items-center justify-center text-ink-soft hover:text-ink disabled:opacity-35" aria-label="Later" disabled={at === doc.steps.length - 1} onClick={() => edit('move-step', (d) => moveStep(d, step.id, at + 1))}>
+            <ChevronDown size={17} />
+          </button>
+          <button
+            type="button"
+            className="flex size-8 items-center justify-center text-ink-soft hover:text-beet"
+            aria-label="Take this step out"
+            onClick={() => {
+              edit('remove-step', (d) => removeStep(d, step.id));
+              onDone();
+            }}
+          >
+            <X size={17} />
+          </button>
+        </span>
+      </div>
+      <Words label="What to do" value={shown.title} max={200} onChange={(title) => set({ title })} />
+      <Words label="How" value={detail} max={4000} rows={3} onChange={(text) => set({ detail: text })} />
+      <Words label="Your own note; it stays whatever the way" value={step.note} max={2000} rows={2} onChange={(note) => set({ note })} />
+      <div className="mt-2 grid grid-cols-3 gap-2.5">
+        <Amount label="At hand" unit="min" value={step.handsMin} onChange={(handsMin) => set({ handsMin })} max={6000} />
+        <Amount label="Waits from" unit="h" value={step.waitH?.[0] ?? null} onChange={(low) => set({ waitH: low === null ? null : [low, Math.max(low, step.waitH?.[1] ?? low)] })} max={1000} />
+        <Amount label="to" unit="h" value={step.waitH?.[1] ?? null} onChange={(high) => set({ waitH: high === null ? null : [Math.min(step.waitH?.[0] ?? high, high), high] })} max={1000} />
+        <Amount label="Reaches" unit="°C" value={step.tempC} onChange={(tempC) => set({ tempC })} min={-40} max={300} />
+        <Amount label="Oven" unit="°C" value={step.ovenC} onChange={(ovenC) => set({ ovenC })} min={30} max={300} />
+        <Amount label="Use within" unit="min" value={step.useWithinMin} onChange={(useWithinMin) => set({ useWithinMin })} max={100_000} />
+      </div>
+      <p className="mt-2 text-[13.5px] text-ink-soft">{shown.lines.length > 0 ? `Uses ${shown.lines.map((l) => l.name).join(', ')}.` : 'Uses no line.'} A line’s step is chosen in its row.</p>
+    </div>
+  );
+}
+
+function Words({ label, value, max, rows, onChange }: { readonly label: string; readonly value: string; readonly max: number; readonly rows?: number; readonly onChange: (text: string) => void }) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const shared = { value: draft ?? value, maxLength: max, onBlur: () => setDraft(null) };
+  const change = (text: string) => {
+    setDraft(text);
+    if (rows !== undefined || text.trim() !== '') onChange(text);
+  };
+  return (
+    <label className="mt-1.5 block">
+      <span className="block text-[13.5px] text-ink-soft">{label}</span>
+      {rows === undefined ? <input {...shared} onChange={(e) => change(e.target.value)} className="field w-full" /> : <textarea {...shared} rows={rows} onChange={(e) => change(e.target.value)} className="field field-sizing-content w-full resize-none py-1.5" />}
+    </label>
+  );
+}
+
+function Amount({ label, unit, value, min = 0, max, onChange }: { readonly label: string; readonly unit: string; readonly value: number | null; readonly min?: number; readonly max: number; readonly onChange: (value: number | null) => void }) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const text = draft ?? (value === null ? '' : String(Math.round(value * 100) / 100));
+  const number = Number(text.replace(',', '.'));
+  const wrong = text.trim() !== '' && !(number >= min && number <= max);
+  return (
+    <label className="block">
+      <span className="block text-[13.5px] text-ink-soft">{label}</span>
+      <span className="relative block">
+        <input
+          inputMode="decimal"
+          value={text}
+          maxLength={12}
+          aria-invalid={wrong || undefined}
+          onChange={(e) => {
+            setDraft(e.target.value);
+            const n = Number(e.target.value.replace(',', '.'));
+            if (e.target.value.trim() === '') onChange(null);
+            else if (n >= min && n <= max) onChange(n);
+          }}
+          onBlur={() => !wrong && setDraft(null)}
+          className="field fig w-full pr-9"
+        />
+        <span className="pointer-events-none absolute inset-y-0 right-2.5 flex items-center text-[13.5px] text-ink-soft">{unit}</span>
+      </span>
+      {wrong && (
+        <span role="alert" className="block text-[13px] text-beet">
+          {min} to {max}
+        </span>
+      )}
+    </label>
+  );
+}

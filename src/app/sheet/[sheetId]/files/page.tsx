@@ -1,0 +1,5 @@
+import { FilesDesk } from './files-desk';
+
+export default function FilesPage() {
+  return <FilesDesk />;
+}

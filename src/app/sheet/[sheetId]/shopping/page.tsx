@@ -1,0 +1,5 @@
+import { ShoppingDesk } from './shopping-desk';
+
+export default function ShoppingPage() {
+  return <ShoppingDesk />;
+}

@@ -1,0 +1,5 @@
+import { WhiskDesk } from './whisk-desk';
+
+export default function WhiskPage() {
+  return <WhiskDesk />;
+}

@@ -1,0 +1,54 @@
+'use client';
+
+import { plainNumber, withUnit } from '../../../../core/figure';
+import { bowlfulsNeeded, whiskWarnings, type WhiskWarning, type Whip, type WhiskInput } from '../../../../core/foam/whisk';
+import type { PartAnalysis } from '../../../../core/sheet/analyse';
+import { setPart } from '../../../../core/sheet/edits';
+import { useSheet } from '../../../../ui/sheet/sheet-provider';
+
+function words(warning: WhiskWarning, input: WhiskInput, w: Whip, mixer: string): string {
+  const full = withUnit(plainNumber(100 * w.fillShare, 0), '%');
+  switch (warning.key) {
+    case 'never':
+      return warning.why === 'lean'
+        ? `Too lean for ${input.target}: fat ${withUnit(plainNumber(input.fatPct, 1), '%')} ${warning.reaches ? `goes no further than ${warning.reaches}` : 'does not come to soft'}.`
+        : `Too warm for ${input.target}: at ${withUnit(plainNumber(input.creamC, 0), '°C')} it ${warning.reaches ? `goes no further than ${warning.reaches}` : 'holds no peak'}. Chill cream and bowl to 5\u00a0°C.`;
+    case 'warm':
+      return `Cream at ${withUnit(plainNumber(input.creamC, 0), '°C')} is warm: slower, and it takes less air than at 7\u00a0°C or below.`;
+    case 'hardly-reached':
+      return `The whisk hardly reaches it: ${mixer} is ${full} full. Take a smaller bowl.`;
+    case 'climbs-out':
+      return `It will climb out: ${mixer} is ${full} full before the air. Split it.`;
+    case 'too-full':
+      return `${mixer} is ${full} full: more than whisks well. Split it.`;
+  }
+}
+
+/** What will go wrong, before the whisk is switched on. */
+export function WhiskWarnings({ a, whip }: { readonly a: PartAnalysis; readonly whip: Whip }) {
+  const { edit, context } = useSheet();
+  if (!a.whiskInput.ok) return null;
+  const input = a.whiskInput.value;
+  const warnings = whiskWarnings(input, whip);
+  const n = bowlfulsNeeded(input, whip.reachablePct);
+  return (
+    <ul aria-label="Warnings">
+      {warnings.length === 0 && (
+        <li className="border-t border-steel-light py-2.5">
+          {a.mixer?.name}: <span className="fig">{plainNumber(100 * whip.fillShare, 0)}&nbsp;%</span> full of liquid, a good filling.
+        </li>
+      )}
+      {warnings.map((warning) => (
+        <li key={warning.key} className="border-t border-steel-light py-2.5" data-warning={warning.key}>
+          <span className="font-[650] text-beet">Look: </span>
+          {words(warning, input, whip, a.mixer?.name ?? 'the bowl')}
+          {(warning.key === 'climbs-out' || warning.key === 'too-full') && n !== null && n !== input.batches && (
+            <button type="button" className="ml-2 min-h-7 border-b-2 border-yolk font-semibold hover:bg-yolk-pale" onClick={() => edit('batches', (d) => setPart(d, a.part.id, { whisk: { ...a.part.whisk, batches: n } }, context))}>
+              Whisk in {n} bowlfuls
+            </button>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { CALCULATORS, calculate } from './calculators';
+
+/** An input for each calculator that it answers. */
+const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
+  composition: { portions: [{ massG: 600, creamFatPct: 36 }] },
+  overrun: { liquidG: 120, foamG: 60 },
+  'fat-blend': { targetPct: 36, aPct: 48, bPct: 3.6, totalG: 500 },
+  whisk: { fatPct: 36, sugarPer100: 10, sugarAt: 'start', creamC: 5, softCheeseShare: 0, mascarponeShare: 0, mixer: 'planetary', bowlMl: 4800, speed: 'fast', slowFromSoft: true, mixMl: 660, batches: 1, target: 'medium' },
+  hold: { fatPct: 36, gelatinGPerKg: 0, mascarponeShare: 0, softCheeseShare: 0, strainedYoghurtShare: 0, rawStarchPct: 0, xanthanGPerKg: 0, powderGPerKg: 0, sourLiquidPct: 0, stage: 'firm', tempC: 4, rawEgg: false, keepingRuleH: null },
+  'gelatin-dose': { gelatinG: 5, bloom: 200, totalG: 760, use: 'pipe', acidGPerKg: 0, abvPct: 0, rawProteaseFruit: false },
+};
+
+describe.each(Object.values(CALCULATORS))('$name', ({ name, input, output }) => {
+  it('answers its example with what its output schema promises', () => {
+    const r = calculate(name, EXAMPLES[name as keyof typeof EXAMPLES]);
+    if (!r.ok) throw new Error(r.fault.says);
+    expect((output as z.ZodType).safeParse(r.value).error).toBeUndefined();
+    expect(JSON.stringify(r.value)).not.toMatch(/null,"massG|NaN/);
+  });
+  it('has schemas that can be shown', () => {
+    expect(z.toJSONSchema(input as z.ZodType, { io: 'input' })).toBeTypeOf('object');
+    expect(z.toJSONSchema(output as z.ZodType)).toBeTypeOf('object');
+  });
+  it.each([null, [], {}, 'cream', 7, { portions: [] }])('refuses %j with the field at fault', (bad) => {
+    const r = calculate(name, bad);
+    expect(r.ok).toBe(false);
+    if (!r.ok) expect(r.fault.field.length).toBeGreaterThan(0);
+  });
+});
+
+describe('calculate', () => {
+  it('names the calculators when asked for another', () => {
+    const r = calculate('butterflies', {});
+    expect(r.ok ? '' : r.fault.says).toContain('fat-blend');
+  });
+  it('is not fooled by what every object has', () => expect(calculate('constructor', {}).ok).toBe(false));
+  it('agrees with a hand calculation: 600 g of 36 % cream with 60 g sugar', () => {
+    const sugar = { massG: 60, per100: Object.fromEntries(['water', 'milk_fat', 'cocoa_fat', 'egg_fat', 'other_fat', 'milk_protein', 'egg_protein', 'gelatin_protein', 'other_protein', 'lactose', 'sucrose', 'glucose', 'fructose', 'higher_saccharides', 'polyol', 'starch', 'fibre', 'ethanol', 'acid', 'salt', 'other_solids'].map((c) => [c, c === 'sucrose' ? 100 : 0])) };
+    const r = calculate('composition', { portions: [{ massG: 600, creamFatPct: 36 }, sugar] });
+    if (!r.ok) throw new Error(r.fault.says);
+    const { fatPct, sweetness } = r.value as { fatPct: number; sweetness: number };
+    expect(fatPct).toBeCloseTo((216 / 660) * 100, 9);
+    expect(sweetness).toBeCloseTo((100 * (60 + 0.16 * 6 * 3.1104)) / 660, 9);
+  });
+  it('passes a fault of the core through', () => {
+    const r = calculate('composition', { portions: [{ massG: 600, creamFatPct: 90 }] });
+    expect(r.ok ? '' : r.fault.code).toBe('fat-too-high');
+  });
+});

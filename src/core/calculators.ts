@@ -1,0 +1,227 @@
+import { z } from 'zod';
+import { COMPONENTS, CompositionSchema } from './composition/components';
+import { dairyCream } from './composition/cream';
+import { abvPct, densityGPerMl } from './composition/density';
+import { fatG, milkSolidsNotFatG, mix, per100, type Portion } from './composition/mixture';
+import { sweetnessPer100 } from './composition/sweetness';
+import { blendToFat, readFat } from './foam/fat';
+import { holdOf, HoldInputSchema } from './foam/hold';
+import { STAGE_X } from './foam/house';
+import { CreamStateSchema, airVolumeShare, overrunFromCups, reachableOverrunPct } from './foam/overrun';
+import { bowlfulsNeeded, overrunAtStage, secondsTo, STAGES, stopWindow, whip, WhiskInputSchema, whiskWarnings, WISHED_STAGES } from './foam/whisk';
+import { fail, ok, type Result } from './result';
+import { BLOOM_SCHOOLS, gelatinDose, GelatinDoseInputSchema, gelatinForStrength } from './setting/gelatin';
+import { REFERENCE_BLOOM } from './setting/house';
+
+/** A computation that the command line, the HTTP route and the worker all reach by its name. */
+export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
+  readonly name: string;
+  /** What it answers, in one line. */
+  readonly answers: string;
+  readonly input: I;
+  readonly output: O;
+  readonly run: (input: z.infer<I>) => Result<z.infer<O>>;
+}
+
+const define = <I extends z.ZodType, O extends z.ZodType>(c: Calculator<I, O>): Calculator<I, O> => c;
+
+const massG = z.number().positive().max(1_000_000);
+
+const compositionCalculator = define({
+  name: 'composition',
+  answers: 'What a mix is made of: per 100 g, density, sweetness, alcohol by volume.',
+  input: z.object({
+    portions: z
+      .array(
+        z.union([
+          z.object({ massG, creamFatPct: z.number() }),
+          z.object({ massG, per100: CompositionSchema, ownSweetness: z.number().min(0).nullable().optional() }),
+        ]),
+      )
+      .min(1)
+      .max(500),
+    /** For the density, °C. */
+    tempC: z.number().min(-2).max(100).default(5),
+  }),
+  output: z.object({
+    massG: z.number(),
+    per100: z.object(Object.fromEntries(COMPONENTS.map((c) => [c, z.number()]))),
+    fatPct: z.number(),
+    msnfPct: z.number(),
+    sweetness: z.number(),
+    abvPct: z.number(),
+    densityGPerMl: z.number(),
+  }),
+  run: ({ portions, tempC }) => {
+    const read: (Portion & { ownSweetness?: number | null })[] = [];
+    for (const p of portions) {
+      if ('per100' in p) {
+        read.push({ massG: p.massG, per100: p.per100, ownSweetness: p.ownSweetness ?? null });
+        continue;
+      }
+      const cream = dairyCream(p.creamFatPct);
+      if (!cream.ok) return cream;
+      read.push({ massG: p.massG, per100: cream.value });
+    }
+    const mixture = mix(read);
+    const each = per100(mixture);
+    const density = densityGPerMl(mixture, tempC);
+    if (!each || density === null) return fail('portions', 'empty', 'There is nothing to mix: give at least one portion.');
+    return ok({
+      massG: mixture.massG,
+      per100: each,
+      fatPct: (100 * fatG(mixture)) / mixture.massG,
+      msnfPct: (100 * milkSolidsNotFatG(mixture)) / mixture.massG,
+      sweetness: sweetnessPer100(read),
+      abvPct: abvPct(mixture),
+      densityGPerMl: density,
+    });
+  },
+});
+
+const overrunCalculator = define({
+  name: 'overrun',
+  answers: 'The air: measured by the cup method, or the most that a cream can reach.',
+  input: z.union([
+    z.object({ liquidG: z.number(), foamG: z.number() }),
+    z.object({ cream: CreamStateSchema }),
+  ]),
+  output: z.object({ overrunPct: z.number(), airVolumeShare: z.number() }),
+  run: (input) => {
+    const overrun = 'cream' in input ? reachableOverrunPct(input.cream) : overrunFromCups(input.liquidG, input.foamG);
+    return overrun.ok ? ok({ overrunPct: overrun.value, airVolumeShare: airVolumeShare(overrun.value) }) : overrun;
+  },
+});
+
+const fatBlendCalculator = define({
+  name: 'fat-blend',
+  answers: 'Two creams (or cream and milk) blended to a fat %, by the square.',
+  input: z.object({ targetPct: z.number(), aPct: z.number(), bPct: z.number(), totalG: z.number() }),
+  output: z.object({ aG: z.number(), bG: z.number(), partsA: z.number(), partsB: z.number(), reading: z.string() }),
+  run: (i) => {
+    const blend = blendToFat(i.targetPct, i.aPct, i.bPct, i.totalG);
+    return blend.ok ? ok({ ...blend.value, reading: readFat(i.targetPct).says }) : blend;
+  },
+});
+
+const seconds = z.number().nullable();
+const whiskCalculator = define({
+  name: 'whisk',
+  answers: 'Seconds to every stage, the stop window, the air, the bowlfuls, and what will go wrong.',
+  input: WhiskInputSchema,
+  output: z.object({
+    ratePerS: z.number(),
+    ceilingX: z.number(),
+    stageS: z.record(z.enum(STAGES), seconds),
+    windowS: z.record(z.enum(WISHED_STAGES), z.object({ opensS: z.number(), closesS: seconds }).nullable()),
+    overrunPct: z.record(z.enum(WISHED_STAGES), z.number().nullable()),
+    reachablePct: z.number(),
+    fillShare: z.number(),
+    bowlfuls: z.number().nullable(),
+    warnings: z.array(z.string()),
+  }),
+  run: (input) => {
+    const made = whip(input);
+    if (!made.ok) return made;
+    const w = made.value;
+    return ok({
+      ratePerS: w.ratePerS,
+      ceilingX: w.ceilingX,
+      stageS: byName(STAGES, (s) => secondsTo(w, STAGE_X[s])),
+      windowS: byName(WISHED_STAGES, (s) => stopWindow(w, s)),
+      overrunPct: byName(WISHED_STAGES, (s) => overrunAtStage(w, s)),
+      reachablePct: w.reachablePct,
+      fillShare: w.fillShare,
+      bowlfuls: bowlfulsNeeded(input, w.reachablePct),
+      warnings: whiskWarnings(input, w).map((x) => x.key),
+    });
+  },
+});
+
+const byName = <K extends string, V>(names: readonly K[], value: (name: K) => V): Record<K, V> =>
+  Object.fromEntries(names.map((n) => [n, value(n)])) as Record<K, V>;
+
+const holdCalculator = define({
+  name: 'hold',
+  answers: 'How long a whipped cream keeps its shape, and how long it may be kept.',
+  input: HoldInputSchema,
+  output: z.object({
+    cleanH: z.number(),
+    usableH: z.number(),
+    gain: z.number(),
+    gainCapped: z.boolean(),
+    keepingH: z.number(),
+    shownH: z.number(),
+    limit: z.enum(['shape', 'keeping']),
+    factors: z.object({ fat: z.number(), warmth: z.number(), stage: z.number(), sour: z.number() }),
+  }),
+  run: holdOf,
+});
+
+const gelatinCalculator = define({
+  name: 'gelatin-dose',
+  answers: 'The dose of a gelatin for its use, its band, and the grams that would be right, by the chosen school.',
+  input: GelatinDoseInputSchema.omit({ gelatin225G: true }).extend({
+    gelatinG: z.number().min(0),
+    bloom: z.number(),
+    school: z.enum(BLOOM_SCHOOLS).default('square-root'),
+    /** Leaf for leaf only: g of one leaf of this kind, and of one leaf of 225 bloom. */
+    leafG: z.number().positive().optional(),
+    leaf225G: z.number().positive().optional(),
+  }),
+  output: z.object({
+    gelatin225G: z.number(),
+    doseGPerKg: z.number(),
+    band: z.object({ low: z.number(), high: z.number() }),
+    harsh: z.boolean(),
+    verdict: z.string(),
+    /** In the gelatin at hand. */
+    advisedG: z.number(),
+  }),
+  run: ({ gelatinG, bloom, school, leafG, leaf225G, ...rest }) => {
+    const here = leafG && leaf225G ? { fromG: leafG, toG: leaf225G } : undefined;
+    const same = gelatinForStrength(gelatinG, bloom, REFERENCE_BLOOM, school, here);
+    if (!same.ok) return same;
+    const dose = gelatinDose({ ...rest, gelatin225G: same.value });
+    if (!dose.ok) return dose;
+    const back = here ? { fromG: here.toG, toG: here.fromG } : undefined;
+    const advised = gelatinForStrength(dose.value.advised225G, REFERENCE_BLOOM, bloom, school, back);
+    if (!advised.ok) return advised;
+    const { doseGPerKg, band, harsh, verdict } = dose.value;
+    return ok({ gelatin225G: same.value, doseGPerKg, band, harsh, verdict, advisedG: advised.value });
+  },
+});
+
+/** Every calculator, by name. */
+export const CALCULATORS = {
+  composition: compositionCalculator,
+  overrun: overrunCalculator,
+  'fat-blend': fatBlendCalculator,
+  whisk: whiskCalculator,
+  hold: holdCalculator,
+  'gelatin-dose': gelatinCalculator,
+} as const;
+
+export type CalculatorName = keyof typeof CALCULATORS;
+export type CalculatorInput<N extends CalculatorName> = z.input<(typeof CALCULATORS)[N]['input']>;
+export type CalculatorOutput<N extends CalculatorName> = z.output<(typeof CALCULATORS)[N]['output']>;
+
+export const isCalculator = (name: string): name is CalculatorName => Object.hasOwn(CALCULATORS, name);
+
+/**
+ * Runs a calculator on unchecked input: the one way in for the route, the command line and the worker.
+ * @returns the checked output, or a fault naming the calculator or the field.
+ */
+export function calculate(name: string, input: unknown): Result<unknown> {
+  if (!isCalculator(name)) {
+    return fail('name', 'no-calculator', `There is no calculator ‘${name.slice(0, 60)}’; there are ${Object.keys(CALCULATORS).join(', ')}.`);
+  }
+  const calculator: Calculator = CALCULATORS[name];
+  const read = calculator.input.safeParse(input);
+  if (!read.success) {
+    const issue = read.error.issues[0];
+    const field = issue?.path.join('.') || 'input';
+    return fail(field, 'invalid', `${field}: ${issue?.message ?? 'cannot be read'}.`);
+  }
+  return calculator.run(read.data);
+}

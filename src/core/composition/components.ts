@@ -1,0 +1,72 @@
+import { z } from 'zod';
+
+/** What an ingredient is made of, g per 100 g of it. The order is that of the larder file's columns. */
+export const COMPONENTS = [
+  'water',
+  'milk_fat',
+  'cocoa_fat',
+  'egg_fat',
+  'other_fat',
+  'milk_protein',
+  'egg_protein',
+  'gelatin_protein',
+  'other_protein',
+  'lactose',
+  'sucrose',
+  'glucose',
+  'fructose',
+  'higher_saccharides',
+  'polyol',
+  'starch',
+  'fibre',
+  'ethanol',
+  'acid',
+  'salt',
+  'other_solids',
+] as const;
+
+export type Component = (typeof COMPONENTS)[number];
+
+/** g of each component; per 100 g for an ingredient, in absolute grams for a mix. */
+export type Composition = Readonly<Record<Component, number>>;
+
+/** Five thermal classes of Choi & Okos, water, and ethanol. */
+export type ThermalClass = 'protein' | 'fat' | 'carbohydrate' | 'fibre' | 'ash' | 'water' | 'ethanol';
+
+export const THERMAL_CLASS: Readonly<Record<Component, ThermalClass>> = {
+  water: 'water',
+  milk_fat: 'fat',
+  cocoa_fat: 'fat',
+  egg_fat: 'fat',
+  other_fat: 'fat',
+  milk_protein: 'protein',
+  egg_protein: 'protein',
+  gelatin_protein: 'protein',
+  other_protein: 'protein',
+  lactose: 'carbohydrate',
+  sucrose: 'carbohydrate',
+  glucose: 'carbohydrate',
+  fructose: 'carbohydrate',
+  higher_saccharides: 'carbohydrate',
+  polyol: 'carbohydrate',
+  starch: 'carbohydrate',
+  fibre: 'fibre',
+  ethanol: 'ethanol',
+  acid: 'carbohydrate',
+  salt: 'ash',
+  other_solids: 'ash',
+};
+
+const grams = z.number().min(0).max(100);
+
+/** A whole composition: every component named, together 100 g within 0.6 g (label rounding). */
+export const CompositionSchema = z
+  .object(Object.fromEntries(COMPONENTS.map((c) => [c, grams])) as Record<Component, typeof grams>)
+  .refine((c) => Math.abs(COMPONENTS.reduce((sum, k) => sum + c[k], 0) - 100) <= 0.6, {
+    message: 'the components of 100 g must add up to 100 g',
+  });
+
+/** A composition with the unnamed components at zero. */
+export function composition(part: Partial<Record<Component, number>>): Composition {
+  return Object.fromEntries(COMPONENTS.map((c) => [c, part[c] ?? 0])) as Record<Component, number>;
+}

@@ -1,0 +1,42 @@
+import { FIRST_PORTION_KEEPS, FOLD_KEEPS, STIFF_FOLD_KEEPS, WHISKED_IN_KEEPS } from './house';
+
+/** Something with air in it that is folded in; volumes in mL. */
+export interface FoamVolume {
+  /** Unaerated. */
+  readonly mixMl: number;
+  readonly airMl: number;
+}
+
+export interface Fold extends FoamVolume {
+  /** Share (0–1) that is given up first to loosen the base; 0 for none. */
+  readonly firstShare: number;
+  /** Beaten in rather than folded. */
+  readonly whiskedIn: boolean;
+}
+
+/**
+ * What a base and its foams come to (physics: volumes add; house ±6 %: what each fold keeps). Every fold costs every foam
+ * that is in the bowl. The first portion keeps 0.55 of its air, and after it the base counts as soft.
+ *
+ * @param base unaerated volume and air of what is in the bowl at first.
+ * @param stiff whether the base is stiffer than the foam or warmer than 30 °C.
+ * @returns volumes ≥ 0; air never more than was brought.
+ */
+export function foldTogether(base: FoamVolume, folds: readonly Fold[], stiff: boolean): FoamVolume {
+  let { mixMl, airMl } = base;
+  let hard = stiff;
+  for (const fold of folds) {
+    mixMl += fold.mixMl;
+    if (fold.whiskedIn) {
+      airMl = (airMl + fold.airMl) * WHISKED_IN_KEEPS;
+      continue;
+    }
+    const first = Math.min(1, Math.max(0, fold.firstShare));
+    if (first > 0) {
+      airMl = airMl * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS) + first * fold.airMl * FIRST_PORTION_KEEPS;
+      hard = false;
+    }
+    airMl = (airMl + (1 - first) * fold.airMl) * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS);
+  }
+  return { mixMl, airMl };
+}

@@ -1,0 +1,128 @@
+/**
+ * House constants of foams: kitchen rules of thumb put into numbers. Each has a spread (relative standard
+ * deviation), and the kitchen's own log corrects it. Nowhere else in this room is such a number written.
+ */
+export const SPREAD = { overrun: 0.12, whiskTime: 0.18, hold: 0.45 } as const;
+
+/** Overrun % that a cream can reach, by fat % of all in the bowl but the added sugar; linear between, no figure outside. */
+export const OVERRUN_BY_FAT: readonly (readonly [fatPct: number, overrunPct: number])[] = [
+  [25, 40],
+  [28, 80],
+  [30, 110],
+  [33, 120],
+  [36, 110],
+  [40, 95],
+  [45, 75],
+  [48, 62],
+  [55, 30],
+  [60, 10],
+];
+
+/** Overrun lost per g of sugar per 100 g of cream: sugar at the start, or at soft peak. */
+export const OVERRUN_LOSS_PER_SUGAR = { start: 0.006, 'soft-peak': 0.003 } as const;
+/** Overrun lost per °C above 7 °C; no figure above 20 °C. */
+export const OVERRUN_LOSS_PER_C = 0.06;
+export const COLD_ENOUGH_C = 7;
+export const WARMEST_OVERRUN_C = 20;
+/** Overrun lost per share (0–1) of the dairy that is not cream. */
+export const OVERRUN_LOSS_PER_SHARE = { softCheese: 0.9, mascarpone: 0.5 } as const;
+
+/** Fat network x at which each stage begins. */
+export const STAGE_X = { soft: 0.25, medium: 0.4, firm: 0.55, grainy: 0.7, butter: 0.9 } as const;
+/** Fat network at the start. */
+export const X_START = 0.02;
+/** Rate per second of the reference whip: 36 % fat, 5 °C, 1.0 L in a 4.8 L planetary bowl, fast: firm at 240 s. */
+export const REFERENCE_RATE_PER_S = 0.017075;
+export const REFERENCE_FAT_PCT = 36;
+export const FAT_POWER = 1.5;
+
+/** Whisk speed against a planetary mixer on fast. */
+export const SPEED_FACTOR = { fast: 1, medium: 0.7, slow: 0.4 } as const;
+export const MIXER_FACTOR = { planetary: 1, 'hand-mixer': 0.85, 'balloon-whisk': 0.6, processor: 3 } as const;
+/** Liquid volume over bowl volume at which each works best. */
+export const BEST_FILL = { planetary: 0.2, 'hand-mixer': 0.18, 'balloon-whisk': 0.07, processor: 0.25 } as const;
+export const FILL_PENALTY = 0.8;
+/** Below best fill over three the whisk hardly reaches the cream. */
+export const REACH_LIMIT = 1 / 3;
+/** Foam above this share of the bowl climbs out. */
+export const CLIMB_SHARE = 0.9;
+/** A batch is split so that each fills a planetary bowl 0.12–0.30: 0.6 to 1.5 times its best fill, taken for the others too. */
+export const GOOD_FILL = { low: 0.6, high: 1.5 } as const;
+
+/** Rate per °C above 7 °C. */
+export const WARM_RATE = 0.94;
+/** Rate lost per g of sugar per 100 g of cream. */
+export const RATE_LOSS_PER_SUGAR = { start: 0.01, 'soft-peak': 0.003 } as const;
+/** Above these temperatures the network stops short. */
+export const WARM_CEILINGS = [
+  { aboveC: 16, x: 0.24 },
+  { aboveC: 12, x: 0.54 },
+] as const;
+/** Fat network that a lean cream cannot pass, by fat %; linear between. */
+export const LEAN_CEILING: readonly (readonly [fatPct: number, x: number])[] = [
+  [25, 0.25],
+  [30, 0.55],
+  [33, 1],
+];
+/** Air against the fat network: √((x − 0.02)/0.53) up to firm, then straight down to 0.4 at butter. */
+export const AIR_AT_BUTTER = 0.4;
+
+/** How a fat % of everything in the bowl reads; each from its figure on. */
+export const FAT_READINGS = [
+  { from: 0, key: 'will-not-whip', says: 'will not whip' },
+  { from: 25, key: 'foams', says: 'foams, will not stand' },
+  { from: 30, key: 'soft', says: 'soft and airy, needs a stabiliser' },
+  { from: 33, key: 'stands', says: 'stands well' },
+  { from: 38, key: 'firm', says: 'firm and quick' },
+  { from: 43, key: 'dense', says: 'dense, easily over' },
+  { from: 50.000001, key: 'spreads', says: 'spreads, hardly takes air' },
+] as const;
+
+/** Hold at 4 °C, h, of a 36 % cream with nothing added, until the first drop of whey or a softened edge. */
+export const HOLD_H = 10;
+/** Still to be filled or whipped again: this many times as long. */
+export const USABLE_FACTOR = 5;
+export const HOLD_GAIN = {
+  gelatinPerGPerKg: 0.55,
+  mascarponeShare: 6,
+  softCheeseShare: 10,
+  strainedYoghurtShare: 45,
+  rawStarchPct: 0.15,
+  xanthanPerGPerKg: 1.2,
+  powderPerGPerKg: 0.05,
+} as const;
+export const HOLD_GAIN_CAP = 20;
+/** Each 10 °C warmer shortens the hold by this factor. */
+export const HOLD_Q10 = 3.5;
+/** Above this the gelatin's part of the hold is gone. */
+export const GELATIN_MELTS_C = 24;
+/** Grainy or soft-only whisking. */
+export const OFF_STAGE_HOLD = 0.6;
+/** Juice or wine at 3–8 % of the mass acidulates and thickens. */
+export const SOUR_HOLD = { lowPct: 3, highPct: 8, factor: 1.4 } as const;
+/** The usual rule for dairy cream desserts; a kitchen may be stricter. */
+export const KEEPING_H = { coldAtMostC: 5, dairy: 72, rawEgg: 24, outOfFridge: 2 } as const;
+
+/** What a fold keeps of the air of every foam in the bowl, ±6 %. */
+export const FOLD_SPREAD = 0.06;
+export const FOLD_KEEPS = 0.93;
+/** Into a base stiffer than the foam, or warmer than 30 °C. */
+export const STIFF_FOLD_KEEPS = 0.85;
+/** The sacrificed first portion keeps this of its own air. */
+export const FIRST_PORTION_KEEPS = 0.55;
+/** A foam that is whisked in rather than folded. */
+export const WHISKED_IN_KEEPS = 0.75;
+
+/** Overrun % of egg foams at their right stage, ±15 %. */
+export const EGG_FOAM_SPREAD = 0.15;
+export const EGG_FOAM_OVERRUN = {
+  'french-1-1': 480,
+  'french-2-1': 350,
+  swiss: 330,
+  italian: 400,
+  whites: 650,
+  'yolks-ribbon': 170,
+  'yolks-hot-syrup': 210,
+  'whole-eggs': 240,
+} as const;
+export type EggFoam = keyof typeof EGG_FOAM_OVERRUN;

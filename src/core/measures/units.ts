@@ -1,0 +1,136 @@
+/** Kitchen measures. Masses in g, volumes in mL; pieces and packs weigh what the larder says. */
+export type Dimension = 'mass' | 'volume' | 'piece' | 'pack';
+
+export interface Unit {
+  readonly key: string;
+  readonly dimension: Dimension;
+  /** g or mL of one; 1 for pieces and packs, and replaced by the kitchen's own cup, spoons and pint. */
+  readonly size: number;
+  readonly names: readonly string[];
+  /** Shown for one, and for more than one. */
+  readonly one: string;
+  readonly many: string;
+}
+
+const unit = (key: string, dimension: Dimension, size: number, names: string, one: string, many = one): Unit => ({
+  key,
+  dimension,
+  size,
+  names: names.split(' ').map((n) => n.replaceAll('_', ' ')),
+  one,
+  many,
+});
+
+/** A US stick of butter, half a US cup as it is cut by weight: a quarter of a pound. */
+const STICK_G = 453.59237 / 4;
+
+export const UNITS: readonly Unit[] = [
+  unit('g', 'mass', 1, 'g gr gm gms gram grams gramme grammes', 'g'),
+  unit('kg', 'mass', 1000, 'kg kgs kilo kilos kilogram kilograms', 'kg'),
+  unit('mg', 'mass', 0.001, 'mg milligram milligrams', 'mg'),
+  unit('oz', 'mass', 28.349523125, 'oz ounce ounces', 'oz'),
+  unit('lb', 'mass', 453.59237, 'lb lbs pound pounds', 'lb'),
+  unit('stick', 'mass', STICK_G, 'stick sticks', 'stick', 'sticks'),
+  unit('ml', 'volume', 1, 'ml mls millilitre millilitres milliliter milliliters', 'mL'),
+  unit('cl', 'volume', 10, 'cl centilitre centilitres', 'cL'),
+  unit('dl', 'volume', 100, 'dl decilitre decilitres', 'dL'),
+  unit('l', 'volume', 1000, 'l litre litres liter liters', 'L'),
+  unit('floz', 'volume', 29.5735295625, 'fl_oz fl._oz floz fluid_ounce fluid_ounces', 'fl oz'),
+  unit('cup', 'volume', 236.5882365, 'cup cups c', 'cup', 'cups'),
+  unit('tbsp', 'volume', 14.78676478125, 'tbsp tbsps tablespoon tablespoons tbs tblsp tb', 'tbsp'),
+  unit('dsp', 'volume', 9.8578431875, 'dsp dsps dessertspoon dessertspoons dstspn', 'dsp'),
+  unit('tsp', 'volume', 4.92892159375, 'tsp tsps teaspoon teaspoons', 'tsp'),
+  unit('pint', 'volume', 473.176473, 'pint pints pt pts', 'pint', 'pints'),
+  unit('quart', 'volume', 946.352946, 'quart quarts qt qts', 'quart', 'quarts'),
+  // Amounts by feel (house): a glug is about a tablespoon, a dash an eighth of a teaspoon, a drop a twentieth of a mL.
+  unit('glug', 'volume', 15, 'glug glugs splash splashes', 'glug', 'glugs'),
+  unit('dash', 'volume', 0.6, 'dash dashes', 'dash', 'dashes'),
+  unit('drop', 'volume', 0.05, 'drop drops', 'drop', 'drops'),
+  unit('pinch', 'mass', 0.3, 'pinch pinches', 'pinch', 'pinches'),
+  unit('knob', 'mass', 15, 'knob knobs', 'knob', 'knobs'),
+  unit('handful', 'mass', 40, 'handful handfuls', 'handful', 'handfuls'),
+  unit('leaf', 'piece', 1, 'leaf leaves sheet sheets', 'leaf', 'leaves'),
+  unit('piece', 'piece', 1, 'piece pieces pc pcs', 'piece', 'pieces'),
+  unit('pack', 'pack', 1, 'pack packs packet packets package packages pkg pkgs pkt pkts carton cartons tub tubs pot pots tin tins can cans jar jars box boxes bottle bottles bag bags', 'pack', 'packs'),
+  unit('sachet', 'pack', 1, 'sachet sachets envelope envelopes', 'sachet', 'sachets'),
+];
+
+const BY_NAME = new Map(UNITS.flatMap((u) => u.names.map((n) => [n, u] as const)));
+const BY_KEY = new Map(UNITS.map((u) => [u.key, u]));
+
+/** The unit of a written word, whatever its case and with or without a full stop; null when it is no measure. */
+export function unitNamed(word: string): Unit | null {
+  // A capital T is a tablespoon and a small t a teaspoon in handwritten American recipes.
+  if (word === 'T' || word === 'T.') return unitOf('tbsp');
+  if (word === 't' || word === 't.') return unitOf('tsp');
+  return BY_NAME.get(word.toLowerCase().replace(/\.$/, '')) ?? null;
+}
+
+export const unitOf = (key: string): Unit => {
+  const found = BY_KEY.get(key);
+  if (!found) throw new RangeError(`no unit ${key}`);
+  return found;
+};
+
+/**
+ * The cups, spoons and pints that a kitchen means, mL. Where metric and Australian recipes still write pints and fluid
+ * ounces they mean the imperial ones.
+ */
+export const CUP_SYSTEMS = {
+  us: { name: 'US', cup: 236.5882365, tbsp: 14.78676478125, dsp: 9.8578431875, tsp: 4.92892159375, floz: 29.5735295625, pint: 473.176473, quart: 946.352946 },
+  metric: { name: 'metric', cup: 250, tbsp: 15, dsp: 10, tsp: 5, floz: 28.4130625, pint: 568.26125, quart: 1136.5225 },
+  imperial: { name: 'imperial', cup: 284.130625, tbsp: 17.7581640625, dsp: 11.838776041666667, tsp: 5.919388020833333, floz: 28.4130625, pint: 568.26125, quart: 1136.5225 },
+  australian: { name: 'Australian', cup: 250, tbsp: 20, dsp: 10, tsp: 5, floz: 28.4130625, pint: 568.26125, quart: 1136.5225 },
+} as const;
+export type CupSystem = keyof typeof CUP_SYSTEMS;
+export const CUP_SYSTEM_KEYS = Object.keys(CUP_SYSTEMS) as [CupSystem, ...CupSystem[]];
+
+/** What a system's measures are called where they are written before the unit: '2 metric cups', '1 wine pint'. */
+export type WrittenSystem = CupSystem | 'wine';
+
+const SYSTEM_NAMES: Readonly<Record<string, WrittenSystem>> = {
+  us: 'us',
+  american: 'us',
+  metric: 'metric',
+  imperial: 'imperial',
+  imp: 'imperial',
+  uk: 'imperial',
+  british: 'imperial',
+  australian: 'australian',
+  aus: 'australian',
+  au: 'australian',
+  wine: 'wine',
+};
+
+/** 'US', 'imp.', 'metric', 'Australian', 'wine' before a unit; null for any other word. */
+export const systemNamed = (word: string): WrittenSystem | null => SYSTEM_NAMES[word.toLowerCase().replace(/\.$/, '')] ?? null;
+
+/** The old wine pint: an eighth of the wine gallon of 231 cubic inches (the US pint keeps it). */
+const WINE_PINT_ML = (231 * 16.387064) / 8;
+
+/** Whether a unit's size depends on whose kitchen it is. */
+export const differsBySystem = (u: Unit): boolean => u.key in CUP_SYSTEMS.us && u.key !== 'name';
+
+/** g or mL of one of a unit in this kitchen, or in the system written before it. */
+export function unitSize(u: Unit, cups: CupSystem, written: WrittenSystem | null = null): number {
+  if (!differsBySystem(u)) return u.size;
+  const key = u.key as Exclude<keyof (typeof CUP_SYSTEMS)['us'], 'name'>;
+  if (written === 'wine') return (CUP_SYSTEMS.us[key] / CUP_SYSTEMS.us.pint) * WINE_PINT_ML;
+  return CUP_SYSTEMS[written ?? cups][key];
+}
+
+/** How full a spoon or cup is, against a level one (house). */
+export const HEAPS: Readonly<Record<string, number>> = { level: 1, heaped: 1.5, heaping: 1.5, rounded: 1.25, generous: 1.15, scant: 0.9, good: 1.1 };
+
+/**
+ * What an egg of a size holds without its shell, g. US: USDA weight classes (large 50 g); European: the middle of each
+ * class of EU egg marketing rules, less 12 % shell. White and yolk keep the larder's shares (house).
+ */
+export const EGG_SIZES = {
+  us: { small: 38, medium: 44, large: 50, 'extra large': 56, jumbo: 63 },
+  eu: { small: 43, medium: 50, large: 60, 'extra large': 68, jumbo: 68 },
+} as const;
+export type EggSystem = keyof typeof EGG_SIZES;
+export type EggSize = keyof (typeof EGG_SIZES)['us'];
+/** The larder's egg piece is one of these, g without shell. */
+export const LARDER_EGG_G = 50;

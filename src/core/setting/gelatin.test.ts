@@ -1,0 +1,61 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { gelatinDose, gelatinForStrength, type GelatinDoseInput } from './gelatin';
+
+const input: GelatinDoseInput = { gelatin225G: 6, totalG: 1000, use: 'pipe', acidGPerKg: 0, abvPct: 0, rawProteaseFruit: false };
+const read = (change: Partial<GelatinDoseInput>) => {
+  const dose = gelatinDose({ ...input, ...change });
+  if (!dose.ok) throw new Error(dose.fault.says);
+  return dose.value;
+};
+
+describe('strength conversion', () => {
+  it.each([
+    ['square-root', 9.42809],
+    ['linear', 8.88889],
+  ] as const)('10 g of 200 bloom is %s %s g of 225', (school, grams) => {
+    const r = gelatinForStrength(10, 200, 225, school);
+    expect(r.ok && r.value).toBeCloseTo(grams, 4);
+  });
+  it('leaf for leaf counts leaves: 5 gold of 2 g are 5 bronze of 3.3 g', () => {
+    const r = gelatinForStrength(10, 200, 140, 'leaf-for-leaf', { fromG: 2, toG: 3.3 });
+    expect(r.ok && r.value).toBeCloseTo(16.5, 10);
+    expect(gelatinForStrength(10, 200, 140, 'leaf-for-leaf').ok).toBe(false);
+  });
+  it('there and back is where it started, in each school', () => {
+    const bloom = fc.double({ min: 50, max: 350, noNaN: true });
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 500, noNaN: true }), bloom, bloom, fc.constantFrom('square-root' as const, 'linear' as const), (m, a, b, school) => {
+        const there = gelatinForStrength(m, a, b, school);
+        const back = there.ok ? gelatinForStrength(there.value, b, a, school) : there;
+        expect(back.ok && Math.abs(back.value - m)).toBeLessThan(1e-9 * Math.max(1, m));
+      }),
+    );
+  });
+  it.each([
+    [-1, 200, 225],
+    [10, 0, 225],
+    [10, 200, 1000],
+  ])('refuses %s g from %s to %s bloom', (m, a, b) => expect(gelatinForStrength(m, a, b, 'linear').ok).toBe(false));
+});
+
+describe('dose', () => {
+  it.each([
+    [0, 'none'],
+    [4, 'under'],
+    [6, 'in-band'],
+    [9, 'over'],
+    [18.5, 'rubbery'],
+  ])('%s g/kg to pipe is %s', (g, verdict) => expect(read({ gelatin225G: g }).verdict).toBe(verdict));
+  it('asks a quarter more when sour or strong', () => {
+    expect(read({ acidGPerKg: 9 }).band).toEqual({ low: 6.25, high: 8.75 });
+    expect(read({ abvPct: 4.1 }).harsh).toBe(true);
+    expect(read({ acidGPerKg: 8, abvPct: 4 }).harsh).toBe(false);
+  });
+  it('will not set above 15 % alcohol, nor with raw protease fruit', () => {
+    expect(read({ abvPct: 15.1 }).verdict).toBe('no-set-alcohol');
+    expect(read({ rawProteaseFruit: true }).verdict).toBe('no-set-protease');
+  });
+  it('advises the middle of the band', () => expect(read({}).advised225G).toBeCloseTo(6, 12));
+  it('refuses nothing to set', () => expect(gelatinDose({ ...input, totalG: 0 }).ok).toBe(false));
+});

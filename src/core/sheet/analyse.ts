@@ -1,0 +1,309 @@
+import { abvPct, volumeMl as mixVolumeMl } from '../composition/density';
+import type { Ingredient } from '../composition/ingredient';
+import { combine, type Mixture } from '../composition/mixture';
+import { foldTogether, type Fold } from '../foam/fold';
+import { holdOf, type Hold } from '../foam/hold';
+import { foamVolumeMl } from '../foam/overrun';
+import { overrunAtStage, stopWindow, whip, type StopWindow, type Whip, type WhiskInput } from '../foam/whisk';
+import { fail, ok, type Result } from '../result';
+import { gelatinDose, type GelatinDose } from '../setting/gelatin';
+import { capacityMl, fillHeightMm, isPerPortion } from '../vessel/profile';
+import { optionOf, questionNamed } from '../ways/questions';
+import { eggFoamOf, type EggFoamForecast } from './egg-foam';
+import { bowlFatPct, type PartReading } from './read-part';
+import { readSheet } from './read-sheet';
+import { isWhippedKind, type ColdPlace, type KitchenRules, type Mixer, type Part, type ShelfVessel, type Sheet } from './schema';
+
+/** Everything of a kitchen that a sheet's figures rest on. */
+export interface Kitchen {
+  readonly larder: ReadonlyMap<string, Ingredient>;
+  readonly mixers: readonly Mixer[];
+  readonly vessels: readonly ShelfVessel[];
+  readonly places: readonly ColdPlace[];
+  readonly rules: KitchenRules;
+}
+
+/** A kitchen as it travels to the browser: plain lists. */
+export interface KitchenFacts extends Omit<Kitchen, 'larder'> {
+  readonly larder: readonly Ingredient[];
+}
+
+/** A kitchen ready to be asked, its larder by id. */
+export const kitchenOf = (facts: KitchenFacts): Kitchen => ({ ...facts, larder: new Map(facts.larder.map((i) => [i.id, i])) });
+
+/** Every figure of a part, each with a value or the reason why there is none. */
+export interface PartAnalysis {
+  readonly part: Part;
+  readonly reading: PartReading;
+  readonly mixer: Mixer | null;
+  /** Fat % of all in the bowl, the added sugar left out; null for an empty bowl. */
+  readonly fatPct: number | null;
+  /** g of sucrose equivalent per 100 g. */
+  readonly sweetness: number;
+  /** Unaerated, at the cream's temperature, mL. */
+  readonly mixMl: number;
+  readonly whiskInput: Result<WhiskInput>;
+  readonly whip: Result<Whip>;
+  readonly window: Result<StopWindow>;
+  /** At the wished stage, or of the egg foam at its right stage, %; a folded part's is what its folds keep. */
+  readonly overrunPct: Result<number>;
+  readonly foamMl: Result<number>;
+  /** Which egg foam it is; null for anything else. */
+  readonly eggFoam: EggFoamForecast | null;
+  readonly holdFridge: Result<Hold>;
+  readonly holdCounter: Result<Hold>;
+  readonly gelatin: Result<GelatinDose>;
+  readonly abvPct: number;
+  /** What is left of it for the vessel after other parts have taken theirs. */
+  readonly leftG: number;
+  /** Share (0–1) of it that is left. */
+  readonly leftShare: number;
+}
+
+/** A part as it lies in the vessel. */
+export interface Layer {
+  readonly part: Part;
+  readonly massG: number;
+  readonly volumeMl: number;
+  readonly overrunPct: number;
+}
+
+export interface SheetAnalysis {
+  readonly sheet: Sheet;
+  readonly parts: readonly PartAnalysis[];
+  /** Everything that is served: each part once, less what is lost. */
+  readonly mixture: Mixture;
+  readonly sweetness: number;
+  readonly abvPct: number;
+  /** From the foot up; empty where a volume is not known. */
+  readonly layers: readonly Layer[];
+  /** All layers together, mL. */
+  readonly volumeMl: Result<number>;
+  /** In one vessel: a portion in each glass, everything in a bowl; mL. */
+  readonly perVesselMl: Result<number>;
+  readonly vesselHoldsMl: number;
+  /** How high one vessel is filled, mm. */
+  readonly fillMm: Result<number>;
+}
+
+const chain = <A, B>(a: Result<A>, then: (value: A) => Result<B>): Result<B> => (a.ok ? then(a.value) : a);
+
+/** Every figure of a sheet, from what is typed. Pure and quick: it runs at every keystroke. */
+export function analyseSheet(sheet: Sheet, kitchen: Kitchen): SheetAnalysis {
+  const measures = { cups: kitchen.rules.cups, eggs: kitchen.rules.eggs };
+  const { parts: readings, givenG } = readSheet(sheet, kitchen.larder, measures);
+  const done = new Map<string, PartAnalysis>();
+  const open = new Set<string>();
+  const analysed = (part: Part): PartAnalysis => {
+    const known = done.get(part.id);
+    if (known) return known;
+    open.add(part.id);
+    const sourceOf = (id: string): PartAnalysis | null => {
+      const source = open.has(id) ? undefined : sheet.parts.find((p) => p.id === id);
+      return source ? analysed(source) : null;
+    };
+    const a = analysePart(part, readings.get(part.id)!, givenG.get(part.id) ?? 0, sheet, kitchen, sourceOf);
+    open.delete(part.id);
+    done.set(part.id, a);
+    return a;
+  };
+  const parts = sheet.parts.map(analysed);
+  const mixture = combine(parts.map((a) => ({ mixture: a.reading.mixture, share: a.leftShare })));
+  const sweetG = parts.reduce((sum, a) => sum + a.leftShare * a.reading.sweetG, 0);
+  const layers = layersOf(parts);
+  const volume = layers.ok ? ok(layers.value.reduce((sum, l) => sum + l.volumeMl, 0)) : layers;
+  const perVesselMl = chain(volume, (ml) => ok(isPerPortion(sheet.vessel) ? ml / sheet.portions : ml));
+  return {
+    sheet,
+    parts,
+    mixture,
+    sweetness: mixture.massG > 0 ? (100 * sweetG) / mixture.massG : 0,
+    abvPct: abvPct(mixture),
+    layers: layers.ok ? layers.value : [],
+    volumeMl: volume,
+    perVesselMl,
+    vesselHoldsMl: capacityMl(sheet.vessel),
+    fillMm: chain(perVesselMl, (ml) => fillHeightMm(sheet.vessel, ml)),
+  };
+}
+
+/** Less than this of a part is not worth a layer, share of it. */
+const CRUMB = 0.005;
+
+function layersOf(parts: readonly PartAnalysis[]): Result<readonly Layer[]> {
+  const layers: Layer[] = [];
+  const wet = laidInOrder(parts.filter((a) => a.part.kind !== 'soak' && a.reading.mixture.massG > 0 && a.leftShare > CRUMB));
+  for (const a of wet) {
+    if (!a.foamMl.ok) return a.foamMl;
+    layers.push({ part: a.part, massG: a.leftG, volumeMl: a.foamMl.value * a.leftShare, overrunPct: a.overrunPct.ok ? a.overrunPct.value : 0 });
+  }
+  if (layers.length === 0) return parts[0] && !parts[0].foamMl.ok ? parts[0].foamMl : noLines();
+  return ok(layers);
+}
+
+/** Building order; but what is left of a part lies above what was made of it, and toppings and crowns lie on top. */
+function laidInOrder(parts: readonly PartAnalysis[]): readonly PartAnalysis[] {
+  const rank = (a: PartAnalysis, i: number): number => {
+    const takers = parts.flatMap((p, n) => (p.reading.lines.some((l) => l.fromPart?.id === a.part.id) ? [n + 0.5] : []));
+    return (a.part.kind === 'topping' || a.part.kind === 'crown' ? parts.length : 0) + Math.max(i, ...takers);
+  };
+  return parts.map((a, i) => ({ a, at: rank(a, i) })).sort((x, y) => x.at - y.at).map((x) => x.a);
+}
+
+const noLines = (): Result<never> => fail('lines', 'empty', 'There is nothing in this sheet yet: add a line like 600\u00a0g cream 36\u00a0%.');
+
+type SourceOf = (partId: string) => PartAnalysis | null;
+
+function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sheet, kitchen: Kitchen, sourceOf: SourceOf): PartAnalysis {
+  const mixer = kitchen.mixers.find((m) => m.id === part.whisk.mixerId) ?? null;
+  const fatPct = bowlFatPct(reading);
+  const mixMl = mixVolumeMl(reading.mixture, part.whisk.creamC);
+  const whiskInput = isWhippedKind(part.kind) ? whiskInputOf(part, reading, mixer, fatPct, mixMl) : notWhipped();
+  const whipped = chain(whiskInput, whip);
+  const eggFoam = eggFoamOf(part, reading);
+  const foam = foamOf(part, reading, mixMl, whipped, eggFoam, sourceOf);
+  const hold = (tempC: number): Result<Hold> => (fatPct === null || reading.dairyG === 0 ? noCream() : holdOf(holdInputOf(part, reading, fatPct, tempC, kitchen.rules)));
+  const massG = reading.mixture.massG;
+  const leftShare = massG > 0 ? Math.max(0, 1 - givenG / massG) : 0;
+  const abv = abvPct(reading.mixture);
+  return {
+    part,
+    reading,
+    mixer,
+    fatPct,
+    sweetness: reading.mixture.massG > 0 ? (100 * reading.sweetG) / reading.mixture.massG : 0,
+    mixMl,
+    whiskInput,
+    whip: whipped,
+    window: chain(whipped, (w) => {
+      const window = stopWindow(w, part.whisk.stage);
+      return window ? ok(window) : neverReaches(w, part);
+    }),
+    overrunPct: chain(foam, (f) => ok(f.overrunPct)),
+    foamMl: chain(foam, (f) => ok(f.volumeMl)),
+    eggFoam,
+    holdFridge: hold(kitchen.rules.fridgeC),
+    holdCounter: hold(kitchen.rules.roomC),
+    gelatin: gelatinDose({
+      gelatin225G: reading.gelatin225G,
+      totalG: massG,
+      use: sheet.use === 'spoon' ? 'hold-a-day' : sheet.use,
+      acidGPerKg: massG > 0 ? (1000 * reading.mixture.grams.acid) / massG : 0,
+      abvPct: abv,
+      rawProteaseFruit: reading.rawProteaseFruit,
+    }),
+    abvPct: abv,
+    leftG: massG * leftShare,
+    leftShare,
+  };
+}
+
+interface Foam {
+  readonly overrunPct: number;
+  readonly volumeMl: number;
+}
+
+/** The air of a part: whipped, an egg foam, folded from other parts, or none. */
+function foamOf(part: Part, r: PartReading, mixMl: number, whipped: Result<Whip>, eggFoam: EggFoamForecast | null, sourceOf: SourceOf): Result<Foam> {
+  if (r.mixture.massG <= 0) return noLinesIn(part);
+  if (isWhippedKind(part.kind)) {
+    return chain(whipped, (w) => {
+      const overrun = overrunAtStage(w, part.whisk.stage);
+      return overrun === null ? neverReaches(w, part) : ok({ overrunPct: overrun, volumeMl: foamVolumeMl(mixMl, overrun) });
+    });
+  }
+  if (eggFoam) return ok({ overrunPct: eggFoam.overrunPct, volumeMl: foamVolumeMl(mixMl, eggFoam.overrunPct) });
+  const laid = part.kind === 'biscuit-layer' ? biscuitVolumeMl(r) : null;
+  if (laid !== null) return ok({ overrunPct: 0, volumeMl: laid });
+  if (r.fedG === 0) return ok({ overrunPct: 0, volumeMl: mixMl });
+  return foldedFoam(part, r, mixMl, sourceOf);
+}
+
+function foldedFoam(part: Part, r: PartReading, mixMl: number, sourceOf: SourceOf): Result<Foam> {
+  const folds: Fold[] = [];
+  let foldedMixMl = 0;
+  const first = optionOf(questionNamed('first-portion')!, part.ways['first-portion']).id;
+  const firstShare = first === 'third' ? 1 / 3 : first === 'quarter' ? 1 / 4 : 0;
+  for (const line of r.lines) {
+    if (line.kind !== 'part' || !line.read || !line.fromPart) continue;
+    const source = sourceOf(line.fromPart.id);
+    if (!source) continue;
+    if (!source.overrunPct.ok) return source.overrunPct;
+    if (source.overrunPct.value < 1) continue;
+    const mixOfFold = source.mixMl * line.read.quantity;
+    foldedMixMl += mixOfFold;
+    folds.push({ mixMl: mixOfFold, airMl: (mixOfFold * source.overrunPct.value) / 100, firstShare: folds.length === 0 ? firstShare : 0, whiskedIn: false });
+  }
+  const stiff = r.lines.some((l) => l.role === 'cheese' || l.role === 'chocolate' || l.fromPart?.kind === 'chocolate-base');
+  const joined = foldTogether({ mixMl: Math.max(0, mixMl - foldedMixMl), airMl: 0 }, folds, stiff);
+  return ok({ overrunPct: (100 * joined.airMl) / mixMl, volumeMl: mixMl + joined.airMl });
+}
+
+/** What biscuits take up as they lie, from their sizes; null where the larder has none for some of them. */
+function biscuitVolumeMl(r: PartReading): number | null {
+  let ml = 0;
+  for (const { ingredient, read } of r.lines) {
+    if (!ingredient || !read) continue;
+    const b = ingredient.biscuit;
+    if (!b || !ingredient.piece) return null;
+    const area = b.shape === 'round' ? (Math.PI / 4) * b.widthMm * b.lengthMm : b.widthMm * b.lengthMm;
+    ml += ((read.massG / ingredient.piece.grams) * area * b.heightMm) / 1000;
+  }
+  return ml;
+}
+
+const noLinesIn = (part: Part): Result<never> => fail('lines', 'empty', `${part.name || 'This part'} has no lines that can be read yet.`);
+const notWhipped = (): Result<never> => fail('kind', 'not-whipped', 'This part is not whipped cream.');
+const noCream = (): Result<never> => fail('lines', 'no-cream', 'There is no cream in the bowl yet: add a line like 600\u00a0g cream 36\u00a0%.');
+
+const neverReaches = (w: Whip, part: Part): Result<never> =>
+  fail(
+    w.ceilingWhy === 'warm' ? 'creamC' : 'fatPct',
+    'never-reached',
+    w.ceilingWhy === 'warm'
+      ? `At ${part.whisk.creamC}\u00a0°C the cream never comes to ${part.whisk.stage}: chill it and its bowl to 5\u00a0°C.`
+      : `This cream is too lean to come to ${part.whisk.stage}: bring its fat to 33\u00a0% or more.`,
+  );
+
+function whiskInputOf(part: Part, r: PartReading, mixer: Mixer | null, fatPct: number | null, mixMl: number): Result<WhiskInput> {
+  if (fatPct === null || r.dairyG <= 0) return noCream();
+  if (!mixer) return fail('mixerId', 'no-mixer', 'This sheet’s mixer is no longer in the kitchen: choose another on Whisk.');
+  const plan = part.whisk;
+  return ok({
+    fatPct,
+    sugarPer100: (100 * r.addedSugarG) / r.dairyG,
+    sugarAt: plan.sugarAt,
+    creamC: plan.creamC,
+    softCheeseShare: r.roleG['soft-cheese'] / r.dairyG,
+    mascarponeShare: r.roleG.mascarpone / r.dairyG,
+    mixer: mixer.kind,
+    bowlMl: mixer.bowlMl,
+    speed: plan.speed,
+    slowFromSoft: plan.slowFromSoft,
+    mixMl,
+    batches: plan.batches,
+    target: plan.stage,
+  });
+}
+
+function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: number, rules: KitchenRules) {
+  const totalG = r.mixture.massG;
+  return {
+    fatPct,
+    gelatinGPerKg: (1000 * r.gelatin225G) / totalG,
+    mascarponeShare: r.roleG.mascarpone / r.dairyG,
+    softCheeseShare: r.roleG['soft-cheese'] / r.dairyG,
+    strainedYoghurtShare: r.roleG['strained-yoghurt'] / r.dairyG,
+    rawStarchPct: (100 * r.rawStarchG) / totalG,
+    xanthanGPerKg: (1000 * r.roleG.xanthan) / totalG,
+    powderGPerKg: (1000 * r.roleG['milk-powder']) / totalG,
+    sourLiquidPct: (100 * r.roleG['sour-liquid']) / totalG,
+    stage: part.whisk.stage,
+    tempC,
+    rawEgg: r.rawEgg,
+    keepingRuleH: rules.keepingH,
+  };
+}
+
+/** The part whose whisking the sheet turns on: the first that is whipped cream, else the first. */
+export const mainPart = (s: SheetAnalysis): PartAnalysis => s.parts.find((a) => isWhippedKind(a.part.kind) && a.reading.dairyG > 0) ?? s.parts.find((a) => isWhippedKind(a.part.kind)) ?? s.parts[0]!;

@@ -1,0 +1,37 @@
+/** Something that asks for a hand at a moment. */
+export interface DueMoment {
+  /** Milliseconds since 1970. */
+  readonly at: number;
+  readonly says: string;
+  readonly href: string;
+}
+
+/** What of a batch decides when it is due. */
+export interface DueBatch {
+  readonly id: string;
+  readonly name: string;
+  readonly status: 'running' | 'finished' | 'abandoned';
+  readonly endedAt: number | null;
+  readonly holdShownH: number | null;
+  readonly keepingH: number | null;
+  readonly windowOpensS: number | null;
+  readonly timerStartedAt: number | null;
+  readonly timerStoppedAt: number | null;
+}
+
+const HOUR = 3_600_000;
+
+/** The moments still to come, soonest first: stop windows of running whisks, then holds that end. */
+export function dueMoments(batches: readonly DueBatch[], now: number): readonly DueMoment[] {
+  const moments: DueMoment[] = [];
+  for (const b of batches) {
+    if (b.status === 'running' && b.timerStartedAt !== null && b.timerStoppedAt === null && b.windowOpensS !== null) {
+      moments.push({ at: b.timerStartedAt + 1000 * b.windowOpensS, says: `${b.name}: stop window opens`, href: `/pass/${b.id}` });
+    }
+    if (b.status === 'finished' && b.endedAt !== null && b.holdShownH !== null) {
+      const shape = b.endedAt + b.holdShownH * HOUR;
+      moments.push({ at: shape, says: `${b.name}: ${b.keepingH !== null && b.holdShownH >= b.keepingH ? 'use by' : 'best before it softens'}`, href: `/log/${b.id}` });
+    }
+  }
+  return moments.filter((m) => m.at > now).sort((a, b) => a.at - b.at);
+}

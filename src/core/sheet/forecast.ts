@@ -1,0 +1,62 @@
+import { z } from 'zod';
+import { houseRange } from '../figure';
+import { SPREAD, STAGE_X } from '../foam/house';
+import { foamVolumeMl } from '../foam/overrun';
+import { mainPart, type SheetAnalysis } from './analyse';
+import { secondsTo, STAGES, WISHED_STAGES, WhiskInputSchema, type Stage } from '../foam/whisk';
+
+const Band = z.object({ value: z.number(), low: z.number(), high: z.number() });
+export type ForecastBand = Readonly<z.infer<typeof Band>>;
+
+/** What a batch was expected to do, frozen when it starts so that the log compares like with like. */
+export const ForecastSchema = z.object({
+  stage: z.enum(WISHED_STAGES),
+  /** Unaerated mix, mL, and everything in it, g. */
+  mixMl: z.number(),
+  massG: z.number(),
+  mixerName: z.string(),
+  /** Input of the whisk model, so that the curve can be drawn again. Null when it will not whip. */
+  whisk: WhiskInputSchema.nullable(),
+  /** Seconds to each stage at that speed; null where it never comes. */
+  stageS: z.record(z.enum(STAGES), z.number().nullable()),
+  stageTimeS: Band.nullable(),
+  overrunPct: Band.nullable(),
+  yieldMl: Band.nullable(),
+  /** Clean in the fridge, h: the shape alone, so that the log can correct it. */
+  holdCleanH: Band.nullable(),
+  /** The shorter of shape and keeping, h: for the label. */
+  holdShownH: z.number().nullable(),
+  keepingH: z.number().nullable(),
+});
+export type Forecast = Readonly<z.infer<typeof ForecastSchema>>;
+
+const band = (value: number, spread: number): ForecastBand => {
+  const [low, high] = houseRange(value, spread);
+  return { value, low, high };
+};
+
+/** The forecast of a sheet's main part, at the moment it is made. */
+export function forecastOf(s: SheetAnalysis): Forecast {
+  const a = mainPart(s);
+  const { whip: w } = a;
+  const secondsToStage = (stage: Stage): number | null => (w.ok ? secondsTo(w.value, STAGE_X[stage]) : null);
+  const overrun = a.whip.ok && a.overrunPct.ok ? band(a.overrunPct.value, SPREAD.overrun) : null;
+  return {
+    stage: a.part.whisk.stage,
+    mixMl: a.mixMl,
+    massG: a.reading.mixture.massG,
+    mixerName: a.mixer?.name ?? '',
+    whisk: a.whiskInput.ok && a.whip.ok ? a.whiskInput.value : null,
+    stageS: Object.fromEntries(STAGES.map((stage) => [stage, secondsToStage(stage)])) as Forecast['stageS'],
+    stageTimeS: a.window.ok ? band(a.window.value.opensS, SPREAD.whiskTime) : null,
+    overrunPct: overrun,
+    yieldMl: overrun && {
+      value: foamVolumeMl(a.mixMl, overrun.value),
+      low: foamVolumeMl(a.mixMl, overrun.low),
+      high: foamVolumeMl(a.mixMl, overrun.high),
+    },
+    holdCleanH: a.holdFridge.ok ? band(a.holdFridge.value.cleanH, SPREAD.hold) : null,
+    holdShownH: a.holdFridge.ok ? a.holdFridge.value.shownH : null,
+    keepingH: a.holdFridge.ok ? a.holdFridge.value.keepingH : null,
+  };
+}

@@ -1,0 +1,96 @@
+import { houseRange, plainNumber, showSecondsRange, withUnit } from '../figure';
+import { SPREAD } from '../foam/house';
+import { STAGES } from '../foam/whisk';
+import type { PartAnalysis, SheetAnalysis } from './analyse';
+import { mainPart } from './analyse';
+import type { LineReading } from './read-part';
+import type { Step } from './schema';
+
+/** An amount to be weighed in a step. */
+export interface StepLine {
+  readonly lineId: string;
+  readonly name: string;
+  readonly massG: number;
+  readonly measure: string;
+}
+
+/** A value that the cook takes down in a step. */
+export type ReadingKind = 'cream-temperature' | 'cup-liquid' | 'cup-foam' | 'minutes-to-stage' | 'hold-hours';
+
+/** One thing to do, on one screen, its words filled in. */
+export interface ShownStep {
+  readonly key: string;
+  readonly title: string;
+  /** One word for the line that it uses. */
+  readonly short: string;
+  /** How long it takes, in words; '' where it is a moment. */
+  readonly takes: string;
+  readonly detail: string;
+  readonly lines: readonly StepLine[];
+  readonly readings: readonly ReadingKind[];
+  readonly whisks: boolean;
+  /** Which part it makes; '' for putting the dessert together. */
+  readonly partName: string;
+}
+
+const MAIN_READINGS: Readonly<Record<string, ReadingKind>> = { chill: 'cream-temperature', weigh: 'cup-liquid', whisk: 'minutes-to-stage', cup: 'cup-foam' };
+
+/** The name of a line as it is read at the scale. */
+export const lineName = (l: LineReading): string => (l.read?.fatPct == null ? l.name : `${l.name} ${withUnit(plainNumber(l.read.fatPct, Number.isInteger(l.read.fatPct) ? 0 : 1), '%')} fat`);
+
+const stepLine = (l: LineReading): StepLine => ({ lineId: l.line.id, name: lineName(l), massG: l.read?.massG ?? 0, measure: l.cooksMeasure });
+
+/** The steps of a sheet in working order, each with the lines bound to it and its words filled in from the figures. */
+export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
+  const main = mainPart(s);
+  return s.sheet.steps.map((step) => {
+    const a = s.parts.find((p) => p.part.id === step.partId) ?? null;
+    const lines = s.parts.flatMap((p) => p.reading.lines.filter((l) => l.line.stepId === step.id && l.read !== null && l.kind !== 'loss'));
+    const isMain = a === main;
+    const reading = isMain && step.key ? MAIN_READINGS[step.key] : step.key === 'put-away' ? 'hold-hours' : undefined;
+    return {
+      key: step.id,
+      title: filled(step.title, a, s),
+      short: step.short,
+      takes: takesWords(step, a),
+      detail: [filled(step.detail, a, s), step.note].filter(Boolean).join(' '),
+      lines: lines.map(stepLine),
+      readings: reading ? [reading] : [],
+      whisks: step.whisks && isMain && a !== null && a.whip.ok,
+      partName: s.parts.length > 1 ? (a?.part.name ?? '') : '',
+    };
+  });
+}
+
+/** Fills in what the figures know: {stage}, {creamC}, {mixer}, {time}, {bowls}, {allergens}. */
+export function filled(text: string, a: PartAnalysis | null, s: SheetAnalysis): string {
+  if (!text.includes('{')) return text;
+  const allergens = [...new Set(s.parts.flatMap((p) => p.reading.allergens))].sort();
+  const known: Readonly<Record<string, string>> = {
+    stage: a?.part.whisk.stage ?? 'the stage',
+    creamC: withUnit(plainNumber(a?.part.whisk.creamC ?? 5, 0), '°C'),
+    mixer: a?.mixer ? `${a.mixer.name}${a.mixer.kind === 'planetary' ? `, ${a.part.whisk.speed}` : ''}` : 'Whisk',
+    time: a?.window.ok ? `: ${showSecondsRange(...houseRange(a.window.value.opensS, SPREAD.whiskTime))}${slows(a)}` : '',
+    bowls: a && a.part.whisk.batches > 1 ? ` Whisk it in ${a.part.whisk.batches} bowlfuls, ${withUnit(plainNumber(a.reading.mixture.massG / a.part.whisk.batches, 0), 'g')} each.` : '',
+    allergens: allergens.length > 0 ? ` (${allergens.join(', ')})` : '',
+  };
+  return text.replace(/\{(\w+)\}/g, (whole, key: string) => known[key] ?? whole);
+}
+
+const slows = (a: PartAnalysis): string => (a.part.whisk.slowFromSoft && a.mixer?.kind === 'planetary' && a.part.whisk.stage !== STAGES[0] ? '. Drop to slow at soft peak' : '');
+
+function takesWords(step: Step, a: PartAnalysis | null): string {
+  if (step.whisks && a?.window.ok) return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...houseRange(a.window.value.opensS, SPREAD.whiskTime))}`;
+  if (step.whisks && a && !a.whip.ok && a.whip.fault.code !== 'not-whipped') return 'not to be had';
+  if (step.waitH && step.waitH[1] > 0) return waitWords(step.waitH);
+  return step.handsMin ? withUnit(plainNumber(step.handsMin, 0), 'min') : '';
+}
+
+/** Hours of waiting as cooks say them: '20–30 min', '8–14 h'. */
+export function waitWords([low, high]: readonly [number, number]): string {
+  const inHours = high >= 1.5;
+  const show = (h: number): string => plainNumber(inHours ? h : h * 60, inHours && !Number.isInteger(h) ? 1 : 0);
+  const a = show(low);
+  const b = show(high);
+  return withUnit(a === b ? a : `${a}\u2060–\u2060${b}`, inHours ? 'h' : 'min');
+}

@@ -1,0 +1,80 @@
+import { showGramsPlain } from '../figure';
+import { asFraction, asDecimal } from '../measures/quantity';
+import { scaleLineText } from '../measures/line';
+import type { Kitchen } from './analyse';
+import type { LineReading } from './read-part';
+import { analyseSheet } from './analyse';
+import type { Sheet } from './schema';
+
+/** One line that rounding changed. */
+export interface RoundChange {
+  readonly partId: string;
+  readonly lineId: string;
+  readonly name: string;
+  readonly before: string;
+  readonly after: string;
+  readonly why: 'the scale' | 'whole pieces' | 'half leaves' | 'the spoon' | 'whole packs';
+}
+
+export interface Rounded {
+  readonly sheet: Sheet;
+  readonly changes: readonly RoundChange[];
+}
+
+/** A line this near to whole packs takes them, share of its mass. */
+const NEAR_A_PACK = 0.06;
+/** Steps that spoons and cups are filled by. */
+const SPOON_STEPS: Readonly<Record<string, number>> = { cup: 1 / 4, pint: 1 / 4, quart: 1 / 4, tbsp: 1 / 2, dsp: 1 / 2, tsp: 1 / 4, floz: 1 / 2, ml: 5, cl: 0.5, dl: 0.25, l: 0.05, glug: 1, dash: 1, drop: 1, pinch: 1, stick: 1 / 8, knob: 1, handful: 1 };
+
+const toStep = (value: number, step: number): number => Math.max(step, Math.round(value / step) * step);
+
+/** What a line comes to when it is rounded, as a factor of what it is, and why; null where it stays. */
+function roundingOf(l: LineReading, scaleStepG: number): { factor: number; why: RoundChange['why'] } | null {
+  const { read, ingredient } = l;
+  if (!read || !ingredient || read.rangeG) return null;
+  // Judged by what the scale will show, so that rounding twice changes nothing.
+  const onScaleG = toStep(read.massG, scaleStepG);
+  const packs = ingredient.packG && read.unit.dimension === 'mass' ? Math.round(onScaleG / ingredient.packG) : 0;
+  const packed = packs * (ingredient.packG ?? 0);
+  if (packs >= 1 && ingredient.category !== 'flavour' && ingredient.category !== 'setting' && Math.abs(packed - onScaleG) <= NEAR_A_PACK * onScaleG) return { factor: packed / read.massG, why: 'whole packs' };
+  if (read.unit.key === 'leaf') return { factor: toStep(read.quantity, 1 / 2) / read.quantity, why: 'half leaves' };
+  if (read.unit.dimension === 'piece') return { factor: toStep(read.quantity, 1) / read.quantity, why: 'whole pieces' };
+  const step = SPOON_STEPS[read.unit.key];
+  if (step !== undefined) return { factor: toStep(read.quantity, step) / read.quantity, why: 'the spoon' };
+  if (read.unit.dimension === 'mass') return { factor: onScaleG / read.massG, why: 'the scale' };
+  return null;
+}
+
+/** The same line, its amount rounded; grams are written out, spoons as fractions. */
+function roundedText(text: string, l: LineReading, factor: number, why: RoundChange['why']): string {
+  const scaled = scaleLineText(text, factor);
+  if (why !== 'the spoon' && why !== 'half leaves') return scaled;
+  const quantity = (l.read?.quantity ?? 0) * factor;
+  const number = asFraction(quantity, 0.01) ?? asDecimal(quantity);
+  return scaled.replace(asDecimal(quantity), number);
+}
+
+/**
+ * Rounds every line to what the kitchen can weigh, crack, cut and open: the scale's step, whole eggs and biscuits, half leaves,
+ * spoons by their fractions, whole packs where they are near.
+ */
+export function roundSheet(sheet: Sheet, kitchen: Kitchen): Rounded {
+  const analysis = analyseSheet(sheet, kitchen);
+  const changes: RoundChange[] = [];
+  const parts = sheet.parts.map((part) => {
+    const reading = analysis.parts.find((a) => a.part.id === part.id)!.reading;
+    return {
+      ...part,
+      lines: part.lines.map((line) => {
+        const l = reading.lines.find((r) => r.line.id === line.id);
+        const rounding = l && !l.fault && l.kind === 'ingredient' ? roundingOf(l, kitchen.rules.scaleStepG) : null;
+        if (!l?.read || !rounding || Math.abs(rounding.factor - 1) < 1e-4) return line;
+        const text = roundedText(line.text, l, rounding.factor, rounding.why);
+        if (text === line.text) return line;
+        changes.push({ partId: part.id, lineId: line.id, name: l.name, before: showGramsPlain(l.read.massG), after: showGramsPlain(l.read.massG * rounding.factor), why: rounding.why });
+        return { ...line, text, lastGood: line.lastGood && { ...line.lastGood, text } };
+      }),
+    };
+  });
+  return { sheet: changes.length === 0 ? sheet : { ...sheet, parts }, changes };
+}

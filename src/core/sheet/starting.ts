@@ -1,0 +1,51 @@
+import type { Ingredient } from '../composition/ingredient';
+import { STARTING_VESSELS } from '../vessel/profile';
+import { questionNamed } from '../ways/questions';
+import { settleMethod } from '../ways/settle';
+import { FORMAT_VERSION, PART_KIND_NAMES, type Line, type Part, type PartKind, type Sheet, type WhiskPlan } from './schema';
+
+export const STARTING_WHISK: Omit<WhiskPlan, 'mixerId'> = {
+  speed: 'fast',
+  slowFromSoft: true,
+  creamC: 5,
+  // Simple, and icing sugar dissolves; the other school waits for soft peak and gains some air.
+  sugarAt: 'start',
+  stage: 'medium',
+  batches: 1,
+};
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/**
+ * A part to start from, without lines.
+ * @param preferred the kitchen's preferred schools, by question.
+ */
+export function startingPart(id: string, kind: PartKind, mixerId: string, preferred: Readonly<Record<string, string>> = {}): Part {
+  const ways = Object.fromEntries(Object.entries(preferred).filter(([key]) => questionNamed(key)?.kinds.includes(kind)));
+  const sugarAt = ways['sugar-moment'] === 'soft-peak' ? 'soft-peak' : STARTING_WHISK.sugarAt;
+  return { id, kind, name: capital(PART_KIND_NAMES[kind]), ways, lines: [], whisk: { ...STARTING_WHISK, sugarAt, mixerId } };
+}
+
+/** A sheet to start from: one whipped cream with these lines. */
+export function startingSheet(name: string, mixerId: string, lines: readonly Line[], larder: ReadonlyMap<string, Ingredient>, preferred: Readonly<Record<string, string>> = {}): Sheet {
+  const part = { ...startingPart('cream', 'whipped-cream', mixerId, preferred), lines };
+  return settleMethod(
+    {
+      format: 'soft-peak-sheet',
+      formatVersion: FORMAT_VERSION,
+      name,
+      family: 'chantilly',
+      portions: 8,
+      use: 'spoon',
+      sweetness: 'chantilly',
+      vessel: STARTING_VESSELS[0]!,
+      parts: [part],
+      steps: [],
+      method: 'ways',
+      ways: Object.fromEntries(Object.entries(preferred).filter(([key]) => questionNamed(key)?.families.includes('chantilly'))),
+      notes: '',
+      unread: [],
+    },
+    larder,
+  );
+}

@@ -1,0 +1,51 @@
+import type { Figure } from '../figure';
+
+/** A stretch of a tell's sentence: plain words, or a figure that opens its working. */
+export type Stretch = string | { readonly figure: Figure; readonly shown: string };
+
+/** A short ruler: its ends, the band that is right, the value on it and the range of a house figure. */
+export interface Track {
+  readonly from: number;
+  readonly to: number;
+  readonly low: number;
+  readonly high: number;
+  readonly value: number;
+  readonly range: readonly [number, number] | null;
+  /** The same in words, for those who do not see the track. */
+  readonly says: string;
+}
+
+/** What a tell can do to the sheet with one touch. */
+export type TellEdit =
+  | { readonly kind: 'set-amount'; readonly partId: string; readonly lineId: string; readonly amount: string }
+  | { readonly kind: 'add-line'; readonly partId: string; readonly text: string }
+  | { readonly kind: 'set-portions'; readonly portions: number }
+  | { readonly kind: 'set-batches'; readonly partId: string; readonly batches: number }
+  | { readonly kind: 'set-cream-temperature'; readonly partId: string; readonly creamC: number };
+
+export interface TellAction {
+  readonly label: string;
+  readonly why: string;
+  readonly edit: TellEdit;
+}
+
+/** 'in' its band, 'near' it, 'out' of it; 'silent' where the model has no figure and says why. */
+export type TellState = 'in' | 'near' | 'out' | 'silent';
+
+/** One judgement: a sentence with figures, a track, and one thing to do. */
+export interface Tell {
+  readonly key: string;
+  readonly state: TellState;
+  readonly sentence: readonly Stretch[];
+  readonly track: Track | null;
+  readonly action: TellAction | null;
+}
+
+const WEIGHT: Readonly<Record<TellState, number>> = { out: 3, silent: 2, near: 1, in: 0 };
+
+/** Worst first; the order of making among equals. */
+export const worstFirst = (tells: readonly Tell[]): readonly Tell[] =>
+  tells.map((t, i) => ({ t, i })).sort((a, b) => WEIGHT[b.t.state] - WEIGHT[a.t.state] || a.i - b.i).map(({ t }) => t);
+
+/** The plain text of a tell, for reading aloud and for tests. */
+export const tellText = (tell: Tell): string => tell.sentence.map((s) => (typeof s === 'string' ? s : s.shown)).join('');

@@ -1,0 +1,168 @@
+import { z } from 'zod';
+import { fail, ok, type Result } from '../result';
+
+const name = z.string().min(1).max(80);
+const across = z.number().min(20).max(1000);
+const high = z.number().min(5).max(1000);
+
+/**
+ * A vessel of revolution: a glass (one for each portion), a tub, ring or springform (one for all) with straight tapering walls,
+ * a bowl (one for all) whose wall curves from its foot to its rim, or a piece that stands free (one for each portion) and has
+ * no wall at all. Inner sizes, mm.
+ */
+const RoundVesselSchema = z.object({
+  kind: z.enum(['bowl', 'tub', 'springform', 'glass', 'free']),
+  name,
+  /** Inner diameter at the rim. */
+  topMm: across,
+  /** Inner diameter of the flat foot. */
+  baseMm: z.number().min(5).max(1000),
+  /** Inner height. */
+  heightMm: high,
+});
+
+/** A tray, or a loaf tin or terrine whose walls lean out. Inner sizes, mm. */
+const RectVesselSchema = z.object({
+  kind: z.enum(['tray', 'terrine']),
+  name,
+  /** At the rim. */
+  lengthMm: across,
+  widthMm: across,
+  /** On the floor. */
+  baseLengthMm: across,
+  baseWidthMm: across,
+  heightMm: high,
+});
+
+export const VesselSchema = z.union([RoundVesselSchema, RectVesselSchema]);
+export type RoundVessel = Readonly<z.infer<typeof RoundVesselSchema>>;
+export type RectVessel = Readonly<z.infer<typeof RectVesselSchema>>;
+export type Vessel = RoundVessel | RectVessel;
+
+export const isRound = (v: Vessel): v is RoundVessel => v.kind !== 'tray' && v.kind !== 'terrine';
+/** Whether each portion has its own; otherwise one holds everything. */
+export const isPerPortion = (v: Vessel): boolean => v.kind === 'glass' || v.kind === 'free';
+
+/** A ring of the inner wall: height above the foot and radius there, mm. */
+export interface Ring {
+  readonly zMm: number;
+  readonly radiusMm: number;
+}
+
+const BOWL_RINGS = 24;
+
+/**
+ * The inner wall as rings from the foot to the rim, straight between them. A glass has two; a bowl's wall is a quarter
+ * of an ellipse from foot to rim, cut into 24 rings (its volume is within 0.1 % of the smooth one).
+ */
+export function ringsOf(vessel: RoundVessel): readonly Ring[] {
+  const foot = vessel.baseMm / 2;
+  const rim = vessel.topMm / 2;
+  if (vessel.kind !== 'bowl') {
+    return [
+      { zMm: 0, radiusMm: foot },
+      { zMm: vessel.heightMm, radiusMm: rim },
+    ];
+  }
+  return Array.from({ length: BOWL_RINGS + 1 }, (_, i) => {
+    // Even steps of angle crowd the rings near the foot, where the wall turns.
+    const angle = (i / BOWL_RINGS) * (Math.PI / 2);
+    return { zMm: vessel.heightMm * (1 - Math.cos(angle)), radiusMm: foot + (rim - foot) * Math.sin(angle) };
+  });
+}
+
+/** A point of the inner wall as the cut shows it: height and half the width there, mm. */
+export interface WallPoint {
+  readonly zMm: number;
+  readonly halfMm: number;
+}
+
+/** The inner wall in the plane of the cut, from the foot to the rim; a tray or terrine is cut across its width. */
+export function wallOf(vessel: Vessel): readonly WallPoint[] {
+  if (isRound(vessel)) return ringsOf(vessel).map((r) => ({ zMm: r.zMm, halfMm: r.radiusMm }));
+  return [
+    { zMm: 0, halfMm: vessel.baseWidthMm / 2 },
+    { zMm: vessel.heightMm, halfMm: vessel.widthMm / 2 },
+  ];
+}
+
+/** Half the width of the cut at a height, mm. */
+export function halfWidthAt(wall: readonly WallPoint[], zMm: number): number {
+  for (let i = 0; i + 1 < wall.length; i++) {
+    const a = wall[i]!;
+    const b = wall[i + 1]!;
+    if (zMm <= b.zMm) return a.halfMm + ((b.halfMm - a.halfMm) * (zMm - a.zMm)) / (b.zMm - a.zMm);
+  }
+  return wall.at(-1)?.halfMm ?? 0;
+}
+
+/** The width of the cut at the rim, mm. */
+export const cutWidthMm = (v: Vessel): number => (isRound(v) ? Math.max(v.topMm, v.baseMm) : Math.max(v.widthMm, v.baseWidthMm));
+
+/** A vessel's size in words: '325 × 265 mm, 65 mm high'. */
+export const vesselSize = (v: Vessel): string => (isRound(v) ? `${v.topMm}\u00a0mm across, ${v.heightMm}\u00a0mm high` : `${v.lengthMm}\u00a0×\u00a0${v.widthMm}\u00a0mm, ${v.heightMm}\u00a0mm high`);
+
+/** Volume of a frustum between two rings, mL: π·h/3·(r₁² + r₁·r₂ + r₂²). */
+const frustumMl = (a: Ring, b: Ring): number => (Math.PI * (b.zMm - a.zMm) * (a.radiusMm ** 2 + a.radiusMm * b.radiusMm + b.radiusMm ** 2)) / 3000;
+
+const ringAt = (a: Ring, b: Ring, zMm: number): Ring => ({ zMm, radiusMm: a.radiusMm + ((b.radiusMm - a.radiusMm) * (zMm - a.zMm)) / (b.zMm - a.zMm) });
+
+/** Volume of a trapezoid vessel up to z, mL: the integral of its length times its width, both straight in z. */
+function prismoidMl(v: RectVessel, zMm: number): number {
+  const dl = (v.lengthMm - v.baseLengthMm) / v.heightMm;
+  const dw = (v.widthMm - v.baseWidthMm) / v.heightMm;
+  return (v.baseLengthMm * v.baseWidthMm * zMm + ((v.baseLengthMm * dw + v.baseWidthMm * dl) * zMm ** 2) / 2 + (dl * dw * zMm ** 3) / 3) / 1000;
+}
+
+/** What a vessel holds brimful, mL (physics). */
+export const capacityMl = (vessel: Vessel): number => volumeBelowMl(vessel, vessel.heightMm);
+
+/** What a vessel holds up to a height, mL (physics). `zMm` is clipped to the vessel. */
+export function volumeBelowMl(vessel: Vessel, zMm: number): number {
+  const z = Math.max(0, Math.min(vessel.heightMm, zMm));
+  if (!isRound(vessel)) return prismoidMl(vessel, z);
+  const rings = ringsOf(vessel);
+  let ml = 0;
+  for (let i = 0; i + 1 < rings.length; i++) {
+    const a = rings[i]!;
+    const b = rings[i + 1]!;
+    if (z <= a.zMm) break;
+    ml += frustumMl(a, z >= b.zMm ? b : ringAt(a, b, z));
+  }
+  return ml;
+}
+
+/**
+ * The height that a volume fills a vessel to, mm (physics; found by halving to 1e-9 of the height).
+ * @returns a fault on `volumeMl` when it is more than the vessel holds; the sentence names the surplus.
+ */
+export function fillHeightMm(vessel: Vessel, volumeMl: number): Result<number> {
+  const holds = capacityMl(vessel);
+  if (!(volumeMl >= 0)) return fail('volumeMl', 'negative', 'A volume cannot be below 0\u00a0mL.');
+  if (volumeMl > holds * (1 + 1e-12)) {
+    return fail('volumeMl', 'overflows', `${vessel.name} holds ${Math.round(holds)}\u00a0mL: ${Math.round(volumeMl - holds)}\u00a0mL too much.`);
+  }
+  let low = 0;
+  let high = vessel.heightMm;
+  for (let i = 0; i < 60 && high - low > 1e-9 * vessel.heightMm; i++) {
+    const mid = (low + high) / 2;
+    if (volumeBelowMl(vessel, mid) < volumeMl) low = mid;
+    else high = mid;
+  }
+  return ok((low + high) / 2);
+}
+
+/** Vessels to start from. */
+export const STARTING_VESSELS: readonly Vessel[] = [
+  { kind: 'bowl', name: 'Serving bowl', topMm: 190, baseMm: 80, heightMm: 90 },
+  { kind: 'bowl', name: 'Small bowl', topMm: 150, baseMm: 70, heightMm: 70 },
+  { kind: 'tub', name: 'Tub', topMm: 150, baseMm: 135, heightMm: 120 },
+  { kind: 'glass', name: 'Footed glass', topMm: 74, baseMm: 46, heightMm: 95 },
+  { kind: 'glass', name: 'Small glass', topMm: 62, baseMm: 48, heightMm: 70 },
+  { kind: 'springform', name: 'Springform 20 cm', topMm: 200, baseMm: 200, heightMm: 70 },
+  { kind: 'springform', name: 'Springform 24 cm', topMm: 240, baseMm: 240, heightMm: 70 },
+  { kind: 'tray', name: 'Steel tray', lengthMm: 325, widthMm: 265, baseLengthMm: 315, baseWidthMm: 255, heightMm: 65 },
+  { kind: 'tray', name: 'Small tray', lengthMm: 240, widthMm: 160, baseLengthMm: 232, baseWidthMm: 152, heightMm: 60 },
+  { kind: 'terrine', name: 'Terrine 1.2 L', lengthMm: 260, widthMm: 82, baseLengthMm: 246, baseWidthMm: 68, heightMm: 65 },
+  { kind: 'free', name: 'Nest on a plate', topMm: 100, baseMm: 90, heightMm: 60 },
+];

@@ -1,0 +1,138 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { BatchPlanSchema, freshProgress, progressAfter, ProgressSchema, type BatchPlan, type Progress, type ProgressEvent } from '../core/sheet/batch';
+import type { ReadingKind } from '../core/sheet/method';
+import { readReading, ReadingKindSchema, type Readings } from '../core/sheet/readings';
+import type { KitchenDb } from './kitchen-file';
+import { batches, readings } from './schema';
+
+export interface StoredBatch {
+  readonly id: string;
+  readonly sheetId: string;
+  readonly sheetVersion: number;
+  readonly portions: number;
+  readonly status: 'running' | 'finished' | 'abandoned';
+  readonly plan: BatchPlan;
+  readonly progress: Progress;
+  readonly startedAt: number;
+  readonly endedAt: number | null;
+  readonly revision: number;
+  readonly readings: Readings;
+}
+
+type Row = typeof batches.$inferSelect;
+type Tx = Pick<KitchenDb, 'select'>;
+
+function readingsOf(db: Tx, batchId: string): Readings {
+  const taken: Partial<Record<ReadingKind, number>> = {};
+  for (const row of db.select().from(readings).where(eq(readings.batchId, batchId)).all()) {
+    const kind = ReadingKindSchema.safeParse(row.kind);
+    if (kind.success) taken[kind.data] = row.value;
+  }
+  return taken;
+}
+
+const stored = (db: Tx, row: Row): StoredBatch => ({
+  ...row,
+  plan: BatchPlanSchema.parse(row.plan),
+  progress: ProgressSchema.parse(row.progress),
+  readings: readingsOf(db, row.id),
+});
+
+/** Batches, newest first; of one sheet when it is named. */
+export function listBatches(db: KitchenDb, sheetId?: string, limit = 200): StoredBatch[] {
+  const rows = db
+    .select()
+    .from(batches)
+    .where(sheetId ? eq(batches.sheetId, sheetId) : undefined)
+    .orderBy(desc(batches.startedAt))
+    .limit(limit)
+    .all();
+  return rows.map((row) => stored(db, row));
+}
+
+export function getBatch(db: KitchenDb, id: string): StoredBatch | null {
+  const row = db.select().from(batches).where(eq(batches.id, id)).get();
+  return row ? stored(db, row) : null;
+}
+
+/** The batch of a sheet that is being made now, if there is one. */
+export function runningBatch(db: KitchenDb, sheetId?: string): StoredBatch | null {
+  const running = eq(batches.status, 'running');
+  const row = db
+    .select()
+    .from(batches)
+    .where(sheetId ? and(running, eq(batches.sheetId, sheetId)) : running)
+    .orderBy(desc(batches.startedAt))
+    .get();
+  return row ? stored(db, row) : null;
+}
+
+export interface NewBatch {
+  readonly id: string;
+  readonly sheetId: string;
+  readonly sheetVersion: number;
+  readonly portions: number;
+  readonly plan: BatchPlan;
+  readonly startedAt: number;
+}
+
+export function startBatch(db: KitchenDb, batch: NewBatch): StoredBatch {
+  return db.transaction((tx) => {
+    const row = tx
+      .insert(batches)
+      .values({ ...batch, plan: BatchPlanSchema.parse(batch.plan), status: 'running', progress: freshProgress() })
+      .returning()
+      .get();
+    return stored(tx, row);
+  });
+}
+
+export type EventOutcome =
+  | { readonly kind: 'done'; readonly batch: StoredBatch }
+  /** Another screen has written since; nothing was done. */
+  | { readonly kind: 'behind'; readonly current: StoredBatch }
+  | { readonly kind: 'gone' };
+
+/**
+ * Does one thing to a batch that was read at `baseRevision`, in one transaction. A written field becomes a reading when
+ * it can be read; an unreadable or emptied one takes the reading away, and its text stays.
+ */
+export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, baseRevision: number, now: number): EventOutcome {
+  return db.transaction(
+    (tx): EventOutcome => {
+      const row = tx.select().from(batches).where(eq(batches.id, id)).get();
+      if (!row) return { kind: 'gone' };
+      if (row.revision !== baseRevision) return { kind: 'behind', current: stored(tx, row) };
+      const before = ProgressSchema.parse(row.progress);
+      const progress = progressAfter(before, event);
+      const ended = event.kind === 'finish' ? 'finished' : event.kind === 'abandon' ? 'abandoned' : null;
+      const saved = tx
+        .update(batches)
+        .set({
+          progress,
+          revision: row.revision + 1,
+          ...(ended && row.status === 'running' ? { status: ended, endedAt: now } : {}),
+        })
+        .where(eq(batches.id, id))
+        .returning()
+        .get();
+      for (const kind of ReadingKindSchema.options) {
+        if (progress.fields[kind] !== before.fields[kind]) setReading(tx, id, kind, progress.fields[kind] ?? '', now);
+      }
+      return { kind: 'done', batch: stored(tx, saved) };
+    },
+    { behavior: 'immediate' },
+  );
+}
+
+function setReading(tx: Pick<KitchenDb, 'insert' | 'delete'>, batchId: string, kind: ReadingKind, text: string, now: number): void {
+  const value = readReading(kind, text);
+  if (!value.ok) {
+    tx.delete(readings).where(and(eq(readings.batchId, batchId), eq(readings.kind, kind))).run();
+    return;
+  }
+  tx.insert(readings)
+    .values({ batchId, kind, value: value.value, takenAt: now })
+    .onConflictDoUpdate({ target: [readings.batchId, readings.kind], set: { value: value.value, takenAt: now } })
+    .run();
+}

@@ -1,0 +1,282 @@
+import { copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { CONTEXT, ingredient, sheetOf } from '../testing/sample';
+import { setLineText } from '../core/sheet/edits';
+import { analyseSheet, kitchenOf } from '../core/sheet/analyse';
+import { batchPlan } from '../core/sheet/make-batch';
+import { getBatch, listBatches, recordEvent, runningBatch, startBatch } from './batches';
+import { readDueMoments } from './due';
+import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
+import { readKitchenFacts } from './kitchen-facts';
+import { readLarderCsv } from '../core/larder/larder-csv';
+import { seedSampleKitchen } from './sample/sample-kitchen';
+import { importIngredients, removeIngredient, saveIngredient, usesOf } from './larder';
+import { saveThings, thingsRevision } from './kitchen-things';
+import { createSheet, getSheet, getSheetVersion, listSheetNames, listSheets, listVersions, nameVersion, saveSheet } from './sheets';
+
+let folder: string;
+let db: KitchenDb;
+const MINUTE = 60_000;
+const DOC = sheetOf(['600 g cream 36 %', '60 g icing sugar']);
+const edited = (text: string) => setLineText(DOC, 'cream', 'l1', text, CONTEXT);
+
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'soft-peak-'));
+  db = openKitchenFile(join(folder, 'kitchen.db'));
+});
+afterEach(() => {
+  db.$client.close();
+  rmSync(folder, { recursive: true });
+});
+
+const faultOpening = (path: string): DataFileError => {
+  try {
+    openKitchenFile(path).$client.close();
+  } catch (error) {
+    if (error instanceof DataFileError) return error;
+    throw error;
+  }
+  throw new Error('it opened');
+};
+
+describe('the data file', () => {
+  it('is stocked with the larder, mixers and rules once, and opens again as it was', () => {
+    const facts = readKitchenFacts(db);
+    expect(facts.larder).toHaveLength(158);
+    expect(facts.mixers.map((m) => m.id)).toEqual(['planetary', 'hand-mixer', 'balloon']);
+    const again = openKitchenFile(join(folder, 'kitchen.db'));
+    expect(readKitchenFacts(again)).toEqual(facts);
+    again.$client.close();
+  });
+  it('keeps its promises to the disk: WAL, full sync, foreign keys', () => {
+    expect(db.$client.pragma('journal_mode', { simple: true })).toBe('wal');
+    expect(db.$client.pragma('synchronous', { simple: true })).toBe(2);
+    expect(db.$client.pragma('foreign_keys', { simple: true })).toBe(1);
+  });
+  it('that is no database is called damaged and left byte for byte', () => {
+    const path = join(folder, 'broken.db');
+    writeFileSync(path, 'this is not a database, it is a shopping list'.repeat(40));
+    const before = readFileSync(path);
+    expect(faultOpening(path).code).toBe('damaged');
+    expect(readFileSync(path)).toEqual(before);
+  });
+  it('with torn pages is called damaged and left byte for byte', () => {
+    db.$client.pragma('wal_checkpoint(TRUNCATE)');
+    const path = join(folder, 'torn.db');
+    copyFileSync(join(folder, 'kitchen.db'), path);
+    const bytes = readFileSync(path);
+    bytes.fill(0x5a, 4096, Math.min(bytes.length, 4096 * 12));
+    writeFileSync(path, bytes);
+    expect(faultOpening(path).code).toBe('damaged');
+    expect(readFileSync(path).equals(bytes)).toBe(true);
+  });
+  it('in a place that is no folder is called unwritable', () => {
+    writeFileSync(join(folder, 'plate'), '');
+    expect(faultOpening(join(folder, 'plate', 'kitchen.db')).code).toBe('unwritable');
+  });
+  it('from a newer version is refused and left alone', () => {
+    const path = join(folder, 'newer.db');
+    openKitchenFile(path).$client.close();
+    const raw = new Database(path);
+    raw.prepare("insert into __drizzle_migrations (hash, created_at) values ('later', 99999999999999)").run();
+    raw.close();
+    expect(faultOpening(path).code).toBe('newer');
+  });
+  it('is copied before it is migrated', () => {
+    const path = join(folder, 'old.db');
+    const raw = new Database(path);
+    raw.exec('create table mine (x)');
+    raw.close();
+    openKitchenFile(path).$client.close();
+    expect(readdirSync(folder).some((f) => f.startsWith('old.db.before-'))).toBe(true);
+  });
+});
+
+describe('saving a sheet', () => {
+  it('keeps it and counts the revision', () => {
+    const made = createSheet(db, 's', DOC, 0);
+    const saved = saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: made.revision, now: MINUTE });
+    expect(saved).toMatchObject({ kind: 'saved', sheet: { version: 1, revision: 2 } });
+    expect(getSheet(db, 's')?.doc.parts[0]!.lines[0]!.text).toBe('500 g cream 36 %');
+    expect(listSheetNames(db)).toEqual([{ id: 's', name: 'Test cream' }]);
+  });
+  it('never overwrites what another screen saved', () => {
+    createSheet(db, 's', DOC, 0);
+    saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1 });
+    const late = saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 1, now: 2 });
+    expect(late).toMatchObject({ kind: 'conflict', current: { revision: 2 } });
+    expect(getSheet(db, 's')?.doc.parts[0]!.lines[0]!.text).toBe('500 g cream 36 %');
+  });
+  it('going on with mine keeps theirs as the version before', () => {
+    createSheet(db, 's', DOC, 0);
+    saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1 });
+    const mine = saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 2, now: 2, asNewVersion: true });
+    expect(mine).toMatchObject({ kind: 'saved', sheet: { version: 2 } });
+    expect(getSheetVersion(db, 's', 1)?.parts[0]!.lines[0]!.text).toBe('500 g cream 36 %');
+  });
+  it('opens a new version after ten minutes', () => {
+    createSheet(db, 's', DOC, 0);
+    expect(saveSheet(db, 's', { doc: edited('1 g cream'), baseRevision: 1, now: 9 * MINUTE })).toMatchObject({ sheet: { version: 1 } });
+    expect(saveSheet(db, 's', { doc: edited('2 g cream'), baseRevision: 2, now: 11 * MINUTE })).toMatchObject({ sheet: { version: 2 } });
+  });
+  it('says when the sheet is gone, and refuses what is no sheet', () => {
+    expect(saveSheet(db, 'nobody', { doc: DOC, baseRevision: 1, now: 0 })).toEqual({ kind: 'gone' });
+    expect(() => createSheet(db, 'x', { ...DOC, portions: 0 }, 0)).toThrow();
+    expect(getSheet(db, 'x')).toBeNull();
+  });
+});
+
+describe('batches', () => {
+  const start = () => {
+    createSheet(db, 's', DOC, 0);
+    const plan = batchPlan(DOC, kitchenOf(readKitchenFacts(db)));
+    if (!plan.ok) throw new Error(plan.fault.says);
+    return startBatch(db, { id: 'b', sheetId: 's', sheetVersion: 1, portions: 8, plan: plan.value, startedAt: 5 });
+  };
+  it('freeze the version that they were made from', () => {
+    start();
+    saveSheet(db, 's', { doc: edited('1 kg cream 36 %'), baseRevision: 1, now: 10 });
+    expect(getSheet(db, 's')?.version).toBe(2);
+    expect(getSheetVersion(db, 's', 1)?.parts[0]!.lines[0]!.text).toBe('600 g cream 36 %');
+  });
+  it('turn what is written into readings, and take it back when it cannot be read', () => {
+    const b = start();
+    const write = (text: string, revision: number) => recordEvent(db, 'b', { kind: 'write', reading: 'cup-liquid', text, was: '' }, revision, 9);
+    expect(write('120', b.revision)).toMatchObject({ kind: 'done', batch: { readings: { 'cup-liquid': 120 } } });
+    const torn = write('12o', 2);
+    expect(torn).toMatchObject({ kind: 'done', batch: { progress: { fields: { 'cup-liquid': '12o' } } } });
+    expect(torn.kind === 'done' && torn.batch.readings).toEqual({});
+  });
+  it('do nothing for a screen that is behind, and tell it what is so', () => {
+    start();
+    recordEvent(db, 'b', { kind: 'go', step: 2 }, 1, 6);
+    expect(recordEvent(db, 'b', { kind: 'go', step: 1 }, 1, 7)).toMatchObject({ kind: 'behind', current: { progress: { step: 2 }, revision: 2 } });
+    expect(recordEvent(db, 'nobody', { kind: 'go', step: 1 }, 1, 7)).toEqual({ kind: 'gone' });
+  });
+  it('finish once, and then stand in the strip until their hold ends', () => {
+    start();
+    expect(runningBatch(db, 's')?.id).toBe('b');
+    recordEvent(db, 'b', { kind: 'finish', at: 100 }, 1, 100);
+    recordEvent(db, 'b', { kind: 'abandon', at: 200 }, 2, 200);
+    expect(getBatch(db, 'b')).toMatchObject({ status: 'finished', endedAt: 100 });
+    expect(runningBatch(db)).toBeNull();
+    expect(readDueMoments(db, 200)[0]?.says).toContain('Test cream');
+    expect(readDueMoments(db, 1e15)).toEqual([]);
+  });
+});
+
+describe('one screen and itself', () => {
+  const by = (screen: string, count: number) => ({ screen, count });
+  it('a save that its own page sent on leaving is no conflict; another screen’s still is', () => {
+    createSheet(db, 's', DOC, 0);
+    saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('a', 1) });
+    expect(saveSheet(db, 's', { doc: edited('510 g cream 36 %'), baseRevision: 1, now: 2, by: by('a', 2) })).toMatchObject({ kind: 'saved', sheet: { revision: 3 } });
+    expect(saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 1, now: 3, by: by('b', 1) }).kind).toBe('conflict');
+    saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 3, now: 4, by: by('b', 2) });
+    expect(saveSheet(db, 's', { doc: edited('520 g cream 36 %'), baseRevision: 3, now: 5, by: by('a', 3) }).kind).toBe('conflict');
+  });
+  it('a save that was overtaken on the way changes nothing', () => {
+    createSheet(db, 's', DOC, 0);
+    saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('a', 2) });
+    expect(saveSheet(db, 's', { doc: edited('1 g cream 36 %'), baseRevision: 1, now: 2, by: by('a', 1) })).toMatchObject({ kind: 'saved', sheet: { revision: 2 } });
+    expect(getSheet(db, 's')?.doc.parts[0]!.lines[0]!.text).toBe('500 g cream 36 %');
+  });
+});
+
+describe('versions', () => {
+  it('that are named stay as they are, and are listed with their batches', () => {
+    createSheet(db, 's', DOC, 0);
+    expect(nameVersion(db, 's', 1, ' as served in June ')).toBe(true);
+    expect(nameVersion(db, 's', 9, 'x')).toBe(false);
+    saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1 });
+    expect(listVersions(db, 's').map((v) => [v.number, v.name, v.batches])).toEqual([
+      [2, null, 0],
+      [1, 'as served in June', 0],
+    ]);
+    expect(getSheetVersion(db, 's', 1)?.parts[0]!.lines[0]!.text).toBe('600 g cream 36 %');
+  });
+  it('of the first form are read and brought up to date', () => {
+    createSheet(db, 's', DOC, 0);
+    const old = { ...DOC, formatVersion: 1, parts: DOC.parts.map((p) => ({ id: p.id, kind: p.kind, name: p.name, lines: p.lines.map((l) => ({ id: l.id, text: l.text, ingredientId: l.ingredientId, lastGood: { text: l.text, ingredientId: l.ingredientId } })), whisk: p.whisk })) } as Record<string, unknown>;
+    for (const key of ['family', 'steps', 'ways', 'method', 'unread']) delete old[key];
+    db.$client.prepare('update sheets set doc = ? where id = ?').run(JSON.stringify(old), 's');
+    expect(getSheet(db, 's')?.doc).toMatchObject({ formatVersion: 2, family: 'chantilly', steps: [] });
+    expect(getSheet(db, 's')?.doc.parts[0]!.lines[0]).toMatchObject({ text: '600 g cream 36 %', stepId: null });
+  });
+});
+
+describe('the larder', () => {
+  const own = { ...ingredient('cream-36'), id: 'own-cream', name: 'Own cream', own: true, aliases: [] };
+  it('takes new ingredients, checks the revision, keeps what is used', () => {
+    expect(saveIngredient(db, own, 0)).toMatchObject({ kind: 'saved', stored: { revision: 1 } });
+    expect(saveIngredient(db, own, 0).kind).toBe('conflict');
+    expect(saveIngredient(db, { ...own, packG: 500 }, 1)).toMatchObject({ kind: 'saved', stored: { revision: 2 } });
+    expect(saveIngredient(db, own, 1).kind).toBe('conflict');
+    expect(saveIngredient(db, { ...own, id: 'nobody' }, 4).kind).toBe('gone');
+    createSheet(db, 's', { ...DOC, parts: DOC.parts.map((p) => ({ ...p, lines: p.lines.map((l, i) => (i === 0 ? { ...l, ingredientId: 'own-cream' } : l)) })) }, 0);
+    expect(usesOf(db, 'own-cream')).toMatchObject([{ sheetId: 's', text: '600 g cream 36 %' }]);
+    expect(removeIngredient(db, 'own-cream')).toBe('used');
+    expect(removeIngredient(db, 'cream-36')).toBe('shipped');
+    expect(removeIngredient(db, 'nobody')).toBe('gone');
+    saveSheet(db, 's', { doc: DOC, baseRevision: 1, now: 1 });
+    expect(removeIngredient(db, 'own-cream')).toBe('removed');
+  });
+  it('takes a file over whole or not at all', () => {
+    const before = readKitchenFacts(db).larder.length;
+    expect(importIngredients(db, [own, { ...own, id: 'cream-36' }])).toEqual({ added: 1, replaced: 1 });
+    expect(readKitchenFacts(db).larder).toHaveLength(before + 1);
+    expect(() => importIngredients(db, [{ ...own, id: 'fine' }, { ...own, id: 'bad', ediblePct: 400 }])).toThrow();
+    expect(readKitchenFacts(db).larder.some((i) => i.id === 'fine')).toBe(false);
+  });
+});
+
+describe('the kitchen’s things', () => {
+  it('are saved whole, with a check of what they were read at', () => {
+    const { vessels, mixers, places, rules } = readKitchenFacts(db);
+    const at = thingsRevision(db);
+    expect(vessels.length).toBeGreaterThan(5);
+    expect(places.length).toBeGreaterThan(2);
+    const things = { vessels: vessels.slice(0, 2), mixers, places: [], rules: { ...rules, roomC: 24 } };
+    expect(saveThings(db, things, at)).toEqual({ kind: 'saved', revision: at + 1 });
+    expect(saveThings(db, things, at)).toEqual({ kind: 'conflict' });
+    expect(readKitchenFacts(db)).toMatchObject({ places: [], rules: { roomC: 24 } });
+    expect(readKitchenFacts(db).vessels).toHaveLength(2);
+    expect(() => saveThings(db, { ...things, mixers: [{ ...mixers[0]!, bowlMl: -1 }] }, at + 1)).toThrow();
+    expect(readKitchenFacts(db).mixers).toEqual(mixers);
+  });
+});
+
+describe('the sample kitchen', () => {
+  it('fills an empty kitchen once: every family, every line read and used, a month of batches', () => {
+    expect(seedSampleKitchen(db, Date.UTC(2026, 5, 20, 12))).toBe(true);
+    expect(seedSampleKitchen(db, Date.UTC(2026, 5, 20, 12))).toBe(false);
+    const sheets = listSheets(db);
+    expect(sheets).toHaveLength(13);
+    expect(new Set(sheets.map((s) => s.doc.family)).size).toBe(10);
+    const kitchen = kitchenOf(readKitchenFacts(db));
+    for (const s of sheets) {
+      const analysis = analyseSheet(s.doc, kitchen);
+      for (const l of analysis.parts.flatMap((a) => a.reading.lines)) {
+        expect(l.fault, `${s.doc.name}: ${l.line.text}`).toBeNull();
+        if (l.kind !== 'loss') expect(l.line.stepId, `${s.doc.name}: ${l.line.text}`).not.toBeNull();
+      }
+      expect(analysis.fillMm.ok, s.doc.name).toBe(true);
+      expect(batchPlan(s.doc, kitchen).ok, s.doc.name).toBe(true);
+    }
+    const batches = listBatches(db);
+    expect(batches).toHaveLength(10);
+    expect(batches.filter((b) => b.progress.note !== '').length).toBeGreaterThanOrEqual(3);
+    expect(readKitchenFacts(db).rules.kitchenName).toBe('Gannet Quay');
+  });
+});
+
+describe('the larder file', () => {
+  it('names the row that is wrong', () => {
+    const [head, row] = readFileSync('src/data/seed/larder.csv', 'utf8').split('\n');
+    const read = readLarderCsv(`${head}\n${row!.replace('80.08', '8')}`);
+    expect(read.ok ? '' : read.fault.says).toMatch(/row 2 \(cream-12\)/);
+  });
+});

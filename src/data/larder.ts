@@ -1,0 +1,81 @@
+import { eq } from 'drizzle-orm';
+import { IngredientSchema, type Ingredient } from '../core/composition/ingredient';
+import type { KitchenDb } from './kitchen-file';
+import { ingredients } from './schema';
+import { listSheets } from './sheets';
+
+export interface StoredIngredient {
+  readonly ingredient: Ingredient;
+  readonly revision: number;
+}
+
+export function getIngredient(db: KitchenDb, id: string): StoredIngredient | null {
+  const row = db.select().from(ingredients).where(eq(ingredients.id, id)).get();
+  return row ? { ingredient: IngredientSchema.parse(row.facts), revision: row.revision } : null;
+}
+
+export type LarderOutcome = { readonly kind: 'saved'; readonly stored: StoredIngredient } | { readonly kind: 'conflict'; readonly current: StoredIngredient } | { readonly kind: 'gone' };
+
+/** Saves an ingredient that was read at `baseRevision`; 0 makes a new one. What another screen saved is never overwritten. */
+export function saveIngredient(db: KitchenDb, ingredient: Ingredient, baseRevision: number): LarderOutcome {
+  const valid = IngredientSchema.parse(ingredient);
+  return db.transaction(
+    (tx): LarderOutcome => {
+      const row = tx.select().from(ingredients).where(eq(ingredients.id, valid.id)).get();
+      if (!row && baseRevision !== 0) return { kind: 'gone' };
+      if (!row) {
+        const made = tx.insert(ingredients).values({ id: valid.id, name: valid.name, facts: valid }).returning().get();
+        return { kind: 'saved', stored: { ingredient: valid, revision: made.revision } };
+      }
+      if (row.revision !== baseRevision) return { kind: 'conflict', current: { ingredient: IngredientSchema.parse(row.facts), revision: row.revision } };
+      const saved = tx.update(ingredients).set({ name: valid.name, facts: valid, revision: row.revision + 1 }).where(eq(ingredients.id, valid.id)).returning().get();
+      return { kind: 'saved', stored: { ingredient: valid, revision: saved.revision } };
+    },
+    { behavior: 'immediate' },
+  );
+}
+
+/** Takes over the ingredients of a larder file in one transaction: those of a known id are replaced. How many of each. */
+export function importIngredients(db: KitchenDb, list: readonly Ingredient[]): { readonly added: number; readonly replaced: number } {
+  return db.transaction(
+    (tx) => {
+      let added = 0;
+      let replaced = 0;
+      for (const i of list) {
+        const facts = IngredientSchema.parse(i);
+        const row = tx.select({ revision: ingredients.revision }).from(ingredients).where(eq(ingredients.id, i.id)).get();
+        if (row) {
+          tx.update(ingredients).set({ name: facts.name, facts, revision: row.revision + 1 }).where(eq(ingredients.id, i.id)).run();
+          replaced++;
+        } else {
+          tx.insert(ingredients).values({ id: facts.id, name: facts.name, facts }).run();
+          added++;
+        }
+      }
+      return { added, replaced };
+    },
+    { behavior: 'immediate' },
+  );
+}
+
+/** A place where an ingredient is used. */
+export interface IngredientUse {
+  readonly sheetId: string;
+  readonly sheetName: string;
+  readonly part: string;
+  readonly text: string;
+}
+
+/** Every line of every sheet that means an ingredient. */
+export const usesOf = (db: KitchenDb, ingredientId: string): IngredientUse[] =>
+  listSheets(db).flatMap((s) => s.doc.parts.flatMap((p) => p.lines.filter((l) => (l.ingredientId ?? l.lastGood?.ingredientId) === ingredientId).map((l) => ({ sheetId: s.id, sheetName: s.doc.name, part: p.name, text: l.text }))));
+
+/** Takes one of the kitchen's own ingredients out; not while a sheet uses it, and not what came with the larder. */
+export function removeIngredient(db: KitchenDb, id: string): 'removed' | 'used' | 'shipped' | 'gone' {
+  const found = getIngredient(db, id);
+  if (!found) return 'gone';
+  if (!found.ingredient.own) return 'shipped';
+  if (usesOf(db, id).length > 0) return 'used';
+  db.delete(ingredients).where(eq(ingredients.id, id)).run();
+  return 'removed';
+}

@@ -1,0 +1,111 @@
+import { eq } from 'drizzle-orm';
+import { newLine, type EditContext } from '../../core/sheet/edits';
+import { batchPlan } from '../../core/sheet/make-batch';
+import { freshProgress } from '../../core/sheet/batch';
+import { startingPart } from '../../core/sheet/starting';
+import { settleMethod } from '../../core/ways/settle';
+import { kitchenOf, type Kitchen } from '../../core/sheet/analyse';
+import { STARTING_VESSELS } from '../../core/vessel/profile';
+import { seeded } from '../../core/vessel/bubbles';
+import { matcherFor } from '../../core/measures/match';
+import { FORMAT_VERSION, type Part, type Sheet } from '../../core/sheet/schema';
+import type { ReadingKind } from '../../core/sheet/method';
+import type { KitchenDb } from '../kitchen-file';
+import { readKitchenFacts } from '../kitchen-facts';
+import { batches, ingredients, kitchenRules, readings } from '../schema';
+import { createSheet, listSheets } from '../sheets';
+import { SAMPLE_INGREDIENTS } from './sample-ingredients';
+import { SAMPLE_SHEETS, type SampleSheet } from './sample-sheets';
+
+
+/** What happened in the past month: days ago, and how far each outcome lay from the forecast. */
+interface SampleBatch {
+  readonly sheet: string;
+  readonly daysAgo: number;
+  readonly hour: number;
+  readonly time: number;
+  readonly air: number;
+  readonly hold: number | null;
+  readonly note: string;
+}
+
+const BATCHES: readonly SampleBatch[] = [
+  { sheet: 'bay-leaf-chantilly', daysAgo: 27, hour: 10, time: 1.12, air: 0.95, hold: 0.9, note: '' },
+  { sheet: 'malted-cheese-frosting', daysAgo: 24, hour: 9, time: 1.05, air: 1.06, hold: null, note: 'Cheese still cold in the middle, small lumps. Softer next time.' },
+  { sheet: 'brown-butter-piping-cream', daysAgo: 22, hour: 14, time: 1.1, air: 0.9, hold: null, note: '' },
+  { sheet: 'bay-leaf-chantilly', daysAgo: 18, hour: 11, time: 1.62, air: 0.66, hold: 0.5, note: 'Turned away for the oven: grainy at the edge. Saved with 60 g of fresh cream.' },
+  { sheet: 'bay-leaf-chantilly', daysAgo: 15, hour: 10, time: 1.08, air: 1.02, hold: 1.15, note: '' },
+  { sheet: 'brown-butter-piping-cream', daysAgo: 12, hour: 13, time: 1.16, air: 0.97, hold: 0.42, note: 'Wept overnight: the gelatin went in too cold and strung.' },
+  { sheet: 'malted-cheese-frosting', daysAgo: 9, hour: 9, time: 1.14, air: 0.98, hold: 1.05, note: '' },
+  { sheet: 'bay-leaf-chantilly', daysAgo: 5, hour: 16, time: 1.05, air: 1.07, hold: 0.95, note: '' },
+  { sheet: 'brown-butter-piping-cream', daysAgo: 2, hour: 12, time: 1.11, air: 0.94, hold: null, note: '' },
+  { sheet: 'bay-leaf-chantilly', daysAgo: 0, hour: -1, time: 1.09, air: 1.01, hold: null, note: '' },
+];
+
+/** A sample sheet as a document: lines read by the larder, steps written by its ways. */
+export function sampleDoc(sample: SampleSheet, context: EditContext, usualMixer: string): Sheet {
+  const parts: Part[] = [];
+  for (const p of sample.parts) {
+    const part = startingPart(p.id, p.kind, p.whisk?.mixerId ?? usualMixer);
+    const named = { ...part, name: p.name, ways: p.ways ?? {}, whisk: { ...part.whisk, ...p.whisk } };
+    parts.push({ ...named, lines: p.lines.map((text, n) => newLine(`${p.id}-${n + 1}`, text, context, { parts, partId: p.id })) });
+  }
+  const vessel = STARTING_VESSELS.find((v) => v.name === sample.vessel);
+  if (!vessel) throw new Error(`sample sheet ${sample.id}: no vessel ${sample.vessel}`);
+  const { name, family, portions, use, sweetness, notes, ways = {} } = sample;
+  return settleMethod({ format: 'soft-peak-sheet', formatVersion: FORMAT_VERSION, name, family, portions, use, sweetness, vessel, parts, steps: [], method: 'ways', ways, notes, unread: [] }, context.larder);
+}
+
+/**
+ * Fills a kitchen without sheets with Gannet Quay, a made-up dessert kitchen on a harbour wall. Does nothing to a kitchen that has any.
+ * @param now milliseconds since 1970; the batches lie in the month before it.
+ * @returns whether it was filled.
+ */
+export function seedSampleKitchen(db: KitchenDb, now: number): boolean {
+  if (listSheets(db).length > 0) return false;
+  const rules = readKitchenFacts(db).rules;
+  db.update(kitchenRules).set({ rules: { ...rules, kitchenName: 'Gannet Quay' } }).where(eq(kitchenRules.id, 1)).run();
+  for (const i of SAMPLE_INGREDIENTS) db.insert(ingredients).values({ id: i.id, name: i.name, facts: i }).onConflictDoNothing().run();
+  const facts = readKitchenFacts(db);
+  const kitchen = kitchenOf(facts);
+  const context: EditContext = { larder: kitchen.larder, matcher: matcherFor(facts.larder), measures: { cups: facts.rules.cups, eggs: facts.rules.eggs } };
+  const docs = new Map<string, Sheet>();
+  SAMPLE_SHEETS.forEach((s, i) => {
+    const doc = sampleDoc(s, context, facts.mixers[0]?.id ?? 'planetary');
+    docs.set(s.id, doc);
+    createSheet(db, s.id, doc, now - (SAMPLE_SHEETS.length - i) * 3_600_000);
+  });
+  const random = seeded(20_26);
+  BATCHES.forEach((b, n) => addPastBatch(db, b, n, docs, kitchen, now, random));
+  return true;
+}
+
+function addPastBatch(db: KitchenDb, b: SampleBatch, n: number, docs: ReadonlyMap<string, Sheet>, kitchen: Kitchen, now: number, random: () => number): void {
+  const doc = docs.get(b.sheet)!;
+  const plan = batchPlan(doc, kitchen);
+  if (!plan.ok) throw new Error(`sample sheet ${b.sheet}: ${plan.fault.says}`);
+  const day = new Date(now - b.daysAgo * 86_400_000);
+  const startedAt = b.hour < 0 ? now - 75 * 60_000 : day.setHours(b.hour, 5 + Math.floor(random() * 40), 0, 0);
+  const endedAt = startedAt + 25 * 60_000;
+  const { forecast, steps } = plan.value;
+  const seconds = Math.round((forecast.stageTimeS?.value ?? 0) * b.time);
+  const liquidG = 118 + Math.round(random() * 6);
+  const overrunPct = (forecast.overrunPct?.value ?? 0) * b.air;
+  const foamG = Math.round((liquidG / (1 + overrunPct / 100)) * 2) / 2;
+  const values: [ReadingKind, number, string][] = [
+    ['cream-temperature', 5, '5'],
+    ['minutes-to-stage', seconds / 60, `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`],
+    ['cup-liquid', liquidG, `${liquidG}`],
+    ['cup-foam', foamG, `${foamG}`],
+  ];
+  if (b.hold !== null && forecast.holdCleanH) {
+    const hours = Math.max(0.5, Math.round(Math.min(70, forecast.holdCleanH.value * b.hold)));
+    values.push(['hold-hours', hours, `${hours}`]);
+  }
+  const id = `sample-${n + 1}`;
+  const progress = { ...freshProgress(), step: steps.length - 1, note: b.note, fields: Object.fromEntries(values.map(([kind, , text]) => [kind, text])) };
+  db.insert(batches)
+    .values({ id, sheetId: b.sheet, sheetVersion: 1, portions: doc.portions, status: 'finished', plan: plan.value, progress, startedAt, endedAt })
+    .run();
+  for (const [kind, value] of values) db.insert(readings).values({ batchId: id, kind, value, takenAt: endedAt }).run();
+}

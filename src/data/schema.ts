@@ -1,0 +1,114 @@
+import { integer, real, sqliteTable, text, uniqueIndex, index } from 'drizzle-orm/sqlite-core';
+import type { Ingredient } from '../core/composition/ingredient';
+import type { Vessel } from '../core/vessel/profile';
+import type { BatchPlan, Progress } from '../core/sheet/batch';
+import type { ColdPlace, KitchenRules, Sheet } from '../core/sheet/schema';
+
+/** Times are milliseconds since 1970. Every table that is edited carries a revision, checked at each write. */
+
+export const ingredients = sqliteTable('ingredients', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  facts: text('facts', { mode: 'json' }).$type<Ingredient>().notNull(),
+  revision: integer('revision').notNull().default(1),
+});
+
+export const mixers = sqliteTable('mixers', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  kind: text('kind', { enum: ['planetary', 'hand-mixer', 'balloon-whisk', 'processor'] }).notNull(),
+  bowlMl: real('bowl_ml').notNull(),
+  place: integer('place').notNull(),
+  revision: integer('revision').notNull().default(1),
+});
+
+/** The vessels on the shelf. */
+export const vessels = sqliteTable('vessels', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  shape: text('shape', { mode: 'json' }).$type<Vessel>().notNull(),
+  count: integer('count').notNull(),
+  place: integer('place').notNull(),
+  revision: integer('revision').notNull().default(1),
+});
+
+/** Fridges, freezers, the counter. */
+export const coldPlaces = sqliteTable('cold_places', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  kind: text('kind').$type<ColdPlace['kind']>().notNull(),
+  airC: real('air_c').notNull(),
+  litres: real('litres').notNull(),
+  place: integer('place').notNull(),
+  revision: integer('revision').notNull().default(1),
+});
+
+export const kitchenRules = sqliteTable('kitchen_rules', {
+  id: integer('id').primaryKey(),
+  rules: text('rules', { mode: 'json' }).$type<KitchenRules>().notNull(),
+  revision: integer('revision').notNull().default(1),
+});
+
+export const sheets = sqliteTable('sheets', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  doc: text('doc', { mode: 'json' }).$type<Sheet>().notNull(),
+  headVersion: integer('head_version').notNull(),
+  revision: integer('revision').notNull().default(1),
+  createdAt: integer('created_at').notNull(),
+  updatedAt: integer('updated_at').notNull(),
+  /** The screen that saved last, and the revision that its unbroken run of saves began on: its own saves are no conflict. */
+  savedBy: text('saved_by').notNull().default(''),
+  savedOver: integer('saved_over').notNull().default(0),
+  /** That screen's own count of its saves, so that one that was overtaken on the way is not taken for a newer. */
+  savedCount: integer('saved_count').notNull().default(0),
+});
+
+export const sheetVersions = sqliteTable(
+  'sheet_versions',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    sheetId: text('sheet_id')
+      .notNull()
+      .references(() => sheets.id),
+    number: integer('number').notNull(),
+    name: text('name'),
+    doc: text('doc', { mode: 'json' }).$type<Sheet>().notNull(),
+    createdAt: integer('created_at').notNull(),
+    savedAt: integer('saved_at').notNull(),
+  },
+  (t) => [uniqueIndex('sheet_versions_number').on(t.sheetId, t.number)],
+);
+
+export const batches = sqliteTable(
+  'batches',
+  {
+    id: text('id').primaryKey(),
+    sheetId: text('sheet_id')
+      .notNull()
+      .references(() => sheets.id),
+    sheetVersion: integer('sheet_version').notNull(),
+    portions: integer('portions').notNull(),
+    status: text('status', { enum: ['running', 'finished', 'abandoned'] }).notNull(),
+    plan: text('plan', { mode: 'json' }).$type<BatchPlan>().notNull(),
+    progress: text('progress', { mode: 'json' }).$type<Progress>().notNull(),
+    startedAt: integer('started_at').notNull(),
+    endedAt: integer('ended_at'),
+    revision: integer('revision').notNull().default(1),
+  },
+  (t) => [index('batches_by_sheet').on(t.sheetId), index('batches_by_start').on(t.startedAt)],
+);
+
+export const readings = sqliteTable(
+  'readings',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batches.id),
+    kind: text('kind').notNull(),
+    value: real('value').notNull(),
+    takenAt: integer('taken_at').notNull(),
+  },
+  (t) => [uniqueIndex('readings_kind').on(t.batchId, t.kind)],
+);

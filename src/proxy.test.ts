@@ -1,0 +1,39 @@
+import { NextRequest } from 'next/server';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { proxy } from './proxy';
+
+const ask = (headers: Record<string, string>, method = 'GET'): number => proxy(new NextRequest('http://127.0.0.1:4310/api/due', { method, headers })).status;
+const basic = (pair: string): string => `Basic ${Buffer.from(pair).toString('base64')}`;
+
+afterEach(() => vi.unstubAllEnvs());
+
+describe('without a passphrase', () => {
+  it.each(['127.0.0.1:4310', 'localhost:9', 'localhost', '[::1]:4310'])('answers to %s', (host) => expect(ask({ host })).toBe(200));
+  it.each(['kitchen.example', '127.0.0.1.example', 'localhost.example:4310', ''])('does not answer to ‘%s’', (host) => expect(ask({ host })).toBe(403));
+});
+
+describe('with a passphrase', () => {
+  it('asks for it, and takes any name with it', () => {
+    vi.stubEnv('SOFT_PEAK_PASSPHRASE', 'gannets: dive');
+    const host = 'kitchen.example';
+    expect(ask({ host })).toBe(401);
+    expect(ask({ host, authorization: 'Bearer gannets: dive' })).toBe(401);
+    expect(ask({ host, authorization: basic('cook:gannets') })).toBe(401);
+    expect(ask({ host, authorization: basic('cook:') })).toBe(401);
+    expect(ask({ host, authorization: basic('cook:gannets: dive') })).toBe(200);
+  });
+});
+
+describe('writes', () => {
+  const host = '127.0.0.1:4310';
+  it.each([
+    ['same-origin', 200],
+    ['none', 200],
+    ['cross-site', 403],
+    ['same-site', 403],
+  ])('from %s get %s', (site, status) => expect(ask({ host, 'sec-fetch-site': site }, 'POST')).toBe(status));
+  it('from the command line pass, and reading is free', () => {
+    expect(ask({ host }, 'PUT')).toBe(200);
+    expect(ask({ host, 'sec-fetch-site': 'cross-site' })).toBe(200);
+  });
+});

@@ -1,0 +1,35 @@
+import { createHash, timingSafeEqual } from 'node:crypto';
+import { NextResponse, type NextRequest } from 'next/server';
+
+const LOCAL = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
+
+const digest = (text: string): Buffer => createHash('sha256').update(text).digest();
+
+/** The passphrase of a Basic authorization header; any user name will do. */
+function passphraseOf(header: string | null): string {
+  if (!header?.startsWith('Basic ')) return '';
+  const pair = Buffer.from(header.slice(6), 'base64').toString('utf8');
+  return pair.slice(pair.indexOf(':') + 1);
+}
+
+/**
+ * Stands before every request. With a passphrase set, asks for it; without one, answers only to this machine's own name,
+ * so that no page from elsewhere can reach in. Writes from another site are refused in either case.
+ */
+export function proxy(request: NextRequest): NextResponse {
+  const passphrase = process.env.SOFT_PEAK_PASSPHRASE;
+  if (passphrase) {
+    if (!timingSafeEqual(digest(passphraseOf(request.headers.get('authorization'))), digest(passphrase))) {
+      return new NextResponse('The kitchen’s passphrase is needed.', { status: 401, headers: { 'www-authenticate': 'Basic realm="Soft Peak"' } });
+    }
+  } else if (!LOCAL.test(request.headers.get('host') ?? '')) {
+    return new NextResponse('This kitchen answers only on its own machine.', { status: 403 });
+  }
+  const site = request.headers.get('sec-fetch-site');
+  if (request.method !== 'GET' && request.method !== 'HEAD' && site !== null && site !== 'same-origin' && site !== 'none') {
+    return new NextResponse('Writes from other sites are refused.', { status: 403 });
+  }
+  return NextResponse.next();
+}
+
+export const config = { matcher: '/((?!_next/static).*)' };

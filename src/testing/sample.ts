@@ -1,0 +1,25 @@
+/** What tests start from: the shipped larder, the starting mixers and rules, and sheets typed as a cook types them. */
+import { kitchenOf, type Kitchen } from '../core/sheet/analyse';
+import { newLine, type EditContext } from '../core/sheet/edits';
+import { matcherFor } from '../core/measures/match';
+import { startingSheet } from '../core/sheet/starting';
+import type { Sheet, WhiskPlan } from '../core/sheet/schema';
+
+import { STARTING_MIXERS, STARTING_PLACES, STARTING_RULES, startingLarder, startingVessels } from '../data/starting-kitchen';
+
+export const LARDER = startingLarder();
+export const KITCHEN: Kitchen = kitchenOf({ larder: LARDER, mixers: STARTING_MIXERS, vessels: startingVessels(), places: STARTING_PLACES, rules: STARTING_RULES });
+export const CONTEXT: EditContext = { larder: KITCHEN.larder, matcher: matcherFor(LARDER), measures: { cups: 'us', eggs: STARTING_RULES.eggs } };
+
+/** An ingredient of the shipped larder; fails the test when there is none. */
+export function ingredient(id: string) {
+  const found = KITCHEN.larder.get(id);
+  if (!found) throw new Error(`no ${id} in the larder`);
+  return found;
+}
+
+/** A sheet of one whipped cream with these lines. */
+export function sheetOf(lines: readonly string[], whisk: Partial<WhiskPlan> = {}, rest: Partial<Sheet> = {}): Sheet {
+  const sheet = startingSheet('Test cream', 'planetary', lines.map((text, i) => newLine(`l${i + 1}`, text, CONTEXT)), KITCHEN.larder);
+  return { ...sheet, ...rest, parts: sheet.parts.map((p) => ({ ...p, whisk: { ...p.whisk, ...whisk } })) };
+}

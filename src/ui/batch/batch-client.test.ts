@@ -1,0 +1,84 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { freshProgress, progressAfter, type ProgressEvent } from '../../core/sheet/batch';
+import { makeBatchClient, type BatchState } from './batch-client';
+
+/** A server in the test: one batch, its revision checked as the real one does. */
+function server() {
+  const state = { batch: { id: 'b', revision: 1, progress: freshProgress(), status: 'running' } as BatchState, away: false, calls: 0 };
+  const write = (event: ProgressEvent) => {
+    state.batch = { ...state.batch, revision: state.batch.revision + 1, progress: progressAfter(state.batch.progress, event) };
+  };
+  vi.stubGlobal('fetch', async (_url: string, init: { body: string }) => {
+    state.calls++;
+    if (state.away) throw new TypeError('away');
+    const { event, baseRevision } = JSON.parse(init.body) as { event: ProgressEvent; baseRevision: number };
+    if (baseRevision !== state.batch.revision) return Response.json({ kind: 'behind', current: state.batch }, { status: 409 });
+    write(event);
+    return Response.json({ kind: 'done', batch: state.batch });
+  });
+  return { state, write };
+}
+
+const first: BatchState = { id: 'b', revision: 1, progress: freshProgress(), status: 'running' };
+
+beforeEach(() => {
+  const kept = new Map<string, string>();
+  vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => void kept.set(k, v), removeItem: (k: string) => void kept.delete(k) });
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+  vi.useRealTimers();
+});
+
+describe('a batch on one screen', () => {
+  it('acts at once and tells the server in order', async () => {
+    const { state } = server();
+    const c = makeBatchClient(first);
+    const a = c.act({ kind: 'tick', line: 'x', on: true });
+    expect(c.get().progress.ticks).toEqual(['x']);
+    await Promise.all([a, c.act({ kind: 'go', step: 3 })]);
+    await vi.waitFor(() => expect(state.batch.progress).toMatchObject({ ticks: ['x'], step: 3 }));
+    expect(c.get().pending).toEqual([]);
+  });
+  it('does its own again on top when another screen was quicker', async () => {
+    const { state, write } = server();
+    const c = makeBatchClient(first);
+    write({ kind: 'tick', line: 'theirs', on: true });
+    await c.act({ kind: 'tick', line: 'mine', on: true });
+    expect(state.batch.progress.ticks).toEqual(['theirs', 'mine']);
+    expect(c.get().progress.ticks).toEqual(['theirs', 'mine']);
+  });
+  it('asks when both wrote into one field, and writes only what is chosen', async () => {
+    const { state, write } = server();
+    const c = makeBatchClient(first);
+    write({ kind: 'write', reading: 'cup-foam', text: '61', was: '' });
+    await c.act({ kind: 'write', reading: 'cup-foam', text: '58', was: '' });
+    expect(c.get().clash).toEqual({ reading: 'cup-foam', theirs: '61', mine: '58' });
+    expect(state.batch.progress.fields['cup-foam']).toBe('61');
+    c.settleClash('mine');
+    await vi.waitFor(() => expect(state.batch.progress.fields['cup-foam']).toBe('58'));
+  });
+  it('keeps everything while the server is away, says so, and sends it when it is back', async () => {
+    vi.useFakeTimers();
+    const { state } = server();
+    state.away = true;
+    const c = makeBatchClient(first);
+    await c.act({ kind: 'write', reading: 'cup-liquid', text: '120', was: '' });
+    expect(c.get().trouble).toContain('kept');
+    expect(c.get().progress.fields['cup-liquid']).toBe('120');
+    state.away = false;
+    await vi.advanceTimersByTimeAsync(3500);
+    expect(state.batch.progress.fields['cup-liquid']).toBe('120');
+    expect(c.get()).toMatchObject({ trouble: null, pending: [] });
+  });
+  it('after a reload takes up what was never told', async () => {
+    const { state } = server();
+    state.away = true;
+    await makeBatchClient(first).act({ kind: 'tick', line: 'x', on: true });
+    state.away = false;
+    const reloaded = makeBatchClient(first);
+    reloaded.resume();
+    expect(reloaded.get().progress.ticks).toEqual(['x']);
+    await vi.waitFor(() => expect(state.batch.progress.ticks).toEqual(['x']));
+  });
+});

@@ -1,0 +1,157 @@
+import { createStore } from 'zustand/vanilla';
+import { progressAfter, ProgressEventSchema, type Progress, type ProgressEvent } from '../../core/sheet/batch';
+import type { ReadingKind } from '../../core/sheet/method';
+
+/** A batch as the server last told it. */
+export interface BatchState {
+  readonly id: string;
+  readonly revision: number;
+  readonly progress: Progress;
+  readonly status: 'running' | 'finished' | 'abandoned';
+}
+
+/** Two screens wrote different things into one field. */
+export interface Clash {
+  readonly reading: ReadingKind;
+  readonly theirs: string;
+  readonly mine: string;
+}
+
+export interface ClientState {
+  readonly batch: BatchState;
+  /** Done here and not yet confirmed. */
+  readonly pending: readonly ProgressEvent[];
+  /** The server's progress with the pending events on top: what is shown. */
+  readonly progress: Progress;
+  /** Why nothing is sent at the moment; null while all is well. */
+  readonly trouble: string | null;
+  readonly clash: Clash | null;
+}
+
+type Answer = { kind: 'done'; batch: BatchState } | { kind: 'behind'; current: BatchState } | { kind: 'refused'; says: string };
+
+const RETRY_MS = 3000;
+const AWAY = 'The server does not answer. Everything is kept on this tablet and sent when it is back.';
+
+const kept = (id: string): string => `soft-peak:events:${id}`;
+
+function readKept(id: string): ProgressEvent[] {
+  try {
+    const raw = JSON.parse(localStorage.getItem(kept(id)) ?? '[]') as unknown[];
+    return raw.flatMap((e) => {
+      const event = ProgressEventSchema.safeParse(e);
+      return event.success ? [event.data] : [];
+    });
+  } catch {
+    return [];
+  }
+}
+
+function keep(id: string, pending: readonly ProgressEvent[]): void {
+  try {
+    if (pending.length === 0) localStorage.removeItem(kept(id));
+    else localStorage.setItem(kept(id), JSON.stringify(pending));
+  } catch {
+    // A private window may refuse; the server is told within moments.
+  }
+}
+
+const applied = (progress: Progress, events: readonly ProgressEvent[]): Progress => events.reduce(progressAfter, progress);
+
+export interface BatchClient {
+  readonly get: () => ClientState;
+  readonly subscribe: (listener: () => void) => () => void;
+  /** Does something now, and tells the server as soon as it listens. Resolves when everything is told. */
+  readonly act: (event: ProgressEvent) => Promise<void>;
+  readonly settleClash: (use: 'mine' | 'theirs') => void;
+  /** Takes up what was done on this tablet and never told. */
+  readonly resume: () => void;
+}
+
+/** One batch on one screen: acts at once, sends one event at a time in order, and survives reloads and a missing server. */
+export function makeBatchClient(batch: BatchState): BatchClient {
+  const store = createStore<ClientState>(() => ({ batch, pending: [], progress: batch.progress, trouble: null, clash: null }));
+  const { getState: get, setState: set } = store;
+  let sending: Promise<void> | null = null;
+
+  const setPending = (pending: readonly ProgressEvent[], known = get().batch) => {
+    keep(batch.id, pending);
+    set({ batch: known, pending, progress: applied(known.progress, pending) });
+  };
+
+  /** Sends the first pending event; true when the next may follow at once. */
+  const sendFirst = async (): Promise<boolean> => {
+    const { batch: known, pending } = get();
+    const [event] = pending;
+    if (!event) return false;
+    const response = await fetch(`/api/batches/${batch.id}/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ event, baseRevision: known.revision }),
+      keepalive: true,
+    });
+    const answer = (await response.json()) as Answer;
+    const rest = () => get().pending.slice(1);
+    if (answer.kind === 'done') {
+      setPending(rest(), answer.batch);
+      set({ trouble: null });
+      return true;
+    }
+    if (answer.kind === 'refused') {
+      if (response.status >= 500) throw new Error(answer.says);
+      setPending(rest());
+      set({ trouble: answer.says });
+      return true;
+    }
+    // Another screen was quicker: take its state and do ours again on top, unless both wrote into one field.
+    const theirs = event.kind === 'write' ? (answer.current.progress.fields[event.reading] ?? '') : null;
+    if (event.kind === 'write' && theirs !== null && theirs !== event.was && theirs !== event.text) {
+      setPending(rest(), answer.current);
+      set({ clash: { reading: event.reading, theirs, mine: event.text } });
+    } else setPending(get().pending, answer.current);
+    return true;
+  };
+
+  const sendAll = async (): Promise<void> => {
+    try {
+      while (await sendFirst());
+    } catch {
+      set({ trouble: AWAY });
+      setTimeout(() => void send(), RETRY_MS);
+    }
+  };
+
+  const send = (): Promise<void> => {
+    sending ??= sendAll().finally(() => {
+      sending = null;
+      if (get().pending.length > 0 && get().trouble === null) void send();
+    });
+    return sending;
+  };
+
+  const act = async (event: ProgressEvent): Promise<void> => {
+    const { pending } = get();
+    const last = pending.at(-1);
+    // The first may be on its way already; only a later one can still be rewritten.
+    const rewrites = event.kind === 'write' && pending.length > 1 && last?.kind === 'write' && last.reading === event.reading;
+    setPending(rewrites ? [...pending.slice(0, -1), { ...event, was: last.was }] : [...pending, event]);
+    await send();
+  };
+
+  return {
+    get,
+    subscribe: (listener) => store.subscribe(listener),
+    act,
+    settleClash: (use) => {
+      const { clash } = get();
+      set({ clash: null });
+      if (clash && use === 'mine') void act({ kind: 'write', reading: clash.reading, text: clash.mine, was: clash.theirs });
+    },
+    resume: () => {
+      const before = readKept(batch.id);
+      if (before.length === 0) return;
+      setPending([...before, ...get().pending]);
+      void send();
+    },
+  };
+}

@@ -1,0 +1,218 @@
+import { useId } from 'react';
+import { plainNumber, showVolumeMl, withUnit } from '../core/figure';
+import type { CutLayer } from '../core/sheet/layers';
+import { bubbleTile, MOST_BUBBLES } from '../core/vessel/bubbles';
+import { cutWidthMm, halfWidthAt, wallOf, type Vessel, type WallPoint } from '../core/vessel/profile';
+import { PART_LOOKS, TINTED, type PartLook } from './part-look';
+
+interface CutProps {
+  readonly vessel: Vessel;
+  /** From the foot up; none where there is nothing to show. */
+  readonly layers: readonly CutLayer[];
+  /** Overfull: drawn brimful. */
+  readonly overflows: boolean;
+  /** Without rule and words, for a thumbnail. */
+  readonly small?: boolean;
+}
+
+const WALL = 2.4;
+/** Room for the words beside the drawing, hundredths of its width. */
+const LABELS = 62;
+/** A vessel wider than this many times its height is drawn from one wall to a break line, so that the layers stay large. */
+const WIDEST = 1.5;
+
+interface Frame {
+  readonly wall: readonly WallPoint[];
+  /** Left and right end of what is drawn, mm from the middle. */
+  readonly left: number;
+  readonly right: number;
+  readonly broken: boolean;
+}
+
+function frameOf(vessel: Vessel): Frame {
+  const wall = wallOf(vessel);
+  const half = cutWidthMm(vessel) / 2;
+  // A bowl or a glass is known by its whole outline; a flat tin is not.
+  const flat = vessel.kind === 'tray' || vessel.kind === 'terrine' || vessel.kind === 'springform';
+  const broken = flat && 2 * half > WIDEST * vessel.heightMm;
+  return { wall, left: -half, right: broken ? -half + WIDEST * vessel.heightMm : half, broken };
+}
+
+const at = (x: number, y: number): string => `${x.toFixed(2)} ${y.toFixed(2)}`;
+
+/** The outline of a layer between two heights. */
+function layerPath({ wall, right, broken }: Frame, fromMm: number, toMm: number): string {
+  const steps = [fromMm, ...wall.map((w) => w.zMm).filter((z) => z > fromMm && z < toMm), toMm];
+  const leftSide = steps.map((z) => at(-halfWidthAt(wall, z), -z));
+  const rightSide = broken ? [at(right, -toMm), at(right, -fromMm)] : steps.toReversed().map((z) => at(halfWidthAt(wall, z), -z));
+  return `M${[...leftSide, ...rightSide].join('L')}Z`;
+}
+
+function wallPath({ wall, right, broken }: Frame): string {
+  const left = wall.toReversed().map((w) => at(-w.halfMm - WALL / 2, WALL / 2 - w.zMm));
+  const rightSide = broken ? [at(right, WALL / 2)] : wall.map((w) => at(w.halfMm + WALL / 2, WALL / 2 - w.zMm));
+  return `M${left.join('L')}L${rightSide.join('L')}`;
+}
+
+/** A zigzag where the drawing breaks off. */
+function breakPath(right: number, heightMm: number, unit: number): string {
+  const n = 6;
+  const points = Array.from({ length: n + 1 }, (_, i) => at(right + (i % 2 ? 1.6 : -1.6) * unit, (-heightMm * i) / n));
+  return `M${points.join('L')}`;
+}
+
+/** The dessert sliced open, to scale in millimetres. Bubbles cover the air's true share of the area. */
+export function Cut({ vessel, layers, overflows, small = false }: CutProps) {
+  const id = useId();
+  const frame = frameOf(vessel);
+  const drawnWidth = frame.right - frame.left;
+  const unit = Math.max(drawnWidth, vessel.heightMm * 1.15) / 100;
+  const text = 5.3 * unit;
+  const labels = small ? [] : labelPlaces(layers, text, vessel.heightMm);
+  const left = small ? frame.left - 4 * unit : frame.left - 17 * unit;
+  const width = small ? drawnWidth + 8 * unit : drawnWidth + 17 * unit + LABELS * unit;
+  const lowest = Math.max(4 * unit, (labels.at(-1)?.y ?? 0) + 2 * text);
+  const highest = Math.min(-vessel.heightMm - 7 * unit, (labels[0]?.y ?? 0) - 1.4 * text);
+  const says = layers.length === 0 ? `${vessel.name}, cut across, empty` : `${vessel.name}, cut across: ${layers.map((l) => `${l.name} ${Math.round(l.toMm - l.fromMm)} mm`).join(', ')}`;
+  return (
+    <svg viewBox={`${left} ${highest} ${width} ${lowest - highest}`} className="block h-full w-full" role="img" aria-label={says} fontFamily="var(--font-text)">
+      <defs>
+        {layers.map((l, i) => (
+          <LayerPattern key={l.partId} id={`${id}-${i}`} layer={l} unit={unit} left={frame.left} />
+        ))}
+      </defs>
+      {layers.map((l, i) => (
+        <path key={l.partId} d={layerPath(frame, l.fromMm, l.toMm)} fill={`url(#${id}-${i})`} stroke={PART_LOOKS[l.kind].line} strokeWidth={0.3 * unit} />
+      ))}
+      {vessel.kind === 'free' ? (
+        <path d={`M${at(frame.left - 8 * unit, WALL / 2)}L${at(frame.right + 8 * unit, WALL / 2)}`} stroke="var(--color-ink)" strokeWidth={WALL * 0.8} strokeLinecap="round" />
+      ) : (
+        <path d={wallPath(frame)} fill="none" stroke="var(--color-ink)" strokeWidth={WALL * Math.min(1, 0.35 + unit / 2)} strokeLinejoin="round" strokeLinecap="round" />
+      )}
+      {frame.broken && <path d={breakPath(frame.right, vessel.heightMm, unit)} fill="none" stroke="var(--color-ink-soft)" strokeWidth={0.5 * unit} />}
+      {!small && <Rule x={left} heightMm={vessel.heightMm} unit={unit} text={text} />}
+      {labels.map(({ layer, y }) => (
+        <Label key={layer.partId} layer={layer} y={y} x={frame.right + 10 * unit} from={frame.broken ? frame.right : halfWidthAt(frame.wall, middle(layer))} text={text} unit={unit} brim={overflows && layer === layers.at(-1)} />
+      ))}
+    </svg>
+  );
+}
+
+const middle = (l: CutLayer): number => (l.fromMm + l.toMm) / 2;
+
+/** Where the words of each layer stand: beside it, moved apart where layers are thin. From the top down. */
+function labelPlaces(layers: readonly CutLayer[], text: number, heightMm: number): readonly { layer: CutLayer; y: number }[] {
+  const gap = text * (layers.length > 1 ? 2.75 : 3.8);
+  const places = layers.toReversed().map((layer) => ({ layer, y: -middle(layer) }));
+  for (let i = 1; i < places.length; i++) places[i]!.y = Math.max(places[i]!.y, places[i - 1]!.y + gap);
+  const sunk = (places.at(-1)?.y ?? 0) - text * 0.2;
+  if (sunk > 0) for (const p of places) p.y -= Math.min(sunk, (sunk * (p.y + heightMm + sunk)) / (heightMm + sunk));
+  for (let i = places.length - 2; i >= 0; i--) places[i]!.y = Math.min(places[i]!.y, places[i + 1]!.y - gap);
+  return places;
+}
+
+function Label({ layer, x, y, from, text, unit, brim }: { readonly layer: CutLayer; readonly x: number; readonly y: number; readonly from: number; readonly text: number; readonly unit: number; readonly brim: boolean }) {
+  const air = layer.airShare > 0.005 ? `, ${Math.round(100 * layer.airShare)}\u00a0% air${layer.airShare > MOST_BUBBLES ? ' (fewer drawn)' : ''}` : '';
+  const name = layer.name.length > 18 ? `${layer.name.slice(0, 17)}…` : layer.name;
+  const mass = layer.massG >= 1000 ? withUnit(plainNumber(layer.massG / 1000, 2), 'kg') : withUnit(plainNumber(layer.massG, 0), 'g');
+  return (
+    <g fill="var(--color-ink-soft)" fontSize={text}>
+      <path d={`M${at(from - 1.5 * unit, -middle(layer))}L${at(x - 4 * unit, y)}L${at(x - 1.5 * unit, y)}`} fill="none" stroke="var(--color-ink-soft)" strokeWidth={0.35 * unit} />
+      <text x={x} y={y + text * 0.1} fontSize={text * 1.08} fontWeight={650} fill="var(--color-ink)">
+        {name}
+      </text>
+      <text x={x} y={y + text * 1.25}>
+        {brim ? 'brimful' : withUnit(plainNumber(layer.toMm - layer.fromMm, layer.toMm - layer.fromMm < 10 ? 1 : 0), 'mm')}, {mass}
+      </text>
+      {layer.only && (
+        <text x={x} y={y + text * 2.4}>
+          {showVolumeMl(layer.volumeMl)}
+          {air}
+        </text>
+      )}
+    </g>
+  );
+}
+
+function Rule({ x, heightMm, unit, text }: { readonly x: number; readonly heightMm: number; readonly unit: number; readonly text: number }) {
+  const step = heightMm > 150 ? 50 : heightMm > 60 ? 20 : 10;
+  const marks = Array.from({ length: Math.floor(heightMm / 10) + 1 }, (_, i) => i * 10);
+  return (
+    <g fill="var(--color-ink-soft)" fontSize={text}>
+      {marks.map((mm) => (
+        <g key={mm}>
+          <line x1={x + (mm % step ? 11.5 : 9) * unit} x2={x + 13 * unit} y1={-mm} y2={-mm} stroke="var(--color-ink-soft)" strokeWidth={0.35 * unit} />
+          {mm % step === 0 && (
+            <text x={x + 7.6 * unit} y={-mm + text * 0.35} textAnchor="end" fontFamily="var(--font-figure)">
+              {mm}
+            </text>
+          )}
+        </g>
+      ))}
+      <text x={x + 7.6 * unit} y={-heightMm - text * 0.5} textAnchor="end">
+        mm
+      </text>
+    </g>
+  );
+}
+
+function LayerPattern({ id, layer, unit, left }: { readonly id: string; readonly layer: CutLayer; readonly unit: number; readonly left: number }) {
+  const look = layer.tint ? TINTED[layer.tint] : PART_LOOKS[layer.kind];
+  if (layer.biscuit) return <BiscuitPattern id={id} layer={layer} look={look} left={left} />;
+  if (layer.airShare > 0.005) return <BubblePattern id={id} share={layer.airShare} look={look} unit={unit} />;
+  return <HatchPattern id={id} look={look} unit={unit} />;
+}
+
+function BubblePattern({ id, share, look, unit }: { readonly id: string; readonly share: number; readonly look: PartLook; readonly unit: number }) {
+  const tile = bubbleTile(share);
+  return (
+    <pattern id={id} width={tile.sizeMm} height={tile.sizeMm} patternUnits="userSpaceOnUse" patternTransform={`scale(${(0.95 * unit).toFixed(3)})`}>
+      <rect width={tile.sizeMm} height={tile.sizeMm} fill={look.ground} />
+      {tile.bubbles.flatMap((b, i) =>
+        [-1, 0, 1].flatMap((dx) =>
+          [-1, 0, 1]
+            .filter((dy) => touches(b.x + dx * tile.sizeMm, b.r, tile.sizeMm) && touches(b.y + dy * tile.sizeMm, b.r, tile.sizeMm))
+            .map((dy) => <circle key={`${i}.${dx}.${dy}`} cx={b.x + dx * tile.sizeMm} cy={b.y + dy * tile.sizeMm} r={b.r} fill="#fff" stroke={look.line} strokeWidth={0.16} />),
+        ),
+      )}
+    </pattern>
+  );
+}
+
+/** Biscuits as they are sliced: their own width and height, side by side from the wall. */
+function BiscuitPattern({ id, layer, look, left }: { readonly id: string; readonly layer: CutLayer; readonly look: PartLook; readonly left: number }) {
+  const { widthMm, heightMm } = layer.biscuit!;
+  const height = Math.min(heightMm, layer.toMm - layer.fromMm);
+  const r = Math.min(4, height / 2.4, widthMm / 4);
+  return (
+    <pattern id={id} width={widthMm} height={height} x={left} y={-layer.fromMm} patternUnits="userSpaceOnUse">
+      <rect width={widthMm} height={height} fill={PART_LOOKS['set-filling'].ground} />
+      <rect x={0.4} y={0.4} width={Math.max(1, widthMm - 0.8)} height={Math.max(1, height - 0.8)} rx={r} fill={look.ground} stroke={look.line} strokeWidth={0.6} />
+      {[1 / 4, 1 / 2, 3 / 4].map((s) => (
+        <line key={s} x1={widthMm * s} x2={widthMm * s} y1={height * 0.22} y2={height * 0.78} stroke={look.line} strokeWidth={0.5} />
+      ))}
+    </pattern>
+  );
+}
+
+function HatchPattern({ id, look, unit }: { readonly id: string; readonly look: PartLook; readonly unit: number }) {
+  const s = 4 * unit;
+  const line = { stroke: look.line, strokeWidth: 0.7 * unit };
+  return (
+    <pattern id={id} width={s} height={s} patternUnits="userSpaceOnUse">
+      <rect width={s} height={s} fill={look.ground} />
+      {(look.hatch === 'diagonal' || look.hatch === 'cross') && <path d={`M0 ${s}L${s} 0`} {...line} />}
+      {(look.hatch === 'counter-diagonal' || look.hatch === 'cross') && <path d={`M0 0L${s} ${s}`} {...line} />}
+      {(look.hatch === 'fine-rows' || look.hatch === 'rows') && <path d={`M0 ${s / 2}H${s}`} {...line} strokeWidth={0.4 * unit} />}
+      {look.hatch === 'bars' && <path d={`M${s / 2} 0V${s}`} {...line} />}
+      {(look.hatch === 'dots' || look.hatch === 'crumbs') && (
+        <>
+          <circle cx={s * 0.3} cy={s * 0.3} r={s * (look.hatch === 'crumbs' ? 0.2 : 0.12)} fill={look.line} />
+          <circle cx={s * 0.78} cy={s * 0.72} r={s * (look.hatch === 'crumbs' ? 0.14 : 0.12)} fill={look.line} />
+        </>
+      )}
+    </pattern>
+  );
+}
+
+const touches = (c: number, r: number, size: number): boolean => c + r > 0 && c - r < size;

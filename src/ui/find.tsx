@@ -1,0 +1,84 @@
+'use client';
+
+import { Command as Cmdk } from 'cmdk';
+import { Dialog } from 'radix-ui';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { STATIONS, stationHref } from './stations';
+
+/** Something that the finder can do. */
+export interface Command {
+  readonly name: string;
+  readonly group: string;
+  readonly keys?: string;
+  readonly run: () => void;
+}
+
+interface FindProps {
+  readonly onClose: () => void;
+  readonly sheetId: string | null;
+  readonly commands: readonly Command[];
+  readonly showKeys: () => void;
+}
+
+/** Finds any sheet, ingredient, station or command by typing part of its name. */
+export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
+  const router = useRouter();
+  const [sheets, setSheets] = useState<readonly { id: string; name: string }[]>([]);
+  useEffect(() => {
+    let wanted = true;
+    fetch('/api/sheets')
+      .then((r) => r.json())
+      .then((found) => wanted && setSheets(found as { id: string; name: string }[]))
+      .catch(() => undefined);
+    return () => {
+      wanted = false;
+    };
+  }, []);
+  const go = (href: string) => () => router.push(href);
+  const all: readonly Command[] = [
+    ...sheets.map((s) => ({ name: s.name, group: 'Sheets', run: go(`/sheet/${s.id}/bench`) })),
+    { name: 'Today', group: 'Stations', keys: '0', run: go('/') },
+    ...STATIONS.map((s) => ({ name: `${s.name}, ${s.says}`, group: 'Stations', keys: s.key, run: go(stationHref(s.name, sheetId)) })),
+    { name: 'Start a new sheet', group: 'Commands', run: go('/new') },
+    { name: 'Show the keys', group: 'Commands', keys: '?', run: showKeys },
+    ...commands,
+  ];
+  const groups = [...new Set(all.map((c) => c.group))];
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
+        <Dialog.Content className="fixed top-[12vh] left-1/2 z-50 w-[min(560px,94vw)] -translate-x-1/2 rounded-s bg-paper shadow-float" aria-describedby={undefined}>
+          <Dialog.Title className="sr-only">Find</Dialog.Title>
+          <Cmdk label="Find">
+            <Cmdk.Input autoFocus placeholder="A sheet, an ingredient, a station or a command" className="w-full border-b border-steel px-4 py-3.5 text-[17px] outline-none" />
+            <Cmdk.List className="max-h-[52vh] overflow-y-auto p-2">
+              <Cmdk.Empty className="px-3 py-4 text-ink-soft">Nothing by that name.</Cmdk.Empty>
+              {groups.map((group) => (
+                <Cmdk.Group key={group} heading={group} className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-[13px] [&_[cmdk-group-heading]]:text-ink-soft">
+                  {all
+                    .filter((c) => c.group === group)
+                    .map((c) => (
+                      <Cmdk.Item
+                        key={c.name}
+                        value={`${c.name} ${group}`}
+                        onSelect={() => {
+                          onClose();
+                          c.run();
+                        }}
+                        className="flex min-h-10 cursor-pointer items-center justify-between rounded-s px-3 data-[selected=true]:bg-yolk-pale"
+                      >
+                        <span className="truncate">{c.name}</span>
+                        {c.keys && <kbd className="fig text-[13px] text-ink-soft">{c.keys}</kbd>}
+                      </Cmdk.Item>
+                    ))}
+                </Cmdk.Group>
+              ))}
+            </Cmdk.List>
+          </Cmdk>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,25 @@
+/** The stations that are built, in the order of the work; each has its number key and says what it is for. */
+export const STATIONS = [
+  { key: '1', name: 'Bench', says: 'what goes in, and what it will be like' },
+  { key: '3', name: 'Whisk', says: 'when to stop' },
+  { key: '6', name: 'Pass', says: 'making it, step by step' },
+  { key: '7', name: 'Log', says: 'what was forecast and what came' },
+  { key: '9', name: 'Larder', says: 'ingredients, vessels, mixers, places, rules' },
+] as const;
+export type StationName = (typeof STATIONS)[number]['name'];
+
+/** Where a station is for a sheet; without one it opens the sheet last touched. */
+export function stationHref(name: StationName, sheetId: string | null): string {
+  switch (name) {
+    case 'Bench':
+      return sheetId ? `/sheet/${sheetId}/bench` : '/bench';
+    case 'Whisk':
+      return sheetId ? `/sheet/${sheetId}/whisk` : '/whisk';
+    case 'Pass':
+      return sheetId ? `/pass?sheet=${sheetId}` : '/pass';
+    case 'Log':
+      return sheetId ? `/log?sheet=${sheetId}` : '/log';
+    case 'Larder':
+      return '/larder';
+  }
+}
