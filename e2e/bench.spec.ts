@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { newSheet, readable, saved, tell, typeLine } from './kitchen';
+import { expect, test, alive, newSheet, readable, saved, tell, typeLine } from './kitchen';
 
 test.describe('what is typed wrongly', () => {
   const CASES: [string, RegExp][] = [
@@ -135,7 +134,7 @@ test('what is typed while the server is away is kept through a closed tab', asyn
 
 test('keys, finder and key list', async ({ page }) => {
   await page.goto('/');
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');

@@ -1,7 +1,35 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
+
+/** A page that waits, after going somewhere or loading again, until it answers to keys: what is typed before is nobody's. */
+export const test = base.extend({
+  page: async ({ page }, runStory) => {
+    const keys = async (): Promise<void> => {
+      if ((await page.getByRole('navigation', { name: 'Stations' }).count()) > 0) await page.locator('html[data-keys="on"]').waitFor({ state: 'attached' });
+    };
+    const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+    page.goto = async (...args) => {
+      const answer = await goto(...args);
+      await keys();
+      return answer;
+    };
+    page.reload = async (...args) => {
+      const answer = await reload(...args);
+      await keys();
+      return answer;
+    };
+    await runStory(page);
+  },
+});
+export { expect };
 
 /** Text as a reader sees it: plain spaces, no joiners. */
 export const readable = (text: string | null): string => (text ?? '').replace(/[\u00a0\u202f]/g, ' ').replaceAll('\u2060', '').replace(/\s+/g, ' ').trim();
+
+/** Waits until a page has all that it asked for and answers to keys. */
+export async function alive(page: Page): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  await page.locator('html[data-keys="on"]').waitFor({ state: 'attached' });
+}
 
 /** Starts a sheet of one's own, so that stories do not disturb each other; ends on Bench. */
 export async function newSheet(page: Page, name: string, cream = '600 g cream 36 %'): Promise<string> {
@@ -10,7 +38,7 @@ export async function newSheet(page: Page, name: string, cream = '600 g cream 36
   await page.getByLabel('Which cream is there').fill(cream);
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.waitForURL(/\/sheet\/.+\/bench/);
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   return /\/sheet\/([^/]+)\//.exec(page.url())![1]!;
 }
 

@@ -1,5 +1,6 @@
+import { expect, test } from './kitchen';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 
 /** Every place, Pass and Log with a batch of their own. */
 async function places(page: Page): Promise<string[]> {

@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { newSheet } from './kitchen';
+import { expect, test, newSheet } from './kitchen';
 
 test('the whisk timer calls before the window, through a sleeping tablet and a reload', async ({ page }) => {
   const id = await newSheet(page, 'Timed');

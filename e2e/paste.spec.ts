@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
-import { readable, saved } from './kitchen';
+import type { Page } from '@playwright/test';
+import { expect, test, alive, readable, saved } from './kitchen';
 
 const recipe = (name: string): string => readFileSync(`e2e/recipes/${name}.txt`, 'utf8');
 
 async function review(page: Page, text: string): Promise<void> {
   await page.goto('/paste');
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.locator('textarea').fill(text);
   await page.getByRole('button', { name: 'Read it' }).click();
   await expect(page.getByRole('list', { name: 'Rows of the recipe' })).toBeVisible();
@@ -18,7 +18,7 @@ const gramsOnBench = (page: Page): Promise<string[]> => page.locator('[data-line
 async function toBench(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Make the sheet/ }).click();
   await page.waitForURL(/\/sheet\/.+\/bench/);
-  await page.waitForLoadState('networkidle');
+  await alive(page);
 }
 
 test('US cups and ounces become the grams of a hand calculation', async ({ page }) => {
@@ -78,7 +78,7 @@ test('a page with a schema.org block, a sheet’s own file, and files that are n
 
   const file = await page.request.get('/api/sheets/prune-mousse/files/sheet');
   await page.goto('/paste');
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.setInputFiles('input[type=file]', { name: 'mousse.sheet.json', mimeType: 'application/json', buffer: await file.body() });
   await expect(page.getByText('5 parts, 13 lines', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Take it in' }).click();
@@ -87,7 +87,7 @@ test('a page with a schema.org block, a sheet’s own file, and files that are n
   await saved(page);
 
   await page.goto('/paste');
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.setInputFiles('input[type=file]', { name: 'huge.txt', mimeType: 'text/plain', buffer: Buffer.alloc(5_100_000, 'x') });
   await expect(page.getByRole('alert').filter({ hasText: 'larger than 5 MB' })).toBeVisible();
   await page.setInputFiles('input[type=file]', { name: 'newer.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"soft-peak-sheet","formatVersion":9}') });

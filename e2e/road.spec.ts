@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { newSheet, readable, saved, tell, typeLine } from './kitchen';
+import { expect, test, newSheet, readable, saved, tell, typeLine } from './kitchen';
 
 test('from a carton of cream to a logged batch', async ({ page }) => {
   await page.goto('/');

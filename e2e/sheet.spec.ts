@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { newSheet, readable, saved, typeLine } from './kitchen';
+import type { Page } from '@playwright/test';
+import { expect, test, alive, newSheet, readable, saved, typeLine } from './kitchen';
 
 const FAMILY_SHEETS = ['bay-leaf-chantilly', 'malted-cheese-frosting', 'barley-tiramisu', 'pear-icebox', 'quince-syllabub', 'honey-semifreddo', 'prune-mousse', 'plum-cheesecake', 'hazelnut-nest', 'sesame-fig-pudding'];
 
@@ -16,7 +16,7 @@ test('each of the ten families opens, scales four ways and prints', async ({ pag
   test.setTimeout(240_000);
   for (const id of FAMILY_SHEETS) {
     await page.goto(`/sheet/${id}/bench`);
-    await page.waitForLoadState('networkidle');
+    await alive(page);
     const first = page.getByLabel('Line 1', { exact: true });
     const before = await first.inputValue();
     const portions = Number(await page.getByLabel('Portions', { exact: true }).inputValue());
@@ -76,7 +76,7 @@ test('parts, what they take from each other, and steps', async ({ page }) => {
   await saved(page);
   // Undo also after a reload.
   await page.reload();
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click();
   await page.getByRole('button', { name: 'Ways of Folded filling' }).click();
   await expect(page.getByRole('dialog', { name: 'Ways of Folded filling' })).toContainText('The usual way here');
@@ -117,11 +117,11 @@ test('rounding is shown before it is taken', async ({ page }) => {
 test('versions are named, compared and gone back to, and none is lost', async ({ page }) => {
   const id = await newSheet(page, 'Versioned', '600 g cream 36 %');
   await page.goto(`/sheet/${id}/versions`);
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.getByLabel('Name of version 1').fill('as served');
   await page.getByLabel('Name of version 1').press('Enter');
   await page.goto(`/sheet/${id}/bench`);
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.getByLabel('Line 1', { exact: true }).fill('450 g cream 36 %');
   await saved(page);
   await expect(page.getByRole('status', { name: 'Saving' })).toContainText('version 2');
@@ -138,12 +138,12 @@ test('versions are named, compared and gone back to, and none is lost', async ({
 
 test('the larder: found in spite of spelling, entered from a carton, used, sent out and read in', async ({ page }) => {
   await page.goto('/larder');
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.getByLabel('Find; spelling and other names are forgiven').fill('confectioners suger');
   await expect(page.getByRole('row').nth(1)).toContainText('Icing sugar');
   await page.getByRole('link', { name: 'New ingredient' }).click();
   await page.waitForURL(/larder\/new/);
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.getByLabel('Name', { exact: true }).fill('Harbour whipping cream');
   await page.getByLabel('In the whisk bowl it counts as').selectOption('cream');
   for (const [label, value] of [['fat, g', '35'], ['carbohydrate, g', '3.2'], ['of which sugars, g', '4'], ['protein, g', '2.1']]) await page.getByLabel(label!, { exact: true }).fill(value!);
@@ -164,7 +164,7 @@ test('the larder: found in spite of spelling, entered from a carton, used, sent 
   const csv = (await (await page.request.get('/api/larder/file')).text()).split('\n');
   const row = csv.find((r) => r.startsWith('harbour-whipping-cream'))!;
   await page.goto('/larder');
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.setInputFiles('input[type=file]', { name: 'larder.csv', mimeType: 'text/csv', buffer: Buffer.from(`\uFEFF${csv[0]}\r\n${row}\r\nbroken,Broken,cream,999\r\n`) });
   await expect(page.getByRole('status').filter({ hasText: 'taken over' })).toContainText('1 replaced');
   await expect(page.getByRole('status').filter({ hasText: 'taken over' })).toContainText('row 3 (broken)');
@@ -174,10 +174,10 @@ test('the kitchen’s cups change every sheet; two tabs of the kitchen do not ov
   const id = await newSheet(page, 'In cups', '1 cup cream 36 %');
   await expect(page.locator('[data-line="1"]')).toContainText('239\u00a0g');
   await page.goto('/larder/kitchen');
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   const other = await context.newPage();
   await other.goto('/larder/kitchen');
-  await other.waitForLoadState('networkidle');
+  await alive(other);
   await page.getByLabel('Cups and spoons').selectOption('metric');
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('saved');
   await other.getByLabel('Room', { exact: true }).first().fill('25');
@@ -185,7 +185,7 @@ test('the kitchen’s cups change every sheet; two tabs of the kitchen do not ov
   await page.goto(`/sheet/${id}/bench`);
   await expect(page.locator('[data-line="1"]')).toContainText('252\u00a0g');
   await page.goto('/larder/kitchen');
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await page.getByLabel('Cups and spoons').selectOption('us');
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('saved');
 });

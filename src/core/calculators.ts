@@ -1,16 +1,21 @@
 import { z } from 'zod';
-import { COMPONENTS, CompositionSchema } from './composition/components';
+import { COMPONENTS } from './composition/components';
+import { CompositionSchema } from './composition/ingredient';
 import { dairyCream } from './composition/cream';
 import { abvPct, densityGPerMl } from './composition/density';
 import { fatG, milkSolidsNotFatG, mix, per100, type Portion } from './composition/mixture';
 import { sweetnessPer100 } from './composition/sweetness';
 import { blendToFat, readFat } from './foam/fat';
-import { holdOf, HoldInputSchema } from './foam/hold';
+import { holdOf } from './foam/hold';
+import { HoldInputSchema } from './foam/inputs';
 import { STAGE_X } from './foam/house';
-import { CreamStateSchema, airVolumeShare, overrunFromCups, reachableOverrunPct } from './foam/overrun';
-import { bowlfulsNeeded, overrunAtStage, secondsTo, STAGES, stopWindow, whip, WhiskInputSchema, whiskWarnings, WISHED_STAGES } from './foam/whisk';
+import { CreamStateSchema } from './foam/inputs';
+import { airVolumeShare, overrunFromCups, reachableOverrunPct } from './foam/overrun';
+import { bowlfulsNeeded, overrunAtStage, secondsTo, STAGES, stopWindow, whip, whiskWarnings, WISHED_STAGES } from './foam/whisk';
+import { WhiskInputSchema } from './foam/inputs';
 import { fail, ok, type Result } from './result';
-import { BLOOM_SCHOOLS, gelatinDose, GelatinDoseInputSchema, gelatinForStrength } from './setting/gelatin';
+import { BLOOM_SCHOOLS, gelatinDose, gelatinForStrength } from './setting/gelatin';
+import { GelatinDoseInputSchema } from './setting/inputs';
 import { REFERENCE_BLOOM } from './setting/house';
 
 /** A computation that the command line, the HTTP route and the worker all reach by its name. */

@@ -1,6 +1,6 @@
 import { integer, real, sqliteTable, text, uniqueIndex, index } from 'drizzle-orm/sqlite-core';
 import type { Ingredient } from '../core/composition/ingredient';
-import type { Vessel } from '../core/vessel/profile';
+import type { Vessel } from '../core/vessel/schema';
 import type { BatchPlan, Progress } from '../core/sheet/batch';
 import type { ColdPlace, KitchenRules, Sheet } from '../core/sheet/schema';
 

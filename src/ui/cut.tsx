@@ -2,7 +2,8 @@ import { useId } from 'react';
 import { plainNumber, showVolumeMl, withUnit } from '../core/figure';
 import type { CutLayer } from '../core/sheet/layers';
 import { bubbleTile, MOST_BUBBLES } from '../core/vessel/bubbles';
-import { cutWidthMm, halfWidthAt, wallOf, type Vessel, type WallPoint } from '../core/vessel/profile';
+import { cutWidthMm, halfWidthAt, wallOf, type WallPoint } from '../core/vessel/profile';
+import type { Vessel } from '../core/vessel/schema';
 import { PART_LOOKS, TINTED, type PartLook } from './part-look';
 
 interface CutProps {

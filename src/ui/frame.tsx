@@ -51,7 +51,12 @@ export function Frame({ station, sheetId, heading, right, commands = [], childre
       if (to) router.push(stationHref(to.name, sheet));
     };
     window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    // The page answers to keys from here on.
+    document.documentElement.dataset.keys = 'on';
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      delete document.documentElement.dataset.keys;
+    };
   }, [router, sheet]);
 
   return (

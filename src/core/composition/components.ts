@@ -1,5 +1,3 @@
-import { z } from 'zod';
-
 /** What an ingredient is made of, g per 100 g of it. The order is that of the larder file's columns. */
 export const COMPONENTS = [
   'water',
@@ -56,15 +54,6 @@ export const THERMAL_CLASS: Readonly<Record<Component, ThermalClass>> = {
   salt: 'ash',
   other_solids: 'ash',
 };
-
-const grams = z.number().min(0).max(100);
-
-/** A whole composition: every component named, together 100 g within 0.6 g (label rounding). */
-export const CompositionSchema = z
-  .object(Object.fromEntries(COMPONENTS.map((c) => [c, grams])) as Record<Component, typeof grams>)
-  .refine((c) => Math.abs(COMPONENTS.reduce((sum, k) => sum + c[k], 0) - 100) <= 0.6, {
-    message: 'the components of 100 g must add up to 100 g',
-  });
 
 /** A composition with the unnamed components at zero. */
 export function composition(part: Partial<Record<Component, number>>): Composition {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LARDER, ingredient } from '../../testing/sample';
-import { COMPONENTS, composition, CompositionSchema } from './components';
+import { COMPONENTS, composition } from './components';
+import { CompositionSchema } from './ingredient';
 import { dairyCream, withMilkFat } from './cream';
 import { abvPct, densityGPerMl, volumeMl } from './density';
 import { addedSugarG, fatG, milkSolidsNotFatG, mix, per100 } from './mixture';

@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { COMPONENTS, CompositionSchema } from './components';
+import { COMPONENTS, type Component } from './components';
+
+const grams = z.number().min(0).max(100);
+
+/** A whole composition: every component named, together 100 g within 0.6 g (label rounding). */
+export const CompositionSchema = z
+  .object(Object.fromEntries(COMPONENTS.map((c) => [c, grams])) as Record<Component, typeof grams>)
+  .refine((c) => Math.abs(COMPONENTS.reduce((sum, k) => sum + c[k], 0) - 100) <= 0.6, {
+    message: 'the components of 100 g must add up to 100 g',
+  });
 
 /**
  * What an ingredient does in a whisk bowl; decides which house factors see it.

@@ -1,25 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addToReachFat, blendToFat, readFat } from './fat';
-import { holdOf, keepingHours, type HoldInput } from './hold';
+import { holdOf, keepingHours } from './hold';
+import type { HoldInput } from './inputs';
 import { OVERRUN_BY_FAT, STAGE_X } from './house';
-import { airShareAt, airVolumeShare, foamVolumeMl, overrunFromCups, reachableOverrunPct, type CreamState } from './overrun';
+import { airShareAt, airVolumeShare, foamVolumeMl, overrunFromCups, reachableOverrunPct } from './overrun';
+import type { CreamState } from './inputs';
 import { peakLook } from './peak';
 import { peakShape } from './peak-shape';
-import {
-  bowlfulsNeeded,
-  networkAt,
-  overrunAt,
-  overrunAtStage,
-  secondsTo,
-  STAGES,
-  stopWindow,
-  whip,
-  whiskCeiling,
-  whiskWarnings,
-  type Whip,
-  type WhiskInput,
-} from './whisk';
+import { bowlfulsNeeded, networkAt, overrunAt, overrunAtStage, secondsTo, STAGES, stopWindow, whip, whiskCeiling, whiskWarnings, type Whip } from './whisk';
+import type { WhiskInput } from './inputs';
 
 const plain: CreamState = { fatPct: 36, sugarPer100: 0, sugarAt: 'start', creamC: 5, softCheeseShare: 0, mascarponeShare: 0 };
 const reference: WhiskInput = { ...plain, mixer: 'planetary', bowlMl: 4800, speed: 'fast', slowFromSoft: false, mixMl: 960, batches: 1, target: 'firm' };

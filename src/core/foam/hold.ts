@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { fail, ok, within, type Result } from '../result';
 import {
   GELATIN_MELTS_C,
@@ -12,33 +11,7 @@ import {
   SOUR_HOLD,
   USABLE_FACTOR,
 } from './house';
-import { STAGES } from './whisk';
-
-const share = z.number().min(0).max(1);
-
-export const HoldInputSchema = z.object({
-  /** Fat % of all in the bowl, the added sugar left out. */
-  fatPct: z.number(),
-  /** g of 225-bloom gelatin per kg of everything that it sets. */
-  gelatinGPerKg: z.number().min(0),
-  mascarponeShare: share,
-  softCheeseShare: share,
-  strainedYoghurtShare: share,
-  /** % of the whole. */
-  rawStarchPct: z.number().min(0),
-  xanthanGPerKg: z.number().min(0),
-  /** Milk powder or cooked starch, g per kg. */
-  powderGPerKg: z.number().min(0),
-  /** Juice or wine, % of the whole. */
-  sourLiquidPct: z.number().min(0),
-  stage: z.enum(STAGES),
-  /** Where it stands, °C. */
-  tempC: z.number(),
-  rawEgg: z.boolean(),
-  /** The kitchen's keeping rule at ≤ 5 °C, h; never longer than the usual 72 h (24 h with raw egg). */
-  keepingRuleH: z.number().positive().nullable(),
-});
-export type HoldInput = Readonly<z.infer<typeof HoldInputSchema>>;
+import type { HoldInput } from './inputs';
 
 export interface Hold {
   /** Until the first drop of whey or a softened edge, h. */

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { readTable } from '../interpolate';
 import { fail, ok, within, type Result } from '../result';
 import {
@@ -12,24 +11,10 @@ import {
   WARMEST_OVERRUN_C,
   X_START,
 } from './house';
+import type { CreamState } from './inputs';
 
 export const SUGAR_MOMENTS = ['start', 'soft-peak'] as const;
 export type SugarMoment = (typeof SUGAR_MOMENTS)[number];
-
-/** What is in the whisk bowl, as far as its foam goes. */
-export const CreamStateSchema = z.object({
-  /** Fat % of all in the bowl, the added sugar left out. */
-  fatPct: z.number(),
-  /** g of added sugar per 100 g of the dairy. */
-  sugarPer100: z.number().min(0),
-  sugarAt: z.enum(SUGAR_MOMENTS),
-  /** Cream with its bowl at the start, °C. */
-  creamC: z.number(),
-  /** Shares of the dairy, 0–1. */
-  softCheeseShare: z.number().min(0).max(1),
-  mascarponeShare: z.number().min(0).max(1),
-});
-export type CreamState = Readonly<z.infer<typeof CreamStateSchema>>;
 
 /**
  * The highest overrun that this cream can reach, % (house ±12 %).

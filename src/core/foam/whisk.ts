@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { readTable } from '../interpolate';
 import { fail, ok, within, type Result } from '../result';
 import {
@@ -20,7 +19,8 @@ import {
   WARM_RATE,
   X_START,
 } from './house';
-import { airShareAt, CreamStateSchema, foamVolumeMl, reachableOverrunPct, type SugarMoment } from './overrun';
+import { airShareAt, foamVolumeMl, reachableOverrunPct, type SugarMoment } from './overrun';
+import type { WhiskInput } from './inputs';
 
 export const MIXER_KINDS = ['planetary', 'hand-mixer', 'balloon-whisk', 'processor'] as const;
 export type MixerKind = (typeof MIXER_KINDS)[number];
@@ -31,22 +31,6 @@ export type Stage = (typeof STAGES)[number];
 /** Stages that a cook whisks to; the other two are accidents. */
 export const WISHED_STAGES = ['soft', 'medium', 'firm'] as const;
 export type WishedStage = (typeof WISHED_STAGES)[number];
-
-export const WhiskInputSchema = CreamStateSchema.extend({
-  mixer: z.enum(MIXER_KINDS),
-  /** Bowl brimful, mL. */
-  bowlMl: z.number().min(50).max(500_000),
-  /** Only a planetary mixer's speeds are known; the others run at their own. */
-  speed: z.enum(SPEEDS),
-  /** Drop to slow once soft peak is reached (planetary only). */
-  slowFromSoft: z.boolean(),
-  /** Volume of the whole mix before whipping, mL. */
-  mixMl: z.number().positive().max(1_000_000),
-  /** How many bowlfuls the mix is whisked in. */
-  batches: z.number().int().min(1).max(50),
-  target: z.enum(WISHED_STAGES),
-});
-export type WhiskInput = Readonly<z.infer<typeof WhiskInputSchema>>;
 
 /** Everything needed to say where a whip is at any second. */
 export interface Whip {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ingredient, LARDER } from '../../testing/sample';
-import { COMPONENTS, composition, CompositionSchema } from '../composition/components';
+import { COMPONENTS, composition } from '../composition/components';
+import { CompositionSchema } from '../composition/ingredient';
 import { compositionFromLabel, LABEL_KINDS } from './label';
 import { nutritionOf } from './nutrition';
 import { roleOf } from './role';

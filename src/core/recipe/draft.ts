@@ -5,7 +5,7 @@ import { matchOf, type Match, type Matcher } from '../measures/match';
 import { CUP_SYSTEMS, differsBySystem, type CupSystem } from '../measures/units';
 import { namesPart } from '../sheet/feed';
 import { isLossText } from '../sheet/loss';
-import type { Family, PartKind } from '../sheet/schema';
+import type { Family, PartKind } from '../sheet/kinds';
 
 /** What a row of a written recipe was taken for. */
 export type RowKind = 'title' | 'yield' | 'heading' | 'part' | 'line' | 'step' | 'note';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gelatinDose, gelatinForStrength, type GelatinDoseInput } from './gelatin';
+import { gelatinDose, gelatinForStrength } from './gelatin';
+import type { GelatinDoseInput } from './inputs';
 
 const input: GelatinDoseInput = { gelatin225G: 6, totalG: 1000, use: 'pipe', acidGPerKg: 0, abvPct: 0, rawProteaseFruit: false };
 const read = (change: Partial<GelatinDoseInput>) => {

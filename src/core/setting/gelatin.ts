@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { fail, ok, within, type Result } from '../result';
 import {
   DOSE_BANDS,
@@ -8,8 +7,8 @@ import {
   RUBBERY_G_PER_KG,
   SOUR_ACID_G_PER_KG,
   STRONG_ABV_PCT,
-  type GelatinUse,
 } from './house';
+import type { GelatinDoseInput } from './inputs';
 
 export const BLOOM_SCHOOLS = ['square-root', 'linear', 'leaf-for-leaf'] as const;
 export type BloomSchool = (typeof BLOOM_SCHOOLS)[number];
@@ -42,19 +41,6 @@ export function gelatinForStrength(
   }
   return ok((massG / leaves.fromG) * leaves.toG);
 }
-
-export const GelatinDoseInputSchema = z.object({
-  /** g of 225-bloom gelatin (or its equivalent). */
-  gelatin225G: z.number().min(0),
-  /** g of everything that it sets, soak water included. */
-  totalG: z.number().positive(),
-  use: z.enum(Object.keys(DOSE_BANDS) as [GelatinUse, ...GelatinUse[]]),
-  acidGPerKg: z.number().min(0),
-  abvPct: z.number().min(0).max(100),
-  /** Raw kiwi, pineapple, papaya, mango, fig or ginger in it. */
-  rawProteaseFruit: z.boolean(),
-});
-export type GelatinDoseInput = Readonly<z.infer<typeof GelatinDoseInputSchema>>;
 
 export type GelatinVerdict = 'none' | 'under' | 'in-band' | 'over' | 'rubbery' | 'no-set-alcohol' | 'no-set-protease';
 

@@ -4,7 +4,8 @@ import { combine, type Mixture } from '../composition/mixture';
 import { foldTogether, type Fold } from '../foam/fold';
 import { holdOf, type Hold } from '../foam/hold';
 import { foamVolumeMl } from '../foam/overrun';
-import { overrunAtStage, stopWindow, whip, type StopWindow, type Whip, type WhiskInput } from '../foam/whisk';
+import { overrunAtStage, stopWindow, whip, type StopWindow, type Whip } from '../foam/whisk';
+import type { WhiskInput } from '../foam/inputs';
 import { fail, ok, type Result } from '../result';
 import { gelatinDose, type GelatinDose } from '../setting/gelatin';
 import { capacityMl, fillHeightMm, isPerPortion } from '../vessel/profile';
@@ -12,7 +13,8 @@ import { optionOf, questionNamed } from '../ways/questions';
 import { eggFoamOf, type EggFoamForecast } from './egg-foam';
 import { bowlFatPct, type PartReading } from './read-part';
 import { readSheet } from './read-sheet';
-import { isWhippedKind, type ColdPlace, type KitchenRules, type Mixer, type Part, type ShelfVessel, type Sheet } from './schema';
+import { isWhippedKind } from './kinds';
+import type { ColdPlace, KitchenRules, Mixer, Part, ShelfVessel, Sheet } from './schema';
 
 /** Everything of a kitchen that a sheet's figures rest on. */
 export interface Kitchen {

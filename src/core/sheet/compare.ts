@@ -2,7 +2,8 @@ import { houseRange, plainNumber, showHours, showVolumeMl, withUnit } from '../f
 import { SPREAD } from '../foam/house';
 import { splitLine } from '../measures/line';
 import { mainPart, type SheetAnalysis } from './analyse';
-import { isWhippedKind, type Line, type Sheet, type Step } from './schema';
+import { isWhippedKind } from './kinds';
+import type { Line, Sheet, Step } from './schema';
 import { shoppingOf } from './shopping';
 
 /** One figure of two sheets, shown alike. */

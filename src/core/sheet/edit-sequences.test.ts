@@ -9,7 +9,8 @@ import { compareSheets, isSame } from './compare';
 import { addLine, addPart, addStep, moveLine, movePart, moveStep, newLine, removeLine, removePart, removeStep, setFamily, setLineAmount, setLineIngredient, setLineStep, setLineText, setPart, setStep } from './edits';
 import { roundSheet } from './round';
 import { scaleTo } from './scale';
-import { FAMILIES, PART_KINDS, readSheetDoc, SheetSchema, type Sheet } from './schema';
+import { FAMILIES, PART_KINDS } from './kinds';
+import { readSheetDoc, SheetSchema, type Sheet } from './schema';
 import { startingPart } from './starting';
 
 /** One random edit of a sheet; `n` picks which line, part or step it is done to. */

@@ -3,7 +3,8 @@ import { houseRange } from '../figure';
 import { SPREAD, STAGE_X } from '../foam/house';
 import { foamVolumeMl } from '../foam/overrun';
 import { mainPart, type SheetAnalysis } from './analyse';
-import { secondsTo, STAGES, WISHED_STAGES, WhiskInputSchema, type Stage } from '../foam/whisk';
+import { secondsTo, STAGES, WISHED_STAGES, type Stage } from '../foam/whisk';
+import { WhiskInputSchema } from '../foam/inputs';
 
 const Band = z.object({ value: z.number(), low: z.number(), high: z.number() });
 export type ForecastBand = Readonly<z.infer<typeof Band>>;

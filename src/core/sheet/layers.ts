@@ -1,7 +1,7 @@
 import { airVolumeShare } from '../foam/overrun';
 import type { SheetAnalysis } from './analyse';
 import type { PartReading } from './read-part';
-import type { PartKind } from './schema';
+import type { PartKind } from './kinds';
 import { fillHeightMm, isPerPortion } from '../vessel/profile';
 
 /** A layer in one vessel as the cut draws it. */

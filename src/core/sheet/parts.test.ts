@@ -6,7 +6,8 @@ import { settleMethod } from '../ways/settle';
 import { analyseSheet } from './analyse';
 import { addPart, movePart, newLine, removePart, setLineText, setPart } from './edits';
 import { cutLayers } from './layers';
-import { readSheetDoc, SheetSchema, type PartKind, type Sheet } from './schema';
+import { readSheetDoc, SheetSchema, type Sheet } from './schema';
+import type { PartKind } from './kinds';
 import { startingPart, startingSheet } from './starting';
 
 /** A sheet of several parts, written as lines. */

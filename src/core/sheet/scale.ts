@@ -1,4 +1,5 @@
-import { capacityMl, isPerPortion, type Vessel } from '../vessel/profile';
+import { capacityMl, isPerPortion } from '../vessel/profile';
+import type { Vessel } from '../vessel/schema';
 import { scaleLineText, splitLine } from '../measures/line';
 import { fail, ok, type Result } from '../result';
 import { analyseSheet, type Kitchen, type SheetAnalysis } from './analyse';

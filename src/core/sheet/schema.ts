@@ -5,8 +5,8 @@ import { SPEEDS, WISHED_STAGES } from '../foam/whisk';
 import { ROLES } from '../larder/role';
 import { CUP_SYSTEM_KEYS } from '../measures/units';
 import { fail, ok, type Result } from '../result';
-import { DOSE_BANDS, type GelatinUse } from '../setting/house';
-import { VesselSchema } from '../vessel/profile';
+import { FAMILIES, FORMAT_VERSION, PART_KINDS, PLACE_KINDS, USES } from './kinds';
+import { VesselSchema } from '../vessel/schema';
 
 const id = z.string().min(1).max(40);
 
@@ -38,29 +38,6 @@ export const WhiskPlanSchema = z.object({
   batches: z.number().int().min(1).max(50),
 });
 export type WhiskPlan = Readonly<z.infer<typeof WhiskPlanSchema>>;
-
-/** The kinds of part, in the order in which cooks build. */
-export const PART_KINDS = ['whipped-cream', 'cheese-cream', 'egg-foam', 'custard', 'chocolate-base', 'fruit-base', 'set-filling', 'soak', 'biscuit-layer', 'pressed-base', 'meringue', 'topping', 'crown'] as const;
-export type PartKind = (typeof PART_KINDS)[number];
-
-export const PART_KIND_NAMES: Readonly<Record<PartKind, string>> = {
-  'whipped-cream': 'whipped cream',
-  'cheese-cream': 'cheese cream',
-  'egg-foam': 'egg foam',
-  custard: 'cooked custard',
-  'chocolate-base': 'chocolate base',
-  'fruit-base': 'fruit base',
-  'set-filling': 'folded filling',
-  soak: 'soak',
-  'biscuit-layer': 'biscuit layer',
-  'pressed-base': 'pressed base',
-  meringue: 'meringue shell',
-  topping: 'topping',
-  crown: 'crown of cream',
-};
-
-/** Kinds whose air is that of whipped cream. */
-export const isWhippedKind = (kind: PartKind): boolean => kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown';
 
 export const PartSchema = z.object({
   id,
@@ -102,27 +79,6 @@ export const StepSchema = z.object({
   note: z.string().max(2000),
 });
 export type Step = Readonly<z.infer<typeof StepSchema>>;
-
-export const USES = ['spoon', ...Object.keys(DOSE_BANDS)] as ['spoon', GelatinUse, ...GelatinUse[]];
-export type Use = 'spoon' | GelatinUse;
-
-export const FAMILIES = ['chantilly', 'frosting', 'tiramisu', 'icebox', 'syllabub', 'semifreddo', 'mousse', 'cheesecake', 'nest', 'pudding'] as const;
-export type Family = (typeof FAMILIES)[number];
-
-export const FAMILY_NAMES: Readonly<Record<Family, string>> = {
-  chantilly: 'whipped cream',
-  frosting: 'stabilised cream or frosting',
-  tiramisu: 'tiramisu or trifle',
-  icebox: 'icebox cake or slice',
-  syllabub: 'syllabub',
-  semifreddo: 'semifreddo or frozen parfait',
-  mousse: 'mousse',
-  cheesecake: 'set cheesecake or tart',
-  nest: 'meringue nest or shell',
-  pudding: 'layered pudding',
-};
-
-export const FORMAT_VERSION = 2;
 
 /** A dessert: its parts, its method, the vessel that it fills, how many it serves. One document; version 2 of its form. */
 export const SheetSchema = z.object({
@@ -175,25 +131,6 @@ export function readSheetDoc(raw: unknown): Result<Sheet> {
   return fail(issue?.path.join('.') || 'file', 'invalid', `In that sheet, ${issue?.path.join('.') || 'the whole'} cannot be read: ${issue?.message ?? 'invalid'}.`);
 }
 
-/** What each use asks of the hold in the fridge, h (house). */
-export const WISHED_HOLD_H: Readonly<Record<Use, number>> = {
-  spoon: 4,
-  'hold-a-day': 24,
-  pipe: 48,
-  glass: 24,
-  slice: 48,
-  'turn-out': 48,
-};
-
-export const USE_NAMES: Readonly<Record<Use, string>> = {
-  spoon: 'spooned today',
-  'hold-a-day': 'held a day',
-  pipe: 'piped, held two days',
-  glass: 'set in a glass',
-  slice: 'cut in slices',
-  'turn-out': 'turned out',
-};
-
 /** The mixer as the sheet's figures need it. */
 export const MixerSchema = z.object({
   id,
@@ -203,17 +140,6 @@ export const MixerSchema = z.object({
   bowlMl: z.number().min(50).max(500_000),
 });
 export type Mixer = Readonly<z.infer<typeof MixerSchema>>;
-
-export const PLACE_KINDS = ['still-fridge', 'fan-fridge', 'chest-freezer', 'frost-free-freezer', 'blast-chiller', 'counter'] as const;
-export type PlaceKind = (typeof PLACE_KINDS)[number];
-export const PLACE_KIND_NAMES: Readonly<Record<PlaceKind, string>> = {
-  'still-fridge': 'still fridge',
-  'fan-fridge': 'fan fridge',
-  'chest-freezer': 'chest freezer',
-  'frost-free-freezer': 'frost-free freezer',
-  'blast-chiller': 'blast chiller',
-  counter: 'counter',
-};
 
 /** A fridge, freezer or counter of the kitchen. */
 export const ColdPlaceSchema = z.object({

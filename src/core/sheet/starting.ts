@@ -2,7 +2,8 @@ import type { Ingredient } from '../composition/ingredient';
 import { STARTING_VESSELS } from '../vessel/profile';
 import { questionNamed } from '../ways/questions';
 import { settleMethod } from '../ways/settle';
-import { FORMAT_VERSION, PART_KIND_NAMES, type Line, type Part, type PartKind, type Sheet, type WhiskPlan } from './schema';
+import { FORMAT_VERSION, PART_KIND_NAMES, type PartKind } from './kinds';
+import type { Line, Part, Sheet, WhiskPlan } from './schema';
 
 export const STARTING_WHISK: Omit<WhiskPlan, 'mixerId'> = {
   speed: 'fast',

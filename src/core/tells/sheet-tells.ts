@@ -6,7 +6,7 @@ import { bowlfulsNeeded, whiskWarnings } from '../foam/whisk';
 import type { Fault, Result } from '../result';
 import { DOSE_BANDS, REFERENCE_BLOOM, SOAK_WATER_PER_G } from '../setting/house';
 import { mainPart, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
-import { isWhippedKind, USE_NAMES, WISHED_HOLD_H, type Use } from '../sheet/schema';
+import { isWhippedKind, USE_NAMES, WISHED_HOLD_H, type Use } from '../sheet/kinds';
 import { isPerPortion } from '../vessel/profile';
 import type { LineReading } from '../sheet/read-part';
 import {

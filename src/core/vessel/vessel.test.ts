@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bubbleTile, MOST_BUBBLES, seeded } from './bubbles';
-import { capacityMl, fillHeightMm, ringsOf, STARTING_VESSELS, VesselSchema, volumeBelowMl, isRound, type RoundVessel, type Vessel } from './profile';
+import { capacityMl, fillHeightMm, ringsOf, STARTING_VESSELS, volumeBelowMl, isRound } from './profile';
+import { VesselSchema, type RoundVessel, type Vessel } from './schema';
 
 const glass: Vessel = { kind: 'glass', name: 'Glass', topMm: 80, baseMm: 60, heightMm: 100 };
 const rounds: fc.Arbitrary<Vessel> = fc.record({

@@ -1,5 +1,6 @@
 import type { Role } from '../larder/role';
-import type { Family, PartKind, WhiskPlan } from '../sheet/schema';
+import type { Family, PartKind } from '../sheet/kinds';
+import type { WhiskPlan } from '../sheet/schema';
 
 /** What choosing a school does to the lines of a part. */
 export type LineChange =

@@ -4,7 +4,8 @@ import { splitLine } from '../measures/line';
 import { plainName } from '../measures/match';
 import { isLossText } from '../sheet/loss';
 import { usedUpParts } from '../sheet/read-sheet';
-import type { Line, Part, PartKind, Sheet, Step } from '../sheet/schema';
+import type { Line, Part, Sheet, Step } from '../sheet/schema';
+import type { PartKind } from '../sheet/kinds';
 import { assemblyOf, methodOf, type MethodContext, type StepTemplate } from './methods';
 import { optionOf, questionNamed } from './questions';
 

@@ -1,4 +1,5 @@
-import type { Family, PartKind, Sheet, WhiskPlan } from '../../core/sheet/schema';
+import type { Family, PartKind } from '../../core/sheet/kinds';
+import type { Sheet, WhiskPlan } from '../../core/sheet/schema';
 
 /** A part as the sample kitchen's cooks wrote it down. */
 export interface SamplePart {

@@ -104,7 +104,7 @@ describe('saving', () => {
 });
 
 describe('undo over a reload', () => {
-  it('comes back when it leads to the very document, and only then', () => {
+  it('comes back when it leads to the very document, and only then', async () => {
     const store = makeSheetStore(saved);
     store.edit('a', named('A'), 0);
     store.edit('b', named('B'), 5000);
@@ -112,34 +112,34 @@ describe('undo over a reload', () => {
     const { doc, past, future } = store.get();
     keepUndo('s', doc, past, future);
     const again = makeSheetStore({ ...saved, doc });
-    const undo = readUndo('s', again.get().doc)!;
+    const undo = (await readUndo('s', again.get().doc))!;
     again.resume(undo.past, undo.future);
     again.redo();
     expect(again.get().doc.name).toBe('B');
     again.undo();
     again.undo();
     expect(again.get().doc.name).toBe(saved.doc.name);
-    expect(readUndo('s', named('other')(doc))).toBeNull();
+    expect(await readUndo('s', named('other')(doc))).toBeNull();
     kept.set('soft-peak:undo:s', '{');
-    expect(readUndo('s', doc)).toBeNull();
+    expect(await readUndo('s', doc)).toBeNull();
   });
 });
 
 describe('drafts', () => {
-  it('are kept, read back and dropped', () => {
+  it('are kept, read back and dropped', async () => {
     keepDraft('s', { baseRevision: 3, doc: saved.doc, screen: 'here' });
-    expect(readDraft('s')).toEqual({ baseRevision: 3, doc: saved.doc, screen: 'here' });
-    expect(readDraft('other')).toBeNull();
+    expect(await readDraft('s')).toEqual({ baseRevision: 3, doc: saved.doc, screen: 'here' });
+    expect(await readDraft('other')).toBeNull();
     dropDraft('s');
-    expect(readDraft('s')).toBeNull();
+    expect(await readDraft('s')).toBeNull();
   });
-  it('that are torn or of another form are no drafts', () => {
+  it('that are torn or of another form are no drafts', async () => {
     for (const text of ['{', 'null', '7', '{"baseRevision":1}', '{"baseRevision":"x","doc":{}}', '[]']) {
       kept.set('soft-peak:draft:s', text);
-      expect(readDraft('s')).toBeNull();
+      expect(await readDraft('s')).toBeNull();
     }
   });
-  it('survive a browser that keeps nothing', () => {
+  it('survive a browser that keeps nothing', async () => {
     vi.stubGlobal('localStorage', {
       getItem: () => {
         throw new Error('no');
@@ -153,6 +153,6 @@ describe('drafts', () => {
     });
     expect(() => keepDraft('s', { baseRevision: 1, doc: saved.doc, screen: 'here' })).not.toThrow();
     expect(() => dropDraft('s')).not.toThrow();
-    expect(readDraft('s')).toBeNull();
+    expect(await readDraft('s')).toBeNull();
   });
 });

@@ -1,4 +1,4 @@
-import { readSheetDoc, type Sheet } from '../../core/sheet/schema';
+import type { Sheet } from '../../core/sheet/schema';
 import type { SavedState, SheetStore, UndoStep } from './sheet-store';
 
 /** What the server answers to a save. */
@@ -9,17 +9,18 @@ export type SaveAnswer =
 
 const draftKey = (sheetId: string): string => `soft-peak:draft:${sheetId}`;
 
+/** The form's checks are heavy and only wanted where a draft or undo steps were left behind. */
+const sheetReader = async () => (await import('../../core/sheet/schema')).readSheetDoc;
+
+/** A document as text with its keys in one order. */
+const inOrder = (doc: unknown): string =>
+  JSON.stringify(doc, (_, value: unknown) => (typeof value === 'object' && value !== null && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value));
+
 /** Whether two documents say the same; the server's copy has its keys in the schema's order, the browser's may not. */
-export function isSameSheet(a: Sheet, b: Sheet): boolean {
-  const inOrder = (doc: Sheet): string => {
-    const read = readSheetDoc(doc);
-    return JSON.stringify(read.ok ? read.value : doc);
-  };
-  return inOrder(a) === inOrder(b);
-}
+export const isSameSheet = (a: Sheet, b: Sheet): boolean => a === b || inOrder(a) === inOrder(b);
 
 /** A document kept in the browser until the server has it. */
-interface Draft {
+export interface Draft {
   readonly baseRevision: number;
   readonly doc: Sheet;
   /** Which screen typed it. */
@@ -68,10 +69,12 @@ export function dropDraft(sheetId: string): void {
 }
 
 /** What was typed and never reached the server; null when there is none or it cannot be read. */
-export function readDraft(sheetId: string): Draft | null {
+export async function readDraft(sheetId: string): Promise<Draft | null> {
   try {
-    const raw = JSON.parse(localStorage.getItem(draftKey(sheetId)) ?? 'null') as { baseRevision?: unknown; doc?: unknown; screen?: unknown } | null;
-    const doc = readSheetDoc(raw?.doc);
+    const text = localStorage.getItem(draftKey(sheetId));
+    if (text === null) return null;
+    const raw = JSON.parse(text) as { baseRevision?: unknown; doc?: unknown; screen?: unknown } | null;
+    const doc = (await sheetReader())(raw?.doc);
     return raw && doc.ok && typeof raw.baseRevision === 'number' ? { baseRevision: raw.baseRevision, doc: doc.value, screen: String(raw.screen ?? '') } : null;
   } catch {
     return null;
@@ -133,9 +136,12 @@ export function keepUndo(sheetId: string, doc: Sheet, past: readonly UndoStep[],
 }
 
 /** The undo steps from before a reload, when they lead to this very document; null otherwise. */
-export function readUndo(sheetId: string, doc: Sheet): { readonly past: readonly UndoStep[]; readonly future: readonly Sheet[] } | null {
+export async function readUndo(sheetId: string, doc: Sheet): Promise<{ readonly past: readonly UndoStep[]; readonly future: readonly Sheet[] } | null> {
   try {
-    const raw = JSON.parse(sessionStorage.getItem(undoKey(sheetId)) ?? 'null') as { doc?: unknown; past?: UndoStep[]; future?: unknown[] } | null;
+    const text = sessionStorage.getItem(undoKey(sheetId));
+    if (text === null) return null;
+    const raw = JSON.parse(text) as { doc?: unknown; past?: UndoStep[]; future?: unknown[] } | null;
+    const readSheetDoc = await sheetReader();
     const kept = readSheetDoc(raw?.doc);
     if (!raw || !kept.ok || !isSameSheet(kept.value, doc)) return null;
     const past = (raw.past ?? []).flatMap((s) => {

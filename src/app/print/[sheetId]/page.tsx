@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation';
 import { plainNumber, showGrams } from '../../../core/figure';
 import { analyseSheet, kitchenOf } from '../../../core/sheet/analyse';
 import { lineName, shownSteps } from '../../../core/sheet/method';
-import { FAMILY_NAMES } from '../../../core/sheet/schema';
+import { FAMILY_NAMES } from '../../../core/sheet/kinds';
 import { shoppingOf } from '../../../core/sheet/shopping';
 import { vesselSize } from '../../../core/vessel/profile';
 import { openedKitchen } from '../../../data/kitchen';

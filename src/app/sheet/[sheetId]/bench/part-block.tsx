@@ -6,7 +6,7 @@ import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import { plainNumber, withUnit } from '../../../../core/figure';
 import type { PartAnalysis } from '../../../../core/sheet/analyse';
 import { addLine, moveLine, movePart, newLine, removeLine, removePart, setPart } from '../../../../core/sheet/edits';
-import { isWhippedKind, PART_KIND_NAMES } from '../../../../core/sheet/schema';
+import { isWhippedKind, PART_KIND_NAMES } from '../../../../core/sheet/kinds';
 import { waysOfPart } from '../../../../core/ways/switch';
 import { OpensPanel } from '../../../../ui/opens-panel';
 import { railHatch } from '../../../../ui/part-look';

@@ -1,7 +1,7 @@
 'use client';
 
 import { addPart } from '../../../../core/sheet/edits';
-import { PART_KINDS, PART_KIND_NAMES, type PartKind } from '../../../../core/sheet/schema';
+import { PART_KINDS, PART_KIND_NAMES, type PartKind } from '../../../../core/sheet/kinds';
 import { startingPart } from '../../../../core/sheet/starting';
 import { railHatch } from '../../../../ui/part-look';
 import { freshId } from '../../../../ui/sheet/fresh-id';

@@ -1,7 +1,7 @@
 'use client';
 
 import { showRoughSeconds } from '../../../../core/figure';
-import type { WhiskInput } from '../../../../core/foam/whisk';
+import type { WhiskInput } from '../../../../core/foam/inputs';
 import type { PartAnalysis } from '../../../../core/sheet/analyse';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { useCalculator } from '../../../../workers/use-calculator';

@@ -9,7 +9,7 @@ import { STAGE_X, SPREAD } from '../../../../core/foam/house';
 import { peakLook } from '../../../../core/foam/peak';
 import { networkAt, overrunAt, secondsTo, STAGES, type Whip } from '../../../../core/foam/whisk';
 import { mainPart, type PartAnalysis } from '../../../../core/sheet/analyse';
-import { isWhippedKind } from '../../../../core/sheet/schema';
+import { isWhippedKind } from '../../../../core/sheet/kinds';
 import { setPart } from '../../../../core/sheet/edits';
 import { stageTimeFigure, windowFigure } from '../../../../core/tells/figures';
 import { FigureButton } from '../../../../ui/figure-button';

@@ -1,7 +1,8 @@
 'use client';
 
 import { plainNumber, withUnit } from '../../../../core/figure';
-import { bowlfulsNeeded, whiskWarnings, type WhiskWarning, type Whip, type WhiskInput } from '../../../../core/foam/whisk';
+import { bowlfulsNeeded, whiskWarnings, type WhiskWarning, type Whip } from '../../../../core/foam/whisk';
+import type { WhiskInput } from '../../../../core/foam/inputs';
 import type { PartAnalysis } from '../../../../core/sheet/analyse';
 import { setPart } from '../../../../core/sheet/edits';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';

@@ -1,0 +1,75 @@
+import { DOSE_BANDS, type GelatinUse } from '../setting/house';
+
+/** The kinds of part, in the order in which cooks build. */
+export const PART_KINDS = ['whipped-cream', 'cheese-cream', 'egg-foam', 'custard', 'chocolate-base', 'fruit-base', 'set-filling', 'soak', 'biscuit-layer', 'pressed-base', 'meringue', 'topping', 'crown'] as const;
+export type PartKind = (typeof PART_KINDS)[number];
+
+export const PART_KIND_NAMES: Readonly<Record<PartKind, string>> = {
+  'whipped-cream': 'whipped cream',
+  'cheese-cream': 'cheese cream',
+  'egg-foam': 'egg foam',
+  custard: 'cooked custard',
+  'chocolate-base': 'chocolate base',
+  'fruit-base': 'fruit base',
+  'set-filling': 'folded filling',
+  soak: 'soak',
+  'biscuit-layer': 'biscuit layer',
+  'pressed-base': 'pressed base',
+  meringue: 'meringue shell',
+  topping: 'topping',
+  crown: 'crown of cream',
+};
+
+/** Kinds whose air is that of whipped cream. */
+export const isWhippedKind = (kind: PartKind): boolean => kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown';
+
+export const USES = ['spoon', ...Object.keys(DOSE_BANDS)] as ['spoon', GelatinUse, ...GelatinUse[]];
+export type Use = 'spoon' | GelatinUse;
+
+export const FAMILIES = ['chantilly', 'frosting', 'tiramisu', 'icebox', 'syllabub', 'semifreddo', 'mousse', 'cheesecake', 'nest', 'pudding'] as const;
+export type Family = (typeof FAMILIES)[number];
+
+export const FAMILY_NAMES: Readonly<Record<Family, string>> = {
+  chantilly: 'whipped cream',
+  frosting: 'stabilised cream or frosting',
+  tiramisu: 'tiramisu or trifle',
+  icebox: 'icebox cake or slice',
+  syllabub: 'syllabub',
+  semifreddo: 'semifreddo or frozen parfait',
+  mousse: 'mousse',
+  cheesecake: 'set cheesecake or tart',
+  nest: 'meringue nest or shell',
+  pudding: 'layered pudding',
+};
+
+export const FORMAT_VERSION = 2;
+
+/** What each use asks of the hold in the fridge, h (house). */
+export const WISHED_HOLD_H: Readonly<Record<Use, number>> = {
+  spoon: 4,
+  'hold-a-day': 24,
+  pipe: 48,
+  glass: 24,
+  slice: 48,
+  'turn-out': 48,
+};
+
+export const USE_NAMES: Readonly<Record<Use, string>> = {
+  spoon: 'spooned today',
+  'hold-a-day': 'held a day',
+  pipe: 'piped, held two days',
+  glass: 'set in a glass',
+  slice: 'cut in slices',
+  'turn-out': 'turned out',
+};
+
+export const PLACE_KINDS = ['still-fridge', 'fan-fridge', 'chest-freezer', 'frost-free-freezer', 'blast-chiller', 'counter'] as const;
+export type PlaceKind = (typeof PLACE_KINDS)[number];
+export const PLACE_KIND_NAMES: Readonly<Record<PlaceKind, string>> = {
+  'still-fridge': 'still fridge',
+  'fan-fridge': 'fan fridge',
+  'chest-freezer': 'chest freezer',
+  'frost-free-freezer': 'frost-free freezer',
+  'blast-chiller': 'blast chiller',
+  counter: 'counter',
+};
