@@ -1,4 +1,4 @@
-import { expect, test, alive, newSheet, readable, saved, typeLine } from './kitchen';
+import { expect, test, newSheet, readable, saved, typeLine } from './kitchen';
 
 test.describe('warnings before the whisk is switched on', () => {
   test('too full: it climbs out, and splitting it mends that', async ({ page }) => {
@@ -72,11 +72,11 @@ test('two tablets on one batch: ticks join, a field that both wrote is asked abo
   await other.goto(page.url());
   await other.getByLabel('Cream in the bowl').fill('6');
   await expect(other.getByLabel('Cream in the bowl')).toHaveValue('6');
-  await alive(other);
+  await other.waitForLoadState('networkidle');
   await page.getByLabel('Cream in the bowl').fill('4');
   await expect(page.getByRole('alert').filter({ hasText: 'Another screen wrote ‘6’' })).toBeVisible();
   await page.getByRole('button', { name: 'Use ‘4’' }).click();
-  await alive(page);
+  await page.waitForLoadState('networkidle');
   await page.reload();
   await expect(page.getByLabel('Cream in the bowl')).toHaveValue('4');
 });

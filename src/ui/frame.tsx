@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useLayoutEffect, useState, type ReactNode } from 'react';
 import { Search } from 'lucide-react';
 import { DueStrip } from './due-strip';
 import { Mark } from './mark';
@@ -37,7 +37,8 @@ export function Frame({ station, sheetId, heading, right, commands = [], childre
   const [open, setOpen] = useState<'find' | 'keys' | null>(null);
   const sheet = sheetId ?? params.get('sheet');
 
-  useEffect(() => {
+  // Before the screen is painted, so that a key pressed at once goes to this page and not to the one before.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
         event.preventDefault();

@@ -9,8 +9,26 @@ export type SaveAnswer =
 
 const draftKey = (sheetId: string): string => `soft-peak:draft:${sheetId}`;
 
-/** The form's checks are heavy and only wanted where a draft or undo steps were left behind. */
-const sheetReader = async () => (await import('../../core/sheet/schema')).readSheetDoc;
+const hasKeysOf = (x: unknown, like: object | undefined): boolean => typeof x === 'object' && x !== null && Object.keys(like ?? {}).every((k) => k in x);
+
+/**
+ * Whether what this browser kept has the form of a document in hand. The whole check is heavy and needed only for what an earlier
+ * version of the program left behind.
+ */
+function hasFormOf(raw: unknown, like: Sheet): raw is Sheet {
+  if (!hasKeysOf(raw, like)) return false;
+  const doc = raw as Sheet;
+  const line = like.parts.flatMap((p) => p.lines)[0];
+  return (
+    doc.format === like.format &&
+    doc.formatVersion === like.formatVersion &&
+    Array.isArray(doc.parts) &&
+    doc.parts.length > 0 &&
+    doc.parts.every((p) => hasKeysOf(p, like.parts[0]) && Array.isArray(p.lines) && p.lines.every((l: unknown) => hasKeysOf(l, line))) &&
+    Array.isArray(doc.steps) &&
+    doc.steps.every((s) => hasKeysOf(s, like.steps[0]))
+  );
+}
 
 /** A document as text with its keys in one order. */
 const inOrder = (doc: unknown): string =>
@@ -68,14 +86,24 @@ export function dropDraft(sheetId: string): void {
   }
 }
 
-/** What was typed and never reached the server; null when there is none or it cannot be read. */
-export async function readDraft(sheetId: string): Promise<Draft | null> {
+/** What was typed and never reached the server; 'earlier' when it has an earlier form; null when there is none or it cannot be read. */
+export function readDraft(sheetId: string, like: Sheet): Draft | 'earlier' | null {
   try {
-    const text = localStorage.getItem(draftKey(sheetId));
-    if (text === null) return null;
-    const raw = JSON.parse(text) as { baseRevision?: unknown; doc?: unknown; screen?: unknown } | null;
-    const doc = (await sheetReader())(raw?.doc);
-    return raw && doc.ok && typeof raw.baseRevision === 'number' ? { baseRevision: raw.baseRevision, doc: doc.value, screen: String(raw.screen ?? '') } : null;
+    const raw = JSON.parse(localStorage.getItem(draftKey(sheetId)) ?? 'null') as Partial<Record<keyof Draft, unknown>> | null;
+    if (typeof raw?.baseRevision !== 'number') return null;
+    return hasFormOf(raw.doc, like) ? { baseRevision: raw.baseRevision, doc: raw.doc, screen: String(raw.screen ?? '') } : 'earlier';
+  } catch {
+    return null;
+  }
+}
+
+/** A draft of an earlier form, brought up to date; null when it cannot be read. */
+export async function readEarlierDraft(sheetId: string): Promise<Draft | null> {
+  try {
+    const raw = JSON.parse(localStorage.getItem(draftKey(sheetId)) ?? 'null') as Partial<Record<keyof Draft, unknown>> | null;
+    const { readSheetDoc } = await import('../../core/sheet/schema');
+    const doc = readSheetDoc(raw?.doc);
+    return doc.ok && typeof raw?.baseRevision === 'number' ? { baseRevision: raw.baseRevision, doc: doc.value, screen: String(raw.screen ?? '') } : null;
   } catch {
     return null;
   }
@@ -136,23 +164,11 @@ export function keepUndo(sheetId: string, doc: Sheet, past: readonly UndoStep[],
 }
 
 /** The undo steps from before a reload, when they lead to this very document; null otherwise. */
-export async function readUndo(sheetId: string, doc: Sheet): Promise<{ readonly past: readonly UndoStep[]; readonly future: readonly Sheet[] } | null> {
+export function readUndo(sheetId: string, doc: Sheet): { readonly past: readonly UndoStep[]; readonly future: readonly Sheet[] } | null {
   try {
-    const text = sessionStorage.getItem(undoKey(sheetId));
-    if (text === null) return null;
-    const raw = JSON.parse(text) as { doc?: unknown; past?: UndoStep[]; future?: unknown[] } | null;
-    const readSheetDoc = await sheetReader();
-    const kept = readSheetDoc(raw?.doc);
-    if (!raw || !kept.ok || !isSameSheet(kept.value, doc)) return null;
-    const past = (raw.past ?? []).flatMap((s) => {
-      const read = readSheetDoc(s.doc);
-      return read.ok ? [{ ...s, doc: read.value }] : [];
-    });
-    const future = (raw.future ?? []).flatMap((f) => {
-      const read = readSheetDoc(f);
-      return read.ok ? [read.value] : [];
-    });
-    return { past, future };
+    const raw = JSON.parse(sessionStorage.getItem(undoKey(sheetId)) ?? 'null') as { doc?: unknown; past?: UndoStep[]; future?: unknown[] } | null;
+    if (!raw || !hasFormOf(raw.doc, doc) || !isSameSheet(raw.doc, doc)) return null;
+    return { past: (raw.past ?? []).filter((s) => hasFormOf(s.doc, doc)), future: (raw.future ?? []).filter((f): f is Sheet => hasFormOf(f, doc)) };
   } catch {
     return null;
   }

@@ -5,7 +5,7 @@ import { matcherFor } from '../../core/measures/match';
 import { analyseSheet, kitchenOf, type Kitchen, type KitchenFacts, type SheetAnalysis } from '../../core/sheet/analyse';
 import type { EditContext } from '../../core/sheet/edits';
 import type { Sheet } from '../../core/sheet/schema';
-import { dropDraft, isSameSheet, keepDraft, keepUndo, makeSaver, readDraft, readUndo, screenName, type Draft } from './saving';
+import { dropDraft, isSameSheet, keepDraft, keepUndo, makeSaver, readDraft, readEarlierDraft, readUndo, screenName, type Draft } from './saving';
 import { makeSheetStore, type SavedState, type SheetState, type SheetStore } from './sheet-store';
 
 interface OpenSheet {
@@ -58,7 +58,7 @@ export function SheetProvider({ id, saved, facts, children }: ProviderProps) {
   }, [id, store, facts]);
 
   useEffect(() => {
-    void takeUp(id, store);
+    takeUp(id, store);
     const keep = () => {
       const { doc, past, future } = store.get();
       keepUndo(id, doc, past, future);
@@ -73,18 +73,16 @@ export function SheetProvider({ id, saved, facts, children }: ProviderProps) {
   return <Open.Provider value={open}>{children}</Open.Provider>;
 }
 
-/**
- * What was typed here and never sent: taken up again as an edit, so that it can be undone, or shown as a conflict. Then the undo
- * steps from before a reload, unless something was typed meanwhile.
- */
-async function takeUp(id: string, store: SheetStore): Promise<void> {
-  const draft = await readDraft(id);
-  if (draft) takeUpDraft(draft, id, store);
-  const { doc } = store.get();
-  const undo = await readUndo(id, doc);
-  if (undo && store.get().doc === doc) store.resume(undo.past, undo.future);
+/** What was typed here and never sent, then the undo steps from before a reload. */
+function takeUp(id: string, store: SheetStore): void {
+  const draft = readDraft(id, store.get().doc);
+  if (draft === 'earlier') void readEarlierDraft(id).then((d) => d && takeUpDraft(d, id, store));
+  else if (draft) takeUpDraft(draft, id, store);
+  const undo = readUndo(id, store.get().doc);
+  if (undo) store.resume(undo.past, undo.future);
 }
 
+/** Takes a draft up again as an edit, so that it can be undone, or shows it as a conflict. */
 function takeUpDraft(draft: Draft, id: string, store: SheetStore): void {
   const { saved } = store.get();
   if (isSameSheet(draft.doc, saved.doc)) {
