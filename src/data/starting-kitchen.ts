@@ -32,6 +32,7 @@ export const STARTING_RULES: KitchenRules = {
   scaleStepG: 1,
   standardDrinkG: 10,
   authority: '',
+  waterBoilsC: 100,
   ways: {},
 };
 

@@ -68,6 +68,8 @@ export const IngredientSchema = z.object({
   bloom: z.number().positive().nullable(),
   /** Sweetness of its sugars against sucrose where its group's factor is wrong. */
   ownSweetness: z.number().min(0).nullable(),
+  /** What a gram of its sugars lowers the freezing point by, against sucrose, where its group's factor is wrong. */
+  ownFreezing: z.number().min(0).max(12).nullable().default(null),
   packG: z.number().positive().nullable(),
   ediblePct: z.number().min(0).max(100),
   pricePerKg: z.number().min(0).nullable(),

@@ -49,8 +49,21 @@ const waterBranch = (t: number): Quadratic => (t < 0 ? WATER_BELOW_0 : WATER_FRO
 /** Specific heat of a class, J/gK at tC °C. */
 export const specificHeatOf = (c: HeatClass, tC: number): number => at(c === 'water' ? waterBranch(tC) : SPECIFIC_HEAT[c], tC);
 
-/** Heat that warms 1 g of a class from 0 °C to tC, J; below 0 for what is colder. */
-export const sensibleHeatOf = (c: HeatClass, tC: number): number => upTo(c === 'water' ? waterBranch(tC) : SPECIFIC_HEAT[c], tC);
+/** Heat that warms 1 g of water from 0 °C to tC, J; below 0 for colder (liquid) water. */
+export const waterHeat = (tC: number): number => upTo(waterBranch(tC), tC);
+
+/** Heat that warms everything but the water of a mixture from 0 °C to a temperature, J: one curve for all classes. */
+export function dryHeat(grams: ClassGrams): (tC: number) => number {
+  let [a, b, c] = [0, 0, 0];
+  for (const k of Object.keys(SPECIFIC_HEAT) as (keyof typeof SPECIFIC_HEAT)[]) {
+    if (k === 'ice') continue;
+    const [ka, kb, kc] = SPECIFIC_HEAT[k];
+    a += grams[k] * ka;
+    b += grams[k] * kb;
+    c += grams[k] * kc;
+  }
+  return (tC) => upTo([a, b, c], tC);
+}
 
 /** g of each thermal class in a mixture, all water unfrozen. */
 export function classGrams({ grams }: Mixture): ClassGrams {

@@ -14,29 +14,43 @@ export interface Fold extends FoamVolume {
   readonly whiskedIn: boolean;
 }
 
+/** The bowl after a fold. */
+export interface FoldStep extends FoamVolume {
+  /** Air that this foam brought, mL. */
+  readonly broughtMl: number;
+  /** Share (0–1) of all air then in the bowl that the fold kept. */
+  readonly keeps: number;
+}
+
 /**
- * What a base and its foams come to (physics: volumes add; house ±6 %: what each fold keeps). Every fold costs every foam
+ * The account of a base and its foams, fold by fold (physics: volumes add; house ±6 %: what each fold keeps). Every fold costs every foam
  * that is in the bowl. The first portion keeps 0.55 of its air, and after it the base counts as soft.
  *
  * @param base unaerated volume and air of what is in the bowl at first.
  * @param stiff whether the base is stiffer than the foam or warmer than 30 °C.
- * @returns volumes ≥ 0; air never more than was brought.
+ * @returns a step for each fold; volumes ≥ 0, air never more than was brought.
  */
-export function foldTogether(base: FoamVolume, folds: readonly Fold[], stiff: boolean): FoamVolume {
+export function foldAccount(base: FoamVolume, folds: readonly Fold[], stiff: boolean): readonly FoldStep[] {
   let { mixMl, airMl } = base;
   let hard = stiff;
-  for (const fold of folds) {
+  return folds.map((fold) => {
     mixMl += fold.mixMl;
-    if (fold.whiskedIn) {
-      airMl = (airMl + fold.airMl) * WHISKED_IN_KEEPS;
-      continue;
+    const there = airMl + fold.airMl;
+    if (fold.whiskedIn) airMl = there * WHISKED_IN_KEEPS;
+    else {
+      const first = Math.min(1, Math.max(0, fold.firstShare));
+      if (first > 0) {
+        airMl = airMl * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS) + first * fold.airMl * FIRST_PORTION_KEEPS;
+        hard = false;
+      }
+      airMl = (airMl + (1 - first) * fold.airMl) * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS);
     }
-    const first = Math.min(1, Math.max(0, fold.firstShare));
-    if (first > 0) {
-      airMl = airMl * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS) + first * fold.airMl * FIRST_PORTION_KEEPS;
-      hard = false;
-    }
-    airMl = (airMl + (1 - first) * fold.airMl) * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS);
-  }
-  return { mixMl, airMl };
+    return { mixMl, airMl, broughtMl: fold.airMl, keeps: there > 0 ? airMl / there : 1 };
+  });
+}
+
+/** What a base and its foams come to in the end; see `foldAccount`. */
+export function foldTogether(base: FoamVolume, folds: readonly Fold[], stiff: boolean): FoamVolume {
+  const last = foldAccount(base, folds, stiff).at(-1);
+  return last ? { mixMl: last.mixMl, airMl: last.airMl } : { mixMl: base.mixMl, airMl: base.airMl };
 }

@@ -126,3 +126,12 @@ export const EGG_FOAM_OVERRUN = {
   'whole-eggs': 240,
 } as const;
 export type EggFoam = keyof typeof EGG_FOAM_OVERRUN;
+
+/** Syllabub (±25 %): g of water phase that the foam keeps per g of milk fat, h in which the excess sinks, clear drink that is wished. */
+export const SYLLABUB_SPREAD = 0.25;
+export const SYLLABUB = { keepsPerFat: 2.15, partsInH: 8, drinkShare: { low: 0.1, high: 0.2 } } as const;
+
+/** Where a finished dessert waits: a fridge, a cool box with packs, the counter. */
+export const COOL_BOX_C = 8;
+/** Frozen desserts are kept this long, months. */
+export const FROZEN_MONTHS = 3;

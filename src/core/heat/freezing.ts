@@ -32,8 +32,8 @@ export const FREEZING_FACTORS: Readonly<Partial<Record<Component, number>>> = {
   acid: 1.8,
   salt: 11.7,
 };
-/** Milk salts, °C per g of milk solids not fat per 100 g of water; ethanol, °C per g per 100 g of water (the line of its solutions). */
-const MILK_SALTS_C = 2.37 / 100;
+/** Milk salts, °C per g of milk solids not fat per g of water; ethanol, °C per g per 100 g of water (the line of its solutions). */
+const MILK_SALTS_C = 2.37;
 const ETHANOL_C = 0.42;
 /** g of water that 1 g of protein or starch never lets freeze. */
 const BOUND_WATER = 0.25;
@@ -86,7 +86,7 @@ export function solutionOf(mixture: Mixture, sucroseEqG: number): Solution {
 
 /** Depression, °C, with all that is dissolved in `waterG` of unfrozen water. */
 export const depressionC = (s: Solution, waterG: number): number =>
-  sucroseDepressionC((100 * s.sucroseEqG) / waterG) + (100 * MILK_SALTS_C * 100 * s.msnfG) / (100 * waterG) + (ETHANOL_C * 100 * s.ethanolG) / waterG;
+  sucroseDepressionC((100 * s.sucroseEqG) / waterG) + (MILK_SALTS_C * s.msnfG) / waterG + (100 * ETHANOL_C * s.ethanolG) / waterG;
 
 /** Where the first ice forms, °C (at most 0); null where nothing can freeze. */
 export function freezingStartC(s: Solution): number | null {

@@ -44,3 +44,16 @@ export const ICE_VOLUME = { clean: 0.24, hard: 0.32 } as const;
 export const KNIFE_SPREAD = 0.08;
 /** Whisking warms a cream by this share of what the room is warmer, per minute. */
 export const WHISK_WARMING_PER_MIN = 0.03;
+
+/** Cream or milk as it is poured over chocolate, and what the two must come to so that the cocoa butter is melted and yolks are not cooked, °C. */
+export const POURED_C = 85;
+export const GANACHE_WINDOW = { lowC: 34, highC: 55 } as const;
+/** A custard as it leaves the hob, where the ice bath takes it, and the ice, °C. */
+export const CUSTARD_OFF_HOB_C = 83;
+export const ICE_BATH = { toC: 4, iceC: -5 } as const;
+/** From this share of added sugar on, sugar protects germs beyond what the egg tables cover: the one-point rule leads. */
+export const RICH_IN_SUGAR = 0.2;
+/** Yolk counts as sweetened from this share of sugar on (as the tables do). */
+export const SWEET_YOLK = 0.02;
+/** A written boil-off may differ by so many g before it is mentioned. */
+export const BOIL_OFF_GRACE_G = 3;

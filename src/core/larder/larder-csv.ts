@@ -7,7 +7,7 @@ import { fail, ok, type Fault, type Result } from '../result';
 /** The columns of a larder file, in their order. Grams are per 100 g; lists are parted by ';', aliases by '|'. */
 export const LARDER_COLUMNS = [
   'id', 'name', 'category', ...COMPONENTS, 'density_g_per_ml', 'grams_per_us_cup', 'piece_grams', 'piece_name', 'bloom', 'biscuit_shape', 'biscuit_w_mm', 'biscuit_l_mm', 'biscuit_h_mm',
-  'soak_uptake_1s_pct', 'soak_uptake_2s_pct', 'soak_uptake_4s_pct', 'pack_grams', 'edible_pct', 'price_per_kg', 'allergens', 'flags', 'note', 'foam_role', 'own_sweetness', 'aliases', 'inferred', 'own',
+  'soak_uptake_1s_pct', 'soak_uptake_2s_pct', 'soak_uptake_4s_pct', 'pack_grams', 'edible_pct', 'price_per_kg', 'allergens', 'flags', 'note', 'foam_role', 'own_sweetness', 'own_freezing', 'aliases', 'inferred', 'own',
 ] as const;
 
 type Row = Readonly<Record<string, string>>;
@@ -33,6 +33,7 @@ function ingredientOf(row: Row, number: CellNumber): unknown {
     piece: piece === null ? null : { grams: piece, name: row.piece_name ?? '' },
     bloom: value('bloom'),
     ownSweetness: value('own_sweetness'),
+    ownFreezing: value('own_freezing'),
     packG: value('pack_grams'),
     ediblePct: value('edible_pct') ?? 100,
     pricePerKg: value('price_per_kg'),
@@ -116,6 +117,7 @@ export function writeLarderCsv(ingredients: readonly Ingredient[]): string {
       note: i.note,
       foam_role: i.foamRole,
       own_sweetness: cell(i.ownSweetness),
+      own_freezing: cell(i.ownFreezing),
       aliases: i.aliases.join('|'),
       inferred: i.inferred.join(';'),
       own: i.own ? 'yes' : '',

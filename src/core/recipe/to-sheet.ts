@@ -2,7 +2,7 @@ import type { Ingredient } from '../composition/ingredient';
 import { roleOf, type Role } from '../larder/role';
 import type { CupSystem } from '../measures/units';
 import { newLine, type EditContext } from '../sheet/edits';
-import { FORMAT_VERSION } from '../sheet/kinds';
+import { FORMAT_VERSION, USUAL_WAIT_H } from '../sheet/kinds';
 import type { Line, Part, Sheet, Step } from '../sheet/schema';
 import { startingPart } from '../sheet/starting';
 import { STARTING_VESSELS } from '../vessel/profile';
@@ -89,6 +89,7 @@ export function draftToSheet(rows: readonly DraftRow[], to: ToSheet): Sheet {
     steps,
     method: noSteps ? 'ways' : 'own',
     ways: {},
+    servedAfterH: USUAL_WAIT_H,
     notes: [said ? said.text : '', ...notes].filter(Boolean).join('\n').slice(0, 20_000),
     unread: unread.map((t) => t.slice(0, 4000)).slice(0, 400),
   };

@@ -22,3 +22,41 @@ export const STRONG_ABV_PCT = 4;
 export const NO_SET_ABV_PCT = 15;
 /** Soaked leaf keeps about this many times its mass of water. */
 export const SOAK_WATER_PER_G = 5;
+
+/** Gelatin goes in melted, at 50–60 °C: taken at 55. */
+export const MELTED_GELATIN_C = 55;
+/** Gelatin that meets something so cold, and is so much, strings. */
+export const STRINGS = { belowC: 18, aboveGPerKg: 6 } as const;
+/** What the first spoonful's mix is brought to. */
+export const SPOONFUL_C = { wish: 25, low: 22, high: 28 } as const;
+
+/** Setting of gelatin (±25 %): maturity = (1 − exp(−(t/4 h)^0.6)) / (1 − exp(−4.5^0.6)), counted from a core under 15 °C. */
+export const SET_SPREAD = 0.25;
+export const SET = { hours: 4, power: 0.6, full: 4.5, startsBelowC: 15, coldAtMostC: 6 } as const;
+export const SET_NEEDS = {
+  glass: { name: 'in a glass', maturity: 0.5 },
+  slice: { name: 'to cut', maturity: 0.65 },
+  'turn-out': { name: 'to turn out', maturity: 0.75 },
+} as const;
+export type SetNeed = keyof typeof SET_NEEDS;
+
+/** Setters other than gelatin: g per kg of everything they set (±20 %), and what each asks of the cook. */
+export const OTHER_SETTERS = {
+  'corn-starch': { name: 'cooked starch', low: 8, high: 12, rule: 'Cook it until it bubbles, then cool it in two stages: raw starch sets nothing, and a warm custard is slow to cool.' },
+  'instant-starch': { name: 'instant starch', low: 15, high: 25, rule: 'Whisk it in dry with the sugar: it swells cold, within minutes.' },
+  agar: { name: 'agar', low: 2, high: 4, rule: 'Boil it for two minutes; fold the base in above 40\u00a0°C, for it sets as it cools and does not wait.' },
+  xanthan: { name: 'xanthan', low: 0.5, high: 2, rule: 'Mix it dry with ten times its sugar and rain it in: it lumps otherwise.' },
+  carrageenan: { name: 'iota carrageenan', low: 0.5, high: 1.5, rule: 'Heat it to 80\u00a0°C in milk or cream; it sets as it cools and thaws without weeping.' },
+  'milk-powder': { name: 'milk powder', low: 20, high: 30, rule: 'Stir it into the cold cream and leave it ten minutes before whisking.' },
+} as const;
+export type OtherSetter = keyof typeof OTHER_SETTERS;
+
+/** Setters that are counted as a share of the dairy, %, and marshmallow of the whole. */
+export const SHARE_SETTERS = {
+  mascarpone: { name: 'mascarpone', low: 20, high: 50, rule: 'Stir it soft on its own; it curdles when beaten cold and hard.' },
+  'cream-cheese': { name: 'cream cheese', low: 20, high: 45, rule: 'Soften it alone to 18\u00a0°C and beat it smooth first; stream the cream in slowly, scraping down.' },
+  'strained-yoghurt': { name: 'strained yoghurt', low: 20, high: 35, rule: 'Drain it well; it sours the cream a little.' },
+  'white-chocolate': { name: 'white chocolate', low: 20, high: 35, rule: 'Melt it into hot cream, and chill that overnight before whisking.' },
+  marshmallow: { name: 'marshmallow', low: 8, high: 15, rule: 'Melt it in a little of the cream and let it cool to 25\u00a0°C; its gelatin is counted.' },
+} as const;
+export type ShareSetter = keyof typeof SHARE_SETTERS;

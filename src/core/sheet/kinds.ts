@@ -1,4 +1,5 @@
 import { DOSE_BANDS, type GelatinUse } from '../setting/house';
+import type { BowlKind } from '../heat/house';
 
 /** The kinds of part, in the order in which cooks build. */
 export const PART_KINDS = ['whipped-cream', 'cheese-cream', 'egg-foam', 'custard', 'chocolate-base', 'fruit-base', 'set-filling', 'soak', 'biscuit-layer', 'pressed-base', 'meringue', 'topping', 'crown'] as const;
@@ -73,3 +74,27 @@ export const PLACE_KIND_NAMES: Readonly<Record<PlaceKind, string>> = {
   'blast-chiller': 'blast chiller',
   counter: 'counter',
 };
+
+/** What is hot or cold about a part: at which temperature it meets the others, its syrup, the bowl that it is in, its readings. */
+export interface HeatPlan {
+  /** At which it meets what it is folded or poured into, °C; null for the usual of its kind. */
+  readonly atC: number | null;
+  /** To which its syrup is boiled, °C. */
+  readonly syrupC: number;
+  readonly bowl: BowlKind;
+  /** Empty, g. */
+  readonly bowlG: number;
+  /** Eggs when they meet the heat, °C. */
+  readonly eggC: number;
+  /** How it is whisked while it cools. */
+  readonly cools: 'fast' | 'slow';
+  /** What the hob gives, W. */
+  readonly hobW: number;
+  /** Readings of its temperature as the cook typed them: '0 20, 4 62, 7:30 71'. */
+  readonly curve: string;
+}
+
+/** How a part is taken to be warmed and cooled until the cook says otherwise. */
+export const USUAL_HEAT: HeatPlan = { atC: null, syrupC: 118, bowl: 'steel', bowlG: 500, eggC: 20, cools: 'fast', hobW: 1800, curve: '' };
+/** From finished to served, h, until the cook says otherwise. */
+export const USUAL_WAIT_H = 12;

@@ -10,6 +10,7 @@ import { gelatinForStrength } from '../setting/gelatin';
 import { REFERENCE_BLOOM, SOAK_WATER_PER_G } from '../setting/house';
 import { optionOf, questionNamed } from '../ways/questions';
 import { readFeedAmount } from './feed';
+import { sucroseEquivalentG, type FreezingPortion } from '../heat/freezing';
 import { isLossText, lossPortion, readLoss, type Loss } from './loss';
 import type { Line, Part } from './schema';
 
@@ -40,6 +41,8 @@ export interface PartReading {
   readonly mixture: Mixture;
   /** g of sucrose equivalent in all of it. */
   readonly sweetG: number;
+  /** g of sucrose that would lower the freezing point as much as its sugars, acids and salts. */
+  readonly freezingG: number;
   readonly soakWaterG: number;
   /** What other parts give, g. */
   readonly fedG: number;
@@ -142,9 +145,10 @@ const NO_SOURCES: FeedSources = { partOf: () => null, readingOf: () => null, res
 
 /** Reads a whole part: every line to grams, added up, with the shares that the foam models ask for. */
 export function readPart(part: Part, larder: ReadonlyMap<string, Ingredient>, measures: Measures, sources: FeedSources = NO_SOURCES): PartReading {
-  const portions: SweetPortion[] = [];
+  const portions: (SweetPortion & FreezingPortion)[] = [];
   const fed: MixtureShare[] = [];
   let fedSweetG = 0;
+  let fedFreezingG = 0;
   const roleG = emptyRoles();
   const allergens = new Set<string>();
   const lines: LineReading[] = [];
@@ -167,6 +171,7 @@ export function readPart(part: Part, larder: ReadonlyMap<string, Ingredient>, me
       fedG += reading.read.massG;
       fed.push({ mixture: source.mixture, share });
       fedSweetG += share * source.sweetG;
+      fedFreezingG += share * source.freezingG;
       for (const role of Object.keys(roleG) as FoamRole[]) roleG[role] += share * source.roleG[role];
       whippingFatG += share * source.whippingFatG;
       gelatin225G += share * source.gelatin225G;
@@ -187,7 +192,7 @@ export function readPart(part: Part, larder: ReadonlyMap<string, Ingredient>, me
     const { read, ingredient, soakWaterG: soak } = reading;
     if (!read || !ingredient) continue;
     const { massG, per100: per } = read;
-    portions.push({ massG, per100: per, ownSweetness: ingredient.ownSweetness });
+    portions.push({ massG, per100: per, ownSweetness: ingredient.ownSweetness, ownFreezing: ingredient.ownFreezing });
     roleG[ingredient.foamRole] += massG;
     soakWaterG += soak;
     whippingFatG += (massG * (per.milk_fat + (ingredient.foamRole === 'cream' ? per.other_fat : 0))) / 100;
@@ -205,15 +210,19 @@ export function readPart(part: Part, larder: ReadonlyMap<string, Ingredient>, me
   const own = mix(portions);
   let mixture = fed.length === 0 ? own : combine([{ mixture: own, share: 1 }, ...fed]);
   let sweetG = (sweetnessPer100(portions) * own.massG) / 100 + fedSweetG;
+  let freezingG = sucroseEquivalentG(portions) + fedFreezingG;
   for (const at of losses) {
-    const taken = takeLoss(part.lines[at]!, mixture, sweetG);
+    const taken = takeLoss(part.lines[at]!, mixture);
     lines[at] = taken.reading;
-    ({ mixture, sweetG } = taken);
+    mixture = taken.mixture;
+    sweetG *= taken.staysShare;
+    freezingG *= taken.staysShare;
   }
   return {
     lines,
     mixture,
     sweetG,
+    freezingG,
     soakWaterG,
     fedG,
     dairyG: DAIRY_ROLES.reduce((sum, role) => sum + roleG[role], 0),
@@ -243,11 +252,12 @@ export const boughtG = (massG: number, ingredient: Ingredient): number => (ingre
 interface AfterLoss {
   readonly reading: LineReading;
   readonly mixture: Mixture;
-  readonly sweetG: number;
+  /** Share (0–1) of what does not boil off that stays. */
+  readonly staysShare: number;
 }
 
 /** Reads a line of loss against what is in the part so far, and what is left after it. */
-function takeLoss(line: Line, before: Mixture, sweetG: number): AfterLoss {
+function takeLoss(line: Line, before: Mixture): AfterLoss {
   const lossOf = (text: string): Result<{ portion: Portion; loss: Loss }> => {
     const loss = readLoss(text);
     if (!loss.ok) return loss;
@@ -256,12 +266,12 @@ function takeLoss(line: Line, before: Mixture, sweetG: number): AfterLoss {
   };
   const now = lossOf(line.text);
   const good = now.ok || !line.lastGood ? now : lossOf(line.lastGood.text);
-  if (!good.ok) return { reading: faulty(line, 'loss', good.fault), mixture: before, sweetG };
+  if (!good.ok) return { reading: faulty(line, 'loss', good.fault), mixture: before, staysShare: 1 };
   const { portion, loss } = good.value;
   const read: ReadLine = { massG: portion.massG, rangeG: null, quantity: -portion.massG, unit: unitOf('g'), fatPct: null, per100: portion.per100, unweighed: false };
   const reading: LineReading = { line, kind: 'loss', ingredient: null, fromPart: null, role: null, name: loss.words, read, fault: now.ok ? null : now.fault, cooksMeasure: '', soakWaterG: 0 };
   const left = (before.massG + portion.massG) / before.massG;
-  return { reading, mixture: combine([{ mixture: before, share: 1 }, { mixture: mix([portion]), share: 1 }]), sweetG: loss.kind === 'share' ? sweetG * left : sweetG };
+  return { reading, mixture: combine([{ mixture: before, share: 1 }, { mixture: mix([portion]), share: 1 }]), staysShare: loss.kind === 'share' ? left : 1 };
 }
 
 /** Fat % of all in the bowl, the added sugar left out; null for an empty bowl. */

@@ -5,7 +5,7 @@ import { SPEEDS, WISHED_STAGES } from '../foam/whisk';
 import { ROLES } from '../larder/role';
 import { CUP_SYSTEM_KEYS } from '../measures/units';
 import { fail, ok, type Result } from '../result';
-import { FAMILIES, FORMAT_VERSION, PART_KINDS, PLACE_KINDS, USES } from './kinds';
+import { FAMILIES, FORMAT_VERSION, PART_KINDS, PLACE_KINDS, USES, USUAL_HEAT, USUAL_WAIT_H } from './kinds';
 import { VesselSchema } from '../vessel/schema';
 
 const id = z.string().min(1).max(40);
@@ -39,6 +39,17 @@ export const WhiskPlanSchema = z.object({
 });
 export type WhiskPlan = Readonly<z.infer<typeof WhiskPlanSchema>>;
 
+export const HeatPlanSchema = z.object({
+  atC: z.number().min(-30).max(120).nullable().default(USUAL_HEAT.atC),
+  syrupC: z.number().min(80).max(140).default(USUAL_HEAT.syrupC),
+  bowl: z.enum(['steel', 'glass', 'plastic']).default(USUAL_HEAT.bowl),
+  bowlG: z.number().min(0).max(50_000).default(USUAL_HEAT.bowlG),
+  eggC: z.number().min(0).max(60).default(USUAL_HEAT.eggC),
+  cools: z.enum(['fast', 'slow']).default(USUAL_HEAT.cools),
+  hobW: z.number().min(50).max(20_000).default(USUAL_HEAT.hobW),
+  curve: z.string().max(2000).default(USUAL_HEAT.curve),
+});
+
 export const PartSchema = z.object({
   id,
   kind: z.enum(PART_KINDS),
@@ -47,6 +58,7 @@ export const PartSchema = z.object({
   ways: z.record(z.string().max(40), z.string().max(40)).default({}),
   lines: z.array(LineSchema).max(200),
   whisk: WhiskPlanSchema,
+  heat: HeatPlanSchema.default({ ...USUAL_HEAT }),
 });
 export type Part = Omit<Readonly<z.infer<typeof PartSchema>>, 'lines'> & { readonly lines: readonly Line[] };
 
@@ -99,6 +111,8 @@ export const SheetSchema = z.object({
   method: z.enum(['ways', 'own']).default('ways'),
   /** The schools chosen for putting it together. */
   ways: z.record(z.string().max(40), z.string().max(40)).default({}),
+  /** From finished to served, h. */
+  servedAfterH: z.number().min(0).max(2400).default(USUAL_WAIT_H),
   notes: z.string().max(20_000),
   /** Text of a pasted recipe that was not understood: kept in sight, never dropped. */
   unread: z.array(z.string().max(4000)).max(400).default([]),
@@ -171,6 +185,8 @@ export const KitchenRulesSchema = z.object({
   standardDrinkG: z.number().min(5).max(20).default(10),
   /** Whose rules the kitchen follows, in its own words. */
   authority: z.string().max(400).default(''),
+  /** Where plain water boils here, °C: lower on a mountain. */
+  waterBoilsC: z.number().min(80).max(101).default(100),
   /** The kitchen's preferred schools, by question. */
   ways: z.record(z.string().max(40), z.string().max(40)).default({}),
 });

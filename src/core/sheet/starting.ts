@@ -2,7 +2,7 @@ import type { Ingredient } from '../composition/ingredient';
 import { STARTING_VESSELS } from '../vessel/profile';
 import { questionNamed } from '../ways/questions';
 import { settleMethod } from '../ways/settle';
-import { FORMAT_VERSION, PART_KIND_NAMES, type PartKind } from './kinds';
+import { FORMAT_VERSION, PART_KIND_NAMES, type PartKind, USUAL_WAIT_H, USUAL_HEAT } from './kinds';
 import type { Line, Part, Sheet, WhiskPlan } from './schema';
 
 export const STARTING_WHISK: Omit<WhiskPlan, 'mixerId'> = {
@@ -24,7 +24,7 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 export function startingPart(id: string, kind: PartKind, mixerId: string, preferred: Readonly<Record<string, string>> = {}): Part {
   const ways = Object.fromEntries(Object.entries(preferred).filter(([key]) => questionNamed(key)?.kinds.includes(kind)));
   const sugarAt = ways['sugar-moment'] === 'soft-peak' ? 'soft-peak' : STARTING_WHISK.sugarAt;
-  return { id, kind, name: capital(PART_KIND_NAMES[kind]), ways, lines: [], whisk: { ...STARTING_WHISK, sugarAt, mixerId } };
+  return { id, kind, name: capital(PART_KIND_NAMES[kind]), ways, lines: [], whisk: { ...STARTING_WHISK, sugarAt, mixerId }, heat: USUAL_HEAT };
 }
 
 /** A sheet to start from: one whipped cream with these lines. */
@@ -44,6 +44,7 @@ export function startingSheet(name: string, mixerId: string, lines: readonly Lin
       steps: [],
       method: 'ways',
       ways: Object.fromEntries(Object.entries(preferred).filter(([key]) => questionNamed(key)?.families.includes('chantilly'))),
+      servedAfterH: USUAL_WAIT_H,
       notes: '',
       unread: [],
     },

@@ -8,6 +8,7 @@ const own = (i: Pick<Ingredient, 'id' | 'name' | 'aliases' | 'category' | 'compo
   piece: null,
   bloom: null,
   ownSweetness: null,
+  ownFreezing: null,
   ediblePct: 100,
   allergens: [],
   flags: [],

@@ -8,7 +8,7 @@ import { kitchenOf, type Kitchen } from '../../core/sheet/analyse';
 import { STARTING_VESSELS } from '../../core/vessel/profile';
 import { seeded } from '../../core/vessel/bubbles';
 import { matcherFor } from '../../core/measures/match';
-import { FORMAT_VERSION } from '../../core/sheet/kinds';
+import { FORMAT_VERSION, USUAL_WAIT_H } from '../../core/sheet/kinds';
 import type { Part, Sheet } from '../../core/sheet/schema';
 import type { ReadingKind } from '../../core/sheet/method';
 import type { KitchenDb } from '../kitchen-file';
@@ -48,13 +48,13 @@ export function sampleDoc(sample: SampleSheet, context: EditContext, usualMixer:
   const parts: Part[] = [];
   for (const p of sample.parts) {
     const part = startingPart(p.id, p.kind, p.whisk?.mixerId ?? usualMixer);
-    const named = { ...part, name: p.name, ways: p.ways ?? {}, whisk: { ...part.whisk, ...p.whisk } };
+    const named = { ...part, name: p.name, ways: p.ways ?? {}, whisk: { ...part.whisk, ...p.whisk }, heat: { ...part.heat, ...p.heat } };
     parts.push({ ...named, lines: p.lines.map((text, n) => newLine(`${p.id}-${n + 1}`, text, context, { parts, partId: p.id })) });
   }
   const vessel = STARTING_VESSELS.find((v) => v.name === sample.vessel);
   if (!vessel) throw new Error(`sample sheet ${sample.id}: no vessel ${sample.vessel}`);
-  const { name, family, portions, use, sweetness, notes, ways = {} } = sample;
-  return settleMethod({ format: 'soft-peak-sheet', formatVersion: FORMAT_VERSION, name, family, portions, use, sweetness, vessel, parts, steps: [], method: 'ways', ways, notes, unread: [] }, context.larder);
+  const { name, family, portions, use, sweetness, notes, ways = {}, servedAfterH = USUAL_WAIT_H } = sample;
+  return settleMethod({ format: 'soft-peak-sheet', formatVersion: FORMAT_VERSION, name, family, portions, use, sweetness, vessel, parts, steps: [], method: 'ways', ways, servedAfterH, notes, unread: [] }, context.larder);
 }
 
 /**

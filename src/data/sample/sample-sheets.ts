@@ -1,4 +1,4 @@
-import type { Family, PartKind } from '../../core/sheet/kinds';
+import type { Family, HeatPlan, PartKind } from '../../core/sheet/kinds';
 import type { Sheet, WhiskPlan } from '../../core/sheet/schema';
 
 /** A part as the sample kitchen's cooks wrote it down. */
@@ -9,6 +9,7 @@ export interface SamplePart {
   readonly lines: readonly string[];
   readonly ways?: Readonly<Record<string, string>>;
   readonly whisk?: Partial<WhiskPlan>;
+  readonly heat?: Partial<HeatPlan>;
 }
 
 export interface SampleSheet {
@@ -22,6 +23,7 @@ export interface SampleSheet {
   readonly notes: string;
   readonly parts: readonly SamplePart[];
   readonly ways?: Readonly<Record<string, string>>;
+  readonly servedAfterH?: number;
 }
 
 /** The sheets of Gannet Quay, the one last touched at the end; all made up. */

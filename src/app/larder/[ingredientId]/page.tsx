@@ -19,6 +19,7 @@ const FRESH: Ingredient = {
   piece: null,
   bloom: null,
   ownSweetness: null,
+  ownFreezing: null,
   packG: null,
   ediblePct: 100,
   pricePerKg: null,

@@ -215,6 +215,7 @@ function Rules({ rules, onChange }: { readonly rules: KitchenRules; readonly onC
           onChange={(v) => onChange({ keepingH: v === 'usual' ? null : Number(v) })}
         />
         <QuantityField label="A standard drink" unit="g" value={rules.standardDrinkG} min={5} max={20} onChange={(standardDrinkG) => onChange({ standardDrinkG })} />
+        <QuantityField label="Water boils at" unit="°C" value={rules.waterBoilsC} min={80} max={101} onChange={(waterBoilsC) => onChange({ waterBoilsC })} />
         <label className="col-span-2 block sm:col-span-3">
           <span className="block text-[13.5px] text-ink-soft">Whose food rules it follows</span>
           <input value={rules.authority} maxLength={400} placeholder="the local food authority and its code" onChange={(e) => onChange({ authority: e.target.value })} className="field mt-0.5 w-full" />
