@@ -36,7 +36,7 @@ export function densityGPerMl(mixture: Mixture, tC: number): number | null {
 }
 
 /** Density of ethanol at 20 °C, g/mL, by which strength by volume is defined. */
-const ETHANOL_20C = 0.789;
+export const ETHANOL_20C = 0.789;
 
 /**
  * Alcohol by volume of the unaerated mix at 20 °C, %; 0 for an empty one. Volumes are added, so that the contraction of

@@ -1,5 +1,5 @@
 import { readTable } from '../interpolate';
-import type { Component } from '../composition/components';
+import { composition, type Component } from '../composition/components';
 import { iceDensityKgPerM3 } from '../composition/thermal';
 import { volumeMl } from '../composition/density';
 import { milkSolidsNotFatG, type Mixture, type Portion } from '../composition/mixture';
@@ -77,11 +77,13 @@ export interface Solution {
   readonly ethanolG: number;
 }
 
+/** g of water that protein and starch would hold back, if there is so much. */
+export const boundWaterG = ({ grams: g }: Mixture): number => BOUND_WATER * (g.milk_protein + g.egg_protein + g.gelatin_protein + g.other_protein + g.starch);
+
 /** The solution that a mixture is. @param sucroseEqG from `sucroseEquivalentG` of its portions. */
 export function solutionOf(mixture: Mixture, sucroseEqG: number): Solution {
   const g = mixture.grams;
-  const binds = g.milk_protein + g.egg_protein + g.gelatin_protein + g.other_protein + g.starch;
-  return { massG: mixture.massG, waterG: Math.max(0, g.water), boundG: Math.min(Math.max(0, g.water), BOUND_WATER * binds), sucroseEqG, msnfG: milkSolidsNotFatG(mixture), ethanolG: g.ethanol };
+  return { massG: mixture.massG, waterG: Math.max(0, g.water), boundG: Math.min(Math.max(0, g.water), boundWaterG(mixture)), sucroseEqG, msnfG: milkSolidsNotFatG(mixture), ethanolG: g.ethanol };
 }
 
 /** Depression, °C, with all that is dissolved in `waterG` of unfrozen water. */
@@ -129,15 +131,18 @@ export function temperatureOfFrozenShare(s: Solution, share: number): number | n
 
 /** Ice by volume of the whole, air counted, 0–1: (ice/ρ_ice)/(mix/ρ_dense·(1 + overrun/100)) (published properties). */
 export function iceVolumeShare(mixture: Mixture, s: Solution, overrunPct: number, tC: number): number {
-  if (mixture.massG <= 0) return 0;
-  const iceG = s.waterG - unfrozenWaterG(s, tC);
-  const iceMl = (1000 * iceG) / iceDensityKgPerM3(tC);
-  const waterMl = volumeMl({ massG: iceG, grams: { ...mixture.grams, ...NO_SOLIDS, water: iceG } }, tC);
-  const dense = volumeMl(mixture, tC) - waterMl + iceMl;
-  return iceMl / (dense * (1 + overrunPct / 100));
+  return mixture.massG > 0 ? iceVolumeOf(s, volumeMl(mixture, tC), overrunPct, tC) : 0;
 }
 
-const NO_SOLIDS = { milk_fat: 0, cocoa_fat: 0, egg_fat: 0, other_fat: 0, milk_protein: 0, egg_protein: 0, gelatin_protein: 0, other_protein: 0, lactose: 0, sucrose: 0, glucose: 0, fructose: 0, higher_saccharides: 0, polyol: 0, starch: 0, fibre: 0, ethanol: 0, acid: 0, salt: 0, other_solids: 0 } as const;
+/** The same from the volume that the mix would have unfrozen at tC, mL. */
+export function iceVolumeOf(s: Solution, unfrozenMl: number, overrunPct: number, tC: number): number {
+  if (unfrozenMl <= 0) return 0;
+  const iceG = s.waterG - unfrozenWaterG(s, tC);
+  const iceMl = (1000 * iceG) / iceDensityKgPerM3(tC);
+  return iceMl / ((unfrozenMl - iceG * WATER_ML_PER_G(tC) + iceMl) * (1 + overrunPct / 100));
+}
+const WATER_ML_PER_G = (tC: number): number => volumeMl({ massG: 1, grams: PURE_WATER }, tC);
+const PURE_WATER = composition({ water: 1 });
 
 export type OutOfFreezer = 'clean' | 'rest' | 'hard';
 
