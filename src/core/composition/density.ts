@@ -1,4 +1,4 @@
-import { COMPONENTS, THERMAL_CLASS, type ThermalClass } from './components';
+import type { ThermalClass } from './components';
 import type { Mixture } from './mixture';
 
 /**
@@ -22,12 +22,18 @@ const DENSITY_KG_PER_M3: Readonly<Record<ThermalClass, (tC: number) => number>> 
  * @returns mL.
  */
 export function volumeMl(mixture: Mixture, tC: number): number {
-  let ml = 0;
-  for (const c of COMPONENTS) {
-    const g = mixture.grams[c];
-    if (g !== 0) ml += (1000 * g) / DENSITY_KG_PER_M3[THERMAL_CLASS[c]](tC);
-  }
-  return ml;
+  const { protein, fat, carbohydrate, fibre, ash, water, ethanol } = DENSITY_KG_PER_M3;
+  const g = mixture.grams;
+  return (
+    1000 *
+    ((g.milk_protein + g.egg_protein + g.gelatin_protein + g.other_protein) / protein(tC) +
+      (g.milk_fat + g.cocoa_fat + g.egg_fat + g.other_fat) / fat(tC) +
+      (g.lactose + g.sucrose + g.glucose + g.fructose + g.higher_saccharides + g.polyol + g.starch + g.acid) / carbohydrate(tC) +
+      g.fibre / fibre(tC) +
+      (g.salt + g.other_solids) / ash(tC) +
+      g.water / water(tC) +
+      g.ethanol / ethanol(tC))
+  );
 }
 
 /** Density of an unaerated, unfrozen mix, g/mL at tC °C; null for an empty one. */

@@ -1,4 +1,4 @@
-import { COMPONENTS, type Component, type Composition } from './components';
+import { COMPONENTS, composition, type Component, type Composition } from './components';
 
 /** Some grams of something of known composition. */
 export interface Portion {
@@ -13,6 +13,9 @@ export interface Mixture {
   readonly massG: number;
   readonly grams: Composition;
 }
+
+/** Copied, not built anew: mixtures are made at every keystroke. */
+const NOTHING: Readonly<Record<Component, number>> = composition({});
 
 const present = new WeakMap<Composition, readonly (readonly [Component, number])[]>();
 
@@ -30,7 +33,7 @@ function presentIn(per100: Composition): readonly (readonly [Component, number])
  * @returns total mass and grams of each component; both zero for no portions.
  */
 export function mix(portions: readonly Portion[]): Mixture {
-  const grams = Object.fromEntries(COMPONENTS.map((c) => [c, 0])) as Record<Component, number>;
+  const grams = { ...NOTHING };
   let massG = 0;
   for (const { massG: m, per100: per } of portions) {
     massG += m;
@@ -67,7 +70,7 @@ export interface MixtureShare {
 
 /** Several mixtures, or shares of them, as one (physics: mass is conserved). */
 export function combine(parts: readonly MixtureShare[]): Mixture {
-  const grams = Object.fromEntries(COMPONENTS.map((c) => [c, 0])) as Record<Component, number>;
+  const grams = { ...NOTHING };
   let massG = 0;
   for (const { mixture, share } of parts) {
     massG += share * mixture.massG;

@@ -28,6 +28,7 @@ export interface FrozenReading extends FrozenMix {
 }
 
 const NOT_FROZEN_IN: ReadonlySet<PartKind> = new Set<PartKind>(['biscuit-layer', 'pressed-base', 'meringue', 'topping', 'soak']);
+export const isFrozenIn = (kind: PartKind): boolean => !NOT_FROZEN_IN.has(kind);
 /** What a kitchen without a freezer is reckoned with, °C. */
 const USUAL_FREEZER_C = -18;
 

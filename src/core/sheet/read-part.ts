@@ -143,8 +143,20 @@ const shareWords = (share: number): string => SHARE_WORDS.find(([s]) => Math.abs
 
 const NO_SOURCES: FeedSources = { partOf: () => null, readingOf: () => null, restShare: () => 0 };
 
+/** Parts that take from no other stay read while part, larder and measures are the same objects. */
+const rememberedParts = new WeakMap<Part, { larder: ReadonlyMap<string, Ingredient>; cups: Measures['cups']; eggs: Measures['eggs']; reading: PartReading }>();
+
 /** Reads a whole part: every line to grams, added up, with the shares that the foam models ask for. */
 export function readPart(part: Part, larder: ReadonlyMap<string, Ingredient>, measures: Measures, sources: FeedSources = NO_SOURCES): PartReading {
+  const alone = part.lines.every((l) => l.fromPartId === null);
+  const known = alone ? rememberedParts.get(part) : undefined;
+  if (known && known.larder === larder && known.cups === measures.cups && known.eggs === measures.eggs) return known.reading;
+  const reading = readLines(part, larder, measures, sources);
+  if (alone) rememberedParts.set(part, { larder, cups: measures.cups, eggs: measures.eggs, reading });
+  return reading;
+}
+
+function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures: Measures, sources: FeedSources): PartReading {
   const portions: (SweetPortion & FreezingPortion)[] = [];
   const fed: MixtureShare[] = [];
   let fedSweetG = 0;

@@ -18,6 +18,17 @@ const BOWL_RINGS = 24;
  * of an ellipse from foot to rim, cut into 24 rings (its volume is within 0.1 % of the smooth one).
  */
 export function ringsOf(vessel: RoundVessel): readonly Ring[] {
+  const known = rings.get(vessel);
+  if (known) return known;
+  const made = makeRings(vessel);
+  rings.set(vessel, made);
+  return made;
+}
+
+/** A wall is asked for dozens of times at a keystroke; it is worked out once for a vessel. */
+const rings = new WeakMap<RoundVessel, readonly Ring[]>();
+
+function makeRings(vessel: RoundVessel): readonly Ring[] {
   const foot = vessel.baseMm / 2;
   const rim = vessel.topMm / 2;
   if (vessel.kind !== 'bowl') {
@@ -83,11 +94,11 @@ export const capacityMl = (vessel: Vessel): number => volumeBelowMl(vessel, vess
 export function volumeBelowMl(vessel: Vessel, zMm: number): number {
   const z = Math.max(0, Math.min(vessel.heightMm, zMm));
   if (!isRound(vessel)) return prismoidMl(vessel, z);
-  const rings = ringsOf(vessel);
+  const wall = ringsOf(vessel);
   let ml = 0;
-  for (let i = 0; i + 1 < rings.length; i++) {
-    const a = rings[i]!;
-    const b = rings[i + 1]!;
+  for (let i = 0; i + 1 < wall.length; i++) {
+    const a = wall[i]!;
+    const b = wall[i + 1]!;
     if (z <= a.zMm) break;
     ml += frustumMl(a, z >= b.zMm ? b : ringAt(a, b, z));
   }
