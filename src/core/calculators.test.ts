@@ -1,6 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
+import { ingredient } from '../testing/sample';
 import { CALCULATORS, calculate } from './calculators';
+
+const cream = [{ massG: 500, creamFatPct: 36 }];
+const per100 = (id: string) => ingredient(id).composition;
+const problem = { lines: [{ name: 'cream', nowG: 500, per100: per100('cream-36') }, { name: 'sweet wine', nowG: 100, per100: per100('wine-sweet') }], goals: [{ figure: 'fat', low: 33, high: 35 }, { figure: 'abv', low: 5, high: 6 }], totalG: 600 };
 
 /** An input for each calculator that it answers. */
 const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
@@ -10,6 +15,20 @@ const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
   whisk: { fatPct: 36, sugarPer100: 10, sugarAt: 'start', creamC: 5, softCheeseShare: 0, mascarponeShare: 0, mixer: 'planetary', bowlMl: 4800, speed: 'fast', slowFromSoft: true, mixMl: 660, batches: 1, target: 'medium' },
   hold: { fatPct: 36, gelatinGPerKg: 0, mascarponeShare: 0, softCheeseShare: 0, strainedYoghurtShare: 0, rawStarchPct: 0, xanthanGPerKg: 0, powderGPerKg: 0, sourLiquidPct: 0, stage: 'firm', tempC: 4, rawEgg: false, keepingRuleH: null },
   'gelatin-dose': { gelatinG: 5, bloom: 200, totalG: 760, use: 'pipe', acidGPerKg: 0, abvPct: 0, rawProteaseFruit: false },
+  syllabub: { milkFatG: 192, massG: 505, hours: 12 },
+  fold: { baseMl: 300, stiff: true, folds: [{ mixMl: 100, overrunPct: 400, firstShare: 0.33 }, { mixMl: 240, overrunPct: 90 }] },
+  alcohol: { portions: [{ massG: 100, per100: per100('rum-40') }, ...cream], servings: 8 },
+  setter: { setter: 'agar', massG: 3, ofG: 1000 },
+  'set-time': { hours: 4 },
+  tempering: { gelatinG: 10, waterG: 50, cold: cream, coldC: 5 },
+  mixing: { things: [{ name: 'base', tC: 38, portions: [{ massG: 200, per100: per100('chocolate-dark-70') }] }, { name: 'cream', tC: 5, portions: cream }], bowl: { kind: 'steel', massG: 500, tC: 20 }, wish: { tC: 30, thing: 0 } },
+  syrup: { sugarG: 200, waterG: 60, toC: 118 },
+  reduce: { portions: [{ massG: 400, per100: per100('plum') }], boilsOffG: 90, sievedOut: 0.06 },
+  egg: { kind: 'yolk', curve: [[0, 20], [4, 62], [7.5, 71]] },
+  freezing: { portions: [...cream, { massG: 120, per100: per100('sugar-caster') }], overrunPct: 80, wishC: -10 },
+  blend: { targetPct: 36, totalG: 1000, sources: [{ name: 'double', fatPct: 48 }, { name: 'whipping', fatPct: 35 }, { name: 'milk', fatPct: 3.6 }] },
+  solve: problem,
+  'trade-off': { problem, a: 0, b: 1, points: 5 },
 };
 
 describe.each(Object.values(CALCULATORS))('$name', ({ name, input, output }) => {

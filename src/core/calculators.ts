@@ -1,50 +1,34 @@
 import { z } from 'zod';
+import { blendCalculator, solveCalculator, tradeOffCalculator } from './calculators/balance';
+import { define, type Calculator } from './calculators/define';
+import { eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
+import { PortionsSchema, readPortions } from './calculators/portions';
+import { setterCalculator, setTimeCalculator, temperingCalculator } from './calculators/setting';
+import { alcoholServed } from './composition/alcohol';
 import { COMPONENTS } from './composition/components';
-import { CompositionSchema } from './composition/ingredient';
-import { dairyCream } from './composition/cream';
 import { abvPct, densityGPerMl } from './composition/density';
-import { fatG, milkSolidsNotFatG, mix, per100, type Portion } from './composition/mixture';
+import { fatG, milkSolidsNotFatG, per100 } from './composition/mixture';
 import { sweetnessPer100 } from './composition/sweetness';
 import { blendToFat, readFat } from './foam/fat';
+import { foldAccount } from './foam/fold';
 import { holdOf } from './foam/hold';
-import { HoldInputSchema } from './foam/inputs';
 import { STAGE_X } from './foam/house';
-import { CreamStateSchema } from './foam/inputs';
+import { CreamStateSchema, HoldInputSchema, WhiskInputSchema } from './foam/inputs';
 import { airVolumeShare, overrunFromCups, reachableOverrunPct } from './foam/overrun';
+import { PARTED_WISH, readSyllabub, wineFor } from './foam/syllabub';
 import { bowlfulsNeeded, overrunAtStage, secondsTo, STAGES, stopWindow, whip, whiskWarnings, WISHED_STAGES } from './foam/whisk';
-import { WhiskInputSchema } from './foam/inputs';
 import { fail, ok, type Result } from './result';
 import { BLOOM_SCHOOLS, gelatinDose, gelatinForStrength } from './setting/gelatin';
-import { GelatinDoseInputSchema } from './setting/inputs';
 import { REFERENCE_BLOOM } from './setting/house';
+import { GelatinDoseInputSchema } from './setting/inputs';
 
-/** A computation that the command line, the HTTP route and the worker all reach by its name. */
-export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
-  readonly name: string;
-  /** What it answers, in one line. */
-  readonly answers: string;
-  readonly input: I;
-  readonly output: O;
-  readonly run: (input: z.infer<I>) => Result<z.infer<O>>;
-}
-
-const define = <I extends z.ZodType, O extends z.ZodType>(c: Calculator<I, O>): Calculator<I, O> => c;
-
-const massG = z.number().positive().max(1_000_000);
+export type { Calculator } from './calculators/define';
 
 const compositionCalculator = define({
   name: 'composition',
   answers: 'What a mix is made of: per 100 g, density, sweetness, alcohol by volume.',
   input: z.object({
-    portions: z
-      .array(
-        z.union([
-          z.object({ massG, creamFatPct: z.number() }),
-          z.object({ massG, per100: CompositionSchema, ownSweetness: z.number().min(0).nullable().optional() }),
-        ]),
-      )
-      .min(1)
-      .max(500),
+    portions: PortionsSchema,
     /** For the density, °C. */
     tempC: z.number().min(-2).max(100).default(5),
   }),
@@ -58,17 +42,9 @@ const compositionCalculator = define({
     densityGPerMl: z.number(),
   }),
   run: ({ portions, tempC }) => {
-    const read: (Portion & { ownSweetness?: number | null })[] = [];
-    for (const p of portions) {
-      if ('per100' in p) {
-        read.push({ massG: p.massG, per100: p.per100, ownSweetness: p.ownSweetness ?? null });
-        continue;
-      }
-      const cream = dairyCream(p.creamFatPct);
-      if (!cream.ok) return cream;
-      read.push({ massG: p.massG, per100: cream.value });
-    }
-    const mixture = mix(read);
+    const read = readPortions(portions);
+    if (!read.ok) return read;
+    const { mixture } = read.value;
     const each = per100(mixture);
     const density = densityGPerMl(mixture, tempC);
     if (!each || density === null) return fail('portions', 'empty', 'There is nothing to mix: give at least one portion.');
@@ -77,7 +53,7 @@ const compositionCalculator = define({
       per100: each,
       fatPct: (100 * fatG(mixture)) / mixture.massG,
       msnfPct: (100 * milkSolidsNotFatG(mixture)) / mixture.massG,
-      sweetness: sweetnessPer100(read),
+      sweetness: sweetnessPer100(read.value.portions),
       abvPct: abvPct(mixture),
       densityGPerMl: density,
     });
@@ -197,6 +173,47 @@ const gelatinCalculator = define({
   },
 });
 
+const syllabubCalculator = define({
+  name: 'syllabub',
+  answers: 'Whether a syllabub stays whole or parts, how much clear drink by the serving hour, and the wine for either.',
+  input: z.object({ milkFatG: z.number(), massG: z.number(), hours: z.number(), /** Share of clear drink that is wished for the parted one. */ drinkShare: z.number().default(PARTED_WISH) }),
+  output: z.object({ kind: z.enum(['whole', 'parted']), keepsG: z.number(), excessG: z.number(), drinkG: z.number(), drinkShare: z.number(), moreWineWholeG: z.number().nullable(), moreWinePartedG: z.number().nullable() }),
+  run: ({ drinkShare, ...i }) => {
+    const read = readSyllabub(i);
+    if (!read.ok) return read;
+    const more = (wish: 'whole' | number): number | null => {
+      const g = wineFor(i, wish);
+      return g.ok ? g.value : null;
+    };
+    return ok({ ...read.value, moreWineWholeG: more('whole'), moreWinePartedG: more(drinkShare) });
+  },
+});
+
+const ml = z.number().min(0).max(1_000_000);
+const foldCalculator = define({
+  name: 'fold',
+  answers: 'The air account of a base and its foams, fold by fold.',
+  input: z.object({ baseMl: ml, baseAirMl: ml.default(0), stiff: z.boolean(), folds: z.array(z.object({ mixMl: ml, overrunPct: z.number().min(0).max(2000), firstShare: z.number().min(0).max(1).default(0), whiskedIn: z.boolean().default(false) })).min(1).max(20) }),
+  output: z.object({ overrunPct: z.number(), volumeMl: z.number(), steps: z.array(z.object({ mixMl: z.number(), airMl: z.number(), broughtMl: z.number(), keeps: z.number() })) }),
+  run: ({ baseMl, baseAirMl, stiff, folds }) => {
+    const steps = foldAccount({ mixMl: baseMl, airMl: baseAirMl }, folds.map((f) => ({ ...f, airMl: (f.mixMl * f.overrunPct) / 100 })), stiff);
+    const last = steps.at(-1)!;
+    if (!(last.mixMl > 0)) return fail('baseMl', 'empty', 'There is nothing to fold.');
+    return ok({ overrunPct: (100 * last.airMl) / last.mixMl, volumeMl: last.mixMl + last.airMl, steps: steps.map((s) => ({ ...s })) });
+  },
+});
+
+const alcoholCalculator = define({
+  name: 'alcohol',
+  answers: 'Alcohol by volume, g and standard drinks in a portion.',
+  input: z.object({ portions: PortionsSchema, servings: z.number().int().min(1).max(5000), standardDrinkG: z.number().min(5).max(20).default(10) }),
+  output: z.object({ abvPct: z.number(), perPortionG: z.number(), standardDrinks: z.number() }),
+  run: ({ portions, servings, standardDrinkG }) => {
+    const read = readPortions(portions);
+    return read.ok ? ok({ abvPct: abvPct(read.value.mixture), ...alcoholServed(read.value.mixture, servings, standardDrinkG) }) : read;
+  },
+});
+
 /** Every calculator, by name. */
 export const CALCULATORS = {
   composition: compositionCalculator,
@@ -205,6 +222,20 @@ export const CALCULATORS = {
   whisk: whiskCalculator,
   hold: holdCalculator,
   'gelatin-dose': gelatinCalculator,
+  syllabub: syllabubCalculator,
+  fold: foldCalculator,
+  alcohol: alcoholCalculator,
+  setter: setterCalculator,
+  'set-time': setTimeCalculator,
+  tempering: temperingCalculator,
+  mixing: mixingCalculator,
+  syrup: syrupCalculator,
+  reduce: reduceCalculator,
+  egg: eggCalculator,
+  freezing: freezingCalculator,
+  blend: blendCalculator,
+  solve: solveCalculator,
+  'trade-off': tradeOffCalculator,
 } as const;
 
 export type CalculatorName = keyof typeof CALCULATORS;

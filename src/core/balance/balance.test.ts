@@ -4,6 +4,7 @@ import { ingredient } from '../../testing/sample';
 import { mix } from '../composition/mixture';
 import { iceVolumeShare, solutionOf, sucroseEquivalentG } from '../heat/freezing';
 import { BalanceProblemSchema, type BalanceGoal, type BalanceLine } from './inputs';
+import { blendSources } from './blend';
 import { goalForm } from './figures';
 import { solveBalance, tradeOff, type Balance } from './solve';
 
@@ -133,4 +134,22 @@ describe('conflicts in what is asked', () => {
     }
   });
   it('a problem has a form that outside input is held to', () => expect(BalanceProblemSchema.safeParse({ lines: [], goals: [] }).success).toBe(false));
+});
+
+describe('blending several sources', () => {
+  const s = (name: string, fatPct: number, pricePerKg: number | null = null, onHandG: number | null = null) => ({ name, fatPct, pricePerKg, onHandG });
+  it('two are the square', () => {
+    const r = blendSources(36, 1000, [s('double', 48), s('milk', 3.6)]);
+    expect(r.ok && r.value[0]).toBeCloseTo((1000 * 32.4) / 44.4, 6);
+  });
+  it('of three the cheapest blend, within what is on hand', () => {
+    const r = blendSources(36, 1000, [s('double', 48, 8, 300), s('whipping', 35, 6), s('clotted', 55, 14)]);
+    if (!r.ok) throw new Error(r.fault.says);
+    expect(r.value.reduce((a, b) => a + b, 0)).toBeCloseTo(1000, 6);
+    expect(r.value[0]! * 48 + r.value[1]! * 35 + r.value[2]! * 55).toBeCloseTo(36_000, 4);
+    expect(r.value[2]).toBeCloseTo(0, 6);
+    const short = blendSources(40, 1000, [s('double', 48, 8, 100), s('whipping', 35, 6), s('clotted', 55, 14, 100)]);
+    expect(!short.ok && short.fault.field).toBe('onHandG');
+  });
+  it('a wish beyond all of them is said', () => expect(blendSources(60, 1000, [s('a', 48), s('b', 36)]).ok).toBe(false));
 });

@@ -1,6 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { foldTogether } from './fold';
+import { foldAccount, type Fold, type FoamVolume } from './fold';
+
+/** The bowl after the last fold. */
+const foldTogether = (base: FoamVolume, folds: readonly Fold[], stiff: boolean): FoamVolume => {
+  const { mixMl, airMl } = foldAccount(base, folds, stiff).at(-1) ?? base;
+  return { mixMl, airMl };
+};
 
 const foam = fc.record({ mixMl: fc.double({ min: 1, max: 3000, noNaN: true }), airMl: fc.double({ min: 0, max: 9000, noNaN: true }), firstShare: fc.constantFrom(0, 0.25, 1 / 3), whiskedIn: fc.boolean() });
 

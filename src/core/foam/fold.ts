@@ -48,9 +48,3 @@ export function foldAccount(base: FoamVolume, folds: readonly Fold[], stiff: boo
     return { mixMl, airMl, broughtMl: fold.airMl, keeps: there > 0 ? airMl / there : 1 };
   });
 }
-
-/** What a base and its foams come to in the end; see `foldAccount`. */
-export function foldTogether(base: FoamVolume, folds: readonly Fold[], stiff: boolean): FoamVolume {
-  const last = foldAccount(base, folds, stiff).at(-1);
-  return last ? { mixMl: last.mixMl, airMl: last.airMl } : { mixMl: base.mixMl, airMl: base.airMl };
-}

@@ -106,6 +106,8 @@ export const KEEPING_H = { coldAtMostC: 5, dairy: 72, rawEgg: 24, outOfFridge: 2
 /** What a fold keeps of the air of every foam in the bowl, ±6 %. */
 export const FOLD_SPREAD = 0.06;
 export const FOLD_KEEPS = 0.93;
+/** A base that is warmer than this counts as stiff, °C. */
+export const WARM_BASE_C = 30;
 /** Into a base stiffer than the foam, or warmer than 30 °C. */
 export const STIFF_FOLD_KEEPS = 0.85;
 /** The sacrificed first portion keeps this of its own air. */

@@ -1,8 +1,9 @@
 import { abvPct, volumeMl as mixVolumeMl } from '../composition/density';
 import type { Ingredient } from '../composition/ingredient';
 import { combine, type Mixture } from '../composition/mixture';
-import { foldTogether, type Fold } from '../foam/fold';
+import { foldAccount, type Fold, type FoldStep } from '../foam/fold';
 import { holdOf, type Hold } from '../foam/hold';
+import { WARM_BASE_C } from '../foam/house';
 import { foamVolumeMl } from '../foam/overrun';
 import { overrunAtStage, stopWindow, whip, type StopWindow, type Whip } from '../foam/whisk';
 import type { WhiskInput } from '../foam/inputs';
@@ -50,6 +51,8 @@ export interface PartAnalysis {
   /** At the wished stage, or of the egg foam at its right stage, %; a folded part's is what its folds keep. */
   readonly overrunPct: Result<number>;
   readonly foamMl: Result<number>;
+  /** What its folds brought and kept, in their order; empty where nothing with air is folded in. */
+  readonly folds: readonly NamedFold[];
   /** Which egg foam it is; null for anything else. */
   readonly eggFoam: EggFoamForecast | null;
   readonly holdFridge: Result<Hold>;
@@ -60,6 +63,12 @@ export interface PartAnalysis {
   readonly leftG: number;
   /** Share (0–1) of it that is left. */
   readonly leftShare: number;
+}
+
+/** One fold, with the foam that it brought. */
+export interface NamedFold extends FoldStep {
+  readonly name: string;
+  readonly firstShare: number;
 }
 
 /** A part as it lies in the vessel. */
@@ -183,6 +192,7 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
     }),
     overrunPct: chain(foam, (f) => ok(f.overrunPct)),
     foamMl: chain(foam, (f) => ok(f.volumeMl)),
+    folds: foam.ok ? (foam.value.folds ?? []) : [],
     eggFoam,
     holdFridge: hold(kitchen.rules.fridgeC),
     holdCounter: hold(kitchen.rules.roomC),
@@ -203,6 +213,7 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
 interface Foam {
   readonly overrunPct: number;
   readonly volumeMl: number;
+  readonly folds?: readonly NamedFold[];
 }
 
 /** The air of a part: whipped, an egg foam, folded from other parts, or none. */
@@ -222,7 +233,7 @@ function foamOf(part: Part, r: PartReading, mixMl: number, whipped: Result<Whip>
 }
 
 function foldedFoam(part: Part, r: PartReading, mixMl: number, sourceOf: SourceOf): Result<Foam> {
-  const folds: Fold[] = [];
+  const folds: (Fold & { readonly name: string })[] = [];
   let foldedMixMl = 0;
   const first = optionOf(questionNamed('first-portion')!, part.ways['first-portion']).id;
   const firstShare = first === 'third' ? 1 / 3 : first === 'quarter' ? 1 / 4 : 0;
@@ -234,11 +245,13 @@ function foldedFoam(part: Part, r: PartReading, mixMl: number, sourceOf: SourceO
     if (source.overrunPct.value < 1) continue;
     const mixOfFold = source.mixMl * line.read.quantity;
     foldedMixMl += mixOfFold;
-    folds.push({ mixMl: mixOfFold, airMl: (mixOfFold * source.overrunPct.value) / 100, firstShare: folds.length === 0 ? firstShare : 0, whiskedIn: false });
+    folds.push({ mixMl: mixOfFold, airMl: (mixOfFold * source.overrunPct.value) / 100, firstShare: folds.length === 0 ? firstShare : 0, whiskedIn: false, name: source.part.name });
   }
   const stiff = r.lines.some((l) => l.role === 'cheese' || l.role === 'chocolate' || l.fromPart?.kind === 'chocolate-base');
-  const joined = foldTogether({ mixMl: Math.max(0, mixMl - foldedMixMl), airMl: 0 }, folds, stiff);
-  return ok({ overrunPct: (100 * joined.airMl) / mixMl, volumeMl: mixMl + joined.airMl });
+  const warm = [part, ...r.lines.flatMap((l) => (l.fromPart && !isWhippedKind(l.fromPart.kind) ? [l.fromPart] : []))].some((p) => (p.heat.atC ?? 0) > WARM_BASE_C);
+  const account = foldAccount({ mixMl: Math.max(0, mixMl - foldedMixMl), airMl: 0 }, folds, stiff || warm);
+  const airMl = account.at(-1)?.airMl ?? 0;
+  return ok({ overrunPct: (100 * airMl) / mixMl, volumeMl: mixMl + airMl, folds: account.map((step, i) => ({ ...step, name: folds[i]!.name, firstShare: folds[i]!.firstShare })) });
 }
 
 /** What biscuits take up as they lie, from their sizes; null where the larder has none for some of them. */

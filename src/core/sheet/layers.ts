@@ -1,5 +1,7 @@
 import { airVolumeShare } from '../foam/overrun';
-import type { SheetAnalysis } from './analyse';
+import { densityGPerMl } from '../composition/density';
+import { readSyllabub } from '../foam/syllabub';
+import { mainPart, type SheetAnalysis } from './analyse';
 import type { PartReading } from './read-part';
 import type { PartKind } from './kinds';
 import { fillHeightMm, isPerPortion } from '../vessel/profile';
@@ -35,6 +37,23 @@ function tintOf(r: PartReading): CutLayer['tint'] {
   return fruitG > massG / 4 ? 'fruit' : null;
 }
 
+/** The layers, a syllabub's clear drink apart under its curd as it will have sunk by the serving hour. */
+function parted(s: SheetAnalysis): readonly (SheetAnalysis['layers'][number] & { readonly drink: boolean })[] {
+  const whole = s.layers.map((l) => ({ ...l, drink: false }));
+  if (s.sheet.family !== 'syllabub') return whole;
+  const a = mainPart(s);
+  const { mixture } = a.reading;
+  const read = readSyllabub({ milkFatG: mixture.grams.milk_fat, massG: mixture.massG, hours: s.sheet.servedAfterH });
+  const at = whole.findIndex((l) => l.part.id === a.part.id);
+  const curd = whole[at];
+  if (!read.ok || !curd || read.value.drinkG <= 0) return whole;
+  const massG = read.value.drinkG * a.leftShare;
+  const volumeMl = massG / (densityGPerMl(mixture, a.part.whisk.creamC) ?? 1);
+  const drink = { ...curd, massG, volumeMl, overrunPct: 0, drink: true };
+  const rest = { ...curd, massG: curd.massG - massG, volumeMl: curd.volumeMl - volumeMl, overrunPct: curd.overrunPct };
+  return [...whole.slice(0, at), drink, rest, ...whole.slice(at + 1)];
+}
+
 /**
  * The layers of a sheet in one vessel, from the floor up, each as thick as its volume makes it there (physics). What does not fit is
  * drawn to the brim.
@@ -45,25 +64,25 @@ export function cutLayers(s: SheetAnalysis): readonly CutLayer[] {
   const layers: CutLayer[] = [];
   let belowMl = 0;
   let fromMm = 0;
-  for (const l of s.layers) {
+  for (const l of parted(s)) {
     belowMl += l.volumeMl / per;
     const height = fillHeightMm(vessel, belowMl);
     const toMm = height.ok ? height.value : vessel.heightMm;
-    const reading = s.parts.find((a) => a.part.id === l.part.id)?.reading;
+    const reading = l.drink ? undefined : s.parts.find((a) => a.part.id === l.part.id)?.reading;
     const first = reading?.lines.find((r) => r.ingredient?.biscuit)?.ingredient?.biscuit;
     if (toMm > fromMm) {
       layers.push({
-        partId: l.part.id,
-        kind: l.part.kind,
+        partId: l.drink ? `${l.part.id}:drink` : l.part.id,
+        kind: l.drink ? 'soak' : l.part.kind,
         tint: l.part.kind === 'set-filling' && reading ? tintOf(reading) : null,
-        name: l.part.name,
+        name: l.drink ? 'Clear drink' : l.part.name,
         fromMm,
         toMm,
         massG: l.massG / per,
         volumeMl: l.volumeMl / per,
         airShare: airVolumeShare(l.overrunPct),
         biscuit: l.part.kind === 'biscuit-layer' && first && first.shape !== 'loose' ? { widthMm: first.widthMm, heightMm: first.heightMm } : null,
-        only: s.layers.length === 1,
+        only: s.layers.length === 1 && !l.drink,
       });
     }
     fromMm = toMm;

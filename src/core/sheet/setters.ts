@@ -16,6 +16,8 @@ const SETTER_OF: Readonly<Record<string, OtherSetter>> = {
 
 export interface SheetSetter extends SetterReading {
   readonly setter: OtherSetter | ShareSetter;
+  /** Whether the band is for this use: a custard is thickened far beyond what a cream is stabilised with. */
+  readonly judged: boolean;
 }
 
 /** Every setter of a part but gelatin, with its dose, its band and its rule (house ±20 %). */
@@ -32,13 +34,13 @@ export function settersOf(a: PartAnalysis): readonly SheetSetter[] {
   }
   for (const [setter, massG] of grams) {
     const read = readSetter(setter, massG, totalG);
-    if (read.ok) found.push({ ...read.value, setter });
+    if (read.ok) found.push({ ...read.value, setter, judged: a.part.kind !== 'custard' });
   }
   if (!isWhippedKind(a.part.kind)) return found;
   const share = (setter: ShareSetter, massG: number, ofG: number): void => {
     if (massG <= 0) return;
     const read = readShareSetter(setter, massG, ofG);
-    if (read.ok) found.push({ ...read.value, setter });
+    if (read.ok) found.push({ ...read.value, setter, judged: true });
   };
   const massOf = (test: (id: string) => boolean): number => lines.reduce((sum, l) => sum + (l.read && l.ingredient && test(l.ingredient.id) ? l.read.massG : 0), 0);
   share('mascarpone', roleG.mascarpone, dairyG);

@@ -64,9 +64,16 @@ export function meetsAt(a: PartAnalysis): { readonly tC: number; readonly from: 
   if (isWhippedKind(part.kind)) return { tC: part.whisk.creamC, from: 'the cream as it is whisked' };
   if (part.kind === 'custard') return { tC: USUAL_C.custard, from: 'usual: cooled' };
   if (part.kind === 'chocolate-base') return { tC: USUAL_C.chocolate, from: 'usual: lukewarm' };
-  if (part.kind === 'egg-foam') return wayOf(part, 'eggs') === 'raw' && a.eggFoam?.foam.startsWith('yolk') ? { tC: USUAL_C['egg-foam-raw'], from: 'usual: raw' } : { tC: USUAL_C['egg-foam'], from: 'usual: whisked cool' };
+  if (part.kind === 'egg-foam') return isWhiskedCold(a) ? { tC: USUAL_C['egg-foam-raw'], from: 'usual: whisked cold' } : { tC: USUAL_C['egg-foam'], from: 'usual: whisked cool' };
   if (reading.gelatin225G > 0) return { tC: USUAL_C.gelatin, from: 'usual: gelatin still liquid' };
   return { tC: USUAL_C.room, from: 'usual: room' };
+}
+
+/** Whether an egg foam was never heated: raw yolks, French whites. */
+function isWhiskedCold(a: PartAnalysis): boolean {
+  const foam = a.eggFoam?.foam;
+  if (foam === 'swiss' || foam === 'italian' || foam === 'yolks-hot-syrup') return false;
+  return foam === 'yolks-ribbon' || foam === 'whole-eggs' ? wayOf(a.part, 'eggs') === 'raw' : true;
 }
 
 /** What the foams are folded into, by what is in it; null where nothing asks for a window. */
@@ -131,12 +138,16 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
   ];
 }
 
+/** What to bring to which temperature: the base into the middle of its window; for a fold that is too warm, as little cooler as helps. */
 function foldMend(verdict: Meeting['verdict'], main: Guest & { partId: string }, base: readonly Guest[], foams: readonly Guest[], window: Meeting['window']): Meeting['mend'] {
   const at = base.findIndex((g) => g.name === main.name);
-  const middle = window ? (window.lowC + window.highC) / 2 : null;
-  const to = verdict === 'too-warm-fold' ? temperatureFor([...base, ...foams], at, FOLD_TOO_WARM_C - 2) : middle === null ? null : temperatureFor(base, at, middle);
+  const to = verdict === 'too-warm-fold' ? temperatureFor([...base, ...foams], at, FOLD_TOO_WARM_C - 0.5) : window ? temperatureFor(base, at, (window.lowC + window.highC) / 2) : null;
   if (!to?.ok || to.value < -10 || to.value > 90) return null;
-  return { partId: main.partId, name: main.name, toC: Math.round(to.value) };
+  const toC = Math.floor(to.value);
+  // A base cooled out of its own window would only trade one fault for another.
+  const after = mixingC(base.map((g, i) => (i === at ? { ...g, tC: toC } : g)));
+  if (window && (!after.ok || after.value < window.lowC)) return null;
+  return { partId: main.partId, name: main.name, toC };
 }
 
 /** What of an egg foam is eggs, what goes into the syrup. */

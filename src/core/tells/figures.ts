@@ -12,7 +12,8 @@ import { isPerPortion, isRound } from '../vessel/profile';
 
 /** The figures of a sheet, each with the working that opens from it. */
 
-const num = (symbol: string, name: string, value: number, unit: string, decimals: number, from: string): FigureInput => ({
+/** An input of a working. */
+export const num = (symbol: string, name: string, value: number, unit: string, decimals: number, from: string): FigureInput => ({
   symbol,
   name,
   value: withUnit(plainNumber(value, decimals), unit),

@@ -22,6 +22,11 @@ import {
   sweetnessFigure,
   windowFigure,
 } from './figures';
+import { foldTells } from './fold-tells';
+import { drinkTells } from './drink-tells';
+import { frozenTells } from './frozen-tells';
+import { heatTells } from './heat-tells';
+import { setterTells } from './setter-tells';
 import { structureTells } from './structure-tells';
 import { worstFirst, type Stretch, type Tell, type TellAction, type TellState, type Track } from './tell';
 
@@ -61,6 +66,11 @@ export function sheetTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] 
     sweetnessTell(main, s),
     ...servedFoam(s).flatMap((a) => ofPart(a, [holdTell(a, s, kitchen), counterTell(a, kitchen)])),
     ...s.parts.flatMap((a) => (!many || setsWithGelatin(a) ? ofPart(a, [gelatinTell(a, s, kitchen)]) : [])),
+    ...setterTells(s),
+    ...foldTells(s),
+    ...heatTells(s, kitchen),
+    ...frozenTells(s, kitchen),
+    ...drinkTells(s, kitchen),
   ];
   return worstFirst(tells);
 }
@@ -188,7 +198,7 @@ function portionsTell(s: SheetAnalysis): Tell {
   if (!s.volumeMl.ok || !s.perVesselMl.ok) return silent('portions', 'Portions', faultOf(s.volumeMl));
   const volume = sheetVolumeFigure(s, s.volumeMl.value);
   const full = s.perVesselMl.value / s.vesselHoldsMl;
-  const name = sheet.vessel.name.toLowerCase();
+  const name = sheet.vessel.name.charAt(0).toLowerCase() + sheet.vessel.name.slice(1);
   const each = isPerPortion(sheet.vessel);
   const sentence: Stretch[] = [`${sheet.portions} portion${sheet.portions === 1 ? '' : 's'} of `, show(portionVolumeFigure(s, volume)), ', ', show(portionMassFigure(s))];
   if (s.fillMm.ok) sentence.push(`: ${each ? 'each' : 'the'} ${name} filled to `, show(fillFigure(s, s.perVesselMl.value, s.fillMm.value)), '.');

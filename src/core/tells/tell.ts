@@ -1,4 +1,5 @@
 import type { Figure } from '../figure';
+import type { HeatPlan } from '../sheet/kinds';
 
 /** A stretch of a tell's sentence: plain words, or a figure that opens its working. */
 export type Stretch = string | { readonly figure: Figure; readonly shown: string };
@@ -21,6 +22,9 @@ export type TellEdit =
   | { readonly kind: 'add-line'; readonly partId: string; readonly text: string }
   | { readonly kind: 'set-portions'; readonly portions: number }
   | { readonly kind: 'set-batches'; readonly partId: string; readonly batches: number }
+  | { readonly kind: 'set-heat'; readonly partId: string; readonly change: Partial<HeatPlan> }
+  | { readonly kind: 'carton-egg'; readonly partIds: readonly string[] }
+  | { readonly kind: 'switch-way'; readonly partId: string; readonly question: string; readonly option: string }
   | { readonly kind: 'set-cream-temperature'; readonly partId: string; readonly creamC: number };
 
 export interface TellAction {
@@ -49,3 +53,6 @@ export const worstFirst = (tells: readonly Tell[]): readonly Tell[] =>
 
 /** The plain text of a tell, for reading aloud and for tests. */
 export const tellText = (tell: Tell): string => tell.sentence.map((s) => (typeof s === 'string' ? s : s.shown)).join('');
+
+/** A judgement in words alone. */
+export const plainTell = (key: string, state: TellState, sentence: string): Tell => ({ key, state, sentence: [sentence], track: null, action: null });

@@ -3,9 +3,9 @@
 import { useMemo, useState } from 'react';
 import { sheetTells } from '../../../../core/tells/sheet-tells';
 import type { TellEdit } from '../../../../core/tells/tell';
-import { addLine, newLine, setFamily, setLineAmount, setPart } from '../../../../core/sheet/edits';
+import { applyTellEdit } from '../../../../core/tells/apply';
+import { setFamily } from '../../../../core/sheet/edits';
 import { FAMILIES, FAMILY_NAMES, USE_NAMES, USES } from '../../../../core/sheet/kinds';
-import type { Sheet } from '../../../../core/sheet/schema';
 import { SWEETNESS_BANDS, type SweetnessBand } from '../../../../core/composition/sweetness';
 import { vesselSize } from '../../../../core/vessel/profile';
 import { SheetCut } from '../../../../ui/sheet/sheet-cut';
@@ -118,21 +118,7 @@ function Judgement() {
   const { doc, edit, context, kitchen } = useSheet();
   const analysis = useAnalysis();
   const tells = useMemo(() => sheetTells(analysis, kitchen), [analysis, kitchen]);
-  const apply = (change: TellEdit) =>
-    edit(`tell:${change.kind}`, (d) => {
-      switch (change.kind) {
-        case 'set-amount':
-          return setLineAmount(d, change.partId, change.lineId, change.amount, context);
-        case 'add-line':
-          return addLine(d, change.partId, newLine(freshId(), change.text, context), context);
-        case 'set-portions':
-          return { ...d, portions: change.portions };
-        case 'set-batches':
-          return setPart(d, change.partId, { whisk: { ...whiskOf(d, change.partId), batches: change.batches } }, context);
-        case 'set-cream-temperature':
-          return setPart(d, change.partId, { whisk: { ...whiskOf(d, change.partId), creamC: change.creamC } }, context);
-      }
-    });
+  const apply = (change: TellEdit) => edit(`tell:${change.kind}`, (d) => applyTellEdit(d, change, context, freshId));
   const { vessel } = doc;
   const allergens = [...new Set(analysis.parts.flatMap((p) => p.reading.allergens))].sort();
   return (
@@ -150,5 +136,3 @@ function Judgement() {
     </aside>
   );
 }
-
-const whiskOf = (d: Sheet, partId: string) => d.parts.find((p) => p.id === partId)!.whisk;

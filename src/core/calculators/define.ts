@@ -1,0 +1,14 @@
+import type { z } from 'zod';
+import type { Result } from '../result';
+
+/** A computation that the command line, the HTTP route and the worker all reach by its name. */
+export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
+  readonly name: string;
+  /** What it answers, in one line. */
+  readonly answers: string;
+  readonly input: I;
+  readonly output: O;
+  readonly run: (input: z.infer<I>) => Result<z.infer<O>>;
+}
+
+export const define = <I extends z.ZodType, O extends z.ZodType>(c: Calculator<I, O>): Calculator<I, O> => c;
