@@ -19,7 +19,8 @@ function withPunctuation(sentence: Tell['sentence']): readonly (string | { reado
   });
 }
 
-function TellRow({ tell, onEdit }: { readonly tell: Tell; readonly onEdit: (edit: TellEdit) => void }) {
+/** One judgement with its ruler and its action. */
+export function TellRow({ tell, onEdit }: { readonly tell: Tell; readonly onEdit: (edit: TellEdit) => void }) {
   const out = tell.state === 'out';
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_118px] items-center gap-x-4 gap-y-0.5 border-t border-steel-light py-[7px]" data-tell={tell.key} data-state={tell.state}>

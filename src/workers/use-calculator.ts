@@ -1,18 +1,9 @@
 'use client';
 
-import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { CalculatorInput, CalculatorName, CalculatorOutput } from '../core/calculators';
 import type { Result } from '../core/result';
-import type { CoreService } from './core.worker';
-
-let service: Remote<CoreService> | null = null;
-
-/** One worker for the page, started at its first question. */
-function core(): Remote<CoreService> {
-  service ??= wrap<CoreService>(new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }));
-  return service;
-}
+import { coreService } from './core-service';
 
 /**
  * Answers of a calculator for a list of inputs, worked out off the main thread.
@@ -25,7 +16,7 @@ export function useCalculator<N extends CalculatorName>(name: N, inputs: readonl
   const question = JSON.stringify(inputs);
   useEffect(() => {
     const mine = ++asked.current;
-    void core()
+    void coreService()
       .calculateAll(name, JSON.parse(question) as unknown[])
       .then((found) => {
         // The registry has checked each output against the schema that the type comes from.

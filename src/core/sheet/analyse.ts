@@ -301,7 +301,8 @@ function whiskInputOf(part: Part, r: PartReading, mixer: Mixer | null, fatPct: n
   });
 }
 
-function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: number, rules: KitchenRules) {
+/** What the hold of a part rests on, at a place. */
+export function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: number, rules: KitchenRules) {
   const totalG = r.mixture.massG;
   return {
     fatPct,

@@ -2,6 +2,8 @@ import { PageTabs } from '../../../ui/page-tabs';
 
 const PAGES = [
   ['lines', 'Formula', 'bench'],
+  ['figures', 'What it will be like', 'figures'],
+  ['solve', 'Solve and what if', 'solve'],
   ['shopping', 'Shopping and cost', 'shopping'],
   ['versions', 'Versions', 'versions'],
   ['files', 'Files and print', 'files'],

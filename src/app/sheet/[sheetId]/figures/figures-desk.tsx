@@ -1,0 +1,120 @@
+'use client';
+
+import { useMemo, type ReactNode } from 'react';
+import { applyTellEdit } from '../../../../core/tells/apply';
+import { sheetTells } from '../../../../core/tells/sheet-tells';
+import type { Tell, TellEdit } from '../../../../core/tells/tell';
+import { SheetFrame } from '../../../../ui/sheet/sheet-frame';
+import { freshId } from '../../../../ui/sheet/fresh-id';
+import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
+import { QuantityField } from '../../../../ui/quantity-field';
+import { TellRow } from '../../../../ui/tell-list';
+import { BenchPages } from '../bench-pages';
+import { DrinkOut } from './drink-out';
+import { FrozenFigures } from './frozen-figures';
+import { HeatFields, HeatOfParts } from './heat-of-parts';
+import { HoldTable } from './hold-table';
+import { PartsTable } from './parts-table';
+import { SetterSchools } from './setter-schools';
+import { WineForEither } from './wine-for-either';
+
+/** Which tells belong to which section, by how their keys begin. */
+const BELONGS: readonly (readonly [section: string, keys: readonly string[]])[] = [
+  ['meet', ['fold:', 'ganache:', 'ice-bath:']],
+  ['heat', ['egg:', 'raw-egg', 'syrup:']],
+  ['set', ['gelatin', 'temper:', 'setter:', 'set-time']],
+  ['frozen', ['knife', 'ice', 'solids']],
+  ['drink', ['alcohol', 'caffeine']],
+  ['syllabub', ['syllabub']],
+  ['hold', ['hold', 'counter']],
+  ['air', ['fold-keeps:', 'air']],
+];
+const sectionOf = (t: Tell): string => BELONGS.find(([, keys]) => keys.some((k) => (k.endsWith(':') ? t.key.startsWith(k) : t.key === k || t.key.startsWith(`${k}:`))))?.[0] ?? 'formula';
+
+/** What it will be like: every judgement of a sheet with what it rests on, and the temperatures and hours that the cook can set. */
+export function FiguresDesk() {
+  const { id, doc, edit, context, kitchen } = useSheet();
+  const analysis = useAnalysis();
+  const tells = useMemo(() => sheetTells(analysis, kitchen), [analysis, kitchen]);
+  const apply = (change: TellEdit) => edit(`tell:${change.kind}`, (d) => applyTellEdit(d, change, context, freshId));
+  const of = (section: string): readonly Tell[] => tells.filter((t) => sectionOf(t) === section);
+  const rows = (section: string) => <Rows tells={of(section)} onEdit={apply} />;
+  return (
+    <SheetFrame station="Bench">
+      <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <div className="px-4 pt-2 pb-8 md:px-6">
+          <BenchPages sheetId={id} here="figures" />
+          <Section name="Part by part" first>
+            <PartsTable analysis={analysis} />
+          </Section>
+          {of('meet').length > 0 && (
+            <Section name="When parts meet">
+              <HeatOfParts analysis={analysis} />
+              {rows('meet')}
+            </Section>
+          )}
+          {of('heat').length > 0 && (
+            <Section name="Eggs, heat and syrup">
+              <HeatFields analysis={analysis} />
+              {rows('heat')}
+            </Section>
+          )}
+          {of('air').length > 0 && <Section name="Air and folding">{rows('air')}</Section>}
+        </div>
+        <div className="border-steel bg-paper px-4 pt-3 pb-10 max-lg:border-t md:px-6 lg:border-l">
+          <div className="max-w-[220px]">
+            <QuantityField label="Served so long after it is finished" unit="h" value={doc.servedAfterH} min={0} max={2400} onChange={(servedAfterH) => edit('served-after', (d) => ({ ...d, servedAfterH }))} />
+          </div>
+          {doc.family === 'semifreddo' && (
+            <Section name="Frozen">
+              <FrozenFigures analysis={analysis} />
+              {rows('frozen')}
+            </Section>
+          )}
+          {of('syllabub').length > 0 && (
+            <Section name="Whole or parted">
+              {rows('syllabub')}
+              <WineForEither analysis={analysis} />
+            </Section>
+          )}
+          {of('set').length > 0 && (
+            <Section name="Setting">
+              {rows('set')}
+              <SetterSchools analysis={analysis} />
+            </Section>
+          )}
+          <Section name="Hold">
+            <HoldTable analysis={analysis} />
+            {rows('hold')}
+          </Section>
+          {of('drink').length > 0 && (
+            <Section name="Alcohol and caffeine">
+              {rows('drink')}
+              <DrinkOut analysis={analysis} />
+            </Section>
+          )}
+          <Section name="The rest">{rows('formula')}</Section>
+        </div>
+      </div>
+    </SheetFrame>
+  );
+}
+
+function Section({ name, first = false, children }: { readonly name: string; readonly first?: boolean; readonly children: ReactNode }) {
+  return (
+    <section aria-label={name} className={first ? 'pt-2' : 'pt-6'}>
+      <h2 className="pb-1.5 text-[17px]">{name}</h2>
+      {children}
+    </section>
+  );
+}
+
+function Rows({ tells, onEdit }: { readonly tells: readonly Tell[]; readonly onEdit: (edit: TellEdit) => void }) {
+  return (
+    <ul>
+      {tells.map((t) => (
+        <TellRow key={t.key} tell={t} onEdit={onEdit} />
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,5 @@
+import { FiguresDesk } from './figures-desk';
+
+export default function FiguresPage() {
+  return <FiguresDesk />;
+}

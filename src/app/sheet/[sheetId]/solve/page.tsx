@@ -1,0 +1,5 @@
+import { SolveDesk } from './solve-desk';
+
+export default function SolvePage() {
+  return <SolveDesk />;
+}

@@ -1,0 +1,159 @@
+'use client';
+
+import { Chart, LinearScale, LineController, LineElement, PointElement, type Plugin } from 'chart.js';
+import { useEffect, useRef } from 'react';
+
+Chart.register(LineController, LineElement, PointElement, LinearScale);
+
+export interface ChartPoint {
+  readonly x: number;
+  readonly y: number | null;
+}
+
+interface LineChartProps {
+  readonly points: readonly ChartPoint[];
+  readonly xName: string;
+  readonly yName: string;
+  /** What is right on the upright axis. */
+  readonly band?: readonly [low: number, high: number] | null;
+  /** A stretch of the lying axis, with a word for it. */
+  readonly span?: { readonly from: number; readonly to: number; readonly says: string } | null;
+  /** Where it stands now. */
+  readonly now?: ChartPoint | null;
+  /** Each point is an answer of its own, shown as a dot. */
+  readonly dots?: boolean;
+  readonly says: string;
+  readonly onPoint?: (x: number) => void;
+}
+
+/** Reads the page's tokens once: a canvas knows no stylesheet. */
+function tokens() {
+  const style = getComputedStyle(document.documentElement);
+  const of = (name: string): string => style.getPropertyValue(name).trim();
+  return { ink: of('--color-ink'), soft: of('--color-ink-soft'), steel: of('--color-steel-light'), yolk: of('--color-yolk'), fern: of('--color-fern'), fernInk: of('--color-fern-ink') };
+}
+type Tokens = ReturnType<typeof tokens>;
+
+interface Marks {
+  readonly band: LineChartProps['band'];
+  readonly span: LineChartProps['span'];
+  readonly now: LineChartProps['now'];
+}
+
+/** One curve over a plain field: its band shaded, the present point marked. */
+export function LineChart({ points, xName, yName, band = null, span = null, now = null, dots = false, says, onPoint }: LineChartProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const chart = useRef<Chart<'line', { x: number; y: number | null }[]> | null>(null);
+  const marks = useRef<Marks>({ band, span, now });
+
+  useEffect(() => {
+    if (!canvas.current) return;
+    const c = tokens();
+    const font = { family: 'Figtree Variable', size: 13 };
+    const axis = (name: string) => ({ type: 'linear' as const, title: { display: true, text: name, color: c.soft, font }, ticks: { color: c.soft, font, maxTicksLimit: 7 }, grid: { color: c.steel }, border: { color: c.steel } });
+    const made = new Chart(canvas.current, {
+      type: 'line',
+      data: { datasets: [{ data: [], borderColor: c.ink, borderWidth: 2.5, pointRadius: 0, spanGaps: false }] },
+      options: { animation: false, maintainAspectRatio: false, responsive: true, events: [], scales: { x: axis(''), y: axis('') }, plugins: { legend: { display: false }, tooltip: { enabled: false } } },
+      plugins: [drawMarks(marks, c)],
+    });
+    chart.current = made;
+    void document.fonts.ready.then(() => made.update('none'));
+    return () => made.destroy();
+  }, []);
+
+  useEffect(() => {
+    const made = chart.current;
+    if (!made) return;
+    marks.current = { band, span, now };
+    const set = made.data.datasets[0]!;
+    set.data = points.map((p) => ({ x: p.x, y: p.y }));
+    set.pointRadius = dots ? 3.5 : 0;
+    set.pointBackgroundColor = set.borderColor as string;
+    const { x, y } = made.options.scales as { x: ScaleOptions; y: ScaleOptions };
+    x.title.text = xName;
+    y.title.text = yName;
+    const xs = points.map((p) => p.x);
+    if (xs.length > 1) [x.min, x.max] = [Math.min(...xs), Math.max(...xs)];
+    const ys = points.flatMap((p) => (p.y === null ? [] : [p.y]));
+    if (ys.length > 0) {
+      const [low, high] = [Math.min(...ys, ...(now?.y == null ? [] : [now.y])), Math.max(...ys, ...(now?.y == null ? [] : [now.y]))];
+      const room = 0.08 * (high - low || Math.abs(high) || 1);
+      [y.min, y.max] = [low >= 0 && low - room < 0 ? 0 : low - room, high + room];
+    }
+    made.update('none');
+  }, [points, xName, yName, band, span, now, dots]);
+
+  return (
+    <canvas
+      ref={canvas}
+      role="img"
+      aria-label={says}
+      className={onPoint ? 'cursor-crosshair touch-pan-y' : 'touch-pan-y'}
+      onPointerDown={(e) => {
+        const made = chart.current;
+        if (!onPoint || !made || !canvas.current) return;
+        onPoint(made.scales.x!.getValueForPixel(e.clientX - canvas.current.getBoundingClientRect().left) ?? 0);
+      }}
+    />
+  );
+}
+
+interface ScaleOptions {
+  title: { text: string };
+  min?: number;
+  max?: number;
+}
+
+/** The band, the span and the present point, on the chart's own scales. */
+function drawMarks(marks: { readonly current: Marks }, c: Tokens): Plugin<'line'> {
+  return {
+    id: 'marks',
+    beforeDatasetsDraw(chart) {
+      const { ctx, chartArea: area, scales } = chart;
+      const { band, span } = marks.current;
+      ctx.save();
+      ctx.beginPath();
+      ctx.rect(area.left, area.top, area.right - area.left, area.bottom - area.top);
+      ctx.clip();
+      ctx.globalAlpha = 0.16;
+      ctx.fillStyle = c.fern;
+      if (band) {
+        const [top, bottom] = [scales.y!.getPixelForValue(band[1]), scales.y!.getPixelForValue(band[0])];
+        ctx.fillRect(area.left, top, area.right - area.left, bottom - top);
+      }
+      if (span) {
+        const [left, right] = [scales.x!.getPixelForValue(span.from), scales.x!.getPixelForValue(span.to)].sort((a, b) => a - b) as [number, number];
+        ctx.fillRect(left, area.top, right - left, area.bottom - area.top);
+        ctx.globalAlpha = 1;
+        ctx.fillStyle = c.fernInk;
+        ctx.font = "13px 'Figtree Variable'";
+        ctx.fillText(span.says, left + 6, area.top + 16);
+      }
+      ctx.restore();
+    },
+    afterDatasetsDraw(chart) {
+      const { ctx, chartArea: area, scales } = chart;
+      const { now } = marks.current;
+      if (!now || now.y === null) return;
+      const [x, y] = [scales.x!.getPixelForValue(now.x), scales.y!.getPixelForValue(now.y)];
+      if (x < area.left - 1 || x > area.right + 1) return;
+      ctx.save();
+      ctx.strokeStyle = c.ink;
+      ctx.setLineDash([3, 4]);
+      ctx.beginPath();
+      ctx.moveTo(x, area.bottom);
+      ctx.lineTo(x, y);
+      ctx.lineTo(area.left, y);
+      ctx.stroke();
+      ctx.setLineDash([]);
+      ctx.fillStyle = c.yolk;
+      ctx.lineWidth = 2;
+      ctx.beginPath();
+      ctx.arc(x, y, 6.5, 0, 2 * Math.PI);
+      ctx.fill();
+      ctx.stroke();
+      ctx.restore();
+    },
+  };
+}
