@@ -50,7 +50,7 @@ export function LineChart({ points, xName, yName, band = null, span = null, now 
     if (!canvas.current) return;
     const c = tokens();
     const font = { family: 'Figtree Variable', size: 13 };
-    const axis = (name: string) => ({ type: 'linear' as const, title: { display: true, text: name, color: c.soft, font }, ticks: { color: c.soft, font, maxTicksLimit: 7 }, grid: { color: c.steel }, border: { color: c.steel } });
+    const axis = (name: string) => ({ type: 'linear' as const, title: { display: true, text: name, color: c.soft, font }, ticks: { color: c.soft, font, maxTicksLimit: 7, includeBounds: false }, grid: { color: c.steel }, border: { color: c.steel } });
     const made = new Chart(canvas.current, {
       type: 'line',
       data: { datasets: [{ data: [], borderColor: c.ink, borderWidth: 2.5, pointRadius: 0, spanGaps: false }] },
@@ -128,7 +128,8 @@ function drawMarks(marks: { readonly current: Marks }, c: Tokens): Plugin<'line'
         ctx.globalAlpha = 1;
         ctx.fillStyle = c.fernInk;
         ctx.font = "13px 'Figtree Variable'";
-        ctx.fillText(span.says, left + 6, area.top + 16);
+        ctx.textAlign = 'center';
+        ctx.fillText(span.says, (left + right) / 2, area.bottom - 10);
       }
       ctx.restore();
     },

@@ -88,6 +88,31 @@ describe('solving for targets', () => {
   });
 });
 
+describe('against amounts tried at random', () => {
+  it('for a fixed whole, none of them is nearer to the goals by more than a tenth of a half-width', () => {
+    const ids = ['cream-48', 'wine-white-dry', 'sugar-caster', 'lemon-juice', 'milk-whole'];
+    const grams = fc.double({ min: 10, max: 500, noNaN: true });
+    fc.assert(
+      fc.property(fc.array(grams, { minLength: 5, maxLength: 5 }), fc.double({ min: 30, max: 42, noNaN: true }), fc.double({ min: 0.5, max: 6, noNaN: true }), fc.double({ min: 5, max: 20, noNaN: true }), fc.array(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 5, maxLength: 5 }), { minLength: 60, maxLength: 60 }), (gs, fat, abv, sweet, tries) => {
+        const lines = ids.map((id, i) => line(id, gs[i]!, { maxG: 2 * gs[i]! }));
+        const goals = [goal('fat', fat - 1, fat + 1), goal('abv', abv - 0.5, abv + 0.5), goal('sweetness', sweet - 1, sweet + 1)];
+        const totalG = gs.reduce((a, b) => a + b, 0);
+        const found = solved(lines, goals, totalG);
+        const forms = goals.map((g) => goalForm(g, lines));
+        for (const t of tries) {
+          const sum = lines.reduce((a, l, i) => a + l.maxG! * t[i]!, 0);
+          if (sum < 1) continue;
+          const x = Float64Array.from(lines, (l, i) => (l.maxG! * t[i]! * totalG) / sum);
+          if (x.some((v, i) => v > lines[i]!.maxG!)) continue;
+          const cost = goals.reduce((sum, g, k) => sum + Math.abs(forms[k]!.valueAt(x) - (g.low + g.high) / 2) / ((g.high - g.low) / 2), 0);
+          expect(found.cost).toBeLessThanOrEqual(cost + 0.1);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
 describe('what the solver never does', () => {
   const anyLine = fc.record({ id: fc.constantFrom('cream-36', 'milk-whole', 'sugar-caster', 'mascarpone', 'rum-40', 'egg-yolk', 'gelatin-powder-225'), g: fc.double({ min: 1, max: 800, noNaN: true }), locked: fc.boolean(), low: fc.double({ min: 0, max: 1, noNaN: true }), up: fc.double({ min: 1, max: 4, noNaN: true }), step: fc.constantFrom(null, null, 5) });
   const anyGoal = fc.record({ figure: fc.constantFrom('fat' as const, 'sweetness' as const, 'solids' as const, 'abv' as const, 'gelatin' as const, 'mass' as const), low: fc.double({ min: 0, max: 60, noNaN: true }), width: fc.double({ min: 0.5, max: 10, noNaN: true }) });

@@ -28,12 +28,15 @@ export interface Balance {
  */
 const STILLNESS = { ofWhole: 0.02, ofLine: 0.002 } as const;
 /** Rounds of straightening what is bent, and of bringing a ratio's denominator up to date. */
-const ROUNDS = 5;
+const ROUNDS = 9;
+/** Enough to see whether two goals fight. */
+const FEW_ROUNDS = 3;
 const IN_BAND = 1 + 1e-6;
 
 /**
  * The amounts that come nearest to the goals (goal programming: weighted deviations from the middle of each band, counted in half-widths;
- * linear program, whole steps by branch and bound). Never breaks a lock, a bound or a step.
+ * linear program, whole steps by branch and bound). For a fixed whole it is the nearest; where the whole may change, ratios are bent and
+ * it is the nearest around what is there, never worse than that. Never breaks a lock, a bound or a step.
  *
  * @returns a fault that names the field or the pair in conflict: a lower bound above the upper one, a total that the bounds cannot
  * make, a band that is upside down.
@@ -75,24 +78,50 @@ function faultOf({ lines, goals, totalG }: BalanceProblem): Result<never> | null
 
 type Solved = Omit<Balance, 'fights'>;
 
-function nearest(problem: BalanceProblem, forms: readonly GoalForm[]): Result<Solved> {
+/**
+ * Linear programs, one after another: ratios are straight only near a point, so each starts from the best so far, and when a step did not
+ * help, the next one is held to half the way.
+ */
+function nearest(problem: BalanceProblem, forms: readonly GoalForm[], rounds = ROUNDS): Result<Solved> {
   const now = Float64Array.from(problem.lines, (l) => l.nowG);
-  let at: Float64Array = now;
-  let best: Solved | null = null;
-  let bestCost = Infinity;
-  for (let round = 0; round < ROUNDS; round++) {
-    const x = linearStep(problem, forms, at);
-    if (x === null) return fail('lines', 'infeasible', 'No amounts keep all locks, bounds and whole pieces at once: free one of them.');
+  const costOf = (x: Float64Array): { solved: Solved; cost: number } => {
     const solved = outcome(problem, forms, now, x);
-    const cost = solved.cost + stillness(problem.lines, x);
-    if (cost < bestCost - 1e-9) {
-      best = solved;
-      bestCost = cost;
+    return { solved, cost: solved.cost + stillness(problem.lines, x) };
+  };
+  let at: Float64Array = now;
+  let best = keepsAll(problem, now) ? costOf(now) : null;
+  let reach = Infinity;
+  for (let round = 0; round < rounds; round++) {
+    const x = linearStep(problem, forms, at, reach);
+    if (x === null && reach === Infinity) return best ? ok(best.solved) : fail('lines', 'infeasible', 'No amounts keep all locks, bounds and whole pieces at once: free one of them.');
+    const there = x && keepsAll(problem, x) ? costOf(x) : null;
+    if (x && there && (!best || there.cost < best.cost - 1e-7)) {
+      const little = best !== null && best.cost - there.cost < 1e-4;
+      best = there;
+      at = x;
+      if (little && reach < Infinity) break;
+    } else {
+      if (best && x && !best.solved.goals.some((g) => g.off > 1e-6)) break;
+      reach = reach === Infinity ? FIRST_REACH : reach / 2;
+      if (reach < LEAST_REACH) break;
     }
-    if (x.every((v, i) => Math.abs(v - at[i]!) < 1e-6 * Math.max(1, v))) break;
-    at = x;
   }
-  return best ? ok(best) : fail('goals', 'no-figure', 'These goals have no figure for what is in the lines.');
+  return best ? ok(best.solved) : fail('goals', 'no-figure', 'These goals have no figure for what is in the lines.');
+}
+
+/** How far a line may go in one round, share of itself, once a whole step has not helped. */
+const FIRST_REACH = 0.5;
+const LEAST_REACH = 0.01;
+
+/** Whether amounts keep every lock, bound and step, and the total. */
+function keepsAll({ lines, totalG }: BalanceProblem, x: Float64Array): boolean {
+  const each = lines.every((l, i) => {
+    const g = x[i]!;
+    if (l.locked) return Math.abs(g - l.nowG) < 1e-9;
+    if (g < l.minG - 1e-9 || g > (l.maxG ?? Infinity) + 1e-9) return false;
+    return l.stepG === null || Math.abs(g / l.stepG - Math.round(g / l.stepG)) < 1e-6;
+  });
+  return each && (totalG === null || Math.abs(x.reduce((a, b) => a + b, 0) - totalG) < 1e-4 * totalG);
 }
 
 const stillness = (lines: readonly BalanceLine[], x: Float64Array): number => lines.reduce((sum, l, i) => sum + Math.abs(x[i]! - l.nowG) * priceOfMoving(lines, l), 0);
@@ -115,17 +144,18 @@ function outcome(problem: BalanceProblem, forms: readonly GoalForm[], now: Float
 }
 
 /** One linear program around a point; null when it has no answer. */
-function linearStep(problem: BalanceProblem, forms: readonly GoalForm[], at: Float64Array): Float64Array | null {
+function linearStep(problem: BalanceProblem, forms: readonly GoalForm[], at: Float64Array, reach: number): Float64Array | null {
   const { lines, goals, totalG } = problem;
   const constraints = new Map<string, Constraint>();
   const variables = new Map<string, [string, number][]>();
   const integers: string[] = [];
   const unit = lines.map((l) => (l.locked ? 0 : (l.stepG ?? 1)));
+  const wholeG = lines.reduce((sum, l) => sum + l.nowG, 0);
   lines.forEach((l, i) => {
     if (l.locked) return;
     const u = unit[i]!;
     const row: [string, number][] = [[`x${i}`, u], [`s${i}`, u]];
-    constraints.set(`x${i}`, { min: l.minG, ...(l.maxG === null ? {} : { max: l.maxG }) });
+    constraints.set(`x${i}`, rangeOf(l, at[i]!, reach, wholeG));
     constraints.set(`s${i}`, { equal: l.nowG });
     const price = priceOfMoving(lines, l);
     variables.set(`up${i}`, [[`s${i}`, -1], ['cost', price]]);
@@ -162,6 +192,13 @@ function linearStep(problem: BalanceProblem, forms: readonly GoalForm[], at: Flo
   return Float64Array.from(lines, (l, i) => (l.locked ? l.nowG : settled(l, (found.get(`v${i}`) ?? 0) * unit[i]!)));
 }
 
+/** The bounds of a line in one round: its own, and no further from where it is than the reach. */
+function rangeOf(l: BalanceLine, atG: number, reach: number, wholeG: number): Constraint {
+  if (reach === Infinity) return { min: l.minG, ...(l.maxG === null ? {} : { max: l.maxG }) };
+  const step = Math.max(reach * Math.max(atG, 0.02 * wholeG), l.stepG ?? 0);
+  return { min: Math.max(l.minG, Math.min(atG - step, l.maxG ?? Infinity)), max: Math.min(l.maxG ?? Infinity, Math.max(atG + step, l.minG)) };
+}
+
 /** Takes rounding dust of the linear program off: exactly on a bound or a step where it stands there. */
 function settled(l: BalanceLine, g: number): number {
   const stepped = l.stepG === null ? g : Math.round(g / l.stepG) * l.stepG;
@@ -169,13 +206,15 @@ function settled(l: BalanceLine, g: number): number {
 }
 
 /** Which goals stand in each other's way: a missed one is met when the other is let go. */
-function fightsOf(problem: BalanceProblem, forms: readonly GoalForm[], solved: Solved): Balance['fights'] {
+function fightsOf(whole: BalanceProblem, forms: readonly GoalForm[], solved: Solved): Balance['fights'] {
+  // Whole pieces are let go here: they decide an amount, hardly ever whether two wishes agree.
+  const problem = { ...whole, lines: whole.lines.map((l) => ({ ...l, stepG: null })) };
   const fights: { goal: number; with: number | null }[] = [];
   solved.goals.forEach((o, g) => {
     if (o.met) return;
     const others = problem.goals.flatMap((other, k) => {
       if (k === g || other.weight === 0) return [];
-      const without = nearest({ ...problem, goals: problem.goals.map((x, n) => (n === k ? { ...x, weight: 0 } : x)) }, forms);
+      const without = nearest({ ...problem, goals: problem.goals.map((x, n) => (n === k ? { ...x, weight: 0 } : x)) }, forms, FEW_ROUNDS);
       return without.ok && without.value.goals[g]!.off < Math.min(o.off - 0.25, 1.5) ? [k] : [];
     });
     if (others.length === 0) fights.push({ goal: g, with: null });

@@ -38,14 +38,21 @@ export interface SheetGoal {
 /** What the cook allows a line. */
 export interface LineBounds {
   readonly locked: boolean;
-  readonly minG: number;
+  /** Null for the usual bound. */
+  readonly minG: number | null;
   readonly maxG: number | null;
 }
+
+/** How far a line may go when the cook has not said: a dessert must stay recognisable. */
+export const usualBounds = (nowG: number): { readonly minG: number; readonly maxG: number } => ({ minG: 0.3 * nowG, maxG: 3 * nowG });
 
 const lineOf = (a: PartAnalysis): readonly LineReading[] => a.reading.lines.filter((l) => l.kind === 'ingredient' && l.ingredient && l.read && l.read.massG > 0);
 
 /** The lines of a sheet that can be moved, with the part of each. */
 export const movableLines = (s: SheetAnalysis): readonly { readonly partId: string; readonly reading: LineReading }[] => s.parts.flatMap((a) => lineOf(a).map((reading) => ({ partId: a.part.id, reading })));
+
+/** Flavours, salt and acid are there by taste: they stay until the cook frees them. */
+export const startsLocked = (l: LineReading): boolean => l.role === 'flavour' || l.role === 'salt' || l.role === 'acid' || (l.role === 'sour' && (l.read?.massG ?? 0) < 5);
 
 /** Everything that can be wished for of a sheet. */
 export function goalChoices(s: SheetAnalysis, kitchen: Kitchen): readonly GoalChoice[] {
@@ -107,9 +114,9 @@ export function sheetProblem(s: SheetAnalysis, kitchen: Kitchen, goals: readonly
       soakPerG: reading.soakWaterG > 0 ? SOAK_WATER_PER_G : 0,
       plantCream: i.foamRole === 'cream' && reading.read!.per100.other_fat > 0,
       pricePerKg: i.pricePerKg === null ? null : i.pricePerKg / Math.max(0.01, i.ediblePct / 100),
-      locked: b?.locked ?? false,
-      minG: b?.minG ?? 0,
-      maxG: b?.maxG ?? 4 * nowG,
+      locked: b?.locked ?? startsLocked(reading),
+      minG: b?.minG ?? usualBounds(nowG).minG,
+      maxG: b?.maxG ?? usualBounds(nowG).maxG,
       stepG: stepOf(reading),
     };
   });

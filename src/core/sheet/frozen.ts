@@ -116,7 +116,8 @@ export function moveSliceTo(m: FrozenMix, wishC: number, lever: FreezingLever): 
   let low = -takeable(m, lever);
   let high = m.mixture.massG / 2;
   if (share(low) < SLICE_ICE || share(high) > SLICE_ICE) {
-    return fail('lever', 'out-of-reach', share(low) < SLICE_ICE ? `Even without its ${LEVER_NAMES[lever]} it is softer than that at ${wishC}\u00a0°C.` : `No sensible amount of ${LEVER_NAMES[lever]} brings the window to ${wishC}\u00a0°C.`);
+    if (low > -0.5 && share(low) < SLICE_ICE) return fail('lever', 'none-in-it', `It is softer than that at ${wishC}\u00a0°C, and has no ${LEVER_NAMES[lever].replace(/^an? /, '')} to take out.`);
+    return fail('lever', 'out-of-reach', share(low) < SLICE_ICE ? `Even without its ${LEVER_NAMES[lever].replace(/^an? /, '')} it is softer than that at ${wishC}\u00a0°C.` : `No sensible amount of ${LEVER_NAMES[lever]} brings the window to ${wishC}\u00a0°C.`);
   }
   for (let i = 0; i < 60; i++) {
     const mid = (low + high) / 2;

@@ -41,68 +41,67 @@ export function FiguresDesk() {
   const rows = (section: string) => <Rows tells={of(section)} onEdit={apply} />;
   return (
     <SheetFrame station="Bench">
-      <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <div className="px-4 pt-2 pb-8 md:px-6">
-          <BenchPages sheetId={id} here="figures" />
-          <Section name="Part by part" first>
-            <PartsTable analysis={analysis} />
+      <div className="border-b border-steel px-4 pt-2 md:px-6">
+        <BenchPages sheetId={id} here="figures" />
+      </div>
+      {/* Sections flow from column to column, so that neither stands half empty. */}
+      <div className="px-4 pb-8 [column-rule:1px_solid_var(--color-steel)] md:px-6 lg:columns-2 lg:gap-x-12">
+        <Section name="Part by part">
+          <PartsTable analysis={analysis} />
+        </Section>
+        {of('meet').length > 0 && (
+          <Section name="When parts meet">
+            <HeatOfParts analysis={analysis} />
+            {rows('meet')}
           </Section>
-          {of('meet').length > 0 && (
-            <Section name="When parts meet">
-              <HeatOfParts analysis={analysis} />
-              {rows('meet')}
-            </Section>
-          )}
-          {of('heat').length > 0 && (
-            <Section name="Eggs, heat and syrup">
-              <HeatFields analysis={analysis} />
-              {rows('heat')}
-            </Section>
-          )}
-          {of('air').length > 0 && <Section name="Air and folding">{rows('air')}</Section>}
-        </div>
-        <div className="border-steel bg-paper px-4 pt-3 pb-10 max-lg:border-t md:px-6 lg:border-l">
-          <div className="max-w-[220px]">
+        )}
+        {of('heat').length > 0 && (
+          <Section name="Eggs, heat and syrup">
+            <HeatFields analysis={analysis} />
+            {rows('heat')}
+          </Section>
+        )}
+        {doc.family === 'semifreddo' && (
+          <Section name="Frozen">
+            <FrozenFigures analysis={analysis} />
+            {rows('frozen')}
+          </Section>
+        )}
+        {of('syllabub').length > 0 && (
+          <Section name="Whole or parted">
+            {rows('syllabub')}
+            <WineForEither analysis={analysis} />
+          </Section>
+        )}
+        {of('set').length > 0 && (
+          <Section name="Setting">
+            {rows('set')}
+            <SetterSchools analysis={analysis} />
+          </Section>
+        )}
+        {of('air').length > 0 && <Section name="Air and folding">{rows('air')}</Section>}
+        <Section name="Hold">
+          <div className="max-w-[220px] pb-2">
             <QuantityField label="Served so long after it is finished" unit="h" value={doc.servedAfterH} min={0} max={2400} onChange={(servedAfterH) => edit('served-after', (d) => ({ ...d, servedAfterH }))} />
           </div>
-          {doc.family === 'semifreddo' && (
-            <Section name="Frozen">
-              <FrozenFigures analysis={analysis} />
-              {rows('frozen')}
-            </Section>
-          )}
-          {of('syllabub').length > 0 && (
-            <Section name="Whole or parted">
-              {rows('syllabub')}
-              <WineForEither analysis={analysis} />
-            </Section>
-          )}
-          {of('set').length > 0 && (
-            <Section name="Setting">
-              {rows('set')}
-              <SetterSchools analysis={analysis} />
-            </Section>
-          )}
-          <Section name="Hold">
-            <HoldTable analysis={analysis} />
-            {rows('hold')}
+          <HoldTable analysis={analysis} />
+          {rows('hold')}
+        </Section>
+        {of('drink').length > 0 && (
+          <Section name="Alcohol and caffeine">
+            {rows('drink')}
+            <DrinkOut analysis={analysis} />
           </Section>
-          {of('drink').length > 0 && (
-            <Section name="Alcohol and caffeine">
-              {rows('drink')}
-              <DrinkOut analysis={analysis} />
-            </Section>
-          )}
-          <Section name="The rest">{rows('formula')}</Section>
-        </div>
+        )}
+        <Section name="The rest">{rows('formula')}</Section>
       </div>
     </SheetFrame>
   );
 }
 
-function Section({ name, first = false, children }: { readonly name: string; readonly first?: boolean; readonly children: ReactNode }) {
+function Section({ name, children }: { readonly name: string; readonly children: ReactNode }) {
   return (
-    <section aria-label={name} className={first ? 'pt-2' : 'pt-6'}>
+    <section aria-label={name} className="break-inside-avoid pt-5">
       <h2 className="pb-1.5 text-[17px]">{name}</h2>
       {children}
     </section>

@@ -5,10 +5,12 @@ import { COOL_BOX_C, FROZEN_MONTHS, SPREAD } from '../../../../core/foam/house';
 import { holdOf } from '../../../../core/foam/hold';
 import { WISHED_STAGES } from '../../../../core/foam/whisk';
 import { holdInputOf, mainPart, type PartAnalysis, type SheetAnalysis } from '../../../../core/sheet/analyse';
+import { isWhippedKind } from '../../../../core/sheet/kinds';
 import { holdFigure } from '../../../../core/tells/figures';
 import { FigureButton } from '../../../../ui/figure-button';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
+const planned = (a: PartAnalysis, stage: string): boolean => isWhippedKind(a.part.kind) && stage === a.part.whisk.stage;
 const wordOf = (figure: Figure): string => showFigure(figure);
 
 /** Hours by place, after each way of finishing the whisk: the shorter of shape and keeping. */
@@ -39,10 +41,10 @@ export function HoldTable({ analysis: s }: { readonly analysis: SheetAnalysis })
       </thead>
       <tbody>
         {WISHED_STAGES.map((stage) => (
-          <tr key={stage} className={`border-t border-steel-light align-baseline ${stage === a.part.whisk.stage ? 'font-semibold' : ''}`}>
-            <th scope="row" className="py-1.5 text-left font-[inherit]">
+          <tr key={stage} className="border-t border-steel-light align-baseline">
+            <th scope="row" className={`py-1.5 text-left ${planned(a, stage) ? 'font-semibold' : 'font-normal'}`}>
               {stage}
-              {stage === a.part.whisk.stage ? ', as planned' : ''}
+              {planned(a, stage) ? ', as planned' : ''}
             </th>
             {places.map(([name, tC]) => {
               const part = { ...a.part, whisk: { ...a.part.whisk, stage } };

@@ -1,9 +1,7 @@
-import { densityGPerMl } from '../../../../core/composition/density';
-import { fatG } from '../../../../core/composition/mixture';
-import { plainNumber, withUnit } from '../../../../core/figure';
 import type { PartAnalysis, SheetAnalysis } from '../../../../core/sheet/analyse';
 import { isWhippedKind } from '../../../../core/sheet/kinds';
 import { fatFigure, sweetnessFigure } from '../../../../core/tells/figures';
+import { allFatFigure, densityFigure, partAbvFigure, partAirFigure, partAsWhole, weightFigure, wholeOf } from '../../../../core/tells/part-figures';
 import { FigureButton } from '../../../../ui/figure-button';
 
 const HEADS = ['part', 'weight', 'fat', 'sweet', 'alcohol', 'air', 'density'] as const;
@@ -11,6 +9,7 @@ const HEADS = ['part', 'weight', 'fat', 'sweet', 'alcohol', 'air', 'density'] as
 /** Fat, sugar, alcohol, air and density of every part and of a mouthful of it all. */
 export function PartsTable({ analysis: s }: { readonly analysis: SheetAnalysis }) {
   const parts = s.parts.filter((a) => a.reading.mixture.massG > 0);
+  const whole = s.volumeMl.ok ? densityFigure(wholeOf(s), s.volumeMl.value) : null;
   return (
     <div className="overflow-x-auto">
       <table className="w-full text-[14.5px]">
@@ -33,14 +32,18 @@ export function PartsTable({ analysis: s }: { readonly analysis: SheetAnalysis }
               <th scope="row" className="py-1.5 text-left font-semibold">
                 A mouthful of it all
               </th>
-              <Cell>{withUnit(plainNumber(s.mixture.massG, 0), 'g')}</Cell>
-              <Cell>{withUnit(plainNumber((100 * fatG(s.mixture)) / s.mixture.massG, 1), '%')}</Cell>
+              <Cell>
+                <FigureButton figure={weightFigure(wholeOf(s))} />
+              </Cell>
+              <Cell>
+                <FigureButton figure={allFatFigure(wholeOf(s))} />
+              </Cell>
               <Cell>
                 <FigureButton figure={sweetnessFigure(s, 'Sweetness of a mouthful')} />
               </Cell>
-              <Cell hide>{s.abvPct > 0.05 ? withUnit(plainNumber(s.abvPct, 1), '%') : '–'}</Cell>
+              <Cell hide>{s.abvPct > 0.05 ? <FigureButton figure={partAbvFigure(wholeOf(s))} /> : '–'}</Cell>
               <Cell>–</Cell>
-              <Cell hide>{s.volumeMl.ok && s.volumeMl.value > 0 ? withUnit(plainNumber(s.mixture.massG / s.volumeMl.value, 2), 'g/mL') : '–'}</Cell>
+              <Cell hide>{whole ? <FigureButton figure={whole} /> : '–'}</Cell>
             </tr>
           )}
         </tbody>
@@ -51,21 +54,26 @@ export function PartsTable({ analysis: s }: { readonly analysis: SheetAnalysis }
 
 function PartRow({ a }: { readonly a: PartAnalysis }) {
   const { mixture } = a.reading;
+  const own = partAsWhole(a);
   const inBowl = isWhippedKind(a.part.kind) && a.fatPct !== null;
-  const density = a.foamMl.ok && a.foamMl.value > 0 ? mixture.massG / a.foamMl.value : densityGPerMl(mixture, 20);
+  const density = densityFigure(own, a.foamMl.ok && a.foamMl.value > 0 ? a.foamMl.value : null);
   return (
     <tr className="border-t border-steel-light align-baseline">
       <th scope="row" className="py-1.5 text-left font-normal">
         {a.part.name}
       </th>
-      <Cell>{withUnit(plainNumber(mixture.massG, 0), 'g')}</Cell>
-      <Cell>{inBowl && a.fatPct !== null ? <FigureButton figure={fatFigure(a, a.fatPct)} /> : withUnit(plainNumber((100 * fatG(mixture)) / mixture.massG, 1), '%')}</Cell>
+      <Cell>
+        <FigureButton figure={weightFigure(own)} />
+      </Cell>
+      <Cell>
+        <FigureButton figure={inBowl && a.fatPct !== null ? fatFigure(a, a.fatPct) : allFatFigure(own)} />
+      </Cell>
       <Cell>
         <FigureButton figure={sweetnessFigure({ mixture, sweetness: a.sweetness }, `Sweetness of ${a.part.name}`)} />
       </Cell>
-      <Cell hide>{a.abvPct > 0.05 ? withUnit(plainNumber(a.abvPct, 1), '%') : '–'}</Cell>
-      <Cell>{a.overrunPct.ok && a.overrunPct.value >= 1 ? withUnit(plainNumber(a.overrunPct.value, 0), '%') : '–'}</Cell>
-      <Cell hide>{density ? withUnit(plainNumber(density, 2), 'g/mL') : '–'}</Cell>
+      <Cell hide>{a.abvPct > 0.05 ? <FigureButton figure={partAbvFigure(own)} /> : '–'}</Cell>
+      <Cell>{a.overrunPct.ok && a.overrunPct.value >= 1 ? <FigureButton figure={partAirFigure(a, a.overrunPct.value)} /> : '–'}</Cell>
+      <Cell hide>{density ? <FigureButton figure={density} /> : '–'}</Cell>
     </tr>
   );
 }

@@ -7,7 +7,7 @@ import { blendSources } from '../../../../core/balance/blend';
 import { blendToFat, readFat } from '../../../../core/foam/fat';
 import { fatG } from '../../../../core/composition/mixture';
 import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import { addLine, newLine } from '../../../../core/sheet/edits';
+import { addLine, newLine, removeLine } from '../../../../core/sheet/edits';
 import { isWhippedKind } from '../../../../core/sheet/kinds';
 import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
@@ -38,7 +38,11 @@ export function BlendSources({ analysis: s }: { readonly analysis: SheetAnalysis
   const part = s.parts.find((a) => isWhippedKind(a.part.kind));
   const add = () => {
     if (!answer.ok || !part) return;
-    edit('blend', (d) => answer.value.reduce((at, g, i) => (g < 0.5 ? at : addLine(at, part.part.id, newLine(freshId(), `${showGramsPlain(Math.round(g))} ${sources[i]!.name} ${sources[i]!.fat} %`, context), context)), d));
+    const old = part.reading.lines.filter((l) => l.role === 'cream').map((l) => l.line.id);
+    edit('blend', (d) => {
+      const without = old.reduce((at, id) => removeLine(at, part.part.id, id, context), d);
+      return answer.value.reduce((at, g, i) => (g < 0.5 ? at : addLine(at, part.part.id, newLine(freshId(), `${showGramsPlain(Math.round(g))} ${sources[i]!.name} ${sources[i]!.fat} %`, context), context, i)), without);
+    });
   };
   return (
     <section aria-label="Blend to a fat" className="mt-8 border-t border-steel pt-4">
@@ -54,7 +58,7 @@ export function BlendSources({ analysis: s }: { readonly analysis: SheetAnalysis
                 <input aria-label={`Source ${i + 1}`} value={x.name} maxLength={80} onChange={(e) => set(i, { name: e.target.value })} className="field min-w-28 flex-1" />
                 <input aria-label={`Fat of source ${i + 1}, %`} inputMode="decimal" value={x.fat} onChange={(e) => set(i, { fat: e.target.value })} className="field fig w-16 text-right" />
                 <span className="text-ink-soft">%</span>
-                <input aria-label={`On hand of source ${i + 1}, g`} inputMode="decimal" placeholder="any amount" value={x.onHand} onChange={(e) => set(i, { onHand: e.target.value })} className="field fig w-28 text-right" />
+                <input aria-label={`On hand of source ${i + 1}, g`} inputMode="decimal" placeholder="all of it" value={x.onHand} onChange={(e) => set(i, { onHand: e.target.value })} className="field fig w-28 text-right" />
                 <span className="text-ink-soft">g</span>
                 <span className="fig w-20 text-right text-[16px]">{answer.ok ? showGrams(answer.value[i]!) : '–'}</span>
                 <button type="button" aria-label={`Take out source ${i + 1}`} disabled={sources.length <= 2} className="flex size-9 items-center justify-center text-ink-soft hover:text-ink disabled:opacity-35" onClick={() => setSources(sources.filter((_, n) => n !== i))}>
@@ -77,7 +81,7 @@ export function BlendSources({ analysis: s }: { readonly analysis: SheetAnalysis
             {answer.ok ? `${target}\u00a0%: ${readFat(number(target)).says}.` : answer.fault.says}
           </p>
           <button type="button" className="btn mt-1" disabled={!answer.ok || !part} onClick={add}>
-            {part ? `Add these to ${part.part.name}` : 'No whipped part to add them to'}
+            {part ? `Use these as the cream of ${part.part.name}` : 'No whipped part to put them in'}
           </button>
         </div>
         {square?.ok && <Square a={sources[0]!} b={sources[1]!} target={target} partsA={square.value.partsA} partsB={square.value.partsB} />}

@@ -2,10 +2,10 @@
 
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Lock, LockOpen } from 'lucide-react';
-import { plainNumber, showGrams, withUnit } from '../../../../core/figure';
+import { plainNumber, showGrams, showVolumeMl, withUnit } from '../../../../core/figure';
 import type { Balance } from '../../../../core/balance/solve';
 import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import { changesOf, goalChoices, movableLines, sheetProblem, type GoalChoice, type LineBounds, type LineChange, type SheetGoal } from '../../../../core/sheet/balance';
+import { changesOf, goalChoices, movableLines, sheetProblem, startsLocked, usualBounds, type GoalChoice, type LineBounds, type LineChange, type SheetGoal } from '../../../../core/sheet/balance';
 import { setLineText } from '../../../../core/sheet/edits';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { TrackRuler } from '../../../../ui/track';
@@ -19,7 +19,8 @@ interface Wish {
   readonly weight: number;
 }
 
-const shown = (v: number, c: GoalChoice): string => (Number.isFinite(v) ? withUnit(plainNumber(v, c.decimals), c.unit) : '–');
+const shown = (v: number, c: GoalChoice): string => (c.figure === 'volume' && Number.isFinite(v) ? showVolumeMl(v) : Number.isFinite(v) ? withUnit(plainNumber(v, c.decimals), c.unit) : '–');
+const axisName = (name: string, unit: string): string => (unit ? `${name}, ${unit}` : name);
 const WEIGHTS = [
   [1, 'matters'],
   [3, 'matters more'],
@@ -32,7 +33,7 @@ export function SolveFor({ analysis: s }: { readonly analysis: SheetAnalysis }) 
   const choices = useMemo(() => goalChoices(s, kitchen), [s, kitchen]);
   const [wishes, setWishes] = useState<Readonly<Record<string, Wish>>>({});
   const [bounds, setBounds] = useState<Readonly<Record<string, BoundText>>>({});
-  const [keepWeight, setKeepWeight] = useState(false);
+  const [keepWeight, setKeepWeight] = useState(true);
   const wished = choices.filter((c) => wishes[c.key]);
   const goals = wished.flatMap((choice): SheetGoal[] => {
     const w = wishes[choice.key]!;
@@ -68,8 +69,8 @@ interface BoundText {
 function boundsOf(texts: Readonly<Record<string, BoundText>>): ReadonlyMap<string, LineBounds> {
   return new Map(
     Object.entries(texts).map(([id, b]) => {
-      const max = b.max.trim() === '' ? null : Number(b.max);
-      return [id, { locked: b.locked, minG: Number(b.min) || 0, maxG: max !== null && Number.isFinite(max) ? max : null }] as const;
+      const read = (text: string): number | null => (text.trim() === '' || !Number.isFinite(Number(text)) ? null : Number(text));
+      return [id, { locked: b.locked, minG: read(b.min), maxG: read(b.max) }] as const;
     }),
   );
 }
@@ -121,11 +122,13 @@ const plain = (v: number, decimals: number): string => String(Number(v.toFixed(d
 
 function Lines({ analysis: s, bounds, onBounds, keepWeight, onKeepWeight }: { readonly analysis: SheetAnalysis; readonly bounds: Readonly<Record<string, BoundText>>; readonly onBounds: (next: Readonly<Record<string, BoundText>>) => void; readonly keepWeight: boolean; readonly onKeepWeight: (keep: boolean) => void }) {
   const lines = movableLines(s);
-  const set = (id: string, change: Partial<BoundText>) => onBounds({ ...bounds, [id]: { locked: false, min: '', max: '', ...bounds[id], ...change } });
+  const set = (id: string, change: Partial<BoundText>) => onBounds({ ...bounds, [id]: { locked: lines.some((l) => l.reading.line.id === id && startsLocked(l.reading)), min: '', max: '', ...bounds[id], ...change } });
   return (
     <section aria-label="Lines that may move" className="pt-5">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 pb-1">
-        <h2 className="text-[17px]">Which lines may move</h2>
+        <h2 className="text-[17px]">
+          Which lines may move, <span className="font-normal text-ink-soft">g at least and at most</span>
+        </h2>
         <label className="flex min-h-8 items-center gap-2 text-[14px]">
           <input type="checkbox" className="size-4.5 accent-ink" checked={keepWeight} onChange={(e) => onKeepWeight(e.target.checked)} />
           keep the whole weight
@@ -134,7 +137,7 @@ function Lines({ analysis: s, bounds, onBounds, keepWeight, onKeepWeight }: { re
       <ul>
         {lines.map(({ reading: l }) => {
           const b = bounds[l.line.id];
-          const locked = b?.locked ?? false;
+          const locked = b?.locked ?? startsLocked(l);
           return (
             <li key={l.line.id} className="flex items-center gap-2 border-t border-steel-light py-0.5">
               <button type="button" aria-pressed={locked} aria-label={`Lock ${l.name}`} title={locked ? 'Locked: stays as it is' : 'Free to move'} className={`flex size-9 shrink-0 items-center justify-center rounded-s ${locked ? 'bg-ink text-paper' : 'text-ink-soft hover:text-ink'}`} onClick={() => set(l.line.id, { locked: !locked })}>
@@ -142,8 +145,8 @@ function Lines({ analysis: s, bounds, onBounds, keepWeight, onKeepWeight }: { re
               </button>
               <span className="min-w-0 flex-1 truncate">{l.name}</span>
               <span className="fig w-16 text-right">{showGrams(l.read!.massG)}</span>
-              <input aria-label={`${l.name}, at least, g`} inputMode="decimal" placeholder="least" disabled={locked} value={b?.min ?? ''} onChange={(e) => set(l.line.id, { min: e.target.value })} className="field fig w-18 text-right text-[14px] disabled:opacity-40" />
-              <input aria-label={`${l.name}, at most, g`} inputMode="decimal" placeholder="most" disabled={locked} value={b?.max ?? ''} onChange={(e) => set(l.line.id, { max: e.target.value })} className="field fig w-18 text-right text-[14px] disabled:opacity-40" />
+              <input aria-label={`${l.name}, at least, g`} inputMode="decimal" placeholder={plain(usualBounds(l.read!.massG).minG, 0)} disabled={locked} value={b?.min ?? ''} onChange={(e) => set(l.line.id, { min: e.target.value })} className="field fig w-18 text-right text-[14px] disabled:opacity-40" />
+              <input aria-label={`${l.name}, at most, g`} inputMode="decimal" placeholder={plain(usualBounds(l.read!.massG).maxG, 0)} disabled={locked} value={b?.max ?? ''} onChange={(e) => set(l.line.id, { max: e.target.value })} className="field fig w-18 text-right text-[14px] disabled:opacity-40" />
               <span className="text-[14px] text-ink-soft">g</span>
             </li>
           );
@@ -235,7 +238,7 @@ function TradeOff({ a, b, goals, problem, onTake }: { readonly a: number; readon
       <p className="text-[14px] text-ink-soft">What {ga.name} costs in {gb.name}; the shaded band is wished.</p>
       <div className="h-[190px]">
         <Suspense>
-          <LineChart points={points.map((p) => ({ x: p.a, y: p.b }))} xName={withUnit(ga.name, ga.unit)} yName={withUnit(gb.name, gb.unit)} band={[goals[b]!.low, goals[b]!.high]} now={{ x: point.a, y: point.b }} dots says={points.map((p) => `${shown(p.a, ga)}: ${shown(p.b, gb)}`).join('; ')} />
+          <LineChart points={points.map((p) => ({ x: p.a, y: p.b }))} xName={axisName(ga.name, ga.unit)} yName={axisName(gb.name, gb.unit)} band={[goals[b]!.low, goals[b]!.high]} now={{ x: point.a, y: point.b }} dots says={points.map((p) => `${shown(p.a, ga)}: ${shown(p.b, gb)}`).join('; ')} />
         </Suspense>
       </div>
       <div className="flex flex-wrap items-center gap-3">

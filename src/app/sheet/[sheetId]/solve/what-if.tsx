@@ -110,7 +110,7 @@ export function WhatIf({ analysis: s }: { readonly analysis: SheetAnalysis }) {
         </div>
         <div className="h-[270px]">
           <Suspense>
-            <LineChart points={points} xName={withUnit(lever.name, range.unit)} yName={withUnit(figure.name, figure.unit)} band={figure.band(s)} now={y === null ? null : { x, y }} says={`${figure.name} as ${lever.name} goes from ${plainNumber(range.from, 0)} to ${plainNumber(range.to, 0)} ${range.unit}; ${shown(y)} at ${at}`} onPoint={(v) => setMoved(Math.min(range.to, Math.max(range.from, v)))} />
+            <LineChart points={points} xName={`${lever.name}, ${range.unit}`} yName={figure.unit ? `${figure.name}, ${figure.unit}` : figure.name} band={figure.band(s)} now={y === null ? null : { x, y }} says={`${figure.name} as ${lever.name} goes from ${plainNumber(range.from, 0)} to ${plainNumber(range.to, 0)} ${range.unit}; ${shown(y)} at ${at}`} onPoint={(v) => setMoved(Math.min(range.to, Math.max(range.from, v)))} />
           </Suspense>
         </div>
       </div>
