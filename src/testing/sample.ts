@@ -2,7 +2,9 @@
 import { kitchenOf, type Kitchen } from '../core/sheet/analyse';
 import { newLine, type EditContext } from '../core/sheet/edits';
 import { matcherFor } from '../core/measures/match';
-import { startingSheet } from '../core/sheet/starting';
+import { startingPart, startingSheet } from '../core/sheet/starting';
+import type { PartKind } from '../core/sheet/kinds';
+import { settleMethod } from '../core/ways/settle';
 import type { Sheet, WhiskPlan } from '../core/sheet/schema';
 
 import { STARTING_MIXERS, STARTING_PLACES, STARTING_RULES, startingLarder, startingVessels } from '../data/starting-kitchen';
@@ -22,4 +24,14 @@ export function ingredient(id: string) {
 export function sheetOf(lines: readonly string[], whisk: Partial<WhiskPlan> = {}, rest: Partial<Sheet> = {}): Sheet {
   const sheet = startingSheet('Test cream', 'planetary', lines.map((text, i) => newLine(`l${i + 1}`, text, CONTEXT)), KITCHEN.larder);
   return { ...sheet, ...rest, parts: sheet.parts.map((p) => ({ ...p, whisk: { ...p.whisk, ...whisk } })) };
+}
+
+/** A sheet of several parts, written as lines. */
+export function partsSheet(parts: readonly (readonly [id: string, kind: PartKind, name: string, lines: readonly string[]])[], rest: Partial<Sheet> = {}): Sheet {
+  const made: Sheet['parts'][number][] = [];
+  for (const [id, kind, name, lines] of parts) {
+    const part = { ...startingPart(id, kind, 'planetary'), name };
+    made.push({ ...part, lines: lines.map((text, i) => newLine(`${id}-${i + 1}`, text, CONTEXT, { parts: [...made, part], partId: id })) });
+  }
+  return settleMethod({ ...startingSheet('Parts', 'planetary', [], KITCHEN.larder), steps: [], ...rest, parts: made }, KITCHEN.larder);
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ingredient, KITCHEN, sheetOf } from '../../testing/sample';
+import { ingredient, KITCHEN, sheetOf, partsSheet } from '../../testing/sample';
 import { volumeMl as mixMlOf } from '../composition/density';
 import { mix } from '../composition/mixture';
 import { EGG_FOAM_OVERRUN } from '../foam/house';
@@ -10,7 +10,6 @@ import { STARTING_VESSELS } from '../vessel/profile';
 import { analyseSheet, mainPart } from './analyse';
 import { removeStep, setLineStep } from './edits';
 import { shownSteps, waitWords } from './method';
-import { partsSheet } from './parts.test';
 import type { Sheet } from './schema';
 
 const at = (s: Sheet, id: string) => analyseSheet(s, KITCHEN).parts.find((p) => p.part.id === id)!;

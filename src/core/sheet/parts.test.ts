@@ -1,24 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CONTEXT, KITCHEN } from '../../testing/sample';
+import { CONTEXT, KITCHEN, partsSheet } from '../../testing/sample';
 import { COMPONENTS } from '../composition/components';
-import { settleMethod } from '../ways/settle';
 import { analyseSheet } from './analyse';
-import { addPart, movePart, newLine, removePart, setLineText, setPart } from './edits';
+import { addPart, movePart, removePart, setLineText, setPart } from './edits';
 import { cutLayers } from './layers';
 import { readSheetDoc, SheetSchema, type Sheet } from './schema';
-import type { PartKind } from './kinds';
-import { startingPart, startingSheet } from './starting';
-
-/** A sheet of several parts, written as lines. */
-export function partsSheet(parts: readonly (readonly [id: string, kind: PartKind, name: string, lines: readonly string[]])[], rest: Partial<Sheet> = {}): Sheet {
-  const made: Sheet['parts'][number][] = [];
-  for (const [id, kind, name, lines] of parts) {
-    const part = { ...startingPart(id, kind, 'planetary'), name };
-    made.push({ ...part, lines: lines.map((text, i) => newLine(`${id}-${i + 1}`, text, CONTEXT, { parts: [...made, part], partId: id })) });
-  }
-  return settleMethod({ ...startingSheet('Parts', 'planetary', [], KITCHEN.larder), steps: [], ...rest, parts: made }, KITCHEN.larder);
-}
+import { startingPart } from './starting';
 
 const divided = partsSheet([
   ['cream', 'whipped-cream', 'Whipped cream', ['400 g cream 36 %', '30 g icing sugar']],

@@ -1,12 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ingredient, KITCHEN, sheetOf } from '../../testing/sample';
+import { ingredient, KITCHEN, sheetOf, partsSheet } from '../../testing/sample';
 import { capacityMl, STARTING_VESSELS } from '../vessel/profile';
 import { analyseSheet } from './analyse';
 import { compareFigures, compareSheets, isSame } from './compare';
 import { setLineText } from './edits';
 import { CONTEXT } from '../../testing/sample';
-import { partsSheet } from './parts.test';
 import { roundSheet } from './round';
 import { scaleTo, type ScaleWish } from './scale';
 import { shoppingOf } from './shopping';

@@ -138,16 +138,22 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
   ];
 }
 
-/** What to bring to which temperature: the base into the middle of its window; for a fold that is too warm, as little cooler as helps. */
+/** The coldest that a fold of everything may end so that it keeps its air, with something in hand. */
+const COOL_FOLD_C = FOLD_TOO_WARM_C - 0.5;
+
+/** What to bring to which temperature: the base to the middle of its window, or as much cooler as the fold of it all asks for. */
 function foldMend(verdict: Meeting['verdict'], main: Guest & { partId: string }, base: readonly Guest[], foams: readonly Guest[], window: Meeting['window']): Meeting['mend'] {
   const at = base.findIndex((g) => g.name === main.name);
-  const to = verdict === 'too-warm-fold' ? temperatureFor([...base, ...foams], at, FOLD_TOO_WARM_C - 0.5) : window ? temperatureFor(base, at, (window.lowC + window.highC) / 2) : null;
-  if (!to?.ok || to.value < -10 || to.value > 90) return null;
-  const toC = Math.floor(to.value);
-  // A base cooled out of its own window would only trade one fault for another.
-  const after = mixingC(base.map((g, i) => (i === at ? { ...g, tC: toC } : g)));
-  if (window && (!after.ok || after.value < window.lowC)) return null;
-  return { partId: main.partId, name: main.name, toC };
+  const cool = temperatureFor([...base, ...foams], at, COOL_FOLD_C);
+  const middle = window ? temperatureFor(base, at, (window.lowC + window.highC) / 2) : null;
+  const wishes = [verdict === 'too-warm-fold' ? null : middle, cool].flatMap((r) => (r?.ok ? [r.value] : []));
+  if (wishes.length === 0) return null;
+  const lowest = window ? temperatureFor(base, at, window.lowC) : null;
+  const toC = Math.floor(Math.min(...wishes) + 1e-6);
+  // A base cooled out of its own window would only trade one fault for another: then its lower end is the best there is.
+  const kept = lowest?.ok ? Math.max(toC, Math.ceil(lowest.value - 1e-6)) : toC;
+  if (verdict === 'too-warm-fold' && kept > toC) return null;
+  return kept < -10 || kept > 90 ? null : { partId: main.partId, name: main.name, toC: kept };
 }
 
 /** What of an egg foam is eggs, what goes into the syrup. */

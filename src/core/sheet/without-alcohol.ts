@@ -15,17 +15,18 @@ export interface DrinkSwap {
   readonly after: readonly string[];
 }
 
-/** A drink from this strength on is worth replacing, % vol; vanilla by the spoon is not. */
-const WORTH_SWAPPING_G = 0.5;
+/** A drink of so much ethanol, g, and so strong, % vol, is worth replacing. */
+const WORTH_SWAPPING = { ethanolG: 0.5, abvPct: 2 } as const;
 
 /** The lines whose alcohol is worth taking out, each with an infusion that keeps its water and sugar for its sweetness. */
 export function drinkSwaps(s: SheetAnalysis): readonly DrinkSwap[] {
   return s.parts.flatMap((a) =>
     a.reading.lines.flatMap((l): DrinkSwap[] => {
-      if (!l.read || !l.ingredient || l.kind !== 'ingredient') return [];
+      // An extract by the spoon carries taste, not drink.
+      if (!l.read || !l.ingredient || l.kind !== 'ingredient' || l.role === 'flavour') return [];
       const portion = { massG: l.read.massG, per100: l.read.per100, ownSweetness: l.ingredient.ownSweetness };
       const m = mix([portion]);
-      if (m.grams.ethanol < WORTH_SWAPPING_G || abvPct(m) < 2) return [];
+      if (m.grams.ethanol < WORTH_SWAPPING.ethanolG || abvPct(m) < WORTH_SWAPPING.abvPct) return [];
       const sugarG = (sweetnessPer100([portion]) * m.massG) / 100;
       const after = [`${showGramsPlain(m.grams.water)} water, infused`];
       if (sugarG >= 0.5) after.push(`${showGramsPlain(sugarG)} caster sugar`);

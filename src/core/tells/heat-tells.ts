@@ -12,6 +12,8 @@ import { plainTell, type Stretch, type Tell, type TellAction, type TellState } f
 /** Judgements of heat: what meets what, syrup, eggs, gelatin's first spoonful, the ice bath. */
 
 const NB = '\u00a0';
+/** An en dash that a line never breaks at. */
+const TO = '\u2060–\u2060';
 const show = (figure: Figure): Stretch => ({ figure, shown: showFigure(figure) });
 const deg = (tC: number): string => withUnit(plainNumber(tC, 0), '°C');
 
@@ -53,7 +55,7 @@ function meetingTell(m: Meeting): Tell {
     : { from: 0, to: 60, low: 0, high: FOLD_TOO_WARM_C, value: Math.min(60, Math.max(0, m.resultC)), range: null, says: `${plainNumber(m.resultC, 0)} °C on a track to 60; up to ${FOLD_TOO_WARM_C} keeps its air` };
   const action: TellAction | null = m.mend ? { label: `${m.mend.name} at ${deg(m.mend.toC)}`, why: m.verdict === 'too-warm-fold' ? 'and the fold keeps its air' : 'brings it into the window', edit: { kind: 'set-heat', partId: m.mend.partId, change: { atC: m.mend.toC } } } : null;
   if (m.kind === 'ganache') {
-    const words = m.verdict === 'in' ? `: the cocoa butter melts${window ? `, ${window.lowC}–${window.highC}${NB}°C is right` : ''}.` : m.verdict === 'cold' ? `: too cold to melt all the chocolate, it must reach ${window?.lowC}${NB}°C. Warm the chocolate first, or pour more.` : `: hot enough to curdle yolks and split the butter; let it come under ${window?.highC}${NB}°C before they go in.`;
+    const words = m.verdict === 'in' ? `: the cocoa butter melts${window ? `, ${window.lowC}${TO}${window.highC}${NB}°C is right` : ''}.` : m.verdict === 'cold' ? `: too cold to melt all the chocolate, it must reach ${window?.lowC}${NB}°C. Warm the chocolate first, or pour more.` : `: hot enough to curdle yolks and split the butter; let it come under ${window?.highC}${NB}°C before they go in.`;
     return { key: m.key, state: m.verdict === 'in' ? 'in' : 'near', sentence: [`${m.title}: cream just off the boil on the chocolate comes to `, show(result), words], track, action };
   }
   const base = baseFigure(m);
@@ -62,12 +64,12 @@ function meetingTell(m: Meeting): Tell {
   sentence.push(
     m.verdict === 'in'
       ? window
-        ? `: inside its window of ${window.lowC}–${window.highC}${NB}°C.`
+        ? `: inside its window of ${window.lowC}${TO}${window.highC}${NB}°C.`
         : ': cool enough to keep its air.'
       : m.verdict === 'cold'
-        ? `: too cold, it sets in lumps or specks before it is mixed; ${window?.lowC}–${window?.highC}${NB}°C is right.`
+        ? `: too cold, it sets in lumps or specks before it is mixed; ${window?.lowC}${TO}${window?.highC}${NB}°C is right.`
         : m.verdict === 'warm'
-          ? `: too warm for the cream; ${window?.lowC}–${window?.highC}${NB}°C is right.`
+          ? `: too warm for the cream; ${window?.lowC}${TO}${window?.highC}${NB}°C is right.`
           : `: above ${FOLD_TOO_WARM_C}${NB}°C the fold loses its air${m.mend ? '' : '; use colder foams, or more of them'}.`,
   );
   return { key: m.key, state: m.verdict === 'in' ? 'in' : 'out', sentence, track, action };

@@ -33,7 +33,7 @@ export function HeatOfParts({ analysis: s }: { readonly analysis: SheetAnalysis 
         const hasOwn = own && meetings.some((m) => m.partId === a.part.id && m.guests.some((g) => g.name === a.part.name));
         if (own && !hasOwn) return null;
         const { tC } = meetsAt(a);
-        return <QuantityField key={a.part.id} label={own ? `${a.part.name}, its base` : `${a.part.name} meets at`} unit="°C" value={tC} min={-30} max={120} onChange={(atC) => setHeat(a.part.id, { atC })} />;
+        return <QuantityField key={a.part.id} label={own ? `${a.part.name}, its base` : `${a.part.name}, at the fold`} unit="°C" value={tC} min={-30} max={120} onChange={(atC) => setHeat(a.part.id, { atC })} />;
       })}
     </div>
   );

@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import { CONTEXT, KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
+import { analyseSheet, type SheetAnalysis } from './analyse';
+import { setPart } from './edits';
+import type { HeatPlan } from './kinds';
+import type { Sheet } from './schema';
+import { eggOf, iceForBath, meetingsOf, meetsAt, syrupOf, temperingOf } from './warmth';
+
+const of = (sheet: Sheet): SheetAnalysis => analyseSheet(sheet, KITCHEN);
+const withHeat = (sheet: Sheet, partId: string, heat: Partial<HeatPlan>): Sheet => setPart(sheet, partId, { heat: { ...sheet.parts.find((p) => p.id === partId)!.heat, ...heat } }, CONTEXT);
+const part = (s: SheetAnalysis, id: string) => s.parts.find((a) => a.part.id === id)!;
+
+const mousse = partsSheet([
+  ['base', 'chocolate-base', 'Base', ['220 g dark chocolate 70 %', '150 g cream 36 %']],
+  ['cream', 'whipped-cream', 'Cream', ['240 g cream 36 %']],
+  ['mousse', 'set-filling', 'Mousse', ['all the base', 'all the cream']],
+]);
+const yolks = partsSheet([['yolks', 'egg-foam', 'Yolks', ['10 yolks', '260 g caster sugar', '90 g water', 'less 60 g boils off']]]);
+
+describe('meetings of a sheet', () => {
+  it('hot cream on chocolate, then cream into the base, each between the extremes', () => {
+    const [ganache, fold] = meetingsOf(of(mousse));
+    expect(ganache).toMatchObject({ kind: 'ganache', verdict: 'in' });
+    expect(fold).toMatchObject({ kind: 'fold', window: { lowC: 32, highC: 42 }, judgedC: expect.closeTo(38, 6) });
+    expect(fold!.resultC).toBeGreaterThan(5);
+    expect(fold!.resultC).toBeLessThan(38);
+  });
+  it('a base that is too cold or too warm says so and how warm it must be', () => {
+    for (const [atC, verdict] of [[24, 'cold'], [60, 'warm']] as const) {
+      const fold = meetingsOf(of(withHeat(mousse, 'base', { atC })))[1]!;
+      expect(fold.verdict).toBe(verdict);
+      expect(fold.mend).toMatchObject({ partId: 'base', name: 'Base' });
+      expect(fold.mend!.toC).toBeLessThanOrEqual(37);
+      expect(meetingsOf(of(withHeat(mousse, 'base', { atC: fold.mend!.toC })))[1]!.verdict).toBe('in');
+    }
+  });
+  it('a fold that ends above 24 °C is cooled no further than its window allows', () => {
+    const little = partsSheet([
+      ['base', 'chocolate-base', 'Base', ['400 g dark chocolate 70 %', '300 g cream 36 %']],
+      ['cream', 'whipped-cream', 'Cream', ['100 g cream 36 %']],
+      ['mousse', 'set-filling', 'Mousse', ['all the base', 'all the cream']],
+    ]);
+    expect(meetingsOf(of(little)).find((m) => m.kind === 'fold')).toMatchObject({ verdict: 'too-warm-fold', mend: null });
+  });
+  it('parts meet at what was written, or at the usual of their kind', () => {
+    expect(meetsAt(part(of(mousse), 'cream')).tC).toBe(5);
+    expect(meetsAt(part(of(withHeat(mousse, 'base', { atC: 33 })), 'base'))).toEqual({ tC: 33, from: 'as written' });
+  });
+  it('a custard in an ice bath asks for ice', () => {
+    const custard = partsSheet([['c', 'custard', 'Custard', ['400 g milk', '4 yolks', '60 g caster sugar']]]);
+    const ice = iceForBath(part(of(custard), 'c'));
+    expect(ice?.ok && ice.value).toBeGreaterThan(300);
+    expect(iceForBath(part(of(mousse), 'cream'))).toBeNull();
+  });
+});
+
+describe('syrup and egg of a sheet', () => {
+  it('hot syrup warms the yolks; a heavier bowl takes some of it', () => {
+    const light = eggOf(part(of(withHeat(yolks, 'yolks', { bowlG: 100 })), 'yolks'))!;
+    const heavy = eggOf(part(of(withHeat(yolks, 'yolks', { bowlG: 2000 })), 'yolks'))!;
+    if (!light.verdict?.ok || !heavy.verdict?.ok) throw new Error('no verdict');
+    expect(light.from).toBe('computed');
+    expect(light.verdict.value.peakC).toBeGreaterThan(heavy.verdict.value.peakC + 5);
+    expect(heavy.verdict.value.reaches).toBe(false);
+    expect(light.kind).toBe('sweet-yolk');
+    expect(light.richInSugar).toBe(true);
+  });
+  it('typed readings come before any forecast, and what cannot be read is said', () => {
+    const typed = eggOf(part(of(withHeat(yolks, 'yolks', { curve: '0 50, 3 64, 6 72' })), 'yolks'))!;
+    expect(typed.from).toBe('typed');
+    expect(typed.verdict?.ok && typed.verdict.value).toMatchObject({ reaches: true, peakC: 72 });
+    expect(eggOf(part(of(withHeat(yolks, 'yolks', { curve: 'warm' })), 'yolks'))!.curve.ok).toBe(false);
+  });
+  it('each way of eggs is told apart', () => {
+    const way = (ways: Record<string, string>, lines = ['6 yolks', '60 g caster sugar', '20 g water']) => eggOf(part(of({ ...partsSheet([['y', 'egg-foam', 'Y', lines]]), parts: partsSheet([['y', 'egg-foam', 'Y', lines]]).parts.map((p) => ({ ...p, ways })) }), 'y'))!;
+    expect(way({ eggs: 'raw' }).way).toBe('raw');
+    expect(way({ eggs: 'steam' })).toMatchObject({ way: 'heated', from: 'planned' });
+    expect(way({ eggs: 'pasteurised' }, ['100 g pasteurised yolk', '60 g caster sugar']).way).toBe('carton');
+    expect(way({ whites: 'swiss-50' }, ['4 whites', '220 g caster sugar'])).toMatchObject({ notKillStep: true });
+    expect(way({ whites: 'swiss-71' }, ['4 whites', '220 g caster sugar']).verdict).toMatchObject({ ok: true, value: { reaches: true } });
+  });
+  it('what boils off is compared with what the sheet says', () => {
+    const r = syrupOf(part(of(yolks), 'yolks'), 100)!;
+    expect(r.syrup.ok && r.syrup.value.boilsOffG).toBeCloseTo(90 + 0.26 - (259.74 * 13) / 87, 1);
+    expect(r.writtenG).toBe(60);
+    // Where water boils at 95 °C, 118 °C means a stronger syrup.
+    const high = syrupOf(part(of(yolks), 'yolks'), 95)!;
+    expect(high.syrup.ok && r.syrup.ok && high.syrup.value.boilsOffG).toBeGreaterThan(r.syrup.ok ? r.syrup.value.boilsOffG : 0);
+  });
+});
+
+describe('tempering in a sheet', () => {
+  it('much gelatin into cold cream strings; none without gelatin', () => {
+    const a = of(sheetOf(['600 g cream 36 %', '6 leaves gelatin'])).parts[0]!;
+    const t = temperingOf(a);
+    expect(t?.ok && t.value.strings).toBe(true);
+    expect(temperingOf(of(sheetOf(['600 g cream 36 %'])).parts[0]!)).toBeNull();
+  });
+});
