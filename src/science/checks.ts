@@ -1,0 +1,91 @@
+import { blendToFat } from '../core/foam/fat';
+import { foldAccount } from '../core/foam/fold';
+import { overrunFromCups } from '../core/foam/overrun';
+import { readSyllabub } from '../core/foam/syllabub';
+import { secondsTo, whip } from '../core/foam/whisk';
+import { STAGE_X } from '../core/foam/house';
+import { composition } from '../core/composition/components';
+import { dairyCream } from '../core/composition/cream';
+import { mix } from '../core/composition/mixture';
+import { sweetnessPer100 } from '../core/composition/sweetness';
+import { conductivity, specificHeatOf } from '../core/composition/thermal';
+import { densityGPerMl } from '../core/composition/density';
+import { frozenShare, solutionOf, sucroseDepressionC, LATENT_HEAT_J_PER_G } from '../core/heat/freezing';
+import { heatContent } from '../core/heat/heat-content';
+import { equivalentMinutes } from '../core/heat/lethality';
+import { guest, mixingC } from '../core/heat/meeting';
+import { boilSyrup, sugarPctAtBoil } from '../core/heat/syrup';
+import type { Result } from '../core/result';
+import { gelatinForStrength } from '../core/setting/gelatin';
+import { setMaturity } from '../core/setting/set';
+import { solveBalance } from '../core/balance/solve';
+
+/** One published or analytic value against what the core computes. */
+export interface Check {
+  readonly of: string;
+  readonly expected: number;
+  readonly computed: number;
+  readonly unit: string;
+  /** Where the expected value is from. */
+  readonly source: string;
+  /** Largest difference that is no error. */
+  readonly within: number;
+}
+
+const value = <T>(r: Result<T>): T => {
+  if (!r.ok) throw new Error(r.fault.says);
+  return r.value;
+};
+const water = composition({ water: 100 });
+const pure = (massG: number) => mix([{ massG, per100: water }]);
+const sugarWater = (sugarG: number) => {
+  const m = mix([{ massG: sugarG, per100: composition({ sucrose: 100 }) }, { massG: 100, per100: water }]);
+  return solutionOf(m, sugarG);
+};
+
+/** Every check that the documents list, worked out by the same code that the application runs. */
+export function allChecks(): readonly Check[] {
+  const check = (of: string, expected: number, computed: number, unit: string, source: string, within = 1e-6): Check => ({ of, expected, computed, unit, source, within });
+  const CO = 'Choi & Okos 1986, as printed in refrigeration handbooks';
+  const cream36 = value(dairyCream(36));
+  const reference = value(whip({ fatPct: 36, sugarPer100: 0, sugarAt: 'start', creamC: 5, softCheeseShare: 0, mascarponeShare: 0, mixer: 'planetary', bowlMl: 4800, speed: 'fast', slowFromSoft: false, mixMl: 1000, batches: 1, target: 'firm' }));
+  const square = value(blendToFat(36, 48, 3.6, 1000));
+  const balance = value(solveBalance({ lines: [48, 3.6].map((fat) => ({ name: `${fat}`, nowG: 500, per100: value(dairyCream(fat)), ownSweetness: null, ownFreezing: null, bloom: null, soakPerG: 0, plantCream: false, pricePerKg: null, locked: false, minG: 0, maxG: null, stepG: null })), goals: [{ figure: 'fat', name: 'fat', low: 35.9, high: 36.1, weight: 1, airPct: 0, freezerC: -18 }], totalG: 1000 }));
+  const iceAt = heatContent(pure(1), 0);
+  return [
+    check('solids not fat of 36 % cream: lactose', 0.09 * 64 * 0.54, cream36.lactose, 'g/100 g', 'dairy tables: 9 % of the skim phase, 54 % of it lactose'),
+    check('the same: protein', 0.09 * 64 * 0.38, cream36.milk_protein, 'g/100 g', 'dairy tables: 38 % of it protein'),
+    check('density of water at 20 °C', 0.9957, densityGPerMl(pure(100), 20) ?? 0, 'g/mL', CO, 1e-3),
+    check('specific heat of water at 20 °C', 4.1766, specificHeatOf('water', 20), 'J/gK', CO, 1e-4),
+    check('specific heat of ice at −20 °C', 2.0623 - 0.121538, specificHeatOf('ice', -20), 'J/gK', CO, 1e-6),
+    check('specific heat of fat at 20 °C', 1.9842 + 0.029466 - 0.00192032, specificHeatOf('fat', 20), 'J/gK', CO, 1e-6),
+    check('conductivity of water at 0 °C', 0.57109, conductivity(pure(100), 0), 'W/mK', CO),
+    check('conductivity of ice at 0 °C', 2.2196, conductivity(pure(100), 0, 100), 'W/mK', CO),
+    check('overrun of cups of 120 and 60 g', 100, value(overrunFromCups(120, 60)), '%', 'definition'),
+    check('square: 48 and 3.6 % to 36 %, parts of the richer', 32.4, square.partsA, 'parts', 'the square'),
+    check('the solver on the same blend, of 1000 g', (1000 * 32.4) / 44.4, balance.amountsG[0]!, 'g', 'the square', 1e-3),
+    check('a third given up first into a stiff base', (100 / 3) * 0.55 * 0.93 + (200 / 3) * 0.93, foldAccount({ mixMl: 200, airMl: 0 }, [{ mixMl: 100, airMl: 100, firstShare: 1 / 3, whiskedIn: false }], true)[0]!.airMl, 'mL of 100', 'hand calculation'),
+    check('firm for the reference whip', 240, secondsTo(reference, STAGE_X.firm) ?? 0, 's', 'calibration', 0.05),
+    check('sweetness of 10 g sugar and 5 g lactose in 100 g', 10 + 5 * 0.16, sweetnessPer100([{ massG: 100, per100: composition({ sucrose: 10, lactose: 5, water: 85 }) }]), '', 'published relative sweetness'),
+    ...([[200, 225, 'square-root', 10 * Math.sqrt(200 / 225)], [160, 225, 'square-root', 10 * Math.sqrt(160 / 225)], [200, 225, 'linear', (10 * 200) / 225]] as const).map(([from, to, school, expected]) => check(`10 g of ${from} bloom as ${to}, ${school}`, expected, value(gelatinForStrength(10, from, to, school)), 'g', 'the school’s own formula')),
+    check('set after 4 h under 15 °C', (1 - Math.exp(-1)) / (1 - Math.exp(-(4.5 ** 0.6))), setMaturity(4), '', 'hand calculation'),
+    ...([[3, 0.18], [30, 1.86], [60, 3.85], [99, 7.04], [120, 8.92], [150, 11.41], [180, 13.68]] as const).map(([g, c]) => check(`depression of ${g} g sucrose per 100 g water`, c, sucroseDepressionC(g), '°C', 'published sucrose table')),
+    check('ice of 30 g sugar in 100 g water at −3.85 °C', 0.5, frozenShare(sugarWater(30), -3.85), '', 'the table: 60 g per 100 g freezes there'),
+    check('heat of freezing of water', LATENT_HEAT_J_PER_G, -iceAt.at(-1e-9), 'J/g', 'published', 1e-3),
+    ...([[100.6, 30], [103, 60], [112, 80], [118, 87], [121, 89.5], [130, 94.5]] as const).map(([t, pct]) => check(`sugar of a syrup boiling at ${t} °C`, pct, value(sugarPctAtBoil(t)), '%', 'published boiling table')),
+    check('water that boils off 200 g sugar and 60 g water to 118 °C', 60 - (200 * 13) / 87, value(boilSyrup({ sugarG: 200, waterG: 60, toC: 118, hobW: 1800, startC: 20, waterBoilsC: 100, stays: 0 })).boilsOffG, 'g', 'hand calculation'),
+    ...([['white', 56.7], ['whole egg', 60], ['yolk', 61.1], ['yolk with sugar', 63.3]] as const).map(([name, t]) => check(`${name} held 3.5 min at ${t} °C`, 3.5, value(equivalentMinutes([[0, t], [3.5, t]], t)), 'min', 'published processing tables')),
+    check('0.35 min at one z above the reference', 3.5, value(equivalentMinutes([[0, 65.7], [0.35, 65.7]], 61.1)), 'min', 'z = 4.6 °C'),
+    check('equal water at 10 and 30 °C', 20, value(mixingC([guest('a', pure(500), 0, 10), guest('b', pure(500), 0, 30)])), '°C', 'equal specific heats, to what the handbook’s curve bends', 0.02),
+    check('100 g water at 80 °C and 50 g ice at 0 °C', (100 * 4.187 * 80 - 50 * 333.6) / (150 * 4.187), value(mixingC([guest('a', pure(100), 0, 80), guest('b', pure(50), 0, -1e-9)])), '°C', 'heat balance with 4.187 J/gK', 0.2),
+    check('syllabub of 400 g of 48 % cream and 355 g more, drink after 8 h', (755 - 192 - 2.15 * 192) * (1 - Math.exp(-1)), value(readSyllabub({ milkFatG: 192, massG: 755, hours: 8 })).drinkG, 'g', 'hand calculation'),
+  ];
+}
+
+const shown = (v: number): string => String(Number(v.toPrecision(6)));
+
+/** The list as a Markdown table. */
+export function checksPage(): string {
+  const rows = allChecks().map((c) => `| ${c.of} | ${shown(c.expected)} | ${shown(c.computed)} | ${c.unit} | ${Math.abs(c.computed - c.expected) < 5e-10 ? '0' : (c.computed - c.expected).toExponential(1)} | ${c.source} |`);
+  return `# Checks\n\nPublished and analytic values against what the core computes. Written by \`npm run science\` from the same code that the application runs; a test fails when this page is stale or a difference is more than it may be.\n\n| what | expected | computed | unit | difference | source |\n|---|---|---|---|---|---|\n${rows.join('\n')}\n`;
+}

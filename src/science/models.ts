@@ -1,0 +1,171 @@
+import { EGG_FOAM_OVERRUN, EGG_FOAM_SPREAD, FAT_READINGS, FIRST_PORTION_KEEPS, FOLD_KEEPS, FOLD_SPREAD, HOLD_GAIN, HOLD_GAIN_CAP, HOLD_H, HOLD_Q10, KEEPING_H, OFF_STAGE_HOLD, OVERRUN_BY_FAT, OVERRUN_LOSS_PER_C, OVERRUN_LOSS_PER_SHARE, OVERRUN_LOSS_PER_SUGAR, REFERENCE_RATE_PER_S, SOUR_HOLD, SPREAD, STAGE_X, STIFF_FOLD_KEEPS, SYLLABUB, SYLLABUB_SPREAD, WHISKED_IN_KEEPS } from '../core/foam/house';
+import { foldAccount } from '../core/foam/fold';
+import { holdOf } from '../core/foam/hold';
+import type { HoldInput, WhiskInput } from '../core/foam/inputs';
+import { reachableOverrunPct } from '../core/foam/overrun';
+import { readSyllabub } from '../core/foam/syllabub';
+import { networkAt, overrunAt, whip } from '../core/foam/whisk';
+import { composition } from '../core/composition/components';
+import { mix } from '../core/composition/mixture';
+import { freezingCurve, solutionOf } from '../core/heat/freezing';
+import { FOLD_TOO_WARM_C, FOLD_WINDOWS, GANACHE_WINDOW, HOB_SPREAD, ICE_VOLUME, KNIFE_ICE, KNIFE_SPREAD, PAN_TAKES, WHISKED_COOLING, WHISKED_UNTIL_C } from '../core/heat/house';
+import { equivalentMinutes, whiskedCurve } from '../core/heat/lethality';
+import { boilSyrup } from '../core/heat/syrup';
+import type { Result } from '../core/result';
+import { DOSE_BANDS, DOSE_SPREAD, HARSH_EXTRA, OTHER_SETTERS, RUBBERY_G_PER_KG, SET, SET_NEEDS, SET_SPREAD, SHARE_SETTERS, SPOONFUL_C, STRINGS } from '../core/setting/house';
+import { setMaturity } from '../core/setting/set';
+import { temper } from '../core/setting/tempering';
+import { dairyCream } from '../core/composition/cream';
+import { guest } from '../core/heat/meeting';
+import { plot, type PlotLine } from './plot';
+
+/** A house model as the documents show it: equation, constants, its curve, where it stops being true. */
+export interface ModelPage {
+  readonly file: string;
+  readonly title: string;
+  readonly equation: string;
+  readonly constants: readonly (readonly [name: string, value: string])[];
+  readonly picture: string;
+  readonly stops: string;
+}
+
+const value = <T>(r: Result<T>): T => {
+  if (!r.ok) throw new Error(r.fault.says);
+  return r.value;
+};
+const steps = (from: number, to: number, n = 80): readonly number[] => Array.from({ length: n + 1 }, (_, i) => from + ((to - from) * i) / n);
+const line = (name: string, xs: readonly number[], f: (x: number) => number | null, dashed = false): PlotLine => ({ name, dashed, points: xs.flatMap((x) => { const y = f(x); return y === null ? [] : [[x, y] as const]; }) });
+const pct = (v: number): string => `±${Math.round(100 * v)} %`;
+
+const CREAM = { fatPct: 36, sugarPer100: 0, sugarAt: 'start' as const, creamC: 5, softCheeseShare: 0, mascarponeShare: 0 };
+const WHISK: WhiskInput = { ...CREAM, mixer: 'planetary', bowlMl: 4800, speed: 'fast', slowFromSoft: false, mixMl: 1000, batches: 1, target: 'firm' };
+const HOLD: HoldInput = { fatPct: 36, gelatinGPerKg: 0, mascarponeShare: 0, softCheeseShare: 0, strainedYoghurtShare: 0, rawStarchPct: 0, xanthanGPerKg: 0, powderGPerKg: 0, sourLiquidPct: 0, stage: 'firm', tempC: 4, rawEgg: false, keepingRuleH: null };
+
+/** Every house model of the core. */
+export function modelPages(): readonly ModelPage[] {
+  const over = (change: Partial<typeof CREAM>) => (x: number): number | null => {
+    const r = reachableOverrunPct({ ...CREAM, fatPct: x, ...change });
+    return r.ok ? r.value : null;
+  };
+  const whipped = value(whip(WHISK));
+  const hold = (change: (x: number) => Partial<HoldInput>) => (x: number): number => value(holdOf({ ...HOLD, ...change(x) })).cleanH;
+  const sugarSolution = (g: number) => {
+    const m = mix([{ massG: g, per100: composition({ sucrose: 100 }) }, { massG: 100, per100: composition({ water: 100 }) }]);
+    return solutionOf(m, g);
+  };
+  const cream = guest('cream', mix([{ massG: 1000, per100: value(dairyCream(36)) }]), 0, 5);
+  return [
+    {
+      file: 'overrun',
+      title: 'Overrun that a cream can reach',
+      equation: 'overrun = O(F) · (1 − c·s) · (1 − 0.06·(T − 7)) · (1 − 0.9·soft cheese) · (1 − 0.5·mascarpone)',
+      constants: [['O(F), % at fat %', OVERRUN_BY_FAT.map(([f, o]) => `${f}→${o}`).join(', ')], ['c, sugar at the start / at soft peak', `${OVERRUN_LOSS_PER_SUGAR.start} / ${OVERRUN_LOSS_PER_SUGAR['soft-peak']} per g per 100 g cream`], ['loss per °C above 7', String(OVERRUN_LOSS_PER_C)], ['soft cheese, mascarpone', `${OVERRUN_LOSS_PER_SHARE.softCheese}, ${OVERRUN_LOSS_PER_SHARE.mascarpone}`], ['other foams, %', Object.entries(EGG_FOAM_OVERRUN).map(([k, v]) => `${k} ${v}`).join(', ') + ` (${pct(EGG_FOAM_SPREAD)})`], ['spread', pct(SPREAD.overrun)]],
+      picture: plot({ title: 'Overrun by fat', x: 'fat in the bowl, %', y: 'overrun, %', spread: SPREAD.overrun, lines: [line('plain', steps(25, 60, 140), over({})), line('20 g sugar at the start', steps(25, 60, 140), over({ sugarPer100: 20 }), true)] }),
+      stops: 'Outside 25–60 % fat and above 20 °C there is no figure. A whisk that hardly reaches the cream brings less. A gas siphon brings 260 % that falls back within minutes and is never planned with.',
+    },
+    {
+      file: 'whisking',
+      title: 'Whisking to the peak',
+      equation: 'dx/dt = k·x·(1 − x), x(0) = 0.02; k = k₀·(F/36)^1.5·mixer·fill·warmth·sugar; air = overrun·√((x − 0.02)/0.53) up to firm, then falling',
+      constants: [['k₀, per s', String(REFERENCE_RATE_PER_S)], ['stages at x', Object.entries(STAGE_X).map(([k, v]) => `${k} ${v}`).join(', ')], ['fat reads', FAT_READINGS.map((r) => `from ${Math.floor(r.from)} % ${r.says}`).join('; ')], ['spread of times', pct(SPREAD.whiskTime)]],
+      picture: plot({ title: 'Fat network and air over the clock', x: 'seconds, the reference whip', y: '%', lines: [line('network', steps(0, 400), (t) => 100 * networkAt(whipped, t)), line('air', steps(0, 330), (t) => overrunAt(whipped, t), true)] }),
+      stops: 'Below 33 % fat and above 12 °C later stages may never come, and are said as never instead of a time. Long-life cream with stabilisers whisks slower at first. Corrected by the kitchen’s own times.',
+    },
+    {
+      file: 'hold',
+      title: 'How long it keeps its shape',
+      equation: 'h = 10·(F/36)²·A·3.5^((4 − T)/10)·stage·sour; never longer than it may be kept',
+      constants: [['hours at 4 °C, 36 %, nothing added', String(HOLD_H)], ['A', `gelatin ${HOLD_GAIN.gelatinPerGPerKg} per g/kg, mascarpone ${HOLD_GAIN.mascarponeShare}, cream cheese ${HOLD_GAIN.softCheeseShare}, strained yoghurt ${HOLD_GAIN.strainedYoghurtShare} per share, raw starch ${HOLD_GAIN.rawStarchPct} per %, xanthan ${HOLD_GAIN.xanthanPerGPerKg}, milk powder or cooked starch ${HOLD_GAIN.powderPerGPerKg} per g/kg; at most ${HOLD_GAIN_CAP}`], ['each 10 °C warmer', `÷ ${HOLD_Q10}`], ['soft or grainy', `× ${OFF_STAGE_HOLD}`], ['juice or wine at 3–8 %', `× ${SOUR_HOLD.factor}`], ['keeping', `${KEEPING_H.dairy} h at ≤ 5 °C, ${KEEPING_H.rawEgg} h with raw egg, ${KEEPING_H.outOfFridge} h out of the fridge`], ['spread', pct(SPREAD.hold)]],
+      picture: plot({ title: 'Hold by temperature', x: 'where it stands, °C', y: 'hours, shape alone', spread: SPREAD.hold, lines: [line('36 %, plain', steps(0, 24), hold((x) => ({ tempC: x }))), line('with 3 g/kg gelatin', steps(0, 24), hold((x) => ({ tempC: x, gelatinGPerKg: 3 })), true)] }),
+      stops: 'Fat 25–60 %, −1 to 45 °C. Above 24 °C gelatin counts for nothing. The widest spread of all: the first thing that a kitchen’s own log corrects. Keeping follows the local food code.',
+    },
+    {
+      file: 'gelatin',
+      title: 'Gelatin: dose, tempering, set',
+      equation: 'd = 1000·m·√(B/225)/M; maturity(t) = (1 − e^(−(t/4)^0.6))/(1 − e^(−4.5^0.6)) from a core under 15 °C',
+      constants: [['bands, g/kg', Object.values(DOSE_BANDS).map((b) => `${b.name} ${b.low}–${b.high}`).join(', ') + `; rubbery above ${RUBBERY_G_PER_KG}`], ['sour or strong', `+${100 * HARSH_EXTRA} %`], ['dose spread', pct(DOSE_SPREAD)], ['strings', `mix under ${STRINGS.belowC} °C with more than ${STRINGS.aboveGPerKg} g/kg`], ['first spoonful lands at', `${SPOONFUL_C.wish} °C (${SPOONFUL_C.low}–${SPOONFUL_C.high})`], ['needed', Object.values(SET_NEEDS).map((s) => `${s.name} ${s.maturity}`).join(', ') + `, core ≤ ${SET.coldAtMostC} °C`], ['set spread', pct(SET_SPREAD)]],
+      picture: plot({ title: 'Maturity of a set', x: 'hours under 15 °C', y: 'maturity', lines: [line('maturity', steps(0, 18), setMaturity)] }),
+      stops: 'Above 15 % alcohol it will not set reliably; raw protease fruit never lets it. Kitchens also count strength linearly or leaf for leaf: both are shown.',
+    },
+    {
+      file: 'tempering',
+      title: 'The first spoonful',
+      equation: 'm_cold = m_g·[h_g(55) − h_g(25)] / [h(25) − h(T)]',
+      constants: [['gelatin melted at', '55 °C with five times its mass of water'], ['window', `${SPOONFUL_C.low}–${SPOONFUL_C.high} °C (house)`]],
+      picture: plot({ title: 'Spoonful by temperature of the cold part', x: 'cold part, °C', y: 'g, for 10 g gelatin in 50 g water', lines: [line('spoonful', steps(2, 20), (t) => { const r = temper(10, 50, { ...cream, tC: t }, 9); return r.ok ? r.value.spoonfulG : null; })] }),
+      stops: 'At once and without loss to the bowl. A base above 25 °C needs no spoonful.',
+    },
+    {
+      file: 'other-setters',
+      title: 'Setters other than gelatin',
+      equation: 'd = 1000·m/M, or share = 100·m/M',
+      constants: [...Object.values(OTHER_SETTERS).map((s): [string, string] => [s.name, `${s.low}–${s.high} g/kg. ${s.rule}`]), ...Object.values(SHARE_SETTERS).map((s): [string, string] => [s.name, `${s.low}–${s.high} %. ${s.rule}`]), ['spread', pct(DOSE_SPREAD)]],
+      picture: plot({ title: 'Hold by strained yoghurt', x: 'strained yoghurt, % of the dairy', y: 'hours at 4 °C, shape alone', spread: SPREAD.hold, lines: [line('hold', steps(0, 40), hold((x) => ({ strainedYoghurtShare: x / 100 })))] }),
+      stops: 'A custard is thickened far beyond these bands and is not judged by them.',
+    },
+    {
+      file: 'folding',
+      title: 'What a fold keeps',
+      equation: 'air ← (air + brought)·kept, fold by fold, for every foam then in the bowl',
+      constants: [['into a base as soft as the foam', String(FOLD_KEEPS)], ['stiffer, or warmer than 30 °C', String(STIFF_FOLD_KEEPS)], ['the first portion keeps of its own', String(FIRST_PORTION_KEEPS)], ['whisked in', String(WHISKED_IN_KEEPS)], ['spread, each fold', pct(FOLD_SPREAD)]],
+      picture: plot({ title: 'Air left after folds', x: 'folds', y: 'air kept, %', spread: FOLD_SPREAD, lines: [line('soft base', [1, 2, 3, 4, 5, 6], (n) => foldAccount({ mixMl: 0, airMl: 0 }, Array.from({ length: n }, (_, i) => ({ mixMl: 10, airMl: i === 0 ? 100 : 0, firstShare: 0, whiskedIn: false })), false).at(-1)!.airMl), line('stiff base', [1, 2, 3, 4, 5, 6], (n) => foldAccount({ mixMl: 0, airMl: 0 }, Array.from({ length: n }, (_, i) => ({ mixMl: 10, airMl: i === 0 ? 100 : 0, firstShare: 0, whiskedIn: false })), true).at(-1)!.airMl, true)] }),
+      stops: 'For a spatula and no more strokes than it takes. A foam that has waited brings less than its table.',
+    },
+    {
+      file: 'syllabub',
+      title: 'Syllabub: whole or parted',
+      equation: 'E = water phase − 2.15·milk fat; clear drink = E·(1 − e^(−t/8 h))',
+      constants: [['g of water phase per g of milk fat', String(SYLLABUB.keepsPerFat)], ['h', String(SYLLABUB.partsInH)], ['wished when parted', `${100 * SYLLABUB.drinkShare.low}–${100 * SYLLABUB.drinkShare.high} % of the whole`], ['spread', pct(SYLLABUB_SPREAD)]],
+      picture: plot({ title: 'Clear drink by wine', x: 'wine to 400 g of 48 % cream and 80 g sugar, g', y: 'clear drink after 12 h, %', spread: SYLLABUB_SPREAD, lines: [line('12 h', steps(0, 350), (w) => 100 * value(readSyllabub({ milkFatG: 192, massG: 480 + w, hours: 12 })).drinkShare), line('4 h', steps(0, 350), (w) => 100 * value(readSyllabub({ milkFatG: 192, massG: 480 + w, hours: 4 })).drinkShare, true)] }),
+      stops: 'For cream whisked soft and left cool. Egg white and gelatin hold more than this knows.',
+    },
+    {
+      file: 'folding-temperatures',
+      title: 'Windows of folding and pouring',
+      equation: 'Σ mᵢ·[hᵢ(T) − hᵢ(Tᵢ)] = 0; judged: the base before the fold, and the fold as a whole',
+      constants: [...Object.entries(FOLD_WINDOWS).map(([k, w]): [string, string] => [`base with ${k}`, `${w.lowC}–${w.highC} °C`]), ['the finished fold loses its air above', `${FOLD_TOO_WARM_C} °C`], ['hot cream on chocolate must come to', `${GANACHE_WINDOW.lowC}–${GANACHE_WINDOW.highC} °C (ours: above the melting of cocoa butter, below what cooks yolk)`]],
+      picture: plot({ title: 'Heat content of 36 % cream', x: '°C', y: 'J per g, from 0 °C', lines: [line('cream', steps(0, 60), (t) => cream.heat.at(t))] }),
+      stops: 'Everything at once, nothing lost to the bowl and the air; fat melting taken as straight between two temperatures.',
+    },
+    {
+      file: 'knife-window',
+      title: 'Knife window',
+      equation: `the temperatures at which ${KNIFE_ICE.low}–${KNIFE_ICE.high} of the water is ice; straight from the freezer by ice volume share`,
+      constants: [['ice by volume', `under ${ICE_VOLUME.clean} cuts clean, to ${ICE_VOLUME.hard} rest it, above hard and icy`], ['spread', pct(KNIFE_SPREAD)]],
+      picture: plot({ title: 'Share of water frozen', x: '°C', y: 'frozen, %', lines: [15, 30, 60].map((g) => ({ name: `${g} g sugar per 100 g water`, points: freezingCurve(sugarSolution(g), -24, 0, 97).map((p) => [p.tC, 100 * p.frozen] as const) })) }),
+      stops: 'The curve is published for sucrose and taken for mixes by factors; below −35 °C nothing more freezes. Biscuit, nuts and fruit pieces cut by their own rules.',
+    },
+    {
+      file: 'hob',
+      title: 'Minutes on the hob',
+      equation: 't = (warming + 2257·water boiled off)/(0.5·P)',
+      constants: [['share of the hob’s heat in the pan', `${PAN_TAKES} (${pct(HOB_SPREAD)})`]],
+      picture: plot({ title: 'Minutes by power', x: 'hob, W', y: 'min, 200 g sugar and 60 g water to 118 °C', spread: HOB_SPREAD, lines: [line('minutes', steps(600, 3000), (w) => value(boilSyrup({ sugarG: 200, waterG: 60, toC: 118, hobW: w, startC: 20, waterBoilsC: 100, stays: 0 })).minutes)] }),
+      stops: 'A lid, a wide pan or gas change the share; all sugars are read as sucrose.',
+    },
+    {
+      file: 'yolk-foam-cooling',
+      title: 'A yolk foam under the whisk',
+      equation: 'T falls by so many °C a minute; lethality is integrated along it',
+      constants: [['whisked fast, slowly', `${WHISKED_COOLING.fast}, ${WHISKED_COOLING.slow} °C/min`], ['until', `${WHISKED_UNTIL_C} °C`]],
+      picture: plot({ title: 'Worth at 63.3 °C by the temperature of the mix', x: 'mix of syrup and yolks, °C', y: 'minutes at 63.3 °C that it is worth', lines: [line('slowly', steps(55, 72), (t) => value(equivalentMinutes(whiskedCurve(t, 'slow'), 63.3)), true), line('fast', steps(55, 72), (t) => value(equivalentMinutes(whiskedCurve(t, 'fast'), 63.3)))] }),
+      stops: 'Much sugar protects germs beyond the egg tables: there the one-point rule of 71 °C leads, and the curve is shown only beside it. Never a proof: measure.',
+    },
+  ];
+}
+
+/** One model as Markdown. */
+export const modelPage = (m: ModelPage): string =>
+  `# ${m.title}\n\nHouse model. Written by \`npm run science\` from the constants that the application uses.\n\n\`${m.equation}\`\n\n| constant | value |\n|---|---|\n${m.constants.map(([n, v]) => `| ${n} | ${v} |`).join('\n')}\n\n![${m.title}](${m.file}.svg)\n\n**Where it stops being true.** ${m.stops}\n`;
+
+/** Every file of docs/science, by name. */
+export function scienceFiles(checks: string): ReadonlyMap<string, string> {
+  const pages = modelPages();
+  const files = new Map<string, string>([['checks.md', checks]]);
+  for (const p of pages) {
+    files.set(`${p.file}.md`, modelPage(p));
+    files.set(`${p.file}.svg`, p.picture);
+  }
+  files.set('README.md', `# The science in numbers\n\nEvery figure is physics, published, or house. House models, each with its equation, constants, curve and limits:\n\n${pages.map((p) => `- [${p.title}](${p.file}.md)`).join('\n')}\n\n[Checks](checks.md): published and analytic values against the core.\n`);
+  return files;
+}
