@@ -10,7 +10,7 @@ async function places(page: Page): Promise<string[]> {
     '/sheet/brown-butter-piping-cream/bench',
     '/sheet/barley-tiramisu/bench',
     '/sheet/brown-butter-piping-cream/whisk',
-    '/sheet/prune-mousse/shopping',
+    '/sheet/honey-semifreddo/figures', '/sheet/elderflower-syllabub/solve', '/sheet/prune-mousse/shopping',
     '/sheet/prune-mousse/versions',
     '/sheet/prune-mousse/files',
     `/pass/${id}`,

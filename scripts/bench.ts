@@ -16,7 +16,11 @@ import type { Part, Sheet } from '../src/core/sheet/schema';
 import { startingPart } from '../src/core/sheet/starting';
 import { settleMethod } from '../src/core/ways/settle';
 import { sheetTells } from '../src/core/tells/sheet-tells';
-import { CONTEXT, KITCHEN, LARDER, sheetOf } from '../src/testing/sample';
+import { goalForm } from '../src/core/balance/figures';
+import type { BalanceGoal, BalanceLine, BalanceProblem } from '../src/core/balance/inputs';
+import { solveBalance } from '../src/core/balance/solve';
+import { sweep } from '../src/core/sheet/sweep';
+import { CONTEXT, ingredient, KITCHEN, LARDER, sheetOf } from '../src/testing/sample';
 
 const quantile = (sorted: readonly number[], q: number): number => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
 
@@ -108,6 +112,75 @@ function search(): void {
   row('p95 as a share of the 20 ms allowed', '', (quantile(fast, 0.95) / 20).toFixed(2));
 }
 
+/** Twenty lines, six wishes, whole eggs and half leaves. */
+function largeProblem(): BalanceProblem {
+  const ids = ['cream-36', 'milk-whole', 'sugar-caster', 'egg-yolk', 'egg-white', 'mascarpone', 'gelatin-leaf-gold', 'chocolate-dark-70', 'rum-40', 'honey', 'butter-82', 'cream-48', 'dextrose', 'egg-whole', 'water', 'raspberry', 'skimmed-milk-powder', 'corn-starch', 'glucose-syrup-42', 'cream-cheese-block'];
+  const lines = ids.map((id) => {
+    const i = ingredient(id);
+    const piece = i.category === 'egg' ? i.piece!.grams : id === 'gelatin-leaf-gold' ? i.piece!.grams / 2 : null;
+    return balanceLine(id, piece === null ? 100 : 4 * piece, { stepG: piece, maxG: 400 });
+  });
+  const wish = (figure: BalanceGoal['figure'], low: number, high: number): BalanceGoal => ({ figure, name: figure, low, high, weight: 1, airPct: 80, freezerC: -18 });
+  return { lines, goals: [wish('fat', 22, 24), wish('sweetness', 15, 17), wish('solids', 40, 42), wish('gelatin', 5, 6), wish('abv', 1, 1.5), wish('ice', 0.2, 0.22)], totalG: lines.reduce((sum, l) => sum + l.nowG, 0) };
+}
+
+const balanceLine = (id: string, nowG: number, rest: Partial<BalanceLine>): BalanceLine => {
+  const i = ingredient(id);
+  return { name: i.name, nowG, per100: i.composition, ownSweetness: i.ownSweetness, ownFreezing: i.ownFreezing, bloom: i.bloom, soakPerG: 0, plantCream: false, pricePerKg: i.pricePerKg, locked: false, minG: 0, maxG: null, stepG: null, ...rest };
+};
+
+function solving(): void {
+  const large = largeProblem();
+  const solve = timed(40, () => solveBalance(large));
+  // A small case that a grid can search whole.
+  const lines = [balanceLine('cream-36', 500, { minG: 400, maxG: 600 }), balanceLine('mascarpone', 100, { maxG: 200 }), balanceLine('sugar-caster', 60, { maxG: 120 })];
+  const goals: BalanceGoal[] = [
+    { figure: 'fat', name: 'fat', low: 37, high: 39, weight: 1, airPct: 0, freezerC: -18 },
+    { figure: 'sweetness', name: 'sweetness', low: 8, high: 10, weight: 1, airPct: 0, freezerC: -18 },
+    { figure: 'cost', name: 'cost', low: 5, high: 5.4, weight: 1, airPct: 0, freezerC: -18 },
+  ];
+  const small = timed(200, () => solveBalance({ lines, goals, totalG: null }));
+  const forms = goals.map((g) => goalForm(g, lines));
+  let nearest = Infinity;
+  const grid = timed(3, () => {
+    nearest = Infinity;
+    const x = new Float64Array(3);
+    for (let a = 400; a <= 600; a += 2) {
+      for (let m = 0; m <= 200; m += 2) {
+        for (let s = 0; s <= 120; s += 2) {
+          x.set([a, m, s]);
+          nearest = Math.min(nearest, goals.reduce((sum, g, i) => sum + Math.abs(forms[i]!.valueAt(x) - (g.low + g.high) / 2) / ((g.high - g.low) / 2), 0));
+        }
+      }
+    }
+    return nearest;
+  });
+  const found = solveBalance({ lines, goals, totalG: null });
+  console.log('\nSolving for what is wished');
+  row('', 'median ms', 'p95 ms');
+  row('20 lines, 6 wishes, whole eggs and half leaves', quantile(solve, 0.5).toFixed(1), quantile(solve, 0.95).toFixed(1));
+  row('p95 as a share of the 100 ms allowed', '', (quantile(solve, 0.95) / 100).toFixed(2));
+  row('3 lines, 3 wishes', quantile(small, 0.5).toFixed(2), quantile(small, 0.95).toFixed(2));
+  row('a grid of 2 g over the same', quantile(grid, 0.5).toFixed(0), quantile(grid, 0.95).toFixed(0));
+  row('ratio of grid to solver', (quantile(grid, 0.5) / quantile(small, 0.5)).toFixed(0));
+  row('half-widths from the wishes: solver, grid', found.ok ? found.value.cost.toFixed(3) : '–', nearest.toFixed(3));
+}
+
+function sweeping(): void {
+  const sheet = sheetOf(['600 g cream 36 %', '150 g mascarpone', '80 g caster sugar', '3 leaves gelatin', '40 g espresso', '20 g rum', '1 tsp vanilla extract'], {}, { use: 'pipe' });
+  const swept = timed(60, (i) => sweep(sheet, KITCHEN, { kind: 'line', lineId: 'l1' }, 1 + (i % 3), 900, 200, 'hold'));
+  const plain = timed(2000, (i) => {
+    let sum = 0;
+    for (let k = 0; k < 200; k++) sum += ((k + i) * 36) / (600 + k);
+    return sum;
+  });
+  console.log('\nA sweep of 200 points, every point the whole sheet anew');
+  row('', 'median ms', 'p95 ms');
+  row('hold against cream, 7 lines', quantile(swept, 0.5).toFixed(1), quantile(swept, 0.95).toFixed(1));
+  row('p95 as a share of the 60 ms allowed', '', (quantile(swept, 0.95) / 60).toFixed(2));
+  row('ratio to 200 plain sums', (quantile(swept, 0.5) / quantile(plain, 0.5)).toFixed(0));
+}
+
 async function serverAndPages(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'soft-peak-bench-'));
   const env = { ...process.env, SOFT_PEAK_PORT: '4397', SOFT_PEAK_DATA: join(folder, 'kitchen.db') };
@@ -147,4 +220,6 @@ console.log(`Soft Peak bench: ${cpus().length} × ${cpus()[0]?.model}, Node ${pr
 keystroke();
 largeKeystroke();
 search();
+solving();
+sweeping();
 await serverAndPages();
