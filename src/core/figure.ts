@@ -47,6 +47,8 @@ export function significant(value: number, digits: number): number {
 /** Thousands apart by a thin no-break space, decimals by a point. */
 export function plainNumber(value: number, decimals: number): string {
   const fixed = Math.abs(value).toFixed(decimals);
+  // Most figures are small and have nothing to group.
+  if (value >= 0 && value < 999) return fixed;
   const [whole = '0', fraction] = fixed.split('.');
   const grouped = whole.length > 4 || (whole.length === 4 && decimals === 0) ? whole.replace(/\B(?=(\d{3})+$)/g, '\u202f') : whole;
   const sign = value < 0 && Number(fixed) !== 0 ? '−' : '';

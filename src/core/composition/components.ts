@@ -55,7 +55,7 @@ export const THERMAL_CLASS: Readonly<Record<Component, ThermalClass>> = {
   other_solids: 'ash',
 };
 
+const NOTHING = Object.fromEntries(COMPONENTS.map((c) => [c, 0])) as Record<Component, number>;
+
 /** A composition with the unnamed components at zero. */
-export function composition(part: Partial<Record<Component, number>>): Composition {
-  return Object.fromEntries(COMPONENTS.map((c) => [c, part[c] ?? 0])) as Record<Component, number>;
-}
+export const composition = (part: Partial<Record<Component, number>>): Composition => ({ ...NOTHING, ...part });

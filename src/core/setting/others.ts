@@ -24,7 +24,7 @@ export function readShareSetter(setter: ShareSetter, massG: number, ofG: number)
 }
 
 function reading(band: { readonly name: string; readonly low: number; readonly high: number; readonly rule: string }, massG: number, ofG: number, per: number, unit: SetterReading['unit']): Result<SetterReading> {
-  const fault = within('totalG', 'What it sets', ofG, 0.1, 10_000_000, 'g') ?? within('massG', `The ${band.name}`, massG, 0, ofG, 'g');
+  const fault = within('totalG', 'What it sets', ofG, 0.1, 10_000_000, 'g') ?? within('massG', band.name, massG, 0, ofG, 'g');
   if (fault) return { ok: false, fault };
   const dose = (per * massG) / ofG;
   return ok({ ...band, dose, unit, verdict: dose < band.low ? 'under' : dose > band.high ? 'over' : 'in-band' });

@@ -229,12 +229,14 @@ function ganacheMeeting(a: PartAnalysis): Meeting[] {
   return [{ key: `ganache:${a.part.id}`, kind: 'ganache', partId: a.part.id, title: a.part.name, guests: shown, resultC: mixed.value, judgedC: mixed.value, judged: 'mix', window: GANACHE_WINDOW, verdict, mend: null }];
 }
 
+/** Ice of the bath; its heat content is worked out once. */
+const ICE: Guest = guest('ice', mix([{ massG: 1000, per100: WATER }]), 0, ICE_BATH.iceC);
+
 /** Ice that an ice bath needs at the least to bring a custard down, g (physics); null for a part that is not cooled so. */
 export function iceForBath(a: PartAnalysis): Result<number> | null {
   if (a.part.kind !== 'custard' || wayOf(a.part, 'custard-cooling') !== 'ice-bath' || a.reading.mixture.massG <= 0) return null;
-  const ice = guest('ice', mix([{ massG: 1000, per100: WATER }]), 0, ICE_BATH.iceC);
   const custard = guest(a.part.name, a.reading.mixture, a.reading.freezingG, a.part.heat.atC ?? CUSTARD_OFF_HOB_C);
-  return massFor([custard, ice], 1, ICE_BATH.toC);
+  return massFor([custard, ICE], 1, ICE_BATH.toC);
 }
 
 /** Gelatin that goes melted into cold cream or cheese: what it comes to at once, and its first spoonful; null where there is none. */

@@ -12,11 +12,13 @@ import { isPerPortion, isRound } from '../vessel/profile';
 
 /** The figures of a sheet, each with the working that opens from it. */
 
-/** An input of a working. */
+/** An input of a working; written out only when the working is opened. */
 export const num = (symbol: string, name: string, value: number, unit: string, decimals: number, from: string): FigureInput => ({
   symbol,
   name,
-  value: withUnit(plainNumber(value, decimals), unit),
+  get value() {
+    return withUnit(plainNumber(value, decimals), unit);
+  },
   from,
 });
 
