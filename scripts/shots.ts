@@ -46,7 +46,6 @@ const twoVersions = async (page: Page) => {
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/' },
   { name: 'bench', path: '/sheet/barley-tiramisu/bench' },
-  { name: 'bench-one-part', path: '/sheet/brown-butter-piping-cream/bench' },
   { name: 'bench-working', path: '/sheet/bay-leaf-chantilly/bench', before: async (p) => {
       await p.getByRole('button', { name: /^Air at/ }).click();
       await p.getByRole('dialog', { name: /^Working of/ }).getByRole('table').waitFor();
@@ -57,6 +56,30 @@ const SHOTS: readonly Shot[] = [
     before: async (p) => {
       await p.getByRole('button', { name: 'Ways of Whites' }).click();
       await p.getByText('Italian, with syrup').click();
+    },
+  },
+  { name: 'figures', path: '/sheet/honey-semifreddo/figures' },
+  {
+    name: 'solve',
+    path: '/sheet/elderflower-syllabub/solve',
+    before: async (p) => {
+      await p.getByRole('checkbox', { name: /^fat in the bowl/ }).check();
+      await p.getByRole('checkbox', { name: /^alcohol/ }).check();
+      await p.getByLabel('alcohol, from').fill('5');
+      await p.getByLabel('alcohol, to').fill('6');
+      await p.getByRole('region', { name: 'Trade-off' }).getByRole('img').waitFor();
+    },
+  },
+  {
+    name: 'what-if',
+    path: '/sheet/brown-butter-piping-cream/solve',
+    before: async (p) => {
+      const what = p.getByRole('region', { name: 'What if' });
+      await what.getByLabel('Move').selectOption({ label: 'gelatin' });
+      await what.getByLabel('and watch').selectOption({ label: 'Gelatin dose' });
+      await what.getByRole('slider').press('ArrowLeft');
+      await p.waitForTimeout(900);
+      await what.evaluate((e) => e.scrollIntoView());
     },
   },
   { name: 'bench-390', path: '/sheet/pear-icebox/bench', width: 390, height: 844 },

@@ -4,7 +4,7 @@ import { analyseSheet, type SheetAnalysis } from './analyse';
 import { setPart } from './edits';
 import type { HeatPlan } from './kinds';
 import type { Sheet } from './schema';
-import { eggOf, iceForBath, meetingsOf, meetsAt, syrupOf, temperingOf } from './warmth';
+import { eggOf, iceForBath, meetingsOf, meetsAt, reducingOf, syrupOf, temperingOf } from './warmth';
 
 const of = (sheet: Sheet): SheetAnalysis => analyseSheet(sheet, KITCHEN);
 const withHeat = (sheet: Sheet, partId: string, heat: Partial<HeatPlan>): Sheet => setPart(sheet, partId, { heat: { ...sheet.parts.find((p) => p.id === partId)!.heat, ...heat } }, CONTEXT);
@@ -45,6 +45,25 @@ describe('meetings of a sheet', () => {
   it('parts meet at what was written, or at the usual of their kind', () => {
     expect(meetsAt(part(of(mousse), 'cream')).tC).toBe(5);
     expect(meetsAt(part(of(withHeat(mousse, 'base', { atC: 33 })), 'base'))).toEqual({ tC: 33, from: 'as written' });
+  });
+  it('custard and purée stirred together come to something between', () => {
+    const both = partsSheet([
+      ['c', 'custard', 'Custard', ['400 g milk', '4 yolks', '60 g caster sugar']],
+      ['f', 'fruit-base', 'Purée', ['200 g raspberries']],
+      ['x', 'set-filling', 'Filling', ['all the custard', 'all the purée']],
+    ]);
+    const [meeting] = meetingsOf(of(withHeat(both, 'c', { atC: 40 })));
+    expect(meeting).toMatchObject({ kind: 'mix' });
+    expect(meeting!.resultC).toBeGreaterThan(20);
+    expect(meeting!.resultC).toBeLessThan(40);
+  });
+  it('fruit that is boiled down takes its minutes, fewer on a stronger hob', () => {
+    const fruit = partsSheet([['f', 'fruit-base', 'Plums', ['400 g plums', '70 g caster sugar', 'less 90 g boils off']]]);
+    const at = (hobW: number) => reducingOf(part(of(withHeat(fruit, 'f', { hobW })), 'f'))!;
+    const [weak, strong] = [at(900), at(1800)];
+    expect(weak.boilsOffG).toBe(90);
+    expect(weak.minutes.ok && strong.minutes.ok && weak.minutes.value / strong.minutes.value).toBeCloseTo(2, 6);
+    expect(reducingOf(part(of(yolks), 'yolks'))).toBeNull();
   });
   it('a custard in an ice bath asks for ice', () => {
     const custard = partsSheet([['c', 'custard', 'Custard', ['400 g milk', '4 yolks', '60 g caster sugar']]]);

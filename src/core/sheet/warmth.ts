@@ -5,7 +5,7 @@ import { sucroseEquivalentG, type FreezingPortion } from '../heat/freezing';
 import { BOWL_TOUCHED, CUSTARD_OFF_HOB_C, FOLD_TOO_WARM_C, FOLD_WINDOWS, GANACHE_WINDOW, ICE_BATH, POURED_C, RICH_IN_SUGAR, STEAM_STOP_C, SWEET_YOLK, SWISS_STOPS, USUAL_C, type BaseKind } from '../heat/house';
 import { eggVerdict, readCurve, whiskedCurve, type EggKind, type EggVerdict, type Reading } from '../heat/lethality';
 import { bowlGuest, guest, massFor, mixingC, temperatureFor, type Guest } from '../heat/meeting';
-import { boilSyrup, type Syrup } from '../heat/syrup';
+import { boilSyrup, reducingMinutes, type Syrup } from '../heat/syrup';
 import { ok, type Result } from '../result';
 import { temper, type Tempering } from '../setting/tempering';
 import { SOAK_WATER_PER_G } from '../setting/house';
@@ -28,7 +28,7 @@ export interface MeetingGuest {
 
 export interface Meeting {
   readonly key: string;
-  readonly kind: 'fold' | 'syrup' | 'ganache';
+  readonly kind: 'fold' | 'mix' | 'syrup' | 'ganache';
   readonly partId: string;
   readonly title: string;
   readonly guests: readonly MeetingGuest[];
@@ -100,7 +100,7 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
     const source = l.fromPart && l.read ? byId.get(l.fromPart.id) : undefined;
     return source && l.read ? [{ source, share: l.read.quantity }] : [];
   });
-  if (!fed.some((f) => isFoam(f.source))) return [];
+  if (fed.length === 0) return [];
   const own = a.reading.lines.filter((l) => l.kind === 'ingredient' && l.read && l.ingredient && l.role !== 'nut' && l.role !== 'biscuit');
   const kind = baseKindOf(a, byId);
   const ownC = a.part.heat.atC ?? (kind === 'gelatin' ? USUAL_C.gelatin : USUAL_C.room);
@@ -112,8 +112,8 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
     const one = { ...guest(source.part.name, combine([{ mixture: source.reading.mixture, share }]), source.reading.freezingG * share, tC), partId: source.part.id, from };
     (isFoam(source) && (baseGuests.length > 0 || foams.length > 0 || fed.some((f) => !isFoam(f.source))) ? foams : baseGuests).push(one);
   }
-  // A fold of foams alone has the first of them as its base.
-  if (baseGuests.length === 0 || foams.length === 0) return [];
+  if (foams.length === 0) return plainMeeting(a, baseGuests);
+  if (baseGuests.length === 0) return [];
   const base = mixingC(baseGuests);
   const all = mixingC([...baseGuests, ...foams]);
   if (!base.ok || !all.ok) return [];
@@ -136,6 +136,13 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
       mend: verdict === 'in' ? null : foldMend(verdict, warmest, baseGuests, foams, window),
     },
   ];
+}
+
+/** Parts without air that are stirred together: custard and purée, fruit and syrup. */
+function plainMeeting(a: PartAnalysis, guests: readonly (Guest & { readonly from: string })[]): Meeting[] {
+  const mixed = guests.length > 1 ? mixingC(guests) : null;
+  if (!mixed?.ok) return [];
+  return [{ key: `mix:${a.part.id}`, kind: 'mix', partId: a.part.id, title: a.part.name, guests: guests.map(({ name, massG, tC, from }) => ({ name, massG, tC, from })), resultC: mixed.value, judgedC: mixed.value, judged: 'mix', window: null, verdict: 'in', mend: null }];
 }
 
 /** The coldest that a fold of everything may end so that it keeps its air, with something in hand. */
@@ -227,6 +234,14 @@ function ganacheMeeting(a: PartAnalysis): Meeting[] {
   const verdict = mixed.value < GANACHE_WINDOW.lowC ? 'cold' : mixed.value > GANACHE_WINDOW.highC ? 'warm' : 'in';
   const shown = guests.map((g, i) => ({ name: g.name, massG: g.massG, tC: g.tC, from: i === 0 ? 'just off the boil' : 'room' }));
   return [{ key: `ganache:${a.part.id}`, kind: 'ganache', partId: a.part.id, title: a.part.name, guests: shown, resultC: mixed.value, judgedC: mixed.value, judged: 'mix', window: GANACHE_WINDOW, verdict, mend: null }];
+}
+
+/** Minutes on the hob for what a fruit, a wine or a milk is boiled down by; null for a part that says no such loss, or is cooked with syrup. */
+export function reducingOf(a: PartAnalysis): { readonly boilsOffG: number; readonly minutes: Result<number> } | null {
+  const loss = a.reading.lines.find((l) => l.kind === 'loss' && l.read && /boil|evapor|reduc/i.test(l.name));
+  if (!loss?.read || syrupPartsOf(a)) return null;
+  const portions = portionsOf(a.reading.lines);
+  return { boilsOffG: -loss.read.massG, minutes: reducingMinutes(mix(portions), sucroseEquivalentG(portions), USUAL_C.room, -loss.read.massG, a.part.heat.hobW) };
 }
 
 /** Ice of the bath; its heat content is worked out once. */

@@ -2,7 +2,7 @@ import { houseRange, plainNumber, showFigure, showGrams, showGramsPlain, withUni
 import { BOIL_OFF_GRACE_G, FOLD_TOO_WARM_C, HOB_SPREAD, ONE_POINT_C } from '../heat/house';
 import { EGG_KIND_NAMES, EGG_REFERENCE_C, REFERENCE_MIN, Z_C } from '../heat/lethality';
 import type { Kitchen, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
-import { eggOf, iceForBath, meetingsOf, syrupOf, temperingOf, type EggReading, type Meeting, type SyrupReading } from '../sheet/warmth';
+import { eggOf, iceForBath, meetingsOf, reducingOf, syrupOf, temperingOf, type EggReading, type Meeting, type SyrupReading } from '../sheet/warmth';
 import { SPOONFUL_C, STRINGS } from '../setting/house';
 import type { Syrup } from '../heat/syrup';
 import type { Tempering } from '../setting/tempering';
@@ -21,13 +21,13 @@ const deg = (tC: number): string => withUnit(plainNumber(tC, 0), '°C');
 export const heatTells = (s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] => [
   ...meetingsOf(s).filter((m) => m.kind !== 'syrup').map(meetingTell),
   ...rawEggTell(s, kitchen),
-  ...s.parts.flatMap((a) => [...syrupTell(a, kitchen), ...eggTell(a, kitchen, s.parts.length > 1), ...temperingTell(a), ...iceBathTell(a)]),
+  ...s.parts.flatMap((a) => [...syrupTell(a, kitchen), ...reduceTell(a), ...eggTell(a, kitchen, s.parts.length > 1), ...temperingTell(a), ...iceBathTell(a)]),
 ];
 
 export function meetingFigure(m: Meeting): Figure {
   return {
     key: m.key,
-    name: m.kind === 'fold' ? `${m.title}, folded` : `${m.title}, poured`,
+    name: m.kind === 'ganache' ? `${m.title}, poured` : m.kind === 'mix' ? `${m.title}, stirred together` : `${m.title}, folded`,
     value: m.resultC,
     unit: '°C',
     kind: 'physics',
@@ -54,6 +54,7 @@ function meetingTell(m: Meeting): Tell {
     ? { from: 0, to: 60, low: window.lowC, high: window.highC, value: Math.min(60, Math.max(0, m.judgedC)), range: null, says: `${plainNumber(m.judgedC, 0)} °C on a track to 60; ${window.lowC} to ${window.highC} is the window` }
     : { from: 0, to: 60, low: 0, high: FOLD_TOO_WARM_C, value: Math.min(60, Math.max(0, m.resultC)), range: null, says: `${plainNumber(m.resultC, 0)} °C on a track to 60; up to ${FOLD_TOO_WARM_C} keeps its air` };
   const action: TellAction | null = m.mend ? { label: `${m.mend.name} at ${deg(m.mend.toC)}`, why: m.verdict === 'too-warm-fold' ? 'and the fold keeps its air' : 'brings it into the window', edit: { kind: 'set-heat', partId: m.mend.partId, change: { atC: m.mend.toC } } } : null;
+  if (m.kind === 'mix') return { ...plainTell(m.key, 'in', ''), sentence: [`${m.title}: ${m.guests.map((g) => g.name).join(' and ')} stirred together come to `, show(result), '.'] };
   if (m.kind === 'ganache') {
     const words = m.verdict === 'in' ? `: the cocoa butter melts${window ? `, ${window.lowC}${TO}${window.highC}${NB}°C is right` : ''}.` : m.verdict === 'cold' ? `: too cold to melt all the chocolate, it must reach ${window?.lowC}${NB}°C. Warm the chocolate first, or pour more.` : `: hot enough to curdle yolks and split the butter; let it come under ${window?.highC}${NB}°C before they go in.`;
     return { key: m.key, state: m.verdict === 'in' ? 'in' : 'near', sentence: [`${m.title}: cream just off the boil on the chocolate comes to `, show(result), words], track, action };
@@ -133,6 +134,16 @@ function syrupTell(a: PartAnalysis, kitchen: Kitchen): Tell[] {
       ? { label: `Write ‘less ${grams.replace(' ', NB)} boils off’`, why: 'so that the weight is true', edit: { kind: 'add-line', partId: a.part.id, text: `less ${grams} boils off` } }
       : null;
   return [{ key, state: action ? 'near' : 'in', sentence, track: null, action }];
+}
+
+function reduceTell(a: PartAnalysis): Tell[] {
+  const r = reducingOf(a);
+  if (!r) return [];
+  const key = `reduce:${a.part.id}`;
+  if (!r.minutes.ok) return [plainTell(key, 'near', `${a.part.name}: no figure for boiling it down. ${r.minutes.fault.says}`)];
+  const minutes = r.minutes.value;
+  const figure: Figure = { key, name: `Boiling down ${a.part.name}`, value: minutes, unit: 'min', kind: 'house', spread: HOB_SPREAD, range: houseRange(minutes, HOB_SPREAD), decimals: 0, formula: 't = (warming + 2257·w) / (0.5·P)', words: 'The heat that brings it to the boil and turns its water to steam, over what the hob gives it.', inputs: [num('w', 'boils off', r.boilsOffG, 'g', 0, 'the lines'), num('P', 'the hob', a.part.heat.hobW, 'W', 0, 'the part'), num('0.5', 'of which the pan takes up', 50, '%', 0, 'house ±25 %')], source: 'Steam tables; the share that reaches the pan is a house figure.', limits: 'From 20 °C, stirred, without a lid.' };
+  return [{ ...plainTell(key, 'in', ''), sentence: [`${a.part.name}: ${showGrams(r.boilsOffG)} boils off in `, show(figure), ` at ${withUnit(plainNumber(a.part.heat.hobW, 0), 'W')}; hot fruit and syrup burn, and steam too.`] }];
 }
 
 /** The usual caution, always at hand with egg. */

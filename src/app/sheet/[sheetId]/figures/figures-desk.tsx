@@ -20,8 +20,8 @@ import { WineForEither } from './wine-for-either';
 
 /** Which tells belong to which section, by how their keys begin. */
 const BELONGS: readonly (readonly [section: string, keys: readonly string[]])[] = [
-  ['meet', ['fold:', 'ganache:', 'ice-bath:']],
-  ['heat', ['egg:', 'raw-egg', 'syrup:']],
+  ['meet', ['fold:', 'mix:', 'ganache:', 'ice-bath:']],
+  ['heat', ['egg:', 'raw-egg', 'syrup:', 'reduce:']],
   ['set', ['gelatin', 'temper:', 'setter:', 'set-time']],
   ['frozen', ['knife', 'ice', 'solids']],
   ['drink', ['alcohol', 'caffeine']],
