@@ -112,3 +112,26 @@ test('on a phone: from Today to the next amount in two touches', async ({ page }
   expect(lines!.y).toBeLessThan(tells!.y);
   expect(tells!.y).toBeLessThan(settings!.y);
 });
+
+test('practise: stopped by the space bar without a clock, scored, kept, and played again from its seed', async ({ page }) => {
+  await page.goto('/practise?run=7');
+  const whisk = page.getByRole('region', { name: 'The whisk' });
+  await expect(whisk).toContainText(/Stop it at (soft|medium|firm)/);
+  await expect(whisk).not.toContainText(/\d+ s\b/);
+  await page.getByText('10 times', { exact: true }).click();
+  await page.keyboard.press('Space');
+  await expect(whisk).toHaveAttribute('data-phase', 'whisking');
+  await page.waitForTimeout(600);
+  await page.keyboard.press('Space');
+  await expect(whisk.getByRole('status')).toContainText(/early/);
+  await expect(page.getByRole('complementary', { name: 'How it went' })).toContainText(/of \d+ inside/);
+  await page.reload();
+  await expect(page.getByRole('complementary', { name: 'How it went' })).toContainText(/of \d+ inside/);
+  const asked = readable(await whisk.getByText(/Stop it at/).innerText());
+  await page.getByRole('button', { name: 'Play the last cream again' }).click();
+  expect(readable(await whisk.getByText(/Stop it at/).innerText())).toBe(asked);
+  await page.route('**/api/practice', (r) => r.abort());
+  await page.getByRole('button', { name: 'Whisk on' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(whisk).toContainText('this stop is not kept');
+});

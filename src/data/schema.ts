@@ -112,3 +112,11 @@ export const readings = sqliteTable(
   },
   (t) => [uniqueIndex('readings_kind').on(t.batchId, t.kind)],
 );
+
+/** Practised stops: which run, and when it was stopped; what that was worth follows from the core. */
+export const practiceStops = sqliteTable('practice_stops', {
+  id: integer('id').primaryKey({ autoIncrement: true }),
+  seed: integer('seed').notNull(),
+  stoppedS: real('stopped_s').notNull(),
+  at: integer('at').notNull(),
+});

@@ -2,6 +2,7 @@
 
 import { Chart, LinearScale, LineController, LineElement, PointElement, type Plugin } from 'chart.js';
 import { useEffect, useRef } from 'react';
+import { pageTokens, type PageTokens } from './page-tokens';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale);
 
@@ -26,14 +27,6 @@ interface LineChartProps {
   readonly onPoint?: (x: number) => void;
 }
 
-/** Reads the page's tokens once: a canvas knows no stylesheet. */
-function tokens() {
-  const style = getComputedStyle(document.documentElement);
-  const of = (name: string): string => style.getPropertyValue(name).trim();
-  return { ink: of('--color-ink'), soft: of('--color-ink-soft'), steel: of('--color-steel-light'), yolk: of('--color-yolk'), fern: of('--color-fern'), fernInk: of('--color-fern-ink') };
-}
-type Tokens = ReturnType<typeof tokens>;
-
 interface Marks {
   readonly band: LineChartProps['band'];
   readonly span: LineChartProps['span'];
@@ -48,7 +41,7 @@ export function LineChart({ points, xName, yName, band = null, span = null, now 
 
   useEffect(() => {
     if (!canvas.current) return;
-    const c = tokens();
+    const c = pageTokens();
     const font = { family: 'Figtree Variable', size: 13 };
     const axis = (name: string) => ({ type: 'linear' as const, title: { display: true, text: name, color: c.soft, font }, ticks: { color: c.soft, font, maxTicksLimit: 7, includeBounds: false }, grid: { color: c.steel }, border: { color: c.steel } });
     const made = new Chart(canvas.current, {
@@ -106,7 +99,7 @@ interface ScaleOptions {
 }
 
 /** The band, the span and the present point, on the chart's own scales. */
-function drawMarks(marks: { readonly current: Marks }, c: Tokens): Plugin<'line'> {
+function drawMarks(marks: { readonly current: Marks }, c: PageTokens): Plugin<'line'> {
   return {
     id: 'marks',
     beforeDatasetsDraw(chart) {

@@ -3,7 +3,7 @@ import { houseRange, plainNumber, showFigure, showGrams, withUnit, type Figure }
 import { SYLLABUB, SYLLABUB_SPREAD } from '../foam/house';
 import { PARTED_WISH, readSyllabub, wineFor, type Syllabub } from '../foam/syllabub';
 import { mainPart, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
-import type { LineReading } from '../sheet/read-part';
+import { wineOf } from '../sheet/wine';
 import { showGramsPlain } from '../figure';
 import { num } from './figures';
 import { plainTell, type Stretch, type Tell, type TellAction } from './tell';
@@ -106,10 +106,6 @@ export function drinkFigure(x: Syllabub, a: PartAnalysis, hours: number): Figure
   };
 }
 
-/** The wine, cider or sherry of a syllabub. */
-const wineLine = (a: PartAnalysis): LineReading | null =>
-  [...a.reading.lines].filter((l) => l.read && l.ingredient?.category === 'drink').sort((x, y) => (y.read?.massG ?? 0) - (x.read?.massG ?? 0))[0] ?? null;
-
 function syllabubTell(s: SheetAnalysis): Tell[] {
   if (s.sheet.family !== 'syllabub') return [];
   const a = mainPart(s);
@@ -140,11 +136,9 @@ function syllabubTell(s: SheetAnalysis): Tell[] {
 
 /** The wine that makes it come out as wished. */
 function wineAction(a: PartAnalysis, hours: number, parted: boolean): TellAction | null {
-  const wine = wineLine(a);
-  if (!wine?.read) return null;
-  const { massG, grams } = a.reading.mixture;
-  const g = wineFor({ milkFatG: grams.milk_fat, massG: massG - wine.read.massG, hours }, parted ? PARTED_WISH : 'whole');
-  if (!g.ok || g.value < 1) return null;
+  const wine = wineOf(a);
+  const g = wine && wineFor({ ...wine.without, hours }, parted ? PARTED_WISH : 'whole');
+  if (!wine || !g?.ok || g.value < 1) return null;
   const amount = showGramsPlain(Math.floor(g.value));
-  return { label: `Use ${amount.replace(' ', NB)} ${wine.name}`, why: parted ? 'for 15\u00a0% clear drink' : 'the most that stays whole', edit: { kind: 'set-amount', partId: a.part.id, lineId: wine.line.id, amount } };
+  return { label: `Use ${amount.replace(' ', NB)} ${wine.line.name}`, why: parted ? 'for 15\u00a0% clear drink' : 'the most that stays whole', edit: { kind: 'set-amount', partId: a.part.id, lineId: wine.line.line.id, amount } };
 }

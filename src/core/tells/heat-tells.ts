@@ -100,20 +100,22 @@ function boilOffFigure(r: SyrupReading, syrup: Syrup, a: PartAnalysis): Figure {
   };
 }
 
-function hobFigure(syrup: Syrup, a: PartAnalysis): Figure {
+/** Minutes on the hob, for a syrup or for fruit that is boiled down. */
+function hobFigure(a: PartAnalysis, name: string, minutes: number, boilsOffG: number): Figure {
   return {
     key: `hob:${a.part.id}`,
-    name: 'Minutes on the hob',
-    value: syrup.minutes,
+    name,
+    value: minutes,
     unit: 'min',
     kind: 'house',
     spread: HOB_SPREAD,
-    range: houseRange(syrup.minutes, HOB_SPREAD),
+    range: houseRange(minutes, HOB_SPREAD),
     decimals: 1,
     formula: 't = (warming + 2257·w) / (0.5·P)',
-    words: 'The heat that warms the pan’s contents and turns its water to steam, over what the hob gives it.',
-    inputs: [num('w', 'water to boil off', syrup.boilsOffG, 'g', 0, 'opened beside'), num('P', 'the hob', a.part.heat.hobW, 'W', 0, 'the part'), num('0.5', 'of which the pan takes up', 50, '%', 0, 'house ±25 %')],
+    words: 'The heat that brings it to the boil and turns its water to steam, over what the hob gives it.',
+    inputs: [num('w', 'water to boil off', boilsOffG, 'g', 0, 'the lines'), num('P', 'the hob', a.part.heat.hobW, 'W', 0, 'the part'), num('0.5', 'of which the pan takes up', 50, '%', 0, 'house ±25 %')],
     source: 'Steam tables; the share that reaches the pan is a house figure.',
+    limits: 'From 20 °C, stirred, without a lid.',
   };
 }
 
@@ -126,7 +128,7 @@ function syrupTell(a: PartAnalysis, kitchen: Kitchen): Tell[] {
   const off = boilOffFigure(r, syrup, a);
   const grams = showGramsPlain(Math.round(syrup.boilsOffG));
   const differs = r.writtenG !== null && Math.abs(r.writtenG - syrup.boilsOffG) > BOIL_OFF_GRACE_G;
-  const sentence: Stretch[] = [`${a.part.name}: syrup to ${deg(a.part.heat.syrupC)} is ${plainNumber(syrup.sugarPct, 0)}${NB}% sugar: `, show(off), ' boils off in ', show(hobFigure(syrup, a))];
+  const sentence: Stretch[] = [`${a.part.name}: syrup to ${deg(a.part.heat.syrupC)} is ${plainNumber(syrup.sugarPct, 0)}${NB}% sugar: `, show(off), ' boils off in ', show(hobFigure(a, 'Minutes on the hob', syrup.minutes, syrup.boilsOffG))];
   sentence.push(differs ? `; the sheet says ${showGrams(r.writtenG!)}.` : r.writtenG === null ? '; the sheet does not say so yet.' : '.');
   const action: TellAction | null = r.lossLineId && differs
     ? { label: `Less ${grams.replace(' ', NB)}`, why: 'as the boiling point says', edit: { kind: 'set-amount', partId: a.part.id, lineId: r.lossLineId, amount: grams } }
@@ -141,8 +143,7 @@ function reduceTell(a: PartAnalysis): Tell[] {
   if (!r) return [];
   const key = `reduce:${a.part.id}`;
   if (!r.minutes.ok) return [plainTell(key, 'near', `${a.part.name}: no figure for boiling it down. ${r.minutes.fault.says}`)];
-  const minutes = r.minutes.value;
-  const figure: Figure = { key, name: `Boiling down ${a.part.name}`, value: minutes, unit: 'min', kind: 'house', spread: HOB_SPREAD, range: houseRange(minutes, HOB_SPREAD), decimals: 0, formula: 't = (warming + 2257·w) / (0.5·P)', words: 'The heat that brings it to the boil and turns its water to steam, over what the hob gives it.', inputs: [num('w', 'boils off', r.boilsOffG, 'g', 0, 'the lines'), num('P', 'the hob', a.part.heat.hobW, 'W', 0, 'the part'), num('0.5', 'of which the pan takes up', 50, '%', 0, 'house ±25 %')], source: 'Steam tables; the share that reaches the pan is a house figure.', limits: 'From 20 °C, stirred, without a lid.' };
+  const figure = hobFigure(a, `Boiling down ${a.part.name}`, r.minutes.value, r.boilsOffG);
   return [{ ...plainTell(key, 'in', ''), sentence: [`${a.part.name}: ${showGrams(r.boilsOffG)} boils off in `, show(figure), ` at ${withUnit(plainNumber(a.part.heat.hobW, 0), 'W')}; hot fruit and syrup burn, and steam too.`] }];
 }
 

@@ -92,6 +92,15 @@ describe('what a tell offers, lands', () => {
 });
 
 describe('where a model ends', () => {
+  it('above 60 % alcohol there is no figure, and the tell says why', () => {
+    const spirit = { ...larder.get('rum-40')!, id: 'spirit', name: 'Neutral spirit', composition: { ...larder.get('rum-40')!.composition, water: 10, ethanol: 89, other_solids: 1 } };
+    const own = { ...kitchen, larder: new Map([...larder, ['spirit', spirit] as const]) };
+    const sheet = sheetOf(['100 g rum']);
+    const poured = { ...sheet, parts: sheet.parts.map((p) => ({ ...p, lines: p.lines.map((l) => ({ ...l, ingredientId: 'spirit', lastGood: { text: l.text, ingredientId: 'spirit', fromPartId: null } })) })) };
+    const t = sheetTells(analyseSheet(poured, own), own).find((x) => x.key === 'alcohol')!;
+    expect(t.state).toBe('silent');
+    expect(tellText(t)).toContain('above 60');
+  });
   it('all water is said, not figured', () => {
     const water = sheetOf(['500 g water'], {}, { family: 'syllabub' });
     for (const t of tells(water)) expect(tellText(t)).not.toMatch(/NaN|Infinity/);

@@ -85,7 +85,7 @@ export function WhatIf({ analysis: s }: { readonly analysis: SheetAnalysis }) {
           />
           <Choice label="and watch" value={figure.key} options={figures.map((f) => [f.key, f.name] as const)} onChange={setFigure} />
           <div>
-            <label className="flex justify-between text-[13.5px] text-ink-soft" htmlFor="what-if-slider">
+            <label className="flex justify-between pb-1 text-[13.5px] text-ink-soft" htmlFor="what-if-slider">
               {lever.name} <span className="fig text-ink">{at}</span>
             </label>
             <input id="what-if-slider" type="range" min={range.from} max={range.to} step={(range.to - range.from) / POINTS} value={x} aria-valuetext={`${at}: ${figure.name} ${shown(y)}`} onChange={(e) => setMoved(Number(e.target.value))} className="w-full accent-ink" />

@@ -4,6 +4,7 @@ import { Chart, Filler, LinearScale, LineController, LineElement, PointElement, 
 import { useEffect, useMemo, useRef } from 'react';
 import { clockFace, houseRange, showSecondsRange } from '../../../../core/figure';
 import { SPREAD, STAGE_X } from '../../../../core/foam/house';
+import { pageTokens, type PageTokens } from '../../../../ui/page-tokens';
 import { networkAt, overrunAt, STAGES, type StopWindow, type Whip } from '../../../../core/foam/whisk';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
@@ -21,13 +22,6 @@ interface StageChartProps {
 
 const POINTS = 160;
 
-/** Reads the page's tokens once: a canvas knows no stylesheet. */
-function tokens() {
-  const style = getComputedStyle(document.documentElement);
-  const of = (name: string): string => style.getPropertyValue(name).trim();
-  return { ink: of('--color-ink'), soft: of('--color-ink-soft'), steel: of('--color-steel-light'), yolk: of('--color-yolk'), frost: of('--color-frost-ink'), fern: of('--color-fern') };
-}
-
 /** The network's curve with its house spread, the air, the stop window and the cursor, over the clock. */
 export function StageChart({ whip, window: stop, endS, cursorS, onCursor, says, onClockLine }: StageChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -43,7 +37,7 @@ export function StageChart({ whip, window: stop, endS, cursorS, onCursor, says, 
 
   useEffect(() => {
     if (!canvas.current) return;
-    const c = tokens();
+    const c = pageTokens();
     const made = new Chart(canvas.current, {
       type: 'line',
       data: {
@@ -102,7 +96,7 @@ export function StageChart({ whip, window: stop, endS, cursorS, onCursor, says, 
   );
 }
 
-function optionsOf(c: ReturnType<typeof tokens>): ChartOptions<'line'> {
+function optionsOf(c: PageTokens): ChartOptions<'line'> {
   const font = { family: 'Figtree Variable', size: 13 };
   return {
     animation: false,
@@ -128,7 +122,7 @@ function optionsOf(c: ReturnType<typeof tokens>): ChartOptions<'line'> {
   };
 }
 
-function drawMarks(marks: { current: Pick<StageChartProps, 'cursorS' | 'onClockLine'> & { stop: StopWindow | null } }, c: ReturnType<typeof tokens>): Plugin<'line'> {
+function drawMarks(marks: { current: Pick<StageChartProps, 'cursorS' | 'onClockLine'> & { stop: StopWindow | null } }, c: PageTokens): Plugin<'line'> {
   return {
     id: 'marks',
     afterLayout: ({ chartArea: a, width }) => marks.current.onClockLine(a.left, width - a.right),

@@ -32,6 +32,15 @@ export function WhiskDesk() {
   const a = whisked.find((p) => p.part.id === wished) ?? mainPart(analysis);
   return (
     <SheetFrame station="Whisk">
+      <div className="border-b border-steel px-4 pt-2 md:px-6">
+        <PageTabs
+          label="Pages of Whisk"
+          pages={[
+            { href: `/sheet/${id}/whisk`, name: 'Forecast', here: true },
+            { href: `/practise?sheet=${id}`, name: 'Practise', here: false },
+          ]}
+        />
+      </div>
       {whisked.length > 1 && (
         <div className="px-4 pt-2 md:px-6">
           <PageTabs label="Whipped parts" pages={whisked.map((p) => ({ href: `/sheet/${id}/whisk?part=${p.part.id}`, name: p.part.name, here: p === a }))} />
