@@ -27,6 +27,7 @@ interface FrameProps {
 /** Whether a key press belongs to a field that is being typed in. */
 export const isTyping = (event: KeyboardEvent): boolean => {
   const t = event.target;
+  if (t instanceof HTMLInputElement && /^(radio|checkbox|range)$/.test(t.type)) return false;
   return t instanceof HTMLElement && (t.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(t.tagName));
 };
 

@@ -45,7 +45,7 @@ export function PractiseDesk({ stops }: { readonly stops: readonly Stop[] }) {
           ]}
         />
       </div>
-      <div className="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
+      <div className="grid min-h-[calc(100dvh-136px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
         {seed === null ? <Start onStart={() => setSeed(freshSeed())} /> : <Round key={seed} seed={seed} onNext={() => setSeed(freshSeed())} onKept={setKnown} />}
         <Scores stops={known} onAgain={setSeed} />
       </div>
@@ -164,7 +164,7 @@ function Outcome({ run, result: r, kept, onNext, onAgain }: { readonly run: Prac
       </p>
       {!kept && <p className="text-[14px] text-beet">The server does not answer: this stop is not kept.</p>}
       <div className="mt-3 flex gap-2">
-        <button type="button" className="btn btn-act" onClick={onNext} autoFocus>
+        <button type="button" className="btn btn-act" onClick={onNext}>
           Another cream
         </button>
         <button type="button" className="btn" onClick={onAgain}>
@@ -179,7 +179,7 @@ function Outcome({ run, result: r, kept, onNext, onAgain }: { readonly run: Prac
 function Scores({ stops, onAgain }: { readonly stops: readonly Stop[]; readonly onAgain: (seed: number) => void }) {
   const results = stops.map((s) => ({ ...practiceResult(practiceRun(s.seed), s.stoppedS), seed: s.seed, at: s.at }));
   return (
-    <aside aria-label="How it went" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:min-h-[70vh] lg:border-l">
+    <aside aria-label="How it went" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
       <h2 className="pb-1 text-[17px]">How it went</h2>
       {results.length === 0 ? (
         <p className="text-[14.5px] text-ink-soft">Nothing yet. Ten stops of each stage show where your eye is early or late.</p>

@@ -50,7 +50,7 @@ export function BlendSources({ analysis: s }: { readonly analysis: SheetAnalysis
       <p className="pb-2 text-[14px] text-ink-soft">
         All cream of this sheet together: {creamG > 0 ? `${showGrams(creamG)} at ${withUnit(plainNumber((100 * creams.reduce((sum, l) => sum + (l.read ? (l.read.massG * l.read.per100.milk_fat) / 100 : 0), 0)) / creamG, 1), '%')}` : 'none yet'}; everything, {withUnit(plainNumber((100 * fatG(s.mixture)) / s.mixture.massG, 1), '%')} fat.
       </p>
-      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_340px]">
         <div>
           <ul>
             {sources.map((x, i) => (

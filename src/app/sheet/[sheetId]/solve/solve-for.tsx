@@ -43,7 +43,7 @@ export function SolveFor({ analysis: s }: { readonly analysis: SheetAnalysis }) 
   const unread = goals.length < wished.length;
   const problem = sheetProblem(s, kitchen, goals, boundsOf(bounds), keepWeight);
   return (
-    <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div>
         <Wishes choices={choices} wishes={wishes} onWishes={setWishes} />
         <Lines analysis={s} bounds={bounds} onBounds={setBounds} keepWeight={keepWeight} onKeepWeight={setKeepWeight} />

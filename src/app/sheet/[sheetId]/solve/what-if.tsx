@@ -72,7 +72,7 @@ export function WhatIf({ analysis: s }: { readonly analysis: SheetAnalysis }) {
   return (
     <section aria-label="What if" className="mt-8 border-t border-steel pt-4">
       <h2 className="pb-2 text-[17px]">What if</h2>
-      <div className="grid gap-x-8 gap-y-3 lg:grid-cols-[300px_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-3 lg:grid-cols-[300px_minmax(0,1fr)]">
         <div className="grid content-start gap-3">
           <Choice
             label="Move"
