@@ -1,7 +1,7 @@
-import { composition, type Composition } from '../composition/components';
+import { composition, type Component } from '../composition/components';
 import { ETHANOL_20C, volumeMl } from '../composition/density';
 import { addedSugarG, milkSolidsNotFatG, mix, type Mixture } from '../composition/mixture';
-import { sweetnessPer100 } from '../composition/sweetness';
+import { RELATIVE_SWEETNESS, sweetnessPer100 } from '../composition/sweetness';
 import { boundWaterG, iceVolumeOf, sucroseEquivalentG } from '../heat/freezing';
 import { REFERENCE_BLOOM } from '../setting/house';
 import type { BalanceGoal, BalanceLine } from './inputs';
@@ -82,7 +82,7 @@ function sumsOf(m: Mixture, freezerC: number, sucroseEq: number): PerGram {
     mass: m.massG,
     whippingFat: g.milk_fat,
     addedSugar: addedSugarG(m),
-    sweet: (sweetnessPer100([{ massG: m.massG, per100: scaled(g, m.massG === 0 ? 0 : 100 / m.massG) }]) * m.massG) / 100,
+    sweet: (Object.entries(RELATIVE_SWEETNESS) as [Component, number][]).reduce((sum, [c, k]) => sum + k * g[c], 0),
     solids: m.massG - g.water - g.ethanol,
     gelatin225: g.gelatin_protein,
     ethanolMl: g.ethanol / ETHANOL_20C,
@@ -96,8 +96,6 @@ function sumsOf(m: Mixture, freezerC: number, sucroseEq: number): PerGram {
     frozenMl: volumeMl(m, freezerC),
   };
 }
-
-const scaled = (c: Composition, by: number): Composition => Object.fromEntries(Object.entries(c).map(([k, v]) => [k, v * by])) as unknown as Composition;
 
 /** What is fixed beside the lines, as one; a loss subtracts. */
 function fixedSums(goal: BalanceGoal): PerGram {

@@ -126,3 +126,19 @@ describe('parts', () => {
     for (const odd of [null, [], 7, 'x', {}, { format: 'soft-peak-sheet' }]) expect(readSheetDoc(odd).ok).toBe(false);
   });
 });
+
+describe('a sieve', () => {
+  const dose = (lines: readonly string[]) => {
+    const a = part(partsSheet([['f', 'fruit-base', 'Glaze', lines]]), 'f');
+    return { a, dose: a.gelatin.ok ? a.gelatin.value.doseGPerKg : NaN };
+  };
+  it('takes its share of everything, gelatin and sugar too: the doses stay', () => {
+    const lines = ['400 g plums', '70 g caster sugar', '3 leaves gelatin'];
+    const [whole, sieved] = [dose(lines), dose([...lines, 'less 20 % sieved out'])];
+    expect(sieved.dose).toBeCloseTo(whole.dose, 9);
+    expect(sieved.a.sweetness).toBeCloseTo(whole.a.sweetness, 9);
+    expect(sieved.a.reading.gelatin225G).toBeCloseTo(0.8 * whole.a.reading.gelatin225G, 9);
+    const boiled = dose([...lines, 'less 100 g boils off']);
+    expect(boiled.dose).toBeGreaterThan(whole.dose);
+  });
+});

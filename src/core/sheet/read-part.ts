@@ -221,28 +221,30 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
   if (soakWaterG > 0) portions.push({ massG: soakWaterG, per100: WATER, ownSweetness: null });
   const own = mix(portions);
   let mixture = fed.length === 0 ? own : combine([{ mixture: own, share: 1 }, ...fed]);
-  let sweetG = (sweetnessPer100(portions) * own.massG) / 100 + fedSweetG;
-  let freezingG = sucroseEquivalentG(portions) + fedFreezingG;
+  const sweetG = (sweetnessPer100(portions) * own.massG) / 100 + fedSweetG;
+  const freezingG = sucroseEquivalentG(portions) + fedFreezingG;
+  let stays = 1;
   for (const at of losses) {
     const taken = takeLoss(part.lines[at]!, mixture);
     lines[at] = taken.reading;
     mixture = taken.mixture;
-    sweetG *= taken.staysShare;
-    freezingG *= taken.staysShare;
+    // What is sieved out or left in the bowl is a share of everything.
+    stays *= taken.staysShare;
   }
+  if (stays < 1) for (const role of Object.keys(roleG) as FoamRole[]) roleG[role] *= stays;
   return {
     lines,
     mixture,
-    sweetG,
-    freezingG,
+    sweetG: sweetG * stays,
+    freezingG: freezingG * stays,
     soakWaterG,
     fedG,
     dairyG: DAIRY_ROLES.reduce((sum, role) => sum + roleG[role], 0),
-    whippingFatG,
+    whippingFatG: whippingFatG * stays,
     addedSugarG: addedSugarG(mixture),
     roleG,
-    gelatin225G,
-    rawStarchG,
+    gelatin225G: gelatin225G * stays,
+    rawStarchG: rawStarchG * stays,
     rawProteaseFruit,
     rawEgg,
     caffeine,

@@ -1,17 +1,14 @@
 'use client';
 
 import { showRoughSeconds } from '../../../../core/figure';
-import type { WhiskInput } from '../../../../core/foam/inputs';
+import { stopWindow, whip } from '../../../../core/foam/whisk';
 import type { PartAnalysis } from '../../../../core/sheet/analyse';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
-import { useCalculator } from '../../../../workers/use-calculator';
 
-/** The same cream in every mixer of the kitchen, worked out beside the page. */
+/** The same cream in every mixer of the kitchen: a few sums each, so they are done here and not in the worker. */
 export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
   const { kitchen } = useSheet();
   const input = a.whiskInput.ok ? a.whiskInput.value : null;
-  const asked: WhiskInput[] = input ? kitchen.mixers.map((m) => ({ ...input, mixer: m.kind, bowlMl: m.bowlMl })) : [];
-  const answers = useCalculator('whisk', asked);
   if (!input) return null;
   const { target } = input;
   return (
@@ -25,15 +22,15 @@ export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
         </tr>
       </thead>
       <tbody>
-        {kitchen.mixers.map((m, i) => {
-          const answer = answers?.[i];
-          const window = answer?.ok ? answer.value.windowS[target] : null;
+        {kitchen.mixers.map((m) => {
+          const made = whip({ ...input, mixer: m.kind, bowlMl: m.bowlMl });
+          const window = made.ok ? stopWindow(made.value, target) : null;
           return (
             <tr key={m.id} className="border-t border-steel-light align-baseline">
               <th scope="row" className={`py-1.5 pr-3 text-left font-normal ${m.id === a.part.whisk.mixerId ? 'font-semibold!' : ''}`}>
                 {m.name}
               </th>
-              <td className="fig py-1.5 pr-3 text-right">{!answer ? '…' : window ? showRoughSeconds(window.opensS) : 'never'}</td>
+              <td className="fig py-1.5 pr-3 text-right">{window ? showRoughSeconds(window.opensS) : 'never'}</td>
               <td className="py-1.5 text-right whitespace-nowrap text-ink-soft">{window?.closesS != null ? `${showRoughSeconds(window.closesS - window.opensS)} to stop` : window ? 'no hurry' : ''}</td>
             </tr>
           );
