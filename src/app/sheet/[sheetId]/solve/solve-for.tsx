@@ -3,7 +3,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Lock, LockOpen } from 'lucide-react';
 import { plainNumber, showGrams, showVolumeMl, withUnit } from '../../../../core/figure';
-import type { Balance } from '../../../../core/balance/solve';
 import type { SheetAnalysis } from '../../../../core/sheet/analyse';
 import { changesOf, goalChoices, movableLines, sheetProblem, startsLocked, usualBounds, type GoalChoice, type LineBounds, type LineChange, type SheetGoal } from '../../../../core/sheet/balance';
 import { setLineText } from '../../../../core/sheet/edits';
@@ -158,11 +157,11 @@ function Lines({ analysis: s, bounds, onBounds, keepWeight, onKeepWeight }: { re
 
 function Answer({ analysis: s, goals, problem }: { readonly analysis: SheetAnalysis; readonly goals: readonly SheetGoal[]; readonly problem: ReturnType<typeof sheetProblem> }) {
   const { edit, context, kitchen } = useSheet();
-  const answers = useCalculator('solve', [problem as never]);
+  const answers = useCalculator('solve', [problem]);
   const answer = answers?.[0];
   if (!answer) return <p className="border-t border-steel-light py-3 text-ink-soft">working it out…</p>;
   if (!answer.ok) return <p role="alert" className="border-t border-steel-light py-3 text-beet">{answer.fault.says}</p>;
-  const found = answer.value as unknown as Balance;
+  const found = answer.value;
   if (found.goals.length !== goals.length) return <p className="border-t border-steel-light py-3 text-ink-soft">working it out…</p>;
   const changes = changesOf(s, found.amountsG, kitchen.rules.scaleStepG);
   const take = (list: readonly LineChange[]) => edit('solve', (d) => list.reduce((at, c) => setLineText(at, c.partId, c.lineId, c.after, context), d));
@@ -225,11 +224,11 @@ function Answer({ analysis: s, goals, problem }: { readonly analysis: SheetAnaly
 
 /** The nearest answers along a conflict: what the one costs in terms of the other. */
 function TradeOff({ a, b, goals, problem, onTake }: { readonly a: number; readonly b: number; readonly goals: readonly SheetGoal[]; readonly problem: ReturnType<typeof sheetProblem>; readonly onTake: (amountsG: readonly number[]) => void }) {
-  const answers = useCalculator('trade-off', [{ problem, a, b, points: 9 } as never]);
+  const answers = useCalculator('trade-off', [{ problem, a, b, points: 9 }]);
   const [at, setAt] = useState(4);
   const answer = answers?.[0];
   if (!answer?.ok) return null;
-  const { points } = answer.value as unknown as { points: readonly { a: number; b: number; amountsG: readonly number[] }[] };
+  const { points } = answer.value;
   const [ga, gb] = [goals[a]?.choice, goals[b]?.choice];
   const point = points[Math.min(at, points.length - 1)];
   if (!ga || !gb || !point) return null;
