@@ -181,3 +181,11 @@ test('what if: a slider moves a line, the chart and the figure answer, and it ca
   await page.goto(`/sheet/${id}/bench`);
   await expect(page.getByLabel('Line 2', { exact: true })).toHaveValue('72 g caster sugar');
 });
+
+test('an empty sheet says where to begin, on both pages', async ({ page }) => {
+  const id = await newSheet(page, 'Bare', '');
+  await figures(page, id);
+  await expect(page.getByText('There is nothing to judge yet')).toBeVisible();
+  await solve(page, id);
+  await expect(page.getByText('There is nothing to solve yet')).toBeVisible();
+});

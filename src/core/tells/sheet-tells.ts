@@ -346,7 +346,7 @@ function leaves(exact: number): string {
 }
 
 function gelatinTell(a: PartAnalysis, s: SheetAnalysis, kitchen: Kitchen): Tell {
-  if (!a.gelatin.ok || a.reading.mixture.massG <= 0) return silent('gelatin', 'Gelatin', faultOf(a.gelatin.ok ? a.whiskInput : a.gelatin));
+  if (!a.gelatin.ok || a.reading.mixture.massG <= 0) return silent('gelatin', 'Gelatin', faultOf(a.gelatin.ok || (a.reading.mixture.massG <= 0 && !a.whiskInput.ok) ? a.whiskInput : a.gelatin));
   const dose = a.gelatin.value;
   const use = s.sheet.use;
   const figure = gelatinFigure(a, dose);

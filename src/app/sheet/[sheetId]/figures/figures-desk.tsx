@@ -44,57 +44,61 @@ export function FiguresDesk() {
       <div className="border-b border-steel px-4 pt-2 md:px-6">
         <BenchPages sheetId={id} here="figures" />
       </div>
-      {/* Sections flow from column to column, so that neither stands half empty. */}
-      <div className="px-4 pb-8 [column-rule:1px_solid_var(--color-steel)] md:px-6 lg:columns-2 lg:gap-x-12">
-        <Section name="Part by part">
-          <PartsTable analysis={analysis} />
-        </Section>
-        {of('meet').length > 0 && (
-          <Section name="When parts meet">
-            <HeatOfParts analysis={analysis} />
-            {rows('meet')}
+      {analysis.mixture.massG <= 0 ? (
+        <p className="px-4 py-8 text-[17px] md:px-6">There is nothing to judge yet: type the first line on Bench.</p>
+      ) : (
+        // Sections flow from column to column, so that neither stands half empty.
+        <div className="px-4 pb-8 [column-rule:1px_solid_var(--color-steel)] md:px-6 lg:columns-2 lg:gap-x-12">
+          <Section name="Part by part">
+            <PartsTable analysis={analysis} />
           </Section>
-        )}
-        {of('heat').length > 0 && (
-          <Section name="Eggs, heat and syrup">
-            <HeatFields analysis={analysis} />
-            {rows('heat')}
+          {of('meet').length > 0 && (
+            <Section name="When parts meet">
+              <HeatOfParts analysis={analysis} />
+              {rows('meet')}
+            </Section>
+          )}
+          {of('heat').length > 0 && (
+            <Section name="Eggs, heat and syrup">
+              <HeatFields analysis={analysis} />
+              {rows('heat')}
+            </Section>
+          )}
+          {doc.family === 'semifreddo' && (
+            <Section name="Frozen">
+              <FrozenFigures analysis={analysis} />
+              {rows('frozen')}
+            </Section>
+          )}
+          {of('syllabub').length > 0 && (
+            <Section name="Whole or parted">
+              {rows('syllabub')}
+              <WineForEither analysis={analysis} />
+            </Section>
+          )}
+          {of('set').length > 0 && (
+            <Section name="Setting">
+              {rows('set')}
+              <SetterSchools analysis={analysis} />
+            </Section>
+          )}
+          {of('air').length > 0 && <Section name="Air and folding">{rows('air')}</Section>}
+          <Section name="Hold">
+            <div className="max-w-[220px] pb-2">
+              <QuantityField label="Served so long after it is finished" unit="h" value={doc.servedAfterH} min={0} max={2400} onChange={(servedAfterH) => edit('served-after', (d) => ({ ...d, servedAfterH }))} />
+            </div>
+            <HoldTable analysis={analysis} />
+            {rows('hold')}
           </Section>
-        )}
-        {doc.family === 'semifreddo' && (
-          <Section name="Frozen">
-            <FrozenFigures analysis={analysis} />
-            {rows('frozen')}
-          </Section>
-        )}
-        {of('syllabub').length > 0 && (
-          <Section name="Whole or parted">
-            {rows('syllabub')}
-            <WineForEither analysis={analysis} />
-          </Section>
-        )}
-        {of('set').length > 0 && (
-          <Section name="Setting">
-            {rows('set')}
-            <SetterSchools analysis={analysis} />
-          </Section>
-        )}
-        {of('air').length > 0 && <Section name="Air and folding">{rows('air')}</Section>}
-        <Section name="Hold">
-          <div className="max-w-[220px] pb-2">
-            <QuantityField label="Served so long after it is finished" unit="h" value={doc.servedAfterH} min={0} max={2400} onChange={(servedAfterH) => edit('served-after', (d) => ({ ...d, servedAfterH }))} />
-          </div>
-          <HoldTable analysis={analysis} />
-          {rows('hold')}
-        </Section>
-        {of('drink').length > 0 && (
-          <Section name="Alcohol and caffeine">
-            {rows('drink')}
-            <DrinkOut analysis={analysis} />
-          </Section>
-        )}
-        <Section name="The rest">{rows('formula')}</Section>
-      </div>
+          {of('drink').length > 0 && (
+            <Section name="Alcohol and caffeine">
+              {rows('drink')}
+              <DrinkOut analysis={analysis} />
+            </Section>
+          )}
+          <Section name="The rest">{rows('formula')}</Section>
+        </div>
+      )}
     </SheetFrame>
   );
 }
