@@ -1,4 +1,3 @@
-import { readTable } from '../interpolate';
 import { composition, type Component } from '../composition/components';
 import { iceDensityKgPerM3 } from '../composition/thermal';
 import { volumeMl } from '../composition/density';
@@ -181,6 +180,3 @@ export function freezingCurve(s: Solution, fromC: number, toC: number, points: n
 
 /** The published depression table, for checks and for drawing. */
 export const depressionTable = (): readonly (readonly [gPer100Water: number, depressionC: number])[] => DEPRESSION_C.map((d, i) => [i * DEPRESSION_STEP, d]);
-
-/** Depression read the other way: g of sucrose per 100 g of water; null above the table. */
-export const sucroseForDepression = (c: number): number | null => readTable(depressionTable().map(([g, d]) => [d, g] as const), c);

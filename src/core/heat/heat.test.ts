@@ -6,7 +6,7 @@ import { mix } from '../composition/mixture';
 import { sucroseEquivalentG } from './freezing';
 import { heatContent } from './heat-content';
 import { eggVerdict, equivalentMinutes, readCurve, whiskedCurve } from './lethality';
-import { bowlGuest, guest, massFor, mixingC, mixingGuessC, temperatureFor, type Guest } from './meeting';
+import { bowlGuest, guest, massFor, mixingC, temperatureFor, type Guest } from './meeting';
 import { boilingC, boilSyrup, reducingMinutes, sugarPctAtBoil } from './syrup';
 
 const grams = (massG: number, id: string) => ({ massG, per100: ingredient(id).composition });
@@ -58,13 +58,6 @@ describe('meetings', () => {
         expect(Math.abs(moved.reduce((a, b) => a + b, 0))).toBeLessThan(1e-9 * Math.max(100, ...moved.map(Math.abs)));
       }),
     );
-  });
-  it('the guess of a cook is near where nothing melts', () => {
-    const things = [
-      { mixture: mix([grams(500, 'water')]), tC: 20 },
-      { mixture: mix([grams(300, 'water')]), tC: 60 },
-    ];
-    expect(Math.abs(mixingGuessC(things) - value(mixingC(things.map((x) => guest('w', x.mixture, 0, x.tC)))))).toBeLessThan(0.05);
   });
   it('which temperature, or how much, is the way back', () => {
     const guests = [at('chocolate-dark-70', 220, 38), at('cream-36', 240, 5)];

@@ -42,8 +42,6 @@ export const KNIFE_ICE = { low: 0.5, high: 0.68 } as const;
 /** Ice by volume of the whole at the freezer's temperature: below, it cuts straight out; above, it is hard and icy. */
 export const ICE_VOLUME = { clean: 0.24, hard: 0.32 } as const;
 export const KNIFE_SPREAD = 0.08;
-/** Whisking warms a cream by this share of what the room is warmer, per minute. */
-export const WHISK_WARMING_PER_MIN = 0.03;
 
 /** Cream or milk as it is poured over chocolate, and what the two must come to so that the cocoa butter is melted and yolks are not cooked, °C. */
 export const POURED_C = 85;

@@ -1,4 +1,3 @@
-import { specificHeat } from '../composition/thermal';
 import type { Mixture } from '../composition/mixture';
 import { fail, ok, within, type Result } from '../result';
 import { heatContent, type HeatContent } from './heat-content';
@@ -66,13 +65,6 @@ function crossing(f: (t: number) => number, from: number, to: number): number {
     }
   }
   return (low + high) / 2;
-}
-
-/** The first guess that a cook would make: Σ mᵢcᵢTᵢ / Σ mᵢcᵢ, no melting and no change of specific heat; °C. */
-export function mixingGuessC(things: readonly { readonly mixture: Mixture; readonly tC: number }[]): number {
-  const weights = things.map((x) => x.mixture.massG * specificHeat(x.mixture, x.tC));
-  const all = weights.reduce((a, b) => a + b, 0);
-  return all > 0 ? things.reduce((sum, x, i) => sum + weights[i]! * x.tC, 0) / all : 0;
 }
 
 /**
