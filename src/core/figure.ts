@@ -32,6 +32,14 @@ export interface Figure {
   readonly limits?: string;
   /** Digits after the point when shown exactly. */
   readonly decimals: number;
+  /** What the kitchen's log made of it; absent where it says nothing. */
+  readonly learnt?: {
+    /** Batches that count. */
+    readonly n: number;
+    readonly factor: number;
+    /** The same figure by the formula alone. */
+    readonly plain: string;
+  };
 }
 
 /** The range of a house figure: value/(1 + spread) to value·(1 + spread). */

@@ -2,6 +2,7 @@ import { and, desc, eq } from 'drizzle-orm';
 import { BatchPlanSchema, freshProgress, progressAfter, ProgressSchema, type BatchPlan, type Progress, type ProgressEvent } from '../core/sheet/batch';
 import type { ReadingKind } from '../core/sheet/method';
 import { readReading, ReadingKindSchema, type Readings } from '../core/sheet/readings';
+import { batchChanged } from './batch-watch';
 import type { KitchenDb } from './kitchen-file';
 import { batches, readings } from './schema';
 
@@ -98,7 +99,7 @@ export type EventOutcome =
  * it can be read; an unreadable or emptied one takes the reading away, and its text stays.
  */
 export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, baseRevision: number, now: number): EventOutcome {
-  return db.transaction(
+  const outcome = db.transaction(
     (tx): EventOutcome => {
       const row = tx.select().from(batches).where(eq(batches.id, id)).get();
       if (!row) return { kind: 'gone' };
@@ -123,6 +124,8 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
     },
     { behavior: 'immediate' },
   );
+  if (outcome.kind === 'done') batchChanged(id);
+  return outcome;
 }
 
 function setReading(tx: Pick<KitchenDb, 'insert' | 'delete'>, batchId: string, kind: ReadingKind, text: string, now: number): void {

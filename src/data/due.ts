@@ -1,3 +1,4 @@
+import { isRunning, WHISK_TIMER } from '../core/sheet/batch';
 import { dueMoments, type DueMoment } from '../core/sheet/due';
 import { listBatches } from './batches';
 import type { KitchenDb } from './kitchen-file';
@@ -11,9 +12,11 @@ export function readDueMoments(db: KitchenDb, now: number): readonly DueMoment[]
     endedAt: b.endedAt,
     holdShownH: b.plan.forecast.holdShownH,
     keepingH: b.plan.forecast.keepingH,
-    windowOpensS: b.plan.forecast.stageTimeS?.value ?? null,
-    timerStartedAt: b.progress.timer.startedAt,
-    timerStoppedAt: b.progress.timer.stoppedAt,
+    timers: b.progress.timers.filter(isRunning).flatMap((t) => {
+      const whisk = b.plan.steps.find((s) => s.key === t.id || (t.id === WHISK_TIMER && s.whisks))?.whisk;
+      const dueS = t.seconds ?? whisk?.opensS ?? (t.id === WHISK_TIMER ? b.plan.forecast.stageTimeS?.value : undefined);
+      return dueS === undefined ? [] : [{ at: t.startedAt! + 1000 * dueS, says: t.seconds === null ? 'stop window opens' : t.name }];
+    }),
   }));
   return dueMoments(batches, now);
 }

@@ -3,16 +3,20 @@ import { IngredientSchema } from '../core/composition/ingredient';
 import type { KitchenFacts } from '../core/sheet/analyse';
 import { ColdPlaceSchema, KitchenRulesSchema, ShelfVesselSchema } from '../core/sheet/schema';
 import type { KitchenDb } from './kitchen-file';
+import { readCorrections } from './learning';
 import { coldPlaces, ingredients, kitchenRules, mixers, vessels } from './schema';
 
-/** The kitchen's larder, mixers, vessels, cold places and rules. */
+/** The kitchen's larder, mixers, vessels, cold places and rules, and what its log has found. */
 export function readKitchenFacts(db: KitchenDb): KitchenFacts {
-  const rules = db.select().from(kitchenRules).where(eq(kitchenRules.id, 1)).get();
+  const row = db.select().from(kitchenRules).where(eq(kitchenRules.id, 1)).get();
+  const rules = KitchenRulesSchema.parse(row?.rules);
+  const known = db.select().from(mixers).orderBy(asc(mixers.place)).all().map(({ id, name, kind, bowlMl }) => ({ id, name, kind, bowlMl }));
   return {
-    larder: db.select().from(ingredients).orderBy(asc(ingredients.name)).all().map((row) => IngredientSchema.parse(row.facts)),
-    mixers: db.select().from(mixers).orderBy(asc(mixers.place)).all().map(({ id, name, kind, bowlMl }) => ({ id, name, kind, bowlMl })),
-    vessels: db.select().from(vessels).orderBy(asc(vessels.place)).all().map((row) => ShelfVesselSchema.parse({ id: row.id, vessel: row.shape, count: row.count })),
-    places: db.select().from(coldPlaces).orderBy(asc(coldPlaces.place)).all().map((row) => ColdPlaceSchema.parse(row)),
-    rules: KitchenRulesSchema.parse(rules?.rules),
+    larder: db.select().from(ingredients).orderBy(asc(ingredients.name)).all().map((i) => IngredientSchema.parse(i.facts)),
+    mixers: known,
+    vessels: db.select().from(vessels).orderBy(asc(vessels.place)).all().map((v) => ShelfVesselSchema.parse({ id: v.id, vessel: v.shape, count: v.count })),
+    places: db.select().from(coldPlaces).orderBy(asc(coldPlaces.place)).all().map((p) => ColdPlaceSchema.parse(p)),
+    rules,
+    corrections: rules.learning ? readCorrections(db, known) : [],
   };
 }

@@ -2,6 +2,7 @@ import { integer, real, sqliteTable, text, uniqueIndex, index } from 'drizzle-or
 import type { Ingredient } from '../core/composition/ingredient';
 import type { Vessel } from '../core/vessel/schema';
 import type { BatchPlan, Progress } from '../core/sheet/batch';
+import { OBSERVATION_KINDS } from '../core/sheet/observation';
 import type { ColdPlace, KitchenRules, Sheet } from '../core/sheet/schema';
 
 /** Times are milliseconds since 1970. Every table that is edited carries a revision, checked at each write. */
@@ -120,3 +121,49 @@ export const practiceStops = sqliteTable('practice_stops', {
   stoppedS: real('stopped_s').notNull(),
   at: integer('at').notNull(),
 });
+
+/** Temperatures of a batch, by series: a step and a probe. The same moment of a series is kept once. */
+export const temperatures = sqliteTable(
+  'temperatures',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batches.id),
+    series: text('series').notNull(),
+    at: integer('at').notNull(),
+    tC: real('t_c').notNull(),
+  },
+  (t) => [uniqueIndex('temperatures_moment').on(t.batchId, t.series, t.at)],
+);
+
+/** What was seen of a batch afterwards. A photo lies as a file beside the data file. */
+export const observations = sqliteTable(
+  'observations',
+  {
+    id: text('id').primaryKey(),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batches.id),
+    kind: text('kind', { enum: OBSERVATION_KINDS }).notNull(),
+    at: integer('at').notNull(),
+    value: real('value'),
+    words: text('words').notNull().default(''),
+    photo: text('photo'),
+  },
+  (t) => [index('observations_by_batch').on(t.batchId)],
+);
+
+/** The cook's answer about an outcome far off what the log had led to expect. */
+export const outcomeAnswers = sqliteTable(
+  'outcome_answers',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batches.id),
+    figure: text('figure', { enum: ['whisk-time', 'overrun', 'hold'] }).notNull(),
+    answer: text('answer', { enum: ['count', 'leave-out'] }).notNull(),
+  },
+  (t) => [uniqueIndex('outcome_answers_one').on(t.batchId, t.figure)],
+);

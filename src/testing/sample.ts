@@ -10,7 +10,7 @@ import type { Sheet, WhiskPlan } from '../core/sheet/schema';
 import { STARTING_MIXERS, STARTING_PLACES, STARTING_RULES, startingLarder, startingVessels } from '../data/starting-kitchen';
 
 export const LARDER = startingLarder();
-export const KITCHEN: Kitchen = kitchenOf({ larder: LARDER, mixers: STARTING_MIXERS, vessels: startingVessels(), places: STARTING_PLACES, rules: STARTING_RULES });
+export const KITCHEN: Kitchen = kitchenOf({ larder: LARDER, mixers: STARTING_MIXERS, vessels: startingVessels(), places: STARTING_PLACES, rules: STARTING_RULES, corrections: [] });
 export const CONTEXT: EditContext = { larder: KITCHEN.larder, matcher: matcherFor(LARDER), measures: { cups: 'us', eggs: STARTING_RULES.eggs } };
 
 /** An ingredient of the shipped larder; fails the test when there is none. */

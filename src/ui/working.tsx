@@ -39,9 +39,14 @@ export function Working({ figure }: { readonly figure: Figure }) {
           ))}
         </tbody>
       </table>
+      {figure.learnt && (
+        <p className="mt-2 border-t border-steel-light pt-2" data-learnt>
+          From {figure.learnt.n} {figure.learnt.n === 1 ? 'batch' : 'batches'}: four in five of the next fall in this range. The plain formula says <span className="fig">{figure.learnt.plain}</span>.
+        </p>
+      )}
       <p className="mt-2 border-t border-steel-light pt-2 text-[13px] text-ink-soft">
         {KIND_SAYS[figure.kind]}
-        {figure.spread !== null && ` Two outcomes in three lie within ±${Math.round(100 * figure.spread)}\u00a0% of ${exact(figure)}.`} {figure.source}
+        {figure.spread !== null && !figure.learnt && ` Two outcomes in three lie within ±${Math.round(100 * figure.spread)}\u00a0% of ${exact(figure)}.`} {figure.source}
         {figure.limits ? ` ${figure.limits}` : ''}
       </p>
     </div>

@@ -137,3 +137,42 @@ export const SYLLABUB = { keepsPerFat: 2.15, partsInH: 8, drinkShare: { low: 0.1
 export const COOL_BOX_C = 8;
 /** Frozen desserts are kept this long, months. */
 export const FROZEN_MONTHS = 3;
+
+/**
+ * Egg foams under the whisk, ±25 % (ours: no table gives them). Seconds to each stage in a planetary mixer on fast whose foam fills the bowl
+ * well, eggs at 20 °C; for a foam with hot syrup or hot whites from the moment it is in. `air` is the share of the foam's own overrun.
+ */
+export const EGG_WHISK_SPREAD = 0.25;
+export const EGG_WHISK = {
+  whites: { right: 'soft', stages: [['foamy', 40, 0.45], ['soft', 90, 1], ['firm', 140, 1], ['dry', 190, 0.75]] },
+  'french-1-1': { right: 'firm', stages: [['foamy', 60, 0.35], ['soft', 150, 0.8], ['firm', 300, 1], ['dry', 540, 0.8]] },
+  'french-2-1': { right: 'firm', stages: [['foamy', 75, 0.35], ['soft', 210, 0.8], ['firm', 420, 1], ['dry', 840, 0.85]] },
+  swiss: { right: 'firm', stages: [['foamy', 60, 0.35], ['soft', 180, 0.8], ['firm', 390, 1]] },
+  italian: { right: 'firm', stages: [['foamy', 45, 0.45], ['soft', 100, 0.85], ['firm', 420, 1]] },
+  'yolks-ribbon': { right: 'ribbon', stages: [['pale', 90, 0.35], ['thick', 200, 0.75], ['ribbon', 330, 1]] },
+  'yolks-hot-syrup': { right: 'ribbon', stages: [['pale', 90, 0.35], ['thick', 220, 0.75], ['ribbon', 420, 1]] },
+  'whole-eggs': { right: 'ribbon', stages: [['pale', 120, 0.35], ['thick', 300, 0.75], ['ribbon', 480, 1], ['coarse', 900, 0.85]] },
+} as const satisfies Readonly<Record<EggFoam, { readonly right: string; readonly stages: readonly (readonly [name: string, seconds: number, air: number])[] }>>;
+/** How each mixer drives an egg foam; a processor's blade cuts and brings no air. */
+export const EGG_MIXER_FACTOR = { planetary: 1, 'hand-mixer': 0.75, 'balloon-whisk': 0.35, processor: null } as const;
+/** Rate lost per °C that the eggs are colder than 20 °C, where nothing hot comes in. */
+export const COLD_EGG = { warmC: 20, lossPerC: 0.015 } as const;
+
+/** Warming of what is whisked, °C per minute per °C that the room is warmer. */
+export const WHISK_WARMS = 0.03;
+
+/** What the motor feels, over its load at firm, by fat network (ours; the filter bends it): a network stiffens the cream, butter frees the whisk again. */
+export const LOAD_BY_NETWORK: readonly (readonly [x: number, load: number])[] = [
+  [0.02, 0],
+  [0.1, 0.07],
+  [0.25, 0.3],
+  [0.4, 0.62],
+  [0.55, 1],
+  [0.7, 1.22],
+  [0.8, 1.12],
+  [0.9, 0.6],
+  [1, 0.45],
+];
+
+/** Strokes of a spatula that fold a litre in (±30 %, ours); more volume takes more, as its cube root. What a fold keeps is kept at these strokes. */
+export const FOLD_STROKES = { perLitre: 30, spread: 0.3 } as const;

@@ -50,8 +50,9 @@ export interface Whip {
   readonly fillShare: number;
 }
 
-const logit = (x: number): number => Math.log(x / (1 - x));
-const START = logit(X_START);
+/** The network's own clock: it runs straight with time while the rate stays. @param x 0 to 1, ends excluded. */
+export const logit = (x: number): number => Math.log(x / (1 - x));
+export const START = logit(X_START);
 
 /** The fat network that a cream of this fat and temperature cannot pass, and why. */
 export function whiskCeiling(fatPct: number, creamC: number): { x: number; why: Whip['ceilingWhy'] } {

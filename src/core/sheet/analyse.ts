@@ -5,6 +5,7 @@ import { foldAccount, type Fold, type FoldStep } from '../foam/fold';
 import { holdOf, type Hold } from '../foam/hold';
 import { WARM_BASE_C } from '../foam/house';
 import { foamVolumeMl } from '../foam/overrun';
+import { eggWhip, type EggWhip } from '../foam/egg-whisk';
 import { overrunAtStage, stopWindow, whip, type StopWindow, type Whip } from '../foam/whisk';
 import type { WhiskInput } from '../foam/inputs';
 import { fail, ok, type Result } from '../result';
@@ -15,6 +16,7 @@ import { eggFoamOf, type EggFoamForecast } from './egg-foam';
 import { bowlFatPct, type PartReading } from './read-part';
 import { readSheet } from './read-sheet';
 import { isWhippedKind } from './kinds';
+import { correctedHold, correctedWhip, learntFor, stabiliserFamily, type KitchenCorrection, type PartLearnt } from './learnt';
 import type { ColdPlace, KitchenRules, Mixer, Part, ShelfVessel, Sheet } from './schema';
 
 /** Everything of a kitchen that a sheet's figures rest on. */
@@ -24,6 +26,8 @@ export interface Kitchen {
   readonly vessels: readonly ShelfVessel[];
   readonly places: readonly ColdPlace[];
   readonly rules: KitchenRules;
+  /** What the log has found; empty where it is switched off. */
+  readonly corrections: readonly KitchenCorrection[];
 }
 
 /** A kitchen as it travels to the browser: plain lists. */
@@ -55,6 +59,10 @@ export interface PartAnalysis {
   readonly folds: readonly NamedFold[];
   /** Which egg foam it is; null for anything else. */
   readonly eggFoam: EggFoamForecast | null;
+  /** Its stages on the clock; null for anything that is no egg foam. */
+  readonly eggWhip: Result<EggWhip> | null;
+  /** What the kitchen's log has corrected. */
+  readonly learnt: PartLearnt;
   readonly holdFridge: Result<Hold>;
   readonly holdCounter: Result<Hold>;
   readonly gelatin: Result<GelatinDose>;
@@ -170,10 +178,15 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
   const fatPct = bowlFatPct(reading);
   const mixMl = mixVolumeMl(reading.mixture, part.whisk.creamC);
   const whiskInput = isWhippedKind(part.kind) ? whiskInputOf(part, reading, mixer, fatPct, mixMl) : notWhipped();
-  const whipped = chain(whiskInput, whip);
+  const learnt: PartLearnt = {
+    time: learntFor(kitchen.corrections, 'whisk-time', part.whisk.mixerId),
+    air: learntFor(kitchen.corrections, 'overrun', part.whisk.mixerId),
+    hold: learntFor(kitchen.corrections, 'hold', stabiliserFamily(reading)),
+  };
+  const whipped = chain(chain(whiskInput, whip), (w) => ok(correctedWhip(w, learnt)));
   const eggFoam = eggFoamOf(part, reading);
   const foam = foamOf(part, reading, mixMl, whipped, eggFoam, sourceOf);
-  const hold = (tempC: number): Result<Hold> => (fatPct === null || reading.dairyG === 0 ? noCream() : holdOf(holdInputOf(part, reading, fatPct, tempC, kitchen.rules)));
+  const hold = (tempC: number): Result<Hold> => (fatPct === null || reading.dairyG === 0 ? noCream() : chain(holdOf(holdInputOf(part, reading, fatPct, tempC, kitchen.rules)), (h) => ok(correctedHold(h, learnt.hold))));
   const massG = reading.mixture.massG;
   const leftShare = massG > 0 ? Math.max(0, 1 - givenG / massG) : 0;
   const abv = abvPct(reading.mixture);
@@ -194,6 +207,8 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
     foamMl: chain(foam, (f) => ok(f.volumeMl)),
     folds: foam.ok ? (foam.value.folds ?? []) : [],
     eggFoam,
+    eggWhip: eggFoam && (mixer ? eggWhip({ foam: eggFoam.foam, mixer: mixer.kind, bowlMl: mixer.bowlMl, speed: part.whisk.speed, mixMl, batches: part.whisk.batches, eggC: part.heat.eggC }) : noMixer()),
+    learnt,
     holdFridge: hold(kitchen.rules.fridgeC),
     holdCounter: hold(kitchen.rules.roomC),
     gelatin: gelatinDose({
@@ -268,6 +283,7 @@ function biscuitVolumeMl(r: PartReading): number | null {
 }
 
 const noLinesIn = (part: Part): Result<never> => fail('lines', 'empty', `${part.name || 'This part'} has no lines that can be read yet.`);
+const noMixer = (): Result<never> => fail('mixerId', 'no-mixer', 'This sheet’s mixer is no longer in the kitchen: choose another on Whisk.');
 const notWhipped = (): Result<never> => fail('kind', 'not-whipped', 'This part is not whipped cream.');
 const noCream = (): Result<never> => fail('lines', 'no-cream', 'There is no cream in the bowl yet: add a line like 600\u00a0g cream 36\u00a0%.');
 
@@ -282,7 +298,7 @@ const neverReaches = (w: Whip, part: Part): Result<never> =>
 
 function whiskInputOf(part: Part, r: PartReading, mixer: Mixer | null, fatPct: number | null, mixMl: number): Result<WhiskInput> {
   if (fatPct === null || r.dairyG <= 0) return noCream();
-  if (!mixer) return fail('mixerId', 'no-mixer', 'This sheet’s mixer is no longer in the kitchen: choose another on Whisk.');
+  if (!mixer) return noMixer();
   const plan = part.whisk;
   return ok({
     fatPct,

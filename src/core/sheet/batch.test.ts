@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { KITCHEN, sheetOf } from '../../testing/sample';
-import { freshProgress, progressAfter, ProgressSchema, type Progress, type ProgressEvent } from './batch';
+import { KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
+import { amountNow, freshProgress, progressAfter, ProgressSchema, rescaleTo, stepAfter, timerOf, whileItRests, WHISK_TIMER, type Progress, type ProgressEvent } from './batch';
 import { batchPlan } from './make-batch';
 import { elapsedS, phaseOf, timerMarks } from './whisk-timer';
 
+const start = (at: number, by = 'mine'): ProgressEvent => ({ kind: 'timer-start', id: WHISK_TIMER, name: 'whisk', seconds: null, at, by });
+const stop = (at: number, by = 'mine'): ProgressEvent => ({ kind: 'timer-stop', id: WHISK_TIMER, at, by });
+const whiskOf = (p: Progress) => timerOf(p, WHISK_TIMER);
 const after = (...events: ProgressEvent[]): Progress => events.reduce(progressAfter, freshProgress());
 
 describe('what is done on Pass', () => {
@@ -14,23 +17,32 @@ describe('what is done on Pass', () => {
     expect(after(on, { kind: 'tick', line: 'a', on: false }).ticks).toEqual([]);
   });
   it('a running timer is joined, not started again', () => {
-    expect(after({ kind: 'timer-start', at: 1000 }, { kind: 'timer-start', at: 5000 }).timer).toEqual({ startedAt: 1000, stoppedAt: null });
+    expect(whiskOf(after(start(1000), start(5000, 'other')))).toMatchObject({ startedAt: 1000, stoppedAt: null, owner: 'mine' });
   });
   it('stopping writes the time down, but over nothing that the cook wrote', () => {
-    expect(after({ kind: 'timer-start', at: 0 }, { kind: 'timer-stop', at: 250_000 }).fields['minutes-to-stage']).toBe('4:10');
+    expect(after(start(0), stop(250_000)).fields['minutes-to-stage']).toBe('4:10');
     const mine: ProgressEvent = { kind: 'write', reading: 'minutes-to-stage', text: '4', was: '' };
-    expect(after(mine, { kind: 'timer-start', at: 0 }, { kind: 'timer-stop', at: 250_000 }).fields['minutes-to-stage']).toBe('4');
+    expect(after(mine, start(0), stop(250_000)).fields['minutes-to-stage']).toBe('4');
   });
   it('a clock moved back never makes a negative time', () => {
-    expect(after({ kind: 'timer-start', at: 9000 }, { kind: 'timer-stop', at: 4000 }).timer).toEqual({ startedAt: 9000, stoppedAt: 9000 });
+    expect(whiskOf(after(start(9000), stop(4000)))).toMatchObject({ startedAt: 9000, stoppedAt: 9000 });
     expect(elapsedS({ startedAt: 9000, stoppedAt: null }, 4000)).toBe(0);
   });
   it('any run of events leaves progress that its schema takes', () => {
+    const id = fc.constantFrom('whisk', 'step-1');
+    const by = fc.constantFrom('mine', 'other');
+    const at = fc.integer({ min: 0, max: 1e12 });
     const event: fc.Arbitrary<ProgressEvent> = fc.oneof(
       fc.record({ kind: fc.constant('go' as const), step: fc.integer({ min: 0, max: 9 }) }),
       fc.record({ kind: fc.constant('tick' as const), line: fc.constantFrom('a', 'b'), on: fc.boolean() }),
-      fc.record({ kind: fc.constantFrom('timer-start' as const, 'timer-stop' as const), at: fc.integer({ min: 0, max: 1e12 }) }),
-      fc.record({ kind: fc.constant('timer-clear' as const) }),
+      fc.record({ kind: fc.constant('timer-start' as const), id, at, by, name: fc.constant('rest'), seconds: fc.constantFrom(null, 60) }),
+      fc.record({ kind: fc.constant('timer-stop' as const), id, at, by }),
+      fc.record({ kind: fc.constantFrom('timer-take' as const, 'timer-clear' as const), id, by }),
+      fc.record({ kind: fc.constant('timer-slow' as const), id, at }),
+      fc.record({ kind: fc.constant('weigh' as const), line: fc.constantFrom('a', 'b'), grams: fc.double({ min: 0, max: 5000, noNaN: true }) }),
+      fc.record({ kind: fc.constant('skip' as const), step: fc.integer({ min: 0, max: 9 }), key: fc.constantFrom('a', 'b'), title: fc.constant('Chill'), at }),
+      fc.record({ kind: fc.constant('rescale' as const), factor: fc.double({ min: 0.5, max: 2, noNaN: true }), words: fc.constant('more'), at }),
+      fc.record({ kind: fc.constant('off-plan' as const), entry: fc.record({ at, kind: fc.constantFrom('paused' as const, 'resumed' as const, 'note' as const), words: fc.string({ maxLength: 40 }) }) }),
       fc.record({ kind: fc.constant('write' as const), reading: fc.constantFrom('cup-foam' as const, 'cup-liquid' as const), text: fc.string({ maxLength: 20 }), was: fc.constant('') }),
     );
     fc.assert(
@@ -41,16 +53,89 @@ describe('what is done on Pass', () => {
   });
 });
 
+describe('several timers and two tablets', () => {
+  it('only the tablet that owns a timer stops it; another takes it over first', () => {
+    const running = after(start(0));
+    expect(progressAfter(running, stop(5000, 'other'))).toBe(running);
+    expect(progressAfter(running, { kind: 'timer-clear', id: WHISK_TIMER, by: 'other' })).toBe(running);
+    expect(whiskOf(after(start(0), { kind: 'timer-take', id: WHISK_TIMER, by: 'other' }, stop(5000, 'other')))!.stoppedAt).toBe(5000);
+  });
+  it('timers run beside each other; stopping a rest writes no whisking time', () => {
+    const rest: ProgressEvent = { kind: 'timer-start', id: 'rest', name: 'gelatin soaks', seconds: 600, at: 10, by: 'mine' };
+    const p = after(start(0), rest, { kind: 'timer-stop', id: 'rest', at: 999, by: 'mine' });
+    expect(p.timers.map((t) => [t.id, t.stoppedAt])).toEqual([['whisk', null], ['rest', 999]]);
+    expect(p.fields['minutes-to-stage']).toBeUndefined();
+  });
+  it('a batch of before there were several keeps its whisk timer', () => {
+    const old = { step: 1, ticks: ['a'], timer: { startedAt: 5, stoppedAt: 9 }, fields: {}, note: 'n' };
+    const p = ProgressSchema.parse(old);
+    expect(whiskOf(p)).toMatchObject({ startedAt: 5, stoppedAt: 9, seconds: null });
+    expect(ProgressSchema.parse({ ...old, timer: { startedAt: null, stoppedAt: null } }).timers).toEqual([]);
+  });
+});
+
+describe('off the plan', () => {
+  const cream = { lineId: 'cream', name: 'cream', massG: 300 };
+  it('more of one line: what is still to come follows, what was weighed stays, and it is written down', () => {
+    const poured = progressAfter(after(), { kind: 'weigh', line: 'cream', grams: 330 });
+    const p = progressAfter(poured, rescaleTo(poured, cream, 330, 77)!);
+    expect(amountNow(p, cream)).toBe(330);
+    expect(amountNow(p, { lineId: 'sugar', massG: 30 })).toBeCloseTo(33, 9);
+    expect(p.offPlan).toEqual([{ at: 77, kind: 'more', words: expect.stringContaining('330') }]);
+    expect(rescaleTo(p, cream, 100_000, 1)).toBeNull();
+  });
+  it('a skipped step is behind and written down; paused until it goes on', () => {
+    const p = after({ kind: 'skip', step: 2, key: 's1', title: 'Sieve it', at: 5 }, { kind: 'off-plan', entry: { at: 9, kind: 'paused', words: 'Paused' } });
+    expect(p).toMatchObject({ step: 2, done: ['s1'], pausedAt: 9 });
+    expect(p.offPlan.map((o) => o.kind)).toEqual(['skipped', 'paused']);
+    expect(progressAfter(p, { kind: 'off-plan', entry: { at: 20, kind: 'resumed', words: 'Goes on' } }).pausedAt).toBeNull();
+  });
+  it('the next step is the next open one, and round to what was left open', () => {
+    const steps = ['a', 'b', 'c', 'd'].map((key) => ({ key }));
+    expect(stepAfter(steps, ['a', 'c'], 1)).toBe(3);
+    expect(stepAfter(steps, ['a', 'b', 'd'], 3)).toBe(2);
+    expect(stepAfter(steps, ['a', 'b', 'c', 'd'], 3)).toBe(3);
+  });
+});
+
+describe('mise en place and what can be done meanwhile', () => {
+  const made = batchPlan(partsSheet([
+    ['base', 'chocolate-base', 'Base', ['200 g dark chocolate 70 %', '120 g cream 36 %']],
+    ['cream', 'whipped-cream', 'Cream', ['240 g cream 36 %', '2 leaves gelatin']],
+  ]), KITCHEN);
+  if (!made.ok) throw new Error(made.fault.says);
+  const { mise, steps, before } = made.value;
+  it('the same ingredient in two steps stands apart with its turn, and nothing is weighed twice', () => {
+    const names = mise.flatMap((g) => g.lines.map((l) => l.name));
+    expect(names.filter((n) => n.startsWith('cream'))).toEqual([expect.stringMatching(/, first$/), expect.stringMatching(/, later$/)]);
+    const weighed = mise.flatMap((g) => g.lines).reduce((sum, l) => sum + l.massG, 0);
+    const inSteps = steps.flatMap((s) => s.lines).filter((l) => l.ingredientId).reduce((sum, l) => sum + l.massG, 0);
+    expect(weighed).toBeCloseTo(inSteps, 9);
+  });
+  it('what takes its time stands before the first step', () => {
+    expect(before.map((b) => b.title)).toContain('Bowl and whisk into the cold');
+    expect(before.map((b) => b.title)).toContain('Cold water for the gelatin');
+  });
+  it('while one rests, only the next steps of other parts are offered', () => {
+    const rest = steps.findIndex((s) => s.wayKey === 'chill');
+    const offered = whileItRests(steps, [], rest).map((i) => steps[i]!);
+    expect(offered).toHaveLength(1);
+    expect(offered[0]!.partId).toBe('base');
+    expect(whileItRests(steps, [], steps.findIndex((s) => s.wayKey === 'melt'))).toEqual([]);
+  });
+});
+
 describe('the whisk timer', () => {
   const plan = batchPlan(sheetOf(['600 g cream 36 %', '60 g caster sugar']), KITCHEN);
   if (!plan.ok) throw new Error(plan.fault.says);
-  const marks = timerMarks(plan.value.forecast)!;
+  const whisk = plan.value.steps.find((s) => s.whisks)!.whisk!;
+  const marks = timerMarks(whisk)!;
   const running = { startedAt: 0, stoppedAt: null };
   const phase = (s: number) => phaseOf(running, marks, s * 1000);
 
   it('calls at the early end of the spread, at least ten seconds before the window opens', () => {
     expect(marks.watchS).toBeCloseTo(marks.opensS / 1.18, 6);
-    const quick = timerMarks({ ...plan.value.forecast, stageTimeS: { value: 12, low: 10.2, high: 14.2 } })!;
+    const quick = timerMarks({ ...whisk, earlyS: 10.2, opensS: 12 })!;
     expect(quick.opensS - quick.watchS).toBe(10);
   });
   it('goes through its phases in order, from the wall clock alone', () => {
@@ -60,7 +145,7 @@ describe('the whisk timer', () => {
   });
   it('has no calls for a cream that never comes there', () => {
     const lean = batchPlan(sheetOf(['600 g cream 28 %'], { stage: 'firm' }), KITCHEN);
-    expect(lean.ok && timerMarks(lean.value.forecast)).toBeNull();
+    expect(lean.ok && timerMarks(lean.value.steps.find((s) => s.title.startsWith('Whisk'))?.whisk ?? null)).toBeNull();
     expect(phaseOf(running, null, 1e6)).toBe('whisking');
   });
 });

@@ -1,8 +1,8 @@
-import { houseRange, plainNumber, showHours, showVolumeMl, withUnit } from '../figure';
-import { SPREAD } from '../foam/house';
+import { plainNumber, showHours, showVolumeMl, withUnit } from '../figure';
 import { splitLine } from '../measures/line';
 import { mainPart, type SheetAnalysis } from './analyse';
 import { isWhippedKind } from './kinds';
+import { airRange } from './learnt';
 import type { Line, Sheet, Step } from './schema';
 import { shoppingOf } from './shopping';
 
@@ -26,7 +26,7 @@ function shownFigures(s: SheetAnalysis): ReadonlyMap<string, string> {
     if (a.reading.mixture.massG <= 0) continue;
     const name = s.parts.length > 1 ? `${a.part.name}: ` : '';
     if (isWhippedKind(a.part.kind) && a.fatPct !== null) rows.set(`${name}fat in the bowl`, one(a.fatPct, '%'));
-    if (isWhippedKind(a.part.kind) && a.overrunPct.ok) rows.set(`${name}air`, withUnit(houseRange(a.overrunPct.value, SPREAD.overrun).map((v) => plainNumber(v, 0)).join('–'), '%'));
+    if (isWhippedKind(a.part.kind) && a.overrunPct.ok) rows.set(`${name}air`, withUnit(airRange(a, a.overrunPct.value).map((v) => plainNumber(v, 0)).join('–'), '%'));
     if (a.reading.gelatin225G > 0 && a.gelatin.ok) rows.set(`${name}gelatin`, one(a.gelatin.value.doseGPerKg, 'g/kg'));
     if (s.parts.length > 1) rows.set(`${name}sweetness`, plainNumber(a.sweetness, 1));
   }

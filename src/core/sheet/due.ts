@@ -14,20 +14,17 @@ export interface DueBatch {
   readonly endedAt: number | null;
   readonly holdShownH: number | null;
   readonly keepingH: number | null;
-  readonly windowOpensS: number | null;
-  readonly timerStartedAt: number | null;
-  readonly timerStoppedAt: number | null;
+  /** What its running timers come to, and when. */
+  readonly timers: readonly { readonly at: number; readonly says: string }[];
 }
 
 const HOUR = 3_600_000;
 
-/** The moments still to come, soonest first: stop windows of running whisks, then holds that end. */
+/** The moments still to come, soonest first: timers of running batches, stop windows of whisks among them, and holds that end. */
 export function dueMoments(batches: readonly DueBatch[], now: number): readonly DueMoment[] {
   const moments: DueMoment[] = [];
   for (const b of batches) {
-    if (b.status === 'running' && b.timerStartedAt !== null && b.timerStoppedAt === null && b.windowOpensS !== null) {
-      moments.push({ at: b.timerStartedAt + 1000 * b.windowOpensS, says: `${b.name}: stop window opens`, href: `/pass/${b.id}` });
-    }
+    if (b.status === 'running') for (const t of b.timers) moments.push({ at: t.at, says: `${b.name}: ${t.says}`, href: `/pass/${b.id}` });
     if (b.status === 'finished' && b.endedAt !== null && b.holdShownH !== null) {
       const shape = b.endedAt + b.holdShownH * HOUR;
       moments.push({ at: shape, says: `${b.name}: ${b.keepingH !== null && b.holdShownH >= b.keepingH ? 'use by' : 'best before it softens'}`, href: `/log/${b.id}` });

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { houseRange } from '../figure';
-import { SPREAD, STAGE_X } from '../foam/house';
+import { STAGE_X } from '../foam/house';
 import { foamVolumeMl } from '../foam/overrun';
 import { mainPart, type SheetAnalysis } from './analyse';
+import { airRange, holdRange, stabiliserFamily, STABILISER_FAMILIES, timeRange } from './learnt';
 import { secondsTo, STAGES, WISHED_STAGES, type Stage } from '../foam/whisk';
 import { WhiskInputSchema } from '../foam/inputs';
 
@@ -28,20 +28,22 @@ export const ForecastSchema = z.object({
   /** The shorter of shape and keeping, h: for the label. */
   holdShownH: z.number().nullable(),
   keepingH: z.number().nullable(),
+  /** What the plain formulas say, so that an outcome is held against them and not against what the log had made of them; absent in old batches, which were plain. */
+  plain: z.object({ timeS: z.number().nullable(), overrunPct: z.number().nullable(), holdH: z.number().nullable() }).optional(),
+  /** Where an outcome counts: which mixer, which family of stabilisers. */
+  mixerId: z.string().default(''),
+  family: z.enum(STABILISER_FAMILIES).default('plain'),
 });
 export type Forecast = Readonly<z.infer<typeof ForecastSchema>>;
 
-const band = (value: number, spread: number): ForecastBand => {
-  const [low, high] = houseRange(value, spread);
-  return { value, low, high };
-};
+const band = (value: number, [low, high]: readonly [number, number]): ForecastBand => ({ value, low, high });
 
 /** The forecast of a sheet's main part, at the moment it is made. */
 export function forecastOf(s: SheetAnalysis): Forecast {
   const a = mainPart(s);
   const { whip: w } = a;
   const secondsToStage = (stage: Stage): number | null => (w.ok ? secondsTo(w.value, STAGE_X[stage]) : null);
-  const overrun = a.whip.ok && a.overrunPct.ok ? band(a.overrunPct.value, SPREAD.overrun) : null;
+  const overrun = a.whip.ok && a.overrunPct.ok ? band(a.overrunPct.value, airRange(a, a.overrunPct.value)) : null;
   return {
     stage: a.part.whisk.stage,
     mixMl: a.mixMl,
@@ -49,15 +51,22 @@ export function forecastOf(s: SheetAnalysis): Forecast {
     mixerName: a.mixer?.name ?? '',
     whisk: a.whiskInput.ok && a.whip.ok ? a.whiskInput.value : null,
     stageS: Object.fromEntries(STAGES.map((stage) => [stage, secondsToStage(stage)])) as Forecast['stageS'],
-    stageTimeS: a.window.ok ? band(a.window.value.opensS, SPREAD.whiskTime) : null,
+    stageTimeS: a.window.ok ? band(a.window.value.opensS, timeRange(a, a.window.value.opensS)) : null,
     overrunPct: overrun,
     yieldMl: overrun && {
       value: foamVolumeMl(a.mixMl, overrun.value),
       low: foamVolumeMl(a.mixMl, overrun.low),
       high: foamVolumeMl(a.mixMl, overrun.high),
     },
-    holdCleanH: a.holdFridge.ok ? band(a.holdFridge.value.cleanH, SPREAD.hold) : null,
+    holdCleanH: a.holdFridge.ok ? band(a.holdFridge.value.cleanH, holdRange(a, a.holdFridge.value.cleanH)) : null,
     holdShownH: a.holdFridge.ok ? a.holdFridge.value.shownH : null,
     keepingH: a.holdFridge.ok ? a.holdFridge.value.keepingH : null,
+    plain: {
+      timeS: a.window.ok ? a.window.value.opensS / (a.learnt.time?.factor ?? 1) : null,
+      overrunPct: overrun && overrun.value / (a.learnt.air?.factor ?? 1),
+      holdH: a.holdFridge.ok ? a.holdFridge.value.cleanH / (a.learnt.hold?.factor ?? 1) : null,
+    },
+    mixerId: a.part.whisk.mixerId,
+    family: stabiliserFamily(a.reading),
   };
 }

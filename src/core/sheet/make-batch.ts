@@ -2,22 +2,28 @@ import { analyseSheet, mainPart, type Kitchen } from './analyse';
 import type { BatchPlan } from './batch';
 import { forecastOf } from './forecast';
 import { shownSteps } from './method';
+import { beforeStarting, miseGroups } from './mise';
 import { fail, ok, type Result } from '../result';
 import type { Sheet } from './schema';
 
 /**
  * What a batch of a sheet is started with: its steps and its forecast, frozen.
+ * @param scale how many times the stored sheet this one is; only written down.
  * @returns a fault when there is nothing in the bowl to weigh.
  */
-export function batchPlan(sheet: Sheet, kitchen: Kitchen): Result<BatchPlan> {
+export function batchPlan(sheet: Sheet, kitchen: Kitchen, scale = 1): Result<BatchPlan> {
   const analysis = analyseSheet(sheet, kitchen);
   if (analysis.mixture.massG <= 0) {
     return fail('lines', 'empty', 'There is nothing to weigh yet: add the cream on Bench first.');
   }
+  const steps = shownSteps(analysis);
   return ok({
     sheetName: sheet.name,
     partName: mainPart(analysis).part.name,
-    steps: shownSteps(analysis).map((s) => ({ ...s, lines: [...s.lines], readings: [...s.readings] })),
+    steps: steps.map((s) => ({ ...s, lines: [...s.lines], readings: [...s.readings], waitMin: s.waitMin && [...s.waitMin] })),
+    before: [...beforeStarting(steps, sheet)],
+    mise: miseGroups(steps).map((g) => ({ ...g, lines: [...g.lines] })),
+    scale,
     forecast: forecastOf(analysis),
     allergens: [...new Set(analysis.parts.flatMap((a) => a.reading.allergens))].sort(),
   });

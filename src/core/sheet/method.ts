@@ -1,14 +1,18 @@
 import { houseRange, plainNumber, showSecondsRange, withUnit } from '../figure';
-import { SPREAD } from '../foam/house';
+import { EGG_WHISK_SPREAD } from '../foam/house';
 import { STAGES } from '../foam/whisk';
 import type { PartAnalysis, SheetAnalysis } from './analyse';
 import { mainPart } from './analyse';
+import { timeRange } from './learnt';
 import type { LineReading } from './read-part';
 import type { Step } from './schema';
+import { stepWhisk, type StepWhisk } from './step-whisk';
 
 /** An amount to be weighed in a step. */
 export interface StepLine {
   readonly lineId: string;
+  /** The larder's ingredient; '' for what is taken from another part. */
+  readonly ingredientId: string;
   readonly name: string;
   readonly massG: number;
   readonly measure: string;
@@ -29,6 +33,18 @@ export interface ShownStep {
   readonly lines: readonly StepLine[];
   readonly readings: readonly ReadingKind[];
   readonly whisks: boolean;
+  /** The whisk's clock; null where the step whisks nothing, or nothing can be said. */
+  readonly whisk: StepWhisk | null;
+  /** Passive time, min. */
+  readonly waitMin: readonly [low: number, high: number] | null;
+  /** What it makes is to be used within, min. */
+  readonly useWithinMin: number | null;
+  /** Temperature to reach, °C. */
+  readonly tempC: number | null;
+  readonly ovenC: number | null;
+  /** Which step of a way it is; '' for the cook's own. */
+  readonly wayKey: string;
+  readonly partId: string;
   /** Which part it makes; '' for putting the dessert together. */
   readonly partName: string;
 }
@@ -38,7 +54,7 @@ const MAIN_READINGS: Readonly<Record<string, ReadingKind>> = { chill: 'cream-tem
 /** The name of a line as it is read at the scale. */
 export const lineName = (l: LineReading): string => (l.read?.fatPct == null ? l.name : `${l.name} ${withUnit(plainNumber(l.read.fatPct, Number.isInteger(l.read.fatPct) ? 0 : 1), '%')} fat`);
 
-const stepLine = (l: LineReading): StepLine => ({ lineId: l.line.id, name: lineName(l), massG: l.read?.massG ?? 0, measure: l.cooksMeasure });
+const stepLine = (l: LineReading): StepLine => ({ lineId: l.line.id, ingredientId: l.ingredient?.id ?? '', name: lineName(l), massG: l.read?.massG ?? 0, measure: l.cooksMeasure });
 
 /** The steps of a sheet in working order, each with the lines bound to it and its words filled in from the figures. */
 export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
@@ -57,6 +73,13 @@ export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
       lines: lines.map(stepLine),
       readings: reading ? [reading] : [],
       whisks: step.whisks && isMain && a !== null && a.whip.ok,
+      whisk: step.whisks && a ? stepWhisk(a) : null,
+      waitMin: step.waitH && step.waitH[1] > 0 ? [60 * step.waitH[0], 60 * step.waitH[1]] : null,
+      useWithinMin: step.useWithinMin,
+      tempC: step.tempC,
+      ovenC: step.ovenC,
+      wayKey: step.key ?? '',
+      partId: step.partId ?? '',
       partName: s.parts.length > 1 ? (a?.part.name ?? '') : '',
     };
   });
@@ -70,7 +93,7 @@ export function filled(text: string, a: PartAnalysis | null, s: SheetAnalysis): 
     stage: a?.part.whisk.stage ?? 'the stage',
     creamC: withUnit(plainNumber(a?.part.whisk.creamC ?? 5, 0), '°C'),
     mixer: a?.mixer ? `${a.mixer.name}${a.mixer.kind === 'planetary' ? `, ${a.part.whisk.speed}` : ''}` : 'Whisk',
-    time: a?.window.ok ? `: ${showSecondsRange(...houseRange(a.window.value.opensS, SPREAD.whiskTime))}${slows(a)}` : '',
+    time: a?.window.ok ? `: ${showSecondsRange(...timeRange(a, a.window.value.opensS))}${slows(a)}` : '',
     bowls: a && a.part.whisk.batches > 1 ? ` Whisk it in ${a.part.whisk.batches} bowlfuls, ${withUnit(plainNumber(a.reading.mixture.massG / a.part.whisk.batches, 0), 'g')} each.` : '',
     allergens: allergens.length > 0 ? ` (${allergens.join(', ')})` : '',
   };
@@ -80,7 +103,8 @@ export function filled(text: string, a: PartAnalysis | null, s: SheetAnalysis): 
 const slows = (a: PartAnalysis): string => (a.part.whisk.slowFromSoft && a.mixer?.kind === 'planetary' && a.part.whisk.stage !== STAGES[0] ? '. Drop to slow at soft peak' : '');
 
 function takesWords(step: Step, a: PartAnalysis | null): string {
-  if (step.whisks && a?.window.ok) return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...houseRange(a.window.value.opensS, SPREAD.whiskTime))}`;
+  if (step.whisks && a?.window.ok) return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...timeRange(a, a.window.value.opensS))}`;
+  if (step.whisks && a?.eggWhip?.ok) return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...houseRange(a.eggWhip.value.window.opensS, EGG_WHISK_SPREAD))}`;
   if (step.whisks && a && !a.whip.ok && a.whip.fault.code !== 'not-whipped') return 'not to be had';
   if (step.waitH && step.waitH[1] > 0) return waitWords(step.waitH);
   return step.handsMin ? withUnit(plainNumber(step.handsMin, 0), 'min') : '';

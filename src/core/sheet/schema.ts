@@ -187,6 +187,8 @@ export const KitchenRulesSchema = z.object({
   authority: z.string().max(400).default(''),
   /** Where plain water boils here, °C: lower on a mountain. */
   waterBoilsC: z.number().min(80).max(101).default(100),
+  /** Whether what the log has found corrects the forecasts. */
+  learning: z.boolean().default(true),
   /** The kitchen's preferred schools, by question. */
   ways: z.record(z.string().max(40), z.string().max(40)).default({}),
 });

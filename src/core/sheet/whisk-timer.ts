@@ -1,4 +1,4 @@
-import type { Forecast } from './forecast';
+import type { StepWhisk } from './step-whisk';
 
 /** Where a running whisk is against its forecast. */
 export type TimerPhase =
@@ -14,7 +14,7 @@ export type TimerPhase =
   | 'over'
   | 'stopped';
 
-/** Seconds of the calls, counted from the start; null where the stage never comes. */
+/** Seconds of the calls, counted from the start. */
 export interface TimerMarks {
   readonly watchS: number;
   readonly opensS: number;
@@ -25,20 +25,16 @@ export interface TimerMarks {
 /** The least warning that a call gives, s. */
 const LEAST_WARNING_S = 10;
 
-/** When to call: from the early end of the forecast's spread, at least ten seconds before the window. */
-export function timerMarks(forecast: Forecast): TimerMarks | null {
-  const time = forecast.stageTimeS;
-  if (!time) return null;
-  const next = ({ soft: 'medium', medium: 'firm', firm: 'grainy' } as const)[forecast.stage];
-  return { watchS: Math.max(0, Math.min(time.low, time.value - LEAST_WARNING_S)), opensS: time.value, closesS: forecast.stageS[next] };
-}
+/** When to call: from the early end of the forecast's spread, at least ten seconds before the window. Null where nothing can be said. */
+export const timerMarks = (whisk: Pick<StepWhisk, 'earlyS' | 'opensS' | 'closesS'> | null): TimerMarks | null =>
+  whisk && { watchS: Math.max(0, Math.min(whisk.earlyS, whisk.opensS - LEAST_WARNING_S)), opensS: whisk.opensS, closesS: whisk.closesS };
 
 export interface TimerState {
   readonly startedAt: number | null;
   readonly stoppedAt: number | null;
 }
 
-/** Seconds that the whisk has run by the wall clock; 0 when the clock was moved back past the start. */
+/** Seconds that a timer has run by the wall clock; 0 when the clock was moved back past the start. */
 export function elapsedS(timer: TimerState, now: number): number {
   if (timer.startedAt === null) return 0;
   return Math.max(0, ((timer.stoppedAt ?? now) - timer.startedAt) / 1000);

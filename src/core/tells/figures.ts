@@ -1,4 +1,4 @@
-import { houseRange, plainNumber, roughNumber, showRange, showVolumeRange, withUnit, type Figure, type FigureInput } from '../figure';
+import { houseRange, plainNumber, roughNumber, showFigure, showRange, showVolumeRange, withUnit, type Figure, type FigureInput } from '../figure';
 import { HOLD_GAIN_CAP, OVERRUN_BY_FAT, SPREAD } from '../foam/house';
 import { readTable } from '../interpolate';
 import { foamVolumeMl } from '../foam/overrun';
@@ -6,6 +6,8 @@ import type { Hold } from '../foam/hold';
 import type { StopWindow, Whip } from '../foam/whisk';
 import type { WhiskInput } from '../foam/inputs';
 import type { Mixture } from '../composition/mixture';
+import type { Learnt } from '../learning/correction';
+import { airRange, holdRange, timeRange } from '../sheet/learnt';
 import type { GelatinDose } from '../setting/gelatin';
 import type { Layer, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
 import { isPerPortion, isRound } from '../vessel/profile';
@@ -21,6 +23,14 @@ export const num = (symbol: string, name: string, value: number, unit: string, d
   },
   from,
 });
+
+/** A house figure that the log has corrected: its band is then that of the next batch, four in five, and the plain one stays beside it. */
+function corrected(figure: Figure, range: readonly [number, number], learnt: Learnt | null): Figure {
+  if (!learnt || figure.spread === null) return figure;
+  const value = figure.value / learnt.factor;
+  const plain = showFigure({ ...figure, value, range: houseRange(value, figure.spread) });
+  return { ...figure, range, learnt: { n: learnt.n, factor: learnt.factor, plain }, inputs: [...figure.inputs, num('log', 'what the log found', learnt.factor, '×', 2, `from ${learnt.n} ${learnt.n === 1 ? 'batch' : 'batches'}`)] };
+}
 
 export function fatFigure(a: PartAnalysis, fatPct: number): Figure {
   const { reading: r } = a;
@@ -78,7 +88,7 @@ export function sweetnessFigure(of: { readonly mixture: Mixture; readonly sweetn
 
 export function overrunFigure(a: PartAnalysis, input: WhiskInput, w: Whip, overrunPct: number): Figure {
   const share = overrunPct / w.reachablePct;
-  return {
+  return corrected({
     key: 'overrun',
     name: `Air at ${a.part.whisk.stage}`,
     value: overrunPct,
@@ -97,12 +107,12 @@ export function overrunFigure(a: PartAnalysis, input: WhiskInput, w: Whip, overr
       num('T', 'cream with its bowl', input.creamC, '°C', 1, 'Whisk'),
       num('m₁', 'soft or cream cheese in the dairy', 100 * input.softCheeseShare, '%', 0, 'the lines'),
       num('m₂', 'mascarpone in the dairy', 100 * input.mascarponeShare, '%', 0, 'the lines'),
-      num('most', 'all but g', w.reachablePct, '%', 0, 'the factors above'),
+      num('most', 'all but g', w.reachablePct / (a.learnt.air?.factor ?? 1), '%', 0, 'the factors above'),
       num('g', `share of it at ${a.part.whisk.stage}`, 100 * share, '%', 0, '√((x − 0.02)/0.53), x the fat network'),
     ],
     source: 'House table by fat, ±12 %; the cup method on Pass measures it.',
     limits: 'Fat 25–60 %, cream up to 20 °C. A whisk that hardly reaches the cream brings less.',
-  };
+  }, airRange(a, overrunPct), a.learnt.air);
 }
 
 export function foamVolumeFigure(a: PartAnalysis, overrun: Figure): Figure {
@@ -226,16 +236,17 @@ export function fillFigure(s: SheetAnalysis, perVesselMl: number, fillMm: number
 }
 
 export function holdFigure(key: string, name: string, hold: Hold, a: PartAnalysis, tempC: number): Figure {
-  const [low, high] = houseRange(hold.cleanH, SPREAD.hold);
+  const [low, high] = holdRange(a, hold.cleanH);
   const ruled = low >= hold.keepingH;
-  return {
+  const range: readonly [number, number] = [Math.min(low, hold.keepingH), Math.min(high, hold.keepingH)];
+  return corrected({
     key,
     name,
     value: hold.shownH,
     unit: 'h',
     kind: 'house',
     spread: SPREAD.hold,
-    range: [Math.min(low, hold.keepingH), Math.min(high, hold.keepingH)],
+    range,
     decimals: 0,
     formula: 'h = min(10 · (F/36)² · A · 3.5^((4 − T)/10) · stage · sour ; keeping)',
     words: ruled
@@ -253,7 +264,7 @@ export function holdFigure(key: string, name: string, hold: Hold, a: PartAnalysi
     ],
     source: 'House rule ±45 %, corrected by what the log finds. Keeping follows your local food code and a qualified person’s advice.',
     limits: `Usable again (fill, re-whip) for about ${roughNumber(hold.usableH)} h by shape alone.`,
-  };
+  }, range, a.learnt.hold);
 }
 
 export function gelatinFigure(a: PartAnalysis, dose: GelatinDose): Figure {
@@ -281,7 +292,7 @@ export function gelatinFigure(a: PartAnalysis, dose: GelatinDose): Figure {
 export function windowFigure(a: PartAnalysis, w: Whip, window: StopWindow): Figure | null {
   if (window.closesS === null) return null;
   const width = window.closesS - window.opensS;
-  return {
+  return corrected({
     key: 'window',
     name: 'Stop window',
     value: width,
@@ -294,11 +305,11 @@ export function windowFigure(a: PartAnalysis, w: Whip, window: StopWindow): Figu
     words: `From ${a.part.whisk.stage} to the next stage, at the speed of the whisk by then.`,
     inputs: [num('k', 'rate at that moment', 1000 * w.lateRatePerS, '/1000 s', 1, 'opened from the time on Whisk')],
     source: 'House: a fat network that grows on itself, ±18 %.',
-  };
+  }, timeRange(a, width), a.learnt.time);
 }
 
 export function stageTimeFigure(a: PartAnalysis, input: WhiskInput, w: Whip, seconds: number): Figure {
-  return {
+  return corrected({
     key: 'stage-time',
     name: `Time to ${a.part.whisk.stage}`,
     value: seconds,
@@ -316,9 +327,9 @@ export function stageTimeFigure(a: PartAnalysis, input: WhiskInput, w: Whip, sec
       num('b', 'filling of the bowl', w.factors.fill, '×', 2, `${plainNumber(100 * w.fillShare, 0)}\u00a0% full of liquid`),
       num('τ', 'warmth', w.factors.warmth, '×', 2, `cream with its bowl at ${input.creamC}\u00a0°C`),
       num('q', 'sugar', w.factors.sugar, '×', 2, input.sugarAt === 'start' ? 'in at the start' : 'in at soft peak'),
-      num('k', 'rate', 1000 * w.ratePerS, '/1000 s', 1, 'the product; firm at 240 s for the reference whip'),
+      num('k', 'rate', 1000 * w.ratePerS * (a.learnt.time?.factor ?? 1), '/1000 s', 1, 'the product; firm at 240 s for the reference whip'),
     ],
     source: 'House ±18 %: calibrated on 1 L of 36 % cream at 5 °C in a 4.8 L planetary bowl on fast.',
     limits: 'Below 33 % fat and above 12 °C later stages may never come.',
-  };
+  }, timeRange(a, seconds), a.learnt.time);
 }

@@ -2,6 +2,7 @@ import { densityGPerMl, volumeMl } from '../composition/density';
 import { fatG } from '../composition/mixture';
 import { houseRange, type Figure } from '../figure';
 import { EGG_FOAM_SPREAD, SPREAD } from '../foam/house';
+import { airRange } from '../sheet/learnt';
 import type { PartAnalysis, SheetAnalysis } from '../sheet/analyse';
 import { num } from './figures';
 
@@ -30,7 +31,7 @@ export function partAbvFigure(w: Whole): Figure {
 /** Air of a part by what it is: whipped, an egg foam, or what its folds keep. */
 export function partAirFigure(a: PartAnalysis, overrunPct: number): Figure {
   const spread = a.eggFoam ? EGG_FOAM_SPREAD : SPREAD.overrun;
-  return { key: `air-of:${a.part.id}`, name: `Air of ${a.part.name}`, value: overrunPct, unit: '%', kind: 'house', spread, range: houseRange(overrunPct, spread), decimals: 0, formula: 'overrun = (V_foam − V_mix)/V_mix · 100', words: a.eggFoam ? 'What this egg foam has at its right stage.' : a.folds.length > 0 ? 'The air that its foams bring, less what each fold costs.' : 'What it has at the stage that it is whisked to.', inputs: [num('V_mix', 'without air', a.mixMl, 'mL', 0, 'composition and density'), num('V_foam', 'with it', a.foamMl.ok ? a.foamMl.value : a.mixMl, 'mL', 0, 'the middle of the range')], source: `House, ±${Math.round(100 * spread)} %.` };
+  return { key: `air-of:${a.part.id}`, name: `Air of ${a.part.name}`, value: overrunPct, unit: '%', kind: 'house', spread, range: a.eggFoam ? houseRange(overrunPct, spread) : airRange(a, overrunPct), decimals: 0, formula: 'overrun = (V_foam − V_mix)/V_mix · 100', words: a.eggFoam ? 'What this egg foam has at its right stage.' : a.folds.length > 0 ? 'The air that its foams bring, less what each fold costs.' : 'What it has at the stage that it is whisked to.', inputs: [num('V_mix', 'without air', a.mixMl, 'mL', 0, 'composition and density'), num('V_foam', 'with it', a.foamMl.ok ? a.foamMl.value : a.mixMl, 'mL', 0, 'the middle of the range')], source: `House, ±${Math.round(100 * spread)} %.` };
 }
 
 /** g per mL with the air that is in it. @param volume mL with air; null where it has none. */

@@ -1,7 +1,7 @@
 import { SWEETNESS_BANDS, sweetnessPer100 } from '../composition/sweetness';
-import { houseRange, plainNumber, roughNumber, showFigure, showHours, showRange, withUnit, type Figure } from '../figure';
+import { plainNumber, roughNumber, showFigure, showHours, showRange, withUnit, type Figure } from '../figure';
 import { addToReachFat, readFat } from '../foam/fat';
-import { SPREAD } from '../foam/house';
+import { holdRange } from '../sheet/learnt';
 import { bowlfulsNeeded, whiskWarnings } from '../foam/whisk';
 import type { Fault, Result } from '../result';
 import { DOSE_BANDS, REFERENCE_BLOOM, SOAK_WATER_PER_G } from '../setting/house';
@@ -273,7 +273,7 @@ function holdTell(a: PartAnalysis, s: SheetAnalysis, kitchen: Kitchen): Tell {
   const wish = WISHED_HOLD_H[s.sheet.use];
   const range = figure.range ?? [hold.shownH, hold.shownH];
   const state: TellState = hold.shownH >= wish ? 'in' : range[1] >= wish ? 'near' : 'out';
-  const ruled = houseRange(hold.cleanH, SPREAD.hold)[0] >= hold.keepingH;
+  const ruled = holdRange(a, hold.cleanH)[0] >= hold.keepingH;
   return {
     key: 'hold',
     state,

@@ -2,30 +2,29 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { kitchenOf } from '../../../core/sheet/analyse';
 import { batchPlan } from '../../../core/sheet/make-batch';
+import { scaleToPortions } from '../../../core/sheet/scale';
 import { startBatch } from '../../../data/batches';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
-import { getSheet } from '../../../data/sheets';
+import { getSheet, getSheetVersion } from '../../../data/sheets';
 import { readBody, refuse, withKitchen } from '../answers';
 
-const StartSchema = z.object({ sheetId: z.string().min(1).max(80) });
+const StartSchema = z.object({ sheetId: z.string().min(1).max(80), version: z.number().int().positive().optional(), portions: z.number().int().optional() });
 
-/** Starts a batch of a sheet as it stands now: its steps and forecast are frozen with the version. */
+/** Starts a batch of a version of a sheet, at a scale: its steps and forecast are frozen with it. */
 export async function POST(request: Request) {
   const body = await readBody(request, StartSchema);
   if (!body.ok) return body.answer;
   return withKitchen((db) => {
-    const sheet = getSheet(db, body.value.sheetId);
+    const { sheetId, version, portions } = body.value;
+    const sheet = getSheet(db, sheetId);
     if (!sheet) return refuse(404, 'This sheet is no longer in the kitchen.');
-    const plan = batchPlan(sheet.doc, kitchenOf(readKitchenFacts(db)));
+    const doc = version === undefined || version === sheet.version ? sheet.doc : getSheetVersion(db, sheetId, version);
+    if (!doc) return refuse(404, `Version ${version} is no longer in the kitchen.`);
+    const scaled = scaleToPortions(doc, portions ?? doc.portions);
+    if (!scaled.ok) return refuse(422, scaled.fault.says);
+    const plan = batchPlan(scaled.value, kitchenOf(readKitchenFacts(db)), scaled.value.portions / doc.portions);
     if (!plan.ok) return refuse(422, plan.fault.says);
-    const batch = startBatch(db, {
-      id: crypto.randomUUID(),
-      sheetId: sheet.id,
-      sheetVersion: sheet.version,
-      portions: sheet.doc.portions,
-      plan: plan.value,
-      startedAt: Date.now(),
-    });
+    const batch = startBatch(db, { id: crypto.randomUUID(), sheetId, sheetVersion: version ?? sheet.version, portions: scaled.value.portions, plan: plan.value, startedAt: Date.now() });
     return NextResponse.json({ id: batch.id }, { status: 201 });
   });
 }

@@ -1,11 +1,12 @@
 'use client';
 
-import { houseRange, showFigure, type Figure } from '../../../../core/figure';
-import { COOL_BOX_C, FROZEN_MONTHS, SPREAD } from '../../../../core/foam/house';
+import { showFigure, type Figure } from '../../../../core/figure';
+import { COOL_BOX_C, FROZEN_MONTHS } from '../../../../core/foam/house';
 import { holdOf } from '../../../../core/foam/hold';
 import { WISHED_STAGES } from '../../../../core/foam/whisk';
 import { holdInputOf, mainPart, type PartAnalysis, type SheetAnalysis } from '../../../../core/sheet/analyse';
 import { isWhippedKind } from '../../../../core/sheet/kinds';
+import { correctedHold, holdRange } from '../../../../core/sheet/learnt';
 import { holdFigure } from '../../../../core/tells/figures';
 import { FigureButton } from '../../../../ui/figure-button';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
@@ -50,10 +51,11 @@ export function HoldTable({ analysis: s }: { readonly analysis: SheetAnalysis })
               const part = { ...a.part, whisk: { ...a.part.whisk, stage } };
               const hold = holdOf(holdInputOf(part, a.reading, fatPct, tC, kitchen.rules));
               if (!hold.ok) return <td key={name} className="py-1.5 pl-3 text-right text-[13.5px] text-ink-soft">no figure</td>;
-              const figure = holdFigure(`hold:${name}:${stage}`, `Hold, ${stage}, ${name}`, hold.value, { ...a, part }, tC);
+              const corrected = correctedHold(hold.value, a.learnt.hold);
+              const figure = holdFigure(`hold:${name}:${stage}`, `Hold, ${stage}, ${name}`, corrected, { ...a, part }, tC);
               return (
                 <td key={name} className="fig py-1.5 pl-3 text-right">
-                  <FigureButton figure={figure} shown={houseRange(hold.value.cleanH, SPREAD.hold)[0] >= hold.value.keepingH ? `${hold.value.keepingH}\u00a0h, rule` : wordOf(figure)} />
+                  <FigureButton figure={figure} shown={holdRange(a, corrected.cleanH)[0] >= corrected.keepingH ? `${corrected.keepingH}\u00a0h, rule` : wordOf(figure)} />
                 </td>
               );
             })}

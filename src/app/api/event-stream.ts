@@ -1,0 +1,41 @@
+const HEADERS = { 'content-type': 'text/event-stream; charset=utf-8', 'cache-control': 'no-store', connection: 'keep-alive', 'x-accel-buffering': 'no' };
+
+/**
+ * An answer that stays open: `begin` gets a way to say things and gives back what ends them. It ends when the reader goes.
+ * @param signal of the request.
+ */
+export function eventStream(signal: AbortSignal, begin: (say: (data: string) => void) => () => void): Response {
+  const encoder = new TextEncoder();
+  let end = (): void => {};
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      let open = true;
+      const write = (text: string): void => {
+        if (!open) return;
+        try {
+          controller.enqueue(encoder.encode(text));
+        } catch {
+          end();
+        }
+      };
+      write(': open\n\n');
+      const stop = begin((data) => write(`data: ${data}\n\n`));
+      // A quiet line must not look like a broken one.
+      const beat = setInterval(() => write(': still here\n\n'), 15_000);
+      end = () => {
+        if (!open) return;
+        open = false;
+        clearInterval(beat);
+        stop();
+        try {
+          controller.close();
+        } catch {
+          // The reader closed it already.
+        }
+      };
+      signal.addEventListener('abort', end);
+    },
+    cancel: () => end(),
+  });
+  return new Response(stream, { headers: HEADERS });
+}

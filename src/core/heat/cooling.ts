@@ -1,0 +1,64 @@
+import { ok, type Result } from '../result';
+import { equivalentMinutes, type Reading } from './lethality';
+
+/** The usual two-stage rules for cooling a cooked base, as presets: never law, the local code decides. */
+export interface CoolingRule {
+  readonly key: string;
+  readonly name: string;
+  readonly fromC: number;
+  /** Each: down to so many °C within so many minutes of `fromC`. */
+  readonly stages: readonly (readonly [toC: number, withinMin: number])[];
+}
+
+export const COOLING_RULES: readonly CoolingRule[] = [
+  { key: 'two-stage', name: '57 to 21 °C in 2 h, to 5 °C in 6 h', fromC: 57, stages: [[21, 120], [5, 360]] },
+  { key: 'one-stage', name: '60 to 8 °C in 90 min', fromC: 60, stages: [[8, 90]] },
+];
+
+export interface CoolingStage {
+  readonly toC: number;
+  readonly withinMin: number;
+  /** Minutes that it took; null while it is not there. */
+  readonly tookMin: number | null;
+  readonly state: 'met' | 'late' | 'running';
+}
+
+export interface CoolingVerdict {
+  /** Minute at which the rule's clock starts; null while it was never above. */
+  readonly startMin: number | null;
+  readonly stages: readonly CoolingStage[];
+}
+
+/** Minute at which a curve falls through a temperature after a minute, straight between readings; null where it does not. */
+function fallsThrough(curve: readonly Reading[], tC: number, afterMin: number): number | null {
+  for (let i = 0; i < curve.length; i++) {
+    const [min, c] = curve[i]!;
+    if (min < afterMin || c > tC) continue;
+    const before = curve[i - 1];
+    if (!before || before[1] <= tC) return Math.max(min, afterMin);
+    return Math.max(afterMin, before[0] + ((min - before[0]) * (before[1] - tC)) / (before[1] - c));
+  }
+  return null;
+}
+
+/**
+ * How a cooling curve stands against a usual rule.
+ * @param curve readings, minutes rising. @returns 'met', 'late' or 'running' for each stage, never 'safe'; a fault on `curve` when it is empty or does not rise.
+ */
+export function coolingVerdict(curve: readonly Reading[], rule: CoolingRule): Result<CoolingVerdict> {
+  const checked = equivalentMinutes(curve, 60);
+  if (!checked.ok) return checked;
+  const hottest = curve.findIndex(([, c]) => c === Math.max(...curve.map(([, t]) => t)));
+  if (curve[hottest]![1] < rule.fromC) return ok({ startMin: null, stages: rule.stages.map(([toC, withinMin]) => ({ toC, withinMin, tookMin: null, state: 'running' })) });
+  const startMin = fallsThrough(curve, rule.fromC, curve[hottest]![0]) ?? null;
+  const lastMin = curve.at(-1)![0];
+  if (startMin === null) return ok({ startMin, stages: rule.stages.map(([toC, withinMin]) => ({ toC, withinMin, tookMin: null, state: 'running' })) });
+  return ok({
+    startMin,
+    stages: rule.stages.map(([toC, withinMin]) => {
+      const there = fallsThrough(curve, toC, startMin);
+      const tookMin = there === null ? null : there - startMin;
+      return { toC, withinMin, tookMin, state: (tookMin ?? lastMin - startMin) > withinMin ? 'late' : tookMin === null ? 'running' : 'met' };
+    }),
+  });
+}

@@ -1,0 +1,57 @@
+import { plainNumber, withUnit } from '../figure';
+import { isPerPortion } from '../vessel/profile';
+import { waitWords, type ShownStep, type StepLine } from './method';
+import type { Sheet } from './schema';
+
+/** Something to be started or made ready before the first step. */
+export interface Before {
+  readonly key: string;
+  readonly title: string;
+  readonly detail: string;
+}
+
+/** What is weighed ahead for one step; an ingredient that goes into several steps is told apart in each. */
+export interface MiseGroup {
+  readonly stepKey: string;
+  readonly title: string;
+  readonly lines: readonly StepLine[];
+}
+
+/** Which use of several: 'first' and 'later' of two, else counted. */
+const turnWord = (turn: number, of: number): string => (of === 2 ? ['first', 'later'][turn]! : (['first', 'second', 'third', 'fourth', 'fifth'][turn] ?? `use ${turn + 1}`));
+
+/** The amounts of every step apart, in working order: what comes from another part is not weighed ahead. */
+export function miseGroups(steps: readonly ShownStep[]): readonly MiseGroup[] {
+  const uses = new Map<string, number>();
+  for (const s of steps) for (const id of new Set(s.lines.map((l) => l.ingredientId))) if (id) uses.set(id, (uses.get(id) ?? 0) + 1);
+  const turns = new Map<string, number>();
+  return steps.flatMap((s): MiseGroup[] => {
+    const own = new Map<string, number>();
+    const lines = s.lines
+      .filter((l) => l.ingredientId !== '')
+      .map((l) => {
+        const of = uses.get(l.ingredientId)!;
+        if (of === 1) return l;
+        if (!own.has(l.ingredientId)) own.set(l.ingredientId, turns.get(l.ingredientId) ?? 0);
+        turns.set(l.ingredientId, own.get(l.ingredientId)! + 1);
+        return { ...l, name: `${l.name}, ${turnWord(own.get(l.ingredientId)!, of)}` };
+      });
+    return lines.length > 0 ? [{ stepKey: s.key, title: s.partName ? `${s.partName}: ${s.title.toLowerCase()}` : s.title, lines }] : [];
+  });
+}
+
+/** What takes its time before the first step, or is forgotten: softening, chilling, lining, the oven, the empty tin on the scale. */
+export function beforeStarting(steps: readonly ShownStep[], sheet: Sheet): readonly Before[] {
+  const list: Before[] = [];
+  const named = (s: ShownStep): string => (s.partName ? ` for ${s.partName.toLowerCase()}` : '');
+  for (const s of steps) {
+    if (s.wayKey === 'chill' && s.waitMin) list.push({ key: `before:${s.key}`, title: 'Bowl and whisk into the cold', detail: `${waitWords([s.waitMin[0] / 60, s.waitMin[1] / 60])} ahead${named(s)}.` });
+    if (s.wayKey === 'loosen') list.push({ key: `before:${s.key}`, title: 'Cheese out of the fridge', detail: `To 16–18\u00a0°C${named(s)}: about an hour ahead, then it stirs smooth.` });
+    if (s.wayKey === 'buttercream') list.push({ key: `before:${s.key}`, title: 'Butter out of the fridge', detail: 'In pieces, to 20\u00a0°C.' });
+    if (s.wayKey === 'soak' && s.waitMin) list.push({ key: `before:${s.key}`, title: 'Cold water for the gelatin', detail: `It soaks ${waitWords([s.waitMin[0] / 60, s.waitMin[1] / 60])}${named(s)}.` });
+    if (s.wayKey === 'line') list.push({ key: `before:${s.key}`, title: 'Line the mould', detail: 'Film with long ends; into the freezer.' });
+    if (s.ovenC !== null) list.push({ key: `before:${s.key}`, title: `Oven to ${withUnit(plainNumber(s.ovenC, 0), '°C')}`, detail: `It takes 15–20\u00a0min${named(s)}.` });
+  }
+  if (!isPerPortion(sheet.vessel)) list.push({ key: 'before:tin', title: `Weigh the empty ${sheet.vessel.name.toLowerCase()}`, detail: 'Then what is in it can be weighed at any time.' });
+  return list;
+}

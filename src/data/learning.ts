@@ -1,0 +1,49 @@
+import { asc, ne, sql } from 'drizzle-orm';
+import type { LearnableFigure } from '../core/learning/correction';
+import { BatchPlanSchema } from '../core/sheet/batch';
+import type { KitchenCorrection } from '../core/sheet/learnt';
+import { correctionsOf, type LoggedBatch } from '../core/sheet/outcomes';
+import type { ReadingKind } from '../core/sheet/method';
+import { ReadingKindSchema } from '../core/sheet/readings';
+import type { Mixer } from '../core/sheet/schema';
+import type { KitchenDb } from './kitchen-file';
+import { batches, outcomeAnswers, readings } from './schema';
+
+/** Every batch that the log learns from: those that were not left off, oldest first. */
+export function loggedBatches(db: KitchenDb): readonly LoggedBatch[] {
+  const taken = new Map<string, Partial<Record<ReadingKind, number>>>();
+  for (const row of db.select().from(readings).all()) {
+    const kind = ReadingKindSchema.safeParse(row.kind);
+    if (kind.success) taken.set(row.batchId, { ...taken.get(row.batchId), [kind.data]: row.value });
+  }
+  const answers = new Map<string, Partial<Record<LearnableFigure, 'count' | 'leave-out'>>>();
+  for (const row of db.select().from(outcomeAnswers).all()) answers.set(row.batchId, { ...answers.get(row.batchId), [row.figure]: row.answer });
+  const rows = db.select({ id: batches.id, at: batches.startedAt, plan: batches.plan }).from(batches).where(ne(batches.status, 'abandoned')).orderBy(asc(batches.startedAt)).all();
+  return rows.flatMap((row) => {
+    const known = taken.get(row.id);
+    return known ? [{ id: row.id, at: row.at, forecast: BatchPlanSchema.shape.forecast.parse(row.plan.forecast), readings: known, answers: answers.get(row.id) ?? {} }] : [];
+  });
+}
+
+const kept = new WeakMap<KitchenDb, { readonly stamp: string; readonly corrections: readonly KitchenCorrection[] }>();
+
+/** What the log makes of each house figure. Worked out anew only when a batch, a reading or an answer has changed. */
+export function readCorrections(db: KitchenDb, mixers: readonly Mixer[]): readonly KitchenCorrection[] {
+  const of = db.get<{ n: number; r: number; t: number; a: string | null }>(
+    sql`select (select count(*) from batches) n, (select coalesce(sum(revision), 0) from batches) r, (select count(*) + coalesce(sum(taken_at), 0) from readings) t, (select group_concat(batch_id || figure || answer) from outcome_answers) a`,
+  );
+  const stamp = JSON.stringify([of, mixers]);
+  const known = kept.get(db);
+  if (known?.stamp === stamp) return known.corrections;
+  const corrections = correctionsOf(loggedBatches(db), mixers);
+  kept.set(db, { stamp, corrections });
+  return corrections;
+}
+
+/** Takes down whether an outcome far off counts; null takes the answer back. */
+export function answerOutcome(db: KitchenDb, batchId: string, figure: LearnableFigure, answer: 'count' | 'leave-out' | null): void {
+  db.transaction((tx) => {
+    tx.delete(outcomeAnswers).where(sql`${outcomeAnswers.batchId} = ${batchId} and ${outcomeAnswers.figure} = ${figure}`).run();
+    if (answer) tx.insert(outcomeAnswers).values({ batchId, figure, answer }).run();
+  });
+}

@@ -1,0 +1,49 @@
+import { mkdirSync, existsSync, readFileSync, rmSync, writeFileSync, renameSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { and, asc, eq, isNotNull } from 'drizzle-orm';
+import type { CleanPhoto } from '../core/files/photo';
+import type { ObservationKind } from '../core/sheet/observation';
+import { dataFilePath, type KitchenDb } from './kitchen-file';
+import { observations } from './schema';
+
+/** What was seen of a batch after the making. */
+export interface StoredObservation {
+  readonly id: string;
+  readonly batchId: string;
+  readonly kind: ObservationKind;
+  readonly at: number;
+  readonly value: number | null;
+  readonly words: string;
+  /** Name of the photo's file; null where there is none. */
+  readonly photo: string | null;
+}
+
+/** Photos lie in a folder beside the data file. */
+const photoFolder = (): string => join(dirname(dataFilePath()), 'photos');
+
+export const listObservations = (db: KitchenDb, batchId: string): readonly StoredObservation[] => db.select().from(observations).where(eq(observations.batchId, batchId)).orderBy(asc(observations.at)).all();
+
+/** Keeps an observation; the photo's file is whole on disk before the row names it. */
+export function addObservation(db: KitchenDb, seen: Omit<StoredObservation, 'photo'>, photo: CleanPhoto | null): StoredObservation {
+  const name = photo ? `${seen.id}.${photo.kind === 'jpeg' ? 'jpg' : 'png'}` : null;
+  if (photo && name) {
+    mkdirSync(photoFolder(), { recursive: true });
+    const path = join(photoFolder(), name);
+    writeFileSync(`${path}.part`, photo.bytes);
+    renameSync(`${path}.part`, path);
+  }
+  return db.transaction((tx) => tx.insert(observations).values({ ...seen, photo: name }).returning().get());
+}
+
+export function removeObservation(db: KitchenDb, batchId: string, id: string): boolean {
+  const gone = db.transaction((tx) => tx.delete(observations).where(and(eq(observations.id, id), eq(observations.batchId, batchId))).returning().get());
+  if (gone?.photo) rmSync(join(photoFolder(), gone.photo), { force: true });
+  return gone !== undefined;
+}
+
+/** A photo's bytes; null where no observation names it or its file is gone. */
+export function readPhoto(db: KitchenDb, batchId: string, id: string): { readonly bytes: Buffer; readonly type: string } | null {
+  const row = db.select().from(observations).where(and(eq(observations.id, id), eq(observations.batchId, batchId), isNotNull(observations.photo))).get();
+  const path = row?.photo ? join(photoFolder(), row.photo) : null;
+  return path && existsSync(path) ? { bytes: readFileSync(path), type: path.endsWith('.png') ? 'image/png' : 'image/jpeg' } : null;
+}
