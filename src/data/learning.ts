@@ -1,13 +1,13 @@
-import { asc, ne, sql } from 'drizzle-orm';
+import { asc, eq, ne, sql } from 'drizzle-orm';
 import type { LearnableFigure } from '../core/learning/correction';
 import { BatchPlanSchema } from '../core/sheet/batch';
 import type { KitchenCorrection } from '../core/sheet/learnt';
 import { correctionsOf, type LoggedBatch } from '../core/sheet/outcomes';
 import type { ReadingKind } from '../core/sheet/method';
 import { ReadingKindSchema } from '../core/sheet/readings';
-import type { Mixer } from '../core/sheet/schema';
+import { KitchenRulesSchema, type Mixer } from '../core/sheet/schema';
 import type { KitchenDb } from './kitchen-file';
-import { batches, outcomeAnswers, readings } from './schema';
+import { batches, kitchenRules, outcomeAnswers, readings } from './schema';
 
 /** Every batch that the log learns from: those that were not left off, oldest first. */
 export function loggedBatches(db: KitchenDb): readonly LoggedBatch[] {
@@ -45,5 +45,14 @@ export function answerOutcome(db: KitchenDb, batchId: string, figure: LearnableF
   db.transaction((tx) => {
     tx.delete(outcomeAnswers).where(sql`${outcomeAnswers.batchId} = ${batchId} and ${outcomeAnswers.figure} = ${figure}`).run();
     if (answer) tx.insert(outcomeAnswers).values({ batchId, figure, answer }).run();
+  });
+}
+
+/** Whether the forecasts follow the log. The rules' revision moves with it, so that an open form of the kitchen hears of it. */
+export function setLearning(db: KitchenDb, learning: boolean): void {
+  db.transaction((tx) => {
+    const row = tx.select().from(kitchenRules).where(eq(kitchenRules.id, 1)).get();
+    if (!row) return;
+    tx.update(kitchenRules).set({ rules: { ...KitchenRulesSchema.parse(row.rules), learning }, revision: row.revision + 1 }).where(eq(kitchenRules.id, 1)).run();
   });
 }

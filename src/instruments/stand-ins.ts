@@ -9,13 +9,15 @@ import type { InstrumentLine } from './wire';
 
 /** The stand-ins of a kitchen: one scale, two probes, the load of one mixer's motor. */
 export interface StandIns {
+  /** How much quicker than forecast the next cream goes that is whisked at this stand-in. */
+  readonly pace: number;
   readonly scale: ScaleBench;
   readonly probes: readonly ProbeBench[];
   /** Null until a whisk is switched on. */
   readonly load: { readonly bench: LoadBench; readonly startedAt: number; readonly stoppedAt: number | null; readonly slowAt: number | null; readonly silent: boolean } | null;
 }
 
-export const freshStandIns = (now: number): StandIns => ({ scale: freshScale(now), probes: [freshProbe('stand-in-probe-1', 'probe 1', 20, now), freshProbe('stand-in-probe-2', 'probe 2', 4, now)], load: null });
+export const freshStandIns = (now: number): StandIns => ({ pace: 1.1, scale: freshScale(now), probes: [freshProbe('stand-in-probe-1', 'probe 1', 20, now), freshProbe('stand-in-probe-2', 'probe 2', 4, now)], load: null });
 
 /** What a hand does to the stand-ins. */
 export const StandInActSchema = z.discriminatedUnion('act', [
@@ -24,7 +26,8 @@ export const StandInActSchema = z.discriminatedUnion('act', [
   z.object({ act: z.literal('scale'), unit: z.enum(['g', 'oz']).optional(), driftGPerMin: z.number().min(-50).max(50).optional(), silent: z.boolean().optional() }),
   z.object({ act: z.literal('stick'), probe: z.number().int().min(0).max(1), tC: z.number().min(-40).max(200), perMin: z.number().min(-100).max(100).default(0), untilC: z.number().min(-40).max(200).optional() }),
   z.object({ act: z.literal('probe'), probe: z.number().int().min(0).max(1), name: z.string().trim().min(1).max(60).optional(), offC: z.number().min(-20).max(20).optional(), silent: z.boolean().optional() }),
-  z.object({ act: z.literal('whisk-on'), input: WhiskInputSchema, pace: z.number().min(0.4).max(2.5), seed: z.number().int().min(0).max(4_294_967_295), startedAt: z.number().optional() }),
+  z.object({ act: z.literal('whisk-on'), input: WhiskInputSchema, seed: z.number().int().min(0).max(4_294_967_295).optional(), startedAt: z.number().optional() }),
+  z.object({ act: z.literal('pace'), pace: z.number().min(0.4).max(2.5) }),
   z.object({ act: z.literal('whisk-slow') }),
   z.object({ act: z.literal('whisk-off') }),
   z.object({ act: z.literal('load'), silent: z.boolean().optional(), zero: z.number().min(-500).max(500).optional() }),
@@ -47,8 +50,10 @@ export function afterAct(s: StandIns, a: StandInAct, now: number): Result<StandI
     case 'whisk-on': {
       const whipped = whip(a.input);
       if (!whipped.ok) return whipped;
-      return ok({ ...s, load: { bench: usualBench(alongFast(whipped.value), a.pace, a.seed), startedAt: a.startedAt ?? now, stoppedAt: null, slowAt: null, silent: false } });
+      return ok({ ...s, load: { bench: usualBench(alongFast(whipped.value), s.pace, a.seed ?? Math.floor(now) % 4_294_967_295), startedAt: a.startedAt ?? now, stoppedAt: null, slowAt: null, silent: false } });
     }
+    case 'pace':
+      return ok({ ...s, pace: a.pace });
     case 'whisk-slow':
       return s.load && s.load.stoppedAt === null ? ok({ ...s, load: { ...s.load, slowAt: s.load.slowAt ?? now } }) : noWhisk();
     case 'whisk-off':

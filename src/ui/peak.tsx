@@ -1,15 +1,22 @@
-import { peakLook } from '../core/foam/peak';
+import { peakLook, type PeakLook } from '../core/foam/peak';
 import { peakShape, type Point } from '../core/foam/peak-shape';
 
 const path = (points: readonly Point[]): string => `M${points.map(([x, y]) => `${(100 * x).toFixed(1)} ${(-100 * y).toFixed(1)}`).join('L')}`;
 
+/** Colour of the foam: cream, the white of whites, the yellow of yolks. */
+const TONES = { cream: { chroma: 0.03, hue: 92, light: 0.955 }, white: { chroma: 0.008, hue: 210, light: 0.975 }, yolk: { chroma: 0.075, hue: 90, light: 0.93 } } as const;
+export type PeakTone = keyof typeof TONES;
+
 /** The peak on an upturned whisk at a fat network x, drawn from the model's state. */
-export function Peak({ x }: { readonly x: number }) {
-  const look = peakLook(x);
+export const Peak = ({ x }: { readonly x: number }) => <PeakOf look={peakLook(x)} />;
+
+/** A foam's peak by its look. */
+export function PeakOf({ look, tone = 'cream' }: { readonly look: PeakLook; readonly tone?: PeakTone }) {
+  const { chroma, hue, light } = TONES[tone];
   const shape = peakShape(look);
   const wet = Math.max(0, 1 - look.height * 1.6);
   const yellow = look.whey;
-  const body = `oklch(${0.955 - 0.03 * look.grain} ${0.03 + 0.06 * yellow} ${92 - 4 * yellow})`;
+  const body = `oklch(${light - 0.03 * look.grain} ${chroma + 0.06 * yellow} ${hue - 4 * yellow})`;
   const wires = [-34, -19, 0, 19, 34];
   return (
     <svg viewBox="-110 -180 220 290" className="block h-full w-full" role="img" aria-label={`The peak: ${look.sign}`}>

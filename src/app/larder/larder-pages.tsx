@@ -1,12 +1,13 @@
 import { PageTabs } from '../../ui/page-tabs';
 
 /** The pages of the Larder. */
-export const LarderPages = ({ here }: { readonly here: 'ingredients' | 'kitchen' }) => (
+export const LarderPages = ({ here }: { readonly here: 'ingredients' | 'kitchen' | 'instruments' }) => (
   <PageTabs
     label="Pages of the larder"
     pages={[
       { href: '/larder', name: 'Ingredients', here: here === 'ingredients' },
       { href: '/larder/kitchen', name: 'Vessels, mixers, places, rules', here: here === 'kitchen' },
+      { href: '/instruments', name: 'Instruments', here: here === 'instruments' },
     ]}
   />
 );

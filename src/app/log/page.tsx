@@ -1,27 +1,45 @@
 import Link from 'next/link';
 import { compareOutcome } from '../../core/sheet/readings';
+import type { ColdPlace } from '../../core/sheet/schema';
 import { listBatches, type StoredBatch } from '../../data/batches';
 import { openedKitchen } from '../../data/kitchen';
+import { readKitchenFacts } from '../../data/kitchen-facts';
 import { getSheet } from '../../data/sheets';
 import { ClockTime } from '../../ui/clock-time';
 import { Frame } from '../../ui/frame';
+import { LogPages } from './log-pages';
 import { forecastWords, landed, outcomeWords } from './outcome-words';
 
-/** Log: every batch, what was forecast beside what came. */
-export default async function LogPage({ searchParams }: { readonly searchParams: Promise<{ sheet?: string }> }) {
-  const { sheet: wanted } = await searchParams;
+interface Asked {
+  readonly sheet?: string;
+  readonly place?: string;
+  readonly day?: string;
+}
+
+const dayOf = (at: number): string => new Date(at).toLocaleDateString('sv');
+const NO_PLACE = 'none';
+
+/** Log: every batch, what was forecast beside what came; by sheet, place and day. */
+export default async function LogPage({ searchParams }: { readonly searchParams: Promise<Asked> }) {
+  const asked = await searchParams;
   const db = openedKitchen();
-  const sheet = wanted ? getSheet(db, wanted) : null;
-  const batches = listBatches(db, sheet?.id);
+  const sheet = asked.sheet ? getSheet(db, asked.sheet) : null;
+  const { places } = readKitchenFacts(db);
+  const all = listBatches(db, sheet?.id);
+  const batches = all.filter((b) => (!asked.place || (b.progress.placeId ?? NO_PLACE) === asked.place) && (!asked.day || dayOf(b.startedAt) === asked.day));
+  const link = (change: Asked): string => {
+    const query = new URLSearchParams(Object.entries({ ...asked, ...change }).filter(([, v]) => v !== undefined && v !== '') as [string, string][]).toString();
+    return query ? `/log?${query}` : '/log';
+  };
+  const where = [...new Set(all.map((b) => b.progress.placeId ?? NO_PLACE))];
+  const chip = (here: boolean): string => `inline-flex min-h-9 items-center border-b-2 px-0.5 ${here ? 'border-yolk font-[650]' : 'border-transparent text-ink-soft hover:text-ink'}`;
   return (
     <Frame station="Log" sheetId={sheet?.id ?? null} heading={<h1 className="truncate text-[20px]">{sheet ? `Batches of ${sheet.doc.name}` : 'All batches'}</h1>}>
-      <div className="px-4 py-5 md:px-8">
-        {sheet && (
-          <Link href="/log" className="mb-3 inline-flex min-h-9 items-center border-b border-dotted border-ink-soft text-ink-soft hover:text-ink">
-            show all sheets
-          </Link>
-        )}
-        {batches.length === 0 ? (
+      <div className="border-b border-steel px-4 pt-2 md:px-8">
+        <LogPages sheetId={sheet?.id ?? null} here="batches" />
+      </div>
+      <div className="px-4 py-4 md:px-8">
+        {all.length === 0 ? (
           <div className="py-10">
             <p className="mb-4 text-[17px]">No batch {sheet ? 'of this sheet' : ''} has been made yet. What you take down on Pass is set beside its forecast here.</p>
             <Link href={sheet ? `/pass?sheet=${sheet.id}` : '/pass'} className="btn btn-act">
@@ -30,8 +48,40 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
           </div>
         ) : (
           <>
-            <p className="mb-3 text-ink-soft">{tally(batches)}</p>
-            <BatchTable batches={batches} withName={!sheet} />
+            <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-1">
+              {sheet && (
+                <Link href={link({ sheet: undefined as unknown as string })} className={chip(false)}>
+                  all sheets
+                </Link>
+              )}
+              {where.length > 1 && (
+                <nav aria-label="By place" className="flex flex-wrap gap-x-4">
+                  <Link href={link({ place: '' })} aria-current={!asked.place || undefined} className={chip(!asked.place)}>
+                    every place
+                  </Link>
+                  {where.map((p) => (
+                    <Link key={p} href={link({ place: p })} aria-current={asked.place === p || undefined} className={chip(asked.place === p)}>
+                      {placeName(p, places)}
+                    </Link>
+                  ))}
+                </nav>
+              )}
+              {asked.day && (
+                <Link href={link({ day: '' })} className={chip(true)}>
+                  {asked.day}, show every day
+                </Link>
+              )}
+              <span className="ml-auto flex gap-x-4 text-ink-soft">
+                <a href={`/api/log?format=csv${sheet ? `&sheet=${sheet.id}` : ''}`} className="inline-flex min-h-9 items-center underline decoration-dotted underline-offset-4 hover:text-ink">
+                  CSV
+                </a>
+                <a href={`/api/log?format=json${sheet ? `&sheet=${sheet.id}` : ''}`} className="inline-flex min-h-9 items-center underline decoration-dotted underline-offset-4 hover:text-ink">
+                  JSON
+                </a>
+              </span>
+            </div>
+            <p className="mb-2 text-ink-soft">{tally(batches)}</p>
+            <BatchTable batches={batches} withName={!sheet} places={places} dayLink={(day) => link({ day })} />
           </>
         )}
       </div>
@@ -39,15 +89,17 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
   );
 }
 
+const placeName = (id: string, places: readonly ColdPlace[]): string => (id === NO_PLACE ? 'place not said' : (places.find((p) => p.id === id)?.name ?? 'a place no longer here'));
+
 /** How many outcomes fell within their forecast, in words. */
 function tally(batches: readonly StoredBatch[]): string {
   const verdicts = batches.flatMap((b) => compareOutcome(b.plan.forecast, b.readings).map(landed)).filter((v) => v !== null);
   const hits = verdicts.filter(Boolean).length;
   if (verdicts.length === 0) return 'Nothing has been taken down yet.';
-  return `${hits} of ${verdicts.length} outcomes fell within their forecast range; two in three are expected to.`;
+  return `${hits} of ${verdicts.length} outcomes fell within their forecast range; two in three are expected to, four in five where the log corrects it.`;
 }
 
-function BatchTable({ batches, withName }: { readonly batches: readonly StoredBatch[]; readonly withName: boolean }) {
+function BatchTable({ batches, withName, places, dayLink }: { readonly batches: readonly StoredBatch[]; readonly withName: boolean; readonly places: readonly ColdPlace[]; readonly dayLink: (day: string) => string }) {
   const heads = ['Time to stage', 'Air', 'Yield', 'Clean in the fridge'];
   return (
     <table className="w-full max-md:block">
@@ -74,11 +126,14 @@ function BatchTable({ batches, withName }: { readonly batches: readonly StoredBa
               <span className="block text-[14px] text-ink-soft">
                 {withName && (
                   <>
-                    <ClockTime at={b.startedAt} withDate />
+                    <Link href={dayLink(dayOf(b.startedAt))} className="hover:text-ink hover:underline">
+                      <ClockTime at={b.startedAt} withDate />
+                    </Link>
                     {', '}
                   </>
                 )}
                 version {b.sheetVersion}
+                {b.progress.placeId && `, ${placeName(b.progress.placeId, places).toLowerCase()}`}
                 {b.status === 'running' ? ', on the pass now' : b.status === 'abandoned' ? ', left off' : ''}
               </span>
               {b.progress.note && <span className="block text-[14px]">{b.progress.note}</span>}

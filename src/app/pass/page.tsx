@@ -6,7 +6,7 @@ import { batchPlan } from '../../core/sheet/make-batch';
 import { runningBatch } from '../../data/batches';
 import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';
-import { getSheet, listSheets } from '../../data/sheets';
+import { getSheet, getSheetVersion, listSheets, listVersions } from '../../data/sheets';
 import { Frame } from '../../ui/frame';
 import { StartBatch } from './start-batch';
 
@@ -29,6 +29,7 @@ export default async function PassPage({ searchParams }: { readonly searchParams
       </Frame>
     );
   }
+  const versions = listVersions(db, sheet.id).map((v) => ({ number: v.number, name: v.name, portions: v.number === sheet.version ? sheet.doc.portions : (getSheetVersion(db, sheet.id, v.number)?.portions ?? sheet.doc.portions) }));
   const plan = batchPlan(sheet.doc, kitchenOf(readKitchenFacts(db)));
   return (
     <Frame station="Pass" sheetId={sheet.id} heading={<h1 className="truncate text-[20px]">Make {sheet.doc.name}</h1>}>
@@ -49,7 +50,7 @@ export default async function PassPage({ searchParams }: { readonly searchParams
                 </>
               )}
             </p>
-            <StartBatch sheetId={sheet.id} />
+            <StartBatch sheetId={sheet.id} portions={sheet.doc.portions} versions={versions} />
             <ol className="mt-7">
               {plan.value.steps.map((s, i) => (
                 <li key={s.key} className="grid grid-cols-[28px_minmax(0,1fr)] border-t border-steel py-2.5">

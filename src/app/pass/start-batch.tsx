@@ -2,19 +2,34 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { plainNumber } from '../../core/figure';
 import { allowSound } from '../../ui/batch/call-sound';
 
-/** Starts a batch and opens its first step. */
-export function StartBatch({ sheetId }: { readonly sheetId: string }) {
+interface StartBatchProps {
+  readonly sheetId: string;
+  readonly portions: number;
+  /** Newest first. */
+  readonly versions: readonly { readonly number: number; readonly name: string | null; readonly portions: number }[];
+}
+
+const MOST = 2000;
+
+/** Starts a batch of a version, for so many portions, and opens its first screen. */
+export function StartBatch({ sheetId, portions, versions }: StartBatchProps) {
   const router = useRouter();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [starting, setStarting] = useState(false);
+  const [version, setVersion] = useState(versions[0]?.number ?? 1);
+  const [wish, setWish] = useState(`${portions}`);
+  const written = versions.find((v) => v.number === version)?.portions ?? portions;
+  const wanted = Number(wish.trim());
+  const good = Number.isInteger(wanted) && wanted >= 1 && wanted <= MOST;
   const start = async () => {
     setStarting(true);
     setTrouble(null);
     allowSound();
     try {
-      const response = await fetch('/api/batches', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ sheetId }) });
+      const response = await fetch('/api/batches', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ sheetId, version, portions: wanted }) });
       const body = (await response.json()) as { id?: string; says?: string };
       if (response.ok && body.id) {
         router.push(`/pass/${body.id}`);
@@ -28,9 +43,31 @@ export function StartBatch({ sheetId }: { readonly sheetId: string }) {
   };
   return (
     <>
-      <button type="button" className="btn btn-act min-h-14 px-7 text-[18px]" disabled={starting} onClick={() => void start()}>
-        Start this batch
-      </button>
+      <div className="flex flex-wrap items-end gap-4">
+        <label className="text-[13.5px] text-ink-soft">
+          Portions
+          <input value={wish} inputMode="numeric" maxLength={6} aria-invalid={!good || undefined} aria-describedby="scale-words" onChange={(e) => setWish(e.target.value)} className="field fig mt-0.5 block w-28 text-[20px]" />
+        </label>
+        {versions.length > 1 && (
+          <label className="text-[13.5px] text-ink-soft">
+            Version
+            <select value={version} onChange={(e) => setVersion(Number(e.target.value))} className="field mt-0.5 block text-[16px]">
+              {versions.map((v) => (
+                <option key={v.number} value={v.number}>
+                  {v.number}
+                  {v.name ? `, ${v.name}` : ''}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        <button type="button" className="btn btn-act min-h-14 px-7 text-[18px]" disabled={starting || !good} onClick={() => void start()}>
+          Start this batch
+        </button>
+      </div>
+      <p id="scale-words" className={`mt-2 text-[14.5px] ${good ? 'text-ink-soft' : 'text-beet'}`}>
+        {!good ? `‘${wish}’ is no number of portions: a whole number from 1 to 2\u202f000.` : wanted === written ? `As the sheet is written, ${written} portions.` : `Every amount times ${plainNumber(wanted / written, 2)}; the sheet is written for ${written}.`}
+      </p>
       <p role="alert" className="mt-2 text-beet empty:hidden">
         {trouble}
       </p>

@@ -8,7 +8,7 @@ import { networkAt, WISHED_STAGES } from '../../core/foam/whisk';
 import { plainNumber, showRoughSeconds, withUnit } from '../../core/figure';
 import { Segments } from '../../ui/choice';
 import { Frame, isTyping } from '../../ui/frame';
-import { PageTabs } from '../../ui/page-tabs';
+import { WhiskPages } from '../whisk/whisk-pages';
 import { Peak } from '../../ui/peak';
 
 interface Stop {
@@ -37,13 +37,7 @@ export function PractiseDesk({ stops }: { readonly stops: readonly Stop[] }) {
   return (
     <Frame station="Whisk" sheetId={sheetId} heading={<h1 className="text-[20px]">Practise</h1>}>
       <div className="border-b border-steel px-4 pt-2 md:px-6">
-        <PageTabs
-          label="Pages of Whisk"
-          pages={[
-            { href: sheetId ? `/sheet/${sheetId}/whisk` : '/whisk', name: 'Forecast', here: false },
-            { href: `/practise${sheetId ? `?sheet=${sheetId}` : ''}`, name: 'Practise', here: true },
-          ]}
-        />
+        <WhiskPages sheetId={sheetId} here="practise" />
       </div>
       <div className="grid min-h-[calc(100dvh-136px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
         {seed === null ? <Start onStart={() => setSeed(freshSeed())} /> : <Round key={seed} seed={seed} onNext={() => setSeed(freshSeed())} onKept={setKnown} />}

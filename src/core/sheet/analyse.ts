@@ -57,6 +57,9 @@ export interface PartAnalysis {
   readonly foamMl: Result<number>;
   /** What its folds brought and kept, in their order; empty where nothing with air is folded in. */
   readonly folds: readonly NamedFold[];
+  /** What they are folded into, without air, mL, and whether that counts as stiff; 0 and false without folds. */
+  readonly foldBaseMl: number;
+  readonly foldedStiff: boolean;
   /** Which egg foam it is; null for anything else. */
   readonly eggFoam: EggFoamForecast | null;
   /** Its stages on the clock; null for anything that is no egg foam. */
@@ -183,7 +186,7 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
     air: learntFor(kitchen.corrections, 'overrun', part.whisk.mixerId),
     hold: learntFor(kitchen.corrections, 'hold', stabiliserFamily(reading)),
   };
-  const whipped = chain(chain(whiskInput, whip), (w) => ok(correctedWhip(w, learnt)));
+  const whipped = chain(chain(whiskInput, whip), (w) => ok(correctedWhip(w, learnt.time?.factor ?? 1, learnt.air?.factor ?? 1)));
   const eggFoam = eggFoamOf(part, reading);
   const foam = foamOf(part, reading, mixMl, whipped, eggFoam, sourceOf);
   const hold = (tempC: number): Result<Hold> => (fatPct === null || reading.dairyG === 0 ? noCream() : chain(holdOf(holdInputOf(part, reading, fatPct, tempC, kitchen.rules)), (h) => ok(correctedHold(h, learnt.hold))));
@@ -206,6 +209,8 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
     overrunPct: chain(foam, (f) => ok(f.overrunPct)),
     foamMl: chain(foam, (f) => ok(f.volumeMl)),
     folds: foam.ok ? (foam.value.folds ?? []) : [],
+    foldBaseMl: foam.ok ? (foam.value.baseMl ?? 0) : 0,
+    foldedStiff: foam.ok ? (foam.value.stiff ?? false) : false,
     eggFoam,
     eggWhip: eggFoam && (mixer ? eggWhip({ foam: eggFoam.foam, mixer: mixer.kind, bowlMl: mixer.bowlMl, speed: part.whisk.speed, mixMl, batches: part.whisk.batches, eggC: part.heat.eggC }) : noMixer()),
     learnt,
@@ -229,6 +234,8 @@ interface Foam {
   readonly overrunPct: number;
   readonly volumeMl: number;
   readonly folds?: readonly NamedFold[];
+  readonly baseMl?: number;
+  readonly stiff?: boolean;
 }
 
 /** The air of a part: whipped, an egg foam, folded from other parts, or none. */
@@ -264,9 +271,10 @@ function foldedFoam(part: Part, r: PartReading, mixMl: number, sourceOf: SourceO
   }
   const stiff = r.lines.some((l) => l.role === 'cheese' || l.role === 'chocolate' || l.fromPart?.kind === 'chocolate-base');
   const warm = [part, ...r.lines.flatMap((l) => (l.fromPart && !isWhippedKind(l.fromPart.kind) ? [l.fromPart] : []))].some((p) => (p.heat.atC ?? 0) > WARM_BASE_C);
-  const account = foldAccount({ mixMl: Math.max(0, mixMl - foldedMixMl), airMl: 0 }, folds, stiff || warm);
+  const baseMl = Math.max(0, mixMl - foldedMixMl);
+  const account = foldAccount({ mixMl: baseMl, airMl: 0 }, folds, stiff || warm);
   const airMl = account.at(-1)?.airMl ?? 0;
-  return ok({ overrunPct: (100 * airMl) / mixMl, volumeMl: mixMl + airMl, folds: account.map((step, i) => ({ ...step, name: folds[i]!.name, firstShare: folds[i]!.firstShare })) });
+  return ok({ overrunPct: (100 * airMl) / mixMl, volumeMl: mixMl + airMl, folds: account.map((step, i) => ({ ...step, name: folds[i]!.name, firstShare: folds[i]!.firstShare })), baseMl, stiff: stiff || warm });
 }
 
 /** What biscuits take up as they lie, from their sizes; null where the larder has none for some of them. */

@@ -39,7 +39,7 @@ describe('what is done on Pass', () => {
       fc.record({ kind: fc.constant('timer-stop' as const), id, at, by }),
       fc.record({ kind: fc.constantFrom('timer-take' as const, 'timer-clear' as const), id, by }),
       fc.record({ kind: fc.constant('timer-slow' as const), id, at }),
-      fc.record({ kind: fc.constant('weigh' as const), line: fc.constantFrom('a', 'b'), grams: fc.double({ min: 0, max: 5000, noNaN: true }) }),
+      fc.record({ kind: fc.constant('weigh' as const), line: fc.constantFrom('a', 'b'), tick: fc.constant('a'), grams: fc.double({ min: 0, max: 5000, noNaN: true }) }),
       fc.record({ kind: fc.constant('skip' as const), step: fc.integer({ min: 0, max: 9 }), key: fc.constantFrom('a', 'b'), title: fc.constant('Chill'), at }),
       fc.record({ kind: fc.constant('rescale' as const), factor: fc.double({ min: 0.5, max: 2, noNaN: true }), words: fc.constant('more'), at }),
       fc.record({ kind: fc.constant('off-plan' as const), entry: fc.record({ at, kind: fc.constantFrom('paused' as const, 'resumed' as const, 'note' as const), words: fc.string({ maxLength: 40 }) }) }),
@@ -77,7 +77,7 @@ describe('several timers and two tablets', () => {
 describe('off the plan', () => {
   const cream = { lineId: 'cream', name: 'cream', massG: 300 };
   it('more of one line: what is still to come follows, what was weighed stays, and it is written down', () => {
-    const poured = progressAfter(after(), { kind: 'weigh', line: 'cream', grams: 330 });
+    const poured = progressAfter(after(), { kind: 'weigh', line: 'cream', tick: 'cream', grams: 330 });
     const p = progressAfter(poured, rescaleTo(poured, cream, 330, 77)!);
     expect(amountNow(p, cream)).toBe(330);
     expect(amountNow(p, { lineId: 'sugar', massG: 30 })).toBeCloseTo(33, 9);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { clockFace, plainNumber, withUnit } from '../figure';
+import { EGG_KINDS } from '../heat/lethality';
 import { ForecastSchema } from './forecast';
 import { READING_KINDS, ReadingKindSchema } from './readings';
 import { StepWhiskSchema } from './step-whisk';
@@ -22,6 +23,10 @@ const StepSchema = z.object({
   /** What it makes is to be used within, min. */
   useWithinMin: z.number().nullable().default(null),
   tempC: z.number().nullable().default(null),
+  heat: z
+    .discriminatedUnion('use', [z.object({ use: z.literal('egg'), egg: z.enum(EGG_KINDS), richInSugar: z.boolean() }), z.object({ use: z.literal('cooling') }), z.object({ use: z.literal('syrup') }), z.object({ use: z.literal('reach') })])
+    .nullable()
+    .default(null),
   wayKey: z.string().default(''),
   partId: z.string().default(''),
 });
@@ -111,7 +116,7 @@ export const ProgressEventSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('reopen'), key: z.string().max(80) }),
   z.object({ kind: z.literal('skip'), step: z.number().int().min(0).max(300), key: z.string().max(80), title: z.string().max(200), at }),
   z.object({ kind: z.literal('tick'), line: z.string().max(120), on: z.boolean() }),
-  z.object({ kind: z.literal('weigh'), line: z.string().max(120), grams: z.number().min(0).max(1_000_000) }),
+  z.object({ kind: z.literal('weigh'), line: z.string().max(120), tick: z.string().max(120), grams: z.number().min(0).max(1_000_000) }),
   z.object({ kind: z.literal('timer-start'), id: timerId, name: z.string().max(120), seconds: z.number().positive().max(1_000_000).nullable(), at, by: tablet }),
   z.object({ kind: z.literal('timer-stop'), id: timerId, at, by: tablet }),
   z.object({ kind: z.literal('timer-slow'), id: timerId, at }),
@@ -146,7 +151,7 @@ export function progressAfter(p: Progress, event: ProgressEvent): Progress {
     case 'tick':
       return { ...p, ticks: event.on ? [...p.ticks.filter((t) => t !== event.line), event.line] : p.ticks.filter((t) => t !== event.line) };
     case 'weigh':
-      return { ...p, ticks: [...p.ticks.filter((t) => t !== event.line), event.line], weighed: { ...p.weighed, [event.line]: event.grams } };
+      return { ...p, ticks: [...p.ticks.filter((t) => t !== event.tick), event.tick], weighed: { ...p.weighed, [event.line]: event.grams } };
     case 'timer-start':
       // A timer that runs is not started again: the second tablet joins it.
       return isRunning(timerOf(p, event.id)) ? p : withTimer(p, { id: event.id, name: event.name, seconds: event.seconds, startedAt: event.at, stoppedAt: null, owner: event.by, slowAt: null });
@@ -192,7 +197,7 @@ export function progressAfter(p: Progress, event: ProgressEvent): Progress {
 export const amountNow = (p: Progress, line: { readonly lineId: string; readonly massG: number }): number => p.weighed[line.lineId] ?? line.massG * p.scale;
 
 /** More (or less) of one line than it should be: everything still to come follows it. */
-export function rescaleTo(p: Progress, line: { readonly lineId: string; readonly name: string; readonly massG: number }, pouredG: number, at: number): ProgressEvent | null {
+export function rescaleTo(p: Progress, line: { readonly lineId: string; readonly name: string; readonly massG: number }, pouredG: number, at: number): Extract<ProgressEvent, { kind: 'rescale' }> | null {
   const should = line.massG * p.scale;
   const factor = should > 0 ? pouredG / should : 0;
   if (!(factor >= 0.1 && factor <= 10)) return null;

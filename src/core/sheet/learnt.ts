@@ -41,13 +41,8 @@ export function learntFor(corrections: readonly KitchenCorrection[], figure: Lea
   return known && known.n > 0 ? known : null;
 }
 
-/** A whip that takes `time.factor` times as long and reaches `air.factor` times the air. */
-export const correctedWhip = (w: Whip, { time, air }: PartLearnt): Whip => ({
-  ...w,
-  ratePerS: w.ratePerS / (time?.factor ?? 1),
-  lateRatePerS: w.lateRatePerS / (time?.factor ?? 1),
-  reachablePct: w.reachablePct * (air?.factor ?? 1),
-});
+/** A whip that takes `time` times as long and reaches `air` times the air. */
+export const correctedWhip = (w: Whip, time: number, air: number): Whip => ({ ...w, ratePerS: w.ratePerS / time, lateRatePerS: w.lateRatePerS / time, reachablePct: w.reachablePct * air });
 
 export function correctedHold(h: Hold, learnt: Learnt | null): Hold {
   if (!learnt) return h;

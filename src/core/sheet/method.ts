@@ -7,6 +7,8 @@ import { timeRange } from './learnt';
 import type { LineReading } from './read-part';
 import type { Step } from './schema';
 import { stepWhisk, type StepWhisk } from './step-whisk';
+import { eggOf } from './warmth';
+import type { EggKind } from '../heat/lethality';
 
 /** An amount to be weighed in a step. */
 export interface StepLine {
@@ -42,11 +44,26 @@ export interface ShownStep {
   /** Temperature to reach, °C. */
   readonly tempC: number | null;
   readonly ovenC: number | null;
+  /** What its temperatures are held against; null where none are asked for. */
+  readonly heat: StepHeat | null;
   /** Which step of a way it is; '' for the cook's own. */
   readonly wayKey: string;
   readonly partId: string;
   /** Which part it makes; '' for putting the dessert together. */
   readonly partName: string;
+}
+
+/** What the temperatures of a step are for. */
+export type StepHeat = { readonly use: 'egg'; readonly egg: EggKind; readonly richInSugar: boolean } | { readonly use: 'cooling' } | { readonly use: 'syrup' } | { readonly use: 'reach' };
+
+const EGG_STEPS = ['whisk', 'heat', 'cook'];
+
+function stepHeat(step: Step, a: PartAnalysis | null): StepHeat | null {
+  if (step.key === 'syrup') return { use: 'syrup' };
+  if (step.key === 'cool' && a?.part.kind === 'custard') return { use: 'cooling' };
+  const egg = step.tempC !== null && step.tempC >= 28 && EGG_STEPS.includes(step.key ?? '') && a ? eggOf(a) : null;
+  if (egg && egg.way === 'heated') return { use: 'egg', egg: egg.kind, richInSugar: egg.richInSugar };
+  return step.tempC === null ? null : { use: 'reach' };
 }
 
 const MAIN_READINGS: Readonly<Record<string, ReadingKind>> = { chill: 'cream-temperature', weigh: 'cup-liquid', whisk: 'minutes-to-stage', cup: 'cup-foam' };
@@ -78,6 +95,7 @@ export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
       useWithinMin: step.useWithinMin,
       tempC: step.tempC,
       ovenC: step.ovenC,
+      heat: stepHeat(step, a),
       wayKey: step.key ?? '',
       partId: step.partId ?? '',
       partName: s.parts.length > 1 ? (a?.part.name ?? '') : '',

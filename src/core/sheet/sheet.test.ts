@@ -193,15 +193,15 @@ describe('readings', () => {
 });
 
 describe('due moments', () => {
-  const base: DueBatch = { id: 'b', name: 'Cream', status: 'finished', endedAt: 0, holdShownH: 10, keepingH: 72, windowOpensS: 300, timerStartedAt: null, timerStoppedAt: null };
+  const base: DueBatch = { id: 'b', name: 'Cream', status: 'finished', endedAt: 0, holdShownH: 10, keepingH: 72, timers: [] };
   const hour = 3_600_000;
   it('are the holds that end and the windows that open, soonest first, the past left out', () => {
-    const running: DueBatch = { ...base, id: 'r', status: 'running', endedAt: null, timerStartedAt: hour, timerStoppedAt: null };
+    const running: DueBatch = { ...base, id: 'r', status: 'running', endedAt: null, timers: [{ at: hour + 300_000, says: 'stop window opens' }] };
     const due = dueMoments([base, running, { ...base, holdShownH: 0.5 }], hour);
     expect(due.map((d) => d.at)).toEqual([hour + 300_000, 10 * hour]);
     expect(due[0]!.href).toBe('/pass/r');
   });
-  it('a stopped whisk and an abandoned batch ask for nothing', () => {
-    expect(dueMoments([{ ...base, status: 'abandoned' }, { ...base, status: 'running', timerStartedAt: 0, timerStoppedAt: 5 }], 1)).toEqual([]);
+  it('timers of a batch that is over, and an abandoned batch, ask for nothing', () => {
+    expect(dueMoments([{ ...base, status: 'abandoned' }, { ...base, status: 'abandoned', timers: [{ at: 50, says: 'rest' }] }], 1)).toEqual([]);
   });
 });

@@ -315,3 +315,12 @@ function plannedStop(a: PartAnalysis, kind: EggKind): number | null {
   const whites = part.ways.whites;
   return whites === 'swiss-50' || whites === 'swiss-71' ? SWISS_STOPS[whites] : null;
 }
+
+/** What a part comes to in a bowl that stood in the room instead of the cold, °C; as it is where nothing can be said. */
+export function inRoomBowlC(a: PartAnalysis, roomC: number): number {
+  const { reading, part } = a;
+  if (reading.mixture.massG <= 0) return part.whisk.creamC;
+  const cream = guest(part.name, reading.mixture, reading.freezingG, part.whisk.creamC);
+  const mixed = mixingC([cream, bowlGuest(part.heat.bowl, part.heat.bowlG, roomC, BOWL_TOUCHED.forecast)]);
+  return mixed.ok ? mixed.value : part.whisk.creamC;
+}

@@ -66,6 +66,8 @@ export interface BatchClient {
   readonly settleClash: (use: 'mine' | 'theirs') => void;
   /** Takes up what was done on this tablet and never told. */
   readonly resume: () => void;
+  /** Hears of what other tablets do. @returns what ends it. */
+  readonly follow: () => () => void;
 }
 
 /** One batch on one screen: acts at once, sends one event at a time in order, and survives reloads and a missing server. */
@@ -146,6 +148,20 @@ export function makeBatchClient(batch: BatchState): BatchClient {
       const { clash } = get();
       set({ clash: null });
       if (clash && use === 'mine') void act({ kind: 'write', reading: clash.reading, text: clash.mine, was: clash.theirs });
+    },
+    follow: () => {
+      const stream = new EventSource(`/api/batches/${batch.id}/stream`);
+      stream.onmessage = (message: MessageEvent<string>) => {
+        const told = JSON.parse(message.data) as BatchState;
+        const { pending, batch: known } = get();
+        // While something of ours is on its way, its own answer brings the newer state.
+        if (told.revision > known.revision && pending.length === 0) setPending([], told);
+      };
+      // The browser asks again by itself when the line breaks; what was missed comes with the first message.
+      stream.onopen = () => {
+        if (get().pending.length > 0) void send();
+      };
+      return () => stream.close();
     },
     resume: () => {
       const before = readKept(batch.id);

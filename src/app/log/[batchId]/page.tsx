@@ -2,6 +2,8 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { compareOutcome } from '../../../core/sheet/readings';
 import { getBatch } from '../../../data/batches';
+import { listObservations } from '../../../data/observations';
+import { listTemperatures } from '../../../data/temperatures';
 import { openedKitchen } from '../../../data/kitchen';
 import { getSheet, getSheetVersion } from '../../../data/sheets';
 import { ClockTime } from '../../../ui/clock-time';
@@ -9,6 +11,8 @@ import { Frame } from '../../../ui/frame';
 import { TrackRuler } from '../../../ui/track';
 import { comparisonTrack, forecastWords, landed, outcomeWords } from '../outcome-words';
 import { LateReadings } from './late-readings';
+import { SeenLater } from './seen-later';
+import { TemperaturesOf } from './temperatures-of';
 
 /** One batch: forecast beside outcome, what it was made from, and what is written down later. */
 export default async function BatchPage({ params }: { readonly params: Promise<{ batchId: string }> }) {
@@ -47,11 +51,16 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
               );
             })}
           </ul>
-          <p className="border-t border-steel pt-2.5 text-[13.5px] text-ink-soft">The band is the forecast’s range, in which two outcomes in three fall; the mark is what came. A hold is compared by shape alone.</p>
+          <p className="border-t border-steel pt-2.5 text-[13.5px] text-ink-soft">The band is the forecast’s range, in which two outcomes in three fall (four in five where the log corrected it); the mark is what came. A hold is compared by shape alone.</p>
           <div className="mt-7">
             <h2 className="mb-2 text-[17px]">Written down</h2>
             <LateReadings batch={{ id: batch.id, progress: batch.progress, status: batch.status, revision: batch.revision }} />
           </div>
+          <section aria-label="Seen later" className="mt-7">
+            <h2 className="mb-2 text-[17px]">Seen later</h2>
+            <SeenLater batchId={batch.id} endedAt={batch.endedAt} seen={listObservations(db, batch.id)} />
+          </section>
+          <TemperaturesOf samples={listTemperatures(db, batch.id)} steps={batch.plan.steps} />
         </section>
         <section aria-label="Made from">
           <h2 className="mb-2 text-[17px]">Made from version {batch.sheetVersion}</h2>
@@ -70,7 +79,25 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
           <p className="border-t border-steel-light py-2 text-[14px] text-ink-soft">
             {batch.portions} portions; {batch.plan.forecast.mixerName}; whisked to {batch.plan.forecast.stage}. {batch.plan.allergens.length > 0 && `Allergens: ${batch.plan.allergens.join(', ')}.`}
           </p>
+          {batch.progress.offPlan.length > 0 && (
+            <>
+              <h2 className="mt-4 mb-1 text-[17px]">Off the plan</h2>
+              <ul>
+                {batch.progress.offPlan.map((o, i) => (
+                  <li key={`${o.at}${i}`} className="border-t border-steel-light py-1.5">
+                    <span className="fig mr-3 text-ink-soft">
+                      <ClockTime at={o.at} />
+                    </span>
+                    {o.words}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
           <div className="mt-3 flex flex-wrap gap-2">
+            <Link href={`/log/compare?b=${batch.id}&sheet=${batch.sheetId}`} className="btn">
+              Beside another batch
+            </Link>
             <Link href={`/sheet/${batch.sheetId}/bench`} className="btn">
               Open the sheet
             </Link>

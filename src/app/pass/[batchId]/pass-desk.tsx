@@ -2,17 +2,24 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useEffectEvent, useState, useSyncExternalStore } from 'react';
 import { ArrowLeft, ArrowRight, Check } from 'lucide-react';
-import type { BatchPlan } from '../../../core/sheet/batch';
-import { clockFace, plainNumber, showGrams, showRange, withUnit } from '../../../core/figure';
-import { compareOutcome, READING_FORMS, readReading, type Readings } from '../../../core/sheet/readings';
-import type { ReadingKind, StepLine } from '../../../core/sheet/method';
-import { elapsedS, phaseOf, timerMarks } from '../../../core/sheet/whisk-timer';
-import { makeBatchClient, type BatchClient, type BatchState, type ClientState } from '../../../ui/batch/batch-client';
-import { ReadingField } from '../../../ui/batch/reading-field';
+import { isRunning, MISE, stepAfter, timerOf, whileItRests, type BatchPlan, type PlanStep } from '../../../core/sheet/batch';
+import { plainNumber, withUnit } from '../../../core/figure';
+import { READING_FORMS } from '../../../core/sheet/readings';
+import { allowSound } from '../../../ui/batch/call-sound';
+import { makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
+import { makeTemperatureLog, type Sample } from '../../../ui/batch/temperature-log';
+import { thisTablet } from '../../../ui/batch/tablet';
 import { isTyping } from '../../../ui/frame';
-import { useNow } from '../../../ui/use-now';
+import { useWakeLock } from '../../../ui/use-wake-lock';
+import { MiseScreen } from './mise-screen';
+import { OffPlanPanel } from './off-plan';
+import { OnPassContext, useOnPass, type OnPass } from './on-pass';
+import { StepLines } from './step-lines';
+import { StepReadings } from './step-readings';
+import { StepTemperatures } from './step-temperatures';
+import { TimerStrip } from './timer-strip';
 import { WhiskTimer } from './whisk-timer';
 
 interface PassDeskProps {
@@ -20,98 +27,210 @@ interface PassDeskProps {
   readonly version: number;
   readonly plan: BatchPlan;
   readonly batch: BatchState;
+  readonly samples: readonly Sample[];
+  readonly places: readonly { readonly id: string; readonly name: string }[];
+  readonly scaleStepG: number;
+  readonly waterBoilsC: number;
 }
 
-/** What the fields say, as far as it can be read. */
-function readingsFrom(fields: ClientState['progress']['fields']): Readings {
-  const readings: Partial<Record<ReadingKind, number>> = {};
-  for (const [kind, text] of Object.entries(fields) as [ReadingKind, string][]) {
-    const read = readReading(kind, text);
-    if (read.ok) readings[kind] = read.value;
-  }
-  return readings;
-}
+const nobody = (): string => '';
+const never = () => () => undefined;
 
 /** Pass: one step fills the screen. */
-export function PassDesk({ sheetId, version, plan, batch }: PassDeskProps) {
+export function PassDesk({ sheetId, version, plan, batch, samples, places, scaleStepG, waterBoilsC }: PassDeskProps) {
   const router = useRouter();
   const [client] = useState(() => makeBatchClient(batch));
+  const [temperatures] = useState(() => makeTemperatureLog(batch.id, samples));
   const state = useSyncExternalStore(client.subscribe, client.get, client.get);
+  const tablet = useSyncExternalStore(never, thisTablet, nobody);
   useEffect(() => client.resume(), [client]);
+  useEffect(() => client.follow(), [client]);
+  useEffect(() => temperatures.follow(), [temperatures]);
+  const awake = useWakeLock(state.batch.status === 'running');
   const { progress } = state;
   const last = plan.steps.length - 1;
   const at = Math.min(progress.step, last);
   const step = plan.steps[at]!;
+  const atMise = plan.mise.length > 0 && !progress.done.includes(MISE);
   const [inGrams, setInGrams] = useState(true);
+  const [offPlan, setOffPlan] = useState(false);
+  const after = stepAfter(plan.steps, progress.done, at);
+  const allDone = !atMise && (after === at || plan.steps.every((s, i) => i === at || progress.done.includes(s.key)));
+  const ended = state.batch.status !== 'running';
 
-  const go = (to: number) => {
-    if (to >= 0 && to <= last) void client.act({ kind: 'go', step: to });
+  const next = () => {
+    if (atMise) {
+      void client.act({ kind: 'go', step: at, done: MISE });
+      return;
+    }
+    if (after === at) return;
+    // What it made waits for its use no longer than so.
+    if (step.useWithinMin && !progress.done.includes(step.key) && !isRunning(timerOf(progress, `use:${step.key}`))) {
+      void client.act({ kind: 'timer-start', id: `use:${step.key}`, name: `use: ${(step.partName || step.title).toLowerCase()}`, seconds: 60 * step.useWithinMin, at: Date.now(), by: tablet });
+    }
+    const consumed = plan.steps[after]!.partId === '' ? progress.timers.filter((t) => t.id.startsWith('use:') && isRunning(t)) : [];
+    for (const t of consumed) void client.act({ kind: 'timer-stop', id: t.id, at: Date.now(), by: tablet });
+    void client.act({ kind: 'go', step: after, done: step.key });
   };
+  const back = () => {
+    if (atMise) return;
+    if (at > 0) void client.act({ kind: 'go', step: at - 1 });
+    else if (plan.mise.length > 0) void client.act({ kind: 'reopen', key: MISE });
+  };
+  const toStep = (key: string) => {
+    const i = plan.steps.findIndex((s) => s.key === key.replace(/^(use|rest):/, '') || (key === 'whisk' && s.whisks));
+    if (i >= 0) void client.act({ kind: 'go', step: i });
+  };
+  const onKey = useEffectEvent((e: KeyboardEvent) => {
+    if (isTyping(e) || e.ctrlKey || e.metaKey || e.altKey) return;
+    const onControl = e.target instanceof HTMLElement && e.target.closest('button, a, input, select, label') !== null;
+    if (e.key === 'ArrowRight' || (e.key === ' ' && !onControl)) {
+      e.preventDefault();
+      if (atMise || !allDone) next();
+    }
+    if (e.key === 'ArrowLeft') back();
+    if (e.key === '0') router.push('/');
+    if (e.key === '1') router.push(`/sheet/${sheetId}/bench`);
+    if (e.key === '3') router.push(`/sheet/${sheetId}/whisk`);
+    if (e.key === '7') router.push(`/log?sheet=${sheetId}`);
+  });
   useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (isTyping(e) || e.ctrlKey || e.metaKey || e.altKey) return;
-      if (e.key === 'ArrowRight' && at < last) void client.act({ kind: 'go', step: at + 1 });
-      if (e.key === 'ArrowLeft' && at > 0) void client.act({ kind: 'go', step: at - 1 });
-      if (e.key === '0') router.push('/');
-      if (e.key === '1') router.push(`/sheet/${sheetId}/bench`);
-      if (e.key === '3') router.push(`/sheet/${sheetId}/whisk`);
-      if (e.key === '7') router.push(`/log?sheet=${sheetId}`);
-    };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [client, at, last, router, sheetId]);
+  }, []);
 
-  const finish = async () => {
-    await client.act({ kind: 'finish', at: Date.now() });
+  const finish = async (placeId: string | null) => {
+    await client.act({ kind: 'finish', at: Date.now(), placeId });
     if (client.get().pending.length === 0) router.push(`/log/${batch.id}`);
   };
-
+  const onPass: OnPass = { batchId: batch.id, plan, state, client, tablet, temperatures, scaleStepG, waterBoilsC };
   return (
-    <div className="on-cocoa grid min-h-dvh grid-rows-[auto_1fr_auto] bg-cocoa text-milk">
-      <PassHeader plan={plan} version={version} at={at} client={client} state={state} />
-      <main className="mx-auto w-full max-w-[1060px] px-5 py-6 md:px-10">
-        {step.partName && <p className="text-[20px] text-yolk">{step.partName}</p>}
-        <h1 className="text-[clamp(30px,4.6vw,52px)] leading-[1.08]">{step.title}</h1>
-        <p className="mt-3 max-w-[44em] text-[20px] leading-snug text-cocoa-soft">{step.detail}</p>
-        {step.whisks && <WhiskTimer plan={plan} state={state} client={client} />}
-        <div className={step.whisks && step.lines.length > 0 ? 'grid gap-x-12 lg:grid-cols-[minmax(0,1fr)_300px]' : ''}>
-          {step.lines.length > 0 && <StepLines lines={step.lines} state={state} client={client} inGrams={inGrams} onUnit={() => setInGrams(!inGrams)} />}
-          <StepReadings kinds={step.readings} plan={plan} state={state} client={client} />
+    <OnPassContext value={onPass}>
+      <div className="on-cocoa grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-cocoa text-milk">
+        <div>
+          <PassHeader version={version} at={atMise ? null : at} awake={awake} offPlan={offPlan} onOffPlan={() => setOffPlan(!offPlan)} onStep={toStep} />
+          {offPlan && (
+            <OffPlanPanel
+              onSkip={atMise || after === at ? null : () => void client.act({ kind: 'skip', step: after, key: step.key, title: step.title, at: Date.now() })}
+              onAbandoned={() => router.push(`/log/${batch.id}`)}
+              onClose={() => setOffPlan(false)}
+            />
+          )}
         </div>
-      </main>
-      <nav aria-label="Steps" className="sticky bottom-0 grid grid-cols-2 gap-px border-t border-cocoa-line bg-cocoa-line">
-        <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-cocoa text-[20px] hover:bg-ink/40 disabled:text-cocoa-soft/60" disabled={at === 0} onClick={() => go(at - 1)}>
-          <ArrowLeft aria-hidden="true" /> Back
-        </button>
-        {at < last ? (
-          <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-yolk text-[22px] font-[650] text-ink" onClick={() => go(at + 1)}>
-            <span className="max-sm:sr-only">Next: {plan.steps[at + 1]!.title.toLowerCase()}</span>
-            <span className="sm:hidden">Next</span>
-            <ArrowRight aria-hidden="true" />
+        <main className="mx-auto w-full max-w-[1060px] px-5 py-6 md:px-10">
+          {atMise ? <MiseScreen inGrams={inGrams} onUnit={() => setInGrams(!inGrams)} /> : <StepScreen key={step.key} step={step} at={at} inGrams={inGrams} onUnit={() => setInGrams(!inGrams)} />}
+        </main>
+        <nav aria-label="Steps" className="sticky bottom-0 z-10 grid grid-cols-2 gap-px border-t border-cocoa-line bg-cocoa-line">
+          <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-cocoa text-[20px] hover:bg-ink/40 disabled:text-cocoa-soft/60" disabled={atMise || (at === 0 && plan.mise.length === 0)} onClick={back}>
+            <ArrowLeft aria-hidden="true" /> Back
           </button>
-        ) : state.batch.status === 'running' ? (
-          <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-yolk text-[22px] font-[650] text-ink" onClick={() => void finish()}>
-            <Check aria-hidden="true" /> It is in the cold
-          </button>
-        ) : (
-          <Link href={`/log/${batch.id}`} className="flex min-h-[76px] items-center justify-center bg-yolk text-[22px] font-[650] text-ink">
-            To its page in Log
-          </Link>
-        )}
-      </nav>
+          {ended ? (
+            <Link href={`/log/${batch.id}`} className="flex min-h-[76px] items-center justify-center bg-yolk text-[22px] font-[650] text-ink">
+              To its page in Log
+            </Link>
+          ) : allDone ? (
+            <Finish places={places} onFinish={(placeId) => void finish(placeId)} />
+          ) : (
+            <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-yolk px-3 text-[22px] leading-tight font-[650] text-ink" onClick={next}>
+              <span className="max-sm:sr-only">Next: {(atMise ? plan.steps[at]! : plan.steps[after]!).title.toLowerCase()}</span>
+              <span className="sm:hidden">Next</span>
+              <ArrowRight aria-hidden="true" className="shrink-0" />
+            </button>
+          )}
+        </nav>
+      </div>
+    </OnPassContext>
+  );
+}
+
+/** The end of a batch: where it went. */
+function Finish({ places, onFinish }: { readonly places: PassDeskProps['places']; readonly onFinish: (placeId: string | null) => void }) {
+  const [placeId, setPlaceId] = useState(places[0]?.id ?? '');
+  return (
+    <div className="flex min-h-[76px] items-stretch bg-yolk text-ink">
+      {places.length > 0 && (
+        <select aria-label="Where it went" value={placeId} onChange={(e) => setPlaceId(e.target.value)} className="min-w-0 max-w-[45%] bg-transparent px-3 text-[17px] max-sm:max-w-[40%]">
+          {places.map((p) => (
+            <option key={p.id} value={p.id}>
+              {p.name}
+            </option>
+          ))}
+        </select>
+      )}
+      <button type="button" className="flex flex-1 items-center justify-center gap-3 text-[22px] font-[650]" onClick={() => onFinish(placeId || null)}>
+        <Check aria-hidden="true" className="max-sm:hidden" /> It is in the cold
+      </button>
     </div>
   );
 }
 
-interface Shared {
-  readonly state: ClientState;
-  readonly client: BatchClient;
+function StepScreen({ step, at, inGrams, onUnit }: { readonly step: PlanStep; readonly at: number; readonly inGrams: boolean; readonly onUnit: () => void }) {
+  const { plan, state, client } = useOnPass();
+  const meanwhile = whileItRests(plan.steps, state.progress.done, at);
+  const whisks = step.whisks || step.whisk !== null;
+  return (
+    <>
+      {step.partName && <p className="text-[20px] text-yolk">{step.partName}</p>}
+      <h1 className="text-[clamp(30px,4.6vw,52px)] leading-[1.08]">{step.title}</h1>
+      <p className="mt-3 max-w-[44em] text-[20px] leading-snug text-cocoa-soft">{step.detail}</p>
+      {whisks && <WhiskTimer step={step} />}
+      {step.waitMin && <RestTimer step={step} />}
+      <div className={whisks && step.lines.length > 0 && step.readings.length > 0 ? 'grid gap-x-12 lg:grid-cols-[minmax(0,1fr)_300px]' : ''}>
+        {step.lines.length > 0 && <StepLines lines={step.lines} inGrams={inGrams} onUnit={onUnit} />}
+        <StepReadings kinds={step.readings} />
+      </div>
+      {step.heat && <StepTemperatures step={step} />}
+      {meanwhile.length > 0 && (
+        <section aria-label="While it rests" className="mt-7">
+          <h2 className="text-[20px] text-yolk">While it rests</h2>
+          <ul>
+            {meanwhile.map((i) => {
+              const other = plan.steps[i]!;
+              return (
+                <li key={other.key} className="border-t border-cocoa-line">
+                  <button type="button" className="flex min-h-14 w-full items-baseline gap-4 py-2 text-left text-[20px] hover:bg-ink/40" onClick={() => void client.act({ kind: 'go', step: i })}>
+                    <span className="text-cocoa-soft">{other.partName}</span>
+                    <span className="font-[600]">{other.title}</span>
+                    {other.takes && <span className="fig ml-auto text-cocoa-soft">{other.takes}</span>}
+                  </button>
+                </li>
+              );
+            })}
+          </ul>
+        </section>
+      )}
+    </>
+  );
 }
 
-function PassHeader({ plan, version, at, state, client }: Shared & { readonly plan: BatchPlan; readonly version: number; readonly at: number }) {
-  const running = state.progress.timer.startedAt !== null && state.progress.timer.stoppedAt === null;
-  const now = useNow(running, 500);
-  const phase = phaseOf(state.progress.timer, timerMarks(plan.forecast), now);
+/** The clock of a rest: short ends at the early end, so that it can be looked at. */
+function RestTimer({ step }: { readonly step: PlanStep }) {
+  const { state, client, tablet } = useOnPass();
+  const id = `rest:${step.key}`;
+  const timer = timerOf(state.progress, id);
+  const [low, high] = step.waitMin!;
+  if (isRunning(timer)) return null;
+  const start = (min: number, at: number) => {
+    allowSound();
+    void client.act({ kind: 'timer-start', id, name: step.title.toLowerCase(), seconds: 60 * min, at, by: tablet });
+  };
+  const show = (min: number): string => (min < 90 ? withUnit(plainNumber(min, 0), 'min') : withUnit(plainNumber(min / 60, 1).replace(/\.0$/, ''), 'h'));
+  const choices = low > 0 && low < high ? [low, high] : [high];
+  return (
+    <div className="mt-5 flex flex-wrap gap-3" role="group" aria-label="Rest">
+      {choices.map((min) => (
+        <button key={min} type="button" className="min-h-14 rounded-s border border-cocoa-soft px-5 text-[19px] hover:border-milk" onClick={() => start(min, Date.now())}>
+          Timer <span className="fig">{show(min)}</span>
+        </button>
+      ))}
+      {timer && <p className="self-center text-[17px] text-cocoa-soft">The last one was stopped.</p>}
+    </div>
+  );
+}
+
+function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readonly version: number; readonly at: number | null; readonly awake: boolean; readonly offPlan: boolean; readonly onOffPlan: () => void; readonly onStep: (key: string) => void }) {
+  const { plan, state, client } = useOnPass();
+  const { progress } = state;
   return (
     <header className="border-b border-cocoa-line px-5 py-3 md:px-10">
       <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
@@ -120,22 +239,42 @@ function PassHeader({ plan, version, at, state, client }: Shared & { readonly pl
             Today
           </Link>
           <span className="font-[650]">{plan.sheetName}</span>
-          <span className="text-cocoa-soft">, version {version}</span>
+          <span className="text-cocoa-soft">
+            , version {version}
+            {plan.scale !== 1 && `, times ${plainNumber(plan.scale, 2)}`}
+            {progress.scale !== 1 && `, rest times ${plainNumber(progress.scale, 2)}`}
+          </span>
         </p>
-        <p className="flex items-center gap-5 text-[17px]">
-          {running && (
-            <span className={`fig text-[20px] ${phase === 'whisking' ? 'text-milk' : 'text-yolk'}`}>whisk {clockFace(elapsedS(state.progress.timer, now))}</span>
-          )}
+        <p className="flex flex-wrap items-center gap-x-5 text-[17px]">
+          <span className="text-[15px] text-cocoa-soft">{state.batch.status !== 'running' ? 'over' : awake ? 'screen stays on' : 'screen may sleep'}</span>
+          <button type="button" aria-expanded={offPlan} className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={onOffPlan}>
+            off the plan{progress.offPlan.length > 0 ? ` (${progress.offPlan.length})` : ''}
+          </button>
           <span>
-            step <span className="fig">{at + 1}</span> of <span className="fig">{plan.steps.length}</span>
+            {at === null ? (
+              'mise en place'
+            ) : (
+              <>
+                step <span className="fig">{at + 1}</span> of <span className="fig">{plan.steps.length}</span>
+              </>
+            )}
           </span>
         </p>
       </div>
       <div className="mt-2 flex gap-1" aria-hidden="true">
         {plan.steps.map((s, i) => (
-          <i key={s.key} className={`h-1 flex-1 ${i < at ? 'bg-cocoa-soft' : i === at ? 'bg-yolk' : 'bg-cocoa-line'}`} />
+          <i key={s.key} className={`h-1 flex-1 ${i === at ? 'bg-yolk' : progress.done.includes(s.key) ? 'bg-cocoa-soft' : 'bg-cocoa-line'}`} />
         ))}
       </div>
+      <TimerStrip onStep={onStep} />
+      {progress.pausedAt !== null && (
+        <p role="status" className="mt-2 flex flex-wrap items-center gap-3 text-[18px] text-yolk">
+          Paused; the timers go on by the clock.
+          <button type="button" className="min-h-11 rounded-s border border-yolk px-3" onClick={() => void client.act({ kind: 'off-plan', entry: { at: Date.now(), kind: 'resumed', words: 'Went on' } })}>
+            Go on
+          </button>
+        </p>
+      )}
       <p role="status" className="mt-2 text-[16px] text-yolk empty:hidden">
         {state.trouble}
       </p>
@@ -151,59 +290,5 @@ function PassHeader({ plan, version, at, state, client }: Shared & { readonly pl
         </p>
       )}
     </header>
-  );
-}
-
-function StepLines({ lines, state, client, inGrams, onUnit }: Shared & { readonly lines: readonly StepLine[]; readonly inGrams: boolean; readonly onUnit: () => void }) {
-  return (
-    <section className="mt-6" aria-label="Amounts">
-      <ul>
-        {lines.map((l) => {
-          const ticked = state.progress.ticks.includes(l.lineId);
-          const grams = showGrams(l.massG);
-          return (
-            <li key={l.lineId} className="border-t border-cocoa-line">
-              <label className="flex min-h-16 cursor-pointer items-center gap-5 py-2 has-focus-visible:outline-2 has-focus-visible:outline-yolk">
-                <input type="checkbox" className="peer sr-only" checked={ticked} onChange={(e) => void client.act({ kind: 'tick', line: l.lineId, on: e.target.checked })} />
-                <span aria-hidden="true" className={`flex size-9 shrink-0 items-center justify-center rounded-s border-2 ${ticked ? 'border-yolk bg-yolk text-ink' : 'border-cocoa-soft'}`}>
-                  {ticked && <Check size={24} />}
-                </span>
-                <span className={`fig min-w-[150px] text-right text-[clamp(26px,3.4vw,38px)] ${ticked ? 'text-cocoa-soft' : ''}`}>{inGrams || !l.measure ? grams : l.measure}</span>
-                <span className={`min-w-0 text-[clamp(20px,2.4vw,27px)] leading-tight ${ticked ? 'text-cocoa-soft line-through' : ''}`}>{l.name}</span>
-              </label>
-            </li>
-          );
-        })}
-      </ul>
-      <button type="button" className="mt-1 min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={onUnit}>
-        {inGrams ? 'show the cook’s measure' : 'show grams'}
-      </button>
-    </section>
-  );
-}
-
-function StepReadings({ kinds, plan, state, client }: Shared & { readonly kinds: readonly ReadingKind[]; readonly plan: BatchPlan }) {
-  if (kinds.length === 0) return null;
-  const { fields } = state.progress;
-  const write = (reading: ReadingKind) => (text: string) => void client.act({ kind: 'write', reading, text, was: fields[reading] ?? '' });
-  const air = compareOutcome(plan.forecast, readingsFrom(fields)).find((c) => c.key === 'overrun');
-  return (
-    <section className="mt-6 grid max-w-[620px] grid-cols-[repeat(auto-fit,minmax(240px,1fr))] gap-5" aria-label="Readings">
-      {kinds.map((kind) => (
-        <ReadingField key={kind} dark kind={kind} text={fields[kind] ?? ''} onWrite={write(kind)} fault={kind === 'cup-foam' ? (air?.fault ?? null) : null} />
-      ))}
-      {kinds.includes('cup-foam') && (
-        <div>
-          <p className="text-[18px] text-cocoa-soft">Air in it</p>
-          <p className="fig mt-1 flex h-16 items-center text-[38px]" data-outcome="overrun">
-            {air?.outcome == null ? '–' : withUnit(plainNumber(air.outcome, 0), '%')}
-          </p>
-          <p className="text-[17px] text-cocoa-soft">
-            {fields['cup-liquid'] ? '' : 'The cup of liquid was not weighed. '}
-            {air?.forecast && `Expected ${showRange(air.forecast.low, air.forecast.high, '%')}.`}
-          </p>
-        </div>
-      )}
-    </section>
   );
 }

@@ -1,17 +1,18 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
-import type { BatchPlan } from '../../../core/sheet/batch';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { clockFace, showRoughSeconds, showSeconds } from '../../../core/figure';
+import { isRunning, timerOf, WHISK_TIMER, type PlanStep, type Timer } from '../../../core/sheet/batch';
 import { elapsedS, phaseOf, timerMarks, type TimerMarks, type TimerPhase } from '../../../core/sheet/whisk-timer';
-import { peakLook } from '../../../core/foam/peak';
-import { networkAt, whip } from '../../../core/foam/whisk';
-import { allowSound, callSound } from '../../../ui/batch/call-sound';
-import type { BatchClient, ClientState } from '../../../ui/batch/batch-client';
+import { allowSound } from '../../../ui/batch/call-sound';
+import { hearsLoad, makeLiveWhisk, type LiveState, type LiveWhisk } from '../../../ui/batch/live-whisk';
+import { creamOf, lookAt } from '../../../ui/batch/whisk-model';
+import { leftWords, useCall, WhiskCall, type CallPhase } from '../../../ui/batch/whisk-call';
 import { useNow } from '../../../ui/use-now';
+import { useOnPass } from './on-pass';
 
 function words(phase: TimerPhase, marks: TimerMarks | null, s: number, stage: string): string {
-  if (!marks) return phase === 'ready' ? `This cream is not expected to come to ${stage}: stop by look.` : 'Stop by look.';
+  if (!marks) return phase === 'ready' ? 'No time can be said for this one: stop by look.' : 'Stop by look.';
   switch (phase) {
     case 'ready':
       return `Look from ${showRoughSeconds(marks.watchS)}; ${stage} is expected at about ${showRoughSeconds(marks.opensS)}.`;
@@ -28,62 +29,158 @@ function words(phase: TimerPhase, marks: TimerMarks | null, s: number, stage: st
   }
 }
 
-/** The whisk's clock: by the wall, so that a reload or a sleeping tablet loses nothing; it calls before the window opens. */
-export function WhiskTimer({ plan, state, client }: { readonly plan: BatchPlan; readonly state: ClientState; readonly client: BatchClient }) {
-  const { timer } = state.progress;
-  const running = timer.startedAt !== null && timer.stoppedAt === null;
-  const now = useNow(running, 200);
-  const marks = timerMarks(plan.forecast);
-  const phase = phaseOf(timer, marks, now);
-  const s = elapsedS(timer, now);
-  const called = useRef<TimerPhase>(phase);
-  useEffect(() => {
-    if (called.current === phase) return;
-    called.current = phase;
-    if (phase === 'watch') callSound(false);
-    if (phase === 'stop' || phase === 'over') callSound(true);
-  }, [phase]);
+/** Samples of the load before they are believed over the clock. */
+const ENOUGH = 40;
+const NOT_LIVE: LiveWhisk = { get: () => null as unknown as LiveState, subscribe: () => () => undefined, slow: () => undefined, follow: () => () => undefined };
 
-  const model = plan.forecast.whisk ? whip(plan.forecast.whisk) : null;
-  const sign = model?.ok && running ? peakLook(networkAt(model.value, s)).sign : null;
-  const loud = phase === 'stop' || phase === 'watch';
-  const act = (kind: 'timer-start' | 'timer-stop') => {
+/** Follows the motor's load while this whisk runs; null where it does not, or nobody listens. */
+function useLive(step: PlanStep, timer: Timer | null, on: boolean): LiveState | null {
+  const startedAt = on && isRunning(timer) ? timer!.startedAt : null;
+  const slowAt = timer?.slowAt ?? null;
+  const live = useMemo(() => {
+    const whip = creamOf(step.whisk);
+    return startedAt === null || !whip || !step.whisk?.cream ? null : makeLiveWhisk({ whip, target: step.whisk.cream.input.target, logSd: step.whisk.cream.logSd, startedAt });
+  }, [step, startedAt]);
+  useEffect(() => live?.follow(), [live]);
+  useEffect(() => {
+    if (slowAt !== null) live?.slow(slowAt);
+  }, [live, slowAt]);
+  const state = useSyncExternalStore((live ?? NOT_LIVE).subscribe, (live ?? NOT_LIVE).get, () => null);
+  return live ? state : null;
+}
+
+const callOf = (phase: TimerPhase): CallPhase | null => (phase === 'watch' ? 'soon' : phase === 'stop' || phase === 'over' ? phase : null);
+
+const LISTENS = 'soft-peak:listens-to-load';
+const listensAtFirst = (): boolean => {
+  try {
+    return localStorage.getItem(LISTENS) === 'yes';
+  } catch {
+    return false;
+  }
+};
+
+/** The whisk's clock: by the wall, so that a reload or a sleeping tablet loses nothing; by the motor's load where a sensor speaks. It calls before the window opens. */
+export function WhiskTimer({ step }: { readonly step: PlanStep }) {
+  const { plan, state, client, tablet } = useOnPass();
+  const id = step.whisks ? WHISK_TIMER : step.key;
+  const timer = timerOf(state.progress, id);
+  const clock = timer ?? { startedAt: null, stoppedAt: null };
+  const running = isRunning(timer);
+  const mine = timer === null || timer.owner === '' || timer.owner === tablet;
+  const now = useNow(running, 200);
+  // Batches of before each step had its own forecast had one for the whole.
+  const whole = plan.forecast.stageTimeS;
+  const whisk = step.whisk ?? (step.whisks && whole ? { stage: plan.forecast.stage, earlyS: whole.low, opensS: whole.value, closesS: null, cream: null, egg: null } : null);
+  const marks = timerMarks(whisk);
+  const [listens, setListens] = useState(listensAtFirst);
+  const live = useLive(step, timer, listens && whisk?.cream != null);
+  const byLoad = live !== null && live.samples >= ENOUGH;
+  const s = elapsedS(clock, now);
+  const phase: TimerPhase = byLoad && running ? ({ whisking: 'whisking', soon: 'watch', stop: 'stop', over: 'over' } as const)[live.view.phase] : phaseOf(clock, marks, now);
+  const called = running ? callOf(phase) : null;
+  useCall(called);
+  const [waved, setWaved] = useState<CallPhase | null>(null);
+
+  const drawn = lookAt(whisk, byLoad ? s * live.view.pace.mid : s);
+  const sign = running ? (drawn?.look.sign ?? null) : null;
+  const stage = whisk?.stage ?? plan.forecast.stage;
+  const says = byLoad && running && phase !== 'over' ? leftWords(live.view.opensS, s) : words(phase, marks, s, stage);
+  const slows = whisk?.cream?.input.slowFromSoft === true && running && timer?.slowAt === null;
+  const start = () => {
     allowSound();
-    void client.act({ kind, at: Date.now() });
+    const at = Date.now();
+    void client.act({ kind: 'timer-start', id, name: step.partName ? `whisk, ${step.partName.toLowerCase()}` : 'whisk', seconds: null, at, by: tablet });
+    if (listens && whisk?.cream) void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-on', input: whisk.cream.input, startedAt: at }) }).catch(() => undefined);
   };
+  const stop = () => {
+    void client.act({ kind: 'timer-stop', id, at: Date.now(), by: tablet });
+    if (listens) void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-off' }) }).catch(() => undefined);
+  };
+  const slow = () => {
+    void client.act({ kind: 'timer-slow', id, at: Date.now() });
+    if (listens) void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-slow' }) }).catch(() => undefined);
+  };
+  const listen = (yes: boolean) => {
+    setListens(yes);
+    try {
+      localStorage.setItem(LISTENS, yes ? 'yes' : 'no');
+    } catch {
+      // It holds for this page then.
+    }
+  };
+  const big = 'min-h-16 rounded-s px-8 text-[22px] font-[650]';
   return (
-    <section
-      aria-label="Whisk timer"
-      data-phase={phase}
-      className={`mt-6 flex flex-wrap items-center gap-x-10 gap-y-4 border-y py-5 ${loud ? '-mx-5 border-yolk bg-yolk px-5 text-ink md:-mx-10 md:px-10' : phase === 'over' ? '-mx-5 border-beet bg-beet px-5 md:-mx-10 md:px-10' : 'border-cocoa-line'}`}
-    >
-      <p className="fig text-[clamp(72px,11vw,116px)] leading-none" role="timer" aria-label={`Time under the whisk ${clockFace(s)}`}>
-        {clockFace(s)}
-      </p>
-      <div className="min-w-[240px] flex-1">
-        <p className="text-[clamp(20px,2.6vw,28px)] leading-tight font-[600]" role="status">
-          {words(phase, marks, s, plan.forecast.stage)}
+    <section aria-label="Whisk timer" data-phase={phase} data-by={byLoad ? 'load' : 'clock'} className="mt-6 border-y border-cocoa-line py-5">
+      <div className="flex flex-wrap items-center gap-x-10 gap-y-4">
+        <p className="fig text-[clamp(72px,11vw,116px)] leading-none" role="timer" aria-label={`Time under the whisk ${clockFace(s)}`}>
+          {clockFace(s)}
         </p>
-        {sign && <p className={`mt-1 text-[18px] ${loud || phase === 'over' ? '' : 'text-cocoa-soft'}`}>It should look so: {sign.charAt(0).toLowerCase() + sign.slice(1)}</p>}
-        <div className="mt-4 flex flex-wrap gap-3">
-          {running ? (
-            <button type="button" className={`min-h-14 rounded-s px-7 text-[20px] font-[650] ${loud || phase === 'over' ? 'bg-cocoa text-milk' : 'bg-milk text-ink'}`} onClick={() => act('timer-stop')}>
-              Whisk off
-            </button>
-          ) : (
-            <>
-              <button type="button" className="min-h-14 rounded-s bg-yolk px-7 text-[20px] font-[650] text-ink" onClick={() => act('timer-start')}>
+        <div className="min-w-[240px] flex-1">
+          <p className={`text-[clamp(20px,2.6vw,28px)] leading-tight font-[600] ${called ? 'text-yolk' : ''}`} role="status">
+            {says}
+          </p>
+          {sign && <p className="mt-1 text-[18px] text-cocoa-soft">It should look so: {sign.charAt(0).toLowerCase() + sign.slice(1)}</p>}
+          {live && <p className="mt-1 text-[16px] text-cocoa-soft">{sensorWords(live)}</p>}
+          <div className="mt-4 flex flex-wrap items-center gap-3">
+            {running && mine && (
+              <button type="button" className="min-h-14 rounded-s bg-milk px-7 text-[20px] font-[650] text-ink" onClick={stop}>
+                Whisk off
+              </button>
+            )}
+            {running && !mine && (
+              <button type="button" className="min-h-14 rounded-s border border-yolk px-5 text-[18px]" onClick={() => void client.act({ kind: 'timer-take', id, by: tablet })}>
+                Tablet {timer?.owner} has this timer: take it over
+              </button>
+            )}
+            {slows && (
+              <button type="button" className="min-h-14 rounded-s border border-cocoa-soft px-5 text-[18px]" onClick={slow}>
+                Dropped to slow
+              </button>
+            )}
+            {!running && (
+              <button type="button" className="min-h-14 rounded-s bg-yolk px-7 text-[20px] font-[650] text-ink" onClick={start}>
                 {phase === 'stopped' ? 'Start again from 0:00' : 'Whisk on'}
               </button>
-              {phase === 'stopped' && (
-                <button type="button" className="min-h-14 rounded-s border border-cocoa-soft px-5 text-[18px]" onClick={() => void client.act({ kind: 'timer-clear' })}>
-                  Clear
-                </button>
-              )}
-            </>
-          )}
+            )}
+            {phase === 'stopped' && mine && (
+              <button type="button" className="min-h-14 rounded-s border border-cocoa-soft px-5 text-[18px]" onClick={() => void client.act({ kind: 'timer-clear', id, by: tablet })}>
+                Clear
+              </button>
+            )}
+            {!running && whisk?.cream && (
+              <label className="flex min-h-11 cursor-pointer items-center gap-2.5 text-[16px] text-cocoa-soft">
+                <input type="checkbox" className="size-5 accent-yolk" checked={listens} onChange={(e) => listen(e.target.checked)} />
+                listen to the motor’s load
+              </label>
+            )}
+          </div>
         </div>
       </div>
+      {called && waved !== called && mine && (
+        <WhiskCall phase={called} stage={stage} nowS={s} says={says} sign={sign} look={drawn?.look ?? null} tone={drawn?.tone ?? 'cream'}>
+          <button type="button" className={`${big} ${called === 'over' ? 'bg-paper text-ink' : 'bg-ink text-paper'}`} onClick={stop} autoFocus>
+            Whisk off
+          </button>
+          {slows && (
+            <button type="button" className={`${big} border-2 border-current`} onClick={slow}>
+              Dropped to slow
+            </button>
+          )}
+          <button type="button" className="min-h-16 rounded-s px-5 text-[19px] underline decoration-dotted underline-offset-4" onClick={() => setWaved(called)}>
+            Back to the step
+          </button>
+        </WhiskCall>
+      )}
     </section>
   );
+}
+
+/** What the sensor says, or that it says nothing. */
+function sensorWords(live: LiveState): string {
+  if (live.silentS === null) return 'No sensor speaks: by the clock.';
+  if (!hearsLoad(live)) return `The sensor is silent for ${showSeconds(live.silentS)}: by what it said until then, and the clock.`;
+  if (live.samples < ENOUGH) return 'Listening to the load; by the clock so far.';
+  const pace = Math.round(100 * (live.view.pace.mid - 1));
+  return `By the load: ${pace === 0 ? 'as quick as forecast' : `${Math.abs(pace)}\u00a0% ${pace > 0 ? 'quicker' : 'slower'} than forecast`}.`;
 }

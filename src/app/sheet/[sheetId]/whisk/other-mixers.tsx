@@ -1,37 +1,72 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { showRoughSeconds } from '../../../../core/figure';
-import { stopWindow, whip } from '../../../../core/foam/whisk';
+import { eggBowlfulsNeeded, eggWhip, type EggWhiskInput } from '../../../../core/foam/egg-whisk';
+import { bowlfulsNeeded, stopWindow, whip, type StopWindow } from '../../../../core/foam/whisk';
 import type { PartAnalysis } from '../../../../core/sheet/analyse';
+import { correctedWhip, learntFor } from '../../../../core/sheet/learnt';
+import type { Mixer } from '../../../../core/sheet/schema';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
-/** The same cream in every mixer of the kitchen: a few sums each, so they are done here and not in the worker. */
+interface InMixer {
+  readonly window: StopWindow | null;
+  readonly bowlfuls: number | null;
+  readonly why: string;
+}
+
+/** The same foam in every mixer of the kitchen, split so that each bowlful fits: a few sums each, so they are done here. */
 export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
   const { kitchen } = useSheet();
-  const input = a.whiskInput.ok ? a.whiskInput.value : null;
-  if (!input) return null;
-  const { target } = input;
+  const cream = a.whiskInput.ok ? a.whiskInput.value : null;
+  const egg: Omit<EggWhiskInput, 'mixer' | 'bowlMl' | 'batches'> | null = a.eggFoam && { foam: a.eggFoam.foam, speed: a.part.whisk.speed, mixMl: a.mixMl, eggC: a.part.heat.eggC };
+  if (!cream && !egg) return null;
+  const stage = egg && a.eggWhip?.ok ? a.eggWhip.value.right : a.part.whisk.stage;
+  const of = (m: Mixer): InMixer => {
+    if (egg) {
+      const bowlfuls = eggBowlfulsNeeded({ ...egg, mixer: m.kind, bowlMl: m.bowlMl });
+      const made = eggWhip({ ...egg, mixer: m.kind, bowlMl: m.bowlMl, batches: bowlfuls ?? 1 });
+      return { window: made.ok ? made.value.window : null, bowlfuls, why: made.ok ? '' : made.fault.code === 'no-air' ? 'brings no air' : 'too small' };
+    }
+    const inMixer = { ...cream!, mixer: m.kind, bowlMl: m.bowlMl };
+    const first = whip({ ...inMixer, batches: 50 });
+    const bowlfuls = first.ok ? bowlfulsNeeded(inMixer, first.value.reachablePct) : null;
+    const made = bowlfuls === null ? first : whip({ ...inMixer, batches: bowlfuls });
+    const time = learntFor(kitchen.corrections, 'whisk-time', m.id)?.factor ?? 1;
+    return { window: made.ok ? stopWindow(correctedWhip(made.value, time, 1), inMixer.target) : null, bowlfuls, why: bowlfuls === null ? 'too small' : 'never' };
+  };
+  const bold = (m: Mixer): string => (m.id === a.part.whisk.mixerId ? 'font-semibold!' : '');
+  const cell = (text: ReactNode, more = ''): ReactNode => <td className={`py-1.5 pl-3 text-right whitespace-nowrap ${more}`}>{text}</td>;
   return (
     <table className="mt-3 w-full border-t border-steel text-[14px]">
-      <caption className="pt-2.5 pb-1 text-left font-figure text-[15px] font-[650]">To {target} in each mixer</caption>
-      <thead className="sr-only">
+      <caption className="pt-2.5 pb-1 text-left font-figure text-[15px] font-[650]">To {stage} in each mixer</caption>
+      <thead className="text-[13px] text-ink-soft">
         <tr>
-          <th scope="col">mixer</th>
-          <th scope="col">to {target}</th>
-          <th scope="col">stop window</th>
+          <th scope="col" className="sr-only">
+            mixer
+          </th>
+          <th scope="col" className="pl-3 text-right font-normal">
+            bowlfuls
+          </th>
+          <th scope="col" className="pl-3 text-right font-normal">
+            each
+          </th>
+          <th scope="col" className="pl-3 text-right font-normal">
+            to stop in
+          </th>
         </tr>
       </thead>
       <tbody>
         {kitchen.mixers.map((m) => {
-          const made = whip({ ...input, mixer: m.kind, bowlMl: m.bowlMl });
-          const window = made.ok ? stopWindow(made.value, target) : null;
+          const { window, bowlfuls, why } = of(m);
           return (
             <tr key={m.id} className="border-t border-steel-light align-baseline">
-              <th scope="row" className={`py-1.5 pr-3 text-left font-normal ${m.id === a.part.whisk.mixerId ? 'font-semibold!' : ''}`}>
+              <th scope="row" className={`py-1.5 pr-1 text-left font-normal ${bold(m)}`}>
                 {m.name}
               </th>
-              <td className="fig py-1.5 pr-3 text-right">{window ? showRoughSeconds(window.opensS) : 'never'}</td>
-              <td className="py-1.5 text-right whitespace-nowrap text-ink-soft">{window?.closesS != null ? `${showRoughSeconds(window.closesS - window.opensS)} to stop` : window ? 'no hurry' : ''}</td>
+              {cell(window && bowlfuls !== null ? bowlfuls : '–', 'fig')}
+              {cell(window ? showRoughSeconds(window.opensS) : why, window ? 'fig' : 'text-ink-soft')}
+              {cell(window?.closesS != null ? showRoughSeconds(window.closesS - window.opensS) : window ? 'no hurry' : '', 'text-ink-soft')}
             </tr>
           );
         })}

@@ -2,8 +2,8 @@
 
 import { Chart, Filler, LinearScale, LineController, LineElement, PointElement, type ChartOptions, type Plugin } from 'chart.js';
 import { useEffect, useMemo, useRef } from 'react';
-import { clockFace, houseRange, showSecondsRange } from '../../../../core/figure';
-import { SPREAD, STAGE_X } from '../../../../core/foam/house';
+import { clockFace, showSecondsRange } from '../../../../core/figure';
+import { STAGE_X } from '../../../../core/foam/house';
 import { pageTokens, type PageTokens } from '../../../../ui/page-tokens';
 import { networkAt, overrunAt, STAGES, type StopWindow, type Whip } from '../../../../core/foam/whisk';
 
@@ -16,6 +16,8 @@ interface StageChartProps {
   readonly cursorS: number;
   readonly onCursor: (seconds: number) => void;
   readonly says: string;
+  /** The early and late end of its times, as shares of the middle. */
+  readonly range: readonly [early: number, late: number];
   /** Where the clock's line lies in the canvas, px, so that the slider below can match it. */
   readonly onClockLine: (left: number, right: number) => void;
 }
@@ -23,17 +25,17 @@ interface StageChartProps {
 const POINTS = 160;
 
 /** The network's curve with its house spread, the air, the stop window and the cursor, over the clock. */
-export function StageChart({ whip, window: stop, endS, cursorS, onCursor, says, onClockLine }: StageChartProps) {
+export function StageChart({ range: [early, late], whip, window: stop, endS, cursorS, onCursor, says, onClockLine }: StageChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart<'line', { x: number; y: number | null }[]> | null>(null);
-  const marks = useRef({ stop, cursorS, onClockLine });
+  const marks = useRef<Marks>({ stop, cursorS, onClockLine, range: [early, late] });
 
   const series = useMemo(() => {
     const times = Array.from({ length: POINTS + 1 }, (_, i) => (endS * i) / POINTS);
     const curve = (stretch: number) => times.map((t) => ({ x: t, y: 100 * networkAt(whip, t * stretch) }));
     const air = times.map((t) => ({ x: t, y: overrunAt(whip, t) }));
-    return { middle: curve(1), early: curve(1 + SPREAD.whiskTime), late: curve(1 / (1 + SPREAD.whiskTime)), air };
-  }, [whip, endS]);
+    return { middle: curve(1), early: curve(1 / early), late: curve(1 / late), air };
+  }, [whip, endS, early, late]);
 
   useEffect(() => {
     if (!canvas.current) return;
@@ -70,9 +72,9 @@ export function StageChart({ whip, window: stop, endS, cursorS, onCursor, says, 
   }, [series, endS]);
 
   useEffect(() => {
-    marks.current = { stop, cursorS, onClockLine };
+    marks.current = { stop, cursorS, onClockLine, range: [early, late] };
     chart.current?.draw();
-  }, [cursorS, stop, onClockLine]);
+  }, [cursorS, stop, onClockLine, early, late]);
 
   const toCursor = (clientX: number) => {
     const made = chart.current;
@@ -122,12 +124,16 @@ function optionsOf(c: PageTokens): ChartOptions<'line'> {
   };
 }
 
-function drawMarks(marks: { current: Pick<StageChartProps, 'cursorS' | 'onClockLine'> & { stop: StopWindow | null } }, c: PageTokens): Plugin<'line'> {
+interface Marks extends Pick<StageChartProps, 'cursorS' | 'onClockLine' | 'range'> {
+  readonly stop: StopWindow | null;
+}
+
+function drawMarks(marks: { current: Marks }, c: PageTokens): Plugin<'line'> {
   return {
     id: 'marks',
     afterLayout: ({ chartArea: a, width }) => marks.current.onClockLine(a.left, width - a.right),
     beforeDatasetsDraw: ({ ctx, chartArea: a, scales }) => {
-      const { stop } = marks.current;
+      const { stop, range } = marks.current;
       if (!stop) return;
       const from = scales.x!.getPixelForValue(stop.opensS);
       const to = Math.min(a.right, stop.closesS === null ? a.right : scales.x!.getPixelForValue(stop.closesS));
@@ -140,7 +146,7 @@ function drawMarks(marks: { current: Pick<StageChartProps, 'cursorS' | 'onClockL
       ctx.fillStyle = c.ink;
       ctx.font = '600 13px "Figtree Variable"';
       ctx.textAlign = 'center';
-      const words = stop.closesS === null ? 'stop from here' : `stop: ${showSecondsRange(...houseRange(stop.closesS - stop.opensS, SPREAD.whiskTime))}`;
+      const words = stop.closesS === null ? 'stop from here' : `stop: ${showSecondsRange(range[0] * (stop.closesS - stop.opensS), range[1] * (stop.closesS - stop.opensS))}`;
       const half = ctx.measureText(words).width / 2;
       ctx.fillText(words, Math.min(a.right - half, Math.max(a.left + half, (from + to) / 2)), a.top - 10);
       ctx.restore();

@@ -4,12 +4,13 @@ import dynamic from 'next/dynamic';
 import { useCallback, useState } from 'react';
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { houseRange, roughNumber, showRange, showRoughSeconds, showSeconds, withUnit } from '../../../../core/figure';
-import { STAGE_X, SPREAD } from '../../../../core/foam/house';
+import { roughNumber, showRange, showRoughSeconds, showSeconds, withUnit } from '../../../../core/figure';
+import { STAGE_X } from '../../../../core/foam/house';
 import { peakLook } from '../../../../core/foam/peak';
 import { networkAt, overrunAt, secondsTo, STAGES, type Whip } from '../../../../core/foam/whisk';
 import { mainPart, type PartAnalysis } from '../../../../core/sheet/analyse';
 import { isWhippedKind } from '../../../../core/sheet/kinds';
+import { airRange, timeRange } from '../../../../core/sheet/learnt';
 import { setPart } from '../../../../core/sheet/edits';
 import { stageTimeFigure, windowFigure } from '../../../../core/tells/figures';
 import { FigureButton } from '../../../../ui/figure-button';
@@ -18,6 +19,9 @@ import { Peak } from '../../../../ui/peak';
 import { SheetFrame } from '../../../../ui/sheet/sheet-frame';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
 import { OtherMixers } from './other-mixers';
+import { WhiskPages } from '../../../whisk/whisk-pages';
+import { EggForecast } from './egg-forecast';
+import { WhatChanges } from './what-changes';
 import { WhiskPlanForm } from './whisk-plan-form';
 import { WhiskWarnings } from './whisk-warnings';
 
@@ -28,25 +32,19 @@ export function WhiskDesk() {
   const analysis = useAnalysis();
   const { id } = useSheet();
   const wished = useSearchParams().get('part');
-  const whisked = analysis.parts.filter((p) => isWhippedKind(p.part.kind));
+  const whisked = analysis.parts.filter((p) => isWhippedKind(p.part.kind) || p.eggFoam !== null);
   const a = whisked.find((p) => p.part.id === wished) ?? mainPart(analysis);
   return (
     <SheetFrame station="Whisk">
       <div className="border-b border-steel px-4 pt-2 md:px-6">
-        <PageTabs
-          label="Pages of Whisk"
-          pages={[
-            { href: `/sheet/${id}/whisk`, name: 'Forecast', here: true },
-            { href: `/practise?sheet=${id}`, name: 'Practise', here: false },
-          ]}
-        />
+        <WhiskPages sheetId={id} here="forecast" />
       </div>
       {whisked.length > 1 && (
         <div className="px-4 pt-2 md:px-6">
           <PageTabs label="Whipped parts" pages={whisked.map((p) => ({ href: `/sheet/${id}/whisk?part=${p.part.id}`, name: p.part.name, here: p === a }))} />
         </div>
       )}
-      <div className="grid min-h-full lg:grid-cols-[minmax(0,1fr)_392px]">{a.whip.ok ? <Forecast key={a.part.id} a={a} whip={a.whip.value} /> : <NoForecast a={a} />}</div>
+      <div className="grid min-h-full lg:grid-cols-[minmax(0,1fr)_392px]">{a.eggFoam ? <EggForecast key={a.part.id} a={a} /> : a.whip.ok ? <Forecast key={a.part.id} a={a} whip={a.whip.value} /> : <NoForecast a={a} />}</div>
     </SheetFrame>
   );
 }
@@ -74,16 +72,17 @@ function Forecast({ a, whip }: { readonly a: PartAnalysis; readonly whip: Whip }
       <section aria-label="Forecast" className="px-4 pt-4 pb-8 md:px-6">
         <Headline a={a} whip={whip} />
         <div className="relative h-[min(44vh,380px)] min-h-[260px]">
-          <StageChart whip={whip} window={window} endS={endS} cursorS={at} onCursor={setCursor} onClockLine={onClockLine} says={`Stages over the clock: ${says}`} />
+          <StageChart whip={whip} window={window} endS={endS} cursorS={at} onCursor={setCursor} onClockLine={onClockLine} range={timeRange(a, 1)} says={`Stages over the clock: ${says}`} />
         </div>
         <input type="range" aria-label="Time under the whisk" aria-valuetext={showSeconds(at)} min={0} max={endS} step={1} value={Math.round(at)} onChange={(e) => setCursor(Number(e.target.value))} className="mt-1 block h-8 accent-ink" style={{ marginLeft: Math.max(0, line.left - 8), width: `calc(100% - ${Math.max(0, line.left - 8) + Math.max(0, line.right - 8)}px)` }} />
         <StageTimes whip={whip} onPick={setCursor} />
         <WhiskPlanForm a={a} />
       </section>
       <aside aria-label="The look" className="border-steel bg-paper px-4 pt-3.5 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
-        <Look whip={whip} at={at} />
+        <Look a={a} whip={whip} at={at} />
         <WhiskWarnings a={a} whip={whip} />
         <OtherMixers a={a} />
+        <WhatChanges a={a} />
         <p className="mt-4 border-t border-steel-light pt-2.5 text-[13.5px] text-ink-soft">Whisk off before scraping. Guards stay on while it turns.</p>
       </aside>
     </>
@@ -123,7 +122,7 @@ function StageTimes({ whip, onPick }: { readonly whip: Whip; readonly onPick: (s
   );
 }
 
-function Look({ whip, at }: { readonly whip: Whip; readonly at: number }) {
+function Look({ a, whip, at }: { readonly a: PartAnalysis; readonly whip: Whip; readonly at: number }) {
   const x = networkAt(whip, at);
   const look = peakLook(x);
   const overrun = overrunAt(whip, at);
@@ -138,14 +137,14 @@ function Look({ whip, at }: { readonly whip: Whip; readonly at: number }) {
       </p>
       <p className="mb-3 text-ink-soft">
         At <span className="fig text-ink">{showSeconds(at)}</span>: {look.stage ?? 'before soft'},{' '}
-        {overrun === null ? 'no air to speak of' : <>air about <span className="fig text-ink">{airWords(overrun)}</span></>}
+        {overrun === null ? 'no air to speak of' : <>air about <span className="fig text-ink">{airWords(a, overrun)}</span></>}
       </p>
     </div>
   );
 }
 
-const airWords = (overrunPct: number): string => {
-  const [low, high] = houseRange(overrunPct, SPREAD.overrun);
+const airWords = (a: PartAnalysis, overrunPct: number): string => {
+  const [low, high] = airRange(a, overrunPct);
   return overrunPct < 1 ? withUnit(roughNumber(0), '%') : showRange(low, high, '%');
 };
 

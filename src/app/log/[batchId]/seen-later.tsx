@@ -1,0 +1,140 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useId, useRef, useState } from 'react';
+import { Camera } from 'lucide-react';
+import { showHours } from '../../../core/figure';
+import { OBSERVATION_FORMS, readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/sheet/observation';
+import { ClockTime } from '../../../ui/clock-time';
+import { observationWords } from '../observation-words';
+
+interface Seen {
+  readonly id: string;
+  readonly kind: ObservationKind;
+  readonly at: number;
+  readonly value: number | null;
+  readonly words: string;
+  readonly photo: string | null;
+}
+
+const KINDS: readonly (readonly [ObservationKind, string])[] = [
+  ['weep', 'liquid that ran out'],
+  ['slice', 'how a slice stands'],
+  ['temperature', 'a temperature'],
+  ['note', 'something seen'],
+];
+
+/** What is seen hours or days later: weeping, slices, temperatures, words, a photo. */
+export function SeenLater({ batchId, endedAt, seen }: { readonly batchId: string; readonly endedAt: number | null; readonly seen: readonly Seen[] }) {
+  const router = useRouter();
+  const id = useId();
+  const [kind, setKind] = useState<ObservationKind>('weep');
+  const [value, setValue] = useState('');
+  const [slice, setSlice] = useState<string>(SLICE_WORDS[0]);
+  const [words, setWords] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [sending, setSending] = useState(false);
+  const file = useRef<HTMLInputElement>(null);
+  const numbered = kind === 'weep' || kind === 'temperature';
+  const read = numbered && value.trim() !== '' ? readObservation(kind, value) : null;
+
+  const send = async (fields: Readonly<Record<string, string>>, photo?: File) => {
+    setSending(true);
+    const form = new FormData();
+    for (const [key, text] of Object.entries({ at: `${Date.now()}`, ...fields })) form.set(key, text);
+    if (photo) form.set('photo', photo);
+    try {
+      const answer = await fetch(`/api/batches/${batchId}/observations`, { method: 'POST', body: form });
+      if (answer.ok) {
+        setTrouble(null);
+        setValue('');
+        setWords('');
+        router.refresh();
+      } else setTrouble(((await answer.json()) as { says?: string }).says ?? 'That could not be kept.');
+    } catch {
+      setTrouble('The server does not answer: nothing was kept. What you typed is still here.');
+    }
+    setSending(false);
+  };
+  const remove = async (observationId: string) => {
+    await fetch(`/api/batches/${batchId}/observations/${observationId}`, { method: 'DELETE' });
+    router.refresh();
+  };
+  const after = (at: number): string => (endedAt === null || at < endedAt ? '' : `${showHours((at - endedAt) / 3_600_000)} on`);
+  return (
+    <>
+      <form
+        className="flex flex-wrap items-end gap-x-4 gap-y-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void send({ kind, value: numbered ? value : '', words: kind === 'slice' ? `${slice}${words.trim() ? `, ${words.trim()}` : ''}` : words });
+        }}
+      >
+        <label className="text-[13.5px] text-ink-soft">
+          Seen
+          <select value={kind} onChange={(e) => setKind(e.target.value as ObservationKind)} className="field mt-0.5 block">
+            {KINDS.map(([key, name]) => (
+              <option key={key} value={key}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {numbered && (
+          <label className="text-[13.5px] text-ink-soft">
+            {OBSERVATION_FORMS[kind].unit}
+            <input value={value} maxLength={30} inputMode="decimal" aria-invalid={(read !== null && !read.ok) || undefined} aria-describedby={`${id}-fault`} onChange={(e) => setValue(e.target.value)} className="field fig mt-0.5 block w-24" />
+          </label>
+        )}
+        {kind === 'slice' && (
+          <label className="text-[13.5px] text-ink-soft">
+            It
+            <select value={slice} onChange={(e) => setSlice(e.target.value)} className="field mt-0.5 block">
+              {SLICE_WORDS.map((w) => (
+                <option key={w}>{w}</option>
+              ))}
+            </select>
+          </label>
+        )}
+        <label className="min-w-0 flex-1 basis-40 text-[13.5px] text-ink-soft">
+          In words
+          <input value={words} maxLength={400} onChange={(e) => setWords(e.target.value)} className="field mt-0.5 block w-full" />
+        </label>
+        <button type="submit" className="btn btn-act" disabled={sending}>
+          Write it down
+        </button>
+        <input ref={file} type="file" accept="image/jpeg,image/png" aria-label="Photo" className="sr-only" tabIndex={-1} onChange={(e) => {
+            const photo = e.target.files?.[0];
+            if (photo) void send({ kind: 'photo', words }, photo);
+            e.target.value = '';
+          }} />
+        <button type="button" className="btn" disabled={sending} onClick={() => file.current?.click()}>
+          <Camera size={16} aria-hidden="true" /> Photo
+        </button>
+      </form>
+      <p id={`${id}-fault`} role="alert" className="mt-1 text-[14px] text-beet empty:hidden">
+        {read && !read.ok ? read.fault.says : trouble}
+      </p>
+      {seen.length > 0 && (
+        <ul className="mt-3" aria-label="Seen so far">
+          {seen.map((o) => (
+            <li key={o.id} className="flex flex-wrap items-baseline gap-x-4 border-t border-steel-light py-2">
+              <span className="fig w-20 text-ink-soft">{after(o.at) || <ClockTime at={o.at} />}</span>
+              <span className="min-w-0 flex-1">
+                {observationWords(o)}
+                {o.photo && (
+                  // eslint-disable-next-line @next/next/no-img-element -- a picture from the kitchen's own file, shown as it is
+                  <img src={`/api/batches/${batchId}/observations/${o.id}`} alt={o.words || 'Photo of this batch'} className="mt-1 max-h-72 max-w-full rounded-s" />
+                )}
+              </span>
+              <button type="button" className="text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink" aria-label={`Take away: ${observationWords(o)}`} onClick={() => void remove(o.id)}>
+                take away
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <p className="mt-2 text-[13.5px] text-ink-soft">A photo is kept beside the data file without place, time or camera; JPEG or PNG, at most 8&nbsp;MB.</p>
+    </>
+  );
+}

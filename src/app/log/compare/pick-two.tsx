@@ -1,0 +1,29 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+
+const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+/** Which two. */
+export function PickTwo({ a, b, sheet, batches }: { readonly a: string; readonly b: string; readonly sheet: string | null; readonly batches: readonly { readonly id: string; readonly name: string; readonly at: number }[] }) {
+  const router = useRouter();
+  const go = (next: { a?: string; b?: string }) => router.push(`/log/compare?${new URLSearchParams({ ...(sheet ? { sheet } : {}), a, b, ...next })}`);
+  const pick = (label: string, value: string, onChange: (id: string) => void) => (
+    <label className="text-[13.5px] text-ink-soft">
+      {label}
+      <select value={value} onChange={(e) => onChange(e.target.value)} className="field mt-0.5 block max-w-full">
+        {batches.map((x) => (
+          <option key={x.id} value={x.id}>
+            {x.name}, {DATE.format(x.at)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  return (
+    <div className="flex flex-wrap gap-6">
+      {pick('This one', a, (id) => go({ a: id }))}
+      {pick('beside', b, (id) => go({ b: id }))}
+    </div>
+  );
+}

@@ -1,0 +1,25 @@
+import { createContext, useContext } from 'react';
+import type { BatchPlan } from '../../../core/sheet/batch';
+import type { BatchClient, ClientState } from '../../../ui/batch/batch-client';
+import type { TemperatureLog } from '../../../ui/batch/temperature-log';
+
+/** The batch in hand, for every piece of Pass. */
+export interface OnPass {
+  readonly batchId: string;
+  readonly plan: BatchPlan;
+  readonly state: ClientState;
+  readonly client: BatchClient;
+  readonly tablet: string;
+  readonly temperatures: TemperatureLog;
+  /** Smallest step of the kitchen's scale, g. */
+  readonly scaleStepG: number;
+  readonly waterBoilsC: number;
+}
+
+export const OnPassContext = createContext<OnPass | null>(null);
+
+export function useOnPass(): OnPass {
+  const value = useContext(OnPassContext);
+  if (!value) throw new Error('used outside of Pass');
+  return value;
+}

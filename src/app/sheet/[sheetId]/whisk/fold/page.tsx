@@ -1,0 +1,5 @@
+import { FoldDesk } from './fold-desk';
+
+export default function FoldPage() {
+  return <FoldDesk />;
+}

@@ -1,0 +1,5 @@
+import { LiveDesk } from './live-desk';
+
+export default function LivePage() {
+  return <LiveDesk />;
+}

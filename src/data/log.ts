@@ -1,0 +1,40 @@
+import { asc } from 'drizzle-orm';
+import type { LogEntry } from '../core/files/log-files';
+import { outcomesOf, type Outcome } from '../core/sheet/outcomes';
+import type { LearnableFigure } from '../core/learning/correction';
+import { listBatches } from './batches';
+import type { KitchenDb } from './kitchen-file';
+import { readKitchenFacts } from './kitchen-facts';
+import { loggedBatches } from './learning';
+import { observations, outcomeAnswers } from './schema';
+
+/** The whole log, newest first, as it leaves the kitchen. */
+export function readLog(db: KitchenDb, sheetId?: string): readonly LogEntry[] {
+  const { mixers, places } = readKitchenFacts(db);
+  const answers = new Map<string, Partial<Record<LearnableFigure, 'count' | 'leave-out'>>>();
+  for (const row of db.select().from(outcomeAnswers).all()) answers.set(row.batchId, { ...answers.get(row.batchId), [row.figure]: row.answer });
+  const seen = db.select().from(observations).orderBy(asc(observations.at)).all();
+  return listBatches(db, sheetId, 100_000).map((b) => ({
+    id: b.id,
+    sheet: b.plan.sheetName,
+    version: b.sheetVersion,
+    portions: b.portions,
+    scale: b.plan.scale,
+    status: b.status,
+    startedAt: b.startedAt,
+    endedAt: b.endedAt,
+    place: places.find((p) => p.id === b.progress.placeId)?.name ?? '',
+    forecast: b.plan.forecast,
+    readings: b.readings,
+    note: b.progress.note,
+    offPlan: b.progress.offPlan,
+    observations: seen.filter((o) => o.batchId === b.id).map(({ kind, at, value, words }) => ({ kind, at, value, words })),
+    outcomes: outcomesOf({ id: b.id, at: b.startedAt, forecast: b.plan.forecast, readings: b.readings, answers: answers.get(b.id) ?? {} }, mixers),
+  }));
+}
+
+/** Every outcome that the log learns from, oldest first. */
+export function readOutcomes(db: KitchenDb): readonly Outcome[] {
+  const { mixers } = readKitchenFacts(db);
+  return loggedBatches(db).flatMap((b) => outcomesOf(b, mixers));
+}

@@ -1,0 +1,107 @@
+import { createStore } from 'zustand/vanilla';
+import { devicesOf } from '../instruments/use-instruments';
+import { feed, listen } from '../instruments/instrument-feed';
+
+/** One temperature of a series; `at` in ms since 1970. */
+export interface Sample {
+  readonly series: string;
+  readonly at: number;
+  readonly tC: number;
+}
+
+export interface TemperatureState {
+  readonly samples: readonly Sample[];
+  /** Which probe, by serial, writes into which series, on this tablet. */
+  readonly logging: Readonly<Record<string, string>>;
+  readonly trouble: string | null;
+}
+
+const EVERY_MS = 2000;
+const MOST_AT_ONCE = 500;
+
+export interface TemperatureLog {
+  readonly get: () => TemperatureState;
+  readonly subscribe: (changed: () => void) => () => void;
+  /** A probe writes into a series from now on; null ends it. */
+  readonly logFrom: (series: string, probeId: string | null) => void;
+  /** A temperature that was read and typed. */
+  readonly add: (series: string, tC: number) => void;
+  readonly follow: () => () => void;
+}
+
+/** The temperatures of a batch on one tablet: what the server has, and what goes there. What could not be sent yet is kept here. */
+export function makeTemperatureLog(batchId: string, known: readonly Sample[]): TemperatureLog {
+  const keyOf = (what: string): string => `soft-peak:${what}:${batchId}`;
+  const read = <T>(what: string, none: T): T => {
+    try {
+      return (JSON.parse(localStorage.getItem(keyOf(what)) ?? 'null') as T | null) ?? none;
+    } catch {
+      return none;
+    }
+  };
+  const write = (what: string, value: unknown): void => {
+    try {
+      localStorage.setItem(keyOf(what), JSON.stringify(value));
+    } catch {
+      // A private window may refuse; the server is told within moments.
+    }
+  };
+  const store = createStore<TemperatureState>(() => ({ samples: known, logging: {}, trouble: null }));
+  let waiting: Sample[] = [];
+  let sending = false;
+
+  const send = async (): Promise<void> => {
+    if (sending || waiting.length === 0) return;
+    sending = true;
+    const samples = waiting.slice(0, MOST_AT_ONCE);
+    try {
+      const answer = await fetch(`/api/batches/${batchId}/temperatures`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ samples }) });
+      if (!answer.ok) throw new Error('refused');
+      waiting = waiting.slice(samples.length);
+      write('temperatures', waiting);
+      store.setState({ trouble: null });
+    } catch {
+      store.setState({ trouble: 'The server does not answer: temperatures are kept on this tablet.' });
+    }
+    sending = false;
+  };
+
+  const take = (sample: Sample): void => {
+    store.setState((s) => ({ samples: [...s.samples, sample] }));
+    waiting.push(sample);
+    write('temperatures', waiting);
+    void send();
+  };
+
+  const sampleProbes = (): void => {
+    const now = Date.now();
+    const probes = devicesOf(feed.get(), 'probe');
+    for (const [series, id] of Object.entries(store.getState().logging)) {
+      const probe = probes.find((p) => p.line.id === id);
+      if (probe && now - probe.heardAt < 2 * EVERY_MS) take({ series, at: now, tC: probe.line.value });
+    }
+    void send();
+  };
+
+  return {
+    get: store.getState,
+    subscribe: (changed) => store.subscribe(changed),
+    logFrom: (series, probeId) => {
+      const { [series]: _, ...rest } = store.getState().logging;
+      const logging = probeId === null ? rest : { ...rest, [series]: probeId };
+      store.setState({ logging });
+      write('logging', logging);
+    },
+    add: (series, tC) => take({ series, at: Date.now(), tC }),
+    follow: () => {
+      store.setState({ logging: read<Record<string, string>>('logging', {}) });
+      waiting = read<Sample[]>('temperatures', []);
+      const stop = listen();
+      const timer = setInterval(sampleProbes, EVERY_MS);
+      return () => {
+        stop();
+        clearInterval(timer);
+      };
+    },
+  };
+}
