@@ -70,6 +70,9 @@ export function roughNumber(value: number): string {
   return plainNumber(rounded, decimals).replace(/\.0+$/, '');
 }
 
+/** A factor as it is said: '3', '1.08'. */
+export const showFactor = (factor: number): string => (Math.abs(factor - Math.round(factor)) < 0.005 ? plainNumber(factor, 0) : plainNumber(factor, 2));
+
 /** A number and its unit, never breaking apart. */
 export const withUnit = (text: string, unit: string): string => (unit ? `${text}\u00a0${unit}` : text);
 

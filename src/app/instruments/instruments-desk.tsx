@@ -44,10 +44,14 @@ export function InstrumentsDesk({ real }: { readonly real: string | null }) {
               {real === null && <ScaleHand act={act} />}
             </Device>
           ))}
-          {probes.length === 0 && <Device name="probes" what="probe" value={null} more="silent" >{real === null && <ProbeHand index={0} act={act} />}</Device>}
-          {probes.map((d, i) => (
+          {real === null && [0, 1].filter((i) => !probes.some((d) => standInIndex(d.line.id) === i)).map((i) => (
+            <Device key={`silent-${i}`} name={`probe ${i + 1}`} what="probe" value={null} more="silent">
+              <ProbeHand index={i} act={act} />
+            </Device>
+          ))}
+          {probes.map((d) => (
             <Device key={d.line.id} name={d.label} what="probe" value={silent(d.heardAt) ? null : withUnit(plainNumber(d.line.value, 1), '°C')} more={silent(d.heardAt) ? 'silent' : d.twin ? 'another probe bears this name: its serial tells them apart' : `serial ${d.line.id}`}>
-              {real === null && <ProbeHand index={i} act={act} />}
+              {real === null && <ProbeHand index={standInIndex(d.line.id)} act={act} />}
             </Device>
           ))}
           <LoadDevice act={act} real={real !== null} />
@@ -65,6 +69,9 @@ data: {"instrument":"load","id":"m-1","name":"whisk","unit":"%","value":41.7,"at
     </Frame>
   );
 }
+
+/** Which of the two stand-in probes a serial is. */
+const standInIndex = (id: string): number => Number(id.slice(-1)) - 1;
 
 type Act = (body: unknown) => Promise<boolean>;
 

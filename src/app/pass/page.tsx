@@ -40,7 +40,7 @@ export default async function PassPage({ searchParams }: { readonly searchParams
               {sheet.doc.portions} portions from version {sheet.version}, {plan.value.steps.length} steps.{' '}
               {plan.value.forecast.stageTimeS && (
                 <>
-                  {plan.value.forecast.stage} is expected after <b className="fig">{showSecondsRange(plan.value.forecast.stageTimeS.low, plan.value.forecast.stageTimeS.high)}</b>
+                  {plan.value.forecast.stage.charAt(0).toUpperCase() + plan.value.forecast.stage.slice(1)} is expected after <b className="fig">{showSecondsRange(plan.value.forecast.stageTimeS.low, plan.value.forecast.stageTimeS.high)}</b>
                   {plan.value.forecast.overrunPct && (
                     <>
                       , air <b className="fig">{showRange(plan.value.forecast.overrunPct.low, plan.value.forecast.overrunPct.high, '%')}</b>

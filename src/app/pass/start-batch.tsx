@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { plainNumber } from '../../core/figure';
+import { showFactor } from '../../core/figure';
 import { allowSound } from '../../ui/batch/call-sound';
 
 interface StartBatchProps {
@@ -66,7 +66,7 @@ export function StartBatch({ sheetId, portions, versions }: StartBatchProps) {
         </button>
       </div>
       <p id="scale-words" className={`mt-2 text-[14.5px] ${good ? 'text-ink-soft' : 'text-beet'}`}>
-        {!good ? `‘${wish}’ is no number of portions: a whole number from 1 to 2\u202f000.` : wanted === written ? `As the sheet is written, ${written} portions.` : `Every amount times ${plainNumber(wanted / written, 2)}; the sheet is written for ${written}.`}
+        {!good ? `‘${wish}’ is no number of portions: a whole number from 1 to 2\u202f000.` : wanted === written ? `As the sheet is written, ${written} portions.` : `Every amount times ${showFactor(wanted / written)}; the sheet is written for ${written}.`}
       </p>
       <p role="alert" className="mt-2 text-beet empty:hidden">
         {trouble}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clockFace, plainNumber, withUnit } from '../figure';
+import { clockFace, plainNumber, showFactor, withUnit } from '../figure';
 import { EGG_KINDS } from '../heat/lethality';
 import { ForecastSchema } from './forecast';
 import { READING_KINDS, ReadingKindSchema } from './readings';
@@ -202,7 +202,7 @@ export function rescaleTo(p: Progress, line: { readonly lineId: string; readonly
   const factor = should > 0 ? pouredG / should : 0;
   if (!(factor >= 0.1 && factor <= 10)) return null;
   const g = (v: number): string => withUnit(plainNumber(v, v < 10 ? 1 : 0), 'g');
-  return { kind: 'rescale', factor, at, words: `${line.name}: ${g(pouredG)} instead of ${g(should)}; the rest times ${plainNumber(factor, 2)}` };
+  return { kind: 'rescale', factor, at, words: `${line.name}: ${g(pouredG)} instead of ${g(should)}; the rest times ${showFactor(factor)}` };
 }
 
 /** The step after one: the next that is not behind, else the first that is still open, else itself. */

@@ -1,7 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { newLine, type EditContext } from '../../core/sheet/edits';
 import { batchPlan } from '../../core/sheet/make-batch';
-import { freshProgress } from '../../core/sheet/batch';
+import { freshProgress, type OffPlan } from '../../core/sheet/batch';
+import type { ObservationKind } from '../../core/sheet/observation';
 import { startingPart } from '../../core/sheet/starting';
 import { settleMethod } from '../../core/ways/settle';
 import { kitchenOf, type Kitchen } from '../../core/sheet/analyse';
@@ -13,7 +14,7 @@ import type { Part, Sheet } from '../../core/sheet/schema';
 import type { ReadingKind } from '../../core/sheet/method';
 import type { KitchenDb } from '../kitchen-file';
 import { readKitchenFacts } from '../kitchen-facts';
-import { batches, ingredients, kitchenRules, readings } from '../schema';
+import { batches, ingredients, kitchenRules, observations, readings } from '../schema';
 import { createSheet, listSheets } from '../sheets';
 import { SAMPLE_INGREDIENTS } from './sample-ingredients';
 import { SAMPLE_SHEETS, type SampleSheet } from './sample-sheets';
@@ -28,16 +29,20 @@ interface SampleBatch {
   readonly air: number;
   readonly hold: number | null;
   readonly note: string;
+  /** A cold place other than the under-counter fridge. */
+  readonly place?: string;
+  readonly offPlan?: readonly (readonly [min: number, kind: OffPlan['kind'], words: string])[];
+  readonly seen?: readonly (readonly [hoursOn: number, kind: ObservationKind, value: number | null, words: string])[];
 }
 
 const BATCHES: readonly SampleBatch[] = [
   { sheet: 'bay-leaf-chantilly', daysAgo: 27, hour: 10, time: 1.12, air: 0.95, hold: 0.9, note: '' },
   { sheet: 'malted-cheese-frosting', daysAgo: 24, hour: 9, time: 1.05, air: 1.06, hold: null, note: 'Cheese still cold in the middle, small lumps. Softer next time.' },
   { sheet: 'brown-butter-piping-cream', daysAgo: 22, hour: 14, time: 1.1, air: 0.9, hold: null, note: '' },
-  { sheet: 'bay-leaf-chantilly', daysAgo: 18, hour: 11, time: 1.62, air: 0.66, hold: 0.5, note: 'Turned away for the oven: grainy at the edge. Saved with 60 g of fresh cream.' },
+  { sheet: 'bay-leaf-chantilly', daysAgo: 18, hour: 11, time: 1.62, air: 0.66, hold: 0.5, note: 'Turned away for the oven: grainy at the edge. Saved with 60 g of fresh cream.', offPlan: [[14, 'more', 'cream: 60 g more, whisked in by hand']] },
   { sheet: 'bay-leaf-chantilly', daysAgo: 15, hour: 10, time: 1.08, air: 1.02, hold: 1.15, note: '' },
-  { sheet: 'brown-butter-piping-cream', daysAgo: 12, hour: 13, time: 1.16, air: 0.97, hold: 0.42, note: 'Wept overnight: the gelatin went in too cold and strung.' },
-  { sheet: 'malted-cheese-frosting', daysAgo: 9, hour: 9, time: 1.14, air: 0.98, hold: 1.05, note: '' },
+  { sheet: 'brown-butter-piping-cream', daysAgo: 12, hour: 13, time: 1.16, air: 0.97, hold: 0.42, note: 'Wept overnight: the gelatin went in too cold and strung.', seen: [[15, 'weep', 14, 'round the edge'], [15, 'slice', null, 'leans']] },
+  { sheet: 'malted-cheese-frosting', daysAgo: 9, hour: 9, time: 1.14, air: 0.98, hold: 1.05, note: '', place: 'tall-fridge', seen: [[20, 'note', null, 'still pipes with sharp edges']] },
   { sheet: 'bay-leaf-chantilly', daysAgo: 5, hour: 16, time: 1.05, air: 1.07, hold: 0.95, note: '' },
   { sheet: 'brown-butter-piping-cream', daysAgo: 2, hour: 12, time: 1.11, air: 0.94, hold: null, note: '' },
   { sheet: 'bay-leaf-chantilly', daysAgo: 0, hour: -1, time: 1.09, air: 1.01, hold: null, note: '' },
@@ -104,9 +109,10 @@ function addPastBatch(db: KitchenDb, b: SampleBatch, n: number, docs: ReadonlyMa
     values.push(['hold-hours', hours, `${hours}`]);
   }
   const id = `sample-${n + 1}`;
-  const progress = { ...freshProgress(), step: steps.length - 1, note: b.note, fields: Object.fromEntries(values.map(([kind, , text]) => [kind, text])) };
+  const progress = { ...freshProgress(), step: steps.length - 1, note: b.note, placeId: b.place ?? 'under-counter', offPlan: (b.offPlan ?? []).map(([min, kind, words]) => ({ at: startedAt + min * 60_000, kind, words })), fields: Object.fromEntries(values.map(([kind, , text]) => [kind, text])) };
   db.insert(batches)
     .values({ id, sheetId: b.sheet, sheetVersion: 1, portions: doc.portions, status: 'finished', plan: plan.value, progress, startedAt, endedAt })
     .run();
+  for (const [n, [hoursOn, kind, amount, words]] of (b.seen ?? []).entries()) db.insert(observations).values({ id: `${id}-seen-${n + 1}`, batchId: id, kind, at: endedAt + hoursOn * 3_600_000, value: amount, words }).run();
   for (const [kind, value] of values) db.insert(readings).values({ batchId: id, kind, value, takenAt: endedAt }).run();
 }

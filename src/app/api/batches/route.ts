@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { kitchenOf } from '../../../core/sheet/analyse';
+import { fitBowlfuls } from '../../../core/sheet/bowlfuls';
 import { batchPlan } from '../../../core/sheet/make-batch';
 import { scaleToPortions } from '../../../core/sheet/scale';
 import { startBatch } from '../../../data/batches';
@@ -22,7 +23,10 @@ export async function POST(request: Request) {
     if (!doc) return refuse(404, `Version ${version} is no longer in the kitchen.`);
     const scaled = scaleToPortions(doc, portions ?? doc.portions);
     if (!scaled.ok) return refuse(422, scaled.fault.says);
-    const plan = batchPlan(scaled.value, kitchenOf(readKitchenFacts(db)), scaled.value.portions / doc.portions);
+    const kitchen = kitchenOf(readKitchenFacts(db));
+    // A larger batch than the sheet is written for may need more bowlfuls.
+    const fitting = scaled.value.portions > doc.portions ? fitBowlfuls(scaled.value, kitchen) : scaled.value;
+    const plan = batchPlan(fitting, kitchen, scaled.value.portions / doc.portions);
     if (!plan.ok) return refuse(422, plan.fault.says);
     const batch = startBatch(db, { id: crypto.randomUUID(), sheetId, sheetVersion: version ?? sheet.version, portions: scaled.value.portions, plan: plan.value, startedAt: Date.now() });
     return NextResponse.json({ id: batch.id }, { status: 201 });

@@ -5,6 +5,7 @@ import { getBatch } from '../../../data/batches';
 import { listObservations } from '../../../data/observations';
 import { listTemperatures } from '../../../data/temperatures';
 import { openedKitchen } from '../../../data/kitchen';
+import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { getSheet, getSheetVersion } from '../../../data/sheets';
 import { ClockTime } from '../../../ui/clock-time';
 import { Frame } from '../../../ui/frame';
@@ -22,6 +23,7 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
   if (!batch) notFound();
   const made = getSheetVersion(db, batch.sheetId, batch.sheetVersion);
   const head = getSheet(db, batch.sheetId);
+  const place = readKitchenFacts(db).places.find((p) => p.id === batch.progress.placeId)?.name ?? null;
   const rows = compareOutcome(batch.plan.forecast, batch.readings);
   return (
     <Frame
@@ -77,7 +79,7 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
             )}
           </ul>
           <p className="border-t border-steel-light py-2 text-[14px] text-ink-soft">
-            {batch.portions} portions; {batch.plan.forecast.mixerName}; whisked to {batch.plan.forecast.stage}. {batch.plan.allergens.length > 0 && `Allergens: ${batch.plan.allergens.join(', ')}.`}
+            {batch.portions} portions; {batch.plan.forecast.mixerName}; whisked to {batch.plan.forecast.stage}{place ? `; ${place.toLowerCase()}` : ''}. {batch.plan.allergens.length > 0 && `Allergens: ${batch.plan.allergens.join(', ')}.`}
           </p>
           {batch.progress.offPlan.length > 0 && (
             <>

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useId, useRef, useState } from 'react';
 import { Camera } from 'lucide-react';
 import { showHours } from '../../../core/figure';
-import { OBSERVATION_FORMS, readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/sheet/observation';
+import { readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/sheet/observation';
 import { ClockTime } from '../../../ui/clock-time';
 import { observationWords } from '../observation-words';
 
@@ -82,7 +82,7 @@ export function SeenLater({ batchId, endedAt, seen }: { readonly batchId: string
         </label>
         {numbered && (
           <label className="text-[13.5px] text-ink-soft">
-            {OBSERVATION_FORMS[kind].unit}
+            {kind === 'weep' ? 'How much, g' : 'Reads, °C'}
             <input value={value} maxLength={30} inputMode="decimal" aria-invalid={(read !== null && !read.ok) || undefined} aria-describedby={`${id}-fault`} onChange={(e) => setValue(e.target.value)} className="field fig mt-0.5 block w-24" />
           </label>
         )}

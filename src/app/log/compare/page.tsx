@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { plainNumber, showGrams } from '../../../core/figure';
+import { showFactor, showGrams } from '../../../core/figure';
 import { compareOutcome } from '../../../core/sheet/readings';
 import { getBatch, listBatches, type StoredBatch } from '../../../data/batches';
 import { openedKitchen } from '../../../data/kitchen';
@@ -66,7 +66,7 @@ function SideBySide({ a, b, seenA, seenB }: { readonly a: StoredBatch; readonly 
   const how: Row[] = [
     { name: 'version', a: `${a.sheetVersion}`, b: `${b.sheetVersion}` },
     { name: 'portions', a: `${a.portions}`, b: `${b.portions}` },
-    { name: 'scale', a: `× ${plainNumber(a.plan.scale * a.progress.scale, 2)}`, b: `× ${plainNumber(b.plan.scale * b.progress.scale, 2)}` },
+    { name: 'scale', a: `× ${showFactor(a.plan.scale * a.progress.scale)}`, b: `× ${showFactor(b.plan.scale * b.progress.scale)}` },
     { name: 'mixer', a: a.plan.forecast.mixerName || '–', b: b.plan.forecast.mixerName || '–' },
     { name: 'cream at the start', a: a.progress.fields['cream-temperature'] ? `${a.progress.fields['cream-temperature']}\u00a0°C` : '–', b: b.progress.fields['cream-temperature'] ? `${b.progress.fields['cream-temperature']}\u00a0°C` : '–' },
   ];

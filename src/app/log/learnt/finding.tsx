@@ -88,16 +88,16 @@ function Ratios({ outcomes, learnt, spread, says }: { readonly outcomes: Finding
     <svg viewBox={`0 0 ${W} ${H}`} className="block w-full max-w-[640px]" role="img" aria-label={`${says}, oldest first: ${outcomes.map((o) => `${plainNumber(o.ratio, 2)}${asked(o.batchId) ? ' (far off)' : ''}`).join(', ')} times the formula`}>
       <rect x="64" width={W - 104} y={y(learnt.high)} height={y(learnt.low) - y(learnt.high)} fill="var(--color-yolk-pale)" />
       <line x1="64" x2={W - 40} y1={y(1)} y2={y(1)} stroke="var(--color-ink-soft)" strokeDasharray="3 4" />
-      <text x="0" y={y(1) + 4} fontSize="13" fill="var(--color-ink-soft)">
+      <text x="0" y={y(1) + 4} fontSize="15" fill="var(--color-ink-soft)">
         formula
       </text>
       <line x1="64" x2={W - 40} y1={y(learnt.factor)} y2={y(learnt.factor)} stroke="var(--color-ink)" strokeWidth="2" />
-      <text x={W - 36} y={y(learnt.factor) + 4} fontSize="13" fontWeight="600" fill="var(--color-ink)">
+      <text x={W - 36} y={y(learnt.factor) + 4} fontSize="15" fontWeight="600" fill="var(--color-ink)">
         {plainNumber(learnt.factor, 2)}
       </text>
       {outcomes.map((o, i) => {
         const out = o.answer === 'leave-out' || asked(o.batchId);
-        return <circle key={o.batchId} cx={x(i)} cy={y(o.ratio)} r="5" fill={out ? 'var(--color-paper)' : 'var(--color-ink)'} stroke={out ? 'var(--color-beet)' : 'var(--color-ink)'} strokeWidth="2" />;
+        return <circle key={o.batchId} cx={x(i)} cy={y(o.ratio)} r="5.5" fill={out ? 'var(--color-paper)' : 'var(--color-ink)'} stroke={out ? 'var(--color-beet)' : 'var(--color-ink)'} strokeWidth="2" />;
       })}
     </svg>
   );

@@ -1,15 +1,18 @@
 'use client';
 
 import { Check } from 'lucide-react';
-import { StepLines } from './step-lines';
+import { AmountSwitches, StepLines } from './step-lines';
 import { useOnPass } from './on-pass';
 
 /** Before the first step: what takes its time, then every amount by the step that it is for, divided ingredients apart. */
-export function MiseScreen({ inGrams, onUnit }: { readonly inGrams: boolean; readonly onUnit: () => void }) {
+export function MiseScreen() {
   const { plan, state, client } = useOnPass();
   return (
     <>
-      <h1 className="text-[clamp(30px,4.6vw,52px)] leading-[1.08]">Mise en place</h1>
+      <div className="flex flex-wrap items-end justify-between gap-x-8">
+        <h1 className="text-[clamp(30px,4.6vw,52px)] leading-[1.08]">Mise en place</h1>
+        <AmountSwitches />
+      </div>
       {plan.before.length > 0 && (
         <section aria-label="Before the first step" className="mt-5">
           <h2 className="text-[20px] text-yolk">Before the first step</h2>
@@ -35,9 +38,9 @@ export function MiseScreen({ inGrams, onUnit }: { readonly inGrams: boolean; rea
         </section>
       )}
       {plan.mise.map((group) => (
-        <section key={group.stepKey} aria-label={group.title} className="mt-7">
+        <section key={group.stepKey} aria-label={group.title} className="mt-6 [&_section]:mt-1">
           <h2 className="text-[20px] text-yolk">{group.title}</h2>
-          <StepLines lines={group.lines} inGrams={inGrams} onUnit={onUnit} tickAs="mise:" />
+          <StepLines lines={group.lines} bare tickAs="mise:" />
         </section>
       ))}
     </>

@@ -14,6 +14,8 @@ export interface OnPass {
   /** Smallest step of the kitchen's scale, g. */
   readonly scaleStepG: number;
   readonly waterBoilsC: number;
+  /** How amounts are shown and ticked, on every screen alike. */
+  readonly amounts: { readonly inGrams: boolean; readonly byScale: boolean; readonly toggleUnit: () => void; readonly toggleScale: () => void };
 }
 
 export const OnPassContext = createContext<OnPass | null>(null);

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useState, useSyncExternalStore } from 'react';
 import { ArrowLeft, ArrowRight, Check } from 'lucide-react';
 import { isRunning, MISE, stepAfter, timerOf, whileItRests, type BatchPlan, type PlanStep } from '../../../core/sheet/batch';
-import { plainNumber, withUnit } from '../../../core/figure';
+import { plainNumber, showFactor, withUnit } from '../../../core/figure';
 import { READING_FORMS } from '../../../core/sheet/readings';
 import { allowSound } from '../../../ui/batch/call-sound';
 import { makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
@@ -53,6 +53,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
   const step = plan.steps[at]!;
   const atMise = plan.mise.length > 0 && !progress.done.includes(MISE);
   const [inGrams, setInGrams] = useState(true);
+  const [byScale, setByScale] = useState(false);
   const [offPlan, setOffPlan] = useState(false);
   const after = stepAfter(plan.steps, progress.done, at);
   const allDone = !atMise && (after === at || plan.steps.every((s, i) => i === at || progress.done.includes(s.key)));
@@ -103,7 +104,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
     await client.act({ kind: 'finish', at: Date.now(), placeId });
     if (client.get().pending.length === 0) router.push(`/log/${batch.id}`);
   };
-  const onPass: OnPass = { batchId: batch.id, plan, state, client, tablet, temperatures, scaleStepG, waterBoilsC };
+  const onPass: OnPass = { batchId: batch.id, plan, state, client, tablet, temperatures, scaleStepG, waterBoilsC, amounts: { inGrams, byScale, toggleUnit: () => setInGrams(!inGrams), toggleScale: () => setByScale(!byScale) } };
   return (
     <OnPassContext value={onPass}>
       <div className="on-cocoa grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-cocoa text-milk">
@@ -118,7 +119,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
           )}
         </div>
         <main className="mx-auto w-full max-w-[1060px] px-5 py-6 md:px-10">
-          {atMise ? <MiseScreen inGrams={inGrams} onUnit={() => setInGrams(!inGrams)} /> : <StepScreen key={step.key} step={step} at={at} inGrams={inGrams} onUnit={() => setInGrams(!inGrams)} />}
+          {atMise ? <MiseScreen /> : <StepScreen key={step.key} step={step} at={at} />}
         </main>
         <nav aria-label="Steps" className="sticky bottom-0 z-10 grid grid-cols-2 gap-px border-t border-cocoa-line bg-cocoa-line">
           <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-cocoa text-[20px] hover:bg-ink/40 disabled:text-cocoa-soft/60" disabled={atMise || (at === 0 && plan.mise.length === 0)} onClick={back}>
@@ -164,7 +165,7 @@ function Finish({ places, onFinish }: { readonly places: PassDeskProps['places']
   );
 }
 
-function StepScreen({ step, at, inGrams, onUnit }: { readonly step: PlanStep; readonly at: number; readonly inGrams: boolean; readonly onUnit: () => void }) {
+function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number }) {
   const { plan, state, client } = useOnPass();
   const meanwhile = whileItRests(plan.steps, state.progress.done, at);
   const whisks = step.whisks || step.whisk !== null;
@@ -176,7 +177,7 @@ function StepScreen({ step, at, inGrams, onUnit }: { readonly step: PlanStep; re
       {whisks && <WhiskTimer step={step} />}
       {step.waitMin && <RestTimer step={step} />}
       <div className={whisks && step.lines.length > 0 && step.readings.length > 0 ? 'grid gap-x-12 lg:grid-cols-[minmax(0,1fr)_300px]' : ''}>
-        {step.lines.length > 0 && <StepLines lines={step.lines} inGrams={inGrams} onUnit={onUnit} />}
+        {step.lines.length > 0 && <StepLines lines={step.lines} />}
         <StepReadings kinds={step.readings} />
       </div>
       {step.heat && <StepTemperatures step={step} />}
@@ -231,6 +232,7 @@ function RestTimer({ step }: { readonly step: PlanStep }) {
 function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readonly version: number; readonly at: number | null; readonly awake: boolean; readonly offPlan: boolean; readonly onOffPlan: () => void; readonly onStep: (key: string) => void }) {
   const { plan, state, client } = useOnPass();
   const { progress } = state;
+  const [adding, setAdding] = useState(false);
   return (
     <header className="border-b border-cocoa-line px-5 py-3 md:px-10">
       <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
@@ -241,12 +243,15 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
           <span className="font-[650]">{plan.sheetName}</span>
           <span className="text-cocoa-soft">
             , version {version}
-            {plan.scale !== 1 && `, times ${plainNumber(plan.scale, 2)}`}
-            {progress.scale !== 1 && `, rest times ${plainNumber(progress.scale, 2)}`}
+            {plan.scale !== 1 && `, times ${showFactor(plan.scale)}`}
+            {progress.scale !== 1 && `, rest times ${showFactor(progress.scale)}`}
           </span>
         </p>
         <p className="flex flex-wrap items-center gap-x-5 text-[17px]">
           <span className="text-[15px] text-cocoa-soft">{state.batch.status !== 'running' ? 'over' : awake ? 'screen stays on' : 'screen may sleep'}</span>
+          <button type="button" aria-expanded={adding} className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => setAdding(!adding)}>
+            timer
+          </button>
           <button type="button" aria-expanded={offPlan} className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={onOffPlan}>
             off the plan{progress.offPlan.length > 0 ? ` (${progress.offPlan.length})` : ''}
           </button>
@@ -266,7 +271,7 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
           <i key={s.key} className={`h-1 flex-1 ${i === at ? 'bg-yolk' : progress.done.includes(s.key) ? 'bg-cocoa-soft' : 'bg-cocoa-line'}`} />
         ))}
       </div>
-      <TimerStrip onStep={onStep} />
+      <TimerStrip onStep={onStep} adding={adding} onAdded={() => setAdding(false)} />
       {progress.pausedAt !== null && (
         <p role="status" className="mt-2 flex flex-wrap items-center gap-3 text-[18px] text-yolk">
           Paused; the timers go on by the clock.

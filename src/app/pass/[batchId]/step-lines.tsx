@@ -15,19 +15,21 @@ type Line = BatchPlan['steps'][number]['lines'][number];
 
 interface StepLinesProps {
   readonly lines: readonly Line[];
-  readonly inGrams: boolean;
-  readonly onUnit: () => void;
+  /** Without the two switches below, where other amounts follow that have them. */
+  readonly bare?: boolean;
   /** Put before a line's id in its tick, where the same line is ticked in two places. */
   readonly tickAs?: string;
 }
 
 /** Amounts with their ticks; by the scale, the next one ticks itself when its weight is reached and steady. */
-export function StepLines({ lines, inGrams, onUnit, tickAs = '' }: StepLinesProps) {
-  const { state, client } = useOnPass();
-  const [byScale, setByScale] = useState(false);
+export function StepLines({ lines, bare = false, tickAs = '' }: StepLinesProps) {
+  const { plan, state, client, amounts } = useOnPass();
+  const { inGrams, byScale } = amounts;
   const [editing, setEditing] = useState<string | null>(null);
   const { progress } = state;
-  const next = lines.find((l) => !progress.ticks.includes(tickAs + l.lineId)) ?? null;
+  const open = (l: Line): boolean => !progress.ticks.includes(tickAs + l.lineId);
+  // Weighed ahead, one after the other over all the steps.
+  const next = (tickAs === '' ? lines : plan.mise.flatMap((g) => g.lines)).find(open) ?? null;
   return (
     <section className="mt-6" aria-label="Amounts">
       <ul>
@@ -38,7 +40,7 @@ export function StepLines({ lines, inGrams, onUnit, tickAs = '' }: StepLinesProp
           // A measure is of the amount as written; once the batch is at another scale it says grams.
           const shown = inGrams || !l.measure || progress.scale !== 1 || progress.weighed[l.lineId] !== undefined ? grams : l.measure;
           return (
-            <li key={l.lineId} className={`border-t border-cocoa-line ${byScale && l === next ? 'bg-ink/40' : ''}`}>
+            <li key={l.lineId} className={`border-t border-cocoa-line ${byScale && l.lineId === next?.lineId ? '-mx-3 bg-cocoa-line/45 px-3' : ''}`}>
               <div className="flex items-center gap-2">
                 <label className="flex min-h-16 min-w-0 flex-1 cursor-pointer items-center gap-5 py-2 has-focus-visible:outline-2 has-focus-visible:outline-yolk">
                   <input type="checkbox" className="peer sr-only" checked={ticked} onChange={(e) => void client.act({ kind: 'tick', line: tick, on: e.target.checked })} />
@@ -49,24 +51,32 @@ export function StepLines({ lines, inGrams, onUnit, tickAs = '' }: StepLinesProp
                   <span className={`min-w-0 text-[clamp(20px,2.4vw,27px)] leading-tight ${ticked ? 'text-cocoa-soft line-through' : ''}`}>{l.name}</span>
                 </label>
                 <button type="button" aria-label={`Another amount of ${l.name}`} className="min-h-12 shrink-0 px-2 text-[15px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => setEditing(editing === l.lineId ? null : l.lineId)}>
-                  other
+                  other<span className="max-sm:hidden"> amount</span>
                 </button>
               </div>
               {editing === l.lineId && <OtherAmount line={l} tick={tick} onDone={() => setEditing(null)} />}
-              {byScale && l === next && <OnTheScale key={l.lineId} line={l} tick={tick} />}
+              {byScale && l.lineId === next?.lineId && <OnTheScale key={l.lineId} line={l} tick={tick} />}
             </li>
           );
         })}
       </ul>
-      <div className="mt-1 flex flex-wrap gap-x-6">
-        <button type="button" className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={onUnit}>
-          {inGrams ? 'show the cook’s measure' : 'show grams'}
-        </button>
-        <button type="button" aria-pressed={byScale} className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => setByScale(!byScale)}>
-          {byScale ? 'tick by hand' : 'weigh with the scale'}
-        </button>
-      </div>
+      {!bare && <AmountSwitches />}
     </section>
+  );
+}
+
+/** Grams or the cook's measure; by hand or by the scale. */
+export function AmountSwitches() {
+  const { inGrams, byScale, toggleUnit, toggleScale } = useOnPass().amounts;
+  return (
+    <div className="mt-1 flex flex-wrap gap-x-6">
+      <button type="button" className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={toggleUnit}>
+        {inGrams ? 'show the cook’s measure' : 'show grams'}
+      </button>
+      <button type="button" aria-pressed={byScale} className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={toggleScale}>
+        {byScale ? 'tick by hand' : 'weigh with the scale'}
+      </button>
+    </div>
   );
 }
 

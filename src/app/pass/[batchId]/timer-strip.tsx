@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { BellRing, Plus } from 'lucide-react';
+import { BellRing } from 'lucide-react';
 import { clockFace } from '../../../core/figure';
 import { isRunning, type Timer } from '../../../core/sheet/batch';
 import { elapsedS } from '../../../core/sheet/whisk-timer';
@@ -34,12 +34,12 @@ function useRings(timers: readonly Timer[], tablet: string, now: number): void {
 }
 
 /** Every running timer, on every step; a touch goes to its step. */
-export function TimerStrip({ onStep }: { readonly onStep: (key: string) => void }) {
+export function TimerStrip({ onStep, adding, onAdded }: { readonly onStep: (key: string) => void; readonly adding: boolean; readonly onAdded: () => void }) {
   const { state, client, tablet } = useOnPass();
   const timers = state.progress.timers.filter(isRunning).toSorted((a, b) => a.startedAt! - b.startedAt!);
   const now = useNow(timers.length > 0, 250);
   useRings(state.progress.timers, tablet, now);
-  const [adding, setAdding] = useState(false);
+  if (timers.length === 0 && !adding) return null;
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2 pt-2" role="group" aria-label="Timers">
       {timers.map((t) => {
@@ -66,13 +66,7 @@ export function TimerStrip({ onStep }: { readonly onStep: (key: string) => void 
           </div>
         );
       })}
-      {adding ? (
-        <NewTimer onDone={() => setAdding(false)} />
-      ) : (
-        <button type="button" className="flex min-h-12 items-center gap-1.5 rounded-s px-2 text-[16px] text-cocoa-soft hover:text-milk" onClick={() => setAdding(true)}>
-          <Plus size={18} aria-hidden="true" /> timer
-        </button>
-      )}
+      {adding && <NewTimer onDone={onAdded} />}
     </div>
   );
 }

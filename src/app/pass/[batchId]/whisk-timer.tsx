@@ -86,7 +86,7 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const sign = running ? (drawn?.look.sign ?? null) : null;
   const stage = whisk?.stage ?? plan.forecast.stage;
   const says = byLoad && running && phase !== 'over' ? leftWords(live.view.opensS, s) : words(phase, marks, s, stage);
-  const slows = whisk?.cream?.input.slowFromSoft === true && running && timer?.slowAt === null;
+  const slows = whisk?.cream?.input.slowFromSoft === true && running && timer?.slowAt === null && (drawn?.look.height ?? 0) > 0.1;
   const start = () => {
     allowSound();
     const at = Date.now();

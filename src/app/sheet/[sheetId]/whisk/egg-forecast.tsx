@@ -60,11 +60,11 @@ function Stages({ a, w }: { readonly a: PartAnalysis; readonly w: EggWhip }) {
         <span className="font-figure font-[650]">{w.right.charAt(0).toUpperCase() + w.right.slice(1)}</span> after <FigureButton figure={eggWhiskFigure(a, w)} className="text-[22px]" />
         {a.part.whisk.batches > 1 ? ` for each of ${a.part.whisk.batches} bowlfuls` : ''}; {w.window.closesS === null ? 'it stays so, there is no hurry.' : <>then about <b className="fig">{showSecondsRange(...houseRange(w.window.closesS - w.window.opensS, EGG_WHISK_SPREAD))}</b> to stop in.</>}
       </p>
-      <div className="grid items-center gap-x-8 sm:grid-cols-[300px_minmax(0,1fr)]">
-        <div className="mx-auto h-[300px] w-full max-w-[280px]">
+      <div className="grid items-end gap-x-8 sm:grid-cols-[300px_minmax(0,1fr)]">
+        <div className="mx-auto h-[250px] w-full max-w-[280px]">
           <PeakOf look={look} tone={tone} />
         </div>
-        <div>
+        <div className="pb-4">
           <p className={`text-[24px] leading-snug font-[600] ${past ? 'text-beet' : ''}`} aria-live="polite">
             {look.sign}
           </p>
@@ -74,7 +74,7 @@ function Stages({ a, w }: { readonly a: PartAnalysis; readonly w: EggWhip }) {
         </div>
       </div>
       <input type="range" aria-label="Time under the whisk" aria-valuetext={showSeconds(at)} min={0} max={endS} step={1} value={Math.round(at)} onChange={(e) => setCursor(Number(e.target.value))} className="mt-2 block h-8 w-full accent-ink" />
-      <ul aria-label="When each stage comes" className="mt-1 grid grid-cols-4 border-y border-steel">
+      <ul aria-label="When each stage comes" className={`mt-1 grid border-y border-steel ${w.stages.length === 4 ? 'grid-cols-4' : 'grid-cols-3'}`}>
         {w.stages.map((s) => (
           <li key={s.name} className="border-l border-steel-light first:border-l-0">
             <button type="button" onClick={() => setCursor(s.atS)} className="block min-h-12 w-full px-1 py-1.5 text-left hover:bg-paper sm:px-2.5">

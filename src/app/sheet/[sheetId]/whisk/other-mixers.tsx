@@ -51,7 +51,7 @@ export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
           <th scope="col" className="pl-3 text-right font-normal">
             each
           </th>
-          <th scope="col" className="pl-3 text-right font-normal">
+          <th scope="col" className="pl-3 text-right font-normal whitespace-nowrap">
             to stop in
           </th>
         </tr>

@@ -101,12 +101,12 @@ function FoldRow({ fold: f, turn }: { readonly fold: PlannedFold; readonly turn:
       <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1">
         <span className="fig w-5 text-ink-soft">{turn}</span>
         <span className="min-w-[9em] flex-1 text-[18px] font-[650]">{f.name}</span>
-        <span className="fig text-[18px]">{f.massG > 0 ? showGrams(f.massG) : ''}</span>
+        <span className="fig w-24 text-right text-[18px]">{f.massG > 0 ? showGrams(f.massG) : ''}</span>
         <span className="w-16 text-right text-ink-soft">{f.tC === null ? '' : degrees(f.tC)}</span>
         <span className="w-32 text-right">
           <span className="fig">{showRange(low, high, '')}</span> strokes
         </span>
-        <button type="button" aria-expanded={counting} className="btn" onClick={() => setCounting(!counting)}>
+        <button type="button" aria-expanded={counting} className="btn w-32" onClick={() => setCounting(!counting)}>
           {counting ? 'close' : 'count them'}
         </button>
       </div>

@@ -159,10 +159,10 @@ function Running({ whisk, run, onStop, onSlow }: { readonly whisk: StepWhisk; re
   useCall(call);
   const [waved, setWaved] = useState<CallPhase | null>(null);
   const look = peakLook(view.x.mid);
-  const says = view.phase === 'over' ? 'The window has closed. Whisk off, and look.' : leftWords(view.opensS, nowS);
-  const slows = whisk.cream!.input.slowFromSoft && run.slowAt === null;
+  const slows = whisk.cream!.input.slowFromSoft && run.slowAt === null && view.x.mid >= 0.15;
+  const says = slows && view.stage === 'soft' && !call ? 'Soft peak: drop to slow now.' : view.phase === 'over' ? 'The window has closed. Whisk off, and look.' : leftWords(view.opensS, nowS);
   return (
-    <section aria-label="Live" data-live="running" data-phase={view.phase} data-from={view.from} className="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
+    <section aria-label="Live" data-live="running" data-phase={view.phase} data-from={view.from} className="grid min-h-[calc(100dvh-136px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
       <div className="px-4 pt-4 pb-6 md:px-6">
         <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
           <p className="fig text-[clamp(64px,9vw,104px)] leading-none" role="timer" aria-label={`Time under the whisk ${clockFace(nowS)}`}>
@@ -175,8 +175,8 @@ function Running({ whisk, run, onStop, onSlow }: { readonly whisk: StepWhisk; re
             <p className="mt-1 text-ink-soft">{sensorWords(state)}</p>
           </div>
         </div>
-        <div className="mt-4 h-[min(36vh,300px)] min-h-[200px]">
-          <LineChart points={thinned(state.trace)} xName="s under the whisk" yName="load, % of firm" span={view.opensS && { from: view.opensS.low, to: view.opensS.high, says: `${whisk.stage} begins` }} says={`The load over ${Math.round(nowS)} seconds`} />
+        <div className="mt-4 h-[min(46vh,420px)] min-h-[220px]">
+          <LineChart points={drawn(state)} xName="s under the whisk" yName="load, % of firm" span={view.opensS && { from: view.opensS.low, to: view.opensS.high, says: `${whisk.stage} begins` }} says={`The load over ${Math.round(nowS)} seconds`} />
         </div>
         <div className="mt-4 flex flex-wrap gap-3">
           <button type="button" className="btn btn-act min-h-16 px-9 text-[22px]" onClick={onStop}>
@@ -196,7 +196,7 @@ function Running({ whisk, run, onStop, onSlow }: { readonly whisk: StepWhisk; re
         <p className="text-[21px] leading-snug font-[600]" aria-live="polite">
           {look.sign}
         </p>
-        <dl className="mt-3 grid grid-cols-[auto_minmax(0,1fr)] gap-x-6 text-[15px]">
+        <dl className="mt-3 grid grid-cols-[auto_minmax(0,1fr)] text-[15px]">
           <dt className="border-t border-steel-light py-1.5 text-ink-soft">stage now</dt>
           <dd className="border-t border-steel-light py-1.5 text-right">{view.stage ?? 'before soft'}</dd>
           <dt className="border-t border-steel-light py-1.5 text-ink-soft">pace against the forecast</dt>
@@ -227,10 +227,17 @@ function Running({ whisk, run, onStop, onSlow }: { readonly whisk: StepWhisk; re
   );
 }
 
-const thinned = (trace: LiveState['trace']): { readonly x: number; readonly y: number }[] => {
-  const every = Math.max(1, Math.ceil(trace.length / 300));
-  return trace.filter((_, i) => i % every === 0).map((t) => ({ x: t.tS, y: t.load }));
-};
+/** The load as it is drawn: the middle of each few samples, so that a spike does not hide the rise; and room for the window. */
+function drawn({ trace, view }: LiveState): { readonly x: number; readonly y: number | null }[] {
+  const size = Math.max(5, Math.ceil(trace.length / 240));
+  const points: { x: number; y: number | null }[] = [];
+  for (let i = 0; i < trace.length; i += size) {
+    const few = trace.slice(i, i + size);
+    points.push({ x: few[few.length >> 1]!.tS, y: few.map((t) => t.load).toSorted((a, b) => a - b)[few.length >> 1]! });
+  }
+  if (view.opensS) points.push({ x: view.closesS?.mid ?? view.opensS.high, y: null });
+  return points;
+}
 
 /** What the sensor says, or that it says nothing. */
 function sensorWords(s: LiveState): string {

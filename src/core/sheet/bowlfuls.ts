@@ -1,0 +1,22 @@
+import { eggBowlfulsNeeded } from '../foam/egg-whisk';
+import { bowlfulsNeeded, whip } from '../foam/whisk';
+import { analyseSheet, type Kitchen } from './analyse';
+import type { Sheet } from './schema';
+
+/** A sheet whose whisked parts are each split into as many bowlfuls as their mixers need; a plan of more is left. */
+export function fitBowlfuls(sheet: Sheet, kitchen: Kitchen): Sheet {
+  const { parts } = analyseSheet(sheet, kitchen);
+  return {
+    ...sheet,
+    parts: sheet.parts.map((part, i) => {
+      const a = parts[i]!;
+      let needed: number | null = null;
+      if (a.whiskInput.ok) {
+        // Split finely it always fits, and says what it can reach.
+        const fine = whip({ ...a.whiskInput.value, batches: 50 });
+        needed = fine.ok ? bowlfulsNeeded(a.whiskInput.value, fine.value.reachablePct) : null;
+      } else if (a.eggFoam && a.mixer) needed = eggBowlfulsNeeded({ foam: a.eggFoam.foam, mixer: a.mixer.kind, bowlMl: a.mixer.bowlMl, speed: part.whisk.speed, mixMl: a.mixMl, eggC: part.heat.eggC });
+      return needed !== null && needed > part.whisk.batches ? { ...part, whisk: { ...part.whisk, batches: needed } } : part;
+    }),
+  };
+}
