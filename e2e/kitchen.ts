@@ -31,6 +31,23 @@ export async function alive(page: Page): Promise<void> {
   await page.locator('html[data-keys="on"]').waitFor({ state: 'attached' });
 }
 
+/** Waits until a page has asked for what it shows; one that listens to a stream never falls quite silent. */
+export async function settled(page: Page): Promise<void> {
+  await page.waitForLoadState('load');
+  await Promise.race([page.waitForLoadState('networkidle').catch(() => undefined), new Promise((go) => setTimeout(go, 1800))]);
+}
+
+/** Starts a batch of a sheet and goes past its mise en place; ends on the first step. */
+export async function startBatch(page: Page, sheetId: string): Promise<string> {
+  await page.goto(`/pass?sheet=${sheetId}`);
+  await page.getByRole('button', { name: 'Start this batch' }).click();
+  await page.waitForURL(/\/pass\/[0-9a-f-]{36}/);
+  await page.getByRole('heading', { name: 'Mise en place' }).waitFor();
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await page.getByRole('heading', { name: 'Mise en place' }).waitFor({ state: 'detached' });
+  return /\/pass\/([0-9a-f-]{36})/.exec(page.url())![1]!;
+}
+
 /** Starts a sheet of one's own, so that stories do not disturb each other; ends on Bench. */
 export async function newSheet(page: Page, name: string, cream = '600 g cream 36 %'): Promise<string> {
   await page.goto('/new');

@@ -1,4 +1,4 @@
-import { expect, test } from './kitchen';
+import { expect, settled, test } from './kitchen';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
@@ -11,6 +11,9 @@ async function places(page: Page): Promise<string[]> {
     '/sheet/barley-tiramisu/bench',
     '/sheet/brown-butter-piping-cream/whisk',
     '/practise?run=7',
+    '/sheet/honey-semifreddo/whisk?part=yolks',
+    '/sheet/bay-leaf-chantilly/whisk/live',
+    '/sheet/prune-mousse/whisk/fold',
     '/sheet/honey-semifreddo/figures',
     '/sheet/elderflower-syllabub/solve',
     '/sheet/prune-mousse/shopping',
@@ -19,6 +22,9 @@ async function places(page: Page): Promise<string[]> {
     `/pass/${id}`,
     '/log',
     '/log/sample-4',
+    '/log/learnt',
+    '/log/compare',
+    '/instruments',
     '/new',
     '/paste',
     '/larder',
@@ -37,7 +43,7 @@ for (const [width, height] of [
     await page.setViewportSize({ width, height });
     for (const path of await places(page)) {
       await page.goto(path);
-      await page.waitForLoadState('networkidle');
+      await settled(page);
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
       expect(serious.map((v) => `${path}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
@@ -60,7 +66,7 @@ test('nothing is asked of another machine, and no page complains', async ({ page
   page.on('pageerror', (e) => complaints.push(e.message));
   for (const path of await places(page)) {
     await page.goto(path);
-    await page.waitForLoadState('networkidle');
+    await settled(page);
   }
   expect(elsewhere).toEqual([]);
   expect(complaints).toEqual([]);

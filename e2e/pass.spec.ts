@@ -1,11 +1,9 @@
-import { expect, test, newSheet } from './kitchen';
+import { expect, test, newSheet, startBatch } from './kitchen';
 
 test('the whisk timer calls before the window, through a sleeping tablet and a reload', async ({ page }) => {
   const id = await newSheet(page, 'Timed');
   await page.clock.install({ time: Date.now() });
-  await page.goto(`/pass?sheet=${id}`);
-  await page.getByRole('button', { name: 'Start this batch' }).click();
-  await page.waitForURL(/\/pass\/.+/);
+  await startBatch(page, id);
   await page.getByRole('button', { name: /^Next/ }).click();
   await page.getByRole('button', { name: /^Next/ }).click();
   await page.getByRole('button', { name: 'Whisk on' }).click();
@@ -28,15 +26,13 @@ test('the whisk timer calls before the window, through a sleeping tablet and a r
   await expect(timer.getByRole('status')).toContainText('The window closed');
   await page.reload();
   await expect(timer).toHaveAttribute('data-phase', 'over');
-  await timer.getByRole('button', { name: 'Whisk off' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Whisk off' }).click();
   await expect(timer).toHaveAttribute('data-phase', 'stopped');
 });
 
 test('ticks reach the server, and readings keep what cannot be read', async ({ page }) => {
   const id = await newSheet(page, 'Ticked');
-  await page.goto(`/pass?sheet=${id}`);
-  await page.getByRole('button', { name: 'Start this batch' }).click();
-  await page.waitForURL(/\/pass\/.+/);
+  await startBatch(page, id);
   await page.getByLabel('Cream in the bowl').fill('40');
   await expect(page.getByRole('alert').filter({ hasText: 'lies between' })).toBeVisible();
   await page.reload();

@@ -1,4 +1,4 @@
-import { expect, test, newSheet, readable, saved, typeLine } from './kitchen';
+import { expect, test, newSheet, readable, saved, typeLine, settled, startBatch } from './kitchen';
 
 test.describe('warnings before the whisk is switched on', () => {
   test('too full: it climbs out, and splitting it mends that', async ({ page }) => {
@@ -11,9 +11,7 @@ test.describe('warnings before the whisk is switched on', () => {
     await expect(page.getByText('for each of 3 bowlfuls')).toBeVisible();
     // Pass weighs what belongs in each bowl.
     await saved(page);
-    await page.goto(`/pass?sheet=${id}`);
-    await page.getByRole('button', { name: 'Start this batch' }).click();
-    await page.waitForURL(/\/pass\/.+/);
+    await startBatch(page, id);
     await page.getByRole('button', { name: /^Next/ }).click();
     await expect(page.getByText('Whisk it in 3 bowlfuls', { exact: false })).toBeVisible();
   });
@@ -65,18 +63,18 @@ test('the curve is read by pointer and by keys, and the peak follows', async ({ 
 
 test('two tablets on one batch: ticks join, a field that both wrote is asked about', async ({ page, context }) => {
   const id = await newSheet(page, 'Two tablets');
-  await page.goto(`/pass?sheet=${id}`);
-  await page.getByRole('button', { name: 'Start this batch' }).click();
-  await page.waitForURL(/\/pass\/.+/);
+  // This tablet's line to the server is down, so that it does not hear of what the other writes.
+  await page.route('**/stream', (route) => route.abort());
+  await startBatch(page, id);
   const other = await context.newPage();
   await other.goto(page.url());
   await other.getByLabel('Cream in the bowl').fill('6');
   await expect(other.getByLabel('Cream in the bowl')).toHaveValue('6');
-  await other.waitForLoadState('networkidle');
+  await settled(other);
   await page.getByLabel('Cream in the bowl').fill('4');
   await expect(page.getByRole('alert').filter({ hasText: 'Another screen wrote ‘6’' })).toBeVisible();
   await page.getByRole('button', { name: 'Use ‘4’' }).click();
-  await page.waitForLoadState('networkidle');
+  await settled(page);
   await page.reload();
   await expect(page.getByLabel('Cream in the bowl')).toHaveValue('4');
 });

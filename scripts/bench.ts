@@ -7,7 +7,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { chromium } from '@playwright/test';
+import { chromium, type Browser } from '@playwright/test';
 import { COMPONENTS } from '../src/core/composition/components';
 import { analyseSheet } from '../src/core/sheet/analyse';
 import { newLine, setLineText } from '../src/core/sheet/edits';
@@ -20,6 +20,7 @@ import { goalForm } from '../src/core/balance/figures';
 import type { BalanceGoal, BalanceLine, BalanceProblem } from '../src/core/balance/inputs';
 import { solveBalance } from '../src/core/balance/solve';
 import { sweep } from '../src/core/sheet/sweep';
+import { learningCoverage, liveCalls } from './bench-kitchens';
 import { CONTEXT, ingredient, KITCHEN, LARDER, sheetOf } from '../src/testing/sample';
 
 const quantile = (sorted: readonly number[], q: number): number => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
@@ -185,6 +186,28 @@ function sweeping(): void {
   row('ratio to 200 plain sums', (quantile(swept, 0.5) / quantile(plain, 0.5)).toFixed(0));
 }
 
+/** The peak while a practice run is whisked, the processor four times as slow: which share of 60 frames a second never came. */
+async function animation(browser: Browser): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto('http://127.0.0.1:4397/practise?run=7', { waitUntil: 'networkidle' });
+  const client = await page.context().newCDPSession(page);
+  const frames = async (): Promise<number> => page.evaluate(() => new Promise<number>((done) => {
+    const from = performance.now();
+    let n = 0;
+    const count = (): void => void (performance.now() - from < 3000 ? (n++, requestAnimationFrame(count)) : done(n / ((performance.now() - from) / 1000)));
+    requestAnimationFrame(count);
+  }));
+  await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const still = await frames();
+  await page.keyboard.press('Space');
+  await page.locator('[data-phase="whisking"]').waitFor();
+  const whisking = await frames();
+  console.log('\nThe whisk drawn while it runs, processor four times as slow');
+  row('frames a second, standing still and whisking', still.toFixed(1), whisking.toFixed(1));
+  row('share of 60 frames a second that never came', `${(100 * Math.max(0, 1 - whisking / 60)).toFixed(1)} %`);
+  await page.close();
+}
+
 async function serverAndPages(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'soft-peak-bench-'));
   const env = { ...process.env, SOFT_PEAK_PORT: '4397', SOFT_PEAK_DATA: join(folder, 'kitchen.db') };
@@ -201,17 +224,19 @@ async function serverAndPages(): Promise<void> {
     console.log('\nScript that a first load brings, gzip');
     row('', 'kB', 'of 250 kB');
     const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
-    for (const path of ['/', '/sheet/bay-leaf-chantilly/bench', '/sheet/bay-leaf-chantilly/whisk', '/log', '/paste', '/larder']) {
+    for (const path of ['/', '/sheet/bay-leaf-chantilly/bench', '/sheet/bay-leaf-chantilly/whisk', '/sheet/bay-leaf-chantilly/whisk/live', '/sheet/prune-mousse/whisk/fold', '/log', '/log/learnt', '/pass/sample-10', '/paste', '/larder']) {
       const page = await browser.newPage();
       const scripts: Promise<number>[] = [];
       page.on('response', (r) => {
         if (/\.js(\?|$)/.test(r.url())) scripts.push(r.body().then((b) => gzipSync(b, { level: 6 }).length, () => 0));
       });
-      await page.goto(`http://127.0.0.1:4397${path}`, { waitUntil: 'networkidle' });
+      await page.goto(`http://127.0.0.1:4397${path}`, { waitUntil: 'load' });
+      await page.waitForTimeout(1500);
       const bytes = (await Promise.all(scripts)).reduce((a, b) => a + b, 0);
       row(path, (bytes / 1000).toFixed(1), (bytes / 250_000).toFixed(3));
       await page.close();
     }
+    await animation(browser);
     await browser.close();
   } finally {
     server.kill('SIGTERM');
@@ -226,4 +251,6 @@ largeKeystroke();
 search();
 solving();
 sweeping();
+learningCoverage();
+liveCalls();
 await serverAndPages();

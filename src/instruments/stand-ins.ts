@@ -28,6 +28,7 @@ export const StandInActSchema = z.discriminatedUnion('act', [
   z.object({ act: z.literal('probe'), probe: z.number().int().min(0).max(1), name: z.string().trim().min(1).max(60).optional(), offC: z.number().min(-20).max(20).optional(), silent: z.boolean().optional() }),
   z.object({ act: z.literal('whisk-on'), input: WhiskInputSchema, seed: z.number().int().min(0).max(4_294_967_295).optional(), startedAt: z.number().optional() }),
   z.object({ act: z.literal('pace'), pace: z.number().min(0.4).max(2.5) }),
+  z.object({ act: z.literal('whisk-again'), startedAt: z.number() }),
   z.object({ act: z.literal('whisk-slow') }),
   z.object({ act: z.literal('whisk-off') }),
   z.object({ act: z.literal('load'), silent: z.boolean().optional(), zero: z.number().min(-500).max(500).optional() }),
@@ -52,6 +53,8 @@ export function afterAct(s: StandIns, a: StandInAct, now: number): Result<StandI
       if (!whipped.ok) return whipped;
       return ok({ ...s, load: { bench: usualBench(alongFast(whipped.value), s.pace, a.seed ?? Math.floor(now) % 4_294_967_295), startedAt: a.startedAt ?? now, stoppedAt: null, slowAt: null, silent: false } });
     }
+    case 'whisk-again':
+      return s.load ? ok({ ...s, load: { ...s.load, startedAt: a.startedAt, stoppedAt: null } }) : noWhisk();
     case 'pace':
       return ok({ ...s, pace: a.pace });
     case 'whisk-slow':

@@ -1,6 +1,6 @@
 import { readTable } from '../interpolate';
 import { LOAD_BY_NETWORK, SPREAD, STAGE_X } from './house';
-import { logit, secondsTo, stageAt, START, STAGES, type Stage, type Whip, type WishedStage } from './whisk';
+import { logit, stageAt, START, STAGES, type Stage, type Whip, type WishedStage } from './whisk';
 
 /**
  * Where a running whisk is, from the load on its motor. The forecast's own curve is kept, run quicker or slower by a factor r that nobody
@@ -85,14 +85,18 @@ function networkOf(f: LiveFilter, rate: number, tS: number): number {
 /** On slow the plan's late rate holds, whether or not the plan had meant to slow down. */
 const slowRate = (f: LiveFilter, lateRatePerS: number): number => (lateRatePerS < f.whip.ratePerS ? lateRatePerS : 0.4 * f.whip.ratePerS);
 
-/** Seconds until the network is x at a rate r times the forecast's; null where it never is. */
-function arrivalS(f: LiveFilter, rate: number, x: number): number | null {
-  if (x > f.whip.ceilingX + 1e-12) return null;
-  const { slowAtS } = f;
-  if (slowAtS === null) return secondsTo(f.whip, x)! / rate;
-  const fast = (logit(x) - START) / (rate * f.whip.ratePerS);
-  if (fast <= slowAtS) return fast;
-  return slowAtS + (logit(x) - START - rate * f.whip.ratePerS * slowAtS) / (rate * slowRate(f, f.whip.lateRatePerS));
+/**
+ * Seconds until the network is x at a rate r times the forecast's; null where it never is. Where the plan drops to slow at soft peak and
+ * the cook has not yet, he is taken to do it there, or now where that is past.
+ */
+function arrivalS(f: LiveFilter, rate: number, x: number, nowS: number): number | null {
+  const { ratePerS, lateRatePerS, ceilingX } = f.whip;
+  if (x > ceilingX + 1e-12) return null;
+  const fast = (logit(x) - START) / (rate * ratePerS);
+  const softS = (logit(STAGE_X.soft) - START) / (rate * ratePerS);
+  const dropS = f.slowAtS ?? (lateRatePerS < ratePerS ? Math.max(softS, nowS) : Infinity);
+  if (fast <= dropS) return fast;
+  return dropS + (logit(x) - START - rate * ratePerS * dropS) / (rate * slowRate(f, lateRatePerS));
 }
 
 /** A sample that waits, and whether it lies far off its neighbours. */
@@ -255,13 +259,13 @@ export function liveView(f: LiveFilter, nowS: number): LiveView {
     const [a, b, c] = [of(pace.low), of(pace.mid), of(pace.high)];
     return { low: Math.min(a, c), mid: b, high: Math.max(a, c) };
   };
-  const arrives = (x: number): LiveBand | null => (arrivalS(f, 1, x) === null ? null : over((rate) => arrivalS(f, rate, x)!));
+  const arrives = (x: number): LiveBand | null => (arrivalS(f, 1, x, nowS) === null ? null : over((rate) => arrivalS(f, rate, x, nowS)!));
   const next = STAGES[STAGES.indexOf(f.target) + 1]!;
   const opensS = arrives(STAGE_X[f.target]);
   const closesS = opensS && arrives(STAGE_X[next]);
   const x = over((rate) => networkOf(f, rate, nowS));
-  const openS = opensS ? arrivalS(f, rateAt(1 - CALL.sure), STAGE_X[f.target])! : Infinity;
-  const callS = opensS ? arrivalS(f, rateAt(1 - CALL.from), STAGE_X[f.target])! - CALL.leadS : Infinity;
+  const openS = opensS ? arrivalS(f, rateAt(1 - CALL.sure), STAGE_X[f.target], nowS)! : Infinity;
+  const callS = opensS ? arrivalS(f, rateAt(1 - CALL.from), STAGE_X[f.target], nowS)! - CALL.leadS : Infinity;
   const phase: LivePhase = closesS && nowS >= closesS.mid ? 'over' : nowS >= openS ? 'stop' : nowS >= callS ? 'soon' : 'whisking';
   return { x, stage: stageAt(x.mid), opensS, closesS, phase, from: f.taken > 0 ? 'load' : 'clock', pace };
 }

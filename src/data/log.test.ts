@@ -1,0 +1,110 @@
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { cleanPhoto } from '../core/files/photo';
+import { getBatch, recordEvent } from './batches';
+import { watchBatch } from './batch-watch';
+import { openKitchenFile, type KitchenDb } from './kitchen-file';
+import { readKitchenFacts } from './kitchen-facts';
+import { answerOutcome, readCorrections, setLearning } from './learning';
+import { readLog, readOutcomes } from './log';
+import { addObservation, listObservations, readPhoto, removeObservation } from './observations';
+import { seedSampleKitchen } from './sample/sample-kitchen';
+import { addTemperatures, clearTemperatures, listTemperatures } from './temperatures';
+
+let folder: string;
+let db: KitchenDb;
+const before = process.env.SOFT_PEAK_DATA;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'log-'));
+  process.env.SOFT_PEAK_DATA = join(folder, 'kitchen.db');
+  db = openKitchenFile(process.env.SOFT_PEAK_DATA);
+  seedSampleKitchen(db, Date.UTC(2026, 10, 20, 12));
+});
+afterEach(() => {
+  db.$client.close();
+  rmSync(folder, { recursive: true, force: true });
+  if (before === undefined) delete process.env.SOFT_PEAK_DATA;
+  else process.env.SOFT_PEAK_DATA = before;
+});
+
+const timeInMixer = () => readCorrections(db, readKitchenFacts(db).mixers).find((c) => c.figure === 'whisk-time' && c.context === 'planetary')!.learnt;
+
+describe('what the log learns', () => {
+  it('the sample month: the kitchen is a tenth slower than the formula; the one over-whisked is asked about', () => {
+    const l = timeInMixer();
+    expect(l.n).toBe(9);
+    expect(l.factor).toBeGreaterThan(1.05);
+    expect(l.factor).toBeLessThan(1.14);
+    expect(l.asked.map((o) => o.batchId)).toEqual(['sample-4']);
+  });
+  it('an answer counts at once, and can be taken back', () => {
+    answerOutcome(db, 'sample-4', 'whisk-time', 'count');
+    expect(timeInMixer().n).toBe(10);
+    answerOutcome(db, 'sample-4', 'whisk-time', 'leave-out');
+    expect(timeInMixer()).toMatchObject({ n: 9, asked: [] });
+    answerOutcome(db, 'sample-4', 'whisk-time', null);
+    expect(timeInMixer().asked).toHaveLength(1);
+  });
+  it('a corrected reading moves it; switched off, forecasts are plain again', () => {
+    const was = timeInMixer().factor;
+    const b = getBatch(db, 'sample-1')!;
+    const out = recordEvent(db, 'sample-1', { kind: 'write', reading: 'minutes-to-stage', text: '5:00', was: '' }, b.revision, 1);
+    expect(out.kind).toBe('done');
+    expect(timeInMixer().factor).not.toBe(was);
+    expect(readKitchenFacts(db).corrections.length).toBeGreaterThan(0);
+    setLearning(db, false);
+    expect(readKitchenFacts(db).corrections).toEqual([]);
+  });
+  it('a batch that was left off teaches nothing', () => {
+    const n = readOutcomes(db).length;
+    const b = getBatch(db, 'sample-10')!;
+    db.$client.prepare("update batches set status = 'running' where id = 'sample-10'").run();
+    recordEvent(db, 'sample-10', { kind: 'abandon', at: 5 }, b.revision, 5);
+    expect(readOutcomes(db).length).toBeLessThan(n);
+  });
+  it('the whole log goes out, newest first', () => {
+    const log = readLog(db);
+    expect(log).toHaveLength(10);
+    expect(log[0]!.startedAt).toBeGreaterThan(log[9]!.startedAt);
+    expect(log.find((e) => e.id === 'sample-6')!.observations[0]).toMatchObject({ kind: 'weep', value: 14 });
+    expect(readLog(db, 'bay-leaf-chantilly').every((e) => e.sheet === 'Bay-leaf chantilly')).toBe(true);
+  });
+});
+
+describe('temperatures and what is seen later', () => {
+  it('a sample sent twice is kept once; a series can be left out', () => {
+    const s = { series: 'cook|probe 1', at: 1000, tC: 70 };
+    addTemperatures(db, 'sample-1', [s, { ...s, at: 2000, tC: 72 }]);
+    addTemperatures(db, 'sample-1', [s]);
+    expect(listTemperatures(db, 'sample-1')).toEqual([s, { ...s, at: 2000, tC: 72 }]);
+    clearTemperatures(db, 'sample-1', s.series);
+    expect(listTemperatures(db, 'sample-1')).toEqual([]);
+  });
+  it('a photo lies beside the data file and goes with its observation', () => {
+    const photo = cleanPhoto(Uint8Array.from([0xff, 0xd8, 0xff, 0xda, 0, 4, 1, 2, 7, 7, 0xff, 0xd9]));
+    if (!photo.ok) throw new Error(photo.fault.says);
+    addObservation(db, { id: 'seen', batchId: 'sample-1', kind: 'photo', at: 5, value: null, words: 'slice' }, photo.value);
+    expect(readdirSync(join(folder, 'photos'))).toEqual(['seen.jpg']);
+    expect(readPhoto(db, 'sample-1', 'seen')).toMatchObject({ type: 'image/jpeg' });
+    expect(readPhoto(db, 'sample-2', 'seen')).toBeNull();
+    expect(removeObservation(db, 'sample-1', 'seen')).toBe(true);
+    expect(existsSync(join(folder, 'photos', 'seen.jpg'))).toBe(false);
+    expect(listObservations(db, 'sample-1')).toEqual([]);
+  });
+});
+
+describe('who watches a batch', () => {
+  it('hears of every event that was written, and no more once it went', () => {
+    let heard = 0;
+    const stop = watchBatch('sample-1', () => heard++);
+    const event = (line: string) => recordEvent(db, 'sample-1', { kind: 'tick', line, on: true }, getBatch(db, 'sample-1')!.revision, 1);
+    event('a');
+    expect(recordEvent(db, 'sample-1', { kind: 'tick', line: 'b', on: true }, -1, 1).kind).toBe('behind');
+    expect(heard).toBe(1);
+    stop();
+    event('c');
+    expect(heard).toBe(1);
+  });
+});
