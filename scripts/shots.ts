@@ -29,19 +29,21 @@ const review = async (page: Page) => {
   await page.getByRole('button', { name: 'Read it' }).click();
 };
 
-/** An edit after a named version, so that there is something to compare. */
-const twoVersions = async (page: Page) => {
-  await page.getByLabel('Name of version 1').fill('as served in October');
-  await page.getByLabel('Name of version 1').press('Enter');
-  await page.waitForTimeout(400);
-  await page.goto(`${BASE}/sheet/plum-cheesecake/bench`);
-  await page.waitForLoadState('networkidle');
-  await page.getByLabel('Line 5', { exact: true }).fill('420 g cream cheese');
-  await page.getByLabel('Line 8', { exact: true }).fill('6 leaves gelatin');
-  await page.waitForTimeout(1200);
-  await page.goto(`${BASE}/sheet/plum-cheesecake/versions`);
-  await page.waitForLoadState('networkidle');
+const hand = (page: Page, act: unknown) => page.request.post(`${BASE}/api/instruments`, { data: act });
+
+/** A whisk that was switched on three minutes ago: the stand-in says again what it said since. */
+const alreadyWhisking = async (page: Page) => {
+  await page.getByRole('button', { name: 'Whisk on' }).click();
+  await page.waitForTimeout(700);
+  const startedAt = Date.now() - 190_000;
+  await hand(page, { act: 'whisk-again', startedAt });
+  await page.evaluate((at) => sessionStorage.setItem('soft-peak:live:bay-leaf-chantilly:cream', JSON.stringify({ startedAt: at, slowAt: null, stoppedAt: null })), startedAt);
+  await page.reload();
+  await page.waitForTimeout(3000);
 };
+
+/** A page that listens to a stream never falls quite silent. */
+const settled = (page: Page) => Promise.race([page.waitForLoadState('networkidle').catch(() => undefined), page.waitForTimeout(2500)]);
 
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/' },
@@ -50,14 +52,6 @@ const SHOTS: readonly Shot[] = [
       await p.getByRole('button', { name: /^Air at/ }).click();
       await p.getByRole('dialog', { name: /^Working of/ }).getByRole('table').waitFor();
     } },
-  {
-    name: 'bench-ways',
-    path: '/sheet/prune-mousse/bench',
-    before: async (p) => {
-      await p.getByRole('button', { name: 'Ways of Whites' }).click();
-      await p.getByText('Italian, with syrup').click();
-    },
-  },
   { name: 'figures', path: '/sheet/honey-semifreddo/figures' },
   {
     name: 'solve',
@@ -84,12 +78,8 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'bench-390', path: '/sheet/pear-icebox/bench', width: 390, height: 844 },
   { name: 'paste-review', path: '/paste', before: review },
-  { name: 'versions', path: '/sheet/plum-cheesecake/versions', before: twoVersions },
   { name: 'shopping', path: '/sheet/prune-mousse/shopping' },
-  { name: 'print', path: '/print/barley-tiramisu' },
   { name: 'larder', path: '/larder', before: (p) => p.getByRole('searchbox').fill('hevy cream') },
-  { name: 'ingredient', path: '/larder/elderflower-cordial' },
-  { name: 'kitchen', path: '/larder/kitchen' },
   { name: 'whisk', path: '/sheet/bay-leaf-chantilly/whisk' },
   {
     name: 'pass',
@@ -97,11 +87,39 @@ const SHOTS: readonly Shot[] = [
     before: async (p) => {
       await p.getByRole('button', { name: 'Start this batch' }).click();
       await p.waitForURL(/\/pass\/.+/);
-      await toStep(4)(p);
+      await toStep(5)(p);
       await p.getByRole('button', { name: 'Whisk on' }).click();
       await p.waitForTimeout(1500);
     },
   },
+  {
+    name: 'pass-mise',
+    path: '/pass?sheet=prune-mousse',
+    before: async (p) => {
+      await p.getByRole('button', { name: 'Start this batch' }).click();
+      await p.waitForURL(/\/pass\/.+/);
+      await p.getByText('Bowl and whisk into the cold').click();
+      await p.getByText('dark chocolate').click();
+      await p.getByRole('button', { name: 'weigh with the scale' }).click();
+      await hand(p, { act: 'put-on', grams: 0 });
+      await p.waitForTimeout(2500);
+      await hand(p, { act: 'put-on', grams: 96 });
+      await p.waitForTimeout(1500);
+    },
+  },
+  { name: 'live', path: '/sheet/bay-leaf-chantilly/whisk/live', before: alreadyWhisking },
+  { name: 'fold', path: '/sheet/prune-mousse/whisk/fold' },
+  {
+    name: 'practise',
+    path: '/practise?run=7',
+    before: async (p) => {
+      await p.getByText('10 times', { exact: true }).click();
+      await p.keyboard.press('Space');
+      await p.waitForTimeout(27_500);
+      await p.keyboard.press('Space');
+    },
+  },
+  { name: 'learnt', path: '/log/learnt' },
   { name: 'log', path: '/log' },
   { name: 'log-batch', path: '/log/sample-4' },
 ];
@@ -122,7 +140,7 @@ try {
   for (const shot of SHOTS.filter((s) => process.argv.length < 3 || process.argv.includes(s.name))) {
     const page = await browser.newPage({ viewport: { width: shot.width ?? 1280, height: shot.height ?? 800 } });
     await page.goto(BASE + shot.path);
-    await page.waitForLoadState('networkidle');
+    await settled(page);
     await shot.before?.(page);
     await page.waitForTimeout(500);
     await page.screenshot({ path: `docs/screenshots/${shot.name}.png` });

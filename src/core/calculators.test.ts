@@ -29,6 +29,10 @@ const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
   blend: { targetPct: 36, totalG: 1000, sources: [{ name: 'double', fatPct: 48 }, { name: 'whipping', fatPct: 35 }, { name: 'milk', fatPct: 3.6 }] },
   solve: problem,
   'trade-off': { problem, a: 0, b: 1, points: 5 },
+  'egg-whisk': { foam: 'french-1-1', mixer: 'planetary', bowlMl: 4800, mixMl: 240 },
+  'fold-strokes': { bowlMl: 1400, made: 20 },
+  correction: { figure: 'whisk-time', ratios: [1.1, 1.08, 1.9] },
+  cooling: { curve: [[0, 85], [10, 50], [100, 20], [300, 4]] },
 };
 
 describe.each(Object.values(CALCULATORS))('$name', ({ name, input, output }) => {

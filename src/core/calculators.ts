@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { blendCalculator, solveCalculator, tradeOffCalculator } from './calculators/balance';
 import { define, type Calculator } from './calculators/define';
 import { eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
+import { coolingCalculator, correctionCalculator, eggWhiskCalculator, strokesCalculator } from './calculators/making';
 import { PortionsSchema, readPortions } from './calculators/portions';
 import { setterCalculator, setTimeCalculator, temperingCalculator } from './calculators/setting';
 import { alcoholServed } from './composition/alcohol';
@@ -236,6 +237,10 @@ export const CALCULATORS = {
   blend: blendCalculator,
   solve: solveCalculator,
   'trade-off': tradeOffCalculator,
+  'egg-whisk': eggWhiskCalculator,
+  'fold-strokes': strokesCalculator,
+  correction: correctionCalculator,
+  cooling: coolingCalculator,
 } as const;
 
 export type CalculatorName = keyof typeof CALCULATORS;

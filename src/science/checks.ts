@@ -1,5 +1,8 @@
 import { blendToFat } from '../core/foam/fat';
+import { bestEggFill, eggWhip } from '../core/foam/egg-whisk';
 import { foldAccount } from '../core/foam/fold';
+import { COOLING_RULES, coolingVerdict } from '../core/heat/cooling';
+import { learn } from '../core/learning/correction';
 import { overrunFromCups } from '../core/foam/overrun';
 import { readSyllabub } from '../core/foam/syllabub';
 import { secondsTo, whip } from '../core/foam/whisk';
@@ -78,6 +81,9 @@ export function allChecks(): readonly Check[] {
     check('0.35 min at one z above the reference', 3.5, value(equivalentMinutes([[0, 65.7], [0.35, 65.7]], 61.1)), 'min', 'z = 4.6 °C'),
     check('equal water at 10 and 30 °C', 20, value(mixingC([guest('a', pure(500), 0, 10), guest('b', pure(500), 0, 30)])), '°C', 'equal specific heats, to what the handbook’s curve bends', 0.02),
     check('100 g water at 80 °C and 50 g ice at 0 °C', (100 * 4.187 * 80 - 50 * 333.6) / (150 * 4.187), value(mixingC([guest('a', pure(100), 0, 80), guest('b', pure(50), 0, -1e-9)])), '°C', 'heat balance with 4.187 J/gK', 0.2),
+    check('one batch of 1.1 times the whisking time: factor', Math.exp(Math.log(1.1) / Math.log(1.08) ** 2 / (1 / Math.log(1.18) ** 2 + 1 / Math.log(1.08) ** 2)), learn([{ ratio: 1.1, at: 0, batchId: 'a', answer: null }], 0.18, 0.08).factor, '', 'conjugate normal update by hand'),
+    check('plain whites at soft, cold and in a hand mixer', (90 / 0.75) * (1 + 0.015 * 16), value(eggWhip({ foam: 'whites', mixer: 'hand-mixer', bowlMl: 3000, speed: 'fast', mixMl: 3000 * bestEggFill('whites', 'hand-mixer'), batches: 1, eggC: 4 })).window.opensS, 's', 'hand calculation', 1e-6),
+    check('a curve from 85 °C falls through 57 °C, on its way to 50 °C in 10 min', 8, value(coolingVerdict([[0, 85], [10, 50], [100, 20], [300, 4]], COOLING_RULES[0]!)).startMin!, 'min', 'straight line'),
     check('syllabub of 400 g of 48 % cream and 355 g more, drink after 8 h', (755 - 192 - 2.15 * 192) * (1 - Math.exp(-1)), value(readSyllabub({ milkFatG: 192, massG: 755, hours: 8 })).drinkG, 'g', 'hand calculation'),
   ];
 }

@@ -1,5 +1,9 @@
-import { EGG_FOAM_OVERRUN, EGG_FOAM_SPREAD, FAT_READINGS, FIRST_PORTION_KEEPS, FOLD_KEEPS, FOLD_SPREAD, HOLD_GAIN, HOLD_GAIN_CAP, HOLD_H, HOLD_Q10, KEEPING_H, OFF_STAGE_HOLD, OVERRUN_BY_FAT, OVERRUN_LOSS_PER_C, OVERRUN_LOSS_PER_SHARE, OVERRUN_LOSS_PER_SUGAR, REFERENCE_RATE_PER_S, SOUR_HOLD, SPREAD, STAGE_X, STIFF_FOLD_KEEPS, SYLLABUB, SYLLABUB_SPREAD, WHISKED_IN_KEEPS } from '../core/foam/house';
+import { COLD_EGG, EGG_FOAM_OVERRUN, EGG_FOAM_SPREAD, EGG_MIXER_FACTOR, EGG_WHISK, EGG_WHISK_SPREAD, FOLD_STROKES, LOAD_BY_NETWORK, WHISK_WARMS, FAT_READINGS, FIRST_PORTION_KEEPS, FOLD_KEEPS, FOLD_SPREAD, HOLD_GAIN, HOLD_GAIN_CAP, HOLD_H, HOLD_Q10, KEEPING_H, OFF_STAGE_HOLD, OVERRUN_BY_FAT, OVERRUN_LOSS_PER_C, OVERRUN_LOSS_PER_SHARE, OVERRUN_LOSS_PER_SUGAR, REFERENCE_RATE_PER_S, SOUR_HOLD, SPREAD, STAGE_X, STIFF_FOLD_KEEPS, SYLLABUB, SYLLABUB_SPREAD, WHISKED_IN_KEEPS } from '../core/foam/house';
+import { eggOverrunAt, eggWhip, bestEggFill } from '../core/foam/egg-whisk';
 import { foldAccount } from '../core/foam/fold';
+import { keptAfter } from '../core/foam/fold-strokes';
+import { LEARNABLE, learn } from '../core/learning/correction';
+import { readTable } from '../core/interpolate';
 import { holdOf } from '../core/foam/hold';
 import type { HoldInput, WhiskInput } from '../core/foam/inputs';
 import { reachableOverrunPct } from '../core/foam/overrun';
@@ -41,6 +45,13 @@ const CREAM = { fatPct: 36, sugarPer100: 0, sugarAt: 'start' as const, creamC: 5
 const WHISK: WhiskInput = { ...CREAM, mixer: 'planetary', bowlMl: 4800, speed: 'fast', slowFromSoft: false, mixMl: 1000, batches: 1, target: 'firm' };
 const HOLD: HoldInput = { fatPct: 36, gelatinGPerKg: 0, mascarponeShare: 0, softCheeseShare: 0, strainedYoghurtShare: 0, rawStarchPct: 0, xanthanGPerKg: 0, powderGPerKg: 0, sourLiquidPct: 0, stage: 'firm', tempC: 4, rawEgg: false, keepingRuleH: null };
 
+const eggAir = (foam: 'whites' | 'french-1-1' | 'yolks-ribbon') => {
+  const w = value(eggWhip({ foam, mixer: 'planetary', bowlMl: 4800, speed: 'fast', mixMl: 4800 * bestEggFill(foam, 'planetary'), batches: 1, eggC: 20 }));
+  return (t: number): number => eggOverrunAt(w, t);
+};
+const whole = (n: number): number[] => Array.from({ length: n + 1 }, (_, i) => i);
+const alike = (n: number) => learn(Array.from({ length: n }, (_, i) => ({ ratio: 1.12, at: i, batchId: `${i}`, answer: null })), LEARNABLE['whisk-time'].spread, LEARNABLE['whisk-time'].noise);
+
 /** Every house model of the core. */
 export function modelPages(): readonly ModelPage[] {
   const over = (change: Partial<typeof CREAM>) => (x: number): number | null => {
@@ -70,6 +81,38 @@ export function modelPages(): readonly ModelPage[] {
       constants: [['k₀, per s', String(REFERENCE_RATE_PER_S)], ['stages at x', Object.entries(STAGE_X).map(([k, v]) => `${k} ${v}`).join(', ')], ['fat reads', FAT_READINGS.map((r) => `from ${Math.floor(r.from)} % ${r.says}`).join('; ')], ['spread of times', pct(SPREAD.whiskTime)]],
       picture: plot({ title: 'Fat network and air over the clock', x: 'seconds, the reference whip', y: '%', lines: [line('network', steps(0, 400), (t) => 100 * networkAt(whipped, t)), line('air', steps(0, 330), (t) => overrunAt(whipped, t), true)] }),
       stops: 'Below 33 % fat and above 12 °C later stages may never come, and are said as never instead of a time. Long-life cream with stabilisers whisks slower at first. Corrected by the kitchen’s own times.',
+    },
+    {
+      file: 'egg-foams',
+      title: 'Egg foams under the whisk',
+      equation: 't = t₀/(m·b·c), from stage to stage in a straight line; b = 1/(1 + 0.8·ln(f/f₀)²), f₀ where the foam fills the bowl as cream does; c = 1/(1 + 0.015·(20 − T)) for cold eggs',
+      constants: [...Object.entries(EGG_WHISK).map(([foam, w]) => [`${foam}, s`, `${w.stages.map(([n, s]) => `${n} ${s}`).join(', ')}; right at ${w.right}`] as const), ['mixers', Object.entries(EGG_MIXER_FACTOR).map(([k, v]) => `${k} ${v ?? 'brings no air'}`).join(', ')], ['rate lost per °C under 20', String(COLD_EGG.lossPerC)], ['spread', pct(EGG_WHISK_SPREAD)]],
+      picture: plot({ title: 'Air over the clock', x: 'seconds, planetary on fast, well filled', y: 'overrun, %', lines: [line('plain whites', steps(0, 240), eggAir('whites')), line('French 1:1', steps(0, 600), eggAir('french-1-1'), true), line('yolks to the ribbon', steps(0, 600), eggAir('yolks-ribbon'))] }),
+      stops: 'The times are ours: no table gives them. Age of the eggs, acid, and a trace of fat move them; the look decides.',
+    },
+    {
+      file: 'whisk-load',
+      title: 'The load on the motor',
+      equation: 'load = zero + gain·ℓ(x)^b; x runs r times as quickly as forecast; log r normal with the forecast’s spread; zero, gain by a Kalman filter, r and b on a grid by Bayes’ rule',
+      constants: [['ℓ at x', LOAD_BY_NETWORK.map(([x, l]) => `${x}→${l}`).join(', ')], ['bends b', '0.80–1.21'], ['whisking warms', `${WHISK_WARMS}·(room − T) °C/min`]],
+      picture: plot({ title: 'Load by the network', x: 'fat network x', y: 'load over that at firm', lines: [line('ℓ', steps(0.02, 1), (x) => readTable(LOAD_BY_NETWORK, x))] }),
+      stops: 'The shape is ours and is bent by the filter; a sensor that is silent leaves the forecast and what it had said until then.',
+    },
+    {
+      file: 'learning',
+      title: 'What the log makes of a house figure',
+      equation: 'log factor ~ N(0, ln(1 + spread)²); each outcome/formula adds 1/ln(1 + noise)² of precision; band of the next batch ± 1.2816·√(σ² + σ_noise²)',
+      constants: Object.values(LEARNABLE).map((f) => [f.name, `spread ${pct(f.spread)}, noise of one batch ${pct(f.noise)}`] as const),
+      picture: plot({ title: 'Batches of 1.12 times the formula', x: 'batches', y: 'factor, and the band of the next', lines: [line('factor', whole(30), (n) => alike(n).factor), line('low', whole(30), (n) => alike(n).low, true), line('high', whole(30), (n) => alike(n).high, true)] }),
+      stops: 'One context alone: this mixer, or this family of stabilisers. An outcome beyond three standard deviations is asked about and does not count until it is answered.',
+    },
+    {
+      file: 'fold-strokes',
+      title: 'Strokes of a fold',
+      equation: 'n = 30·∛V; air kept after s strokes = kept^(s/n)',
+      constants: [['strokes for a litre', `${FOLD_STROKES.perLitre} (${pct(FOLD_STROKES.spread)})`]],
+      picture: plot({ title: 'Air kept, a litre in the bowl', x: 'strokes', y: '% of the air', lines: [line('into a soft base', steps(0, 90), (s) => 100 * keptAfter(s, FOLD_STROKES.perLitre, FOLD_KEEPS)), line('into a stiff one', steps(0, 90), (s) => 100 * keptAfter(s, FOLD_STROKES.perLitre, STIFF_FOLD_KEEPS), true)] }),
+      stops: 'Ours: a wide spatula from the bottom, the bowl turned. Stop while a streak is still seen.',
     },
     {
       file: 'hold',

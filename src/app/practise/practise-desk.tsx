@@ -39,7 +39,7 @@ export function PractiseDesk({ stops }: { readonly stops: readonly Stop[] }) {
       <div className="border-b border-steel px-4 pt-2 md:px-6">
         <WhiskPages sheetId={sheetId} here="practise" />
       </div>
-      <div className="grid min-h-[calc(100dvh-136px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
+      <div className="grid min-h-[calc(100dvh-128px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
         {seed === null ? <Start onStart={() => setSeed(freshSeed())} /> : <Round key={seed} seed={seed} onNext={() => setSeed(freshSeed())} onKept={setKnown} />}
         <Scores stops={known} onAgain={setSeed} />
       </div>

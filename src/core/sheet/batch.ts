@@ -3,7 +3,7 @@ import { clockFace, plainNumber, showFactor, withUnit } from '../figure';
 import { EGG_KINDS } from '../heat/lethality';
 import { ForecastSchema } from './forecast';
 import { READING_KINDS, ReadingKindSchema } from './readings';
-import { StepWhiskSchema } from './step-whisk';
+import { StepWhiskSchema } from './step-whisk-schema';
 
 const LineSchema = z.object({ lineId: z.string(), name: z.string(), massG: z.number(), measure: z.string(), ingredientId: z.string().default('') });
 

@@ -1,36 +1,12 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { houseRange } from '../figure';
-import { EGG_FOAM_OVERRUN, EGG_WHISK_SPREAD, type EggFoam } from '../foam/house';
-import { WhiskInputSchema } from '../foam/inputs';
-import { MIXER_KINDS, secondsTo, SPEEDS, STAGES } from '../foam/whisk';
-import { STAGE_X } from '../foam/house';
+import { EGG_WHISK_SPREAD, STAGE_X } from '../foam/house';
+import { secondsTo, STAGES } from '../foam/whisk';
 import type { PartAnalysis } from './analyse';
 import { timeRange } from './learnt';
+import type { StepWhiskSchema } from './step-whisk-schema';
 
-/** An egg foam's whisk, so that its clock and look can be drawn again. */
-export const EggWhiskSchema = z.object({
-  foam: z.enum(Object.keys(EGG_FOAM_OVERRUN) as [EggFoam, ...EggFoam[]]),
-  mixer: z.enum(MIXER_KINDS),
-  bowlMl: z.number(),
-  speed: z.enum(SPEEDS),
-  mixMl: z.number(),
-  batches: z.number(),
-  eggC: z.number(),
-});
-
-/** What the clock of a whisking step goes by. */
-export const StepWhiskSchema = z.object({
-  /** The stage that is wished, in words. */
-  stage: z.string(),
-  /** Early end of the forecast, and the window, s. */
-  earlyS: z.number(),
-  opensS: z.number(),
-  /** Null when the next stage never comes. */
-  closesS: z.number().nullable(),
-  /** The cream, for its curve, with what the log corrected; null for an egg foam. */
-  cream: z.object({ input: WhiskInputSchema, timeFactor: z.number(), airFactor: z.number(), logSd: z.number() }).nullable(),
-  egg: EggWhiskSchema.nullable(),
-});
+/** The clock of a whisking step, as it is kept with a batch. */
 export type StepWhisk = Readonly<z.infer<typeof StepWhiskSchema>>;
 
 /** The clock of a part that is whisked; null where nothing can be said. */

@@ -3,7 +3,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { clockFace, showSeconds } from '../../core/figure';
 import type { PeakLook } from '../../core/foam/peak';
-import type { LiveBand } from '../../core/foam/live';
+import type { LiveBand, LiveView } from '../../core/foam/live';
 import { PeakOf, type PeakTone } from '../peak';
 import { callSound } from './call-sound';
 
@@ -45,10 +45,19 @@ export function WhiskCall({ phase, stage, nowS, says, sign, look, tone, children
   );
 }
 
-/** 'in 12–30 s', with what it is reckoned from. */
-export function leftWords(opens: LiveBand | null, nowS: number): string {
-  if (!opens) return 'It never comes there.';
-  const left = [opens.low - nowS, opens.high - nowS].map((s) => Math.max(0, Math.round(s)));
-  if (left[1] === 0) return 'The window is open.';
-  return left[0] === left[1] ? `The window opens in ${showSeconds(left[0]!)}.` : `The window opens in ${showSeconds(left[0]!)} to ${showSeconds(left[1]!)}.`;
+/** Seconds from now to a band, as 'a to b'; null once it is past. */
+function until(band: LiveBand, nowS: number): string | null {
+  const [low, high] = [band.low - nowS, band.high - nowS].map((s) => Math.max(0, Math.round(s))) as [number, number];
+  if (high === 0) return null;
+  return low === high ? showSeconds(low) : `${showSeconds(low)} to ${showSeconds(high)}`;
+}
+
+/** How long until the window opens, or how long it stays open. @param open whether 'stop' is said already. */
+export function leftWords({ opensS, closesS }: Pick<LiveView, 'opensS' | 'closesS'>, open: boolean, nowS: number): string {
+  if (!opensS) return 'It never comes there.';
+  const opens = open ? null : until(opensS, nowS);
+  if (opens) return `The window opens in ${opens}.`;
+  if (!closesS) return 'The window is open, and stays so.';
+  const closes = until(closesS, nowS);
+  return closes ? `The window is open: ${closes} left.` : 'The window closes now.';
 }

@@ -26,8 +26,8 @@ export function MiseScreen() {
                     <span aria-hidden="true" className={`flex size-9 shrink-0 items-center justify-center rounded-s border-2 ${ticked ? 'border-yolk bg-yolk text-ink' : 'border-cocoa-soft'}`}>
                       {ticked && <Check size={24} />}
                     </span>
-                    <span className={ticked ? 'text-cocoa-soft line-through' : ''}>
-                      <span className="text-[clamp(20px,2.4vw,27px)] leading-tight">{b.title}</span>
+                    <span>
+                      <span className={`text-[clamp(20px,2.4vw,27px)] leading-tight ${ticked ? 'text-cocoa-soft line-through' : ''}`}>{b.title}</span>
                       <span className="block text-[17px] text-cocoa-soft">{b.detail}</span>
                     </span>
                   </label>

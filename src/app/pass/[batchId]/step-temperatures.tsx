@@ -12,7 +12,7 @@ import { useOnPass } from './on-pass';
 
 const LineChart = dynamic(() => import('../../../ui/line-chart').then((m) => m.LineChart), { ssr: false });
 
-const degrees = (tC: number): string => withUnit(plainNumber(tC, 1), '°C');
+const degrees = (tC: number): string => withUnit(plainNumber(tC, Number.isInteger(tC) ? 0 : 1), '°C');
 const minutes = (min: number): string => (min < 90 ? withUnit(plainNumber(min, min < 10 ? 1 : 0), 'min') : showHours(min / 60));
 
 /** A step's temperatures: typed or logged from a probe, drawn, and held against what they are for. */
@@ -52,7 +52,7 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
             <div key={p.line.id}>
               <p className="text-[18px] text-cocoa-soft">{p.label}</p>
               <p className="mt-1 flex h-14 items-center gap-3">
-                <span className="fig text-[26px]">{degrees(p.line.value)}</span>
+                <span className="fig text-[26px]">{withUnit(plainNumber(p.line.value, 1), '°C')}</span>
                 <button type="button" aria-pressed={on} className={`min-h-12 rounded-s px-4 text-[16px] ${on ? 'bg-yolk font-[650] text-ink' : 'border border-cocoa-soft'}`} onClick={() => temperatures.logFrom(key, on ? null : p.line.id)}>
                   {on ? 'logging' : 'log it here'}
                 </button>

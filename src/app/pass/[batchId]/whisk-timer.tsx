@@ -8,6 +8,7 @@ import { allowSound } from '../../../ui/batch/call-sound';
 import { hearsLoad, makeLiveWhisk, type LiveState, type LiveWhisk } from '../../../ui/batch/live-whisk';
 import { creamOf, lookAt } from '../../../ui/batch/whisk-model';
 import { leftWords, useCall, WhiskCall, type CallPhase } from '../../../ui/batch/whisk-call';
+import { useKept } from '../../../ui/use-kept';
 import { useNow } from '../../../ui/use-now';
 import { useOnPass } from './on-pass';
 
@@ -51,15 +52,6 @@ function useLive(step: PlanStep, timer: Timer | null, on: boolean): LiveState | 
 
 const callOf = (phase: TimerPhase): CallPhase | null => (phase === 'watch' ? 'soon' : phase === 'stop' || phase === 'over' ? phase : null);
 
-const LISTENS = 'soft-peak:listens-to-load';
-const listensAtFirst = (): boolean => {
-  try {
-    return localStorage.getItem(LISTENS) === 'yes';
-  } catch {
-    return false;
-  }
-};
-
 /** The whisk's clock: by the wall, so that a reload or a sleeping tablet loses nothing; by the motor's load where a sensor speaks. It calls before the window opens. */
 export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const { plan, state, client, tablet } = useOnPass();
@@ -73,7 +65,8 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const whole = plan.forecast.stageTimeS;
   const whisk = step.whisk ?? (step.whisks && whole ? { stage: plan.forecast.stage, earlyS: whole.low, opensS: whole.value, closesS: null, cream: null, egg: null } : null);
   const marks = timerMarks(whisk);
-  const [listens, setListens] = useState(listensAtFirst);
+  const [listening, setListening] = useKept('local', 'soft-peak:listens-to-load');
+  const listens = listening === 'yes';
   const live = useLive(step, timer, listens && whisk?.cream != null);
   const byLoad = live !== null && live.samples >= ENOUGH;
   const s = elapsedS(clock, now);
@@ -85,7 +78,7 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const drawn = lookAt(whisk, byLoad ? s * live.view.pace.mid : s);
   const sign = running ? (drawn?.look.sign ?? null) : null;
   const stage = whisk?.stage ?? plan.forecast.stage;
-  const says = byLoad && running && phase !== 'over' ? leftWords(live.view.opensS, s) : words(phase, marks, s, stage);
+  const says = byLoad && running && phase !== 'over' ? leftWords(live.view, live.view.phase === 'stop', s) : words(phase, marks, s, stage);
   const slows = whisk?.cream?.input.slowFromSoft === true && running && timer?.slowAt === null && (drawn?.look.height ?? 0) > 0.1;
   const start = () => {
     allowSound();
@@ -100,14 +93,6 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const slow = () => {
     void client.act({ kind: 'timer-slow', id, at: Date.now() });
     if (listens) void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-slow' }) }).catch(() => undefined);
-  };
-  const listen = (yes: boolean) => {
-    setListens(yes);
-    try {
-      localStorage.setItem(LISTENS, yes ? 'yes' : 'no');
-    } catch {
-      // It holds for this page then.
-    }
   };
   const big = 'min-h-16 rounded-s px-8 text-[22px] font-[650]';
   return (
@@ -150,7 +135,7 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
             )}
             {!running && whisk?.cream && (
               <label className="flex min-h-11 cursor-pointer items-center gap-2.5 text-[16px] text-cocoa-soft">
-                <input type="checkbox" className="size-5 accent-yolk" checked={listens} onChange={(e) => listen(e.target.checked)} />
+                <input type="checkbox" className="size-5 accent-yolk" checked={listens} onChange={(e) => setListening(e.target.checked ? 'yes' : 'no')} />
                 listen to the motor’s load
               </label>
             )}

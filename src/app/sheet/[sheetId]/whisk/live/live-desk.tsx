@@ -16,6 +16,7 @@ import { leftWords, useCall, WhiskCall, type CallPhase } from '../../../../../ui
 import { useStandIns } from '../../../../../ui/instruments/use-instruments';
 import { PageTabs } from '../../../../../ui/page-tabs';
 import { PeakOf } from '../../../../../ui/peak';
+import { useKept } from '../../../../../ui/use-kept';
 import { SheetFrame } from '../../../../../ui/sheet/sheet-frame';
 import { useAnalysis, useSheet } from '../../../../../ui/sheet/sheet-provider';
 import { WhiskPages } from '../../../../whisk/whisk-pages';
@@ -54,6 +55,16 @@ export function LiveDesk() {
   );
 }
 
+/** A run as this tab kept it; null for anything that is none. */
+function readKept(text: string | null): Kept | null {
+  try {
+    const kept = JSON.parse(text ?? 'null') as Kept | null;
+    return kept && Number.isFinite(kept.startedAt) ? kept : null;
+  } catch {
+    return null;
+  }
+}
+
 interface Kept {
   readonly startedAt: number;
   readonly slowAt: number | null;
@@ -63,21 +74,9 @@ interface Kept {
 function Run({ a, whisk }: { readonly a: PartAnalysis; readonly whisk: StepWhisk }) {
   const { id } = useSheet();
   const key = `soft-peak:live:${id}:${a.part.id}`;
-  const [run, setRun] = useState<Kept | null>(() => {
-    try {
-      return JSON.parse(sessionStorage.getItem(key) ?? 'null') as Kept | null;
-    } catch {
-      return null;
-    }
-  });
-  const keep = (next: Kept | null): void => {
-    setRun(next);
-    try {
-      sessionStorage.setItem(key, JSON.stringify(next));
-    } catch {
-      // A private window may refuse: the run then ends with the page.
-    }
-  };
+  const [kept, keepText] = useKept('session', key);
+  const run = useMemo(() => readKept(kept), [kept]);
+  const keep = (next: Kept): void => keepText(JSON.stringify(next));
   const { act, trouble } = useStandIns();
   const on = (): void => {
     allowSound();
@@ -160,9 +159,9 @@ function Running({ whisk, run, onStop, onSlow }: { readonly whisk: StepWhisk; re
   const [waved, setWaved] = useState<CallPhase | null>(null);
   const look = peakLook(view.x.mid);
   const slows = whisk.cream!.input.slowFromSoft && run.slowAt === null && view.x.mid >= 0.15;
-  const says = slows && view.stage === 'soft' && !call ? 'Soft peak: drop to slow now.' : view.phase === 'over' ? 'The window has closed. Whisk off, and look.' : leftWords(view.opensS, nowS);
+  const says = slows && view.stage === 'soft' && !call ? 'Soft peak: drop to slow now.' : view.phase === 'over' ? 'The window has closed. Whisk off, and look.' : leftWords(view, view.phase === 'stop', nowS);
   return (
-    <section aria-label="Live" data-live="running" data-phase={view.phase} data-from={view.from} className="grid min-h-[calc(100dvh-136px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
+    <section aria-label="Live" data-live="running" data-phase={view.phase} data-from={view.from} className="grid min-h-[calc(100dvh-128px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
       <div className="px-4 pt-4 pb-6 md:px-6">
         <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
           <p className="fig text-[clamp(64px,9vw,104px)] leading-none" role="timer" aria-label={`Time under the whisk ${clockFace(nowS)}`}>
