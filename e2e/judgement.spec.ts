@@ -130,7 +130,7 @@ test('semifreddo and hold: the knife window, what moves it to a wish, and hours 
   const hold = section(page, 'Hold');
   await expect(hold.getByRole('columnheader', { name: /cool box/ })).toBeVisible();
   await hold.getByRole('button', { name: /^Hold, firm, fridge/ }).click();
-  await expect(page.getByRole('dialog')).toContainText('Two outcomes in three');
+  await expect(page.getByRole('dialog')).toContainText('four in five of the next');
 });
 
 test('solve for: wishes land in their bands, a lock holds, and a fight shows its trade-off', async ({ page }) => {

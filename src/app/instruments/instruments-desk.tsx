@@ -61,7 +61,7 @@ export function InstrumentsDesk({ real }: { readonly real: string | null }) {
           <p className="mt-1">
             It answers one address with a stream of server-sent events, each a JSON line as below, at least once a second while it is on; the server reads it when <code>SOFT_PEAK_INSTRUMENTS</code> names that address. Several devices may speak in one stream: the serial (<code>id</code>) tells them apart. Units: g or oz, °C, % of the mixer’s load at firm.
           </p>
-          <pre className="mt-2 overflow-x-auto border-y border-steel bg-paper px-3 py-2.5 text-[13.5px] leading-relaxed">{`data: {"instrument":"scale","id":"sc-41","name":"scale","unit":"g","value":312,"stable":true,"at":1764072000000}
+          <pre tabIndex={0} role="region" aria-label="Three lines as an example" className="mt-2 overflow-x-auto border-y border-steel bg-paper px-3 py-2.5 text-[13.5px] leading-relaxed">{`data: {"instrument":"scale","id":"sc-41","name":"scale","unit":"g","value":312,"stable":true,"at":1764072000000}
 data: {"instrument":"probe","id":"p-2","name":"custard","unit":"°C","value":63.4,"at":1764072000250}
 data: {"instrument":"load","id":"m-1","name":"whisk","unit":"%","value":41.7,"at":1764072000500}`}</pre>
         </section>

@@ -24,16 +24,20 @@ interface Spine {
   readonly halfWidth: number;
 }
 
+/** A foam without air is this share as wide and tall as one with all that it can hold. */
+const FLAT = 0.8;
+
 /** The middle line of the peak: upright at its foot, bending over towards its tip. */
 function spineOf(look: PeakLook): readonly Spine[] {
-  const length = 0.12 + TALL * look.height;
+  const volume = FLAT + (1 - FLAT) * Math.min(1, look.air);
+  const length = volume * (0.12 + TALL * look.height);
   const spine: Spine[] = [];
   let x = 0;
   let y = 0;
   for (let i = 0; i <= STEPS; i++) {
     const s = i / STEPS;
     const lean = look.droop * s ** 2.2;
-    const halfWidth = FOOT * ((1 - s) ** (0.75 + 0.55 * look.height) * (1 - 0.1 * s) + 0.012 * (1 - s));
+    const halfWidth = volume * FOOT * ((1 - s) ** (0.75 + 0.55 * look.height) * (1 - 0.1 * s) + 0.012 * (1 - s));
     spine.push({ x, y, lean, halfWidth });
     x += (Math.sin(lean) * length) / STEPS;
     y += (Math.cos(lean) * length) / STEPS;

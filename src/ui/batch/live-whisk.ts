@@ -1,4 +1,5 @@
 import { createStore } from 'zustand/vanilla';
+import { showSeconds } from '../../core/figure';
 import { dropToSlow, liveView, SILENT_AFTER_S, startLive, takeSample, type LiveView } from '../../core/foam/live';
 import type { Whip, WishedStage } from '../../core/foam/whisk';
 import { listen } from '../instruments/instrument-feed';
@@ -77,5 +78,14 @@ export function makeLiveWhisk(start: LiveStart): LiveWhisk {
   };
 }
 
-/** Whether a sensor speaks now. */
-export const hearsLoad = (s: LiveState): boolean => s.silentS !== null && s.silentS <= SILENT_AFTER_S;
+/** Samples of the load before they are believed over the clock. */
+export const ENOUGH_SAMPLES = 40;
+
+/** What the sensor says, or that it says nothing. */
+export function sensorWords({ silentS, samples, view }: LiveState): string {
+  if (silentS === null) return 'No sensor speaks: by the clock alone.';
+  if (silentS > SILENT_AFTER_S) return `The sensor is silent for ${showSeconds(silentS)}: by what it said until then, and the clock.`;
+  if (samples < ENOUGH_SAMPLES) return 'Listening to the load; by the clock so far.';
+  const pace = Math.round(100 * (view.pace.mid - 1));
+  return `By the load, from ${samples} samples: ${pace === 0 ? 'as quick as forecast' : `${Math.abs(pace)}\u00a0% ${pace > 0 ? 'quicker' : 'slower'} than forecast`}.`;
+}

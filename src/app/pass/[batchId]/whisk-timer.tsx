@@ -5,7 +5,7 @@ import { clockFace, showRoughSeconds, showSeconds } from '../../../core/figure';
 import { isRunning, timerOf, WHISK_TIMER, type PlanStep, type Timer } from '../../../core/sheet/batch';
 import { elapsedS, phaseOf, timerMarks, type TimerMarks, type TimerPhase } from '../../../core/sheet/whisk-timer';
 import { allowSound } from '../../../ui/batch/call-sound';
-import { hearsLoad, makeLiveWhisk, type LiveState, type LiveWhisk } from '../../../ui/batch/live-whisk';
+import { ENOUGH_SAMPLES, makeLiveWhisk, sensorWords, type LiveState, type LiveWhisk } from '../../../ui/batch/live-whisk';
 import { creamOf, lookAt } from '../../../ui/batch/whisk-model';
 import { leftWords, useCall, WhiskCall, type CallPhase } from '../../../ui/batch/whisk-call';
 import { useKept } from '../../../ui/use-kept';
@@ -30,8 +30,6 @@ function words(phase: TimerPhase, marks: TimerMarks | null, s: number, stage: st
   }
 }
 
-/** Samples of the load before they are believed over the clock. */
-const ENOUGH = 40;
 const NOT_LIVE: LiveWhisk = { get: () => null as unknown as LiveState, subscribe: () => () => undefined, slow: () => undefined, follow: () => () => undefined };
 
 /** Follows the motor's load while this whisk runs; null where it does not, or nobody listens. */
@@ -68,7 +66,7 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const [listening, setListening] = useKept('local', 'soft-peak:listens-to-load');
   const listens = listening === 'yes';
   const live = useLive(step, timer, listens && whisk?.cream != null);
-  const byLoad = live !== null && live.samples >= ENOUGH;
+  const byLoad = live !== null && live.samples >= ENOUGH_SAMPLES;
   const s = elapsedS(clock, now);
   const phase: TimerPhase = byLoad && running ? ({ whisking: 'whisking', soon: 'watch', stop: 'stop', over: 'over' } as const)[live.view.phase] : phaseOf(clock, marks, now);
   const called = running ? callOf(phase) : null;
@@ -159,13 +157,4 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
       )}
     </section>
   );
-}
-
-/** What the sensor says, or that it says nothing. */
-function sensorWords(live: LiveState): string {
-  if (live.silentS === null) return 'No sensor speaks: by the clock.';
-  if (!hearsLoad(live)) return `The sensor is silent for ${showSeconds(live.silentS)}: by what it said until then, and the clock.`;
-  if (live.samples < ENOUGH) return 'Listening to the load; by the clock so far.';
-  const pace = Math.round(100 * (live.view.pace.mid - 1));
-  return `By the load: ${pace === 0 ? 'as quick as forecast' : `${Math.abs(pace)}\u00a0% ${pace > 0 ? 'quicker' : 'slower'} than forecast`}.`;
 }

@@ -2,21 +2,28 @@
 
 import Link from 'next/link';
 import { useEffect, useEffectEvent, useState } from 'react';
-import { houseRange, plainNumber, showGrams, showRange, showVolumeMl, withUnit } from '../../../../../core/figure';
+import { clockFace, houseRange, plainNumber, showGrams, showRange, showVolumeMl, withUnit } from '../../../../../core/figure';
 import { keptAfter } from '../../../../../core/foam/fold-strokes';
 import { FOLD_STROKES } from '../../../../../core/foam/house';
 import { foldPlansOf, type FoldPlan, type PlannedFold } from '../../../../../core/sheet/fold-plan';
 import { foldFigure } from '../../../../../core/tells/fold-tells';
 import { FigureButton } from '../../../../../ui/figure-button';
 import { isTyping } from '../../../../../ui/frame';
+import { useNow } from '../../../../../ui/use-now';
 import { SheetFrame } from '../../../../../ui/sheet/sheet-frame';
 import { useAnalysis, useSheet } from '../../../../../ui/sheet/sheet-provider';
 import { WhiskPages } from '../../../../whisk/whisk-pages';
 
 const degrees = (tC: number): string => withUnit(plainNumber(tC, 0), '°C');
 
+/** A foam that waits on Pass, and the moment by which it is to be used. */
+interface Waiting {
+  readonly partId: string;
+  readonly usedByAt: number;
+}
+
 /** Fold: in which order, how much first, how warm, with how many strokes. */
-export function FoldDesk() {
+export function FoldDesk({ waiting }: { readonly waiting: readonly Waiting[] }) {
   const analysis = useAnalysis();
   const { id } = useSheet();
   const plans = foldPlansOf(analysis);
@@ -33,13 +40,13 @@ export function FoldDesk() {
           </Link>
         </div>
       ) : (
-        plans.map((p) => <Plan key={p.partId} plan={p} />)
+        plans.map((p) => <Plan key={p.partId} plan={p} waiting={waiting} />)
       )}
     </SheetFrame>
   );
 }
 
-function Plan({ plan }: { readonly plan: FoldPlan }) {
+function Plan({ plan, waiting }: { readonly plan: FoldPlan; readonly waiting: readonly Waiting[] }) {
   const analysis = useAnalysis();
   const { meeting } = plan;
   const figure = foldFigure(analysis.parts.find((a) => a.part.id === plan.partId)!);
@@ -62,7 +69,7 @@ function Plan({ plan }: { readonly plan: FoldPlan }) {
         )}
         <ol className="mt-4">
           {plan.folds.map((f, i) => (
-            <FoldRow key={f.partId + i} fold={f} turn={i + 1} />
+            <FoldRow key={f.partId + i} fold={f} turn={i + 1} usedByAt={waiting.find((w) => w.partId === f.partId)?.usedByAt ?? null} />
           ))}
         </ol>
       </div>
@@ -93,7 +100,7 @@ function Plan({ plan }: { readonly plan: FoldPlan }) {
   );
 }
 
-function FoldRow({ fold: f, turn }: { readonly fold: PlannedFold; readonly turn: number }) {
+function FoldRow({ fold: f, turn, usedByAt }: { readonly fold: PlannedFold; readonly turn: number; readonly usedByAt: number | null }) {
   const [low, high] = houseRange(f.strokes, FOLD_STROKES.spread);
   const [counting, setCounting] = useState(false);
   return (
@@ -117,10 +124,25 @@ function FoldRow({ fold: f, turn }: { readonly fold: PlannedFold; readonly turn:
           </>
         )}
         Brings {showVolumeMl(f.broughtMl)} of air; {withUnit(plainNumber(100 * f.keeps, 0), '%')} of what is then in the bowl stays.
-        {f.useWithinMin !== null && ` To be used within ${withUnit(plainNumber(f.useWithinMin, 0), 'min')}.`}
+        {usedByAt !== null ? <WaitClock usedByAt={usedByAt} /> : f.useWithinMin !== null && ` To be used within ${withUnit(plainNumber(f.useWithinMin, 0), 'min')}.`}
       </p>
       {counting && <StrokeCount fold={f} />}
     </li>
+  );
+}
+
+/** How long a foam that waits on Pass may still wait. */
+function WaitClock({ usedByAt }: { readonly usedByAt: number }) {
+  const now = useNow(true, 500);
+  if (now === 0) return null;
+  const left = Math.round((usedByAt - now) / 1000);
+  return left > 0 ? (
+    <>
+      {' '}
+      It waits: <span className="fig text-ink" role="timer">{clockFace(left)}</span> left.
+    </>
+  ) : (
+    <span className="font-semibold text-beet"> It has waited too long, by {clockFace(-left)}: look before you fold.</span>
   );
 }
 

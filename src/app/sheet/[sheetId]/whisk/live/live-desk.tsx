@@ -10,7 +10,7 @@ import { mainPart, type PartAnalysis } from '../../../../../core/sheet/analyse';
 import { isWhippedKind } from '../../../../../core/sheet/kinds';
 import { stepWhisk, type StepWhisk } from '../../../../../core/sheet/step-whisk';
 import { allowSound } from '../../../../../ui/batch/call-sound';
-import { hearsLoad, makeLiveWhisk, type LiveState } from '../../../../../ui/batch/live-whisk';
+import { makeLiveWhisk, sensorWords, type LiveState } from '../../../../../ui/batch/live-whisk';
 import { creamOf } from '../../../../../ui/batch/whisk-model';
 import { leftWords, useCall, WhiskCall, type CallPhase } from '../../../../../ui/batch/whisk-call';
 import { useStandIns } from '../../../../../ui/instruments/use-instruments';
@@ -236,11 +236,4 @@ function drawn({ trace, view }: LiveState): { readonly x: number; readonly y: nu
   }
   if (view.opensS) points.push({ x: view.closesS?.mid ?? view.opensS.high, y: null });
   return points;
-}
-
-/** What the sensor says, or that it says nothing. */
-function sensorWords(s: LiveState): string {
-  if (s.silentS === null) return 'No sensor speaks: by the clock alone.';
-  if (!hearsLoad(s)) return `The sensor is silent for ${showSeconds(s.silentS)}: by what it said until then, and the clock.`;
-  return `By the load, from ${s.samples} samples.`;
 }
