@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, useSyncExternalStore } from 'react';
-import { importRecipe, type Imported } from '../../core/files/import-recipe';
+import type { Imported } from '../../core/files/import-recipe';
 import { MOST_CHARACTERS } from '../../core/files/table';
 import { matcherFor } from '../../core/measures/match';
 import { CUP_SYSTEM_KEYS, CUP_SYSTEMS, type CupSystem } from '../../core/measures/units';
@@ -53,8 +53,14 @@ export function PasteDesk({ facts }: { readonly facts: KitchenFacts }) {
       // Private windows may refuse: the text is still in the field.
     }
   };
-  const take = (t: string) => {
-    const imported = importRecipe(t);
+  const take = async (t: string) => {
+    // The readers come when there is something to read: they bring the checks of a sheet's own file.
+    const readers = await import('../../core/files/import-recipe').catch(() => null);
+    if (!readers) {
+      setFault('The server does not answer: nothing was read yet. What you pasted is kept; try again in a moment.');
+      return;
+    }
+    const imported = readers.importRecipe(t);
     setFault(imported.ok ? null : imported.fault.says);
     if (imported.ok) setRead(imported.value);
   };
@@ -66,7 +72,7 @@ export function PasteDesk({ facts }: { readonly facts: KitchenFacts }) {
     }
     const content = await file.text();
     if (content.length < 50_000) keep(content);
-    take(content);
+    await take(content);
   };
   if (read?.kind === 'rows') return <Review facts={facts} rows={read.rows} source={text} onBack={() => setRead(null)} />;
   if (read?.kind === 'sheet') return <TakeIn sheet={read.sheet} onBack={() => setRead(null)} />;
@@ -89,7 +95,7 @@ export function PasteDesk({ facts }: { readonly facts: KitchenFacts }) {
         {fault}
       </p>
       <div className="flex flex-wrap items-center gap-3">
-        <button type="button" className="btn btn-act" disabled={text.trim() === ''} onClick={() => take(text)}>
+        <button type="button" className="btn btn-act" disabled={text.trim() === ''} onClick={() => void take(text)}>
           Read it
         </button>
         <label className="btn cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-ink">

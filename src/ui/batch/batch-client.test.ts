@@ -82,3 +82,47 @@ describe('a batch on one screen', () => {
     await vi.waitFor(() => expect(state.batch.progress.ticks).toEqual(['x']));
   });
 });
+
+describe('what other tablets do', () => {
+  class Stream {
+    static last: Stream;
+    onmessage: ((m: { data: string }) => void) | null = null;
+    onopen: (() => void) | null = null;
+    closed = false;
+    constructor(readonly url: string) {
+      Stream.last = this;
+    }
+    close(): void {
+      this.closed = true;
+    }
+    tell(batch: BatchState): void {
+      this.onmessage?.({ data: JSON.stringify(batch) });
+    }
+  }
+  it('is seen as it is told; older news changes nothing', () => {
+    vi.stubGlobal('EventSource', Stream);
+    const c = makeBatchClient(first);
+    const stop = c.follow();
+    expect(Stream.last.url).toBe('/api/batches/b/stream');
+    Stream.last.tell({ ...first, revision: 3, progress: progressAfter(first.progress, { kind: 'tick', line: 'theirs', on: true }) });
+    expect(c.get().progress.ticks).toEqual(['theirs']);
+    Stream.last.tell({ ...first, revision: 2 });
+    expect(c.get().progress.ticks).toEqual(['theirs']);
+    stop();
+    expect(Stream.last.closed).toBe(true);
+  });
+  it('does not take away what is still on its way from here', async () => {
+    vi.stubGlobal('EventSource', Stream);
+    const { state } = server();
+    state.away = true;
+    const c = makeBatchClient(first);
+    c.follow();
+    await c.act({ kind: 'tick', line: 'mine', on: true });
+    Stream.last.tell({ ...first, revision: 9 });
+    expect(c.get().progress.ticks).toEqual(['mine']);
+    // The line is back: what waited is sent.
+    state.away = false;
+    Stream.last.onopen!();
+    await vi.waitFor(() => expect(state.batch.progress.ticks).toEqual(['mine']));
+  });
+});

@@ -1,0 +1,99 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { makeTemperatureLog } from './temperature-log';
+
+/** A stream in the test: what the instruments say is said by hand. */
+class Stream {
+  static last: Stream | null = null;
+  onmessage: ((m: { data: string }) => void) | null = null;
+  onopen: (() => void) | null = null;
+  onerror: (() => void) | null = null;
+  constructor() {
+    Stream.last = this;
+  }
+  close(): void {
+    Stream.last = null;
+  }
+  say(value: number, id = 'p-1'): void {
+    this.onmessage?.({ data: JSON.stringify({ instrument: 'probe', id, name: 'probe 1', unit: '°C', value, at: Date.now() }) });
+  }
+}
+
+let sent: { series: string; at: number; tC: number }[];
+let away: boolean;
+const kept = new Map<string, string>();
+
+beforeEach(() => {
+  vi.useFakeTimers({ now: 1_800_000_000_000 });
+  sent = [];
+  away = false;
+  kept.clear();
+  vi.stubGlobal('EventSource', Stream);
+  vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => void kept.set(k, v), removeItem: (k: string) => void kept.delete(k) });
+  vi.stubGlobal('fetch', async (_url: string, init: { body: string }) => {
+    if (away) throw new TypeError('away');
+    sent.push(...(JSON.parse(init.body) as { samples: typeof sent }).samples);
+    return Response.json({});
+  });
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+  vi.useRealTimers();
+});
+
+describe('temperatures on one tablet', () => {
+  it('what is typed is there at once and goes to the server', async () => {
+    const log = makeTemperatureLog('b', []);
+    log.add('cook|by hand', 71);
+    expect(log.get().samples).toEqual([{ series: 'cook|by hand', at: Date.now(), tC: 71 }]);
+    await vi.advanceTimersByTimeAsync(10);
+    expect(sent).toHaveLength(1);
+  });
+  it('a probe writes into its series until it is told to stop, and not while it is silent', async () => {
+    const log = makeTemperatureLog('b', []);
+    const stop = log.follow();
+    Stream.last!.say(60);
+    log.logFrom('cook|probe 1', 'p-1');
+    await vi.advanceTimersByTimeAsync(2000);
+    Stream.last!.say(61);
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(log.get().samples.map((s) => s.tC)).toEqual([60, 61]);
+    // Silent for a while: no number is made up.
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(log.get().samples.length).toBeLessThanOrEqual(4);
+    const before = log.get().samples.length;
+    log.logFrom('cook|probe 1', null);
+    Stream.last!.say(70);
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(log.get().samples).toHaveLength(before);
+    stop();
+    expect(Stream.last).toBeNull();
+  });
+  it('while the server is away they wait on the tablet, over a reload, and go in order when it is back', async () => {
+    away = true;
+    const log = makeTemperatureLog('b', []);
+    log.add('cool|by hand', 57);
+    await vi.advanceTimersByTimeAsync(5);
+    log.add('cool|by hand', 40);
+    await vi.advanceTimersByTimeAsync(5);
+    expect(log.get().trouble).toContain('kept on this tablet');
+    expect(JSON.parse(kept.get('soft-peak:temperatures:b')!)).toHaveLength(2);
+    // The page is loaded again.
+    away = false;
+    const again = makeTemperatureLog('b', []);
+    const stop = again.follow();
+    await vi.advanceTimersByTimeAsync(2100);
+    expect(sent.map((s) => s.tC)).toEqual([57, 40]);
+    expect(again.get().trouble).toBeNull();
+    stop();
+  });
+  it('logging goes on after a reload', async () => {
+    const first = makeTemperatureLog('b', []);
+    first.logFrom('cool|probe 1', 'p-1');
+    const log = makeTemperatureLog('b', []);
+    const stop = log.follow();
+    Stream.last!.say(33);
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(log.get().samples.map((s) => [s.series, s.tC])).toEqual([['cool|probe 1', 33]]);
+    stop();
+  });
+});
