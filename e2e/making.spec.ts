@@ -145,6 +145,10 @@ test('off the plan: a step skipped, a substitution, a pause, an own timer that r
   await page.getByRole('button', { name: 'Skip this step' }).click();
   await expect(page.getByRole('heading', { name: 'Weigh into the bowl' })).toBeVisible();
   await page.getByLabel('What was different').fill('honey instead of sugar');
+  // What is half written outlives the page.
+  await page.reload();
+  await page.getByRole('button', { name: /off the plan/ }).click();
+  await expect(page.getByLabel('What was different')).toHaveValue('honey instead of sugar');
   await page.getByRole('button', { name: 'Write it down' }).click();
   await page.getByRole('button', { name: 'Pause' }).click();
   await expect(page.getByText('Paused; the timers go on by the clock.')).toBeVisible();

@@ -18,7 +18,8 @@ function read(where: 'local' | 'session', key: string): string | null {
 
 function write(where: 'local' | 'session', key: string, value: string): void {
   try {
-    storeOf(where).setItem(key, value);
+    if (value === '') storeOf(where).removeItem(key);
+    else storeOf(where).setItem(key, value);
   } catch {
     held.set(key, value);
   }
@@ -30,7 +31,7 @@ const subscribe = (changed: () => void) => {
   return () => void listeners.delete(changed);
 };
 
-/** A text that this tab (session) or this browser (local) keeps; null on the server and until something was kept. */
+/** A text that this tab (session) or this browser (local) keeps; null on the server, until something was kept, and once it was emptied. */
 export function useKept(where: 'local' | 'session', key: string): readonly [string | null, (value: string) => void] {
   const value = useSyncExternalStore(subscribe, () => read(where, key), () => null);
   return [value, (next) => write(where, key, next)];

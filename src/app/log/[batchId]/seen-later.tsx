@@ -6,6 +6,7 @@ import { Camera } from 'lucide-react';
 import { showHours } from '../../../core/figure';
 import { readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/sheet/observation';
 import { ClockTime } from '../../../ui/clock-time';
+import { useKept } from '../../../ui/use-kept';
 import { observationWords } from '../observation-words';
 
 interface Seen {
@@ -31,7 +32,8 @@ export function SeenLater({ batchId, endedAt, seen }: { readonly batchId: string
   const [kind, setKind] = useState<ObservationKind>('weep');
   const [value, setValue] = useState('');
   const [slice, setSlice] = useState<string>(SLICE_WORDS[0]);
-  const [words, setWords] = useState('');
+  const [draft, setWords] = useKept('local', `soft-peak:seen:${batchId}`);
+  const words = draft ?? '';
   const [trouble, setTrouble] = useState<string | null>(null);
   const [sending, setSending] = useState(false);
   const file = useRef<HTMLInputElement>(null);

@@ -1,13 +1,20 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
 /** Which two. */
 export function PickTwo({ a, b, sheet, batches }: { readonly a: string; readonly b: string; readonly sheet: string | null; readonly batches: readonly { readonly id: string; readonly name: string; readonly at: number }[] }) {
   const router = useRouter();
-  const go = (next: { a?: string; b?: string }) => router.push(`/log/compare?${new URLSearchParams({ ...(sheet ? { sheet } : {}), a, b, ...next })}`);
+  // Both are kept here, so that the second choice does not undo a first that is still being fetched.
+  const [two, setTwo] = useState({ a, b });
+  const go = (next: { a?: string; b?: string }) => {
+    const chosen = { ...two, ...next };
+    setTwo(chosen);
+    router.push(`/log/compare?${new URLSearchParams({ ...(sheet ? { sheet } : {}), ...chosen })}`);
+  };
   const pick = (label: string, value: string, onChange: (id: string) => void) => (
     <label className="text-[13.5px] text-ink-soft">
       {label}
@@ -22,8 +29,8 @@ export function PickTwo({ a, b, sheet, batches }: { readonly a: string; readonly
   );
   return (
     <div className="flex flex-wrap gap-6">
-      {pick('This one', a, (id) => go({ a: id }))}
-      {pick('beside', b, (id) => go({ b: id }))}
+      {pick('This one', two.a, (id) => go({ a: id }))}
+      {pick('beside', two.b, (id) => go({ b: id }))}
     </div>
   );
 }

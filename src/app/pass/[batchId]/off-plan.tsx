@@ -2,13 +2,15 @@
 
 import { useState } from 'react';
 import { ClockTime } from '../../../ui/clock-time';
+import { useKept } from '../../../ui/use-kept';
 import { useOnPass } from './on-pass';
 
 /** What was not as the recipe has it: written down with the time. */
 export function OffPlanPanel({ onSkip, onAbandoned, onClose }: { readonly onSkip: (() => void) | null; readonly onAbandoned: () => void; readonly onClose: () => void }) {
-  const { state, client } = useOnPass();
+  const { batchId, state, client } = useOnPass();
   const { progress, batch } = state;
-  const [words, setWords] = useState('');
+  const [draft, setWords] = useKept('local', `soft-peak:off-plan:${batchId}`);
+  const words = draft ?? '';
   const [sure, setSure] = useState(false);
   const now = () => Date.now();
   const button = 'min-h-13 rounded-s border border-cocoa-soft px-4 py-3 text-[18px] hover:border-milk';

@@ -1,12 +1,13 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useState, useSyncExternalStore } from 'react';
+import { useSyncExternalStore } from 'react';
 import { plainNumber, showHours, withUnit } from '../../../core/figure';
 import { COOLING_RULES, coolingVerdict } from '../../../core/heat/cooling';
 import { EGG_KIND_NAMES, eggVerdict, REFERENCE_MIN, type Reading } from '../../../core/heat/lethality';
 import { sugarPctAtBoil } from '../../../core/heat/syrup';
 import type { PlanStep } from '../../../core/sheet/batch';
+import { useKept } from '../../../ui/use-kept';
 import { devicesOf, useInstruments } from '../../../ui/instruments/use-instruments';
 import { useOnPass } from './on-pass';
 
@@ -17,14 +18,15 @@ const minutes = (min: number): string => (min < 90 ? withUnit(plainNumber(min, m
 
 /** A step's temperatures: typed or logged from a probe, drawn, and held against what they are for. */
 export function StepTemperatures({ step }: { readonly step: PlanStep }) {
-  const { temperatures, waterBoilsC } = useOnPass();
+  const { batchId, temperatures, waterBoilsC } = useOnPass();
   const state = useSyncExternalStore(temperatures.subscribe, temperatures.get, temperatures.get);
   const feed = useInstruments(true);
   const probes = devicesOf(feed, 'probe');
   const series = state.samples.filter((s) => s.series.startsWith(`${step.key}|`)).toSorted((a, b) => a.at - b.at);
   const start = series[0]?.at ?? 0;
   const curve: Reading[] = series.map((s) => [(s.at - start) / 60_000, s.tC]);
-  const [text, setText] = useState('');
+  const [draft, setText] = useKept('local', `soft-peak:temperature:${batchId}`);
+  const text = draft ?? '';
   const typed = Number(text.trim().replace(',', '.').replace('−', '-').replace(/\s*°?\s*c$/i, ''));
   const good = text.trim() !== '' && Number.isFinite(typed) && typed >= -60 && typed <= 300;
   const add = () => {
