@@ -102,6 +102,8 @@ test('by the probe: a temperature is taken over, a cooling custard is logged and
     await page.waitForTimeout(60);
   }
   await expect(temperatures.locator('[data-verdict="met"]')).toContainText('follow your local food code');
+  await temperatures.getByRole('button', { name: /take the last away: 4/ }).click();
+  await expect(temperatures.locator('[data-verdict="running"]')).toBeVisible();
   await temperatures.getByLabel('Temperature now').fill('warm');
   await expect(temperatures.getByRole('alert')).toContainText('no temperature');
   await temperatures.getByLabel('Temperature now').fill('');

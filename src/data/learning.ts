@@ -9,6 +9,15 @@ import { KitchenRulesSchema, type Mixer } from '../core/sheet/schema';
 import type { KitchenDb } from './kitchen-file';
 import { batches, kitchenRules, outcomeAnswers, readings } from './schema';
 
+export type OutcomeAnswers = Readonly<Partial<Record<LearnableFigure, 'count' | 'leave-out'>>>;
+
+/** The cook's answers about outcomes far off, by batch. */
+export function readAnswers(db: KitchenDb): ReadonlyMap<string, OutcomeAnswers> {
+  const answers = new Map<string, OutcomeAnswers>();
+  for (const row of db.select().from(outcomeAnswers).all()) answers.set(row.batchId, { ...answers.get(row.batchId), [row.figure]: row.answer });
+  return answers;
+}
+
 /** Every batch that the log learns from: those that were not left off, oldest first. */
 export function loggedBatches(db: KitchenDb): readonly LoggedBatch[] {
   const taken = new Map<string, Partial<Record<ReadingKind, number>>>();
@@ -16,8 +25,7 @@ export function loggedBatches(db: KitchenDb): readonly LoggedBatch[] {
     const kind = ReadingKindSchema.safeParse(row.kind);
     if (kind.success) taken.set(row.batchId, { ...taken.get(row.batchId), [kind.data]: row.value });
   }
-  const answers = new Map<string, Partial<Record<LearnableFigure, 'count' | 'leave-out'>>>();
-  for (const row of db.select().from(outcomeAnswers).all()) answers.set(row.batchId, { ...answers.get(row.batchId), [row.figure]: row.answer });
+  const answers = readAnswers(db);
   const rows = db.select({ id: batches.id, at: batches.startedAt, plan: batches.plan }).from(batches).where(ne(batches.status, 'abandoned')).orderBy(asc(batches.startedAt)).all();
   return rows.flatMap((row) => {
     const known = taken.get(row.id);

@@ -11,7 +11,7 @@ import { answerOutcome, readCorrections, setLearning } from './learning';
 import { readLog, readOutcomes } from './log';
 import { addObservation, listObservations, readPhoto, removeObservation } from './observations';
 import { seedSampleKitchen } from './sample/sample-kitchen';
-import { addTemperatures, clearTemperatures, listTemperatures } from './temperatures';
+import { addTemperatures, listTemperatures, removeTemperature } from './temperatures';
 
 let folder: string;
 let db: KitchenDb;
@@ -74,13 +74,14 @@ describe('what the log learns', () => {
 });
 
 describe('temperatures and what is seen later', () => {
-  it('a sample sent twice is kept once; a series can be left out', () => {
+  it('a sample sent twice is kept once; one typed wrongly can be taken away', () => {
     const s = { series: 'cook|probe 1', at: 1000, tC: 70 };
     addTemperatures(db, 'sample-1', [s, { ...s, at: 2000, tC: 72 }]);
     addTemperatures(db, 'sample-1', [s]);
     expect(listTemperatures(db, 'sample-1')).toEqual([s, { ...s, at: 2000, tC: 72 }]);
-    clearTemperatures(db, 'sample-1', s.series);
-    expect(listTemperatures(db, 'sample-1')).toEqual([]);
+    expect(removeTemperature(db, 'sample-1', s.series, 2000)).toBe(true);
+    expect(removeTemperature(db, 'sample-1', s.series, 2000)).toBe(false);
+    expect(listTemperatures(db, 'sample-1')).toEqual([s]);
   });
   it('a photo lies beside the data file and goes with its observation', () => {
     const photo = cleanPhoto(Uint8Array.from([0xff, 0xd8, 0xff, 0xda, 0, 4, 1, 2, 7, 7, 0xff, 0xd9]));

@@ -1,18 +1,16 @@
 import { asc } from 'drizzle-orm';
 import type { LogEntry } from '../core/files/log-files';
 import { outcomesOf, type Outcome } from '../core/sheet/outcomes';
-import type { LearnableFigure } from '../core/learning/correction';
 import { listBatches } from './batches';
 import type { KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
-import { loggedBatches } from './learning';
-import { observations, outcomeAnswers } from './schema';
+import { loggedBatches, readAnswers } from './learning';
+import { observations } from './schema';
 
 /** The whole log, newest first, as it leaves the kitchen. */
 export function readLog(db: KitchenDb, sheetId?: string): readonly LogEntry[] {
   const { mixers, places } = readKitchenFacts(db);
-  const answers = new Map<string, Partial<Record<LearnableFigure, 'count' | 'leave-out'>>>();
-  for (const row of db.select().from(outcomeAnswers).all()) answers.set(row.batchId, { ...answers.get(row.batchId), [row.figure]: row.answer });
+  const answers = readAnswers(db);
   const seen = db.select().from(observations).orderBy(asc(observations.at)).all();
   return listBatches(db, sheetId, 100_000).map((b) => ({
     id: b.id,

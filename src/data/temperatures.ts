@@ -18,7 +18,6 @@ export function addTemperatures(db: KitchenDb, batchId: string, samples: readonl
   db.transaction((tx) => tx.insert(temperatures).values(samples.map((s) => ({ ...s, batchId }))).onConflictDoNothing().run());
 }
 
-export const clearTemperatures = (db: KitchenDb, batchId: string, series: string): void =>
-  db.transaction((tx) => {
-    tx.delete(temperatures).where(and(eq(temperatures.batchId, batchId), eq(temperatures.series, series))).run();
-  });
+/** Takes one away: a reading that was typed wrongly. Whether there was one. */
+export const removeTemperature = (db: KitchenDb, batchId: string, series: string, at: number): boolean =>
+  db.transaction((tx) => tx.delete(temperatures).where(and(eq(temperatures.batchId, batchId), eq(temperatures.series, series), eq(temperatures.at, at))).run().changes > 0);

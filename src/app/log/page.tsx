@@ -50,7 +50,7 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
           <>
             <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-1">
               {sheet && (
-                <Link href={link({ sheet: undefined as unknown as string })} className={chip(false)}>
+                <Link href={link({ sheet: '' })} className={chip(false)}>
                   all sheets
                 </Link>
               )}

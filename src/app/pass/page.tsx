@@ -21,7 +21,7 @@ export default async function PassPage({ searchParams }: { readonly searchParams
     return (
       <Frame station="Pass" sheetId={null} heading={<h1 className="text-[20px]">Pass</h1>}>
         <div className="px-6 py-12">
-          <p className="mb-4 text-[17px]">There is no sheet to make yet.</p>
+          <p className="mb-4 text-[17px]">{wanted ? 'This sheet is no longer in the kitchen.' : 'There is no sheet to make yet.'}</p>
           <Link href="/new" className="btn btn-act">
             Start a new sheet
           </Link>

@@ -86,6 +86,17 @@ describe('temperatures on one tablet', () => {
     expect(again.get().trouble).toBeNull();
     stop();
   });
+  it('one typed wrongly goes from the screen and the server; while that is away it stays', async () => {
+    const log = makeTemperatureLog('b', [{ series: 'cook|by hand', at: 5, tC: 700 }]);
+    away = true;
+    await log.remove(log.get().samples[0]!);
+    expect(log.get().samples).toHaveLength(1);
+    expect(log.get().trouble).toContain('still there');
+    away = false;
+    vi.stubGlobal('fetch', async (url: string, init: { method: string }) => (init.method === 'DELETE' && url.includes('at=5') ? Response.json({}) : Response.json({}, { status: 500 })));
+    await log.remove(log.get().samples[0]!);
+    expect(log.get().samples).toEqual([]);
+  });
   it('logging goes on after a reload', async () => {
     const first = makeTemperatureLog('b', []);
     first.logFrom('cool|probe 1', 'p-1');

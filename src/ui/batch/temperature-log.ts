@@ -26,6 +26,8 @@ export interface TemperatureLog {
   readonly logFrom: (series: string, probeId: string | null) => void;
   /** A temperature that was read and typed. */
   readonly add: (series: string, tC: number) => void;
+  /** Takes one away that was read or typed wrongly. */
+  readonly remove: (sample: Sample) => Promise<void>;
   readonly follow: () => () => void;
 }
 
@@ -93,6 +95,15 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
       write('logging', logging);
     },
     add: (series, tC) => take({ series, at: Date.now(), tC }),
+    remove: async (sample) => {
+      const others = (list: readonly Sample[]): Sample[] => list.filter((s) => s.series !== sample.series || s.at !== sample.at);
+      waiting = others(waiting);
+      write('temperatures', waiting);
+      const answer = await fetch(`/api/batches/${batchId}/temperatures?${new URLSearchParams({ series: sample.series, at: `${sample.at}` })}`, { method: 'DELETE' }).catch(() => null);
+      // One that never reached the server is gone with the tablet's own copy.
+      if (answer?.ok || answer?.status === 404) store.setState((s) => ({ samples: others(s.samples), trouble: null }));
+      else store.setState({ trouble: 'The server does not answer: the temperature is still there.' });
+    },
     follow: () => {
       store.setState({ logging: read<Record<string, string>>('logging', {}) });
       waiting = read<Sample[]>('temperatures', []);

@@ -75,6 +75,11 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
           <LineChart points={curve.map(([x, y]) => ({ x, y }))} xName="min" yName="°C" band={step.tempC === null ? null : [step.tempC - 0.5, step.tempC + 0.5]} says={`${curve.length} temperatures over ${minutes(curve.at(-1)![0])}, now ${degrees(curve.at(-1)![1])}`} />
         </div>
       )}
+      {series.length > 0 && (
+        <button type="button" className="mt-1 min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => void temperatures.remove(series.at(-1)!)}>
+          take the last away: {degrees(series.at(-1)!.tC)}
+        </button>
+      )}
       <p role="status" className="mt-2 text-[16px] text-yolk empty:hidden">
         {state.trouble}
       </p>

@@ -5,7 +5,7 @@ import { clockFace, showRoughSeconds, showSeconds } from '../../../core/figure';
 import { isRunning, timerOf, WHISK_TIMER, type PlanStep, type Timer } from '../../../core/sheet/batch';
 import { elapsedS, phaseOf, timerMarks, type TimerMarks, type TimerPhase } from '../../../core/sheet/whisk-timer';
 import { allowSound } from '../../../ui/batch/call-sound';
-import { ENOUGH_SAMPLES, makeLiveWhisk, sensorWords, type LiveState, type LiveWhisk } from '../../../ui/batch/live-whisk';
+import { ENOUGH_SAMPLES, makeLiveWhisk, sensorWords, type LiveState } from '../../../ui/batch/live-whisk';
 import { creamOf, lookAt } from '../../../ui/batch/whisk-model';
 import { leftWords, useCall, WhiskCall, type CallPhase } from '../../../ui/batch/whisk-call';
 import { useKept } from '../../../ui/use-kept';
@@ -30,7 +30,8 @@ function words(phase: TimerPhase, marks: TimerMarks | null, s: number, stage: st
   }
 }
 
-const NOT_LIVE: LiveWhisk = { get: () => null as unknown as LiveState, subscribe: () => () => undefined, slow: () => undefined, follow: () => () => undefined };
+const nothing = (): null => null;
+const never = () => () => undefined;
 
 /** Follows the motor's load while this whisk runs; null where it does not, or nobody listens. */
 function useLive(step: PlanStep, timer: Timer | null, on: boolean): LiveState | null {
@@ -44,8 +45,7 @@ function useLive(step: PlanStep, timer: Timer | null, on: boolean): LiveState | 
   useEffect(() => {
     if (slowAt !== null) live?.slow(slowAt);
   }, [live, slowAt]);
-  const state = useSyncExternalStore((live ?? NOT_LIVE).subscribe, (live ?? NOT_LIVE).get, () => null);
-  return live ? state : null;
+  return useSyncExternalStore<LiveState | null>(live?.subscribe ?? never, live?.get ?? nothing, nothing);
 }
 
 const callOf = (phase: TimerPhase): CallPhase | null => (phase === 'watch' ? 'soon' : phase === 'stop' || phase === 'over' ? phase : null);

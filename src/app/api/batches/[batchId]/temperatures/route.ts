@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { batchChanged } from '../../../../../data/batch-watch';
 import { getBatch } from '../../../../../data/batches';
-import { addTemperatures, clearTemperatures, listTemperatures } from '../../../../../data/temperatures';
+import { addTemperatures, listTemperatures, removeTemperature } from '../../../../../data/temperatures';
 import { readBody, refuse, withKitchen } from '../../../answers';
 
 interface Context {
@@ -30,13 +30,13 @@ export async function POST(request: Request, { params }: Context) {
   });
 }
 
-/** Leaves a series out. */
+/** Takes one temperature away. */
 export async function DELETE(request: Request, { params }: Context) {
   const { batchId } = await params;
-  const asked = series.safeParse(new URL(request.url).searchParams.get('series'));
-  if (!asked.success) return refuse(400, 'Which series is to be left out was not said.');
+  const query = new URL(request.url).searchParams;
+  const asked = z.object({ series, at: z.coerce.number() }).safeParse({ series: query.get('series'), at: query.get('at') });
+  if (!asked.success) return refuse(400, 'Which temperature is to go was not said.');
   return withKitchen((db) => {
-    clearTemperatures(db, batchId, asked.data);
-    return NextResponse.json({});
+    return removeTemperature(db, batchId, asked.data.series, asked.data.at) ? NextResponse.json({}) : refuse(404, 'This temperature is gone already.');
   });
 }
