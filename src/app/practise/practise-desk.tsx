@@ -1,7 +1,7 @@
 'use client';
 
 import { useSearchParams } from 'next/navigation';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { peakLook } from '../../core/foam/peak';
 import { practiceResult, practiceRun, type PracticeResult, type PracticeRun } from '../../core/foam/practice';
 import { networkAt, WISHED_STAGES } from '../../core/foam/whisk';
@@ -64,30 +64,18 @@ function Round({ seed, onNext, onKept }: { readonly seed: number; readonly onNex
   const [run] = useState(() => practiceRun(seed));
   const [phase, setPhase] = useState<Phase>({ kind: 'ready' });
   const [pace, setPace] = useState<Pace>('4');
-  const [shownS, setShownS] = useState(0);
-  const from = useRef(0);
+  /** By the page's own clock; null while it does not turn. */
+  const [from, setFrom] = useState<number | null>(null);
   const whisking = phase.kind === 'whisking';
   const speed = Number(pace);
 
-  useEffect(() => {
-    if (!whisking) return;
-    let frame = 0;
-    const draw = () => {
-      setShownS(((performance.now() - from.current) / 1000) * speed);
-      frame = requestAnimationFrame(draw);
-    };
-    frame = requestAnimationFrame(draw);
-    return () => cancelAnimationFrame(frame);
-  }, [whisking, speed]);
-
   const act = () => {
     if (phase.kind === 'ready') {
-      from.current = performance.now();
-      setShownS(0);
+      setFrom(performance.now());
       setPhase({ kind: 'whisking' });
-    } else if (phase.kind === 'whisking') {
-      const stoppedS = ((performance.now() - from.current) / 1000) * speed;
-      setShownS(stoppedS);
+    } else if (phase.kind === 'whisking' && from !== null) {
+      const stoppedS = ((performance.now() - from) / 1000) * speed;
+      setFrom(null);
       setPhase({ kind: 'stopped', result: practiceResult(run, stoppedS), kept: true });
       fetch('/api/practice', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ seed, stoppedS }) })
         .then(async (r) => {
@@ -107,7 +95,6 @@ function Round({ seed, onNext, onKept }: { readonly seed: number; readonly onNex
     return () => window.removeEventListener('keydown', onKey);
   }, []);
 
-  const x = networkAt(run.whip, shownS);
   const { target } = run.input;
   return (
     <section aria-label="The whisk" className="px-4 py-4 md:px-6" data-phase={phase.kind}>
@@ -115,7 +102,7 @@ function Round({ seed, onNext, onKept }: { readonly seed: number; readonly onNex
         Stop it at <span className="font-figure font-[650]">{target}</span>. <span className="text-ink-soft">{creamWords(run)}</span>
       </p>
       <div className="mx-auto h-[min(46vh,400px)] max-w-[380px]" aria-live="off">
-        <Peak x={phase.kind === 'ready' ? 0.02 : x} />
+        {from === null ? <Peak x={networkAt(run.whip, phase.kind === 'stopped' ? phase.result.stoppedS : 0)} /> : <TurningPeak run={run} from={from} speed={speed} />}
       </div>
       {phase.kind === 'stopped' ? (
         <Outcome run={run} result={phase.result} kept={phase.kept} onNext={onNext} onAgain={() => setPhase({ kind: 'ready' })} />
@@ -133,6 +120,21 @@ function Round({ seed, onNext, onKept }: { readonly seed: number; readonly onNex
       )}
     </section>
   );
+}
+
+/** The peak while it is whisked: the only piece of the page that is drawn anew with each frame. */
+function TurningPeak({ run, from, speed }: { readonly run: PracticeRun; readonly from: number; readonly speed: number }) {
+  const [seconds, setSeconds] = useState(0);
+  useEffect(() => {
+    let frame = 0;
+    const draw = () => {
+      setSeconds(((performance.now() - from) / 1000) * speed);
+      frame = requestAnimationFrame(draw);
+    };
+    frame = requestAnimationFrame(draw);
+    return () => cancelAnimationFrame(frame);
+  }, [from, speed]);
+  return <Peak x={networkAt(run.whip, seconds)} />;
 }
 
 const creamWords = ({ input: i }: PracticeRun): string =>
