@@ -79,11 +79,11 @@ export function Cut({ vessel, layers, overflows, small = false }: CutProps) {
     <svg viewBox={`${left} ${highest} ${width} ${lowest - highest}`} className="block h-full w-full" role="img" aria-label={says} fontFamily="var(--font-text)">
       <defs>
         {layers.map((l, i) => (
-          <LayerPattern key={l.partId} id={`${id}-${i}`} layer={l} unit={unit} left={frame.left} />
+          <LayerPattern key={l.id} id={`${id}-${i}`} layer={l} unit={unit} left={frame.left} />
         ))}
       </defs>
       {layers.map((l, i) => (
-        <path key={l.partId} d={layerPath(frame, l.fromMm, l.toMm)} fill={`url(#${id}-${i})`} stroke={PART_LOOKS[l.kind].line} strokeWidth={0.3 * unit} />
+        <path key={l.id} d={layerPath(frame, l.fromMm, l.toMm)} fill={`url(#${id}-${i})`} stroke={PART_LOOKS[l.kind].line} strokeWidth={0.3 * unit} />
       ))}
       {vessel.kind === 'free' ? (
         <path d={`M${at(frame.left - 8 * unit, WALL / 2)}L${at(frame.right + 8 * unit, WALL / 2)}`} stroke="var(--color-ink)" strokeWidth={WALL * 0.8} strokeLinecap="round" />
@@ -93,7 +93,7 @@ export function Cut({ vessel, layers, overflows, small = false }: CutProps) {
       {frame.broken && <path d={breakPath(frame.right, vessel.heightMm, unit)} fill="none" stroke="var(--color-ink-soft)" strokeWidth={0.5 * unit} />}
       {!small && <Rule x={left} heightMm={vessel.heightMm} unit={unit} text={text} />}
       {labels.map(({ layer, y }) => (
-        <Label key={layer.partId} layer={layer} y={y} x={frame.right + 10 * unit} from={frame.broken ? frame.right : halfWidthAt(frame.wall, middle(layer))} text={text} unit={unit} brim={overflows && layer === layers.at(-1)} />
+        <Label key={layer.id} layer={layer} y={y} x={frame.right + 10 * unit} from={frame.broken ? frame.right : halfWidthAt(frame.wall, middle(layer))} text={text} unit={unit} brim={overflows && layer === layers.at(-1)} />
       ))}
     </svg>
   );

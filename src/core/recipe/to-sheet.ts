@@ -5,6 +5,7 @@ import { newLine, type EditContext } from '../sheet/edits';
 import { FORMAT_VERSION, USUAL_WAIT_H } from '../sheet/kinds';
 import type { Line, Part, Sheet, Step } from '../sheet/schema';
 import { startingPart } from '../sheet/starting';
+import { USUAL_TIN } from '../tin/usual';
 import { STARTING_VESSELS } from '../vessel/profile';
 import { settleMethod } from '../ways/settle';
 import { guessFamily, guessKind, withCups, type DraftRow } from './draft';
@@ -85,6 +86,7 @@ export function draftToSheet(rows: readonly DraftRow[], to: ToSheet): Sheet {
     use: 'spoon',
     sweetness: 'chantilly',
     vessel: STARTING_VESSELS[0]!,
+    tin: USUAL_TIN,
     parts: named,
     steps,
     method: noSteps ? 'ways' : 'own',

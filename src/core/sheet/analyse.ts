@@ -10,7 +10,8 @@ import { overrunAtStage, stopWindow, whip, type StopWindow, type Whip } from '..
 import type { WhiskInput } from '../foam/inputs';
 import { fail, ok, type Result } from '../result';
 import { gelatinDose, type GelatinDose } from '../setting/gelatin';
-import { capacityMl, fillHeightMm, isPerPortion } from '../vessel/profile';
+import { buildIn, shareOfOne } from '../tin/build';
+import { capacityMl, fillHeightMm } from '../vessel/profile';
 import { optionOf, questionNamed } from '../ways/questions';
 import { eggFoamOf, type EggFoamForecast } from './egg-foam';
 import { bowlFatPct, type PartReading } from './read-part';
@@ -101,7 +102,7 @@ export interface SheetAnalysis {
   readonly layers: readonly Layer[];
   /** All layers together, mL. */
   readonly volumeMl: Result<number>;
-  /** In one vessel: a portion in each glass, everything in a bowl; mL. */
+  /** In one vessel as it is laid: a portion in each glass, everything in a bowl; mL. */
   readonly perVesselMl: Result<number>;
   readonly vesselHoldsMl: number;
   /** How high one vessel is filled, mm. */
@@ -134,8 +135,8 @@ export function analyseSheet(sheet: Sheet, kitchen: Kitchen): SheetAnalysis {
   const sweetG = parts.reduce((sum, a) => sum + a.leftShare * a.reading.sweetG, 0);
   const layers = layersOf(parts);
   const volume = layers.ok ? ok(layers.value.reduce((sum, l) => sum + l.volumeMl, 0)) : layers;
-  const perVesselMl = chain(volume, (ml) => ok(isPerPortion(sheet.vessel) ? ml / sheet.portions : ml));
-  return {
+  const perVesselMl = chain(volume, (ml) => ok(ml * shareOfOne({ sheet })));
+  const analysis: SheetAnalysis = {
     sheet,
     parts,
     mixture,
@@ -147,6 +148,16 @@ export function analyseSheet(sheet: Sheet, kitchen: Kitchen): SheetAnalysis {
     vesselHoldsMl: capacityMl(sheet.vessel),
     fillMm: chain(perVesselMl, (ml) => fillHeightMm(sheet.vessel, ml)),
   };
+  return sheet.tin.layers ? asLaid(analysis) : analysis;
+}
+
+/** With layers planned, what is laid fills the vessel; what is left over does not. */
+function asLaid(s: SheetAnalysis): SheetAnalysis {
+  const build = buildIn(s);
+  if (!build.ok) return s;
+  const { layers, topMm, overMl } = build.value;
+  const perVesselMl = layers.reduce((sum, b) => sum + b.volumeMl, 0);
+  return { ...s, perVesselMl: ok(perVesselMl), fillMm: overMl > 0 ? fillHeightMm(s.sheet.vessel, perVesselMl) : ok(topMm) };
 }
 
 /** Less than this of a part is not worth a layer, share of it. */

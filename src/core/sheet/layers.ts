@@ -1,13 +1,15 @@
 import { airVolumeShare } from '../foam/overrun';
 import { densityGPerMl } from '../composition/density';
 import { readSyllabub } from '../foam/syllabub';
-import { mainPart, type SheetAnalysis } from './analyse';
+import { mainPart, type Layer, type SheetAnalysis } from './analyse';
 import type { PartReading } from './read-part';
 import type { PartKind } from './kinds';
-import { fillHeightMm, isPerPortion } from '../vessel/profile';
+import { buildIn, laidBiscuit } from '../tin/build';
+import type { Vessel } from '../vessel/schema';
 
 /** A layer in one vessel as the cut draws it. */
 export interface CutLayer {
+  readonly id: string;
   readonly partId: string;
   readonly kind: PartKind;
   /** What colours a folded filling: chocolate, fruit, or nothing. */
@@ -38,54 +40,48 @@ function tintOf(r: PartReading): CutLayer['tint'] {
 }
 
 /** The layers, a syllabub's clear drink apart under its curd as it will have sunk by the serving hour. */
-function parted(s: SheetAnalysis): readonly (SheetAnalysis['layers'][number] & { readonly drink: boolean })[] {
-  const whole = s.layers.map((l) => ({ ...l, drink: false }));
-  if (s.sheet.family !== 'syllabub') return whole;
+function parted(s: SheetAnalysis): readonly Layer[] {
+  if (s.sheet.family !== 'syllabub') return s.layers;
   const a = mainPart(s);
   const { mixture } = a.reading;
   const read = readSyllabub({ milkFatG: mixture.grams.milk_fat, massG: mixture.massG, hours: s.sheet.servedAfterH });
-  const at = whole.findIndex((l) => l.part.id === a.part.id);
-  const curd = whole[at];
-  if (!read.ok || !curd || read.value.drinkG <= 0) return whole;
+  const at = s.layers.findIndex((l) => l.part.id === a.part.id);
+  const curd = s.layers[at];
+  if (!read.ok || !curd || read.value.drinkG <= 0) return s.layers;
   const massG = read.value.drinkG * a.leftShare;
   const volumeMl = massG / (densityGPerMl(mixture, a.part.whisk.creamC) ?? 1);
-  const drink = { ...curd, massG, volumeMl, overrunPct: 0, drink: true };
-  const rest = { ...curd, massG: curd.massG - massG, volumeMl: curd.volumeMl - volumeMl, overrunPct: curd.overrunPct };
-  return [...whole.slice(0, at), drink, rest, ...whole.slice(at + 1)];
+  const drink: Layer = { part: { ...curd.part, id: `${curd.part.id}:drink`, kind: 'soak', name: 'Clear drink' }, massG, volumeMl, overrunPct: 0 };
+  return [...s.layers.slice(0, at), drink, { ...curd, massG: curd.massG - massG, volumeMl: curd.volumeMl - volumeMl }, ...s.layers.slice(at + 1)];
 }
 
 /**
- * The layers of a sheet in one vessel, from the floor up, each as thick as its volume makes it there (physics). What does not fit is
- * drawn to the brim.
+ * The layers of a sheet in one vessel as they are planned, from the floor up, each as thick as its volume makes it there (physics). What does
+ * not fit is drawn to the brim.
+ *
+ * @param vessel which of those that the batch fills; the sheet's own by default.
  */
-export function cutLayers(s: SheetAnalysis): readonly CutLayer[] {
-  const { vessel, portions } = s.sheet;
-  const per = isPerPortion(vessel) ? portions : 1;
-  const layers: CutLayer[] = [];
-  let belowMl = 0;
-  let fromMm = 0;
-  for (const l of parted(s)) {
-    belowMl += l.volumeMl / per;
-    const height = fillHeightMm(vessel, belowMl);
-    const toMm = height.ok ? height.value : vessel.heightMm;
-    const reading = l.drink ? undefined : s.parts.find((a) => a.part.id === l.part.id)?.reading;
-    const first = reading?.lines.find((r) => r.ingredient?.biscuit)?.ingredient?.biscuit;
-    if (toMm > fromMm) {
-      layers.push({
-        partId: l.drink ? `${l.part.id}:drink` : l.part.id,
-        kind: l.drink ? 'soak' : l.part.kind,
-        tint: l.part.kind === 'set-filling' && reading ? tintOf(reading) : null,
-        name: l.drink ? 'Clear drink' : l.part.name,
-        fromMm,
-        toMm,
-        massG: l.massG / per,
-        volumeMl: l.volumeMl / per,
-        airShare: airVolumeShare(l.overrunPct),
-        biscuit: l.part.kind === 'biscuit-layer' && first && first.shape !== 'loose' ? { widthMm: first.widthMm, heightMm: first.heightMm } : null,
-        only: s.layers.length === 1 && !l.drink,
-      });
-    }
-    fromMm = toMm;
-  }
-  return layers;
+export function cutLayers(s: SheetAnalysis, vessel: Vessel = s.sheet.vessel): readonly CutLayer[] {
+  const build = buildIn(s, vessel, s.sheet.tin.layers ? s.layers : parted(s));
+  if (!build.ok) return [];
+  return build.value.layers
+    .filter((b) => b.toMm > b.fromMm)
+    .map((b): CutLayer => {
+      const { part } = b.layer;
+      const reading = s.parts.find((a) => a.part.id === part.id)?.reading;
+      const first = reading?.lines.find((r) => laidBiscuit(r.ingredient))?.ingredient?.biscuit;
+      return {
+        id: b.id,
+        partId: part.id,
+        kind: part.kind,
+        tint: part.kind === 'set-filling' && reading ? tintOf(reading) : null,
+        name: part.name,
+        fromMm: b.fromMm,
+        toMm: b.toMm,
+        massG: b.massG,
+        volumeMl: b.volumeMl,
+        airShare: airVolumeShare(b.layer.overrunPct),
+        biscuit: part.kind === 'biscuit-layer' && first ? { widthMm: first.widthMm, heightMm: first.heightMm } : null,
+        only: build.value.layers.length === 1,
+      };
+    });
 }

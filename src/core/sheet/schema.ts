@@ -6,6 +6,8 @@ import { ROLES } from '../larder/role';
 import { CUP_SYSTEM_KEYS } from '../measures/units';
 import { fail, ok, type Result } from '../result';
 import { FAMILIES, FORMAT_VERSION, PART_KINDS, PLACE_KINDS, USES, USUAL_HEAT, USUAL_WAIT_H } from './kinds';
+import { TinPlanSchema } from '../tin/plan-schema';
+import { USUAL_TIN } from '../tin/usual';
 import { VesselSchema } from '../vessel/schema';
 
 const id = z.string().min(1).max(40);
@@ -103,6 +105,8 @@ export const SheetSchema = z.object({
   use: z.enum(USES),
   sweetness: z.enum(Object.keys(SWEETNESS_BANDS) as [SweetnessBand, ...SweetnessBand[]]),
   vessel: VesselSchema,
+  /** How it is laid in its vessel, soaked and cut. */
+  tin: TinPlanSchema.default({ ...USUAL_TIN }),
   /** In building order. */
   parts: z.array(PartSchema).min(1).max(40),
   /** In working order. */

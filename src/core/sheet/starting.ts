@@ -1,4 +1,5 @@
 import type { Ingredient } from '../composition/ingredient';
+import { USUAL_TIN } from '../tin/usual';
 import { STARTING_VESSELS } from '../vessel/profile';
 import { questionNamed } from '../ways/questions';
 import { settleMethod } from '../ways/settle';
@@ -40,6 +41,7 @@ export function startingSheet(name: string, mixerId: string, lines: readonly Lin
       use: 'spoon',
       sweetness: 'chantilly',
       vessel: STARTING_VESSELS[0]!,
+      tin: USUAL_TIN,
       parts: [part],
       steps: [],
       method: 'ways',

@@ -4,13 +4,17 @@ const name = z.string().min(1).max(80);
 const across = z.number().min(20).max(1000);
 const high = z.number().min(5).max(1000);
 
+/** A height above the foot and the inner diameter there, mm. */
+const ProfileMarkSchema = z.object({ zMm: z.number().min(0).max(1000), acrossMm: z.number().min(2).max(1000) });
+export type ProfileMark = Readonly<z.infer<typeof ProfileMarkSchema>>;
+
 /**
- * A vessel of revolution: a glass (one for each portion), a tub, ring or springform (one for all) with straight tapering walls,
- * a bowl (one for all) whose wall curves from its foot to its rim, or a piece that stands free (one for each portion) and has
- * no wall at all. Inner sizes, mm.
+ * A vessel of revolution. One for all: a tub, a bowl whose wall curves from its foot to its rim, a springform or ring with straight walls,
+ * a dome (as it is filled: the curve below, the opening above). One for each portion: a glass, a mould of a tray of moulds, a piece that
+ * stands free and has no wall at all. Inner sizes, mm.
  */
 const RoundVesselSchema = z.object({
-  kind: z.enum(['bowl', 'tub', 'springform', 'glass', 'free']),
+  kind: z.enum(['bowl', 'tub', 'springform', 'dome', 'glass', 'mould', 'free']),
   name,
   /** Inner diameter at the rim. */
   topMm: across,
@@ -18,6 +22,10 @@ const RoundVesselSchema = z.object({
   baseMm: z.number().min(5).max(1000),
   /** Inner height. */
   heightMm: high,
+  /** A glass that is neither straight nor tapered: its inner diameters from foot to rim, heights rising from 0 to the height. */
+  profile: z.array(ProfileMarkSchema).min(2).max(40).readonly().optional(),
+  /** Moulds in one tray of them. */
+  cavities: z.number().int().min(1).max(200).optional(),
 });
 
 /** A tray, or a loaf tin or terrine whose walls lean out. Inner sizes, mm. */
@@ -31,6 +39,8 @@ const RectVesselSchema = z.object({
   baseLengthMm: across,
   baseWidthMm: across,
   heightMm: high,
+  /** Radius of the four upright corners. */
+  cornerMm: z.number().min(0).max(200).optional(),
 });
 
 export const VesselSchema = z.union([RoundVesselSchema, RectVesselSchema]);

@@ -1,5 +1,6 @@
 import type { Family, HeatPlan, PartKind } from '../../core/sheet/kinds';
 import type { Sheet, WhiskPlan } from '../../core/sheet/schema';
+import type { TinPlan } from '../../core/tin/plan-schema';
 
 /** A part as the sample kitchen's cooks wrote it down. */
 export interface SamplePart {
@@ -24,6 +25,7 @@ export interface SampleSheet {
   readonly parts: readonly SamplePart[];
   readonly ways?: Readonly<Record<string, string>>;
   readonly servedAfterH?: number;
+  readonly tin?: Partial<TinPlan>;
 }
 
 /** The sheets of Gannet Quay, the one last touched at the end; all made up. */
