@@ -33,6 +33,10 @@ const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
   'fold-strokes': { bowlMl: 1400, made: 20 },
   correction: { figure: 'whisk-time', ratios: [1.1, 1.08, 1.9] },
   cooling: { curve: [[0, 85], [10, 50], [100, 20], [300, 4]] },
+  vessel: { vessel: { kind: 'springform', name: 'Tin', topMm: 240, baseMm: 240, heightMm: 70 }, volumeMl: 1500 },
+  biscuits: { floor: { kind: 'round', radiusMm: 120 }, shape: 'round', widthMm: 50, lengthMm: 50 },
+  soak: { biscuit: ingredient('ladyfinger').biscuit, biscuitsG: 384, seconds: 2 },
+  softening: { biscuit: ingredient('ginger-thin').biscuit },
 };
 
 describe.each(Object.values(CALCULATORS))('$name', ({ name, input, output }) => {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { blendCalculator, solveCalculator, tradeOffCalculator } from './calculators/balance';
+import { biscuitsCalculator, soakCalculator, softeningCalculator, vesselCalculator } from './calculators/building';
 import { define, type Calculator } from './calculators/define';
 import { eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
 import { coolingCalculator, correctionCalculator, eggWhiskCalculator, strokesCalculator } from './calculators/making';
@@ -241,6 +242,10 @@ export const CALCULATORS = {
   'fold-strokes': strokesCalculator,
   correction: correctionCalculator,
   cooling: coolingCalculator,
+  vessel: vesselCalculator,
+  biscuits: biscuitsCalculator,
+  soak: soakCalculator,
+  softening: softeningCalculator,
 } as const;
 
 export type CalculatorName = keyof typeof CALCULATORS;

@@ -150,10 +150,14 @@ export function buildIn(s: SheetAnalysis, vessel: Vessel = s.sheet.vessel, layer
 /** One walk from the floor to the top with these shares. */
 function lay(vessel: Vessel, slots: readonly Slot[], shareMl: ReadonlyMap<Layer, number>): readonly BuiltLayer[] {
   const holds = capacityMl(vessel);
+  // Over the rim the walls are thought to go straight up, so that a layer that stands there has a volume, too.
+  const rimMm2 = floorAreaMm2(floorAt(vessel, vessel.heightMm));
+  const volumeTo = (z: number): number => (z <= vessel.heightMm ? volumeBelowMl(vessel, z) : holds + (rimMm2 * (z - vessel.heightMm)) / 1000);
   const heightOf = (ml: number): number => {
     const z = fillHeightMm(vessel, Math.min(ml, holds));
-    return z.ok ? z.value : vessel.heightMm;
+    return (z.ok ? z.value : vessel.heightMm) + (1000 * Math.max(0, ml - holds)) / rimMm2;
   };
+  const drawn = (z: number): number => Math.min(vessel.heightMm, z);
   const built: (Omit<BuiltLayer, 'massG' | 'inGapsMl' | 'volumeMl'> & { inGapsMl: number; volumeMl: number })[] = [];
   let belowMl = 0;
   let fromMm = 0;
@@ -163,7 +167,7 @@ function lay(vessel: Vessel, slots: readonly Slot[], shareMl: ReadonlyMap<Layer,
     if (slot.biscuits) {
       ownMl = slot.biscuits.ownMl;
       // Where more lie than one layer holds, they stand higher.
-      const sliceMl = Math.max(ownMl, volumeBelowMl(vessel, fromMm + slot.biscuits.heightMm) - volumeBelowMl(vessel, fromMm));
+      const sliceMl = Math.max(ownMl, volumeTo(fromMm + slot.biscuits.heightMm) - volumeTo(fromMm));
       const gapMl = sliceMl - ownMl;
       const below = built.findLast((b) => b.pieces === null);
       const above = slots.slice(slots.indexOf(slot) + 1).some((x) => !x.biscuits);
@@ -182,12 +186,12 @@ function lay(vessel: Vessel, slots: readonly Slot[], shareMl: ReadonlyMap<Layer,
             ? slot.amount * grams
             : slot.by === 'ml'
               ? slot.amount
-              : volumeBelowMl(vessel, fromMm + slot.amount) - volumeBelowMl(vessel, fromMm);
+              : volumeTo(fromMm + slot.amount) - volumeTo(fromMm);
       belowMl += ownMl;
     }
     const toMm = Math.max(fromMm, heightOf(belowMl));
     const inGapsMl = slot.biscuits ? 0 : openGapMl;
-    built.push({ id: slot.id, layer: slot.layer, by: slot.by, fromMm, toMm, pieces: slot.biscuits?.pieces ?? null, inGapsMl, volumeMl: ownMl + inGapsMl });
+    built.push({ id: slot.id, layer: slot.layer, by: slot.by, fromMm: drawn(fromMm), toMm: drawn(toMm), pieces: slot.biscuits?.pieces ?? null, inGapsMl, volumeMl: ownMl + inGapsMl });
     if (!slot.biscuits) openGapMl = 0;
     fromMm = toMm;
   }

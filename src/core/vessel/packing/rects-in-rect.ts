@@ -25,9 +25,9 @@ interface Best {
 }
 
 /** Pinwheels are tried only where so few places for a cut are left in each direction. */
-const PINWHEEL_PLACES = 12;
-/** Nor are cuts tried in more than so many places: a biscuit so small is laid in rows. */
-const MOST_PLACES = 90;
+const PINWHEEL_PLACES = 10;
+/** With more places than this each half of a cut is judged by its rows alone. */
+const MOST_PLACES = 60;
 
 /**
  * The most equal rectangles in a rectangle, sides along its sides, turned or not: the floor is split in two, or in five like a pinwheel,
@@ -90,22 +90,27 @@ export function rectsInRect(lengthMm: number, widthMm: number, pieceLengthMm: nu
 function splitter(l: number, w: number, turning: boolean): (dx: number, dy: number) => Best {
   const seen = new Map<number, Best>();
   const sizes: readonly number[] = l === w || !turning ? [l] : [l, w];
+  const grid = (dx: number, dy: number, turnedOver: boolean): Best => {
+    const [px, py] = turnedOver ? [w, l] : [l, w];
+    const nx = Math.floor(dx / px);
+    const ny = Math.floor(dy / py);
+    return { count: nx * ny, cut: { kind: 'grid', turned: turnedOver, nx, ny } };
+  };
+  const inRows = (dx: number, dy: number): Best => {
+    const straight = grid(dx, dy, false);
+    const other = turning ? grid(dx, dy, true) : straight;
+    return other.count > straight.count ? other : straight;
+  };
   const plan = (dx: number, dy: number): Best => {
     const key = dx * 1e6 + dy;
     const known = seen.get(key);
     if (known) return known;
-    const grid = (turnedOver: boolean): Best => {
-      const [px, py] = turnedOver ? [w, l] : [l, w];
-      const nx = Math.floor(dx / px);
-      const ny = Math.floor(dy / py);
-      return { count: nx * ny, cut: { kind: 'grid', turned: turnedOver, nx, ny } };
-    };
-    let best = grid(false);
-    if (turning && grid(true).count > best.count) best = grid(true);
+    let best = inRows(dx, dy);
     const most = Math.floor((dx * dy) / (l * w));
     const xs = turning ? placesTo(dx, sizes) : [];
     const ys = turning ? placesTo(dy, sizes) : [];
-    if (best.count < most && xs.length + ys.length <= MOST_PLACES) best = twoWays(dx, dy, most, best, xs, ys, plan);
+    // Where there are very many places, each half is judged by its rows alone.
+    if (best.count < most) best = twoWays(dx, dy, most, best, xs, ys, xs.length + ys.length <= MOST_PLACES ? plan : inRows);
     if (best.count < most && xs.length <= PINWHEEL_PLACES && ys.length <= PINWHEEL_PLACES) best = pinwheels(dx, dy, most, best, xs, ys, plan, (a, b) => Math.floor((a * b) / (l * w)));
     seen.set(key, best);
     return best;
