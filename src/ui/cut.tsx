@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { plainNumber, showVolumeMl, withUnit } from '../core/figure';
 import type { CutLayer } from '../core/sheet/layers';
 import { bubbleTile, MOST_BUBBLES } from '../core/vessel/bubbles';
@@ -22,7 +22,8 @@ const LABELS = 62;
 /** A vessel wider than this many times its height is drawn from one wall to a break line, so that the layers stay large. */
 const WIDEST = 1.5;
 
-interface Frame {
+/** How a vessel is drawn. */
+export interface CutFrame {
   readonly wall: readonly WallPoint[];
   /** Left and right end of what is drawn, mm from the middle. */
   readonly left: number;
@@ -30,28 +31,29 @@ interface Frame {
   readonly broken: boolean;
 }
 
-function frameOf(vessel: Vessel): Frame {
+export function frameOf(vessel: Vessel, widest = WIDEST): CutFrame {
   const wall = wallOf(vessel);
   const half = cutWidthMm(vessel) / 2;
   // A bowl or a glass is known by its whole outline; a flat tin is not.
   const flat = vessel.kind === 'tray' || vessel.kind === 'terrine' || vessel.kind === 'springform';
-  const broken = flat && 2 * half > WIDEST * vessel.heightMm;
-  return { wall, left: -half, right: broken ? -half + WIDEST * vessel.heightMm : half, broken };
+  const broken = flat && 2 * half > widest * vessel.heightMm;
+  return { wall, left: -half, right: broken ? -half + widest * vessel.heightMm : half, broken };
 }
 
 const at = (x: number, y: number): string => `${x.toFixed(2)} ${y.toFixed(2)}`;
 
 /** The outline of a layer between two heights. */
-function layerPath({ wall, right, broken }: Frame, fromMm: number, toMm: number): string {
+function layerPath({ wall, right, broken }: CutFrame, fromMm: number, toMm: number): string {
   const steps = [fromMm, ...wall.map((w) => w.zMm).filter((z) => z > fromMm && z < toMm), toMm];
   const leftSide = steps.map((z) => at(-halfWidthAt(wall, z), -z));
   const rightSide = broken ? [at(right, -toMm), at(right, -fromMm)] : steps.toReversed().map((z) => at(halfWidthAt(wall, z), -z));
   return `M${[...leftSide, ...rightSide].join('L')}Z`;
 }
 
-function wallPath({ wall, right, broken }: Frame): string {
-  const left = wall.toReversed().map((w) => at(-w.halfMm - WALL / 2, WALL / 2 - w.zMm));
-  const rightSide = broken ? [at(right, WALL / 2)] : wall.map((w) => at(w.halfMm + WALL / 2, WALL / 2 - w.zMm));
+function wallPath({ wall, right, broken }: CutFrame, wallMm: number): string {
+  const off = wallMm / 2;
+  const left = wall.toReversed().map((w) => at(-w.halfMm - off, off - w.zMm));
+  const rightSide = broken ? [at(right, off)] : wall.map((w) => at(w.halfMm + off, off - w.zMm));
   return `M${left.join('L')}L${rightSide.join('L')}`;
 }
 
@@ -64,7 +66,6 @@ function breakPath(right: number, heightMm: number, unit: number): string {
 
 /** The dessert sliced open, to scale in millimetres. Bubbles cover the air's true share of the area. */
 export function Cut({ vessel, layers, overflows, small = false }: CutProps) {
-  const id = useId();
   const frame = frameOf(vessel);
   const drawnWidth = frame.right - frame.left;
   const unit = Math.max(drawnWidth, vessel.heightMm * 1.15) / 100;
@@ -77,26 +78,70 @@ export function Cut({ vessel, layers, overflows, small = false }: CutProps) {
   const says = layers.length === 0 ? `${vessel.name}, cut across, empty` : `${vessel.name}, cut across: ${layers.map((l) => `${l.name} ${Math.round(l.toMm - l.fromMm)} mm`).join(', ')}`;
   return (
     <svg viewBox={`${left} ${highest} ${width} ${lowest - highest}`} className="block h-full w-full" role="img" aria-label={says} fontFamily="var(--font-text)">
-      <defs>
-        {layers.map((l, i) => (
-          <LayerPattern key={l.id} id={`${id}-${i}`} layer={l} unit={unit} left={frame.left} />
-        ))}
-      </defs>
-      {layers.map((l, i) => (
-        <path key={l.id} d={layerPath(frame, l.fromMm, l.toMm)} fill={`url(#${id}-${i})`} stroke={PART_LOOKS[l.kind].line} strokeWidth={0.3 * unit} />
-      ))}
-      {vessel.kind === 'free' ? (
-        <path d={`M${at(frame.left - 8 * unit, WALL / 2)}L${at(frame.right + 8 * unit, WALL / 2)}`} stroke="var(--color-ink)" strokeWidth={WALL * 0.8} strokeLinecap="round" />
-      ) : (
-        <path d={wallPath(frame)} fill="none" stroke="var(--color-ink)" strokeWidth={WALL * Math.min(1, 0.35 + unit / 2)} strokeLinejoin="round" strokeLinecap="round" />
-      )}
-      {frame.broken && <path d={breakPath(frame.right, vessel.heightMm, unit)} fill="none" stroke="var(--color-ink-soft)" strokeWidth={0.5 * unit} />}
+      <CutDrawing vessel={vessel} layers={layers} frame={frame} unit={unit} />
       {!small && <Rule x={left} heightMm={vessel.heightMm} unit={unit} text={text} />}
       {labels.map(({ layer, y }) => (
         <Label key={layer.id} layer={layer} y={y} x={frame.right + 10 * unit} from={frame.broken ? frame.right : halfWidthAt(frame.wall, middle(layer))} text={text} unit={unit} brim={overflows && layer === layers.at(-1)} />
       ))}
     </svg>
   );
+}
+
+interface DrawingProps {
+  readonly vessel: Vessel;
+  readonly layers: readonly CutLayer[];
+  readonly frame: CutFrame;
+  /** A hundredth of the drawing's width, mm. */
+  readonly unit: number;
+  /** Where biscuits are cut through, mm from the middle, by layer; drawn side by side where it is not known. */
+  readonly ends?: ReadonlyMap<string, readonly (readonly [number, number])[]>;
+  /** How thick the wall is drawn, mm. */
+  readonly wallMm?: number;
+}
+
+/** Layers and wall in millimetres: x from the middle, y upwards below 0. */
+export function CutDrawing({ vessel, layers, frame, unit, ends, wallMm = WALL * Math.min(1, 0.35 + unit / 2) }: DrawingProps) {
+  const id = useId();
+  return (
+    <>
+      <defs>
+        {layers.map((l, i) => (
+          <LayerPattern key={l.id} id={`${id}-${i}`} layer={l} unit={unit} left={frame.left} sliced={ends?.has(l.id) ?? false} />
+        ))}
+        <clipPath id={`${id}-inside`}>
+          <path d={layerPath(frame, 0, vessel.heightMm)} />
+        </clipPath>
+      </defs>
+      {layers.map((l, i) => (
+        <path key={l.id} d={layerPath(frame, l.fromMm, l.toMm)} fill={`url(#${id}-${i})`} stroke={PART_LOOKS[l.kind].line} strokeWidth={0.3 * unit} />
+      ))}
+      <g clipPath={`url(#${id}-inside)`}>
+        {layers.map((l) => ends?.get(l.id)?.map(([from, to]) => <BiscuitEnd key={`${l.id} ${from}`} layer={l} from={from} to={to} />))}
+      </g>
+      {vessel.kind === 'free' ? (
+        <path d={`M${at(frame.left - 8 * unit, WALL / 2)}L${at(frame.right + 8 * unit, WALL / 2)}`} stroke="var(--color-ink)" strokeWidth={WALL * 0.8} strokeLinecap="round" />
+      ) : (
+        <path d={wallPath(frame, wallMm)} fill="none" stroke="var(--color-ink)" strokeWidth={wallMm} strokeLinejoin="round" strokeLinecap="round" />
+      )}
+      {frame.broken && <path d={breakPath(frame.right, vessel.heightMm, unit)} fill="none" stroke="var(--color-ink-soft)" strokeWidth={0.5 * unit} />}
+    </>
+  );
+}
+
+/** A biscuit as the knife leaves it: its own height, tinted by what it has drunk. */
+function BiscuitEnd({ layer, from, to }: { readonly layer: CutLayer; readonly from: number; readonly to: number }) {
+  const look = biscuitLook(layer);
+  const height = Math.min(layer.biscuit?.heightMm ?? 0, layer.toMm - layer.fromMm);
+  const width = Math.max(0.4, to - from - 0.4);
+  return <rect x={from + 0.2} y={-layer.fromMm - height + 0.2} width={width} height={Math.max(0.4, height - 0.4)} rx={Math.min(2.5, height / 2.4, width / 3)} fill={look.ground} stroke={look.line} strokeWidth={0.4} />;
+}
+
+/** The dry biscuit's colour, darker the fuller it is. */
+function biscuitLook(layer: CutLayer): PartLook {
+  const look = PART_LOOKS['biscuit-layer'];
+  const soaked = Math.min(1, layer.soaked ?? 0);
+  if (soaked <= 0) return look;
+  return { ...look, ground: `color-mix(in oklch, ${look.ground}, oklch(.58 .075 55) ${Math.round(85 * soaked)}%)` };
 }
 
 const middle = (l: CutLayer): number => (l.fromMm + l.toMm) / 2;
@@ -135,7 +180,7 @@ function Label({ layer, x, y, from, text, unit, brim }: { readonly layer: CutLay
   );
 }
 
-function Rule({ x, heightMm, unit, text }: { readonly x: number; readonly heightMm: number; readonly unit: number; readonly text: number }) {
+export function Rule({ x, heightMm, unit, text }: { readonly x: number; readonly heightMm: number; readonly unit: number; readonly text: number }) {
   const step = heightMm > 150 ? 50 : heightMm > 60 ? 20 : 10;
   const marks = Array.from({ length: Math.floor(heightMm / 10) + 1 }, (_, i) => i * 10);
   return (
@@ -157,14 +202,17 @@ function Rule({ x, heightMm, unit, text }: { readonly x: number; readonly height
   );
 }
 
-function LayerPattern({ id, layer, unit, left }: { readonly id: string; readonly layer: CutLayer; readonly unit: number; readonly left: number }) {
-  const look = layer.tint ? TINTED[layer.tint] : PART_LOOKS[layer.kind];
+function LayerPattern({ id, layer, unit, left, sliced }: { readonly id: string; readonly layer: CutLayer; readonly unit: number; readonly left: number; readonly sliced: boolean }) {
+  const look = layer.tint ? TINTED[layer.tint] : layer.biscuit ? biscuitLook(layer) : PART_LOOKS[layer.kind];
+  // Between biscuits that are drawn one by one lies the cream that ran into the gaps.
+  if (layer.biscuit && sliced) return <HatchPattern id={id} look={{ ...PART_LOOKS['set-filling'], hatch: 'plain' }} unit={unit} />;
   if (layer.biscuit) return <BiscuitPattern id={id} layer={layer} look={look} left={left} />;
   if (layer.airShare > 0.005) return <BubblePattern id={id} share={layer.airShare} look={look} unit={unit} />;
   return <HatchPattern id={id} look={look} unit={unit} />;
 }
 
-function BubblePattern({ id, share, look, unit }: { readonly id: string; readonly share: number; readonly look: PartLook; readonly unit: number }) {
+/** Hundreds of bubbles: drawn anew only when the air changes, not while a boundary is dragged. */
+const BubblePattern = memo(function BubblePattern({ id, share, look, unit }: { readonly id: string; readonly share: number; readonly look: PartLook; readonly unit: number }) {
   const tile = bubbleTile(share);
   return (
     <pattern id={id} width={tile.sizeMm} height={tile.sizeMm} patternUnits="userSpaceOnUse" patternTransform={`scale(${(0.95 * unit).toFixed(3)})`}>
@@ -178,7 +226,7 @@ function BubblePattern({ id, share, look, unit }: { readonly id: string; readonl
       )}
     </pattern>
   );
-}
+});
 
 /** Biscuits as they are sliced: their own width and height, side by side from the wall. */
 function BiscuitPattern({ id, layer, look, left }: { readonly id: string; readonly layer: CutLayer; readonly look: PartLook; readonly left: number }) {

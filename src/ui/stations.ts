@@ -1,6 +1,7 @@
 /** The stations that are built, in the order of the work; each has its number key and says what it is for. */
 export const STATIONS = [
   { key: '1', name: 'Bench', says: 'what goes in, and what it will be like' },
+  { key: '2', name: 'Tin', says: 'how it lies in its vessel, and how many it makes' },
   { key: '3', name: 'Whisk', says: 'when to stop' },
   { key: '6', name: 'Pass', says: 'making it, step by step' },
   { key: '7', name: 'Log', says: 'what was forecast and what came' },
@@ -13,6 +14,8 @@ export function stationHref(name: StationName, sheetId: string | null): string {
   switch (name) {
     case 'Bench':
       return sheetId ? `/sheet/${sheetId}/bench` : '/bench';
+    case 'Tin':
+      return sheetId ? `/sheet/${sheetId}/tin` : '/tin';
     case 'Whisk':
       return sheetId ? `/sheet/${sheetId}/whisk` : '/whisk';
     case 'Pass':

@@ -5,6 +5,7 @@ import { mainPart, type Layer, type SheetAnalysis } from './analyse';
 import type { PartReading } from './read-part';
 import type { PartKind } from './kinds';
 import { buildIn, laidBiscuit } from '../tin/build';
+import { soaksOf } from '../tin/sheet-soak';
 import type { Vessel } from '../vessel/schema';
 
 /** A layer in one vessel as the cut draws it. */
@@ -25,6 +26,8 @@ export interface CutLayer {
   readonly airShare: number;
   /** Size of the biscuits in it, mm; null where they have none or are scattered. */
   readonly biscuit: { readonly widthMm: number; readonly heightMm: number } | null;
+  /** How full its biscuits are when it is served, share of what they hold; null where they are dry or there are none. */
+  readonly soaked: number | null;
   /** Whether it is the only one. */
   readonly only: boolean;
 }
@@ -63,6 +66,7 @@ function parted(s: SheetAnalysis): readonly Layer[] {
 export function cutLayers(s: SheetAnalysis, vessel: Vessel = s.sheet.vessel): readonly CutLayer[] {
   const build = buildIn(s, vessel, s.sheet.tin.layers ? s.layers : parted(s));
   if (!build.ok) return [];
+  const soaked = s.layers.some((l) => l.part.kind === 'biscuit-layer') ? soaksOf(s) : [];
   return build.value.layers
     .filter((b) => b.toMm > b.fromMm)
     .map((b): CutLayer => {
@@ -81,6 +85,7 @@ export function cutLayers(s: SheetAnalysis, vessel: Vessel = s.sheet.vessel): re
         volumeMl: b.volumeMl,
         airShare: airVolumeShare(b.layer.overrunPct),
         biscuit: part.kind === 'biscuit-layer' && first ? { widthMm: first.widthMm, heightMm: first.heightMm } : null,
+        soaked: soaked.find((x) => x.partId === part.id)?.served?.filled ?? null,
         only: build.value.layers.length === 1,
       };
     });

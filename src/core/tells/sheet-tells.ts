@@ -23,6 +23,7 @@ import {
   windowFigure,
 } from './figures';
 import { foldTells } from './fold-tells';
+import { tinTells } from './tin-tells';
 import { drinkTells } from './drink-tells';
 import { frozenTells } from './frozen-tells';
 import { heatTells } from './heat-tells';
@@ -71,6 +72,7 @@ export function sheetTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] 
     ...heatTells(s, kitchen),
     ...frozenTells(s, kitchen),
     ...drinkTells(s, kitchen),
+    ...tinTells(s),
   ];
   return worstFirst(tells);
 }

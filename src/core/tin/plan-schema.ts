@@ -24,8 +24,6 @@ export const DipTestSchema = z.object({
 });
 export type DipTest = Readonly<z.infer<typeof DipTestSchema>>;
 
-export const CUTS = ['wedges', 'grid'] as const;
-
 /** How a dessert is built in its vessel, soaked, cut and shared out. */
 export const TinPlanSchema = z.object({
   /** From the floor up, in one vessel; null where each part lies there once, in building order. */
@@ -47,7 +45,6 @@ export const TinPlanSchema = z.object({
   soakC: z.number().min(0).max(90).default(USUAL_TIN.soakC),
   /** The kitchen's own dip tests, by ingredient. */
   dipTests: z.record(z.string().max(80), DipTestSchema).default({ ...USUAL_TIN.dipTests }),
-  cut: z.enum(CUTS).default(USUAL_TIN.cut),
   /** Wedges, or pieces along and across. */
   cutAlong: z.number().int().min(1).max(60).default(USUAL_TIN.cutAlong),
   cutAcross: z.number().int().min(1).max(60).default(USUAL_TIN.cutAcross),

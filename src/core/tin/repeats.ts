@@ -1,6 +1,6 @@
 import type { SheetAnalysis } from '../sheet/analyse';
 import type { PartKind } from '../sheet/kinds';
-import { capacityMl, floorAreaMm2, floorAt } from '../vessel/profile';
+import { floorAreaMm2, floorAt } from '../vessel/profile';
 import { biscuitOfPart, laidBiscuit, shareOfOne } from './build';
 import { BED_MM, CREAM_MM, RIM_MM } from './house';
 import type { LaidLayer } from './plan-schema';
@@ -25,6 +25,13 @@ export function placesOf(s: SheetAnalysis): Places {
   };
 }
 
+/** What is repeated, in its order from below: biscuits and then their cream, or all between base and top as they are built. */
+export function repeatedParts(s: SheetAnalysis): readonly string[] {
+  const places = placesOf(s);
+  if (places.creams.length === 1 && places.biscuits.length > 0) return [...places.biscuits, ...places.creams];
+  return s.layers.map((l) => l.part.id).filter((id) => places.biscuits.includes(id) || places.creams.includes(id));
+}
+
 /** How often the middle can be repeated, and what each limit is by. */
 export interface RepeatLimits {
   /** Whole repeats that the depth under the rim holds. */
@@ -40,7 +47,7 @@ export interface RepeatLimits {
 /**
  * How many repeats of biscuits and cream a vessel holds (geometry, at the area of half its height).
  *
- * @param creamMm cream between two layers of biscuits.
+ * @param creamMm each cream of one repeat.
  * @param perLayer biscuits in one layer; null where it is not known yet.
  */
 export function repeatLimits(s: SheetAnalysis, creamMm = CREAM_MM, perLayer: number | null = null): RepeatLimits {
@@ -52,13 +59,14 @@ export function repeatLimits(s: SheetAnalysis, creamMm = CREAM_MM, perLayer: num
   const mm = (ml: number): number => (1000 * ml) / areaMm2;
   const biscuits = places.biscuits.map((id) => biscuitOfPart(s, id)).filter((b) => b !== null);
   const biscuitMm = biscuits.reduce((sum, b) => sum + (laidBiscuit(b.ingredient)?.heightMm ?? 0), 0);
-  const bedMm = places.biscuits.length > 0 && places.base.length === 0 ? BED_MM : 0;
-  const eachMm = biscuitMm + creamMm;
+  const bedMm = places.creams.length === 1 && places.biscuits.length > 0 && places.base.length === 0 ? BED_MM : 0;
+  const creams = Math.max(1, places.creams.length);
+  const eachMm = biscuitMm + creamMm * creams;
   const room = vessel.heightMm - RIM_MM - bedMm - mm(mlOf(places.base)) - mm(mlOf(places.top));
   const pieces = biscuits[0] ? biscuits[0].pieces * share : null;
   return {
     byDepth: Math.max(0, Math.floor(room / eachMm + 1e-9)),
-    byCream: places.creams.length > 0 ? Math.max(0, mm(mlOf(places.creams)) - bedMm) / creamMm : null,
+    byCream: places.creams.length > 0 ? Math.max(0, mm(mlOf(places.creams)) - bedMm) / (creamMm * creams) : null,
     byBiscuits: pieces !== null && perLayer ? pieces / perLayer : null,
     eachMm,
   };
@@ -75,24 +83,13 @@ export function layersInRepeats(s: SheetAnalysis, times: number): readonly LaidL
   const layers: LaidLayer[] = [];
   const add = (partId: string, by: LaidLayer['by'] = 'share', amount = 0): void => void layers.push({ id: `l${layers.length + 1}`, partId, by, amount });
   places.base.forEach((id) => add(id));
-  const onlyCream = places.creams.length === 1 ? places.creams[0]! : null;
-  if (onlyCream && places.biscuits.length > 0) {
-    if (places.base.length === 0) add(onlyCream, 'mm', BED_MM);
-    for (let i = 0; i < times; i++) {
-      places.biscuits.forEach((id) => add(id));
-      add(onlyCream);
-    }
-  } else {
-    const middle = s.layers.map((l) => l.part.id).filter((id) => places.biscuits.includes(id) || places.creams.includes(id));
-    for (let i = 0; i < times; i++) middle.forEach((id) => add(id));
-    // Biscuits never close it: the last cream goes on top of them.
-    const last = middle.at(-1);
-    const cream = places.creams.at(-1);
-    if (last && places.biscuits.includes(last) && cream) add(cream);
-  }
+  const middle = repeatedParts(s);
+  const cream = places.creams.at(-1);
+  const bed = places.creams.length === 1 && places.biscuits.length > 0 && places.base.length === 0;
+  if (bed && cream) add(cream, 'mm', BED_MM);
+  for (let i = 0; i < times; i++) middle.forEach((id) => add(id));
+  // Biscuits never close it: the last cream goes on top of them.
+  if (cream && places.biscuits.includes(middle.at(-1) ?? '')) add(cream);
   places.top.forEach((id) => add(id));
   return layers;
 }
-
-/** Share of the vessel that is filled, 0–1. */
-export const fullShare = (s: SheetAnalysis): number | null => (s.perVesselMl.ok ? s.perVesselMl.value / capacityMl(s.sheet.vessel) : null);

@@ -14,7 +14,6 @@ export const USUAL_TIN = {
   dipS: 2,
   soakC: 10,
   dipTests: {} as Record<string, DipTest>,
-  cut: 'wedges' as 'wedges' | 'grid',
   cutAlong: 1,
   cutAcross: 1,
   kerfMm: 1,

@@ -100,6 +100,12 @@ export function narrowestFloor(v: Vessel, fromMm: number, toMm: number): Floor {
 /** Area of a floor, mm². */
 export const floorAreaMm2 = (f: Floor): number => (f.kind === 'round' ? Math.PI * f.radiusMm ** 2 : f.lengthMm * f.widthMm - (4 - Math.PI) * f.cornerMm ** 2);
 
+/** Once round the inside of a vessel at a height, mm. */
+export function wallLengthMm(v: Vessel, zMm: number): number {
+  const f = floorAt(v, zMm);
+  return f.kind === 'round' ? 2 * Math.PI * f.radiusMm : 2 * (f.lengthMm + f.widthMm) - (8 - 2 * Math.PI) * f.cornerMm;
+}
+
 /** A corner can be no rounder than half the narrower side. */
 const cornerOf = (v: RectVessel): number => Math.min(v.cornerMm ?? 0, Math.min(v.widthMm, v.baseWidthMm, v.lengthMm, v.baseLengthMm) / 2);
 

@@ -69,6 +69,7 @@ export const SAMPLE_SHEETS: readonly SampleSheet[] = [
     use: 'slice',
     sweetness: 'dessert',
     vessel: 'Springform 20 cm',
+    tin: { cutAlong: 10 },
     notes: 'Cheese out two hours before. Plums cooked through, then the glaze goes on when the filling has set.',
     parts: [
       { id: 'base', kind: 'pressed-base', name: 'Oat base', lines: ['180 g oat thins', '60 g butter, melted', 'a pinch of salt'] },
@@ -121,6 +122,7 @@ export const SAMPLE_SHEETS: readonly SampleSheet[] = [
     use: 'slice',
     sweetness: 'semifreddo',
     vessel: 'Terrine 1.2 L',
+    tin: { cutAlong: 12 },
     notes: 'So little syrup does not cook the yolks, even in a small bowl: back over steam to 72 °C, then whisk cool.',
     parts: [
       { id: 'yolks', kind: 'egg-foam', name: 'Yolk foam', lines: ['6 yolks', '60 g buckwheat honey', '30 g caster sugar', '35 g water', 'less 34 g boils off'], ways: { eggs: 'syrup' }, whisk: { mixerId: 'hand-mixer' }, heat: { bowlG: 180, curve: '0 52, 3 64, 6 72' } },
@@ -165,10 +167,11 @@ export const SAMPLE_SHEETS: readonly SampleSheet[] = [
     use: 'slice',
     sweetness: 'dessert',
     vessel: 'Springform 24 cm',
+    tin: { layers: [{ id: 'l1', partId: 'cream', by: 'mm', amount: 4 }, { id: 'l2', partId: 'thins', by: 'share', amount: 0 }, { id: 'l3', partId: 'cream', by: 'share', amount: 0 }, { id: 'l4', partId: 'thins', by: 'share', amount: 0 }, { id: 'l5', partId: 'cream', by: 'share', amount: 0 }, { id: 'l6', partId: 'pears', by: 'share', amount: 0 }], cutAlong: 12 },
     notes: 'Tea twice as strong. Stagger the seams; a thin bed of cream goes under the first biscuits.',
     parts: [
       { id: 'cream', kind: 'cheese-cream', name: 'Tea cream', lines: ['550 g cream 36 %', '200 g mascarpone', '90 g icing sugar', '40 g black tea', '5 leaves gelatin'], ways: { 'mascarpone-foam': 'cream' } },
-      { id: 'thins', kind: 'biscuit-layer', name: 'Ginger thins', lines: ['48 ginger thins'], ways: { dip: 'dry' } },
+      { id: 'thins', kind: 'biscuit-layer', name: 'Ginger thins', lines: ['38 ginger thins'], ways: { dip: 'dry' } },
       { id: 'pears', kind: 'topping', name: 'Pears', lines: ['2 pears, peeled and sliced', '15 g lemon juice'], ways: { 'fruit-late': 'lemon' } },
     ],
   },
@@ -180,6 +183,7 @@ export const SAMPLE_SHEETS: readonly SampleSheet[] = [
     use: 'slice',
     sweetness: 'dessert',
     vessel: 'Steel tray',
+    tin: { layers: [{ id: 'l1', partId: 'fingers', by: 'share', amount: 0 }, { id: 'l2', partId: 'mascarpone-cream', by: 'share', amount: 0 }, { id: 'l3', partId: 'fingers', by: 'share', amount: 0 }, { id: 'l4', partId: 'mascarpone-cream', by: 'share', amount: 0 }, { id: 'l5', partId: 'dust', by: 'share', amount: 0 }], cutAlong: 6, cutAcross: 4 },
     notes: 'No coffee and no alcohol in it: barley instead. Yolks warmed to 34 °C in a light bowl first, so that the syrup takes them past 71 °C.',
     parts: [
       { id: 'soak', kind: 'soak', name: 'Barley soak', lines: ['540 g roasted barley infusion', '80 g light brown sugar'] },

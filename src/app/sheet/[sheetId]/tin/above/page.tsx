@@ -1,0 +1,5 @@
+import { AboveDesk } from './above-desk';
+
+export default function AbovePage() {
+  return <AboveDesk />;
+}

@@ -1,0 +1,5 @@
+import { TinDesk } from './tin-desk';
+
+export default function TinPage() {
+  return <TinDesk />;
+}

@@ -1,0 +1,5 @@
+import { SoakDesk } from './soak-desk';
+
+export default function SoakPage() {
+  return <SoakDesk />;
+}

@@ -1,0 +1,5 @@
+import { YieldDesk } from './yield-desk';
+
+export default function YieldPage() {
+  return <YieldDesk />;
+}
