@@ -9,6 +9,11 @@ async function places(page: Page): Promise<string[]> {
     '/',
     '/sheet/brown-butter-piping-cream/bench',
     '/sheet/barley-tiramisu/bench',
+    '/sheet/pear-icebox/tin',
+    '/sheet/barley-tiramisu/tin/above',
+    '/sheet/barley-tiramisu/tin/soak',
+    '/sheet/plum-cheesecake/tin/yield',
+    '/sheet/hazelnut-nest/tin/yield',
     '/sheet/brown-butter-piping-cream/whisk',
     '/practise?run=7',
     '/sheet/honey-semifreddo/whisk?part=yolks',
@@ -39,7 +44,7 @@ for (const [width, height] of [
   [390, 844],
 ] as const) {
   test(`no serious fault for those who see or move differently, nothing wider than the screen at ${width}`, async ({ page }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(360_000);
     await page.setViewportSize({ width, height });
     for (const path of await places(page)) {
       await page.goto(path);
@@ -54,7 +59,7 @@ for (const [width, height] of [
 }
 
 test('nothing is asked of another machine, and no page complains', async ({ page, baseURL }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(200_000);
   const elsewhere: string[] = [];
   const complaints: string[] = [];
   page.on('request', (r) => {

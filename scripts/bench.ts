@@ -21,6 +21,7 @@ import type { BalanceGoal, BalanceLine, BalanceProblem } from '../src/core/balan
 import { solveBalance } from '../src/core/balance/solve';
 import { sweep } from '../src/core/sheet/sweep';
 import { learningCoverage, liveCalls } from './bench-kitchens';
+import { choosing, dragging, laying, packing } from './bench-tin';
 import { CONTEXT, ingredient, KITCHEN, LARDER, sheetOf } from '../src/testing/sample';
 
 const quantile = (sorted: readonly number[], q: number): number => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
@@ -227,7 +228,7 @@ async function serverAndPages(): Promise<void> {
     console.log('\nScript that a first load brings, gzip');
     row('', 'kB', 'of 250 kB');
     const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
-    for (const path of ['/', '/sheet/bay-leaf-chantilly/bench', '/sheet/bay-leaf-chantilly/whisk', '/sheet/bay-leaf-chantilly/whisk/live', '/sheet/prune-mousse/whisk/fold', '/log', '/log/learnt', '/pass/sample-10', '/paste', '/larder']) {
+    for (const path of ['/', '/sheet/bay-leaf-chantilly/bench', '/sheet/bay-leaf-chantilly/whisk', '/sheet/bay-leaf-chantilly/whisk/live', '/sheet/prune-mousse/whisk/fold', '/sheet/pear-icebox/tin', '/sheet/pear-icebox/tin/above', '/log', '/log/learnt', '/pass/sample-10', '/paste', '/larder']) {
       const page = await browser.newPage();
       const scripts: Promise<number>[] = [];
       page.on('response', (r) => {
@@ -240,6 +241,9 @@ async function serverAndPages(): Promise<void> {
       await page.close();
     }
     await animation(browser);
+    const tin = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await dragging(tin, row);
+    await tin.close();
     await browser.close();
   } finally {
     server.kill('SIGTERM');
@@ -254,6 +258,9 @@ largeKeystroke();
 search();
 solving();
 sweeping();
+packing(row);
+laying(row, timed);
+choosing(row, timed);
 learningCoverage();
 liveCalls();
 await serverAndPages();

@@ -210,6 +210,7 @@ for (let n = 1; n <= MOST; n++) {
   const random = seeded(1000 + n);
   let best = { c: before.get(n) ?? Float64Array.from(curvedHexagon(n, 0)), ratio: 0 };
   best.ratio = ratioOf(best.c);
+  if (n > 1) best = tighten(best.c);
   if (n > 1) {
     for (let i = 0; i < starts; i++) {
       const c = i > starts / 2 ? hop(scaled(best.c, best.ratio), best.ratio, random) : start(n, i, best.ratio, random);
@@ -223,14 +224,17 @@ for (let n = 1; n <= MOST; n++) {
   console.log(n, best.ratio.toFixed(4));
 }
 
-const words: number[] = [];
+const MOST_WORD = 8_388_607;
+const bytes: number[] = [];
 for (const c of found) {
   let far = 0;
   for (let i = 0; i < c.length; i += 2) far = Math.max(far, Math.hypot(c[i]!, c[i + 1]!));
-  for (const v of c) words.push(far > 0 ? Math.round((32_767 * v) / far) : 0);
+  for (const v of c) {
+    const word = far > 0 ? Math.round((MOST_WORD * v) / far) : 0;
+    bytes.push(word & 255, (word >> 8) & 255, (word >> 16) & 255);
+  }
 }
-const bytes = Buffer.from(Int16Array.from(words).buffer);
 writeFileSync(
   FILE,
-  `/**\n * Centres of the tightest packings found of n equal rounds in a round, n = 1 to ${MOST}, one after the other: 16-bit x and y (little end first),\n * 32767 the distance of the outermost centre, in base64. Found by scripts/pack-rounds.ts; what they are worth is worked out where they are read.\n */\nexport const ROUND_TABLE =\n  '${bytes.toString('base64')}';\n`,
+  `/**\n * Centres of the tightest packings found of n equal rounds in a round, n = 1 to ${MOST}, one after the other: 24-bit x and y (little end first),\n * ${MOST_WORD} the distance of the outermost centre, in base64. Found by scripts/pack-rounds.ts; what they are worth is worked out where they are read.\n */\nexport const ROUND_TABLE =\n  '${Buffer.from(bytes).toString('base64')}';\n`,
 );

@@ -22,6 +22,10 @@ import type { Result } from '../core/result';
 import { gelatinForStrength } from '../core/setting/gelatin';
 import { setMaturity } from '../core/setting/set';
 import { solveBalance } from '../core/balance/solve';
+import { uptakePct } from '../core/tin/soak';
+import { rectsInRect } from '../core/vessel/packing/rects-in-rect';
+import { roundsInRound } from '../core/vessel/packing/rounds-in-round';
+import { capacityMl } from '../core/vessel/profile';
 
 /** One published or analytic value against what the core computes. */
 export interface Check {
@@ -56,6 +60,13 @@ export function allChecks(): readonly Check[] {
   const balance = value(solveBalance({ lines: [48, 3.6].map((fat) => ({ name: `${fat}`, nowG: 500, per100: value(dairyCream(fat)), ownSweetness: null, ownFreezing: null, bloom: null, soakPerG: 0, plantCream: false, pricePerKg: null, locked: false, minG: 0, maxG: null, stepG: null })), goals: [{ figure: 'fat', name: 'fat', low: 35.9, high: 36.1, weight: 1, airPct: 0, freezerC: -18 }], totalG: 1000 }));
   const iceAt = heatContent(pure(1), 0);
   return [
+    { of: 'A glass of 80 and 60 mm, 100 mm high: its frustum', expected: (Math.PI * 100 * (40 * 40 + 40 * 30 + 30 * 30)) / 3000, computed: capacityMl({ kind: 'glass', name: 'G', topMm: 80, baseMm: 60, heightMm: 100 }), unit: 'mL', source: 'closed form', within: 1e-9 },
+    { of: 'A tray of 300 × 200 mm with corners of 30 mm, 50 mm high', expected: ((300 * 200 - (4 - Math.PI) * 900) * 50) / 1000, computed: capacityMl({ kind: 'tray', name: 'T', lengthMm: 300, widthMm: 200, baseLengthMm: 300, baseWidthMm: 200, heightMm: 50, cornerMm: 30 }), unit: 'mL', source: 'closed form', within: 1e-9 },
+    { of: 'Rounds of 1 in a round of 8.6613: the curved hexagon', expected: 61, computed: roundsInRound(8.6614, 1).length, unit: '', source: 'best known packing', within: 0 },
+    { of: 'Rounds of 1 in a round of 4.8638', expected: 19, computed: roundsInRound(4.8638, 1).length, unit: '', source: 'proven optimum', within: 0 },
+    { of: 'Pieces of 3 × 2 in 5 × 5: the pinwheel', expected: 4, computed: rectsInRect(5, 5, 3, 2).pieces.length, unit: '', source: 'search of every placing', within: 0 },
+    { of: 'A crisp finger after 2 s', expected: 95, computed: uptakePct({ shape: 'rect', widthMm: 25, lengthMm: 110, heightMm: 16, uptakePct: [60, 95, 145] }, 2), unit: '%', source: 'the larder', within: 1e-9 },
+
     check('solids not fat of 36 % cream: lactose', 0.09 * 64 * 0.54, cream36.lactose, 'g/100 g', 'dairy tables: 9 % of the skim phase, 54 % of it lactose'),
     check('the same: protein', 0.09 * 64 * 0.38, cream36.milk_protein, 'g/100 g', 'dairy tables: 38 % of it protein'),
     check('density of water at 20 °C', 0.9957, densityGPerMl(pure(100), 20) ?? 0, 'g/mL', CO, 1e-3),

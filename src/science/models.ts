@@ -21,6 +21,11 @@ import { setMaturity } from '../core/setting/set';
 import { temper } from '../core/setting/tempering';
 import { dairyCream } from '../core/composition/cream';
 import { guest } from '../core/heat/meeting';
+import { CREAM_GIVES, DENSE_BELOW_PCT, MUSH_AFTER, SOAK_BANDS, SOAK_SPREAD, SOFTENING, SPONGE_WATER_PCT, SYRUP_OVER } from '../core/tin/house';
+import { soakPace, uptakePct } from '../core/tin/soak';
+import { softeningOf } from '../core/tin/softening';
+import { BEST_KNOWN_RATIO } from '../core/vessel/packing/best-known';
+import { roundsInRound } from '../core/vessel/packing/rounds-in-round';
 import { plot, type PlotLine } from './plot';
 
 /** A house model as the documents show it: equation, constants, its curve, where it stops being true. */
@@ -51,6 +56,10 @@ const eggAir = (foam: 'whites' | 'french-1-1' | 'yolks-ribbon') => {
 };
 const whole = (n: number): number[] => Array.from({ length: n + 1 }, (_, i) => i);
 const alike = (n: number) => learn(Array.from({ length: n }, (_, i) => ({ ratio: 1.12, at: i, batchId: `${i}`, answer: null })), LEARNABLE['whisk-time'].spread, LEARNABLE['whisk-time'].noise);
+
+const FINGER = { shape: 'rect', widthMm: 25, lengthMm: 110, heightMm: 16, uptakePct: [60, 95, 145] } satisfies Parameters<typeof uptakePct>[0];
+const softH = (uptake: [number, number, number]) => (heightMm: number): number => value(softeningOf({ ...FINGER, heightMm, uptakePct: uptake }, 4, 0)).softH;
+const FOUND = BEST_KNOWN_RATIO.map((ratio, i) => [i + 1, roundsInRound(ratio * (1 + 1e-6), 1).length] as const);
 
 /** Every house model of the core. */
 export function modelPages(): readonly ModelPage[] {
@@ -113,6 +122,30 @@ export function modelPages(): readonly ModelPage[] {
       constants: [['strokes for a litre', `${FOLD_STROKES.perLitre} (${pct(FOLD_STROKES.spread)})`]],
       picture: plot({ title: 'Air kept, a litre in the bowl', x: 'strokes', y: '% of the air', lines: [line('into a soft base', steps(0, 90), (s) => 100 * keptAfter(s, FOLD_STROKES.perLitre, FOLD_KEEPS)), line('into a stiff one', steps(0, 90), (s) => 100 * keptAfter(s, FOLD_STROKES.perLitre, STIFF_FOLD_KEEPS), true)] }),
       stops: 'Ours: a wide spatula from the bottom, the bowl turned. Stop while a streak is still seen.',
+    },
+    {
+      file: 'soak',
+      title: 'What a dip does to a biscuit',
+      equation: 'u = u(t)·√(η(10 °C)/(η(T)·s)); u(t) straight in √t between the larder’s 1, 2 and 4 s, from 0; syrup = m·u·1.10',
+      constants: [['stays in the dish', `${Math.round(100 * (SYRUP_OVER - 1))} %`], ['reads as', `dry below ${SOAK_BANDS.dry} of what it can hold (its 4 s), right to ${SOAK_BANDS.right}, soggy to ${SOAK_BANDS.soggy}, pools beyond`], ['cream gives', `${CREAM_GIVES.share} of what it can hold by the time it is soft (ours, ${pct(CREAM_GIVES.spread)})`], ['spread', pct(SOAK_SPREAD)]],
+      picture: plot({ title: 'A crisp finger', x: 'seconds in the soak', y: '% of its weight', spread: SOAK_SPREAD, lines: [line('cold and thin', steps(0, 6), (t) => uptakePct(FINGER, t)), line('30 % sugar', steps(0, 6), (t) => uptakePct(FINGER, t) * soakPace(30, 10), true)] }),
+      stops: 'Viscosity of water by temperature and of sucrose solutions are published tables; that a biscuit drinks like a bundle of capillaries (Washburn 1921) is the model. Alcohol, cocoa and pectin thicken it, too, and are not in it. The kitchen’s own dip test replaces it.',
+    },
+    {
+      file: 'softening',
+      title: 'When a biscuit bends in cream',
+      equation: 't = 0.85·(h/2·(1 − f))²/D; f is what the dip filled',
+      constants: [['D', `${SOFTENING.plainMm2PerS} mm²/s plain and thin, ${SOFTENING.denseMm2PerS} dense (takes up less than ${DENSE_BELOW_PCT} % in 4 s), × ${SOFTENING.dipped} dipped`], ['falls apart', `after ${MUSH_AFTER.dry} times that, dipped ${MUSH_AFTER.dipped} times that of the dry one (ours, ±50 %)`], ['a sponge', `with more than ${SPONGE_WATER_PCT} % water of its own: bends from the start`], ['spread', pct(SOFTENING.spread)]],
+      picture: plot({ title: 'Soft through nine tenths, laid dry', x: 'height of the biscuit, mm', y: 'hours', spread: SOFTENING.spread, lines: [line('plain', steps(2, 10), softH([60, 60, 60])), line('dense', steps(2, 10), softH([9, 14, 22]), true)] }),
+      stops: 'Cream that touches it on both sides, in the fridge. The reference has no term for what a dip has already wetted: a finger dipped right would want 30 h, and trays are good after a night; so only the dry core counts (ours).',
+    },
+    {
+      file: 'packing',
+      title: 'Biscuits laid in a vessel',
+      equation: 'the most equal rounds in a round: the better of a table found by long search (to 100), the hexagonal lattice at its best of 144 places, rings; rectangles by splitting the floor in two or five',
+      constants: [['below the best known', `at most ${Math.max(...FOUND.map(([n, found]) => n - found))} of n, for n = 1 to 100`], ['found exactly as many', `${FOUND.filter(([n, found]) => found === n).length} of 100`], ['cut pieces', 'shorter than 15 mm crumble; each cut costs 1 mm; offcuts go to the next shorter piece'], ['rounds', 'gaps are filled with halves and quarters, tried on a grid in twelve directions']],
+      picture: plot({ title: 'Rounds found where the best known is n', x: 'best known n', y: 'found', lines: [{ name: 'ours', dashed: false, points: FOUND.map(([n, found]) => [n, found] as const) }, line('as many', steps(1, 100), (n) => n, true)] }),
+      stops: 'Above 100 rounds the lattice: a few per cent below what is known. Biscuits are taken as exact; real ones differ by a millimetre.',
     },
     {
       file: 'hold',

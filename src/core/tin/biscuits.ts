@@ -1,7 +1,7 @@
 import type { Ingredient } from '../composition/ingredient';
-import { fail, ok, type Result } from '../result';
+import { fail, type Result } from '../result';
 import type { SheetAnalysis } from '../sheet/analyse';
-import { layBiscuits, staggered, type LayPattern, type Plan } from '../vessel/packing/lay';
+import type { LayPattern, Plan } from '../vessel/packing/lay';
 import { narrowestFloor, type Floor } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
 import { biscuitOfPart, buildIn, filledVessels, laidBiscuit } from './build';
@@ -52,14 +52,6 @@ export function layAsk(s: SheetAnalysis, layer: BiscuitLayer): LayAsk {
   const { pattern, cutting, stagger } = s.sheet.tin;
   const b = laidBiscuit(layer.ingredient)!;
   return { floor: layer.floor, shape: b.shape, widthMm: b.widthMm, lengthMm: b.lengthMm, pattern, cutting, turned: stagger && layer.turn % 2 === 1 };
-}
-
-/** Lays one layer as it was asked. @returns the fault of `layBiscuits`. */
-export function laidAs(ask: LayAsk): Result<Plan> {
-  const plan = layBiscuits(ask.floor, ask, ask.pattern, ask.cutting);
-  if (!plan.ok || !ask.turned) return plan;
-  const others = ask.shape === 'round' ? [] : (['along', 'across'] as const).map((p) => layBiscuits(ask.floor, ask, p, ask.cutting)).flatMap((o) => (o.ok ? [o.value] : []));
-  return ok(staggered(plan.value, others));
 }
 
 /** What all layers of one biscuit come to. */

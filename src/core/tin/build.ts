@@ -197,15 +197,3 @@ function lay(vessel: Vessel, slots: readonly Slot[], shareMl: ReadonlyMap<Layer,
   }
   return built.map((b) => ({ ...b, massG: b.layer.volumeMl > 0 ? (b.volumeMl * b.layer.massG) / b.layer.volumeMl : 0 }));
 }
-
-/** Mean share of a layer's height that biscuits cover, 0–1, from their own volume. */
-export function coveredByBiscuits(vessel: Vessel, b: BuiltLayer): number {
-  const sliceMl = volumeBelowMl(vessel, b.toMm) - volumeBelowMl(vessel, b.fromMm);
-  return sliceMl > 0 ? Math.min(1, b.volumeMl / sliceMl) : 0;
-}
-
-/** A layer's thickness in the middle of its height for what it holds, mm: volume over area, for words where the wall leans. */
-export const thicknessMm = (b: Pick<BuiltLayer, 'fromMm' | 'toMm'>): number => b.toMm - b.fromMm;
-
-/** The area that a layer lies on, mm². */
-export const bedAreaMm2 = (vessel: Vessel, b: Pick<BuiltLayer, 'fromMm'>): number => floorAreaMm2(floorAt(vessel, b.fromMm));

@@ -16,20 +16,28 @@ export interface Choice {
   readonly score: number;
 }
 
+/** A vessel and how many of it, in words; moulds are counted one by one. */
+export function filledWords({ vessel, count }: Filled): string {
+  const cavities = cavitiesOf(vessel);
+  return cavities > 1 ? `${count} moulds in ${Math.ceil(count / cavities)} × ${vessel.name.toLowerCase()}` : `${count} × ${vessel.name.toLowerCase()}`;
+}
+
 /** How full a vessel looks right and can be levelled, share of its volume (house). */
 export const WELL_FILLED = { low: 0.6, best: 0.88, high: 0.97 } as const;
 /** A portion that is more than so many times what was wished is no portion any more. */
 const PORTION_FACTOR = 1.6;
 const KIND_COST = 0.06;
+/** Some portions in glasses and some to be spooned out is a last resort. */
+const MIXED_COST = 0.08;
 /** A vessel of many is better than many vessels. */
 const EACH_COST = 0.015;
 
 /** Which kinds of vessel suit how it is served. */
 const SUITS: Readonly<Record<Use, readonly Vessel['kind'][]>> = {
-  spoon: ['glass', 'bowl', 'tub', 'tray', 'springform', 'terrine'],
-  'hold-a-day': ['glass', 'bowl', 'tub', 'tray', 'springform'],
+  spoon: ['glass', 'bowl', 'tub', 'tray'],
+  'hold-a-day': ['glass', 'bowl', 'tub', 'tray'],
   pipe: ['tub', 'bowl', 'free'],
-  glass: ['glass', 'mould', 'bowl'],
+  glass: ['glass', 'bowl'],
   slice: ['springform', 'tray', 'terrine', 'dome'],
   'turn-out': ['mould', 'dome', 'terrine', 'springform'],
 };
@@ -52,7 +60,7 @@ export function chooseVessels(volumeMl: number, portions: number, use: Use, shel
     const served = each.length === filled.length ? each.reduce((n, f) => n + f.count, 0) : portions;
     if (each.some((f) => capacityMl(f.vessel) * full > portionMl * PORTION_FACTOR)) return;
     const shared = filled.reduce((n, f) => n + (isPerPortion(f.vessel) ? 0 : f.count), 0);
-    found.push({ filled, fullShare: full, portions: served, score: Math.abs(full - WELL_FILLED.best) + KIND_COST * (filled.length - 1) + EACH_COST * Math.max(0, shared - 1) + 0.4 * Math.abs(served / portions - 1) });
+    found.push({ filled, fullShare: full, portions: served, score: Math.abs(full - WELL_FILLED.best) + KIND_COST * (filled.length - 1) + (each.length > 0 && each.length < filled.length ? MIXED_COST : 0) + EACH_COST * Math.max(0, shared - 1) + 0.4 * Math.abs(served / portions - 1) });
   };
   for (const a of fitting) {
     const most1 = Math.min(a.there, Math.ceil(volumeMl / (a.ml * WELL_FILLED.low)));

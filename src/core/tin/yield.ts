@@ -1,14 +1,12 @@
-import { densityGPerMl } from '../composition/density';
 import { houseRange } from '../figure';
 import { nutritionOf } from '../larder/nutrition';
 import { fail, ok, type Result } from '../result';
 import type { PartAnalysis, SheetAnalysis } from '../sheet/analyse';
-import { layBiscuits, type Plan } from '../vessel/packing/lay';
 import { roundsInRect } from '../vessel/packing/rounds-in-rect';
 import { coverMl, fillingMl, type CakeSizes } from '../vessel/cover';
-import { floorAreaMm2, floorAt, isRound, type Floor } from '../vessel/profile';
+import { floorAreaMm2, floorAt, isRound } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
-import { buildIn, type Build } from './build';
+import type { Build } from './build';
 import { CUPCAKE_ML, PIPED_SPREAD, ROSETTE, SHELL, SHELL_BEARS } from './house';
 
 /** One slice of what stands in a vessel. */
@@ -106,9 +104,6 @@ export function pipedFrom(a: PartAnalysis, nozzleMm: number): Piped | null {
   };
 }
 
-/** Area that a volume covers at a thickness, cm² (division). */
-export const coveredCm2 = (volumeMl: number, thickMm: number): number => (10 * volumeMl) / thickMm;
-
 /** A cake's filling and cover, mL, and how many such cakes a volume does. */
 export function cakesFrom(volumeMl: number, cake: CakeSizes, sponges: number, fillingMm: number, coverThickMm: number): { readonly eachMl: number; readonly fillingMl: number; readonly coverMl: number; readonly cakes: number; readonly leftMl: number } {
   const filling = fillingMl(cake, sponges, fillingMm);
@@ -149,7 +144,6 @@ export interface Discs {
   readonly cutterMm: number;
   readonly perSheet: number;
   readonly sheets: number;
-  readonly plan: Plan | null;
 }
 
 /** Between a disc and the wall, mm across: a disc that touches does not go down. */
@@ -166,16 +160,5 @@ export function discsFrom(vessel: Vessel, atMm: number, sheetMm: { readonly leng
   if (cutterMm < 10) return fail('atMm', 'too-narrow', 'The vessel is too narrow for a disc there: choose another height.');
   const perSheet = roundsInRect(sheetMm.lengthMm, sheetMm.widthMm, cutterMm / 2).length;
   if (perSheet === 0) return fail('sheetMm', 'too-small', `A sheet of ${sheetMm.lengthMm}\u00a0×\u00a0${sheetMm.widthMm}\u00a0mm gives not one disc of ${cutterMm}\u00a0mm: bake a larger one, or cut strips.`);
-  const sheet: Floor = { kind: 'rect', lengthMm: sheetMm.lengthMm, widthMm: sheetMm.widthMm, cornerMm: 0 };
-  const plan = layBiscuits(sheet, { shape: 'round', widthMm: cutterMm, lengthMm: cutterMm }, 'tight', false);
-  return ok({ cutterMm, perSheet, sheets: Math.ceil(wanted / perSheet), plan: plan.ok ? plan.value : null });
+  return ok({ cutterMm, perSheet, sheets: Math.ceil(wanted / perSheet) });
 }
-
-/** Everything that is served by weight and volume: what is in a portion and what is left over, in g of each part. */
-export function leftOver(s: SheetAnalysis): readonly { readonly name: string; readonly leftG: number }[] {
-  const build = buildIn(s);
-  return build.ok ? build.value.uses.filter((u) => Math.abs(u.leftG) >= 1).map((u) => ({ name: u.layer.part.name, leftG: u.leftG })) : [];
-}
-
-/** Density of a whipped part, g/mL; null where it has no volume. */
-export const foamDensity = (a: PartAnalysis): number | null => (a.foamMl.ok && a.foamMl.value > 0 ? a.reading.mixture.massG / a.foamMl.value : densityGPerMl(a.reading.mixture, 5));

@@ -8,12 +8,13 @@ import { CUP_SYSTEM_KEYS, CUP_SYSTEMS, EGG_SIZES } from '../../../core/measures/
 import { PLACE_KIND_NAMES, PLACE_KINDS } from '../../../core/sheet/kinds';
 import type { ColdPlace, KitchenRules, Mixer, ShelfVessel } from '../../../core/sheet/schema';
 import { capacityMl, isRound } from '../../../core/vessel/profile';
-import type { Vessel } from '../../../core/vessel/schema';
+import type { RoundVessel, Vessel } from '../../../core/vessel/schema';
 import { WAY_QUESTIONS } from '../../../core/ways/questions';
 import type { KitchenThings } from '../../../data/kitchen-things';
 import { Choice } from '../../../ui/choice';
 import { QuantityField } from '../../../ui/quantity-field';
 import { freshId } from '../../../ui/sheet/fresh-id';
+import { GlassForm } from './glass-form';
 
 const SAVE_AFTER_MS = 600;
 
@@ -123,9 +124,11 @@ function NameInput({ name, onChange }: { readonly name: string; readonly onChang
 
 const VESSEL_KINDS = [
   ['bowl', 'bowl'],
-  ['tub', 'tub or ring'],
-  ['springform', 'springform'],
+  ['tub', 'tub'],
+  ['springform', 'springform or ring'],
+  ['dome', 'dome'],
   ['glass', 'glass, one a portion'],
+  ['mould', 'tray of moulds'],
   ['tray', 'tray'],
   ['terrine', 'terrine or loaf'],
   ['free', 'free-standing'],
@@ -141,6 +144,18 @@ function asKind(v: Vessel, kind: Vessel['kind']): Vessel {
   return { kind, name, heightMm, topMm: isRound(v) ? v.topMm : v.widthMm, baseMm: isRound(v) ? v.baseMm : v.baseWidthMm };
 }
 
+/** Another size; a glass of its own profile is stretched to it. */
+function resized(v: RoundVessel, change: Partial<Pick<RoundVessel, 'topMm' | 'baseMm' | 'heightMm'>>): RoundVessel {
+  if (!v.profile) return { ...v, ...change };
+  const [foot, rim] = [v.profile[0]!, v.profile.at(-1)!];
+  const next = { topMm: rim.acrossMm, baseMm: foot.acrossMm, heightMm: rim.zMm, ...change };
+  const profile = v.profile.map((m) => {
+    const t = m.zMm / rim.zMm;
+    return { zMm: t * next.heightMm, acrossMm: m.acrossMm + (next.baseMm - foot.acrossMm) * (1 - t) + (next.topMm - rim.acrossMm) * t };
+  });
+  return { ...v, ...next, profile };
+}
+
 function VesselRow({ shelf, onChange, onRemove }: { readonly shelf: ShelfVessel; readonly onChange: (v: ShelfVessel) => void; readonly onRemove: () => void }) {
   const { vessel: v } = shelf;
   const set = (vessel: Vessel) => onChange({ ...shelf, vessel });
@@ -151,8 +166,9 @@ function VesselRow({ shelf, onChange, onRemove }: { readonly shelf: ShelfVessel;
       <Choice label="Shape" value={v.kind} options={VESSEL_KINDS} onChange={(kind) => set(asKind(v, kind))} />
       {isRound(v) ? (
         <>
-          {mm('Across, rim', v.topMm, (topMm) => ({ ...v, topMm }))}
-          {mm('Across, foot', v.baseMm, (baseMm) => ({ ...v, baseMm }), 5)}
+          {mm('Across, rim', v.topMm, (topMm) => resized(v, { topMm }))}
+          {mm('Across, foot', v.baseMm, (baseMm) => resized(v, { baseMm }), 5)}
+          {v.kind === 'mould' && <QuantityField label="Moulds in a tray" unit="" value={v.cavities ?? 1} min={1} max={200} whole onChange={(cavities) => set({ ...v, cavities })} />}
         </>
       ) : (
         <>
@@ -160,13 +176,15 @@ function VesselRow({ shelf, onChange, onRemove }: { readonly shelf: ShelfVessel;
           {mm('Width, rim', v.widthMm, (widthMm) => ({ ...v, widthMm }))}
           {mm('Length, floor', v.baseLengthMm, (baseLengthMm) => ({ ...v, baseLengthMm }))}
           {mm('Width, floor', v.baseWidthMm, (baseWidthMm) => ({ ...v, baseWidthMm }))}
+          {mm('Round corners', v.cornerMm ?? 0, (cornerMm) => ({ ...v, cornerMm: Math.min(200, cornerMm) }), 0)}
         </>
       )}
-      {mm('Height', v.heightMm, (heightMm) => ({ ...v, heightMm }), 5)}
+      {mm('Height', v.heightMm, (heightMm) => (isRound(v) ? resized(v, { heightMm }) : { ...v, heightMm }), 5)}
       <QuantityField label="How many" unit="" value={shelf.count} min={0} max={10_000} whole onChange={(count) => onChange({ ...shelf, count })} />
       <p className="self-center text-[14px] text-ink-soft">
         holds <span className="fig text-ink">{plainNumber(capacityMl(v), 0)}&nbsp;mL</span>
       </p>
+      {isRound(v) && v.kind === 'glass' && <GlassForm glass={v} onChange={set} />}
     </Row>
   );
 }

@@ -20,16 +20,16 @@ function ratioOf(c: readonly number[]): number {
   return c.length === 2 ? 1 : 1 + (2 * far) / least;
 }
 
-/** Reads the table of found packings: 1, 2, 3, … rounds one after the other, 16-bit whole numbers in base64. */
+/** Reads the table of found packings: 1, 2, 3, … rounds one after the other, 24-bit whole numbers in base64. */
 export function readRoundTable(text: string): readonly FoundPacking[] {
   const bytes = Uint8Array.from(atob(text), (c) => c.charCodeAt(0));
-  const words = new DataView(bytes.buffer);
+  const word = (at: number): number => ((bytes[at]! << 8) | (bytes[at + 1]! << 16) | (bytes[at + 2]! << 24)) >> 8;
   const table: FoundPacking[] = [];
   for (let n = 1, at = 0; at < bytes.length; n++) {
-    const stored = Array.from({ length: 2 * n }, (_, i) => words.getInt16(at + 2 * i, true));
+    const stored = Array.from({ length: 2 * n }, (_, i) => word(at + 3 * i));
     const far = Math.max(1, ...stored.map((_, i) => (i % 2 === 0 ? Math.hypot(stored[i]!, stored[i + 1]!) : 0)));
     const centres = stored.map((v) => v / far);
-    at += 4 * n;
+    at += 6 * n;
     table.push({ n, centres, ratio: ratioOf(centres) });
   }
   return table;

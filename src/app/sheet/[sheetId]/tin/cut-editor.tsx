@@ -6,15 +6,16 @@ import type { SheetAnalysis } from '../../../../core/sheet/analyse';
 import { cutLayers } from '../../../../core/sheet/layers';
 import type { Build, BuiltLayer } from '../../../../core/tin/build';
 import { layerFigure } from '../../../../core/tells/tin-figures';
-import { halfWidthAt, isPerPortion } from '../../../../core/vessel/profile';
+import { cutWidthMm, halfWidthAt, isPerPortion } from '../../../../core/vessel/profile';
 import { CutDrawing, frameOf, Rule, type CutFrame } from '../../../../ui/cut';
 import { FigureButton } from '../../../../ui/figure-button';
 
 /** Height of the drawing, px; the rows beside it take their places from it. */
 const HEIGHT = 400;
 const ROW = 46;
-/** A flat tin is drawn from one wall to a break. */
-const WIDEST = 1.05;
+/** A vessel much wider than high is drawn from one wall to a break, this many times as wide as high. */
+const WHOLE_TO = 1.35;
+const BROKEN_AT = 1.05;
 
 interface EditorProps {
   readonly analysis: SheetAnalysis;
@@ -28,7 +29,7 @@ interface EditorProps {
 /** The cut at its largest, its boundaries to be dragged or moved by keys; beside each layer what is in it. */
 export function CutEditor({ analysis, build, ends, chosen, onChoose, onMove }: EditorProps) {
   const { vessel } = build;
-  const frame = frameOf(vessel, WIDEST);
+  const frame = frameOf(vessel, cutWidthMm(vessel) <= WHOLE_TO * vessel.heightMm ? WHOLE_TO : BROKEN_AT);
   const unit = Math.max(frame.right - frame.left, vessel.heightMm * 1.15) / 100;
   const box = { x: frame.left - 19 * unit, y: -vessel.heightMm - 9 * unit, w: frame.right - frame.left + 26 * unit, h: vessel.heightMm + 14 * unit };
   const pxPerMm = HEIGHT / box.h;
@@ -40,13 +41,13 @@ export function CutEditor({ analysis, build, ends, chosen, onChoose, onMove }: E
   const places = spread(wanted, ROW, tall);
   const says = layers.map((l) => `${l.name} ${plainNumber(l.toMm - l.fromMm, 0)} mm`).join(', ');
   return (
-    <div className="flex flex-wrap gap-x-0 gap-y-3 sm:flex-nowrap" style={{ minHeight: tall }}>
-      <svg viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`} style={{ height: HEIGHT, width: box.w * pxPerMm }} className="max-w-full shrink-0 touch-none select-none" fontFamily="var(--font-text)" role="group" aria-label={`${vessel.name}, cut across: ${says}`}>
+    <div className="flex flex-wrap gap-y-3 sm:flex-nowrap">
+      <svg viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`} style={{ aspectRatio: `${box.w} / ${box.h}`, width: box.w * pxPerMm }} className="max-w-full shrink-0 touch-none self-start select-none" fontFamily="var(--font-text)" role="group" aria-label={`${vessel.name}, cut across: ${says}`}>
         <CutDrawing vessel={vessel} layers={layers} frame={frame} unit={unit} ends={ends} wallMm={5 / pxPerMm} />
         <Rule x={box.x} heightMm={vessel.heightMm} unit={unit} text={text} />
         {build.layers.map((l) => (l.pieces === null ? <Boundary key={l.id} build={build} layer={l} frame={frame} unit={unit} pxPerMm={pxPerMm} onMove={onMove} /> : null))}
       </svg>
-      <div className="relative min-w-0 flex-1 max-sm:basis-full" style={{ minHeight: rows.length * ROW }}>
+      <div className="relative min-w-0 flex-1 max-sm:basis-full" style={{ minHeight: tall === HEIGHT ? rows.length * ROW : tall }}>
         <svg aria-hidden="true" className="absolute inset-y-0 left-0 hidden w-7 sm:block" style={{ height: tall }} width={28} height={tall}>
           {rows.map((l, i) => (
             <path key={l.id} d={`M0 ${wanted[i]!.toFixed(1)}L14 ${places[i]!.toFixed(1)}H26`} fill="none" stroke="var(--color-ink-soft)" strokeWidth={1} />

@@ -17,7 +17,7 @@ export function Repeats({ analysis, plans }: { readonly analysis: SheetAnalysis;
   const { doc, edit } = useSheet();
   const [creamMm, setCreamMm] = useState<number>(CREAM_MM);
   const places = placesOf(analysis);
-  if (places.creams.length === 0) return null;
+  if (places.creams.length === 0 || repeatedParts(analysis).length < 2) return null;
   const biscuits = places.biscuits[0];
   const name = (id: string): string => analysis.layers.find((l) => l.part.id === id)!.part.name.toLowerCase();
   const times = doc.tin.layers ? Math.max(1, doc.tin.layers.filter((l) => l.partId === (biscuits ?? places.creams.at(-1))).length) : 1;

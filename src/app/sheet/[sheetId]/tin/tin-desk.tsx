@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { plainNumber, showVolumeMl, withUnit } from '../../../../core/figure';
 import type { SheetAnalysis } from '../../../../core/sheet/analyse';
 import { buildIn, filledVessels, type Build } from '../../../../core/tin/build';
+import { filledWords } from '../../../../core/tin/choose';
 import { moveTop } from '../../../../core/tin/edit-layers';
 import type { TinPlan } from '../../../../core/tin/plan-schema';
 import { fillFigure } from '../../../../core/tells/figures';
@@ -45,7 +46,7 @@ export function TinDesk() {
             <div role="group" aria-label="Which vessel is shown" className="mb-2 flex flex-wrap gap-2">
               {filled.map((f, i) => (
                 <button key={`${f.vessel.name}${i}`} type="button" aria-pressed={f === shown} onClick={() => setWhich(i)} className={`btn ${f === shown ? 'border-ink font-semibold' : ''}`}>
-                  {f.count} × {f.vessel.name.toLowerCase()}
+                  {filledWords(f)}
                 </button>
               ))}
             </div>

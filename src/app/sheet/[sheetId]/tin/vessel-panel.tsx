@@ -5,8 +5,7 @@ import { X } from 'lucide-react';
 import { plainNumber, showVolumeMl, withUnit } from '../../../../core/figure';
 import type { SheetAnalysis } from '../../../../core/sheet/analyse';
 import type { Sheet } from '../../../../core/sheet/schema';
-import { chooseVessels, type Choice as VesselChoice } from '../../../../core/tin/choose';
-import type { Filled } from '../../../../core/tin/build';
+import { chooseVessels, filledWords, type Choice as VesselChoice } from '../../../../core/tin/choose';
 import { capacityMl, isPerPortion } from '../../../../core/vessel/profile';
 import { Choice } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
@@ -72,7 +71,7 @@ function WhatFits({ analysis }: { readonly analysis: SheetAnalysis }) {
           {found.value.map((c) => (
             <li key={c.filled.map((f) => `${f.count}${f.vessel.name}`).join()} className="flex items-center justify-between gap-3 border-t border-steel-light py-1">
               <span className="text-[14.5px]">
-                {c.filled.map(words).join(' and ')}
+                {c.filled.map(filledWords).join(' and ')}
                 <span className="block text-[13.5px] text-ink-soft">{withUnit(plainNumber(100 * c.fullShare, 0), '%')} full, {c.portions} portions</span>
               </span>
               <button type="button" className="btn min-h-9" onClick={() => take(c)}>
@@ -85,5 +84,3 @@ function WhatFits({ analysis }: { readonly analysis: SheetAnalysis }) {
     </div>
   );
 }
-
-const words = (f: Filled): string => `${f.count} × ${f.vessel.name.toLowerCase()}`;

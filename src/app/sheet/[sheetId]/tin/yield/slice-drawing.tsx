@@ -45,7 +45,7 @@ export function CutsFromAbove({ analysis, build }: { readonly analysis: SheetAna
   const floor = floorAt(vessel, build.topMm);
   const [hx, hy] = floor.kind === 'round' ? [floor.radiusMm, floor.radiusMm] : [floor.lengthMm / 2, floor.widthMm / 2];
   const line = Math.max(hx, hy) / 100;
-  const top = build.layers.at(-1)!.layer.part.kind;
+  const top = `color-mix(in oklch, ${PART_LOOKS[build.layers.at(-1)!.layer.part.kind].ground}, white 55%)`;
   const knife = { stroke: 'var(--color-ink)', strokeWidth: Math.max(line * 0.6, tin.kerfMm) };
   const says = `Cuts from above: ${floor.kind === 'round' ? `${tin.cutAlong} wedges` : `${tin.cutAlong} along and ${tin.cutAcross} across`}`;
   const spoke = (i: number): readonly [number, number] => {
@@ -57,13 +57,13 @@ export function CutsFromAbove({ analysis, build }: { readonly analysis: SheetAna
     <svg viewBox={`${-hx * 1.03} ${-hy * 1.03} ${hx * 2.06} ${hy * 2.06}`} className="block h-full w-full" role="img" aria-label={says}>
       {floor.kind === 'round' ? (
         <>
-          <circle r={hx} fill={PART_LOOKS[top].ground} stroke="var(--color-ink)" strokeWidth={line} />
+          <circle r={hx} fill={top} stroke="var(--color-ink)" strokeWidth={line} />
           {tin.cutAlong > 2 && <path d={`M0 0L0 ${-hx}A${hx} ${hx} 0 0 1 ${sx} ${sy}Z`} fill="var(--color-yolk)" />}
           {tin.cutAlong > 1 && Array.from({ length: tin.cutAlong }, (_, i) => <line key={i} x1={0} y1={0} x2={spoke(i)[0]} y2={spoke(i)[1]} {...knife} />)}
         </>
       ) : (
         <>
-          <rect x={-hx} y={-hy} width={2 * hx} height={2 * hy} rx={floor.cornerMm} fill={PART_LOOKS[top].ground} stroke="var(--color-ink)" strokeWidth={line} />
+          <rect x={-hx} y={-hy} width={2 * hx} height={2 * hy} rx={floor.cornerMm} fill={top} stroke="var(--color-ink)" strokeWidth={line} />
           <rect x={-hx} y={-hy} width={(2 * hx) / tin.cutAlong} height={(2 * hy) / tin.cutAcross} fill="var(--color-yolk)" />
           {Array.from({ length: tin.cutAlong - 1 }, (_, i) => <line key={`x${i}`} x1={-hx + (2 * hx * (i + 1)) / tin.cutAlong} x2={-hx + (2 * hx * (i + 1)) / tin.cutAlong} y1={-hy} y2={hy} {...knife} />)}
           {Array.from({ length: tin.cutAcross - 1 }, (_, i) => <line key={`y${i}`} y1={-hy + (2 * hy * (i + 1)) / tin.cutAcross} y2={-hy + (2 * hy * (i + 1)) / tin.cutAcross} x1={-hx} x2={hx} {...knife} />)}
