@@ -78,8 +78,10 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'bench-390', path: '/sheet/pear-icebox/bench', width: 390, height: 844 },
   { name: 'paste-review', path: '/paste', before: review },
-  { name: 'shopping', path: '/sheet/prune-mousse/shopping' },
   { name: 'larder', path: '/larder', before: (p) => p.getByRole('searchbox').fill('hevy cream') },
+  { name: 'tin', path: '/sheet/pear-icebox/tin' },
+  { name: 'tin-above', path: '/sheet/barley-tiramisu/tin/above' },
+  { name: 'tin-soak', path: '/sheet/barley-tiramisu/tin/soak' },
   { name: 'whisk', path: '/sheet/bay-leaf-chantilly/whisk' },
   {
     name: 'pass',
@@ -109,19 +111,8 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'live', path: '/sheet/bay-leaf-chantilly/whisk/live', before: alreadyWhisking },
   { name: 'fold', path: '/sheet/prune-mousse/whisk/fold' },
-  {
-    name: 'practise',
-    path: '/practise?run=7',
-    before: async (p) => {
-      await p.getByText('10 times', { exact: true }).click();
-      await p.keyboard.press('Space');
-      await p.waitForTimeout(27_500);
-      await p.keyboard.press('Space');
-    },
-  },
   { name: 'learnt', path: '/log/learnt' },
   { name: 'log', path: '/log' },
-  { name: 'log-batch', path: '/log/sample-4' },
 ];
 
 const env = { ...process.env, SOFT_PEAK_PORT: PORT, SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-shots-')), 'kitchen.db') };

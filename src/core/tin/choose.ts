@@ -29,6 +29,7 @@ const PORTION_FACTOR = 1.6;
 const KIND_COST = 0.06;
 /** Some portions in glasses and some to be spooned out is a last resort. */
 const MIXED_COST = 0.08;
+const OTHER_COST = 0.2;
 /** A vessel of many is better than many vessels. */
 const EACH_COST = 0.015;
 
@@ -46,9 +47,10 @@ const SUITS: Readonly<Record<Use, readonly Vessel['kind'][]>> = {
  * The kitchen's vessels that fit a batch, alone or two kinds together, best first (every pair and every count is tried).
  *
  * @param volumeMl of the batch. @param portions wished. @param shelf kinds and how many there are of each.
+ * @param inGlasses whether it has been in vessels of one portion so far: others then come behind.
  * @returns at most `most` choices; a fault on `shelf` when none fits, with what comes nearest.
  */
-export function chooseVessels(volumeMl: number, portions: number, use: Use, shelf: readonly ShelfVessel[], most = 6): Result<readonly Choice[]> {
+export function chooseVessels(volumeMl: number, portions: number, use: Use, shelf: readonly ShelfVessel[], inGlasses = false, most = 6): Result<readonly Choice[]> {
   if (!(volumeMl > 0)) return fail('volumeMl', 'empty', 'There is nothing to fill yet: add lines on Bench.');
   const fitting = shelf.filter((v) => v.count > 0 && SUITS[use].includes(v.vessel.kind)).map((v) => ({ vessel: v.vessel, ml: capacityMl(v.vessel), there: v.count * cavitiesOf(v.vessel), each: isPerPortion(v.vessel) }));
   const portionMl = volumeMl / portions;
@@ -60,7 +62,7 @@ export function chooseVessels(volumeMl: number, portions: number, use: Use, shel
     const served = each.length === filled.length ? each.reduce((n, f) => n + f.count, 0) : portions;
     if (each.some((f) => capacityMl(f.vessel) * full > portionMl * PORTION_FACTOR)) return;
     const shared = filled.reduce((n, f) => n + (isPerPortion(f.vessel) ? 0 : f.count), 0);
-    found.push({ filled, fullShare: full, portions: served, score: Math.abs(full - WELL_FILLED.best) + KIND_COST * (filled.length - 1) + (each.length > 0 && each.length < filled.length ? MIXED_COST : 0) + EACH_COST * Math.max(0, shared - 1) + 0.4 * Math.abs(served / portions - 1) });
+    found.push({ filled, fullShare: full, portions: served, score: Math.abs(full - WELL_FILLED.best) + KIND_COST * (filled.length - 1) + (each.length > 0 && each.length < filled.length ? MIXED_COST : 0) + (inGlasses && each.length === 0 ? OTHER_COST : 0) + EACH_COST * Math.max(0, shared - 1) + 0.4 * Math.abs(served / portions - 1) });
   };
   for (const a of fitting) {
     const most1 = Math.min(a.there, Math.ceil(volumeMl / (a.ml * WELL_FILLED.low)));

@@ -53,7 +53,7 @@ function WhatFits({ analysis }: { readonly analysis: SheetAnalysis }) {
   const { doc, edit, kitchen } = useSheet();
   const [open, setOpen] = useState(false);
   const ml = analysis.volumeMl.ok ? analysis.volumeMl.value : 0;
-  const found = open ? chooseVessels(ml, doc.portions, doc.use, kitchen.vessels) : null;
+  const found = open ? chooseVessels(ml, doc.portions, doc.use, kitchen.vessels, isPerPortion(doc.vessel)) : null;
   const take = (c: VesselChoice) =>
     edit('tin:vessels', (d) => {
       const [main, ...also] = c.filled;
