@@ -195,7 +195,7 @@ export function Rule({ x, heightMm, unit, text }: { readonly x: number; readonly
           )}
         </g>
       ))}
-      <text x={x + 7.6 * unit} y={-heightMm - text * 0.5} textAnchor="end">
+      <text x={x + 0.4 * unit} y={-heightMm - text * 0.5}>
         mm
       </text>
     </g>

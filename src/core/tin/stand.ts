@@ -25,7 +25,7 @@ export function standLines(s: SheetAnalysis, build: Build): readonly StandLine[]
   const top = build.layers.at(-1);
   const closed = build.layers.findLast((l) => l.layer.part.kind !== 'topping' && l.layer.part.kind !== 'crown');
   if (closed?.pieces != null && (family === 'icebox' || family === 'tiramisu' || family === 'pudding')) {
-    lines.push({ key: 'top', state: 'near', says: `Biscuits lie on top: what has no cream above it stays hard and shows. Close it with cream.` });
+    lines.push({ key: 'top', state: 'near', says: 'Biscuits lie on top: what has no cream above it stays hard and shows. Close it with cream.' });
   }
   if (vessel.kind === 'springform') lines.push({ key: 'lining', state: 'in', says: 'Line the side with a strip of acetate or paper to 10\u00a0mm above the top, the floor with a round of paper; chilled, it comes off clean.' });
   else if (vessel.kind === 'terrine') lines.push({ key: 'lining', state: 'in', says: 'Line with two crossed sheets of film with long ends; smooth the corners with the back of a spoon. The ends fold over the top.' });
@@ -35,7 +35,7 @@ export function standLines(s: SheetAnalysis, build: Build): readonly StandLine[]
   if ((use === 'slice' || use === 'turn-out') && family !== 'semifreddo' && hasGelatin) {
     const hours = hoursToSet(use);
     const early = s.sheet.servedAfterH < hours;
-    lines.push({ key: 'release', state: early ? 'near' : 'in', says: `Release it ${showHours(hours)} after its core is under 15\u00a0°C (${SET_NEEDS[use].name})${early ? `; it is served after ${showHours(s.sheet.servedAfterH)}` : ''}. A warm cloth round the ring for half a minute first.` });
+    lines.push({ key: 'release', state: early ? 'near' : 'in', says: `Release it ${showHours(hours)} after its core is under 15\u00a0°C (${SET_NEEDS[use].name})${early ? `; it is served after ${showHours(s.sheet.servedAfterH)}` : ''}.${vessel.kind === 'springform' ? ' A warm cloth round the ring for half a minute first.' : ''}` });
   } else if (family === 'semifreddo') lines.push({ key: 'release', state: 'in', says: 'Release it frozen through: film ends up, a warm cloth for half a minute where it sticks.' });
   if (top && build.layers.length > 1 && isTurnedOver(vessel)) lines.push({ key: 'side', state: 'in', says: `It is served upside down: ${build.layers[0]!.layer.part.name.toLowerCase()} comes on top, ${top.layer.part.name.toLowerCase()} below.` });
   return lines;

@@ -118,7 +118,7 @@ function EachOne({ analysis, build }: { readonly analysis: SheetAnalysis; readon
   return (
     <>
       <p className="pb-3 text-[20px]">
-        <span className="fig text-[22px]">{analysis.sheet.portions}</span> portions of <span className="fig text-[22px]">{showGrams(massG)}</span>, {showVolumeMl(ml)}, each in {analysis.sheet.tin.also.length > 0 ? 'a vessel' : `its ${build.vessel.name.toLowerCase()}`} of its own.
+        <span className="fig text-[22px]">{analysis.sheet.portions}</span> portions of <span className="fig text-[22px]">{showGrams(massG)}</span>, {showVolumeMl(ml)}, each {build.vessel.kind === 'free' ? 'standing on its own' : analysis.sheet.tin.also.length > 0 ? 'in a vessel of its own' : `in its own ${build.vessel.name.toLowerCase()}`}.
       </p>
       <div className="h-[min(44vh,360px)] max-w-[560px]">
         <SliceDrawing analysis={analysis} build={build} />
@@ -192,7 +192,15 @@ function Cakes({ analysis }: { readonly analysis: SheetAnalysis }) {
         <QuantityField label="Cover" unit="mm" value={coverThick} min={0} max={40} onChange={setCoverThick} />
       </div>
       <p className="text-[15px]" data-cakes={c.cakes}>
-        <b className="fig text-[19px]">{c.cakes}</b> {c.cakes === 1 ? 'cake' : 'cakes'}: {showVolumeMl(c.fillingMl)} between and {showVolumeMl(c.coverMl)} round each; {showVolumeMl(c.leftMl)} left over.
+        {c.cakes === 0 ? (
+          <>
+            Not enough for one: it takes <span className="fig">{showVolumeMl(c.eachMl)}</span>, there is <span className="fig">{showVolumeMl(c.leftMl)}</span>.
+          </>
+        ) : (
+          <>
+            <b className="fig text-[19px]">{c.cakes}</b> {c.cakes === 1 ? 'cake' : 'cakes'}: {showVolumeMl(c.fillingMl)} between and {showVolumeMl(c.coverMl)} round each; {showVolumeMl(c.leftMl)} left over.
+          </>
+        )}
       </p>
     </section>
   );
