@@ -23,11 +23,15 @@ interface EditorProps {
   readonly ends: ReadonlyMap<string, readonly (readonly [number, number])[]>;
   readonly chosen: string | null;
   readonly onChoose: (layerId: string) => void;
+  /** By keys: at once. */
   readonly onMove: (layerId: string, toMm: number) => void;
+  /** By a finger: while it is down, and when it is lifted. */
+  readonly onDrag: (layerId: string, toMm: number) => void;
+  readonly onDrop: () => void;
 }
 
 /** The cut at its largest, its boundaries to be dragged or moved by keys; beside each layer what is in it. */
-export function CutEditor({ analysis, build, ends, chosen, onChoose, onMove }: EditorProps) {
+export function CutEditor({ analysis, build, ends, chosen, onChoose, onMove, onDrag, onDrop }: EditorProps) {
   const { vessel } = build;
   const frame = frameOf(vessel, cutWidthMm(vessel) <= WHOLE_TO * vessel.heightMm ? WHOLE_TO : BROKEN_AT);
   const unit = Math.max(frame.right - frame.left, vessel.heightMm * 1.15) / 100;
@@ -45,7 +49,7 @@ export function CutEditor({ analysis, build, ends, chosen, onChoose, onMove }: E
       <svg viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`} style={{ aspectRatio: `${box.w} / ${box.h}`, width: box.w * pxPerMm }} className="max-w-full shrink-0 touch-none self-start select-none" fontFamily="var(--font-text)" role="group" aria-label={`${vessel.name}, cut across: ${says}`}>
         <CutDrawing vessel={vessel} layers={layers} frame={frame} unit={unit} ends={ends} wallMm={5 / pxPerMm} />
         <Rule x={box.x} heightMm={vessel.heightMm} unit={unit} text={text} />
-        {build.layers.map((l) => (l.pieces === null ? <Boundary key={l.id} build={build} layer={l} frame={frame} unit={unit} pxPerMm={pxPerMm} onMove={onMove} /> : null))}
+        {build.layers.map((l) => (l.pieces === null ? <Boundary key={l.id} build={build} layer={l} frame={frame} unit={unit} pxPerMm={pxPerMm} onMove={onMove} onDrag={onDrag} onDrop={onDrop} /> : null))}
       </svg>
       <div className="relative min-w-0 flex-1 max-sm:basis-full" style={{ minHeight: tall === HEIGHT ? rows.length * ROW : tall }}>
         <svg aria-hidden="true" className="absolute inset-y-0 left-0 hidden w-7 sm:block" style={{ height: tall }} width={28} height={tall}>
@@ -99,11 +103,13 @@ interface BoundaryProps {
   readonly frame: CutFrame;
   readonly unit: number;
   readonly pxPerMm: number;
-  readonly onMove: (layerId: string, toMm: number) => void;
+  readonly onMove: EditorProps['onMove'];
+  readonly onDrag: EditorProps['onDrag'];
+  readonly onDrop: EditorProps['onDrop'];
 }
 
 /** The top of a layer: dragged with a finger, or moved by arrows a millimetre at a time. */
-function Boundary({ build, layer: l, frame, unit, pxPerMm, onMove }: BoundaryProps) {
+function Boundary({ build, layer: l, frame, unit, pxPerMm, onMove, onDrag, onDrop }: BoundaryProps) {
   const drag = useRef<{ grabMm: number; frame: number; toMm: number } | null>(null);
   useEffect(() => () => cancelAnimationFrame(drag.current?.frame ?? 0), []);
   const mmAt = (e: PointerEvent<SVGGElement>): number => {
@@ -116,6 +122,12 @@ function Boundary({ build, layer: l, frame, unit, pxPerMm, onMove }: BoundaryPro
     if (step === undefined) return;
     e.preventDefault();
     onMove(l.id, Math.round(l.toMm) + step);
+  };
+  const drop = () => {
+    if (!drag.current) return;
+    cancelAnimationFrame(drag.current.frame);
+    drag.current = null;
+    onDrop();
   };
   const z = l.toMm;
   const right = frame.broken ? frame.right : halfWidthAt(frame.wall, z);
@@ -145,12 +157,12 @@ function Boundary({ build, layer: l, frame, unit, pxPerMm, onMove }: BoundaryPro
         if (d.frame === 0) {
           d.frame = requestAnimationFrame(() => {
             d.frame = 0;
-            onMove(l.id, d.toMm);
+            onDrag(l.id, d.toMm);
           });
         }
       }}
-      onPointerUp={() => (drag.current = null)}
-      onPointerCancel={() => (drag.current = null)}
+      onPointerUp={drop}
+      onPointerCancel={drop}
     >
       <rect x={left} y={-z - grip / 2} width={right - left + 8 * unit} height={grip} fill="transparent" />
       <line x1={left} x2={right} y1={-z} y2={-z} stroke="var(--color-ink)" strokeWidth={0.35 * unit} className="opacity-0 group-hover:opacity-100 group-focus-visible:opacity-100" />

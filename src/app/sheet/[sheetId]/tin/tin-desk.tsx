@@ -53,15 +53,7 @@ export function TinDesk() {
           )}
           {build.ok ? (
             <>
-              <Headline analysis={analysis} build={build.value} />
-              <CutEditor
-                analysis={analysis}
-                build={build.value}
-                ends={ends}
-                chosen={chosen}
-                onChoose={(layerId) => setChosen(layerId === chosen ? null : layerId)}
-                onMove={(layerId, toMm) => change(`move:${layerId}`, (plan) => moveTop(plan, build.value, layerId, toMm))}
-              />
+              <CutArea key={shown.vessel.name} analysis={analysis} build={build.value} ends={ends} chosen={chosen} onChoose={(layerId) => setChosen(layerId === chosen ? null : layerId)} onMove={(layerId, toMm) => change(`move:${layerId}`, (plan) => moveTop(plan, build.value, layerId, toMm))} />
               <LayerBar analysis={analysis} build={build.value} chosen={chosen} onChoose={setChosen} onChange={change} />
             </>
           ) : (
@@ -94,6 +86,42 @@ export function TinDesk() {
         </aside>
       </div>
     </SheetFrame>
+  );
+}
+
+interface AreaProps {
+  readonly analysis: SheetAnalysis;
+  readonly build: Build;
+  readonly ends: ReadonlyMap<string, readonly (readonly [number, number])[]>;
+  readonly chosen: string | null;
+  readonly onChoose: (layerId: string) => void;
+  readonly onMove: (layerId: string, toMm: number) => void;
+}
+
+/** The cut and its figures. While a boundary is dragged only these are drawn anew; the sheet is edited when it is let go. */
+function CutArea({ analysis, build, ends, chosen, onChoose, onMove }: AreaProps) {
+  const [drag, setDrag] = useState<{ readonly layerId: string; readonly toMm: number } | null>(null);
+  const { sheet } = analysis;
+  const asDragged = drag ? { ...analysis, sheet: { ...sheet, tin: moveTop(sheet.tin, build, drag.layerId, drag.toMm) } } : analysis;
+  const built = drag ? buildIn(asDragged, build.vessel) : null;
+  const now = built?.ok ? built.value : build;
+  return (
+    <>
+      <Headline analysis={asDragged} build={now} />
+      <CutEditor
+        analysis={asDragged}
+        build={now}
+        ends={ends}
+        chosen={chosen}
+        onChoose={onChoose}
+        onMove={onMove}
+        onDrag={(layerId, toMm) => setDrag({ layerId, toMm })}
+        onDrop={() => {
+          if (drag) onMove(drag.layerId, drag.toMm);
+          setDrag(null);
+        }}
+      />
+    </>
   );
 }
 
