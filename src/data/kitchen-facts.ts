@@ -15,7 +15,7 @@ export function readKitchenFacts(db: KitchenDb): KitchenFacts {
     larder: db.select().from(ingredients).orderBy(asc(ingredients.name)).all().map((i) => IngredientSchema.parse(i.facts)),
     mixers: known,
     vessels: db.select().from(vessels).orderBy(asc(vessels.place)).all().map((v) => ShelfVesselSchema.parse({ id: v.id, vessel: v.shape, count: v.count })),
-    places: db.select().from(coldPlaces).orderBy(asc(coldPlaces.place)).all().map((p) => ColdPlaceSchema.parse(p)),
+    places: db.select().from(coldPlaces).orderBy(asc(coldPlaces.place)).all().map((p) => ColdPlaceSchema.parse({ ...p, hWPerM2K: p.hWPerM2K ?? undefined })),
     rules,
     corrections: rules.learning ? readCorrections(db, known) : [],
   };

@@ -40,6 +40,8 @@ export const coldPlaces = sqliteTable('cold_places', {
   kind: text('kind').$type<ColdPlace['kind']>().notNull(),
   airC: real('air_c').notNull(),
   litres: real('litres').notNull(),
+  /** Heat transfer fitted to the kitchen's own readings, W/m²K. */
+  hWPerM2K: real('h_w_per_m2k'),
   place: integer('place').notNull(),
   revision: integer('revision').notNull().default(1),
 });

@@ -1,11 +1,20 @@
 import { expose } from 'comlink';
 import { calculate } from '../core/calculators';
 import { fail, type Result } from '../core/result';
-import { kitchenOf, type Kitchen, type KitchenFacts } from '../core/sheet/analyse';
+import { fitPlace, type Fit } from '../core/cold/fit';
+import type { ColdSetup } from '../core/cold/setup-schema';
+import { tryEach, type Tried } from '../core/cold/tries';
+import { coldView, type ColdView } from '../core/cold/view';
+import { analyseSheet, kitchenOf, type Kitchen, type KitchenFacts } from '../core/sheet/analyse';
 import type { Sheet } from '../core/sheet/schema';
 import { sweep, type Lever, type SweepPoint } from '../core/sheet/sweep';
 
 let kitchen: Kitchen | null = null;
+/** The question about changes that is being worked on: another one, or none, ends it. */
+let trying = 0;
+const notThere = fail('kitchen', 'none', 'The kitchen is not there yet.');
+/** Lets messages in between two long sums. */
+const breathe = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
 
 /** The core behind a worker: calculators, several at once, so that one message carries a whole question; and sweeps of a sheet. */
 const service = {
@@ -15,7 +24,22 @@ const service = {
     kitchen = kitchenOf(facts);
   },
   sweep: (sheet: Sheet, lever: Lever, from: number, to: number, points: number, figure: string): Result<readonly SweepPoint[]> =>
-    kitchen ? sweep(sheet, kitchen, lever, from, to, points, figure) : fail('kitchen', 'none', 'The kitchen is not there yet.'),
+    kitchen ? sweep(sheet, kitchen, lever, from, to, points, figure) : notThere,
+  cold: (sheet: Sheet, setup: ColdSetup): Result<ColdView> => (kitchen ? coldView(analyseSheet(sheet, kitchen), kitchen, setup) : notThere),
+  /** Tries changes one by one and tells each as it is done; ends where `stopTrying` or another question comes. */
+  tryChanges: async (sheet: Sheet, setup: ColdSetup, tell: (tried: Tried, of: number) => void): Promise<void> => {
+    if (!kitchen) return;
+    const mine = ++trying;
+    for (const { tried, of } of tryEach(analyseSheet(sheet, kitchen), kitchen, setup)) {
+      tell(tried, of);
+      await breathe();
+      if (mine !== trying) return;
+    }
+  },
+  stopTrying: (): void => {
+    trying++;
+  },
+  fit: (sheet: Sheet, setup: ColdSetup, readings: readonly (readonly [number, number])[]): Result<Fit> => (kitchen ? fitPlace(analyseSheet(sheet, kitchen), kitchen, setup, readings) : notThere),
 };
 
 export type CoreService = typeof service;

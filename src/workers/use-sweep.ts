@@ -5,7 +5,7 @@ import type { Result } from '../core/result';
 import type { Kitchen } from '../core/sheet/analyse';
 import type { Sheet } from '../core/sheet/schema';
 import type { Lever, SweepPoint } from '../core/sheet/sweep';
-import { coreService } from './core-service';
+import { coreWith } from './core-service';
 
 export interface SweepQuestion {
   readonly lever: Lever;
@@ -14,8 +14,6 @@ export interface SweepQuestion {
   readonly points: number;
   readonly figure: string;
 }
-
-let kept: Kitchen | null = null;
 
 /**
  * How a figure of a sheet answers while one thing moves, worked out off the main thread. The last curve stays while a newer one is on its
@@ -30,11 +28,7 @@ export function useSweep(sheet: Sheet, kitchen: Kitchen, question: SweepQuestion
     if (!q) return;
     const mine = ++asked.current;
     const ask = async () => {
-      const core = coreService();
-      if (kept !== kitchen) {
-        await core.keepKitchen({ ...kitchen, larder: [...kitchen.larder.values()] });
-        kept = kitchen;
-      }
+      const core = await coreWith(kitchen);
       const found = await core.sweep(sheet, q.lever, q.from, q.to, q.points, q.figure);
       if (mine === asked.current) setAnswer(found);
     };

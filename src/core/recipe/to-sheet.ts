@@ -5,6 +5,7 @@ import { newLine, type EditContext } from '../sheet/edits';
 import { FORMAT_VERSION, USUAL_WAIT_H } from '../sheet/kinds';
 import type { Line, Part, Sheet, Step } from '../sheet/schema';
 import { startingPart } from '../sheet/starting';
+import { USUAL_COLD } from '../cold/usual';
 import { USUAL_TIN } from '../tin/usual';
 import { STARTING_VESSELS } from '../vessel/profile';
 import { settleMethod } from '../ways/settle';
@@ -87,6 +88,7 @@ export function draftToSheet(rows: readonly DraftRow[], to: ToSheet): Sheet {
     sweetness: 'chantilly',
     vessel: STARTING_VESSELS[0]!,
     tin: USUAL_TIN,
+    cold: USUAL_COLD,
     parts: named,
     steps,
     method: noSteps ? 'ways' : 'own',

@@ -6,6 +6,8 @@ import { ROLES } from '../larder/role';
 import { CUP_SYSTEM_KEYS } from '../measures/units';
 import { fail, ok, type Result } from '../result';
 import { FAMILIES, FORMAT_VERSION, PART_KINDS, PLACE_KINDS, USES, USUAL_HEAT, USUAL_WAIT_H } from './kinds';
+import { ColdPlanSchema } from '../cold/setup-schema';
+import { USUAL_COLD } from '../cold/usual';
 import { TinPlanSchema } from '../tin/plan-schema';
 import { USUAL_TIN } from '../tin/usual';
 import { VesselSchema } from '../vessel/schema';
@@ -107,6 +109,8 @@ export const SheetSchema = z.object({
   vessel: VesselSchema,
   /** How it is laid in its vessel, soaked and cut. */
   tin: TinPlanSchema.default({ ...USUAL_TIN }),
+  /** How and where it cools, sets or freezes. */
+  cold: ColdPlanSchema.default({ ...USUAL_COLD }),
   /** In building order. */
   parts: z.array(PartSchema).min(1).max(40),
   /** In working order. */
@@ -166,6 +170,8 @@ export const ColdPlaceSchema = z.object({
   kind: z.enum(PLACE_KINDS),
   airC: z.number().min(-45).max(40),
   litres: z.number().min(0).max(100_000),
+  /** Heat transfer that the kitchen's own probe readings came to, W/m²K; the usual of its kind where it is not there. */
+  hWPerM2K: z.number().min(0.5).max(500).optional(),
 });
 export type ColdPlace = Readonly<z.infer<typeof ColdPlaceSchema>>;
 

@@ -1,4 +1,5 @@
 import type { Ingredient } from '../composition/ingredient';
+import { USUAL_COLD } from '../cold/usual';
 import { USUAL_TIN } from '../tin/usual';
 import { STARTING_VESSELS } from '../vessel/profile';
 import { questionNamed } from '../ways/questions';
@@ -42,6 +43,7 @@ export function startingSheet(name: string, mixerId: string, lines: readonly Lin
       sweetness: 'chantilly',
       vessel: STARTING_VESSELS[0]!,
       tin: USUAL_TIN,
+      cold: USUAL_COLD,
       parts: [part],
       steps: [],
       method: 'ways',

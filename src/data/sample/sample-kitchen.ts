@@ -6,6 +6,7 @@ import type { ObservationKind } from '../../core/sheet/observation';
 import { startingPart } from '../../core/sheet/starting';
 import { settleMethod } from '../../core/ways/settle';
 import { kitchenOf, type Kitchen } from '../../core/sheet/analyse';
+import { USUAL_COLD } from '../../core/cold/usual';
 import { USUAL_TIN } from '../../core/tin/usual';
 import { STARTING_VESSELS } from '../../core/vessel/profile';
 import { seeded } from '../../core/vessel/bubbles';
@@ -60,7 +61,7 @@ export function sampleDoc(sample: SampleSheet, context: EditContext, usualMixer:
   const vessel = STARTING_VESSELS.find((v) => v.name === sample.vessel);
   if (!vessel) throw new Error(`sample sheet ${sample.id}: no vessel ${sample.vessel}`);
   const { name, family, portions, use, sweetness, notes, ways = {}, servedAfterH = USUAL_WAIT_H, tin = {} } = sample;
-  return settleMethod({ format: 'soft-peak-sheet', formatVersion: FORMAT_VERSION, name, family, portions, use, sweetness, vessel, tin: { ...USUAL_TIN, ...tin }, parts, steps: [], method: 'ways', ways, servedAfterH, notes, unread: [] }, context.larder);
+  return settleMethod({ format: 'soft-peak-sheet', formatVersion: FORMAT_VERSION, name, family, portions, use, sweetness, vessel, tin: { ...USUAL_TIN, ...tin }, cold: USUAL_COLD, parts, steps: [], method: 'ways', ways, servedAfterH, notes, unread: [] }, context.larder);
 }
 
 /**

@@ -41,6 +41,8 @@ export interface March {
   readonly edge: Float64Array;
   readonly air: Float64Array;
   readonly frames: readonly Frame[];
+  /** The field at the end, °C. */
+  readonly endC: Float64Array;
   readonly steps: number;
   /** Heat that left through the faces, and that the cells have lost, J. */
   readonly gaveJ: number;
@@ -56,6 +58,8 @@ const FIRST_STEP_S = 1;
 const LONGEST_STEP_S = 3600;
 const MOST_STEPS = 20_000;
 const AS_THE_AIR_C = 0.02;
+/** Between two airs it is steady once no cell changes by more than this share of its heat in an hour. */
+const STEADY_PER_H = 1e-6;
 
 /**
  * Marches a body through time (physics): ∂H/∂t = ∇·(k∇T), H = ρ·h, each direction in turn implicitly (unconditionally stable), conductivity
@@ -81,6 +85,8 @@ export function march(input: MarchInput): Result<March> {
   const coldestAir = Math.min(...airC);
   const warmestAir = Math.max(...airC);
   const toLose = grid.material.map((m) => Math.max(1e-6, Math.abs(heatAt(m, Math.max(...grid.startC)) - heatAt(m, coldestAir)), Math.abs(heatAt(m, Math.min(...grid.startC)) - heatAt(m, warmestAir))));
+  const warms = input.untilC !== null && Math.max(...grid.startC) < input.untilC;
+  const oneAir = warmestAir - coldestAir < 1e-9;
   const line = new Line(Math.max(n1, n2, n3));
   const dims = ([0, 1, 2] as const).filter((d) => grid.n[d] > 1 || grid.faces[d]!.some((f) => f && f.h > 0));
   const out = new Recorder(input.frames ?? 0, cells);
@@ -106,15 +112,14 @@ export function march(input: MarchInput): Result<March> {
       const share = Math.abs(H[c]! - before[c]!) / (toLose[grid.of[c]!]! * mass[c]!);
       if (share > went) went = share;
     }
-    const left = Math.max(0.02, out.farthest(T, airC) / span);
+    const left = oneAir ? Math.max(0.02, out.farthest(T, airC) / span) : 1;
     dt = Math.min(LONGEST_STEP_S, dt * Math.max(0.4, Math.min(1.35, (wanted * left) / Math.max(1e-12, went))));
     out.keep(t / 3600, T, H, mass, grid, airC[0]!);
-    const done = input.untilC !== null && (out.lastWarmest <= input.untilC || (Math.max(...grid.startC) < input.untilC && out.lastColdest >= input.untilC));
-    if (done) {
+    if (input.untilC !== null && (warms ? out.lastColdest >= input.untilC : out.lastWarmest <= input.untilC)) {
       stopped = 'there';
       break;
     }
-    if (out.farthest(T, airC) < AS_THE_AIR_C) {
+    if (oneAir ? out.farthest(T, airC) < AS_THE_AIR_C : (went * 3600) / dt < STEADY_PER_H) {
       stopped = 'there';
       break;
     }
@@ -123,7 +128,7 @@ export function march(input: MarchInput): Result<March> {
       break;
     }
   }
-  return ok({ ...out.done(), steps, gaveJ, lostJ: startJ - H.reduce((a, b) => a + b, 0), stopped });
+  return ok({ ...out.done(), endC: T, steps, gaveJ, lostJ: startJ - H.reduce((a, b) => a + b, 0), stopped });
 }
 
 /** Conductivity and apparent heat capacity of every cell at its temperature. */

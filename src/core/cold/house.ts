@@ -1,0 +1,20 @@
+/** House constants of the cold: kitchen rules put into numbers. Nowhere else in this room is such a number written. */
+
+/** From this core on it is served, cut, turned out of the fridge, °C (the reference's). */
+export const COLD_ENOUGH_C = 6;
+/** Gelatin's clock runs under this, °C (the reference's). */
+export const SETS_UNDER_C = 15;
+/** A lid goes on without sweating once the mean is no warmer than this over its air, K (ours). */
+export const LID_OVER_AIR_K = 4;
+/** A cooked base takes a fold at, °C. */
+export const FOLD_ON_C = 20;
+/** Softening against its pace at 4 °C: so many times for each 10 °C (ours, ±30 %), none where it is frozen. */
+export const SOFTENING_Q10 = 1.8;
+/** Frozen through: the core within so much of the cold end of the knife window, or of the freezer, K. */
+export const NEAR_AIR_K = 1;
+/** Spread of a cold forecast: the air's movement is only known by its kind. */
+export const COLD_SPREAD = 0.2;
+/** What is looked at, at most, h. */
+export const MOST_H = { fridge: 96, freezer: 120, warming: 12 } as const;
+/** The band in which a warm base may not linger, °C. */
+export const DANGER_BAND = { fromC: 60, toC: 5 } as const;

@@ -1,0 +1,1 @@
+ALTER TABLE `cold_places` ADD `h_w_per_m2k` real;
