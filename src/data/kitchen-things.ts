@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { ColdPlaceSchema, KitchenRulesSchema, MixerSchema, ShelfVesselSchema, type ColdPlace, type KitchenRules, type Mixer, type ShelfVessel } from '../core/sheet/schema';
 import type { KitchenDb } from './kitchen-file';
 import { coldPlaces, kitchenRules, mixers, vessels } from './schema';
@@ -31,6 +31,18 @@ export function saveThings(db: KitchenDb, things: KitchenThings, baseRevision: n
       if (valid.places.length > 0) tx.insert(coldPlaces).values(valid.places.map((p, place) => ({ ...p, place }))).run();
       tx.update(kitchenRules).set({ rules: valid.rules, revision: row.revision + 1 }).where(eq(kitchenRules.id, 1)).run();
       return { kind: 'saved', revision: row.revision + 1 };
+    },
+    { behavior: 'immediate' },
+  );
+}
+
+/** Keeps the heat transfer that a place's readings came to, W/m²K, or takes it away. Whether there is such a place. */
+export function setPlaceH(db: KitchenDb, placeId: string, hWPerM2K: number | null): boolean {
+  return db.transaction(
+    (tx) => {
+      const changed = tx.update(coldPlaces).set({ hWPerM2K }).where(eq(coldPlaces.id, placeId)).run().changes > 0;
+      if (changed) tx.update(kitchenRules).set({ revision: sql`${kitchenRules.revision} + 1` }).where(eq(kitchenRules.id, 1)).run();
+      return changed;
     },
     { behavior: 'immediate' },
   );

@@ -33,6 +33,7 @@ export const STARTING_RULES: KitchenRules = {
   standardDrinkG: 10,
   authority: '',
   waterBoilsC: 100,
+  cooling: null,
   learning: true,
   ways: {},
 };

@@ -1,6 +1,8 @@
 import { expose } from 'comlink';
 import { calculate } from '../core/calculators';
 import { fail, type Result } from '../core/result';
+import { baseWays, depthThatMeets, type BaseAnswer, type BaseInput } from '../core/cold/base';
+import type { CoolingRule } from '../core/heat/cooling';
 import { fitPlace, type Fit } from '../core/cold/fit';
 import type { ColdSetup } from '../core/cold/setup-schema';
 import { tryEach, type Tried } from '../core/cold/tries';
@@ -38,6 +40,14 @@ const service = {
   },
   stopTrying: (): void => {
     trying++;
+  },
+  base: (sheet: Sheet, partId: string, startC: number, input: BaseInput, rule: CoolingRule): Result<BaseAnswer> => {
+    if (!kitchen) return notThere;
+    const a = analyseSheet(sheet, kitchen).parts.find((p) => p.part.id === partId);
+    if (!a) return fail('partId', 'gone', 'That part is no longer in the sheet.');
+    const base = { name: a.part.name, mixture: a.reading.mixture, freezingG: a.reading.freezingG, startC };
+    const ways = baseWays(base, input, rule);
+    return ways.ok ? { ok: true, value: { ways: ways.value, depthMm: depthThatMeets(base, input, rule) } } : ways;
   },
   fit: (sheet: Sheet, setup: ColdSetup, readings: readonly (readonly [number, number])[]): Result<Fit> => (kitchen ? fitPlace(analyseSheet(sheet, kitchen), kitchen, setup, readings) : notThere),
 };

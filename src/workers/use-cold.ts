@@ -6,19 +6,22 @@ import type { ColdView } from '../core/cold/view';
 import type { Result } from '../core/result';
 import type { Kitchen } from '../core/sheet/analyse';
 import type { Sheet } from '../core/sheet/schema';
+import type { Vessel } from '../core/vessel/schema';
 import { coreWith } from './core-service';
 
 /**
  * A sheet in the cold, worked out off the main thread. While one question is being answered only the newest of those that come is kept;
  * the last answer stays in sight until then.
+ *
+ * @param setup null for no question. @param vessel another than the sheet's own.
  */
-export function useCold(sheet: Sheet, kitchen: Kitchen, setup: ColdSetup | null): Result<ColdView> | null {
+export function useCold(sheet: Sheet, kitchen: Kitchen, setup: ColdSetup | null, vessel: Vessel | null = null): Result<ColdView> | null {
   const [view, setView] = useState<Result<ColdView> | null>(null);
-  const next = useRef<{ sheet: Sheet; kitchen: Kitchen; setup: ColdSetup } | null>(null);
+  const next = useRef<{ sheet: Sheet; kitchen: Kitchen; setup: ColdSetup; vessel: Vessel | null } | null>(null);
   const busy = useRef(false);
   useEffect(() => {
     if (!setup) return;
-    next.current = { sheet, kitchen, setup };
+    next.current = { sheet, kitchen, setup, vessel };
     if (busy.current) return;
     busy.current = true;
     const answer = async () => {
@@ -26,12 +29,12 @@ export function useCold(sheet: Sheet, kitchen: Kitchen, setup: ColdSetup | null)
         const q = next.current;
         next.current = null;
         const core = await coreWith(q.kitchen);
-        const found = await core.cold(q.sheet, q.setup);
+        const found = await core.cold(q.vessel ? { ...q.sheet, vessel: q.vessel } : q.sheet, q.setup);
         setView(found);
       }
       busy.current = false;
     };
     void answer();
-  }, [sheet, kitchen, setup]);
+  }, [sheet, kitchen, setup, vessel]);
   return view;
 }

@@ -14,4 +14,4 @@ export const USUAL_SETUP = {
   iceBathMin: 0,
   chilledTin: false,
 };
-export const USUAL_COLD = { setup: { ...USUAL_SETUP }, other: null };
+export const USUAL_COLD = { setup: { ...USUAL_SETUP }, other: null, otherVessel: null };

@@ -1,3 +1,4 @@
+import { coolingRulesOf } from '../heat/cooling';
 import type { Result } from '../result';
 import { ok } from '../result';
 import type { Kitchen, SheetAnalysis } from '../sheet/analyse';
@@ -48,7 +49,7 @@ export function coldView(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, v
   const run = runCold(s, kitchen, setup, { vessel, frames: FRAMES, ...(goOn ? { goOn } : {}) });
   if (!run.ok) return run;
   const { body, curves, frames, warming, steps, energyError } = run.value;
-  const answers = coldAnswers(s, kitchen, run.value);
+  const answers = coldAnswers(s, kitchen, run.value, coolingRulesOf(kitchen.rules.cooling)[0]!);
   const [across, up] = body.grid.n;
   const freezing = body.airC < -1;
   const section = across * up;

@@ -15,6 +15,12 @@ export const COOLING_RULES: readonly CoolingRule[] = [
   { key: 'one-stage', name: '60 to 8 °C in 90 min', fromC: 60, stages: [[8, 90]] },
 ];
 
+/** A kitchen's own figures as a rule; the usual presets where it has none. */
+export function coolingRulesOf(own: { readonly fromC: number; readonly firstC: number; readonly firstMin: number; readonly secondC: number; readonly secondMin: number } | null): readonly CoolingRule[] {
+  if (!own) return COOLING_RULES;
+  return [{ key: 'own', name: `the kitchen’s own: ${own.fromC} to ${own.firstC} °C in ${own.firstMin} min, to ${own.secondC} °C in ${own.secondMin} min`, fromC: own.fromC, stages: [[own.firstC, own.firstMin], [own.secondC, own.secondMin]] }, ...COOLING_RULES];
+}
+
 export interface CoolingStage {
   readonly toC: number;
   readonly withinMin: number;

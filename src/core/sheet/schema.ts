@@ -197,6 +197,11 @@ export const KitchenRulesSchema = z.object({
   authority: z.string().max(400).default(''),
   /** Where plain water boils here, °C: lower on a mountain. */
   waterBoilsC: z.number().min(80).max(101).default(100),
+  /** The kitchen's own cooling rule, of its authority: from so many °C to so many within minutes, then colder within minutes of the same start. */
+  cooling: z
+    .object({ fromC: z.number().min(20).max(100), firstC: z.number().min(0).max(60), firstMin: z.number().min(1).max(1440), secondC: z.number().min(-5).max(30), secondMin: z.number().min(1).max(2880) })
+    .nullable()
+    .default(null),
   /** Whether what the log has found corrects the forecasts. */
   learning: z.boolean().default(true),
   /** The kitchen's preferred schools, by question. */

@@ -206,6 +206,7 @@ function PlaceRow({ place, onChange, onRemove }: { readonly place: ColdPlace; re
       <Choice label="Kind" value={place.kind} options={PLACE_KINDS.map((k) => [k, PLACE_KIND_NAMES[k]] as const)} onChange={(kind) => onChange({ ...place, kind })} />
       <QuantityField label="Air" unit="°C" value={place.airC} min={-45} max={40} onChange={(airC) => onChange({ ...place, airC })} />
       <QuantityField label="Room" unit="L" value={place.litres} min={0} max={100_000} onChange={(litres) => onChange({ ...place, litres })} />
+      {place.hWPerM2K !== undefined && <QuantityField label="Takes heat, by your probe" unit="W/m²K" value={Math.round(place.hWPerM2K * 10) / 10} min={0.5} max={500} onChange={(hWPerM2K) => onChange({ ...place, hWPerM2K })} />}
     </Row>
   );
 }
@@ -234,6 +235,16 @@ function Rules({ rules, onChange }: { readonly rules: KitchenRules; readonly onC
         />
         <QuantityField label="A standard drink" unit="g" value={rules.standardDrinkG} min={5} max={20} onChange={(standardDrinkG) => onChange({ standardDrinkG })} />
         <QuantityField label="Water boils at" unit="°C" value={rules.waterBoilsC} min={80} max={101} onChange={(waterBoilsC) => onChange({ waterBoilsC })} />
+        <Choice label="Cooling rule" value={rules.cooling ? 'own' : 'usual'} options={[['usual', 'the usual one'], ['own', 'our authority’s']]} onChange={(v) => onChange({ cooling: v === 'own' ? { fromC: 57, firstC: 21, firstMin: 120, secondC: 5, secondMin: 360 } : null })} />
+        {rules.cooling && (
+          <div className="col-span-full grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-5">
+            <QuantityField label="Clock from" unit="°C" value={rules.cooling.fromC} min={20} max={100} onChange={(fromC) => onChange({ cooling: { ...rules.cooling!, fromC } })} />
+            <QuantityField label="First to" unit="°C" value={rules.cooling.firstC} min={0} max={60} onChange={(firstC) => onChange({ cooling: { ...rules.cooling!, firstC } })} />
+            <QuantityField label="within" unit="min" value={rules.cooling.firstMin} min={1} max={1440} onChange={(firstMin) => onChange({ cooling: { ...rules.cooling!, firstMin } })} />
+            <QuantityField label="Then to" unit="°C" value={rules.cooling.secondC} min={-5} max={30} onChange={(secondC) => onChange({ cooling: { ...rules.cooling!, secondC } })} />
+            <QuantityField label="within, from the start" unit="min" value={rules.cooling.secondMin} min={1} max={2880} onChange={(secondMin) => onChange({ cooling: { ...rules.cooling!, secondMin } })} />
+          </div>
+        )}
         <label className="col-span-2 block sm:col-span-3">
           <span className="block text-[13.5px] text-ink-soft">Whose food rules it follows</span>
           <input value={rules.authority} maxLength={400} placeholder="the local food authority and its code" onChange={(e) => onChange({ authority: e.target.value })} className="field mt-0.5 w-full" />

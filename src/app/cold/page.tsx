@@ -1,0 +1,9 @@
+import { redirect } from 'next/navigation';
+import { openedKitchen } from '../../data/kitchen';
+import { listSheets } from '../../data/sheets';
+
+/** Cold without a sheet in hand: the one last touched. */
+export default function Cold() {
+  const last = listSheets(openedKitchen())[0];
+  redirect(last ? `/sheet/${last.id}/cold` : '/new');
+}

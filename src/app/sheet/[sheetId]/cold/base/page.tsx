@@ -1,0 +1,5 @@
+import { BaseDesk } from './base-desk';
+
+export default function BasePage() {
+  return <BaseDesk />;
+}

@@ -1,0 +1,5 @@
+import { CompareDesk } from './compare-desk';
+
+export default function ComparePage() {
+  return <CompareDesk />;
+}

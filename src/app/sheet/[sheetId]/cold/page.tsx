@@ -1,0 +1,5 @@
+import { ColdDesk } from './cold-desk';
+
+export default function ColdPage() {
+  return <ColdDesk />;
+}

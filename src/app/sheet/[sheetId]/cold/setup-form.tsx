@@ -1,0 +1,48 @@
+'use client';
+
+import type { ColdSetup } from '../../../../core/cold/setup-schema';
+import { isFreezer, placeOf, wallOfVessel } from '../../../../core/cold/place';
+import { COVERS, UNDER_H, WALLS, type Cover, type Under, type Wall } from '../../../../core/heat/surface';
+import { plainNumber } from '../../../../core/figure';
+import { Choice } from '../../../../ui/choice';
+import { QuantityField } from '../../../../ui/quantity-field';
+import { useSheet } from '../../../../ui/sheet/sheet-provider';
+
+const UNDER_NAMES: Readonly<Record<Under, string>> = { rack: 'a rack or glass shelf', 'metal-shelf': 'a metal shelf', 'freezing-plate': 'a freezing plate' };
+const COVER_NAMES: Readonly<Record<Cover, string>> = { open: 'open', film: 'under film', lid: 'under a lid' };
+const keys = <K extends string>(of: Readonly<Record<K, unknown>>): readonly K[] => Object.keys(of) as K[];
+
+/** Where it stands, on what, under what, how warm it goes in, how many at once. */
+export function SetupForm({ setup, onChange }: { readonly setup: ColdSetup; readonly onChange: (change: Partial<ColdSetup>) => void }) {
+  const { kitchen, doc } = useSheet();
+  const place = placeOf(kitchen, setup, doc.family);
+  const wall = wallOfVessel(doc.vessel, setup);
+  return (
+    <div className="grid grid-cols-2 items-end gap-x-4 gap-y-3">
+      <div className="col-span-2">
+        <Choice
+          label="Where it stands"
+          value={place?.id ?? ''}
+          options={kitchen.places.map((p) => [p.id, `${p.name}, ${plainNumber(p.airC, 0)} °C`] as const)}
+          onChange={(placeId) => onChange({ placeId, airC: null })}
+        />
+      </div>
+      <QuantityField key={`air${place?.id}`} label="Air there" unit="°C" value={setup.airC ?? place?.airC ?? 4} min={-45} max={40} onChange={(airC) => onChange({ airC: place && airC === place.airC ? null : airC })} />
+      <Choice label="Shelf" value={setup.air === 'crowded-shelf' ? 'crowded' : 'room'} options={[['room', 'room round it'], ['crowded', 'crowded']]} onChange={(v) => onChange({ air: v === 'crowded' ? 'crowded-shelf' : 'still-fridge' })} />
+      <Choice label="On" value={setup.under} options={keys(UNDER_H).filter((u) => u !== 'freezing-plate' || (place !== null && isFreezer(place))).map((u) => [u, UNDER_NAMES[u]] as const)} onChange={(under) => onChange({ under })} />
+      <Choice label="Top" value={setup.cover} options={keys(COVERS).map((c) => [c, COVER_NAMES[c]] as const)} onChange={(cover) => onChange({ cover })} />
+      <Choice label="Wall" value={wall.wall} options={keys(WALLS).filter((w) => w !== 'none' || wall.wall === 'none').map((w) => [w, w] as const)} onChange={(w: Wall) => onChange({ wall: w, wallMm: WALLS[w].usualMm })} />
+      <QuantityField key={`wall${wall.wall}`} label="Wall, thick" unit="mm" value={wall.wallMm} min={0} max={50} onChange={(wallMm) => onChange({ wallMm })} />
+      <QuantityField label="So many at once" unit="" value={setup.together} min={1} max={500} whole onChange={(together) => onChange({ together })} />
+      <QuantityField label="Ice bath first" unit="min" value={setup.iceBathMin} min={0} max={600} onChange={(iceBathMin) => onChange({ iceBathMin })} />
+      <div>
+        <Choice label="Goes in at" value={setup.startC === null ? 'parts' : 'one'} options={[['parts', 'what each part has'], ['one', 'one temperature']]} onChange={(v) => onChange({ startC: v === 'parts' ? null : 20 })} />
+      </div>
+      {setup.startC !== null && <QuantityField label="All at" unit="°C" value={setup.startC} min={-5} max={100} onChange={(startC) => onChange({ startC })} />}
+      <label className="col-span-2 flex min-h-9 items-center gap-2.5">
+        <input type="checkbox" className="size-4.5 shrink-0 accent-ink" checked={setup.chilledTin} onChange={(e) => onChange({ chilledTin: e.target.checked })} />
+        the empty tin was in the fridge
+      </label>
+    </div>
+  );
+}

@@ -1,0 +1,73 @@
+'use client';
+
+import { proxy } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import { showHours } from '../../../../core/figure';
+import type { ColdSetup } from '../../../../core/cold/setup-schema';
+import { quickestFirst, type Tried } from '../../../../core/cold/tries';
+import { useSheet } from '../../../../ui/sheet/sheet-provider';
+import { coreWith } from '../../../../workers/core-service';
+
+/** What would make it ready sooner: the solver tries one change after the other. */
+export function Sooner({ setup }: { readonly setup: ColdSetup }) {
+  const { doc, kitchen, edit } = useSheet();
+  const [state, setState] = useState<{ readonly tried: readonly Tried[]; readonly of: number; readonly going: boolean } | null>(null);
+  const asked = useRef(0);
+  useEffect(() => () => void (asked.current = -1), []);
+  const ask = async () => {
+    const mine = ++asked.current;
+    setState({ tried: [], of: 1, going: true });
+    const core = await coreWith(kitchen);
+    await core.tryChanges(
+      doc,
+      setup,
+      proxy((one: Tried, of: number) => {
+        if (mine === asked.current) setState((s) => ({ tried: quickestFirst([...(s?.tried ?? []), one]), of, going: true }));
+      }),
+    );
+    if (mine === asked.current) setState((s) => (s ? { ...s, going: false } : s));
+  };
+  const stop = () => {
+    asked.current++;
+    void coreWith(kitchen).then((core) => core.stopTrying());
+    setState((s) => (s ? { ...s, going: false } : s));
+  };
+  const take = (t: Tried) => edit('cold:taken', (d) => ({ ...d, vessel: t.vessel ?? d.vessel, cold: { ...d.cold, setup: t.setup } }));
+  return (
+    <section aria-label="Ready sooner" className="mt-5 border-t border-steel-light pt-3">
+      <h2 className="text-[17px]">What would make it sooner?</h2>
+      {state?.going ? (
+        <p className="flex items-center gap-3 py-1">
+          <progress className="h-2 flex-1 accent-ink" value={state.tried.length} max={state.of} aria-label="Changes tried" />
+          <button type="button" className="btn" onClick={stop}>
+            Stop
+          </button>
+        </p>
+      ) : (
+        <button type="button" className="btn mt-1" onClick={() => void ask()}>
+          Try changes
+        </button>
+      )}
+      {state && (
+        <ul aria-label="Changes tried" className="mt-1 text-[14.5px]">
+          {state.tried.map((t) => (
+            <li key={t.key} className="flex items-center justify-between gap-3 border-t border-steel-light py-1" data-tried={t.key}>
+              <span>
+                {t.says}
+                <span className="block text-[13.5px] text-ink-soft">
+                  {t.readyH === null ? 'never' : `after ${showHours(t.readyH)}`}
+                  {t.savedMin !== null && (t.savedMin > 0 ? `, ${t.savedMin}\u00a0min sooner` : t.savedMin < 0 ? `, ${-t.savedMin}\u00a0min later` : ', no sooner')}
+                </span>
+              </span>
+              {t.savedMin !== null && t.savedMin > 0 && (
+                <button type="button" className="btn min-h-9" onClick={() => take(t)}>
+                  Take
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
