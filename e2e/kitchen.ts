@@ -70,3 +70,10 @@ export const tell = async (page: Page, key: string): Promise<string> => readable
 
 /** Waits until the server has what is on screen. */
 export const saved = (page: Page): Promise<void> => expect(page.getByRole('status', { name: 'Saving' })).toContainText('saved');
+
+/** A sheet of one's own with a sample's document. */
+export async function copyOf(page: Page, sample: string, name: string): Promise<string> {
+  const { doc } = (await (await page.request.get(`/api/sheets/${sample}`)).json()) as { doc: Record<string, unknown> };
+  const { id } = (await (await page.request.post('/api/sheets', { data: { doc: { ...doc, name } } })).json()) as { id: string };
+  return id;
+}

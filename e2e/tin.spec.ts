@@ -1,13 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { alive, expect, newSheet, readable, saved, tell, test } from './kitchen';
-
-/** A sheet of one's own with a sample's document. */
-async function copyOf(page: Page, sample: string, name: string): Promise<string> {
-  const { doc } = (await (await page.request.get(`/api/sheets/${sample}`)).json()) as { doc: Record<string, unknown> };
-  const { id } = (await (await page.request.post('/api/sheets', { data: { doc: { ...doc, name } } })).json()) as { id: string };
-  return id;
-}
+import { alive, copyOf, expect, newSheet, readable, saved, tell, test } from './kitchen';
 
 /** The text of a file that a link gives. */
 async function downloaded(page: Page, link: string): Promise<Buffer> {

@@ -21,6 +21,7 @@ import type { BalanceGoal, BalanceLine, BalanceProblem } from '../src/core/balan
 import { solveBalance } from '../src/core/balance/solve';
 import { sweep } from '../src/core/sheet/sweep';
 import { learningCoverage, liveCalls } from './bench-kitchens';
+import { cold } from './bench-cold';
 import { choosing, dragging, laying, packing } from './bench-tin';
 import { CONTEXT, ingredient, KITCHEN, LARDER, sheetOf } from '../src/testing/sample';
 
@@ -228,7 +229,7 @@ async function serverAndPages(): Promise<void> {
     console.log('\nScript that a first load brings, gzip');
     row('', 'kB', 'of 250 kB');
     const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
-    for (const path of ['/', '/sheet/bay-leaf-chantilly/bench', '/sheet/bay-leaf-chantilly/whisk', '/sheet/bay-leaf-chantilly/whisk/live', '/sheet/prune-mousse/whisk/fold', '/sheet/pear-icebox/tin', '/sheet/pear-icebox/tin/above', '/log', '/log/learnt', '/pass/sample-10', '/paste', '/larder']) {
+    for (const path of ['/', '/sheet/bay-leaf-chantilly/bench', '/sheet/bay-leaf-chantilly/whisk', '/sheet/bay-leaf-chantilly/whisk/live', '/sheet/prune-mousse/whisk/fold', '/sheet/pear-icebox/tin', '/sheet/pear-icebox/tin/above', '/sheet/plum-cheesecake/cold', '/log', '/log/learnt', '/pass/sample-10', '/paste', '/larder']) {
       const page = await browser.newPage();
       const scripts: Promise<number>[] = [];
       page.on('response', (r) => {
@@ -261,6 +262,7 @@ sweeping();
 packing(row);
 laying(row, timed);
 choosing(row, timed);
+cold(row, timed);
 learningCoverage();
 liveCalls();
 await serverAndPages();

@@ -8,7 +8,6 @@ import { materialOf, type Material } from '../heat/solver/material';
 import { stirredCurve } from '../heat/stirred';
 import { effectiveH, WALLS } from '../heat/surface';
 import { fail, ok, within, type Result } from '../result';
-import { hourAt } from './run';
 
 /** A cooked base that is to be cooled. */
 export interface HotBase {
@@ -45,8 +44,6 @@ export interface BaseWay {
   readonly verdict: CoolingVerdict;
   /** Every stage met. */
   readonly meets: boolean;
-  /** Minutes to 5 °C; null where it never is. */
-  readonly to5Min: number | null;
 }
 
 const MOST_H = 24;
@@ -69,7 +66,7 @@ export function baseWays(base: HotBase, i: BaseInput, rule: CoolingRule): Result
   const pan = stillCurve(material, base.startC, i, radiusM, depthM);
   const way = (key: BaseWay['key'], name: string, curve: BaseWay['curve']): BaseWay | null => {
     const verdict = coolingVerdict(curve, rule);
-    return verdict.ok ? { key, name, curve, verdict: verdict.value, meets: verdict.value.stages.every((s) => s.state === 'met') || verdict.value.startMin === null, to5Min: hourAt(curve.map(([m]) => m), curve.map(([, t]) => t), 5) } : null;
+    return verdict.ok ? { key, name, curve, verdict: verdict.value, meets: verdict.value.stages.every((s) => s.state === 'met') || verdict.value.startMin === null } : null;
   };
   return ok(
     [way('bath', 'stirred in its pan in an ice bath', bathed.value), way('tray', `spread ${Math.round(i.depthMm)}\u00a0mm deep in a tray, ${i.placeName.toLowerCase()}`, tray), way('pan', `left in its pan, ${i.placeName.toLowerCase()}`, pan)].filter((w) => w !== null),

@@ -138,7 +138,8 @@ function framed(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, vessel: Ve
   const { wall, wallMm } = wallOfVessel(vessel, setup);
   const side = effectiveH(h, wall, wallMm);
   const top = effectiveH(h, 'none', 0, COVERS[setup.cover]);
-  const bottom = effectiveH(UNDER_H[setup.under] ?? h, wall, wallMm);
+  // A metal shelf is never worse than moving air alone.
+  const bottom = effectiveH(Math.max(h, UNDER_H[setup.under] ?? 0), wall, wallMm);
   if (!side.ok) return side;
   if (!top.ok) return top;
   if (!bottom.ok) return bottom;

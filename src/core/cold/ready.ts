@@ -3,9 +3,8 @@ import { COOLING_RULES, coolingVerdict, type CoolingRule } from '../heat/cooling
 import { knifeWindow, type KnifeWindow } from '../heat/freezing';
 import { SET_NEEDS, type SetNeed } from '../setting/house';
 import { hoursToSet } from '../setting/set';
-import type { Kitchen, SheetAnalysis } from '../sheet/analyse';
+import { servedFoam, type Kitchen, type SheetAnalysis } from '../sheet/analyse';
 import { frozenMixOf } from '../sheet/frozen';
-import { mainPart } from '../sheet/analyse';
 import { soaksOf } from '../tin/sheet-soak';
 import { COLD_ENOUGH_C, FOLD_ON_C, LID_OVER_AIR_K, NEAR_AIR_K, SETS_UNDER_C, SOFTENING_Q10 } from './house';
 import { hourAt, type ColdRun } from './run';
@@ -134,8 +133,8 @@ function brokenBy(s: SheetAnalysis, kitchen: Kitchen, run: ColdRun, rule: Coolin
       if (late) out.push({ key: `cooling:${stage.toC}`, atH: (start + stage.withinMin) / 60, says: `The usual rule wants ${stage.toC}\u00a0°C within ${showHours(stage.withinMin / 60)}; ${stage.tookMin === null ? 'it is not there by then' : `it takes ${showHours(stage.tookMin / 60)}`}. Your local code decides.` });
     }
   }
-  const main = mainPart(s);
-  if (main.holdFridge.ok && run.body.airC > -1 && run.body.airC <= kitchen.rules.fridgeC + 4) {
+  const main = servedFoam(s)[0];
+  if (main?.holdFridge.ok && run.body.airC > -1 && run.body.airC <= kitchen.rules.fridgeC + 4) {
     const hold = main.holdFridge.value.shownH;
     const servedAt = s.sheet.servedAfterH;
     if (servedAt > hold) out.push({ key: 'hold', atH: hold, says: `It holds ${showHours(hold)} and is served after ${showHours(servedAt)}.` });

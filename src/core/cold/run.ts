@@ -59,13 +59,11 @@ export function runBody(body: ColdBody, iceBathMin: number, options: RunOptions 
   let before: March | null = null;
   let grid: Grid = body.grid;
   if (body.iced && iceBathMin > 0) {
-    const iced = march({ grid: body.iced.grid, airs: body.iced.airs, mostH: iceBathMin / 60, untilC: null, ...common, frames: Math.max(2, common.frames) });
+    const iced = march({ grid: body.iced.grid, airs: body.iced.airs, mostH: iceBathMin / 60, untilC: null, ...common });
     if (!iced.ok) return iced;
     before = iced.value;
-    const last = before.frames.at(-1)!;
     // The field as the ice bath leaves it is where the place begins.
     grid = { ...body.grid, startC: Float64Array.from(before.endC) };
-    if (last.h < before.h.at(-1)! - 1e-9) before = { ...before, frames: [...before.frames, { h: before.h.at(-1)!, tC: Float32Array.from(before.endC) }] };
   }
   const mostH = body.airC < 0 ? MOST_H.freezer : MOST_H.fridge;
   const run = march({ grid, airs: body.airs, mostH, untilC, ...common });

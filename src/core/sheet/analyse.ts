@@ -358,3 +358,11 @@ export function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: n
 
 /** The part whose whisking the sheet turns on: the first that is whipped cream, else the first. */
 export const mainPart = (s: SheetAnalysis): PartAnalysis => s.parts.find((a) => isWhippedKind(a.part.kind) && a.reading.dairyG > 0) ?? s.parts.find((a) => isWhippedKind(a.part.kind)) ?? s.parts[0]!;
+
+/** The foam that is served, whose hold is asked: whipped or folded, most of it not taken up elsewhere; nothing that is frozen. */
+export function servedFoam(s: SheetAnalysis): readonly PartAnalysis[] {
+  if (s.parts.length === 1) return isWhippedKind(s.parts[0]!.part.kind) ? s.parts : [];
+  if (s.sheet.family === 'semifreddo') return [];
+  const foams = s.parts.filter((a) => (isWhippedKind(a.part.kind) || a.part.kind === 'set-filling') && a.leftShare > 0.4 && a.holdFridge.ok);
+  return foams.sort((a, b) => b.leftG - a.leftG).slice(0, 1);
+}

@@ -5,7 +5,7 @@ import { holdRange } from '../sheet/learnt';
 import { bowlfulsNeeded, whiskWarnings } from '../foam/whisk';
 import type { Fault, Result } from '../result';
 import { DOSE_BANDS, REFERENCE_BLOOM, SOAK_WATER_PER_G } from '../setting/house';
-import { mainPart, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
+import { mainPart, servedFoam, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
 import { isWhippedKind, USE_NAMES, WISHED_HOLD_H, type Use } from '../sheet/kinds';
 import { isPerPortion } from '../vessel/profile';
 import type { LineReading } from '../sheet/read-part';
@@ -75,14 +75,6 @@ export function sheetTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] 
     ...tinTells(s),
   ];
   return worstFirst(tells);
-}
-
-/** The foam that is served, whose hold is asked: whipped or folded, most of it not taken up elsewhere; nothing that is frozen. */
-function servedFoam(s: SheetAnalysis): readonly PartAnalysis[] {
-  if (s.parts.length === 1) return isWhippedKind(s.parts[0]!.part.kind) ? s.parts : [];
-  if (s.sheet.family === 'semifreddo') return [];
-  const foams = s.parts.filter((a) => (isWhippedKind(a.part.kind) || a.part.kind === 'set-filling') && a.leftShare > 0.4 && a.holdFridge.ok);
-  return foams.sort((a, b) => b.leftG - a.leftG).slice(0, 1);
 }
 
 /** Gelatin of its own, or so much of a gelatin part that it is what sets. */

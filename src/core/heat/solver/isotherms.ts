@@ -27,7 +27,8 @@ export function roundValues(low: number, high: number, about = 6): readonly numb
 /** Where a field has a value: the stretches between the middles of its cells (marching triangles, straight within each). */
 export function isotherm(f: SectionField, value: number): readonly Stretch[] {
   const out: Stretch[] = [];
-  const point = (i: number, j: number) => ({ x: (f.halfMm[j]! * (i + 0.5)) / f.across, z: f.upMm[j]!, v: f.value[i + f.across * j]! });
+  // One column beyond the middle is the first one mirrored, so that lines run through.
+  const point = (i: number, j: number) => ({ x: (f.halfMm[j]! * (i + 0.5)) / f.across, z: f.upMm[j]!, v: f.value[Math.max(0, i) + f.across * j]! });
   type P = ReturnType<typeof point>;
   const triangle = (a: P, b: P, c: P): void => {
     const cuts: [number, number][] = [];
@@ -39,7 +40,7 @@ export function isotherm(f: SectionField, value: number): readonly Stretch[] {
     if (cuts.length === 2) out.push([cuts[0]![0], cuts[0]![1], cuts[1]![0], cuts[1]![1]]);
   };
   for (let j = 0; j + 1 < f.up; j++) {
-    for (let i = 0; i + 1 < f.across; i++) {
+    for (let i = -1; i + 1 < f.across; i++) {
       triangle(point(i, j), point(i + 1, j), point(i + 1, j + 1));
       triangle(point(i, j), point(i + 1, j + 1), point(i, j + 1));
     }

@@ -128,7 +128,7 @@ export function march(input: MarchInput): Result<March> {
       break;
     }
   }
-  return ok({ ...out.done(), endC: T, steps, gaveJ, lostJ: startJ - H.reduce((a, b) => a + b, 0), stopped });
+  return ok({ ...out.done(T), endC: T, steps, gaveJ, lostJ: startJ - H.reduce((a, b) => a + b, 0), stopped });
 }
 
 /** Conductivity and apparent heat capacity of every cell at its temperature. */
@@ -279,7 +279,10 @@ class Recorder {
     return far;
   }
 
-  done(): Pick<March, 'h' | 'warmest' | 'coldest' | 'mean' | 'edge' | 'air' | 'frames'> {
+  /** The curves, and the fields with the last one among them. */
+  done(T: Float64Array): Pick<March, 'h' | 'warmest' | 'coldest' | 'mean' | 'edge' | 'air' | 'frames'> {
+    const endH = this.rows.at(-1)![0]!;
+    if (this.most > 0 && this.frames.at(-1)!.h < endH) this.frames.push({ h: endH, tC: Float32Array.from(T) });
     const column = (i: number): Float64Array => Float64Array.from(this.rows, (r) => r[i]!);
     return { h: column(0), warmest: column(1), coldest: column(2), mean: column(3), edge: column(4), air: column(5), frames: this.frames };
   }

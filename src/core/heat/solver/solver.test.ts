@@ -159,7 +159,7 @@ describe('what must hold', () => {
     if (!m.ok) throw new Error(m.fault.says);
     const r = [1 / 20, 0.02 / 2, 0.02 / 0.1, 1 / 10];
     const q = 30 / r.reduce((a, b) => a + b, 0);
-    const last = m.value.frames.at(-1)!.tC;
+    const last = m.value.endC;
     grid.upM.forEach((z, j) => {
       const below = r[0]! + (z <= 0.02 ? z / 2 : 0.01 + (z - 0.02) / 0.1);
       expect(last[j]!).toBeCloseTo(30 - q * below, 3);

@@ -74,8 +74,8 @@ export function SectionFieldView({ view, frame, shown, says }: FieldProps) {
   }, [view, values]);
   const text = Math.max(box.w, box.h) / 34;
   return (
-    <div className="relative mx-auto h-full" style={{ aspectRatio: `${box.w} / ${box.h}`, maxWidth: '100%' }}>
-      <canvas ref={canvas} role="img" aria-label={says} className="absolute inset-0 h-full w-full" />
+    <div className="relative h-full w-full">
+      <canvas ref={canvas} role="img" aria-label={says} className="absolute inset-0 h-full w-full object-contain" />
       <svg aria-hidden="true" viewBox={`${-box.w / 2} ${-view.topMm - edge} ${box.w} ${box.h}`} className="absolute inset-0 h-full w-full" fontFamily="var(--font-figure)">
         {lines.map(({ v, stretches }) => {
           const d = stretches.map(([x0, z0, x1, z1]) => `M${x0.toFixed(2)} ${(-z0).toFixed(2)}L${x1.toFixed(2)} ${(-z1).toFixed(2)}M${(-x0).toFixed(2)} ${(-z0).toFixed(2)}L${(-x1).toFixed(2)} ${(-z1).toFixed(2)}`).join('');

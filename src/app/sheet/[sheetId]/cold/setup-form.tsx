@@ -8,7 +8,7 @@ import { Choice } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
-const UNDER_NAMES: Readonly<Record<Under, string>> = { rack: 'a rack or glass shelf', 'metal-shelf': 'a metal shelf', 'freezing-plate': 'a freezing plate' };
+const UNDER_NAMES: Readonly<Record<Under, string>> = { rack: 'rack or glass', 'metal-shelf': 'metal shelf', 'freezing-plate': 'freezing plate' };
 const COVER_NAMES: Readonly<Record<Cover, string>> = { open: 'open', film: 'under film', lid: 'under a lid' };
 const keys = <K extends string>(of: Readonly<Record<K, unknown>>): readonly K[] => Object.keys(of) as K[];
 
@@ -36,7 +36,7 @@ export function SetupForm({ setup, onChange }: { readonly setup: ColdSetup; read
       <QuantityField label="So many at once" unit="" value={setup.together} min={1} max={500} whole onChange={(together) => onChange({ together })} />
       <QuantityField label="Ice bath first" unit="min" value={setup.iceBathMin} min={0} max={600} onChange={(iceBathMin) => onChange({ iceBathMin })} />
       <div>
-        <Choice label="Goes in at" value={setup.startC === null ? 'parts' : 'one'} options={[['parts', 'what each part has'], ['one', 'one temperature']]} onChange={(v) => onChange({ startC: v === 'parts' ? null : 20 })} />
+        <Choice label="Goes in at" value={setup.startC === null ? 'parts' : 'one'} options={[['parts', 'as each part is'], ['one', 'one for all']]} onChange={(v) => onChange({ startC: v === 'parts' ? null : 20 })} />
       </div>
       {setup.startC !== null && <QuantityField label="All at" unit="°C" value={setup.startC} min={-5} max={100} onChange={(startC) => onChange({ startC })} />}
       <label className="col-span-2 flex min-h-9 items-center gap-2.5">

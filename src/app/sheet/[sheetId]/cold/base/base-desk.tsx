@@ -115,11 +115,6 @@ function Way({ way: w }: { readonly way: BaseWay }) {
             to {s.toC}&nbsp;°C: <span className={`fig ${s.state === 'met' ? '' : 'text-beet'}`}>{s.tookMin === null ? 'never' : showHours(s.tookMin / 60)}</span> <span className="text-ink-soft">of {showHours(s.withinMin / 60)}</span>
           </li>
         ))}
-        {w.to5Min !== null && (
-          <li>
-            5&nbsp;°C after <span className="fig">{showHours(w.to5Min / 60)}</span>
-          </li>
-        )}
       </ul>
       <svg viewBox="0 -4 600 118" preserveAspectRatio="none" className="mt-1 h-[84px] w-full" role="img" aria-label={`From ${Math.round(high)} °C over ${showHours(end / 60)}`}>
         <rect x={0} y={110 * (1 - Math.min(1, 60 / high))} width={600} height={Math.max(0, 110 * (1 - 5 / high) - 110 * (1 - Math.min(1, 60 / high)))} fill="var(--color-yolk-pale)" />
