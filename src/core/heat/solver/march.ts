@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../../result';
 import type { Grid } from './grid';
-import { FROM_C, H_STEP, heatAt, K_STEP, type Material } from './material';
+import { FROM_C, H_STEP, heatAt, K_STEP, TO_C, type Material } from './material';
 
 /** Air round the body: its set temperature, and how it gives way when heat comes (a full shelf). */
 export interface Air {
@@ -79,6 +79,7 @@ export function march(input: MarchInput): Result<March> {
   const C = new Float64Array(cells);
   const before = new Float64Array(cells);
   const mass = Float64Array.from(grid.volumeM3, (v, c) => v * grid.material[grid.of[c]!]!.rhoKgPerM3 * 1000);
+  const massOf = grid.material.map((_, m) => mass.reduce((sum, g, c) => sum + (grid.of[c] === m ? g : 0), 0));
   for (let c = 0; c < cells; c++) H[c] = heatAt(grid.material[grid.of[c]!]!, T[c]!) * mass[c]!;
   const startJ = H.reduce((a, b) => a + b, 0);
   const airC = airs.map((a) => a.setC);
@@ -86,6 +87,8 @@ export function march(input: MarchInput): Result<March> {
   const warmestAir = Math.max(...airC);
   const toLose = grid.material.map((m) => Math.max(1e-6, Math.abs(heatAt(m, Math.max(...grid.startC)) - heatAt(m, coldestAir)), Math.abs(heatAt(m, Math.min(...grid.startC)) - heatAt(m, warmestAir))));
   const warms = input.untilC !== null && Math.max(...grid.startC) < input.untilC;
+  const tables = tablesOf(grid.material);
+  const perMass = mass.map((m) => 1 / m);
   const oneAir = warmestAir - coldestAir < 1e-9;
   const line = new Line(Math.max(n1, n2, n3));
   const dims = ([0, 1, 2] as const).filter((d) => grid.n[d] > 1 || grid.faces[d]!.some((f) => f && f.h > 0));
@@ -97,29 +100,31 @@ export function march(input: MarchInput): Result<March> {
   let stopped: March['stopped'] = 'time';
   const wanted = input.step ?? USUAL_STEP;
   const span = Math.max(1e-9, ...grid.startC.map((s) => Math.abs(s - coldestAir)), ...grid.startC.map((s) => Math.abs(s - warmestAir)));
-  out.keep(0, T, H, mass, grid, airC[0]!);
+  const perLoss = Float64Array.from(mass, (m, c) => 1 / (toLose[grid.of[c]!]! * m));
+  out.keep(0, T, H, grid, massOf, airC[0]!);
   while (t < input.mostH * 3600 && steps < MOST_STEPS) {
     before.set(H);
-    lookUp(grid, T, K, C, mass);
+    lookUp(tables, grid.of, T, K, C, mass);
     for (let a = 0; a < airs.length; a++) airC[a] = airNow(grid, airs[a]!, a, T, K);
     const order = steps % 2 === 0 ? dims : [...dims].reverse();
-    for (const d of order) gaveJ += sweep(grid, d, T, H, K, C, mass, airC, dt, line);
+    for (const d of order) gaveJ += sweep(grid, d, T, H, K, C, perMass, airC, dt, line, tables);
     t += dt;
     steps++;
     // How far the fastest cell went, in heat and against what is left to go.
     let went = 0;
     for (let c = 0; c < cells; c++) {
-      const share = Math.abs(H[c]! - before[c]!) / (toLose[grid.of[c]!]! * mass[c]!);
+      const share = Math.abs(H[c]! - before[c]!) * perLoss[c]!;
       if (share > went) went = share;
     }
-    const left = oneAir ? Math.max(0.02, out.farthest(T, airC) / span) : 1;
+    out.keep(t / 3600, T, H, grid, massOf, airC[0]!);
+    const far = out.farthest(airC);
+    const left = oneAir ? Math.max(0.02, far / span) : 1;
     dt = Math.min(LONGEST_STEP_S, dt * Math.max(0.4, Math.min(1.35, (wanted * left) / Math.max(1e-12, went))));
-    out.keep(t / 3600, T, H, mass, grid, airC[0]!);
     if (input.untilC !== null && (warms ? out.lastColdest >= input.untilC : out.lastWarmest <= input.untilC)) {
       stopped = 'there';
       break;
     }
-    if (oneAir ? out.farthest(T, airC) < AS_THE_AIR_C : (went * 3600) / dt < STEADY_PER_H) {
+    if (oneAir ? far < AS_THE_AIR_C : (went * 3600) / dt < STEADY_PER_H) {
       stopped = 'there';
       break;
     }
@@ -131,22 +136,66 @@ export function march(input: MarchInput): Result<March> {
   return ok({ ...out.done(T), endC: T, steps, gaveJ, lostJ: startJ - H.reduce((a, b) => a + b, 0), stopped });
 }
 
-/** Conductivity and apparent heat capacity of every cell at its temperature. */
-function lookUp(grid: Grid, T: Float64Array, K: Float64Array, C: Float64Array, mass: Float64Array): void {
-  for (let c = 0; c < T.length; c++) {
-    const m = grid.material[grid.of[c]!]!;
-    const x = (T[c]! - FROM_C) / K_STEP;
-    const i = x <= 0 ? 0 : x >= m.k.length - 1 ? m.k.length - 2 : Math.floor(x);
-    K[c] = m.k[i]! + (m.k[i + 1]! - m.k[i]!) * Math.max(0, Math.min(1, x - i));
-    C[c] = capacityAt(m, T[c]!) * mass[c]!;
-  }
+/** The tables of all materials one after the other, so that the loops below read flat arrays alone. */
+interface Tables {
+  /** Conductivity by temperature, W/mK, and capacity by temperature, J/gK; so many points each. */
+  readonly k: Float64Array;
+  readonly c: Float64Array;
+  readonly nk: number;
+  readonly nc: number;
+  /** Temperature by heat, °C; where each material's heat begins, J/g, and points for each J/g. */
+  readonly t: Float64Array;
+  readonly nt: number;
+  readonly h0: Float64Array;
+  readonly perH: Float64Array;
 }
 
-/** J/gK over ±0.1 °C. */
+function tablesOf(materials: readonly Material[]): Tables {
+  const nk = Math.round((TO_C - FROM_C) / K_STEP) + 1;
+  const nc = Math.round((TO_C - FROM_C) / H_STEP) + 1;
+  const nt = materials[0]!.tOfH.length;
+  const join = (of: (m: Material) => Float64Array, n: number): Float64Array => {
+    const all = new Float64Array(n * materials.length);
+    materials.forEach((m, i) => all.set(of(m), i * n));
+    return all;
+  };
+  return { k: join((m) => m.k, nk), c: join(capacities, nc), nk, nc, t: join((m) => m.tOfH, nt), nt, h0: Float64Array.from(materials, (m) => m.h[0]!), perH: Float64Array.from(materials, (m) => 1 / m.hStep) };
+}
+
+/** J/gK over ±0.1 °C, at every point of the heat table. */
 const WINDOW = 2;
-function capacityAt(m: Material, tC: number): number {
-  const i = Math.max(WINDOW, Math.min(m.h.length - 1 - WINDOW, Math.round((tC - FROM_C) / H_STEP)));
-  return (m.h[i + WINDOW]! - m.h[i - WINDOW]!) / (2 * WINDOW * H_STEP);
+const knownCapacities = new WeakMap<Material, Float64Array>();
+function capacities(m: Material): Float64Array {
+  const known = knownCapacities.get(m);
+  if (known) return known;
+  const last = m.h.length - 1;
+  const made = Float64Array.from(m.h, (_, at) => {
+    const i = Math.max(WINDOW, Math.min(last - WINDOW, at));
+    return (m.h[i + WINDOW]! - m.h[i - WINDOW]!) / (2 * WINDOW * H_STEP);
+  });
+  knownCapacities.set(m, made);
+  return made;
+}
+
+/** Conductivity and apparent heat capacity of every cell at its temperature. */
+function lookUp(tables: Tables, of: Uint8Array, T: Float64Array, K: Float64Array, C: Float64Array, mass: Float64Array): void {
+  const { k, c: cap, nk, nc } = tables;
+  const n = T.length;
+  for (let c = 0; c < n; c++) {
+    const t = T[c]! - FROM_C;
+    const m = of[c]!;
+    let x = t * (1 / K_STEP);
+    if (x < 0) x = 0;
+    else if (x > nk - 1.001) x = nk - 1.001;
+    const i = x | 0;
+    const at = m * nk + i;
+    const low = k[at]!;
+    K[c] = low + (k[at + 1]! - low) * (x - i);
+    let j = (t * (1 / H_STEP) + 0.5) | 0;
+    if (j < 0) j = 0;
+    else if (j > nc - 1) j = nc - 1;
+    C[c] = cap[m * nc + j]! * mass[c]!;
+  }
 }
 
 /** What an air comes to with all the heat that runs into it now, °C: the balance of what the faces give and the fridge takes. */
@@ -186,58 +235,98 @@ class Line {
 }
 
 /** One implicit step along every line of one direction; returns the heat that left through its ends, J. */
-function sweep(grid: Grid, d: 0 | 1 | 2, T: Float64Array, H: Float64Array, K: Float64Array, C: Float64Array, mass: Float64Array, airC: readonly number[], dt: number, w: Line): number {
+function sweep(grid: Grid, d: 0 | 1 | 2, T: Float64Array, H: Float64Array, K: Float64Array, C: Float64Array, perMass: Float64Array, airC: readonly number[], dt: number, w: Line, tables: Tables): number {
   const [n1, n2, n3] = grid.n;
   const n = grid.n[d];
   const stride = d === 0 ? 1 : d === 1 ? n1 : n1 * n2;
-  const outer = d === 2 ? 1 : n3;
-  const inner = d === 0 ? n2 : n1;
-  const [lowG, highG] = [grid.low[d], grid.high[d]];
-  const [lowArea, highArea] = [grid.lowFace[d], grid.highFace[d]];
+  const lines = d === 2 ? n1 * n2 : d === 0 ? n2 * n3 : n1 * n3;
+  const lowG = grid.low[d];
+  const highG = grid.high[d];
+  const lowArea = grid.lowFace[d];
+  const highArea = grid.highFace[d];
   const [lowFace, highFace] = grid.faces[d]!;
-  const { a, b, c: cc, r } = w;
-  const lines = d === 2 ? n1 * n2 : outer * inner;
+  const hLow = lowFace ? lowFace.h : 0;
+  const hHigh = highFace ? highFace.h : 0;
+  const lowAir = lowFace ? airC[lowFace.air]! : 0;
+  const highAir = highFace ? airC[highFace.air]! : 0;
   let gave = 0;
   for (let l = 0; l < lines; l++) {
     const first = d === 2 ? l : d === 0 ? l * n1 : (l % n1) + Math.floor(l / n1) * n1 * n2;
     const last = first + (n - 1) * stride;
-    let gLow = 0;
-    let gHigh = 0;
-    if (lowFace && lowFace.h > 0 && lowArea[first]! > 0) gLow = 1 / (1 / (K[first]! * lowG[first]!) + 1 / (lowFace.h * lowArea[first]!));
-    if (highFace && highFace.h > 0 && highArea[last]! > 0) gHigh = 1 / (1 / (K[last]! * highG[last]!) + 1 / (highFace.h * highArea[last]!));
-    const lowAir = lowFace ? airC[lowFace.air]! : 0;
-    const highAir = highFace ? airC[highFace.air]! : 0;
-    let toPrevious = gLow;
-    let previous = lowAir;
-    for (let i = 0, c = first; i < n; i++, c += stride) {
-      const toNext = i === n - 1 ? gHigh : 1 / (1 / (K[c]! * highG[c]!) + 1 / (K[c + stride]! * lowG[c + stride]!));
-      const next = i === n - 1 ? highAir : T[c + stride]!;
-      const capacity = C[c]! / dt;
-      const now = T[c]!;
-      a[i] = i === 0 ? 0 : -THETA * toPrevious;
-      cc[i] = i === n - 1 ? 0 : -THETA * toNext;
-      b[i] = capacity + THETA * (toPrevious + toNext);
-      r[i] = capacity * now - (1 - THETA) * (toPrevious * (now - previous) + toNext * (now - next)) + THETA * ((i === 0 ? gLow * lowAir : 0) + (i === n - 1 ? gHigh * highAir : 0));
-      toPrevious = toNext;
-      previous = now;
-    }
-    for (let i = 1; i < n; i++) {
-      const f = a[i]! / b[i - 1]!;
-      b[i]! -= f * cc[i - 1]!;
-      r[i]! -= f * r[i - 1]!;
-    }
-    r[n - 1] = r[n - 1]! / b[n - 1]!;
-    for (let i = n - 2; i >= 0; i--) r[i] = (r[i]! - cc[i]! * r[i + 1]!) / b[i]!;
-    gave += dt * (gLow * (THETA * r[0]! + (1 - THETA) * T[first]! - lowAir) + gHigh * (THETA * r[n - 1]! + (1 - THETA) * T[last]! - highAir));
-    for (let i = 0, c = first; i < n; i++, c += stride) {
-      H[c]! += C[c]! * (r[i]! - T[c]!);
-      const m = grid.material[grid.of[c]!]!;
-      const x = (H[c]! / mass[c]! - m.h[0]!) / m.hStep;
-      const k = x <= 0 ? 0 : x >= m.tOfH.length - 1 ? m.tOfH.length - 2 : Math.floor(x);
-      T[c] = m.tOfH[k]! + (m.tOfH[k + 1]! - m.tOfH[k]!) * Math.max(0, Math.min(1, x - k));
-    }
+    const gLow = hLow > 0 && lowArea[first]! > 0 ? 1 / (1 / (K[first]! * lowG[first]!) + 1 / (hLow * lowArea[first]!)) : 0;
+    const gHigh = hHigh > 0 && highArea[last]! > 0 ? 1 / (1 / (K[last]! * highG[last]!) + 1 / (hHigh * highArea[last]!)) : 0;
+    const before = (1 - THETA) * (gLow * (T[first]! - lowAir) + gHigh * (T[last]! - highAir));
+    assemble(first, stride, n, T, K, C, lowG, highG, gLow, gHigh, lowAir, highAir, 1 / dt, w.a, w.b, w.c, w.r);
+    solve(n, w.a, w.b, w.c, w.r);
+    gave += dt * (before + THETA * (gLow * (w.r[0]! - lowAir) + gHigh * (w.r[n - 1]! - highAir)));
+    settle(first, stride, n, T, H, C, w.r, perMass, grid.of, tables.t, tables.nt, tables.h0, tables.perH);
   }
   return gave;
+}
+
+/** The equations of one line. Only flat arrays and numbers come in here and below: these three loops are where the time goes. */
+function assemble(first: number, stride: number, n: number, T: Float64Array, K: Float64Array, C: Float64Array, lowG: Float64Array, highG: Float64Array, gLow: number, gHigh: number, lowAir: number, highAir: number, perDt: number, a: Float64Array, b: Float64Array, c: Float64Array, r: Float64Array): void {
+  let toPrevious = gLow;
+  let previous = lowAir;
+  let now = T[first]!;
+  let high = K[first]! * highG[first]!;
+  for (let i = 0, at = first; i < n; i++, at += stride) {
+    let toNext = gHigh;
+    let next = highAir;
+    if (i < n - 1) {
+      const e = at + stride;
+      const k = K[e]!;
+      const low = k * lowG[e]!;
+      toNext = (high * low) / (high + low);
+      high = k * highG[e]!;
+      next = T[e]!;
+    }
+    const capacity = C[at]! * perDt;
+    a[i] = -THETA * toPrevious;
+    c[i] = -THETA * toNext;
+    b[i] = capacity + THETA * (toPrevious + toNext);
+    r[i] = capacity * now - (1 - THETA) * (toPrevious * (now - previous) + toNext * (now - next));
+    toPrevious = toNext;
+    previous = now;
+    now = next;
+  }
+  r[0] = r[0]! + THETA * gLow * lowAir;
+  r[n - 1] = r[n - 1]! + THETA * gHigh * highAir;
+}
+
+/** Thomas's elimination, the answer in r. */
+function solve(n: number, a: Float64Array, b: Float64Array, c: Float64Array, r: Float64Array): void {
+  let pivot = b[0]!;
+  let rest = r[0]!;
+  for (let i = 1; i < n; i++) {
+    const f = a[i]! / pivot;
+    pivot = b[i]! - f * c[i - 1]!;
+    rest = r[i]! - f * rest;
+    b[i] = pivot;
+    r[i] = rest;
+  }
+  let x = rest / pivot;
+  r[n - 1] = x;
+  for (let i = n - 2; i >= 0; i--) {
+    x = (r[i]! - c[i]! * x) / b[i]!;
+    r[i] = x;
+  }
+}
+
+/** What the fluxes brought to each cell of a line, and its temperature from that. */
+function settle(first: number, stride: number, n: number, T: Float64Array, H: Float64Array, C: Float64Array, r: Float64Array, perMass: Float64Array, of: Uint8Array, tOfH: Float64Array, nt: number, h0: Float64Array, perH: Float64Array): void {
+  for (let i = 0, at = first; i < n; i++, at += stride) {
+    const heat = H[at]! + C[at]! * (r[i]! - T[at]!);
+    H[at] = heat;
+    const m = of[at]!;
+    let x = (heat * perMass[at]! - h0[m]!) * perH[m]!;
+    if (x < 0) x = 0;
+    else if (x > nt - 1.001) x = nt - 1.001;
+    const k = x | 0;
+    const e = m * nt + k;
+    const low = tOfH[e]!;
+    T[at] = low + (tOfH[e + 1]! - low) * (x - k);
+  }
 }
 
 /** Keeps the curves of every step, and the fields of evenly spread ones. */
@@ -252,17 +341,20 @@ class Recorder {
     private readonly cells: number,
   ) {}
 
-  keep(h: number, T: Float64Array, H: Float64Array, mass: Float64Array, grid: Grid, airC: number): void {
+  keep(h: number, T: Float64Array, H: Float64Array, grid: Grid, massOf: readonly number[], airC: number): void {
     let warmest = -Infinity;
     let coldest = Infinity;
+    let heat = 0;
     for (let c = 0; c < this.cells; c++) {
-      if (T[c]! > warmest) warmest = T[c]!;
-      if (T[c]! < coldest) coldest = T[c]!;
+      const t = T[c]!;
+      if (t > warmest) warmest = t;
+      if (t < coldest) coldest = t;
+      heat += H[c]!;
     }
     this.lastWarmest = warmest;
     this.lastColdest = coldest;
     const [n1, n2] = grid.n;
-    this.rows.push([h, warmest, coldest, meanC(grid, H, mass, coldest, warmest), T[n1 - 1 + n1 * (n2 >> 1)]!, airC]);
+    this.rows.push([h, warmest, coldest, meanC(grid.material, massOf, heat, coldest, warmest), T[n1 - 1 + n1 * (n2 >> 1)]!, airC]);
     if (this.most === 0) return;
     if ((this.rows.length - 1) % this.every === 0) this.frames.push({ h, tC: Float32Array.from(T) });
     if (this.frames.length > 2 * this.most) {
@@ -271,12 +363,9 @@ class Recorder {
     }
   }
 
-  farthest(T: Float64Array, airC: readonly number[]): number {
-    let far = 0;
-    const low = Math.min(...airC);
-    const high = Math.max(...airC);
-    for (let c = 0; c < this.cells; c++) far = Math.max(far, T[c]! - high, low - T[c]!);
-    return far;
+  /** How far the farthest cell is from the airs, K. */
+  farthest(airC: readonly number[]): number {
+    return Math.max(0, this.lastWarmest - Math.max(...airC), Math.min(...airC) - this.lastColdest);
   }
 
   /** The curves, and the fields with the last one among them. */
@@ -289,19 +378,14 @@ class Recorder {
 }
 
 /** The temperature at which all cells together would have the heat that they have, °C. */
-function meanC(grid: Grid, H: Float64Array, mass: Float64Array, low: number, high: number): number {
-  const byMaterial = grid.material.map(() => 0);
-  let total = 0;
-  for (let c = 0; c < H.length; c++) {
-    byMaterial[grid.of[c]!]! += mass[c]!;
-    total += H[c]!;
-  }
+function meanC(materials: readonly Material[], massOf: readonly number[], heatJ: number, low: number, high: number): number {
   let a = low;
   let b = high;
-  for (let i = 0; i < 24 && b - a > 1e-4; i++) {
+  for (let i = 0; i < 20 && b - a > 1e-4; i++) {
     const mid = (a + b) / 2;
-    const heat = grid.material.reduce((sum, m, k) => sum + heatAt(m, mid) * byMaterial[k]!, 0);
-    if (heat < total) a = mid;
+    let heat = 0;
+    for (let k = 0; k < materials.length; k++) heat += heatAt(materials[k]!, mid) * massOf[k]!;
+    if (heat < heatJ) a = mid;
     else b = mid;
   }
   return (a + b) / 2;
