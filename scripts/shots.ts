@@ -64,21 +64,18 @@ const SHOTS: readonly Shot[] = [
       await p.getByRole('region', { name: 'Trade-off' }).getByRole('img').waitFor();
     },
   },
-  {
-    name: 'what-if',
-    path: '/sheet/brown-butter-piping-cream/solve',
-    before: async (p) => {
-      const what = p.getByRole('region', { name: 'What if' });
-      await what.getByLabel('Move').selectOption({ label: 'gelatin' });
-      await what.getByLabel('and watch').selectOption({ label: 'Gelatin dose' });
-      await what.getByRole('slider').press('ArrowLeft');
-      await p.waitForTimeout(900);
-      await what.evaluate((e) => e.scrollIntoView());
-    },
-  },
   { name: 'bench-390', path: '/sheet/pear-icebox/bench', width: 390, height: 844 },
   { name: 'paste-review', path: '/paste', before: review },
   { name: 'larder', path: '/larder', before: (p) => p.getByRole('searchbox').fill('hevy cream') },
+  { name: 'cold', path: '/sheet/plum-cheesecake/cold', before: (p) => p.waitForTimeout(2000) },
+  {
+    name: 'cold-compare',
+    path: '/sheet/plum-cheesecake/cold/compare',
+    before: async (p) => {
+      await p.getByRole('button', { name: 'Set another up beside it' }).click();
+      await p.waitForTimeout(1500);
+    },
+  },
   { name: 'tin', path: '/sheet/pear-icebox/tin' },
   { name: 'tin-above', path: '/sheet/barley-tiramisu/tin/above' },
   { name: 'tin-soak', path: '/sheet/barley-tiramisu/tin/soak' },
@@ -110,7 +107,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'live', path: '/sheet/bay-leaf-chantilly/whisk/live', before: alreadyWhisking },
-  { name: 'fold', path: '/sheet/prune-mousse/whisk/fold' },
   { name: 'learnt', path: '/log/learnt' },
   { name: 'log', path: '/log' },
 ];

@@ -33,6 +33,7 @@ const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
   'fold-strokes': { bowlMl: 1400, made: 20 },
   correction: { figure: 'whisk-time', ratios: [1.1, 1.08, 1.9] },
   cooling: { curve: [[0, 85], [10, 50], [100, 20], [300, 4]] },
+  cold: { shape: 'cylinder', heightMm: 60, widthMm: 80, portions: cream, startC: 20, airC: 4, side: 6, bottom: 6, top: 5, coreC: [10, 6] },
   vessel: { vessel: { kind: 'springform', name: 'Tin', topMm: 240, baseMm: 240, heightMm: 70 }, volumeMl: 1500 },
   biscuits: { floor: { kind: 'round', radiusMm: 120 }, shape: 'round', widthMm: 50, lengthMm: 50 },
   soak: { biscuit: ingredient('ladyfinger').biscuit, biscuitsG: 384, seconds: 2 },

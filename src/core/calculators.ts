@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { blendCalculator, solveCalculator, tradeOffCalculator } from './calculators/balance';
 import { biscuitsCalculator, soakCalculator, softeningCalculator, vesselCalculator } from './calculators/building';
 import { define, type Calculator } from './calculators/define';
-import { eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
+import { coldCalculator, eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
 import { coolingCalculator, correctionCalculator, eggWhiskCalculator, strokesCalculator } from './calculators/making';
 import { PortionsSchema, readPortions } from './calculators/portions';
 import { setterCalculator, setTimeCalculator, temperingCalculator } from './calculators/setting';
@@ -242,6 +242,7 @@ export const CALCULATORS = {
   'fold-strokes': strokesCalculator,
   correction: correctionCalculator,
   cooling: coolingCalculator,
+  cold: coldCalculator,
   vessel: vesselCalculator,
   biscuits: biscuitsCalculator,
   soak: soakCalculator,

@@ -22,6 +22,11 @@ import type { Result } from '../core/result';
 import { gelatinForStrength } from '../core/setting/gelatin';
 import { setMaturity } from '../core/setting/set';
 import { solveBalance } from '../core/balance/solve';
+import { hourAt } from '../core/cold/run';
+import { gridOf } from '../core/heat/solver/grid';
+import { march } from '../core/heat/solver/march';
+import { constantMaterial } from '../core/heat/solver/material';
+import { cylinderTheta, slabTheta } from '../core/heat/solver/series';
 import { uptakePct } from '../core/tin/soak';
 import { rectsInRect } from '../core/vessel/packing/rects-in-rect';
 import { roundsInRound } from '../core/vessel/packing/rounds-in-round';
@@ -50,6 +55,25 @@ const sugarWater = (sugarG: number) => {
   return solutionOf(m, sugarG);
 };
 
+/** Time at which a falling function comes to a value. */
+function invertTheta(f: (t: number) => number, wanted: number): number {
+  let [a, b] = [0, 1e8];
+  for (let i = 0; i < 80; i++) {
+    const m = (a + b) / 2;
+    if (f(m) > wanted) a = m;
+    else b = m;
+  }
+  return a;
+}
+
+/** Hours until the core of a body of constant properties, 20 °C in air of 0, is at 4 °C. */
+function coldHours(kind: 'long' | 'round' | 'brick', half: number, h: number, faces: 'slab' | 'all'): number {
+  const f = { h, air: 0 };
+  const grid = gridOf({ kind, half: () => half, halfLength: () => half, layers: [{ material: constantMaterial(1000, 3.5, 0.5), fromM: 0, toM: 2 * half, startC: 20 }], side: faces === 'slab' ? { h: 0, air: 0 } : f, bottom: f, top: f, across: faces === 'slab' ? 1 : 12, up: 22, along: 12 });
+  const m = value(march({ grid, airs: [{ setC: 0, uaWPerK: null, bodies: 1 }], mostH: 1000, untilC: 3.9 }));
+  return hourAt(Array.from(m.h), Array.from(m.warmest), 4)!;
+}
+
 /** Every check that the documents list, worked out by the same code that the application runs. */
 export function allChecks(): readonly Check[] {
   const check = (of: string, expected: number, computed: number, unit: string, source: string, within = 1e-6): Check => ({ of, expected, computed, unit, source, within });
@@ -60,6 +84,18 @@ export function allChecks(): readonly Check[] {
   const balance = value(solveBalance({ lines: [48, 3.6].map((fat) => ({ name: `${fat}`, nowG: 500, per100: value(dairyCream(fat)), ownSweetness: null, ownFreezing: null, bloom: null, soakPerG: 0, plantCream: false, pricePerKg: null, locked: false, minG: 0, maxG: null, stepG: null })), goals: [{ figure: 'fat', name: 'fat', low: 35.9, high: 36.1, weight: 1, airPct: 0, freezerC: -18 }], totalG: 1000 }));
   const iceAt = heatContent(pure(1), 0);
   return [
+    ...[0.1, 1, 5, 20].flatMap((bi) => {
+      const [length, k] = [0.03, 0.5];
+      const alpha = k / (1000 * 3.5 * 1000);
+      const h = (bi * k) / length;
+      const exact = (theta: (fo: number) => number): number => invertTheta((t) => theta((alpha * t) / length ** 2), 0.2) / 3600;
+      return [
+        { of: `Slab of 60 mm, Bi ${bi}: core a fifth of the way to the air`, expected: exact((fo) => slabTheta(bi, fo)), computed: coldHours('long', length, h, 'slab'), unit: 'h', source: 'series solution', within: 0.01 * exact((fo) => slabTheta(bi, fo)) },
+        { of: `Cylinder of 60 × 60 mm, Bi ${bi}: the same`, expected: exact((fo) => slabTheta(bi, fo) * cylinderTheta(bi, fo)), computed: coldHours('round', length, h, 'all'), unit: 'h', source: 'product of series', within: 0.01 * exact((fo) => slabTheta(bi, fo) * cylinderTheta(bi, fo)) },
+      ];
+    }),
+    { of: 'Cube of 60 mm, Bi 1: the same', expected: invertTheta((t) => slabTheta(1, ((0.5 / 3.5e6) * t) / 0.03 ** 2) ** 3, 0.2) / 3600, computed: coldHours('brick', 0.03, 0.5 / 0.03, 'all'), unit: 'h', source: 'product of series', within: (0.01 * invertTheta((t) => slabTheta(1, ((0.5 / 3.5e6) * t) / 0.03 ** 2) ** 3, 0.2)) / 3600 },
+
     { of: 'A glass of 80 and 60 mm, 100 mm high: its frustum', expected: (Math.PI * 100 * (40 * 40 + 40 * 30 + 30 * 30)) / 3000, computed: capacityMl({ kind: 'glass', name: 'G', topMm: 80, baseMm: 60, heightMm: 100 }), unit: 'mL', source: 'closed form', within: 1e-9 },
     { of: 'A tray of 300 × 200 mm with corners of 30 mm, 50 mm high', expected: ((300 * 200 - (4 - Math.PI) * 900) * 50) / 1000, computed: capacityMl({ kind: 'tray', name: 'T', lengthMm: 300, widthMm: 200, baseLengthMm: 300, baseWidthMm: 200, heightMm: 50, cornerMm: 30 }), unit: 'mL', source: 'closed form', within: 1e-9 },
     { of: 'Rounds of 1 in a round of 8.6613: the curved hexagon', expected: 61, computed: roundsInRound(8.6614, 1).length, unit: '', source: 'best known packing', within: 0 },

@@ -5,7 +5,11 @@ import { EGG_KINDS, eggVerdict } from '../heat/lethality';
 import { bowlGuest, guest, massFor, mixingC, temperatureFor, type Guest } from '../heat/meeting';
 import { boilSyrup, reducingMinutes } from '../heat/syrup';
 import { LEVER_NAMES, FREEZING_LEVERS, moveSliceTo, sliceC } from '../sheet/frozen';
-import { ok, type Result } from '../result';
+import { hourAt } from '../cold/run';
+import { gridOf } from '../heat/solver/grid';
+import { march } from '../heat/solver/march';
+import { materialOf } from '../heat/solver/material';
+import { fail, ok, type Result } from '../result';
 import { define } from './define';
 import { PortionsSchema, readPortions } from './portions';
 
@@ -121,5 +125,56 @@ export const freezingCalculator = define({
       curve: [...freezingCurve(solution, 0, Math.min(-1, freezerC), 41)],
       levers: wishC === undefined ? null : { sucrose: lever('sucrose'), dextrose: lever('dextrose'), spirit: lever('spirit'), air: lever('air') },
     });
+  },
+});
+
+const face = z.number().min(0).max(5000);
+export const coldCalculator = define({
+  name: 'cold',
+  answers: 'How long a slab, a cylinder, a long bar or a brick of a mix takes in air of one temperature: hours to core temperatures, with freezing.',
+  input: z.object({
+    shape: z.enum(['slab', 'cylinder', 'bar', 'brick']),
+    /** Height, mm; of a slab its thickness. */
+    heightMm: z.number().min(2).max(500),
+    /** Diameter or width, mm; not read for a slab. */
+    widthMm: z.number().min(5).max(1000).default(100),
+    /** Length of a brick, mm. */
+    lengthMm: z.number().min(5).max(2000).default(200),
+    portions: PortionsSchema,
+    overrunPct: z.number().min(0).max(2000).default(0),
+    startC: z.number().min(-30).max(100),
+    airC: z.number().min(-40).max(40),
+    /** W/m²K through the side, the bottom and the top, walls and film counted. */
+    side: face,
+    bottom: face,
+    top: face,
+    /** Core temperatures that are asked for, °C. */
+    coreC: z.array(z.number().min(-40).max(100)).min(1).max(20),
+  }),
+  output: z.object({ hours: z.array(z.object({ coreC: z.number(), hours: z.number().nullable() })), steps: z.number(), energyError: z.number() }),
+  run: (i) => {
+    if (i.side + i.bottom + i.top <= 0) return fail('side', 'nothing', 'With a heat transfer of nothing it never cools: give one face 5 W/m²K or more.');
+    const read = readPortions(i.portions);
+    if (!read.ok) return read;
+    const material = materialOf('mix', read.value.mixture, read.value.sucroseEqG, i.overrunPct);
+    const f = (h: number) => ({ h, air: 0 });
+    const grid = gridOf({
+      kind: i.shape === 'cylinder' ? 'round' : i.shape === 'brick' ? 'brick' : 'long',
+      half: () => i.widthMm / 2000,
+      halfLength: () => i.lengthMm / 2000,
+      layers: [{ material, fromM: 0, toM: i.heightMm / 1000, startC: i.startC }],
+      side: f(i.shape === 'slab' ? 0 : i.side),
+      bottom: f(i.bottom),
+      top: f(i.top),
+      across: i.shape === 'slab' ? 1 : 14,
+      up: 22,
+      along: 14,
+    });
+    const warming = i.startC < i.airC;
+    const run = march({ grid, airs: [{ setC: i.airC, uaWPerK: null, bodies: 1 }], mostH: 500, untilC: i.airC + (warming ? -0.1 : 0.1) });
+    if (!run.ok) return run;
+    const { h, warmest, coldest, steps, gaveJ, lostJ } = run.value;
+    const core = Array.from(warming ? coldest : warmest);
+    return ok({ hours: i.coreC.map((coreC) => ({ coreC, hours: hourAt(Array.from(h), core, coreC, warming) })), steps, energyError: lostJ === 0 ? 0 : Math.abs(gaveJ / lostJ - 1) });
   },
 });

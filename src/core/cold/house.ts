@@ -10,7 +10,7 @@ export const LID_OVER_AIR_K = 4;
 export const FOLD_ON_C = 20;
 /** Softening against its pace at 4 °C: so many times for each 10 °C (ours, ±30 %), none where it is frozen. */
 export const SOFTENING_Q10 = 1.8;
-/** Frozen through: the core within so much of the cold end of the knife window, or of the freezer, K. */
+/** A mix that never holds the ice of the knife window counts as frozen through so close to its air, K. */
 export const NEAR_AIR_K = 1;
 /** Spread of a cold forecast: the air's movement is only known by its kind. */
 export const COLD_SPREAD = 0.2;

@@ -1,6 +1,7 @@
 import { showHours, plainNumber, withUnit } from '../figure';
 import { COOLING_RULES, coolingVerdict, type CoolingRule } from '../heat/cooling';
-import { knifeWindow, type KnifeWindow } from '../heat/freezing';
+import { knifeWindow, temperatureOfFrozenShare, type KnifeWindow } from '../heat/freezing';
+import { KNIFE_ICE } from '../heat/house';
 import { SET_NEEDS, type SetNeed } from '../setting/house';
 import { hoursToSet } from '../setting/set';
 import { servedFoam, type Kitchen, type SheetAnalysis } from '../sheet/analyse';
@@ -80,7 +81,8 @@ export function coldAnswers(s: SheetAnalysis, kitchen: Kitchen, run: ColdRun, ru
     ready.push({ key, name, atH: latest, waitsFor: list.map((n) => n.name), says: never ? never.says || `never: ${never.name}` : last[0] ? `last: ${last[0].name}` : '' });
   };
   if (freezing) {
-    const through = window?.coldC !== null && window?.coldC !== undefined && window.coldC > body.airC ? window.coldC : body.airC + NEAR_AIR_K;
+    // As much ice as the knife window ends with; where the mix never holds so much, close to the air.
+    const through = frozenThroughC(s) ?? body.airC + NEAR_AIR_K;
     const frozen = add('frozen', `core at ${degrees(through)}`, 0, at(through), at(through) === null ? neverSays(run, through) : '');
     push('frozen', 'frozen through', [frozen]);
   } else {
@@ -101,6 +103,12 @@ function windowOf(s: SheetAnalysis, airC: number): KnifeWindow | null {
   const mix = frozenMixOf(s);
   const window = mix ? knifeWindow(mix.mixture, mix.solution, mix.overrunPct, Math.max(-45, airC)) : null;
   return window?.ok ? window.value : null;
+}
+
+/** At which core it counts as frozen through, °C: the cold end of the knife window by its ice; null where it never holds so much. */
+function frozenThroughC(s: SheetAnalysis): number | null {
+  const mix = frozenMixOf(s);
+  return mix ? temperatureOfFrozenShare(mix.solution, KNIFE_ICE.high) : null;
 }
 
 /** Biscuits soften by the mean temperature of the run: the integral of their pace comes to one. */

@@ -63,7 +63,7 @@ function Run({ view }: { readonly view: ColdView }) {
   const { curves, frames, answers } = view;
   const end = curves.h.at(-1)!;
   const main = mainReady(answers.ready);
-  const hour = Math.min(end, asked ?? Math.min(end, (main?.atH ?? end) * 0.4));
+  const hour = Math.min(end, asked ?? Math.min(end, (main?.atH ?? end) * 0.2));
   const frame = frames.reduce((best, f, i) => (Math.abs(f.h - hour) < Math.abs(frames[best]!.h - hour) ? i : best), 0);
   const moments = answers.ready.flatMap((r) => (r.atH === null ? [] : [{ h: r.atH, name: r.name }]));
   const step = useEffectEvent((by: number) => setHour(Math.max(0, Math.min(end, hour + by))));
@@ -112,7 +112,7 @@ function Run({ view }: { readonly view: ColdView }) {
         <div className="h-[min(36vh,300px)]">
           <SectionFieldView view={view} frame={frame} shown={view.freezing ? shown : 'temperature'} says={`Section after ${showHours(hour)}: core ${at(curves.core)}, edge ${at(curves.edge)}`} />
         </div>
-        <dl className="grid grid-cols-2 content-start gap-y-1.5 text-[15px] sm:grid-cols-1">
+        <dl className="grid grid-cols-2 content-start gap-x-8 gap-y-1.5 text-[15px] sm:grid-cols-1">
           {(
             [
               ['after', showHours(hour)],

@@ -35,9 +35,7 @@ export function CompareDesk() {
       </div>
       <p className="px-4 pt-4 text-[20px] md:px-6" data-saved-min={min ?? ''}>
         {other === null ? (
-          <button type="button" className="btn btn-act" onClick={() => setOther('begin', { other: { ...setup, iceBathMin: setup.iceBathMin > 0 ? 0 : 20 } })}>
-            Set another up beside it
-          </button>
+          'One set-up so far.'
         ) : min === null ? (
           'One of the two is never ready.'
         ) : min === 0 ? (
@@ -54,6 +52,15 @@ export function CompareDesk() {
           <OneRun view={first} vesselName={doc.vessel.name} />
           <SetupForm setup={setup} onChange={change} />
         </section>
+        {!other && (
+          <section aria-label="No second set-up" className="max-lg:mt-6 max-lg:border-t max-lg:border-steel max-lg:pt-4">
+            <h2 className="pb-2 text-[18px]">Beside it</h2>
+            <p className="max-w-[44ch] pb-3 text-[16px] text-ink-soft">A shallower tray, more moulds, an ice bath first, a colder shelf, a tin from the fridge: set it up here and see the minutes between the two.</p>
+            <button type="button" className="btn btn-act" onClick={() => setOther('begin', { other: { ...setup, iceBathMin: setup.iceBathMin > 0 ? 0 : 20 } })}>
+              Set another up beside it
+            </button>
+          </section>
+        )}
         {other && (
           <section aria-label="Second set-up" className="max-lg:mt-6 max-lg:border-t max-lg:border-steel max-lg:pt-4">
             <h2 className="pb-1 text-[18px]">Beside it</h2>

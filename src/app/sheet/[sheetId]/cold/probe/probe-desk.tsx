@@ -8,6 +8,7 @@ import { plainNumber, showHours, withUnit } from '../../../../../core/figure';
 import { readCurve } from '../../../../../core/heat/lethality';
 import { AIR_H } from '../../../../../core/heat/surface';
 import type { Result } from '../../../../../core/result';
+import type { ColdPlace } from '../../../../../core/sheet/schema';
 import { ClockTime } from '../../../../../ui/clock-time';
 import { SheetFrame } from '../../../../../ui/sheet/sheet-frame';
 import { useSheet } from '../../../../../ui/sheet/sheet-provider';
@@ -45,12 +46,11 @@ export function ProbeDesk({ series }: { readonly series: readonly Series[] }) {
     if (!curve.ok) setFit(curve);
     else void work(curve.value.map(([min, tC]) => [min / 60, tC] as const));
   };
-  const keep = async (hWPerM2K: number | null) => {
-    if (!place) return;
+  const keep = async (at: ColdPlace, hWPerM2K: number | null) => {
     try {
-      const answer = await fetch('/api/kitchen/place-h', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ placeId: place.id, hWPerM2K }) });
+      const answer = await fetch('/api/kitchen/place-h', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ placeId: at.id, hWPerM2K }) });
       if (!answer.ok) throw new Error(((await answer.json()) as { says?: string }).says);
-      setSays(hWPerM2K === null ? `${place.name} is reckoned as usual again.` : `${place.name} is reckoned with ${plainNumber(hWPerM2K, 1)} W/m²K from now on.`);
+      setSays(hWPerM2K === null ? `${at.name} is reckoned as usual again.` : `${at.name} is reckoned with ${plainNumber(hWPerM2K, 1)} W/m²K from now on.`);
       router.refresh();
     } catch (error) {
       setSays(`Not kept: ${error instanceof Error && error.message ? error.message : 'the server does not answer.'}`);
@@ -63,7 +63,7 @@ export function ProbeDesk({ series }: { readonly series: readonly Series[] }) {
       </div>
       <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px]">
         <section aria-label="Readings" className="px-4 pt-4 pb-8 md:px-6">
-          <p className="max-w-[62ch] pb-3 text-[17px]">The probe in the middle of it, from when it goes in: the readings say how well the air of {place?.name.toLowerCase() ?? 'the place'} takes heat.</p>
+          <p className="max-w-[62ch] pb-3 text-[17px]">The probe in the middle of it, from when it goes in: the readings say how well the air of the {place?.name.toLowerCase() ?? 'place'} takes heat.</p>
           {series.length > 0 && (
             <ul aria-label="Logged on Pass" className="pb-3">
               {series.map((s) => (
@@ -89,25 +89,55 @@ export function ProbeDesk({ series }: { readonly series: readonly Series[] }) {
             {fit && !fit.ok && <p className="text-[17px] text-beet">{fit.fault.says}</p>}
             {fit?.ok && (
               <p className="text-[19px]" data-fitted={fit.value.h.toFixed(2)}>
-                <span className="fig text-[22px]">{plainNumber(fit.value.h, 1)} ± {plainNumber(fit.value.error, 1)} W/m²K</span> in {place?.name.toLowerCase()}; {fit.value.readings} readings, {withUnit(plainNumber(fit.value.misfitK, 1), '°C')} off on the whole.
+                <span className="fig text-[22px]">{plainNumber(fit.value.h, 1)} ± {plainNumber(fit.value.error, 1)} W/m²K</span> in the {place?.name.toLowerCase()}; {fit.value.readings} readings, {withUnit(plainNumber(fit.value.misfitK, 1), '°C')} off on the whole.
                 {usual !== null && <span className="block text-[15px] text-ink-soft">Usual for its kind: {usual} W/m²K.</span>}
               </p>
             )}
-            {fit?.ok && (
-              <button type="button" className="btn btn-act mt-2" onClick={() => void keep(Math.round(fit.value.h * 100) / 100)}>
-                Use it for {place?.name}
+            {fit?.ok && place && (
+              <button type="button" className="btn btn-act mt-2" onClick={() => void keep(place, Math.round(fit.value.h * 100) / 100)}>
+                Use it for {place.name}
               </button>
             )}
             {says && <p className="pt-2 text-[15px]">{says}</p>}
           </div>
-          {place?.hWPerM2K !== undefined && (
-            <p className="pt-3 text-[14.5px] text-ink-soft">
-              {place.name} is reckoned with <span className="fig text-ink">{plainNumber(place.hWPerM2K, 1)} W/m²K</span> by your probe.{' '}
-              <button type="button" className="min-h-9 underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => void keep(null)}>
-                Back to the usual
-              </button>
-            </p>
-          )}
+          <table className="mt-6 w-full max-w-[640px] text-[15px]">
+            <caption className="pb-1 text-left text-[17px] font-[650]">How well the air of each place takes heat</caption>
+            <thead>
+              <tr className="text-[13.5px] text-ink-soft">
+                <th scope="col" className="py-1 text-left font-normal">
+                  place
+                </th>
+                <th scope="col" className="py-1 text-right font-normal">
+                  usual of its kind
+                </th>
+                <th scope="col" className="py-1 text-right font-normal">
+                  by your probe
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {kitchen.places.map((p) => (
+                <tr key={p.id} className="border-t border-steel-light" data-place={p.id}>
+                  <th scope="row" className="py-1.5 text-left font-normal">
+                    {p.name}, {withUnit(plainNumber(p.airC, 0), '°C')}
+                  </th>
+                  <td className="fig py-1.5 text-right font-medium">{withUnit(String(AIR_H[p.kind]), 'W/m²K')}</td>
+                  <td className="py-1.5 text-right">
+                    {p.hWPerM2K === undefined ? (
+                      <span className="text-ink-soft">not yet</span>
+                    ) : (
+                      <>
+                        <span className="fig">{withUnit(plainNumber(p.hWPerM2K, 1), 'W/m²K')}</span>{' '}
+                        <button type="button" className="min-h-8 text-[14px] underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => void keep(p, null)}>
+                          Back to the usual
+                        </button>
+                      </>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
         </section>
         <aside aria-label="Set-up" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
           <SetupForm setup={setup} onChange={change} />
