@@ -13,7 +13,7 @@ import { mix } from '../core/composition/mixture';
 import { sweetnessPer100 } from '../core/composition/sweetness';
 import { conductivity, specificHeatOf } from '../core/composition/thermal';
 import { densityGPerMl } from '../core/composition/density';
-import { frozenShare, solutionOf, sucroseDepressionC, LATENT_HEAT_J_PER_G } from '../core/heat/freezing';
+import { freezingStartC, frozenShare, solutionOf, sucroseDepressionC, sucroseEquivalentG, LATENT_HEAT_J_PER_G } from '../core/heat/freezing';
 import { heatContent } from '../core/heat/heat-content';
 import { equivalentMinutes } from '../core/heat/lethality';
 import { guest, mixingC } from '../core/heat/meeting';
@@ -25,8 +25,8 @@ import { solveBalance } from '../core/balance/solve';
 import { hourAt } from '../core/cold/run';
 import { gridOf } from '../core/heat/solver/grid';
 import { march } from '../core/heat/solver/march';
-import { constantMaterial } from '../core/heat/solver/material';
-import { cylinderTheta, slabTheta } from '../core/heat/solver/series';
+import { constantMaterial, FROM_C, heatAt, K_STEP, materialOf } from '../core/heat/solver/material';
+import { cylinderTheta, plankS, slabTheta } from '../core/heat/solver/series';
 import { uptakePct } from '../core/tin/soak';
 import { rectsInRect } from '../core/vessel/packing/rects-in-rect';
 import { roundsInRound } from '../core/vessel/packing/rounds-in-round';
@@ -74,6 +74,30 @@ function coldHours(kind: 'long' | 'round' | 'brick', half: number, h: number, fa
   return hourAt(Array.from(m.h), Array.from(m.warmest), 4)!;
 }
 
+/** Freezing against Plank where he applies, a terrine against a grid twice as fine, the account of heat. */
+function frozenChecks(): readonly Check[] {
+  const portions = [{ massG: 100, per100: composition({ water: 97, gelatin_protein: 2, sucrose: 1 }), ownSweetness: null, ownFreezing: null }];
+  const gel = materialOf('gel', mix(portions), sucroseEquivalentG(portions), 0);
+  const startC = freezingStartC(solutionOf(mix(portions), sucroseEquivalentG(portions)))!;
+  const k = gel.k[Math.round((-5 - FROM_C) / K_STEP)]!;
+  const d = 0.05;
+  const h = (2 * k) / d;
+  const f = { h, air: 0 };
+  const still = [{ setC: -25, uaWPerK: null, bodies: 1 }];
+  const slab = value(march({ grid: gridOf({ kind: 'long', half: () => 1, layers: [{ material: gel, fromM: 0, toM: d, startC }], side: { h: 0, air: 0 }, bottom: f, top: f, across: 1, up: 40 }), airs: still, mostH: 200, untilC: -5.2, step: 0.015 }));
+  const plank = plankS('slab', gel.rhoKgPerM3, 1000 * (heatAt(gel, startC) - heatAt(gel, -5)), startC, -25, d, h, k) / 3600;
+  const cream = [{ massG: 320, per100: composition({ water: 58, milk_fat: 36, milk_protein: 2.2, lactose: 3.3, salt: 0.5 }), ownSweetness: null, ownFreezing: null }, { massG: 100, per100: composition({ sucrose: 100 }), ownSweetness: null, ownFreezing: null }];
+  const sweet = materialOf('cream', mix(cream), sucroseEquivalentG(cream), 60);
+  const terrine = (fine: number) => value(march({ grid: gridOf({ kind: 'long', half: (z) => 0.034 + 0.1 * z, layers: [{ material: sweet, fromM: 0, toM: 0.055, startC: 12 }], side: { h: 6.8, air: 0 }, bottom: { h: 7, air: 0 }, top: { h: 6.5, air: 0 }, across: 16 * fine, up: 24 * fine }), airs: [{ setC: -20, uaWPerK: null, bodies: 1 }], mostH: 100, untilC: -15.2, ...(fine > 1 ? { step: 0.015 } : {}) }));
+  const at = (m: { h: Float64Array; warmest: Float64Array }, tC: number): number => hourAt(Array.from(m.h), Array.from(m.warmest), tC)!;
+  const [coarse, fine] = [terrine(1), terrine(2)];
+  return [
+    { of: 'Near-water gel, 50 mm, Bi 1, frozen to −5 °C', expected: plank, computed: at(slab, -5), unit: 'h', source: 'Plank 1913, holds within 15 %', within: 0.15 * plank },
+    { of: 'Terrine of sweet cream, core to −15 °C', expected: at(fine, -15), computed: at(coarse, -15), unit: 'h', source: 'its own grid and steps twice as fine', within: 0.01 * at(fine, -15) },
+    { of: 'The same: heat given over heat lost', expected: 1, computed: coarse.gaveJ / coarse.lostJ, unit: '', source: 'conservation', within: 1e-9 },
+  ];
+}
+
 /** Every check that the documents list, worked out by the same code that the application runs. */
 export function allChecks(): readonly Check[] {
   const check = (of: string, expected: number, computed: number, unit: string, source: string, within = 1e-6): Check => ({ of, expected, computed, unit, source, within });
@@ -94,6 +118,7 @@ export function allChecks(): readonly Check[] {
         { of: `Cylinder of 60 × 60 mm, Bi ${bi}: the same`, expected: exact((fo) => slabTheta(bi, fo) * cylinderTheta(bi, fo)), computed: coldHours('round', length, h, 'all'), unit: 'h', source: 'product of series', within: 0.01 * exact((fo) => slabTheta(bi, fo) * cylinderTheta(bi, fo)) },
       ];
     }),
+    ...frozenChecks(),
     { of: 'Cube of 60 mm, Bi 1: the same', expected: invertTheta((t) => slabTheta(1, ((0.5 / 3.5e6) * t) / 0.03 ** 2) ** 3, 0.2) / 3600, computed: coldHours('brick', 0.03, 0.5 / 0.03, 'all'), unit: 'h', source: 'product of series', within: (0.01 * invertTheta((t) => slabTheta(1, ((0.5 / 3.5e6) * t) / 0.03 ** 2) ** 3, 0.2)) / 3600 },
 
     { of: 'A glass of 80 and 60 mm, 100 mm high: its frustum', expected: (Math.PI * 100 * (40 * 40 + 40 * 30 + 30 * 30)) / 3000, computed: capacityMl({ kind: 'glass', name: 'G', topMm: 80, baseMm: 60, heightMm: 100 }), unit: 'mL', source: 'closed form', within: 1e-9 },

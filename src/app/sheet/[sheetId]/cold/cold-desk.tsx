@@ -34,6 +34,7 @@ export function useSetup(): readonly [ColdSetup, (change: Partial<ColdSetup>) =>
 export function ColdDesk() {
   const { id, doc, kitchen } = useSheet();
   const [setup, change] = useSetup();
+  const analysis = useAnalysis();
   const view = useCold(doc, kitchen, setup);
   return (
     <SheetFrame station="Cold">
@@ -47,7 +48,7 @@ export function ColdDesk() {
         <aside aria-label="Set-up" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
           <SetupForm setup={setup} onChange={change} />
           {view?.ok && <Happenings view={view.value} />}
-          {view?.ok && view.value.freezing && <Tempering view={view.value} />}
+          {view?.ok && view.value.freezing && <Tempering view={view.value} analysis={analysis} />}
           <Sooner setup={setup} />
         </aside>
       </div>

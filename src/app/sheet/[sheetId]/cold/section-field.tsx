@@ -11,7 +11,8 @@ export type Shown = 'temperature' | 'ice';
 const RAMP: readonly (readonly [at: number, l: number, c: number, h: number])[] = [
   [0, 0.5, 0.11, 245],
   [0.3, 0.74, 0.08, 230],
-  [0.5, 0.95, 0.02, 200],
+  [0.5, 0.96, 0, 230],
+  [0.5001, 0.96, 0, 88],
   [0.7, 0.88, 0.1, 88],
   [1, 0.58, 0.16, 30],
 ];

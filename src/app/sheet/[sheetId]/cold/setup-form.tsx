@@ -17,6 +17,8 @@ export function SetupForm({ setup, onChange }: { readonly setup: ColdSetup; read
   const { kitchen, doc } = useSheet();
   const place = placeOf(kitchen, setup, doc.family);
   const wall = wallOfVessel(doc.vessel, setup);
+  const airC = setup.airC ?? place?.airC ?? 4;
+  const setAir = (to: number) => onChange({ airC: place && to === place.airC ? null : to });
   return (
     <div className="grid grid-cols-2 items-end gap-x-4 gap-y-3">
       <div className="col-span-2">
@@ -27,7 +29,11 @@ export function SetupForm({ setup, onChange }: { readonly setup: ColdSetup; read
           onChange={(placeId) => onChange({ placeId, airC: null })}
         />
       </div>
-      <QuantityField key={`air${place?.id}`} label="Air there" unit="°C" value={setup.airC ?? place?.airC ?? 4} min={-45} max={40} onChange={(airC) => onChange({ airC: place && airC === place.airC ? null : airC })} />
+      <label className="col-span-2 block">
+        <span className="block text-[13.5px] text-ink-soft">Colder or warmer there</span>
+        <input type="range" min={Math.min(-30, airC)} max={25} step={0.5} value={airC} aria-valuetext={`${airC} °C`} onChange={(e) => setAir(Number(e.target.value))} className="mt-0.5 block h-8 w-full accent-ink" />
+      </label>
+      <QuantityField key={`air${place?.id}`} label="Air there" unit="°C" value={airC} min={-45} max={40} onChange={setAir} />
       <Choice label="Shelf" value={setup.air === 'crowded-shelf' ? 'crowded' : 'room'} options={[['room', 'room round it'], ['crowded', 'crowded']]} onChange={(v) => onChange({ air: v === 'crowded' ? 'crowded-shelf' : 'still-fridge' })} />
       <Choice label="On" value={setup.under} options={keys(UNDER_H).filter((u) => u !== 'freezing-plate' || (place !== null && isFreezer(place))).map((u) => [u, UNDER_NAMES[u]] as const)} onChange={(under) => onChange({ under })} />
       <Choice label="Top" value={setup.cover} options={keys(COVERS).map((c) => [c, COVER_NAMES[c]] as const)} onChange={(cover) => onChange({ cover })} />

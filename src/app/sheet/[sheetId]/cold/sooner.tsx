@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { showHours } from '../../../../core/figure';
 import type { ColdSetup } from '../../../../core/cold/setup-schema';
 import { quickestFirst, type Tried } from '../../../../core/cold/tries';
+import { useNow } from '../../../../ui/use-now';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { coreWith } from '../../../../workers/core-service';
 
@@ -12,6 +13,9 @@ import { coreWith } from '../../../../workers/core-service';
 export function Sooner({ setup }: { readonly setup: ColdSetup }) {
   const { doc, kitchen, edit } = useSheet();
   const [state, setState] = useState<{ readonly tried: readonly Tried[]; readonly of: number; readonly going: boolean } | null>(null);
+  const [wanted, setWanted] = useState('');
+  const now = useNow(wanted !== '', 30_000);
+  const inH = hoursUntil(wanted, now);
   const asked = useRef(0);
   useEffect(() => () => void (asked.current = -1), []);
   const ask = async () => {
@@ -36,6 +40,11 @@ export function Sooner({ setup }: { readonly setup: ColdSetup }) {
   return (
     <section aria-label="Ready sooner" className="mt-5 border-t border-steel-light pt-3">
       <h2 className="text-[17px]">What would make it sooner?</h2>
+      <label className="flex items-center gap-3 py-1 text-[14.5px]">
+        Wanted at
+        <input type="time" value={wanted} onChange={(e) => setWanted(e.target.value)} className="field fig" />
+        {inH !== null && <span className="text-ink-soft">in {showHours(inH)}, if it goes in now</span>}
+      </label>
       {state?.going ? (
         <p className="flex items-center gap-3 py-1">
           <progress className="h-2 flex-1 accent-ink" value={state.tried.length} max={state.of} aria-label="Changes tried" />
@@ -57,6 +66,7 @@ export function Sooner({ setup }: { readonly setup: ColdSetup }) {
                 <span className="block text-[13.5px] text-ink-soft">
                   {t.readyH === null ? 'never' : `after ${showHours(t.readyH)}`}
                   {t.savedMin !== null && (t.savedMin > 0 ? `, ${t.savedMin}\u00a0min sooner` : t.savedMin < 0 ? `, ${-t.savedMin}\u00a0min later` : ', no sooner')}
+                  {inH !== null && (t.readyH !== null && t.readyH <= inH ? <b className="text-fern-ink">: in time</b> : <span className="text-beet">: too late</span>)}
                 </span>
               </span>
               {t.savedMin !== null && t.savedMin > 0 && (
@@ -70,4 +80,14 @@ export function Sooner({ setup }: { readonly setup: ColdSetup }) {
       )}
     </section>
   );
+}
+
+/** Hours from now to the next time that a clock shows so; null where nothing is asked. */
+function hoursUntil(clock: string, now: number): number | null {
+  const at = /^(\d{2}):(\d{2})/.exec(clock);
+  if (!at || now === 0) return null;
+  const then = new Date(now);
+  then.setHours(Number(at[1]), Number(at[2]), 0, 0);
+  const ms = then.getTime() - now;
+  return (ms < 0 ? ms + 24 * 3_600_000 : ms) / 3_600_000;
 }

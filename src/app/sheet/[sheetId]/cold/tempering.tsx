@@ -1,11 +1,21 @@
+'use client';
+
+import { lazy, Suspense, useMemo } from 'react';
+import { freezingCurve, frozenShare } from '../../../../core/heat/freezing';
+import type { SheetAnalysis } from '../../../../core/sheet/analyse';
+import { frozenMixOf } from '../../../../core/sheet/frozen';
 import { showHours, withUnit, plainNumber } from '../../../../core/figure';
 import type { ColdView } from '../../../../core/cold/view';
+
+const LineChart = lazy(() => import('../../../../ui/line-chart').then((m) => ({ default: m.LineChart })));
 
 const OUT_WORDS = { clean: 'cuts clean straight out', rest: 'rest it before it is cut', hard: 'hard and icy straight out' } as const;
 
 /** Out of the freezer: how hard, how long to rest, how long the knife goes through. */
-export function Tempering({ view }: { readonly view: ColdView }) {
+export function Tempering({ view, analysis }: { readonly view: ColdView; readonly analysis: SheetAnalysis }) {
   const { window } = view.answers;
+  const mix = useMemo(() => frozenMixOf(analysis), [analysis]);
+  const points = useMemo(() => (mix ? freezingCurve(mix.solution, 0, Math.min(-24, view.airC - 2), 73).map((p) => ({ x: p.tC, y: 100 * p.frozen })) : []), [mix, view.airC]);
   if (!window) return null;
   return (
     <section aria-label="Out of the freezer" className="mt-5 border-t border-steel-light pt-3" data-out={window.straight}>
@@ -18,6 +28,20 @@ export function Tempering({ view }: { readonly view: ColdView }) {
           </>
         )}
       </p>
+      {mix && (
+        <div className="h-[170px]">
+          <Suspense>
+            <LineChart
+              points={points}
+              xName="temperature, °C"
+              yName="water frozen, %"
+              span={window.warmC !== null && window.coldC !== null ? { from: window.coldC, to: window.warmC, says: 'knife' } : null}
+              now={{ x: view.airC, y: 100 * frozenShare(mix.solution, view.airC) }}
+              says={`Ice of its water: ${points.filter((_, i) => i % 18 === 0).map((p) => `${plainNumber(p.y, 0)} % at ${plainNumber(p.x, 0)} °C`).join(', ')}`}
+            />
+          </Suspense>
+        </div>
+      )}
       <ul className="text-[14.5px]">
         {view.tempering.map((t) => (
           <li key={t.place} className="border-t border-steel-light py-1.5">
