@@ -65,7 +65,7 @@ export function coldAnswers(s: SheetAnalysis, kitchen: Kitchen, run: ColdRun, ru
     return made;
   };
   const coldC = COLD_ENOUGH_C;
-  const cold = add('core', `core at ${degrees(coldC)}`, 0, at(coldC), at(coldC) === null ? neverSays(run, coldC) : '');
+  const cold = freezing ? null : add('core', `core at ${degrees(coldC)}`, 0, at(coldC), at(coldC) === null ? neverSays(run, coldC) : '');
   const window = freezing ? windowOf(s, body.airC) : null;
   const need: SetNeed = s.sheet.use === 'slice' ? 'slice' : s.sheet.use === 'turn-out' ? 'turn-out' : 'glass';
   const gelatin = s.parts.some((a) => a.leftShare > 0.3 && a.reading.gelatin225G > 0 && a.gelatin.ok && !a.gelatin.value.verdict.startsWith('no-set'));
