@@ -17,7 +17,7 @@ const ROW = 46;
 const WHOLE_TO = 1.35;
 const BROKEN_AT = 1.05;
 
-interface EditorProps {
+export interface EditorProps {
   readonly analysis: SheetAnalysis;
   readonly build: Build;
   readonly ends: ReadonlyMap<string, readonly (readonly [number, number])[]>;

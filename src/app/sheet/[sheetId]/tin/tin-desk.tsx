@@ -15,7 +15,7 @@ import { FigureButton } from '../../../../ui/figure-button';
 import { SheetFrame } from '../../../../ui/sheet/sheet-frame';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
 import { TinPages } from '../../../tin/tin-pages';
-import { CutEditor } from './cut-editor';
+import { CutEditor, type EditorProps } from './cut-editor';
 import { LayerBar } from './layer-bar';
 import { LeftOvers } from './left-overs';
 import { Repeats } from './repeats';
@@ -89,17 +89,8 @@ export function TinDesk() {
   );
 }
 
-interface AreaProps {
-  readonly analysis: SheetAnalysis;
-  readonly build: Build;
-  readonly ends: ReadonlyMap<string, readonly (readonly [number, number])[]>;
-  readonly chosen: string | null;
-  readonly onChoose: (layerId: string) => void;
-  readonly onMove: (layerId: string, toMm: number) => void;
-}
-
 /** The cut and its figures. While a boundary is dragged only these are drawn anew; the sheet is edited when it is let go. */
-function CutArea({ analysis, build, ends, chosen, onChoose, onMove }: AreaProps) {
+function CutArea({ analysis, build, ends, chosen, onChoose, onMove }: Omit<EditorProps, 'onDrag' | 'onDrop'>) {
   const [drag, setDrag] = useState<{ readonly layerId: string; readonly toMm: number } | null>(null);
   const { sheet } = analysis;
   const asDragged = drag ? { ...analysis, sheet: { ...sheet, tin: moveTop(sheet.tin, build, drag.layerId, drag.toMm) } } : analysis;
