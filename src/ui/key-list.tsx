@@ -12,7 +12,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['↑ ↓', 'on a line: to the line above or below'],
   ['Alt ↑ ↓', 'on a line: move it'],
   ['Ctrl ⌫', 'on a line: take it out'],
-  ['← →', 'on Whisk’s curve and on Pass: back and on'],
+  ['↑ ↓', 'on a boundary of Tin’s cut: a millimetre; Page keys five'],
+  ['← →', 'on Whisk’s curve, in Cold and on Pass: back and on'],
   ['Esc', 'close what is open'],
 ];
 

@@ -3,7 +3,7 @@ import { combine, type Mixture } from '../composition/mixture';
 import { gridOf, type BodySpec, type Face, type Grid, type GridLayer } from '../heat/solver/grid';
 import { materialOf, type Material } from '../heat/solver/material';
 import type { Air } from '../heat/solver/march';
-import { COVERS, effectiveH, FRIDGE_UA, UNDER_H, WALLS } from '../heat/surface';
+import { COVERS, effectiveH, UNDER_H, WALLS } from '../heat/surface';
 import { fail, ok, type Result } from '../result';
 import type { Kitchen, SheetAnalysis } from '../sheet/analyse';
 import { meetsAt } from '../sheet/warmth';
@@ -134,7 +134,7 @@ function layerOf(s: SheetAnalysis, vessel: Vessel, l: { mixture: Mixture; freezi
 function framed(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, vessel: Vessel, build: Build, layers: readonly (GridLayer & { mixture: Mixture })[], fine: number): Result<ColdBody> {
   const place = airNow(kitchen, setup, s.sheet.family);
   if (!place.ok) return place;
-  const { h, airC, cooled } = place.value;
+  const { h, airC, uaWPerK } = place.value;
   const { wall, wallMm } = wallOfVessel(vessel, setup);
   const side = effectiveH(h, wall, wallMm);
   const top = effectiveH(h, 'none', 0, COVERS[setup.cover]);
@@ -150,7 +150,6 @@ function framed(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, vessel: Ve
   const spec = (faces: { side: Face; bottom: Face; top: Face }): BodySpec => ({ ...shapeOf(vessel, build.topMm, fine), layers: started, ...faces });
   // Each portion of a tray of moulds is a body of its own; all of them give their heat to the same air.
   const bodies = setup.together * cavitiesOf(vessel);
-  const uaWPerK = cooled ? FRIDGE_UA['under-counter'] : null;
   const grid = gridOf(spec({ side: face(side.value), bottom: face(bottom.value), top: face(top.value) }));
   let iced: ColdBody['iced'] = null;
   if (setup.iceBathMin > 0) {

@@ -1,4 +1,4 @@
-import { AIR_H, WALLS, type AirKind, type Wall } from '../heat/surface';
+import { AIR_H, FRIDGE_UA, WALLS, type AirKind, type Wall } from '../heat/surface';
 import { fail, ok, type Result } from '../result';
 import type { Kitchen } from '../sheet/analyse';
 import type { Family, PlaceKind } from '../sheet/kinds';
@@ -7,6 +7,9 @@ import type { Vessel } from '../vessel/schema';
 import type { ColdSetup } from './setup-schema';
 
 const AIR_OF_PLACE: Readonly<Record<PlaceKind, AirKind>> = { 'still-fridge': 'still-fridge', 'fan-fridge': 'fan-fridge', 'chest-freezer': 'chest-freezer', 'frost-free-freezer': 'frost-free-freezer', 'blast-chiller': 'blast-chiller', counter: 'counter' };
+
+/** Fan-moved machines are those of kitchens, still ones those of homes. */
+const UA_OF_PLACE: Readonly<Record<PlaceKind, number | null>> = { 'still-fridge': FRIDGE_UA.domestic, 'fan-fridge': FRIDGE_UA['under-counter'], 'chest-freezer': FRIDGE_UA.domestic, 'frost-free-freezer': FRIDGE_UA['under-counter'], 'blast-chiller': FRIDGE_UA.blast, counter: null };
 
 const FREEZERS: readonly PlaceKind[] = ['chest-freezer', 'frost-free-freezer'];
 export const isFreezer = (p: Pick<ColdPlace, 'kind'>): boolean => FREEZERS.includes(p.kind);
@@ -22,8 +25,8 @@ export interface AirNow {
   /** Without wall and film, W/m²K. */
   readonly h: number;
   readonly airC: number;
-  /** Whether a machine carries the heat off, so that a load warms it. */
-  readonly cooled: boolean;
+  /** What its machine carries off for each degree that a load warms it, W/K; null for the counter, whose air stays as it is. */
+  readonly uaWPerK: number | null;
   /** Whether h was fitted to probe readings. */
   readonly fitted: boolean;
   readonly name: string;
@@ -35,7 +38,7 @@ export function airNow(kitchen: Kitchen, setup: ColdSetup, family: Family): Resu
   if (!place) return fail('placeId', 'no-place', family === 'semifreddo' ? 'The kitchen has no freezer: enter one in the Larder, with its temperature.' : 'The kitchen has no fridge: enter one in the Larder, with its temperature.');
   const crowded = setup.air === 'crowded-shelf' && place.kind !== 'counter';
   const h = place.hWPerM2K ?? AIR_H[AIR_OF_PLACE[place.kind]];
-  return ok({ h: crowded ? Math.min(h, AIR_H['crowded-shelf']) : h, airC: setup.airC ?? place.airC, cooled: place.kind !== 'counter', fitted: place.hWPerM2K !== undefined, name: crowded ? `${place.name}, crowded` : place.name });
+  return ok({ h: crowded ? Math.min(h, AIR_H['crowded-shelf']) : h, airC: setup.airC ?? place.airC, uaWPerK: UA_OF_PLACE[place.kind], fitted: place.hWPerM2K !== undefined, name: crowded ? `${place.name}, crowded` : place.name });
 }
 
 /** The wall that a vessel has when the cook has not said: glass for glasses, none for what stands free. */

@@ -7,7 +7,7 @@ import { hoursToSet } from '../setting/set';
 import { servedFoam, type Kitchen, type SheetAnalysis } from '../sheet/analyse';
 import { frozenMixOf } from '../sheet/frozen';
 import { soaksOf } from '../tin/sheet-soak';
-import { COLD_ENOUGH_C, FOLD_ON_C, LID_OVER_AIR_K, NEAR_AIR_K, SETS_UNDER_C, SOFTENING_Q10 } from './house';
+import { COLD_ENOUGH_C, DANGER_BAND, FOLD_ON_C, LID_OVER_AIR_K, NEAR_AIR_K, SETS_UNDER_C, SOFTENING_Q10 } from './house';
 import { hourAt, type ColdRun } from './run';
 
 /** One thing that must happen, as a bar: from when it runs, and when it is done; null where it never is. */
@@ -154,7 +154,7 @@ function brokenBy(s: SheetAnalysis, kitchen: Kitchen, run: ColdRun, rule: Coolin
 function bandMinutes(run: ColdRun): number {
   if (run.warming) return 0;
   const { h, core } = run.curves;
-  const below60 = hourAt(h, core, 60) ?? h.at(-1)!;
-  const below5 = hourAt(h, core, 5);
+  const below60 = hourAt(h, core, DANGER_BAND.fromC) ?? h.at(-1)!;
+  const below5 = hourAt(h, core, DANGER_BAND.toC);
   return 60 * Math.max(0, (below5 ?? h.at(-1)!) - below60);
 }

@@ -37,8 +37,8 @@ export const LID_M2K_PER_W = 0.3;
 export const COVERS = { open: 0, film: FILM_M2K_PER_W, lid: LID_M2K_PER_W } as const;
 export type Cover = keyof typeof COVERS;
 
-/** What a fridge carries off for each degree that it is warmer than it is set, W/K (house ±20 %). */
-export const FRIDGE_UA = { domestic: 7, 'under-counter': 15 } as const;
+/** What a fridge carries off for each degree that it is warmer than it is set, W/K (house ±20 %; a blast chiller ours). */
+export const FRIDGE_UA = { domestic: 7, 'under-counter': 15, blast: 60 } as const;
 
 /**
  * Heat transfer through a face, W/m²K: 1/(1/h + Σ thickness/k + what lies over it) (physics).

@@ -3,8 +3,10 @@
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { BaseAnswer, BaseInput, BaseWay } from '../../../../../core/cold/base';
+import { COLD_SPREAD } from '../../../../../core/cold/house';
 import { airNow } from '../../../../../core/cold/place';
 import { plainNumber, showGrams, showHours, withUnit } from '../../../../../core/figure';
+import { STIRRED_SPREAD } from '../../../../../core/heat/stirred';
 import { coolingRulesOf } from '../../../../../core/heat/cooling';
 import type { Result } from '../../../../../core/result';
 import { Choice } from '../../../../../ui/choice';
@@ -76,7 +78,7 @@ export function BaseDesk() {
                 {answer.value.ways.map((w) => (
                   <Way key={w.key} way={w} />
                 ))}
-                <p className="pt-3 text-[14px] text-ink-soft">Stirred: ±30&nbsp;%; in the place: ±20&nbsp;%, and a warm pan warms what stands beside it. The rule is a usual one, not your law: follow your local food code{kitchen.rules.authority ? ` (${kitchen.rules.authority})` : ''} and measure with a probe.</p>
+                <p className="pt-3 text-[14px] text-ink-soft">Stirred: ±{Math.round(100 * STIRRED_SPREAD)}&nbsp;%; in the place: ±{Math.round(100 * COLD_SPREAD)}&nbsp;%, and a warm pan warms what stands beside it. The rule is a usual one, not your law: follow your local food code{kitchen.rules.authority ? ` (${kitchen.rules.authority})` : ''} and measure with a probe.</p>
               </>
             )}
           </section>
