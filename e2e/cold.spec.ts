@@ -3,10 +3,24 @@ import { alive, copyOf, expect, newSheet, readable, saved, test } from './kitche
 
 /** Hours until it is ready, as the page says it. */
 const readyH = async (page: Page): Promise<number> => Number(await page.locator('[data-ready]').getAttribute('data-ready'));
+/** The same once it no longer moves: each field that is filled asks anew. */
 const settledH = async (page: Page, not: number | null = null): Promise<number> => {
-  await expect(page.locator('[data-ready]')).toHaveAttribute('data-ready', /^\d/);
-  if (not !== null) await expect.poll(() => readyH(page)).not.toBe(not);
-  return readyH(page);
+  const slow = { timeout: 20_000 };
+  await expect(page.locator('[data-ready]')).toHaveAttribute('data-ready', /^\d/, slow);
+  if (not !== null) await expect.poll(() => readyH(page), slow).not.toBe(not);
+  let last = NaN;
+  await expect
+    .poll(
+      async () => {
+        const now = await readyH(page);
+        const same = now === last;
+        last = now;
+        return same;
+      },
+      { ...slow, intervals: [700] },
+    )
+    .toBe(true);
+  return last;
 };
 
 test('a terrine frozen overnight and sliced', async ({ page }) => {
