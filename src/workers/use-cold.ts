@@ -25,14 +25,18 @@ export function useCold(sheet: Sheet, kitchen: Kitchen, setup: ColdSetup | null,
     if (busy.current) return;
     busy.current = true;
     const answer = async () => {
-      while (next.current) {
-        const q = next.current;
-        next.current = null;
-        const core = await coreWith(q.kitchen);
-        const found = await core.cold(q.vessel ? { ...q.sheet, vessel: q.vessel } : q.sheet, q.setup);
-        setView(found);
+      try {
+        while (next.current) {
+          const q = next.current;
+          next.current = null;
+          const core = await coreWith(q.kitchen);
+          const found = await core.cold(q.vessel ? { ...q.sheet, vessel: q.vessel } : q.sheet, q.setup);
+          setView(found);
+        }
+      } finally {
+        // Whatever went wrong with one question, the next is answered.
+        busy.current = false;
       }
-      busy.current = false;
     };
     void answer();
   }, [sheet, kitchen, setup, vessel]);

@@ -73,13 +73,17 @@ export function startOf(s: SheetAnalysis, l: BuiltLayer, setup: ColdSetup, kitch
   return meetsAt(s.parts.find((p) => p.part.id === l.layer.part.id)!).tC;
 }
 
-const materials = new WeakMap<Mixture, Map<string, Material>>();
+/** Tables are of a gram, so that they serve for any amount of a mix; so many are kept, since a shelf that is moved asks for the same again and again. */
+const materials = new Map<string, Material>();
+const MOST_MATERIALS = 80;
 function material(name: string, mixture: Mixture, freezingG: number, overrunPct: number): Material {
-  const known = materials.get(mixture) ?? new Map<string, Material>();
-  materials.set(mixture, known);
-  const key = `${freezingG.toFixed(4)} ${overrunPct.toFixed(3)}`;
-  const made = known.get(key) ?? materialOf(name, mixture, freezingG, overrunPct);
-  known.set(key, made);
+  const each = (g: number): string => (g / mixture.massG).toFixed(7);
+  const key = [...Object.values(mixture.grams).map(each), each(freezingG), overrunPct.toFixed(3)].join(' ');
+  const known = materials.get(key);
+  if (known) return known;
+  if (materials.size >= MOST_MATERIALS) materials.clear();
+  const made = materialOf(name, mixture, freezingG, overrunPct);
+  materials.set(key, made);
   return made;
 }
 
@@ -149,7 +153,7 @@ function framed(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, vessel: Ve
   const started = layers.map((l) => ({ ...l, startC: chill === null ? l.startC : l.startC + (chill.tinC - l.startC) * chill.share }));
   const spec = (faces: { side: Face; bottom: Face; top: Face }): BodySpec => ({ ...shapeOf(vessel, build.topMm, fine), layers: started, ...faces });
   // Each portion of a tray of moulds is a body of its own; all of them give their heat to the same air.
-  const bodies = setup.together * cavitiesOf(vessel);
+  const bodies = setup.together * cavitiesOf(vessel) * wholeOf(vessel, build.topMm);
   const grid = gridOf(spec({ side: face(side.value), bottom: face(bottom.value), top: face(top.value) }));
   let iced: ColdBody['iced'] = null;
   if (setup.iceBathMin > 0) {
@@ -171,6 +175,14 @@ function shapeOf(vessel: Vessel, topMm: number, fine: number): Pick<BodySpec, 'k
   if (long) return { kind: 'long', half, across: CELLS.long[0] * fine, up: CELLS.long[1] * fine };
   const halfLength = (zM: number): number => (vessel.baseLengthMm + ((vessel.lengthMm - vessel.baseLengthMm) * 1000 * zM) / vessel.heightMm) / 2000;
   return { kind: 'brick', half, halfLength, across: CELLS.brick[0] * fine, up: CELLS.brick[1] * fine, along: CELLS.brick[0] * fine };
+}
+
+/** How many of what the grid holds make one dessert: it has half the section of a long one, a metre of it, and a quarter of a brick. */
+function wholeOf(vessel: Vessel, topMm: number): number {
+  if (isRound(vessel)) return 1;
+  if (shapeOf(vessel, topMm, 1).kind === 'brick') return 4;
+  const lengthAt = (zMm: number): number => vessel.baseLengthMm + ((vessel.lengthMm - vessel.baseLengthMm) * zMm) / vessel.heightMm;
+  return (2 * lengthAt(topMm / 2)) / 1000;
 }
 
 /** What a cold tin takes off: the heat of its wall and floor, as a share of the way to the tin's temperature (physics; density × heat of the wall, J/cm³K). */

@@ -52,6 +52,15 @@ describe('a dessert in the cold', () => {
     for (const change of [{ airC: 2 }, { under: 'metal-shelf' as const }, { iceBathMin: 20 }, { startC: 12 }, { wall: 'aluminium' as const }]) expect(coreAt(run(s, change), 8), JSON.stringify(change)).toBeLessThanOrEqual(now * grace);
     for (const change of [{ air: 'crowded-shelf' as const }, { cover: 'lid' as const }, { together: 8 }, { wall: 'card' as const, wallMm: 2 }, { startC: 30 }]) expect(coreAt(run(s, change), 8) * grace, JSON.stringify(change)).toBeGreaterThanOrEqual(now);
   });
+  it('gives the fridge the heat of the whole dessert, whatever part of it the grid holds', () => {
+    for (const v of [vessel('Springform 20 cm'), vessel('Terrine 1.2 L'), vessel('Small tray'), { kind: 'terrine' as const, name: 'Short tin', lengthMm: 160, widthMm: 90, baseLengthMm: 160, baseWidthMm: 90, heightMm: 90 }]) {
+      const body = bodyOf(analyseSheet(sheetOf(['350 g cream 36 %'], {}, { vessel: v }), KITCHEN), KITCHEN, setup());
+      if (!body.ok) throw new Error(body.fault.says);
+      const { grid, airs, massG } = body.value;
+      const gridG = grid.volumeM3.reduce((sum, m3, c) => sum + 1000 * m3 * grid.material[grid.of[c]!]!.rhoKgPerM3, 0);
+      expect((gridG * airs[0]!.bodies) / massG, v.name).toBeCloseTo(1, 1);
+    }
+  });
   it('a bigger batch in the same tin never cools sooner', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.4, max: 1, noNaN: true }), (share) => {
