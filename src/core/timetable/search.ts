@@ -1,0 +1,83 @@
+import { seeded } from '../vessel/bubbles';
+import { branchAndBound } from './exact';
+import type { Compiled } from './project';
+import { placeBackwards, type Schedule, type Stuck } from './serial';
+import type { Windows } from './window';
+import { isBetter, worthOf, type Worth } from './worth';
+
+/** How long to look: while something is dragged, or until it rests. */
+export type Effort = 'quick' | 'thorough';
+
+/** Up to so many tasks without a fixed time the search goes on to the proof. */
+export const PROVED_UP_TO = 10;
+const MOST_NODES = 30_000;
+const MOST_TURNS = 40;
+const SEED = 17;
+const FEW_MORE = 6;
+
+export interface Found {
+  readonly best: Schedule | null;
+  readonly worth: Worth | null;
+  /** Whether no better one exists (or none at all). */
+  readonly proved: boolean;
+  /** The task that was stuck most often, and how; null where every order went through. */
+  readonly stuck: Stuck | null;
+}
+
+/** How many orders are tried. */
+const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(3, Math.min(12, Math.round(900 / Math.max(1, n)))) : Math.max(14, Math.min(100, Math.round(4000 / Math.max(1, n)))));
+
+/** How many of the tasks have no fixed time. */
+export const freeTasks = (c: Compiled): number => c.at.reduce((n, t) => n + (Number.isNaN(t) ? 1 : 0), 0);
+
+/**
+ * Looks for a plan: orders of placing by rules, then orders near the best one found (its tasks by their starts, shaken), a task that was stuck
+ * coming sooner each time ('squeaky wheel', Joslin and Clements 1999); small projects are proved. Deterministic: no clock, a fixed seed.
+ *
+ * @param atLeastMin leads summed that no plan undercuts: once they are met only a few more orders are tried.
+ */
+export function search(c: Compiled, windows: Windows, effort: Effort, atLeastMin: number): Found {
+  const random = seeded(SEED);
+  const boost = new Float64Array(c.n);
+  let best: Schedule | null = null;
+  let worth: Worth | null = null;
+  let stuck: Stuck | null = null;
+  const { late, soon } = windows;
+  const order = (key: (i: number) => number): readonly number[] => {
+    const keys = Float64Array.from({ length: c.n }, (_, i) => (Number.isNaN(c.at[i]!) ? key(i) + boost[i]! : Infinity));
+    return Array.from({ length: c.n }, (_, i) => i).sort((a, b) => keys[b]! - keys[a]! || a - b);
+  };
+  const rules: readonly ((i: number) => number)[] = [(i) => late[i]!, (i) => late[i]! + c.minutes[i]!, (i) => late[i]! - (late[i]! - soon[i]!) / 50, (i) => soon[i]! - late[i]!];
+  const tries = triesFor(freeTasks(c), effort);
+  let span = 0;
+  for (let i = 0; i < c.n; i++) span = Math.max(span, late[i]! - soon[i]!);
+  for (let k = 0; k < tries; k++) {
+    if (worth && worth.leadMin <= atLeastMin && (worth.earlyMin === 0 || k >= rules.length + FEW_MORE)) break;
+    const rule = rules[k];
+    const from: Schedule | null = best;
+    const shake = Math.min(600, Math.max(20, span / 8)) * (0.1 + 0.9 * random());
+    const key = rule ?? (from && k % 3 !== 0 ? (i: number) => from.starts[i]! + c.minutes[i]! / 2 + shake * (random() - 0.5) : (i: number) => late[i]! + shake * 2 * (random() - 0.5));
+    const found = placeBackwards(c, windows, order(key), MOST_TURNS);
+    if (!found.ok) {
+      stuck = found.stuck;
+      boost[found.stuck.task]! += 30 + shake;
+      continue;
+    }
+    const here = worthOf(c, found.value.starts, late);
+    if (!worth || isBetter(here, worth)) {
+      best = found.value;
+      worth = here;
+    }
+    // What begins first of a goal decides its lead: it may choose sooner next time.
+    for (const g of c.goals) {
+      let first = g.serve;
+      for (const t of g.tasks) if (found.value.starts[t]! < found.value.starts[first]!) first = t;
+      if (first !== g.serve) boost[first]! += shake / 4;
+    }
+  }
+  // Nothing is better than what meets the bound and begins nothing early.
+  if (worth && worth.leadMin <= atLeastMin && worth.earlyMin === 0) return { best, worth, proved: true, stuck };
+  if (freeTasks(c) > PROVED_UP_TO) return { best, worth, proved: false, stuck };
+  const exact = branchAndBound(c, late, best, MOST_NODES);
+  return { best: exact.best, worth: exact.best && worthOf(c, exact.best.starts, late), proved: exact.proved, stuck };
+}
