@@ -102,6 +102,7 @@ export function fitAt(c: Compiled, ledger: Ledger, placed: Float64Array, task: n
     if (found < 0) return { ok: false, tryBefore: back, because: { kind: 'machines', resource: group[0] ?? -1, task: who } };
     machines.push(found);
   }
+  if (c.uses[task]!.length === 0 && c.staysOf[task]!.length === 0) return { ok: true, machines };
   // Its own shares count for one another: they are entered while it is looked at, and taken out again.
   const mine: number[] = [];
   const note = (pool: number, from: number, until: number, amount: number, setting: string | null): void => {

@@ -99,10 +99,9 @@ export interface Compiled {
   readonly uses: readonly (readonly { readonly pool: number; readonly amount: number; readonly setting: string | null }[])[];
   /** x[to] may be at most x[from] + c: rows of (from, to, c), both kinds of gap. */
   readonly rules: readonly Rule[];
-  /** Rules by the task whose time they read. */
-  readonly rulesFrom: readonly (readonly number[])[];
-  /** Rules by the task whose time they bound from above. */
-  readonly rulesInto: readonly (readonly number[])[];
+  /** The same as flat pairs: by the task that a rule reads (to, c), by the task that it bounds (from, c). */
+  readonly out: readonly Float64Array[];
+  readonly into: readonly Float64Array[];
   readonly stays: readonly { readonly from: number; readonly until: number; readonly pool: number; readonly amount: number; readonly setting: string | null }[];
   readonly staysOf: readonly (readonly number[])[];
   readonly goals: readonly { readonly serve: number; readonly tasks: readonly number[] }[];
@@ -133,12 +132,12 @@ export function compile(project: Project): Compiled {
     rules.push({ from: b, to: a, c: -(d + g.min), gap, kind: 'min' });
     if (g.max !== null) rules.push({ from: a, to: b, c: d + g.max, gap, kind: 'max' });
   });
-  const rulesFrom: number[][] = Array.from({ length: n }, () => []);
-  const rulesInto: number[][] = Array.from({ length: n }, () => []);
-  rules.forEach((r, i) => {
-    rulesFrom[r.from]!.push(i);
-    rulesInto[r.to]!.push(i);
-  });
+  const out: number[][] = Array.from({ length: n }, () => []);
+  const into: number[][] = Array.from({ length: n }, () => []);
+  for (const r of rules) {
+    out[r.from]!.push(r.to, r.c);
+    into[r.to]!.push(r.from, r.c);
+  }
   const useOf = (u: PoolUse) => ({ pool: pool.get(u.pool)!, amount: u.amount, setting: u.setting ?? null });
   const known = (u: PoolUse): boolean => pool.has(u.pool);
   const stays = project.stays
@@ -158,8 +157,8 @@ export function compile(project: Project): Compiled {
     oneOf: project.tasks.map((t) => t.oneOf.map((group) => group.flatMap((m) => (machine.has(m) ? [machine.get(m)!] : [])))),
     uses: project.tasks.map((t) => t.uses.filter(known).map(useOf)),
     rules,
-    rulesFrom,
-    rulesInto,
+    out: out.map((row) => Float64Array.from(row)),
+    into: into.map((row) => Float64Array.from(row)),
     stays,
     staysOf,
     goals: project.goals.flatMap((g) => (number.has(g.serve) ? [{ serve: number.get(g.serve)!, tasks: g.tasks.flatMap((t) => (number.has(t) ? [number.get(t)!] : [])) }] : [])),

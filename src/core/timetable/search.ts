@@ -11,7 +11,9 @@ export type Effort = 'quick' | 'thorough';
 /** Up to so many tasks without a fixed time the search goes on to the proof. */
 export const PROVED_UP_TO = 10;
 const MOST_NODES = 30_000;
-const MOST_TURNS = 40;
+const MOST_TURNS = 30;
+/** So many orders without any plan, and it is given up. */
+const MOST_STUCK = 12;
 const SEED = 17;
 const FEW_MORE = 6;
 
@@ -25,7 +27,7 @@ export interface Found {
 }
 
 /** How many orders are tried. */
-const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(3, Math.min(12, Math.round(900 / Math.max(1, n)))) : Math.max(14, Math.min(100, Math.round(4000 / Math.max(1, n)))));
+const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(3, Math.min(12, Math.round(900 / Math.max(1, n)))) : Math.max(14, Math.min(100, Math.round(3000 / Math.max(1, n)))));
 
 /** How many of the tasks have no fixed time. */
 export const freeTasks = (c: Compiled): number => c.at.reduce((n, t) => n + (Number.isNaN(t) ? 1 : 0), 0);
@@ -49,6 +51,7 @@ export function search(c: Compiled, windows: Windows, effort: Effort, atLeastMin
   };
   const rules: readonly ((i: number) => number)[] = [(i) => late[i]!, (i) => late[i]! + c.minutes[i]!, (i) => late[i]! - (late[i]! - soon[i]!) / 50, (i) => soon[i]! - late[i]!];
   const tries = triesFor(freeTasks(c), effort);
+  let failed = 0;
   let span = 0;
   for (let i = 0; i < c.n; i++) span = Math.max(span, late[i]! - soon[i]!);
   for (let k = 0; k < tries; k++) {
@@ -59,6 +62,7 @@ export function search(c: Compiled, windows: Windows, effort: Effort, atLeastMin
     const key = rule ?? (from && k % 3 !== 0 ? (i: number) => from.starts[i]! + c.minutes[i]! / 2 + shake * (random() - 0.5) : (i: number) => late[i]! + shake * 2 * (random() - 0.5));
     const found = placeBackwards(c, windows, order(key), MOST_TURNS);
     if (!found.ok) {
+      if (!worth && ++failed >= MOST_STUCK) break;
       stuck = found.stuck;
       boost[found.stuck.task]! += 30 + shake;
       continue;

@@ -32,7 +32,7 @@ export function placeBackwards(c: Compiled, first: Windows, order: readonly numb
   const ceiling = Float64Array.from(first.late);
   let stuck: Stuck = { task: order[0] ?? -1, because: null, shortBy: Infinity, held: -1 };
   for (let turn = 0; turn < mostTurns; turn++) {
-    const found = attempt(c, first.soon, ceiling, order);
+    const found = attempt(c, first, ceiling, order);
     if (found.ok) return found;
     stuck = found.stuck;
     const { held, shortBy } = stuck;
@@ -46,30 +46,84 @@ export function placeBackwards(c: Compiled, first: Windows, order: readonly numb
 
 type Attempt = { readonly ok: true; readonly value: Schedule } | { readonly ok: false; readonly stuck: Stuck; readonly heldAt: number };
 
-function attempt(c: Compiled, soonFirst: Float64Array, ceiling: Float64Array, order: readonly number[]): Attempt {
-  const soon = Float64Array.from(soonFirst);
-  const late = Float64Array.from(ceiling);
+/** Windows that narrow while tasks are placed. */
+class Narrowing {
+  readonly soon: Float64Array;
+  readonly late: Float64Array;
   /** Whose placement raised the lower end of a window last. */
-  const raisedBy = new Int32Array(c.n).fill(-1);
+  readonly raisedBy: Int32Array;
+  readonly #queue: Int32Array;
+  readonly #queued: Uint8Array;
+  #head = 0;
+  #waiting = 0;
+
+  constructor(
+    readonly c: Compiled,
+    soon: Float64Array,
+    ceiling: Float64Array,
+    readonly placed: Float64Array,
+  ) {
+    this.soon = Float64Array.from(soon);
+    this.late = Float64Array.from(ceiling);
+    this.raisedBy = new Int32Array(c.n).fill(-1);
+    this.#queue = new Int32Array(c.n);
+    this.#queued = new Uint8Array(c.n);
+  }
+
+  push(i: number): void {
+    if (this.#queued[i] === 1) return;
+    this.#queued[i] = 1;
+    this.#queue[(this.#head + this.#waiting) % this.c.n] = i;
+    this.#waiting++;
+  }
+
+  /** Carries changed windows over the gaps; the first task whose window closes, −1 for none. */
+  spread(by: number): number {
+    const { c, soon, late, placed } = this;
+    while (this.#waiting > 0) {
+      const i = this.#queue[this.#head]!;
+      this.#head = (this.#head + 1) % c.n;
+      this.#waiting--;
+      this.#queued[i] = 0;
+      const out = c.out[i]!;
+      for (let k = 0; k < out.length; k += 2) {
+        const to = out[k]!;
+        const limit = late[i]! + out[k + 1]!;
+        if (limit >= late[to]!) continue;
+        late[to] = Number.isNaN(placed[to]!) && Number.isNaN(c.at[to]!) ? withinHours(c, to, limit) : limit;
+        if (late[to]! < soon[to]!) return to;
+        this.push(to);
+      }
+      const into = c.into[i]!;
+      for (let k = 0; k < into.length; k += 2) {
+        const from = into[k]!;
+        const limit = soon[i]! - into[k + 1]!;
+        if (limit <= soon[from]!) continue;
+        soon[from] = Number.isNaN(placed[from]!) && Number.isNaN(c.at[from]!) ? withinHoursUp(c, from, limit) : limit;
+        this.raisedBy[from] = by;
+        if (late[from]! < soon[from]!) return from;
+        this.push(from);
+      }
+    }
+    return -1;
+  }
+}
+
+function attempt(c: Compiled, first: Windows, ceiling: Float64Array, order: readonly number[]): Attempt {
   const placed = new Float64Array(c.n).fill(NaN);
+  const windows = new Narrowing(c, first.soon, ceiling, placed);
+  const { soon, late, raisedBy } = windows;
   const machines: (readonly number[])[] = new Array<readonly number[]>(c.n).fill([]);
   const ledger = emptyLedger(c);
-  const queue: number[] = [];
-  const queued = new Uint8Array(c.n);
-  const push = (i: number): void => {
-    if (queued[i]) return;
-    queued[i] = 1;
-    queue.push(i);
-  };
   // Ceilings that were lowered reach the others first.
-  for (let i = 0; i < c.n; i++) push(i);
-  const clash = spread(c, soon, late, placed, queue, queued, raisedBy, -1);
+  for (let i = 0; i < c.n; i++) if (ceiling[i]! < first.late[i]!) windows.push(i);
+  const clash = windows.spread(-1);
   if (clash >= 0) return { ok: false, stuck: { task: clash, because: null, shortBy: Infinity, held: -1 }, heldAt: NaN };
   for (const task of order) {
     let t = late[task]!;
     let because: Blocking | null = null;
     let fit: readonly number[] | null = null;
-    const bottom = Math.min(soon[task]!, soonFirst[task]!);
+    const bottom = Math.min(soon[task]!, first.soon[task]!);
     while (t >= bottom) {
       const here = fitAt(c, ledger, placed, task, t);
       if (here.ok) {
@@ -78,10 +132,7 @@ function attempt(c: Compiled, soonFirst: Float64Array, ceiling: Float64Array, or
       }
       because = here.because;
       // What has a fixed time has no other place.
-      if (!Number.isNaN(c.at[task]!)) {
-        t = -Infinity;
-        break;
-      }
+      if (!Number.isNaN(c.at[task]!)) break;
       t = here.tryBefore;
     }
     if (fit === null || t < soon[task]!) {
@@ -93,52 +144,12 @@ function attempt(c: Compiled, soonFirst: Float64Array, ceiling: Float64Array, or
     soon[task] = t;
     late[task] = t;
     enter(c, ledger, placed, task, fit);
-    push(task);
-    const torn = spread(c, soon, late, placed, queue, queued, raisedBy, task);
+    windows.push(task);
+    const torn = windows.spread(task);
     if (torn >= 0) {
       const held = raisedBy[torn]! >= 0 ? raisedBy[torn]! : task;
       return { ok: false, stuck: { task: torn, because, shortBy: soon[torn]! - late[torn]!, held }, heldAt: placed[held]! };
     }
   }
   return { ok: true, value: { starts: placed, machines } };
-}
-
-/** Carries changed windows over the gaps; the first task whose window closes, −1 for none. */
-function spread(c: Compiled, soon: Float64Array, late: Float64Array, placed: Float64Array, queue: number[], queued: Uint8Array, raisedBy: Int32Array, by: number): number {
-  let torn = -1;
-  for (let head = 0; head < queue.length; head++) {
-    const i = queue[head]!;
-    queued[i] = 0;
-    if (torn >= 0) continue;
-    for (const r of c.rulesFrom[i]!) {
-      const { to, c: gap } = c.rules[r]!;
-      const limit = late[i]! + gap;
-      if (limit < late[to]!) {
-        const free = Number.isNaN(placed[to]!) && Number.isNaN(c.at[to]!);
-        late[to] = free ? withinHours(c, to, limit) : limit;
-        if (late[to]! < soon[to]!) torn = torn < 0 ? to : torn;
-        else if (!queued[to]) {
-          queued[to] = 1;
-          queue.push(to);
-        }
-      }
-    }
-    for (const r of c.rulesInto[i]!) {
-      const { from, c: gap } = c.rules[r]!;
-      const limit = soon[i]! - gap;
-      if (limit > soon[from]!) {
-        const free = Number.isNaN(placed[from]!) && Number.isNaN(c.at[from]!);
-        soon[from] = free ? withinHoursUp(c, from, limit) : limit;
-        raisedBy[from] = by;
-        if (late[from]! < soon[from]!) torn = torn < 0 ? from : torn;
-        else if (!queued[from]) {
-          queued[from] = 1;
-          queue.push(from);
-        }
-      }
-    }
-  }
-  queue.length = 0;
-  queued.fill(0);
-  return torn;
 }
