@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import type { Ingredient } from '../core/composition/ingredient';
 import { readLarderCsv } from '../core/larder/larder-csv';
 import type { ColdPlace, KitchenRules, Mixer, ShelfVessel } from '../core/sheet/schema';
+import { USUAL_CREW, USUAL_OVENS } from '../core/timetable/usual';
 import { STARTING_VESSELS } from '../core/vessel/profile';
 
 /** Where files that ship with the app lie; the server always runs from the project's folder. */
@@ -36,6 +37,10 @@ export const STARTING_RULES: KitchenRules = {
   cooling: null,
   learning: true,
   ways: {},
+  crew: USUAL_CREW,
+  ovens: USUAL_OVENS,
+  hobRings: 4,
+  zone: '',
 };
 
 export const STARTING_PLACES: readonly ColdPlace[] = [

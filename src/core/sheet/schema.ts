@@ -10,6 +10,8 @@ import { ColdPlanSchema } from '../cold/setup-schema';
 import { USUAL_COLD } from '../cold/usual';
 import { TinPlanSchema } from '../tin/plan-schema';
 import { USUAL_TIN } from '../tin/usual';
+import { CookSchema, OvenSchema } from '../timetable/crew-schema';
+import { USUAL_CREW, USUAL_OVENS } from '../timetable/usual';
 import { VesselSchema } from '../vessel/schema';
 
 const id = z.string().min(1).max(40);
@@ -206,5 +208,11 @@ export const KitchenRulesSchema = z.object({
   learning: z.boolean().default(true),
   /** The kitchen's preferred schools, by question. */
   ways: z.record(z.string().max(40), z.string().max(40)).default({}),
+  /** Who usually works when. */
+  crew: z.array(CookSchema).max(20).default([...USUAL_CREW]),
+  ovens: z.array(OvenSchema).max(10).default([...USUAL_OVENS]),
+  hobRings: z.number().int().min(0).max(40).default(4),
+  /** Of the kitchen's wall clock, by its name; '' for that of the machine that it runs on. */
+  zone: z.string().max(60).default(''),
 });
 export type KitchenRules = Readonly<z.infer<typeof KitchenRulesSchema>>;

@@ -12,8 +12,10 @@ export type Effort = 'quick' | 'thorough';
 export const PROVED_UP_TO = 10;
 const MOST_NODES = 30_000;
 const MOST_TURNS = 30;
+/** While there is no plan yet. */
+const MOST_TURNS_FIRST = 100;
 /** So many orders without any plan, and it is given up. */
-const MOST_STUCK = 12;
+const MOST_STUCK = 8;
 const SEED = 17;
 const FEW_MORE = 6;
 
@@ -27,7 +29,41 @@ export interface Found {
 }
 
 /** How many orders are tried. */
-const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(3, Math.min(12, Math.round(900 / Math.max(1, n)))) : Math.max(14, Math.min(100, Math.round(3000 / Math.max(1, n)))));
+const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(3, Math.min(12, Math.round(900 / Math.max(1, n)))) : Math.max(10, Math.min(100, Math.round(1800 / Math.max(1, n)))));
+
+/** A longest wait up to this ties two tasks closely, min. */
+const CLOSE_MIN = 120;
+
+/** Tasks that hang together by short longest waits: the number of a cluster by task. */
+function clustersOf(c: Compiled): Int32Array {
+  const root = Int32Array.from({ length: c.n }, (_, i) => i);
+  const find = (i: number): number => {
+    while (root[i] !== i) {
+      root[i] = root[root[i]!]!;
+      i = root[i]!;
+    }
+    return i;
+  };
+  for (const r of c.rules) {
+    if (r.kind !== 'max' || !Number.isNaN(c.at[r.from]!) || !Number.isNaN(c.at[r.to]!)) continue;
+    if (r.c - c.minutes[r.from]! <= CLOSE_MIN) root[find(r.from)] = find(r.to);
+  }
+  return Int32Array.from({ length: c.n }, (_, i) => find(i));
+}
+
+/** Where each cluster ends in a plan, by its number. */
+function clusterEnds(plan: Schedule, cluster: Int32Array): Float64Array {
+  const ends = new Float64Array(cluster.length).fill(-Infinity);
+  for (let j = 0; j < cluster.length; j++) ends[cluster[j]!] = Math.max(ends[cluster[j]!]!, plan.starts[j]!);
+  return ends;
+}
+
+/** The same plan with every task placed anew in the order of its starts, the last first: what gave way on the way slides back to as late as it can. */
+function latestInOrder(c: Compiled, windows: Windows, plan: Schedule): Schedule {
+  const order = Array.from({ length: c.n }, (_, i) => i).sort((a, b) => Number(!Number.isNaN(c.at[b]!)) - Number(!Number.isNaN(c.at[a]!)) || plan.starts[b]! - plan.starts[a]! || a - b);
+  const again = placeBackwards(c, windows, order, 1);
+  return again.ok && isBetter(worthOf(c, again.value.starts, windows.late), worthOf(c, plan.starts, windows.late)) ? again.value : plan;
+}
 
 /** How many of the tasks have no fixed time. */
 export const freeTasks = (c: Compiled): number => c.at.reduce((n, t) => n + (Number.isNaN(t) ? 1 : 0), 0);
@@ -49,7 +85,13 @@ export function search(c: Compiled, windows: Windows, effort: Effort, atLeastMin
     const keys = Float64Array.from({ length: c.n }, (_, i) => (Number.isNaN(c.at[i]!) ? key(i) + boost[i]! : Infinity));
     return Array.from({ length: c.n }, (_, i) => i).sort((a, b) => keys[b]! - keys[a]! || a - b);
   };
-  const rules: readonly ((i: number) => number)[] = [(i) => late[i]!, (i) => late[i]! + c.minutes[i]!, (i) => late[i]! - (late[i]! - soon[i]!) / 50, (i) => soon[i]! - late[i]!];
+  const cluster = clustersOf(c);
+  const clusterLate = new Float64Array(c.n).fill(-Infinity);
+  for (let i = 0; i < c.n; i++) if (Number.isNaN(c.at[i]!)) clusterLate[cluster[i]!] = Math.max(clusterLate[cluster[i]!]!, late[i]! + c.minutes[i]!);
+  // What hangs closely together is placed together, so that nothing else takes the hands between.
+  const together = (i: number): number => clusterLate[cluster[i]!]! + cluster[i]! * 1e-3 + late[i]! * 1e-9;
+  const shaken = new Float64Array(c.n);
+  const rules: readonly ((i: number) => number)[] = [together, (i) => late[i]!, (i) => late[i]! + c.minutes[i]!, (i) => late[i]! - (late[i]! - soon[i]!) / 50, (i) => soon[i]! - late[i]!];
   const tries = triesFor(freeTasks(c), effort);
   let failed = 0;
   let span = 0;
@@ -60,16 +102,20 @@ export function search(c: Compiled, windows: Windows, effort: Effort, atLeastMin
     const from: Schedule | null = best;
     const shake = Math.min(600, Math.max(20, span / 8)) * (0.1 + 0.9 * random());
     const key = rule ?? (from && k % 3 !== 0 ? (i: number) => from.starts[i]! + c.minutes[i]! / 2 + shake * (random() - 0.5) : (i: number) => late[i]! + shake * 2 * (random() - 0.5));
-    const found = placeBackwards(c, windows, order(key), MOST_TURNS);
+    if (k % 2 === 1) for (let i = 0; i < c.n; i++) shaken[i] = shake * 2 * (random() - 0.5);
+    const byCluster = k % 2 === 1 && !rule;
+    const ends = byCluster && from ? clusterEnds(from, cluster) : null;
+    const found = placeBackwards(c, windows, byCluster ? order((i) => (ends && from ? ends[cluster[i]!]! + from.starts[i]! * 1e-6 : together(i)) + shaken[cluster[i]!]!) : order(key), worth ? MOST_TURNS : MOST_TURNS_FIRST);
     if (!found.ok) {
       if (!worth && ++failed >= MOST_STUCK) break;
       stuck = found.stuck;
       boost[found.stuck.task]! += 30 + shake;
       continue;
     }
-    const here = worthOf(c, found.value.starts, late);
+    const settled = latestInOrder(c, windows, found.value);
+    const here = worthOf(c, settled.starts, late);
     if (!worth || isBetter(here, worth)) {
-      best = found.value;
+      best = settled;
       worth = here;
     }
     // What begins first of a goal decides its lead: it may choose sooner next time.

@@ -1,0 +1,12 @@
+import { z } from 'zod';
+
+const id = z.string().min(1).max(60);
+const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time of day, like 07:30');
+
+export const HoursSchema = z.object({ days: z.array(z.number().int().min(1).max(7)).max(7), from: clock, to: clock });
+
+export const CookSchema = z.object({ id, name: z.string().min(1).max(60), hours: z.array(HoursSchema).max(14) });
+export type Cook = Readonly<z.infer<typeof CookSchema>>;
+
+export const OvenSchema = z.object({ id, name: z.string().min(1).max(60), shelves: z.number().int().min(1).max(40) });
+export type Oven = Readonly<z.infer<typeof OvenSchema>>;

@@ -1,0 +1,82 @@
+import { plainNumber, withUnit } from '../figure';
+import type { NoPlan } from './plan';
+import type { ServiceProject, TaskFacts } from './service-project';
+import { localTime, weekday } from './zone';
+
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const SHORT = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+export const clockOf = (minute: number, zone: string): string => localTime(minute, zone).slice(11);
+export const dayName = (minute: number, zone: string): string => DAYS[weekday(localTime(minute, zone).slice(0, 10)) - 1]!;
+/** 'Fri 14:05' */
+export const dayClock = (minute: number, zone: string): string => `${SHORT[weekday(localTime(minute, zone).slice(0, 10)) - 1]!} ${clockOf(minute, zone)}`;
+/** 'Fri 27.11.' */
+export const dayDate = (minute: number, zone: string): string => {
+  const local = localTime(minute, zone);
+  return `${SHORT[weekday(local.slice(0, 10)) - 1]!} ${Number(local.slice(8, 10))}.${Number(local.slice(5, 7))}.`;
+};
+
+/** Minutes as cooks say them: '40 min', '2 h 10', '3 days'. */
+export function showSpan(minutes: number): string {
+  const min = Math.round(minutes);
+  if (min < 100) return withUnit(`${min}`, 'min');
+  if (min < 48 * 60) return `${Math.floor(min / 60)}\u00a0h${min % 60 > 0 ? `\u00a0${String(min % 60).padStart(2, '0')}` : ''}`;
+  return withUnit(plainNumber(min / 1440, min % 1440 === 0 ? 0 : 1), 'days');
+}
+
+export const taskSays = (t: TaskFacts): string => `‘${t.name.toLowerCase()}’${t.dish ? ` (${t.dish})` : ''}`;
+
+/** Why there is no plan, in one sentence with the tasks named. */
+export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone: string, now: number): string {
+  const says = (i: number): string => taskSays(facts[i]!);
+  switch (why.kind) {
+    case 'bad':
+      return why.what === 'nobody'
+        ? `Nobody is there for ${says(why.task)}: the service has no cook. Add one with their hours.`
+        : `${capital(says(why.task))} takes ${showSpan(project.tasks[why.task]!.minutes)}, longer than any cook is there at a stretch.`;
+    case 'circle':
+      return why.of === 'wait'
+        ? `These wait for each other in a circle: ${list(why.tasks.map(says))}.`
+        : `${capital(project.gaps[why.gap]!.says || 'A wait')}, but what must happen meanwhile takes longer: ${list(why.tasks.map(says))}.`;
+    case 'clash': {
+      const { task, soon, late, rules } = why.clash;
+      const name = says(task);
+      const passed = facts[task]!.kind === 'served' ? (project.tasks[task]!.at ?? 0) < now : false;
+      if (passed) return `${facts[task]!.dish} was to be served at ${dayClock(project.tasks[task]!.at!, zone)}, which is past.`;
+      if (!Number.isFinite(soon) || !Number.isFinite(late)) return `No cook is there for ${name} at a time that would do${Number.isFinite(late) ? ` (by ${dayClock(late, zone)})` : Number.isFinite(soon) ? ` (from ${dayClock(soon, zone)})` : ''}.`;
+      const through = rules.length > 0 ? ` through ${list([...new Set(rules.map((r) => chainName(r, project, facts)))].filter((x) => x !== name).slice(0, 3))}` : '';
+      if (facts[task]!.kind === 'served') return `${facts[task]!.dish} would be ready at ${dayClock(soon, zone)} at the soonest, ${showSpan(soon - late)} after it is served${through}.`;
+      return `${capital(name)} would have to begin by ${dayClock(late, zone)}, but it cannot before ${dayClock(soon, zone)}${through}.`;
+    }
+    case 'stuck': {
+      const { task, because, held } = why.stuck;
+      const name = says(task);
+      if (!because) return `${capital(name)} finds no place between what comes before and after it.`;
+      const other = because.task >= 0 ? says(because.task) : null;
+      if (because.kind === 'machines') {
+        const machine = project.machines[because.resource];
+        const what = machine && !machine.id.startsWith('cook:') ? machine.name : 'hands';
+        return `${capital(name)} finds no ${what === 'hands' ? 'free hands' : `free ${what}`}${other ? `: ${other} has ${what === 'hands' ? 'them' : 'it'}` : ''}${held >= 0 ? `, and it may not be sooner because of ${says(held)}` : ''}.`;
+      }
+      const pool = project.pools[because.resource]!;
+      return `${pool.name} is too small${pool.unit ? ` (${plainNumber(pool.capacity, 0)}\u00a0${pool.unit})` : ` (there ${pool.capacity === 1 ? 'is' : 'are'} ${plainNumber(pool.capacity, 0)})`}: ${name} does not go in${other ? ` beside ${other}` : ''}.`;
+    }
+  }
+}
+
+const chainName = (rule: number, project: ServiceProject['project'], facts: readonly TaskFacts[]): string => {
+  // Rules are numbered as the gaps come, one for the least wait and one more where there is a most.
+  let n = -1;
+  for (const g of project.gaps) {
+    n += g.max === null ? 1 : 2;
+    if (n >= rule) return taskSays(facts[project.tasks.findIndex((t) => t.id === g.from)]!);
+  }
+  return '';
+};
+
+const capital = (text: string): string => text.charAt(0) === '‘' ? `‘${text.charAt(1).toUpperCase()}${text.slice(2)}` : text.charAt(0).toUpperCase() + text.slice(1);
+
+function list(items: readonly string[]): string {
+  if (items.length <= 1) return items[0] ?? '';
+  return `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
+}
