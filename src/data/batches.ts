@@ -1,10 +1,11 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { BatchPlanSchema, freshProgress, progressAfter, ProgressSchema, type BatchPlan, type Progress, type ProgressEvent } from '../core/sheet/batch';
+import { BatchPlanSchema, freshProgress, takenBy, progressAfter, ProgressSchema, withTimes, type BatchPlan, type Progress, type ProgressEvent } from '../core/sheet/batch';
 import type { ReadingKind } from '../core/sheet/method';
 import { readReading, ReadingKindSchema, type Readings } from '../core/sheet/readings';
 import { batchChanged } from './batch-watch';
 import type { KitchenDb } from './kitchen-file';
 import { batches, readings } from './schema';
+import { drawStock } from './stock';
 
 export interface StoredBatch {
   readonly id: string;
@@ -105,8 +106,9 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
       if (!row) return { kind: 'gone' };
       if (row.revision !== baseRevision) return { kind: 'behind', current: stored(tx, row) };
       const before = ProgressSchema.parse(row.progress);
-      const progress = progressAfter(before, event);
+      const progress = withTimes(before, progressAfter(before, event), now);
       const ended = event.kind === 'finish' ? 'finished' : event.kind === 'abandon' ? 'abandoned' : null;
+      if (ended !== null && row.status === 'running') drawStock(tx, takenBy(BatchPlanSchema.parse(row.plan), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));
       const saved = tx
         .update(batches)
         .set({

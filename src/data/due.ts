@@ -1,7 +1,11 @@
 import { isRunning, WHISK_TIMER } from '../core/sheet/batch';
 import { dueMoments, type DueMoment } from '../core/sheet/due';
+import { momentsOf } from '../core/timetable/moments';
+import { minuteOf } from '../core/timetable/zone';
 import { listBatches } from './batches';
 import type { KitchenDb } from './kitchen-file';
+import { plannedService } from './service-plans';
+import { listServices } from './services';
 
 /** The kitchen's due moments after `now`, from its latest batches. */
 export function readDueMoments(db: KitchenDb, now: number): readonly DueMoment[] {
@@ -18,5 +22,21 @@ export function readDueMoments(db: KitchenDb, now: number): readonly DueMoment[]
       return dueS === undefined ? [] : [{ at: t.startedAt! + 1000 * dueS, says: t.seconds === null ? 'stop window opens' : t.name }];
     }),
   }));
-  return dueMoments(batches, now);
+  return [...dueMoments(batches, now), ...plannedMoments(db, now)].sort((a, b) => a.at - b.at);
+}
+
+/** Services whose servings lie between these hours from now are asked for their next moments. */
+const SERVICE_SPAN_H = { before: 6, after: 8 * 24 } as const;
+
+/** What the plans of the present services have next: hands that begin after a pause, what comes out of the cold, and servings. */
+function plannedMoments(db: KitchenDb, now: number): readonly DueMoment[] {
+  return listServices(db)
+    .filter((s) => s.doc.servings.some((x) => {
+      const at = minuteOf(x.at, s.doc.zone) * 60_000;
+      return at > now - SERVICE_SPAN_H.before * 3_600_000 && at < now + SERVICE_SPAN_H.after * 3_600_000;
+    }))
+    .flatMap((s) => {
+      const answer = plannedService(db, s, now);
+      return answer.ok && answer.value.ok ? momentsOf(answer.value.plan, `/clock/${s.id}`, now) : [];
+    });
 }

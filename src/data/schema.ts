@@ -4,6 +4,7 @@ import type { Vessel } from '../core/vessel/schema';
 import type { BatchPlan, Progress } from '../core/sheet/batch';
 import { OBSERVATION_KINDS } from '../core/sheet/observation';
 import type { ColdPlace, KitchenRules, Sheet } from '../core/sheet/schema';
+import type { Service } from '../core/timetable/service-schema';
 
 /** Times are milliseconds since 1970. Every table that is edited carries a revision, checked at each write. */
 
@@ -168,4 +169,28 @@ export const outcomeAnswers = sqliteTable(
     answer: text('answer', { enum: ['count', 'leave-out'] }).notNull(),
   },
   (t) => [uniqueIndex('outcome_answers_one').on(t.batchId, t.figure)],
+);
+
+/** Services: serving moments with who is there and what the cook has said of their tasks. */
+export const services = sqliteTable('services', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  doc: text('doc', { mode: 'json' }).$type<Service>().notNull(),
+  revision: integer('revision').notNull().default(1),
+  createdAt: integer('created_at').notNull(),
+  updatedAt: integer('updated_at').notNull(),
+});
+
+/** Packs in the larder, whole and opened; batches draw them down. */
+export const stockPacks = sqliteTable(
+  'stock_packs',
+  {
+    id: text('id').primaryKey(),
+    ingredientId: text('ingredient_id').notNull(),
+    sizeG: real('size_g').notNull(),
+    leftG: real('left_g').notNull(),
+    bestBefore: text('best_before'),
+    addedAt: integer('added_at').notNull(),
+  },
+  (t) => [index('stock_packs_by_ingredient').on(t.ingredientId)],
 );

@@ -26,7 +26,7 @@ export async function readBody<S extends z.ZodType>(request: Request, schema: S)
 }
 
 /** Runs with the kitchen's data file, or answers that it cannot be used. */
-export async function withKitchen(run: (db: KitchenDb) => Promise<NextResponse> | NextResponse): Promise<NextResponse> {
+export async function withKitchen(run: (db: KitchenDb) => Promise<Response> | Response): Promise<Response> {
   const access = kitchen();
   if (!access.ok) return refuse(503, `The kitchen’s data file cannot be used (${access.error.code}): ${access.error.path}.`);
   try {

@@ -1,5 +1,6 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
 import type { Plan } from '../vessel/packing/lay';
+import { asLatin } from './latin';
 import { floorHalf, numberPlace } from './template';
 
 /** Paper in mm. */
@@ -47,10 +48,6 @@ export async function templatePdf(plan: Plan, title: string, paper: Paper): Prom
   }
   return pdf.save();
 }
-
-/** What the built-in font can write. */
-const asLatin = (text: string): string =>
-  [...text.replace(/[\u00a0\u202f\u2060]/g, ' ').replace(/[–—]/g, '-').replace(/[‘’]/g, "'")].map((c) => (c.codePointAt(0)! < 256 ? c : '?')).join('');
 
 function draw(page: PDFPage, plan: Plan, cx: number, cy: number, font: PDFFont): void {
   const ink = rgb(0, 0, 0);

@@ -87,6 +87,8 @@ export const ProgressSchema = z.preprocess(
     step: z.number().int().min(0).max(300),
     /** Keys of the steps that are behind. */
     done: z.array(z.string().max(80)).max(300).default([]),
+    /** When each of them was left behind; empty in batches of before it was written down. */
+    doneAt: z.record(z.string().max(80), z.number()).default({}),
     ticks: z.array(z.string().max(120)).max(1000),
     /** What was really weighed, g. */
     weighed: z.record(z.string().max(120), z.number()).default({}),
@@ -104,7 +106,7 @@ export const ProgressSchema = z.preprocess(
 );
 export type Progress = z.infer<typeof ProgressSchema>;
 
-export const freshProgress = (): Progress => ({ step: 0, done: [], ticks: [], weighed: {}, timers: [], fields: {}, note: '', scale: 1, pausedAt: null, offPlan: [], placeId: null });
+export const freshProgress = (): Progress => ({ step: 0, done: [], doneAt: {}, ticks: [], weighed: {}, timers: [], fields: {}, note: '', scale: 1, pausedAt: null, offPlan: [], placeId: null });
 
 const at = z.number();
 const tablet = z.string().max(40);
@@ -193,8 +195,26 @@ export function progressAfter(p: Progress, event: ProgressEvent): Progress {
   }
 }
 
+/** The same with the moment at which steps were left behind or taken up again, by the clock of who writes it down. */
+export function withTimes(before: Progress, after: Progress, at: number): Progress {
+  if (before.done === after.done) return after;
+  const doneAt = Object.fromEntries(after.done.map((key) => [key, before.doneAt[key] ?? at]));
+  return { ...after, doneAt };
+}
+
 /** What of a line is to be weighed now, g: as poured where it was, else at the batch's scale. */
 export const amountNow = (p: Progress, line: { readonly lineId: string; readonly massG: number }): number => p.weighed[line.lineId] ?? line.massG * p.scale;
+
+/**
+ * What a batch took out of the larder, g by ingredient: of one that was finished every line of the steps that were not skipped, of one that was
+ * left off those that were ticked. As weighed, without peel.
+ */
+export function takenBy(plan: BatchPlan, p: Progress, finished: boolean): readonly { readonly ingredientId: string; readonly massG: number }[] {
+  const skipped = new Set(p.offPlan.filter((o) => o.kind === 'skipped').map((o) => o.words));
+  return plan.steps
+    .filter((s) => !skipped.has(`Skipped: ${s.title}`))
+    .flatMap((s) => s.lines.flatMap((l) => (l.ingredientId !== '' && l.massG > 0 && (finished || p.weighed[l.lineId] !== undefined || p.ticks.includes(l.lineId) || p.ticks.includes(`${MISE}:${l.lineId}`)) ? [{ ingredientId: l.ingredientId, massG: amountNow(p, l) }] : [])));
+}
 
 /** More (or less) of one line than it should be: everything still to come follows it. */
 export function rescaleTo(p: Progress, line: { readonly lineId: string; readonly name: string; readonly massG: number }, pouredG: number, at: number): Extract<ProgressEvent, { kind: 'rescale' }> | null {

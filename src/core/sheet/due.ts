@@ -4,6 +4,8 @@ export interface DueMoment {
   readonly at: number;
   readonly says: string;
   readonly href: string;
+  /** Whether it rings: a plan's moments do where no timer of Pass does it for them. */
+  readonly rings?: boolean;
 }
 
 /** What of a batch decides when it is due. */

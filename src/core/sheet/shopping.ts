@@ -48,19 +48,26 @@ const CRUMB_G = 0.5;
 /** Share of an egg that is not shell. */
 const EGG_EDIBLE = 0.88;
 
-/** Everything of a sheet that is bought, counted and declared. */
-export function shoppingOf(s: SheetAnalysis, kitchen?: Kitchen): Shopping {
+/** An amount of an ingredient, and where it goes. */
+export interface IngredientUse {
+  readonly ingredient: Ingredient;
+  readonly part: string;
+  readonly massG: number;
+}
+
+/** Every line of a sheet that is bought. */
+export const usesOf = (s: SheetAnalysis): readonly IngredientUse[] => s.parts.flatMap((a) => a.reading.lines.flatMap(({ ingredient, read }) => (ingredient && read ? [{ ingredient, part: a.part.name, massG: read.massG }] : [])));
+
+/** Amounts summed by ingredient, with packs and what they cost. */
+export function itemsFrom(uses: readonly IngredientUse[]): readonly ShoppingItem[] {
   const byId = new Map<string, { ingredient: Ingredient; neededG: number; uses: { part: string; massG: number }[] }>();
-  for (const a of s.parts) {
-    for (const { ingredient, read } of a.reading.lines) {
-      if (!ingredient || !read) continue;
-      const item = byId.get(ingredient.id) ?? { ingredient, neededG: 0, uses: [] };
-      item.neededG += read.massG;
-      item.uses.push({ part: a.part.name, massG: read.massG });
-      byId.set(ingredient.id, item);
-    }
+  for (const { ingredient, part, massG } of uses) {
+    const item = byId.get(ingredient.id) ?? { ingredient, neededG: 0, uses: [] };
+    item.neededG += massG;
+    item.uses.push({ part, massG });
+    byId.set(ingredient.id, item);
   }
-  const items = [...byId.values()].map(({ ingredient, neededG, uses }): ShoppingItem => {
+  return [...byId.values()].map(({ ingredient, neededG, uses: where }): ShoppingItem => {
     // Whites and yolks come out of the same shells: they are bought as eggs, below.
     const shell = isShellEgg(ingredient);
     const bought = shell ? neededG : boughtG(neededG, ingredient);
@@ -72,9 +79,14 @@ export function shoppingOf(s: SheetAnalysis, kitchen?: Kitchen): Shopping {
       packs,
       openedG: packs === null || ingredient.packG === null ? null : Math.max(0, packs * ingredient.packG - bought),
       cost: ingredient.pricePerKg === null ? null : shell ? 0 : (bought * ingredient.pricePerKg) / 1000,
-      uses,
+      uses: where,
     };
   });
+}
+
+/** Everything of a sheet that is bought, counted and declared. */
+export function shoppingOf(s: SheetAnalysis, kitchen?: Kitchen): Shopping {
+  const items = itemsFrom(usesOf(s));
   const unpriced = items.filter((i) => i.cost === null).map((i) => i.ingredient.name);
   const eggs = eggBalance(items, kitchen);
   const { massG, grams } = s.mixture;
@@ -92,10 +104,10 @@ export function shoppingOf(s: SheetAnalysis, kitchen?: Kitchen): Shopping {
   };
 }
 
-const isShellEgg = (i: Ingredient): boolean => i.category === 'egg' && i.flags.includes('raw-egg');
+export const isShellEgg = (i: Ingredient): boolean => i.category === 'egg' && i.flags.includes('raw-egg');
 
 /** Whites and yolks come out of the same eggs: as many as the greater need, and the others are spare. */
-function eggBalance(items: readonly ShoppingItem[], kitchen?: Kitchen): EggBalance {
+export function eggBalance(items: readonly ShoppingItem[], kitchen?: Kitchen): EggBalance {
   const size = kitchen ? EGG_SIZES[kitchen.rules.eggs.system][kitchen.rules.eggs.size] / LARDER_EGG_G : 1;
   const pieces = (id: string): number => {
     const item = items.find((i) => i.ingredient.id === id);
@@ -119,7 +131,7 @@ const SUGAR_PER_YOLK_G = 20;
 /** A part-used pack is named from this share of it on. */
 const OPENED_FROM = 0.1;
 
-function spareWords(items: readonly ShoppingItem[], eggs: EggBalance): string[] {
+export function spareWords(items: readonly ShoppingItem[], eggs: EggBalance): string[] {
   const words: string[] = [];
   const { spareWhites: w, spareYolks: y } = eggs;
   if (w > 0) words.push(`${w} white${w === 1 ? '' : 's'} spare: ${w * SUGAR_PER_WHITE_G}\u00a0g sugar would make ${w * NESTS_PER_WHITE} small nests.`);

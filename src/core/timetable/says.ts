@@ -44,7 +44,8 @@ export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone
       const passed = facts[task]!.kind === 'served' ? (project.tasks[task]!.at ?? 0) < now : false;
       if (passed) return `${facts[task]!.dish} was to be served at ${dayClock(project.tasks[task]!.at!, zone)}, which is past.`;
       if (!Number.isFinite(soon) || !Number.isFinite(late)) return `No cook is there for ${name} at a time that would do${Number.isFinite(late) ? ` (by ${dayClock(late, zone)})` : Number.isFinite(soon) ? ` (from ${dayClock(soon, zone)})` : ''}.`;
-      const through = rules.length > 0 ? ` through ${list([...new Set(rules.map((r) => chainName(r, project, facts)))].filter((x) => x !== name).slice(0, 3))}` : '';
+      const names = [...new Set(rules.map((r) => chainName(r, project, facts)))].filter((x) => x !== name && x !== '').slice(0, 3);
+      const through = names.length > 0 ? ` because of ${list(names)}` : '';
       if (facts[task]!.kind === 'served') return `${facts[task]!.dish} would be ready at ${dayClock(soon, zone)} at the soonest, ${showSpan(soon - late)} after it is served${through}.`;
       return `${capital(name)} would have to begin by ${dayClock(late, zone)}, but it cannot before ${dayClock(soon, zone)}${through}.`;
     }

@@ -14,6 +14,8 @@ export interface SoFar {
   readonly startedAt: number;
   /** When each step was left behind. */
   readonly doneAt: Readonly<Record<string, number>>;
+  /** When the wait of a step began that is behind, or whose timer runs. */
+  readonly waitFrom: Readonly<Record<string, number>>;
   /** The step in hand; null where none is. */
   readonly step: string | null;
   readonly stepSince: number;
@@ -265,12 +267,15 @@ function happenedTo(t: WorkTask, b: SoFar, minutes: number, now: number): { read
     return done === undefined ? null : { task: { at: done - minutes }, done: true };
   }
   const done = b.doneAt[t.stepId];
-  if (done !== undefined) {
-    if (t.kind === 'hands') return { task: { at: done - minutes }, done: true };
-    return { task: { at: done, minutes: Math.max(minutes, 0) }, done: done + minutes <= now };
+  if (t.kind === 'hands') {
+    if (done !== undefined) return { task: { at: done - minutes }, done: true };
+    if (b.status !== 'running' || b.step !== t.stepId) return null;
+    // A wait that was begun says that the hands are behind.
+    if (b.waitFrom[t.stepId] !== undefined) return { task: { at: b.waitFrom[t.stepId]! - minutes }, done: true };
+    return { task: { at: b.stepSince, minutes: Math.max(minutes, now - b.stepSince + 1) }, done: false };
   }
-  if (b.status !== 'running' || b.step !== t.stepId || t.kind !== 'hands') return null;
-  return { task: { at: b.stepSince, minutes: Math.max(minutes, now - b.stepSince + 1) }, done: false };
+  const from = b.waitFrom[t.stepId];
+  return from === undefined ? null : { task: { at: from, minutes }, done: from + minutes <= now };
 }
 
 /** What has happened is not planned anew: a gap that it broke is said and no longer asked. */

@@ -326,7 +326,7 @@ function aheadMost(s: SheetAnalysis, kitchen: Kitchen, partId: string): number {
  * How long it may wait between filled and served, h: a cream that is spooned or piped by its shape ('clean'), what is laid in layers, set or
  * folded by its usable hold, a syllabub by its keeping alone (it is meant to part); none longer than the kitchen keeps it.
  */
-function holdH(s: SheetAnalysis): number {
+export function holdH(s: SheetAnalysis): number {
   if (s.sheet.family === 'semifreddo') return FROZEN_MOST_H;
   const hold = servedFoam(s)[0]?.holdFridge;
   if (!hold?.ok) return AHEAD_MOST_H;

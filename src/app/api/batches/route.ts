@@ -4,19 +4,23 @@ import { kitchenOf } from '../../../core/sheet/analyse';
 import { fitBowlfuls } from '../../../core/sheet/bowlfuls';
 import { batchPlan } from '../../../core/sheet/make-batch';
 import { scaleToPortions } from '../../../core/sheet/scale';
+import { servedSheet } from '../../../core/timetable/dish';
 import { startBatch } from '../../../data/batches';
+import type { KitchenDb } from '../../../data/kitchen-file';
+import { getService, setServingBatch } from '../../../data/services';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { getSheet, getSheetVersion } from '../../../data/sheets';
 import { readBody, refuse, withKitchen } from '../answers';
 
-const StartSchema = z.object({ sheetId: z.string().min(1).max(80), version: z.number().int().positive().optional(), portions: z.number().int().optional() });
+const StartSchema = z.object({ sheetId: z.string().min(1).max(80), version: z.number().int().positive().optional(), portions: z.number().int().optional(), serving: z.object({ serviceId: z.string().min(1).max(80), servingId: z.string().min(1).max(60) }).optional() });
 
 /** Starts a batch of a version of a sheet, at a scale: its steps and forecast are frozen with it. */
 export async function POST(request: Request) {
   const body = await readBody(request, StartSchema);
   if (!body.ok) return body.answer;
   return withKitchen((db) => {
-    const { sheetId, version, portions } = body.value;
+    const { sheetId, version, portions, serving: of } = body.value;
+    if (of) return startServing(db, of.serviceId, of.servingId);
     const sheet = getSheet(db, sheetId);
     if (!sheet) return refuse(404, 'This sheet is no longer in the kitchen.');
     const doc = version === undefined || version === sheet.version ? sheet.doc : getSheetVersion(db, sheetId, version);
@@ -31,4 +35,22 @@ export async function POST(request: Request) {
     const batch = startBatch(db, { id: crypto.randomUUID(), sheetId, sheetVersion: version ?? sheet.version, portions: scaled.value.portions, plan: plan.value, startedAt: Date.now() });
     return NextResponse.json({ id: batch.id }, { status: 201 });
   });
+}
+
+/** Starts the batch of a serving: at its size, in its vessel and place; the plan follows it from then on. */
+function startServing(db: KitchenDb, serviceId: string, servingId: string) {
+  const service = getService(db, serviceId);
+  const serving = service?.doc.servings.find((s) => s.id === servingId);
+  if (!serving) return refuse(404, 'This serving is no longer in the service.');
+  const sheet = getSheet(db, serving.sheetId);
+  if (!sheet) return refuse(404, 'Its sheet is no longer in the kitchen.');
+  const kitchen = kitchenOf(readKitchenFacts(db));
+  const served = servedSheet(sheet.doc, serving, kitchen);
+  if (!served.ok) return refuse(422, served.fault.says);
+  const plan = batchPlan(served.value, kitchen, serving.portions / sheet.doc.portions);
+  if (!plan.ok) return refuse(422, plan.fault.says);
+  const now = Date.now();
+  const batch = startBatch(db, { id: crypto.randomUUID(), sheetId: serving.sheetId, sheetVersion: sheet.version, portions: serving.portions, plan: plan.value, startedAt: now });
+  setServingBatch(db, serviceId, servingId, batch.id, now);
+  return NextResponse.json({ id: batch.id }, { status: 201 });
 }

@@ -1,0 +1,31 @@
+import { plainNumber, withUnit } from '../figure';
+import type { SheetAnalysis } from '../sheet/analyse';
+
+/** What stands on a tub or a tray. */
+export interface TubLabel {
+  readonly name: string;
+  readonly kitchen: string;
+  /** As the kitchen's clock shows it: 'Fri 27.11. 10:05'. */
+  readonly made: string;
+  readonly useBy: string;
+  /** Allergens in words, alcohol, raw egg, caffeine: one line each. */
+  readonly declares: readonly string[];
+  readonly storeAt: string;
+  readonly portions: number;
+}
+
+/** What must be said of a dessert, in words. */
+export function declarations(s: SheetAnalysis): readonly string[] {
+  const allergens = [...new Set(s.parts.flatMap((a) => a.reading.allergens))].sort();
+  const ethanolG = s.mixture.massG > 0 ? s.mixture.grams.ethanol / s.sheet.portions : 0;
+  return [
+    allergens.length > 0 ? `Contains ${allergens.join(', ')}` : 'No listed allergens; check for traces',
+    ...(ethanolG > 0.1 ? [`Alcohol ${withUnit(plainNumber(ethanolG, 1), 'g')} a portion: not for children`] : []),
+    ...(s.parts.some((a) => a.reading.rawEgg) ? ['Raw or lightly cooked egg'] : []),
+    ...(s.parts.some((a) => a.reading.caffeine) ? ['Contains caffeine'] : []),
+  ];
+}
+
+/** Where and how cold it is kept. */
+export const storeAtSays = (s: SheetAnalysis, fridgeC: number, freezerC: number): string =>
+  s.sheet.family === 'semifreddo' ? `Keep frozen at ${withUnit(plainNumber(freezerC, 0), '°C')}` : s.sheet.family === 'nest' ? `Shells dry, cream at ${withUnit(plainNumber(fridgeC, 0), '°C')}` : `Keep at ${withUnit(plainNumber(fridgeC, 0), '°C')} or colder`;

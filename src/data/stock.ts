@@ -1,0 +1,35 @@
+import { asc, eq } from 'drizzle-orm';
+import { drawDown, StockPackSchema, type StockPack } from '../core/larder/stock';
+import type { KitchenDb } from './kitchen-file';
+import { stockPacks } from './schema';
+
+type Tx = Pick<KitchenDb, 'select' | 'update'>;
+
+/** Packs that have something left, by ingredient. */
+export const listStock = (db: Pick<KitchenDb, 'select'>): StockPack[] =>
+  db
+    .select()
+    .from(stockPacks)
+    .orderBy(asc(stockPacks.ingredientId), asc(stockPacks.bestBefore))
+    .all()
+    .filter((r) => r.leftG > 0)
+    .map(({ id, ingredientId, sizeG, leftG, bestBefore }) => ({ id, ingredientId, sizeG, leftG, bestBefore }));
+
+/** Puts packs into the larder, or writes down what is left of one. */
+export function putPacks(db: KitchenDb, packs: readonly StockPack[], now: number): void {
+  db.transaction((tx) => {
+    for (const p of packs.map((x) => StockPackSchema.parse(x)))
+      tx.insert(stockPacks)
+        .values({ ...p, addedAt: now })
+        .onConflictDoUpdate({ target: stockPacks.id, set: { sizeG: p.sizeG, leftG: p.leftG, bestBefore: p.bestBefore } })
+        .run();
+  });
+}
+
+/** Takes what a batch used out of the packs, inside the transaction that ends it. What the larder never had is left out: the stock is kept simple. */
+export function drawStock(tx: Tx, taken: readonly { readonly ingredientId: string; readonly massG: number }[], day: string): void {
+  let stock: readonly StockPack[] = listStock(tx);
+  const before = new Map(stock.map((p) => [p.id, p.leftG]));
+  for (const t of taken) stock = drawDown(stock, t.ingredientId, t.massG, day).stock;
+  for (const p of stock) if (p.leftG !== before.get(p.id)) tx.update(stockPacks).set({ leftG: p.leftG }).where(eq(stockPacks.id, p.id)).run();
+}
