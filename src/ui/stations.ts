@@ -4,6 +4,7 @@ export const STATIONS = [
   { key: '2', name: 'Tin', says: 'how it lies in its vessel, and how many it makes' },
   { key: '3', name: 'Whisk', says: 'when to stop' },
   { key: '4', name: 'Cold', says: 'how long in this tin, in this fridge' },
+  { key: '5', name: 'Clock', says: 'backwards from the moment it is served' },
   { key: '6', name: 'Pass', says: 'making it, step by step' },
   { key: '7', name: 'Log', says: 'what was forecast and what came' },
   { key: '9', name: 'Larder', says: 'ingredients, vessels, mixers, places, rules' },
@@ -21,6 +22,8 @@ export function stationHref(name: StationName, sheetId: string | null): string {
       return sheetId ? `/sheet/${sheetId}/whisk` : '/whisk';
     case 'Cold':
       return sheetId ? `/sheet/${sheetId}/cold` : '/cold';
+    case 'Clock':
+      return sheetId ? `/clock?sheet=${sheetId}` : '/clock';
     case 'Pass':
       return sheetId ? `/pass?sheet=${sheetId}` : '/pass';
     case 'Log':

@@ -1,5 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import type { Kitchen } from '../core/sheet/analyse';
+import type { Sheet } from '../core/sheet/schema';
 import type { CoreService } from './core.worker';
 
 let service: Remote<CoreService> | null = null;
@@ -18,6 +19,18 @@ export async function coreWith(kitchen: Kitchen): Promise<Remote<CoreService>> {
   if (kept !== kitchen) {
     await core.keepKitchen({ ...kitchen, larder: [...kitchen.larder.values()] });
     kept = kitchen;
+  }
+  return core;
+}
+
+let sheetsSent: ReadonlyMap<string, Sheet> | null = null;
+
+/** The worker with this kitchen and these sheets in it. */
+export async function coreForService(kitchen: Kitchen, sheets: ReadonlyMap<string, Sheet>): Promise<Remote<CoreService>> {
+  const core = await coreWith(kitchen);
+  if (sheetsSent !== sheets) {
+    await core.keepSheets([...sheets]);
+    sheetsSent = sheets;
   }
   return core;
 }

@@ -10,11 +10,30 @@ import { coldView, type ColdView } from '../core/cold/view';
 import { analyseSheet, kitchenOf, type Kitchen, type KitchenFacts } from '../core/sheet/analyse';
 import type { Sheet } from '../core/sheet/schema';
 import { sweep, type Lever, type SweepPoint } from '../core/sheet/sweep';
+import { tryCapacity, type Capacity } from '../core/timetable/capacity';
+import { newDishCache } from '../core/timetable/dish';
+import { tryMends, type Mend } from '../core/timetable/mends';
+import { tryMerges, type Merge } from '../core/timetable/merges';
+import type { Effort } from '../core/timetable/search';
+import { planService, type ServiceAnswer } from '../core/timetable/service-plan';
+import type { ServiceFacts, SoFar } from '../core/timetable/service-project';
+import type { Service } from '../core/timetable/service-schema';
 
 let kitchen: Kitchen | null = null;
 /** The question about changes that is being worked on: another one, or none, ends it. */
 let trying = 0;
 const notThere = fail('kitchen', 'none', 'The kitchen is not there yet.');
+let sheets: ReadonlyMap<string, Sheet> = new Map();
+const dishes = newDishCache();
+
+/** A question about a service, as it travels. */
+export interface ServiceQuestion {
+  readonly service: Service;
+  readonly soFar: readonly (readonly [string, SoFar])[];
+  readonly now: number;
+}
+const factsOf = (q: ServiceQuestion, of: Kitchen): ServiceFacts => ({ service: q.service, kitchen: of, sheets, batches: new Map(q.soFar), now: q.now });
+
 /** Lets messages in between two long sums. */
 const breathe = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
 
@@ -50,6 +69,35 @@ const service = {
     return ways.ok ? { ok: true, value: { ways: ways.value, depthMm: depthThatMeets(base, input, rule) } } : ways;
   },
   fit: (sheet: Sheet, setup: ColdSetup, readings: readonly (readonly [number, number])[]): Result<Fit> => (kitchen ? fitPlace(analyseSheet(sheet, kitchen), kitchen, setup, readings) : notThere),
+  /** The sheets that services serve: sent once, and again when one changes. */
+  keepSheets: (docs: readonly (readonly [string, Sheet])[]): void => {
+    sheets = new Map(docs);
+  },
+  plan: (q: ServiceQuestion, effort: Effort): Result<ServiceAnswer> => (kitchen ? planService(factsOf(q, kitchen), dishes, effort) : notThere),
+  merges: (q: ServiceQuestion): readonly Merge[] => (kitchen ? tryMerges(factsOf(q, kitchen), dishes) : []),
+  /** Tries changes that would make a plan possible and tells each that does; ends where `stopTrying` or another question comes. */
+  mends: async (q: ServiceQuestion, stuckAt: readonly string[], tell: (mend: Mend | null, tried: number) => void): Promise<void> => {
+    if (!kitchen) return;
+    const mine = ++trying;
+    let tried = 0;
+    for (const mend of tryMends(factsOf(q, kitchen), dishes, stuckAt)) {
+      tell(mend, ++tried);
+      await breathe();
+      if (mine !== trying) return;
+    }
+  },
+  capacity: async (q: ServiceQuestion, servingId: string, tell: (tried: number) => void): Promise<Result<Capacity>> => {
+    if (!kitchen) return notThere;
+    const mine = ++trying;
+    const asking = tryCapacity(factsOf(q, kitchen), dishes, servingId);
+    for (;;) {
+      const next = asking.next();
+      if (next.done) return next.value;
+      tell(next.value);
+      await breathe();
+      if (mine !== trying) return fail('capacity', 'stopped', 'Stopped.');
+    }
+  },
 };
 
 export type CoreService = typeof service;

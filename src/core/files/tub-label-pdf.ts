@@ -1,12 +1,12 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
 import { asLatin } from './latin';
+import type { LabelGridKey } from './label-sizes';
 import type { TubLabel } from './tub-label';
 
 const PT = 72 / 25.4;
 
 /** A sheet of labels or a roll, mm. */
-export interface LabelGrid {
-  readonly name: string;
+interface LabelGrid {
   readonly paper: readonly [widthMm: number, heightMm: number];
   readonly across: number;
   readonly down: number;
@@ -18,14 +18,12 @@ export interface LabelGrid {
 }
 
 /** Grids that stationers sell, by their sizes; a roll is a page for each label. */
-export const LABEL_GRIDS = {
-  'a4-21': { name: 'A4, 21 of 63.5 × 38.1 mm', paper: [210, 297], across: 3, down: 7, label: [63.5, 38.1], edge: [7.2, 15.1], pitch: [66, 38.1] },
-  'a4-14': { name: 'A4, 14 of 99.1 × 38.1 mm', paper: [210, 297], across: 2, down: 7, label: [99.1, 38.1], edge: [4.7, 15.1], pitch: [101.6, 38.1] },
-  'letter-10': { name: 'Letter, 10 of 4 × 2 in', paper: [215.9, 279.4], across: 2, down: 5, label: [101.6, 50.8], edge: [4, 12.7], pitch: [106.3, 50.8] },
-  'roll-62': { name: 'roll, 62 mm wide', paper: [62, 44], across: 1, down: 1, label: [62, 44], edge: [0, 0], pitch: [62, 44] },
-} as const satisfies Readonly<Record<string, LabelGrid>>;
-export type LabelGridKey = keyof typeof LABEL_GRIDS;
-export const isLabelGrid = (key: string): key is LabelGridKey => key in LABEL_GRIDS;
+export const LABEL_GRIDS: Readonly<Record<LabelGridKey, LabelGrid>> = {
+  'a4-21': { paper: [210, 297], across: 3, down: 7, label: [63.5, 38.1], edge: [7.2, 15.1], pitch: [66, 38.1] },
+  'a4-14': { paper: [210, 297], across: 2, down: 7, label: [99.1, 38.1], edge: [4.7, 15.1], pitch: [101.6, 38.1] },
+  'letter-10': { paper: [215.9, 279.4], across: 2, down: 5, label: [101.6, 50.8], edge: [4, 12.7], pitch: [106.3, 50.8] },
+  'roll-62': { paper: [62, 44], across: 1, down: 1, label: [62, 44], edge: [0, 0], pitch: [62, 44] },
+};
 
 const INSET_MM = 3;
 /** Type on a label, pt: name, dates, the rest; the name shrinks before it is cut. */
@@ -36,7 +34,7 @@ const SIZE = { name: 12, least: 7.5, date: 9.5, small: 7.6 } as const;
  * @param skip so many places on the first sheet are used up already.
  */
 export async function tubLabelPdf(labels: readonly TubLabel[], key: LabelGridKey, skip = 0): Promise<Uint8Array> {
-  const grid: LabelGrid = LABEL_GRIDS[key];
+  const grid = LABEL_GRIDS[key];
   const pdf = await PDFDocument.create();
   pdf.setTitle('Labels');
   const bold = await pdf.embedFont(StandardFonts.HelveticaBold);

@@ -14,6 +14,13 @@ import { matcherFor } from '../../core/measures/match';
 import { FORMAT_VERSION, USUAL_WAIT_H } from '../../core/sheet/kinds';
 import type { Part, Sheet } from '../../core/sheet/schema';
 import type { ReadingKind } from '../../core/sheet/method';
+import type { StockPack } from '../../core/larder/stock';
+import type { Cook } from '../../core/timetable/crew-schema';
+import type { Service } from '../../core/timetable/service-schema';
+import { DAILY } from '../../core/timetable/usual';
+import { localTime, nextDay } from '../../core/timetable/zone';
+import { createService } from '../services';
+import { putPacks } from '../stock';
 import type { KitchenDb } from '../kitchen-file';
 import { readKitchenFacts } from '../kitchen-facts';
 import { batches, ingredients, kitchenRules, observations, readings } from '../schema';
@@ -50,6 +57,45 @@ const BATCHES: readonly SampleBatch[] = [
   { sheet: 'bay-leaf-chantilly', daysAgo: 0, hour: -1, time: 1.09, air: 1.01, hold: null, note: '' },
 ];
 
+/** The two cooks of Gannet Quay: one by day, one into the night. */
+const CREW: Cook[] = [
+  { id: 'early', name: 'Early cook', hours: [{ days: [...DAILY], from: '07:00', to: '15:30' }] },
+  { id: 'late', name: 'Late cook', hours: [{ days: [...DAILY], from: '12:00', to: '22:30' }] },
+];
+
+/** What lies in the larder: a few packs, one opened, one that ends soon. */
+function sampleStock(now: number): StockPack[] {
+  const day = (n: number): string => new Date(now + n * 86_400_000).toISOString().slice(0, 10);
+  return [
+    { id: 'pack-1', ingredientId: 'cream-36', sizeG: 1000, leftG: 1000, bestBefore: day(6) },
+    { id: 'pack-2', ingredientId: 'cream-36', sizeG: 1000, leftG: 380, bestBefore: day(3) },
+    { id: 'pack-3', ingredientId: 'sugar-caster', sizeG: 1000, leftG: 640, bestBefore: null },
+    { id: 'pack-4', ingredientId: 'mascarpone', sizeG: 500, leftG: 500, bestBefore: day(9) },
+  ];
+}
+
+/** A dinner on the evening after `now`: an icebox cake, a semifreddo, a syllabub. */
+function sampleDinner(now: number): Service {
+  const zone = new Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const day = nextDay(localTime(Math.floor(now / 60_000), zone).slice(0, 10));
+  const serving = (id: string, sheetId: string, time: string, portions: number) => ({ id, sheetId, at: `${day}T${time}`, portions, vessel: null, placeId: null, batchId: null });
+  return {
+    format: 'soft-peak-service',
+    formatVersion: 1,
+    name: 'Harbour dinner',
+    zone,
+    from: null,
+    servings: [serving('icebox', 'pear-icebox', '20:15', 12), serving('semifreddo', 'honey-semifreddo', '20:30', 12), serving('syllabub', 'elderflower-syllabub', '20:00', 6)],
+    crew: CREW,
+    moreBowls: {},
+    spareMin: 5,
+    minutes: {},
+    gaps: {},
+    pins: {},
+    together: [],
+  };
+}
+
 /** A sample sheet as a document: lines read by the larder, steps written by its ways. */
 export function sampleDoc(sample: SampleSheet, context: EditContext, usualMixer: string): Sheet {
   const parts: Part[] = [];
@@ -72,7 +118,7 @@ export function sampleDoc(sample: SampleSheet, context: EditContext, usualMixer:
 export function seedSampleKitchen(db: KitchenDb, now: number): boolean {
   if (listSheets(db).length > 0) return false;
   const rules = readKitchenFacts(db).rules;
-  db.update(kitchenRules).set({ rules: { ...rules, kitchenName: 'Gannet Quay' } }).where(eq(kitchenRules.id, 1)).run();
+  db.update(kitchenRules).set({ rules: { ...rules, kitchenName: 'Gannet Quay', crew: CREW } }).where(eq(kitchenRules.id, 1)).run();
   for (const i of SAMPLE_INGREDIENTS) db.insert(ingredients).values({ id: i.id, name: i.name, facts: i }).onConflictDoNothing().run();
   const facts = readKitchenFacts(db);
   const kitchen = kitchenOf(facts);
@@ -85,6 +131,8 @@ export function seedSampleKitchen(db: KitchenDb, now: number): boolean {
   });
   const random = seeded(20_26);
   BATCHES.forEach((b, n) => addPastBatch(db, b, n, docs, kitchen, now, random));
+  putPacks(db, sampleStock(now), now);
+  createService(db, 'harbour-dinner', sampleDinner(now), now);
   return true;
 }
 

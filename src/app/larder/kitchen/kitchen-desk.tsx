@@ -12,6 +12,7 @@ import type { RoundVessel, Vessel } from '../../../core/vessel/schema';
 import { WAY_QUESTIONS } from '../../../core/ways/questions';
 import type { KitchenThings } from '../../../data/kitchen-things';
 import { Choice } from '../../../ui/choice';
+import { CrewForm } from '../../../ui/crew-form';
 import { QuantityField } from '../../../ui/quantity-field';
 import { freshId } from '../../../ui/sheet/fresh-id';
 import { GlassForm } from './glass-form';
@@ -73,6 +74,33 @@ export function KitchenDesk({ things: first, revision }: { readonly things: Kitc
           <PlaceRow key={p.id} place={p} onChange={(next) => change({ places: places.map((x) => (x.id === p.id ? next : x)) })} onRemove={() => change({ places: places.filter((x) => x.id !== p.id) })} />
         ))}
       </Section>
+      <section className="mt-7" aria-label="Hands, ovens, hob">
+        <h2 className="pb-1 text-[17px]">Who works when, ovens, hob</h2>
+        <div className="grid gap-x-10 gap-y-4 lg:grid-cols-2">
+          <CrewForm crew={rules.crew} onChange={(crew) => setRules({ crew })} />
+          <div>
+            {rules.ovens.map((o) => (
+              <div key={o.id} className="grid grid-cols-[minmax(0,1fr)_110px_32px] items-end gap-x-3 border-t border-steel-light py-2">
+                <label className="block">
+                  <span className="block text-[13.5px] text-ink-soft">Oven</span>
+                  <input value={o.name} maxLength={60} onChange={(e) => e.target.value.trim() !== '' && setRules({ ovens: rules.ovens.map((x) => (x.id === o.id ? { ...x, name: e.target.value } : x)) })} className="field mt-0.5 w-full" />
+                </label>
+                <QuantityField label="Shelves" unit="" value={o.shelves} min={1} max={40} whole onChange={(shelves) => setRules({ ovens: rules.ovens.map((x) => (x.id === o.id ? { ...x, shelves } : x)) })} />
+                <button type="button" className="flex size-8 items-center justify-center self-end text-ink-soft hover:text-beet pointer-coarse:size-11" aria-label={`Take out ${o.name}`} onClick={() => setRules({ ovens: rules.ovens.filter((x) => x.id !== o.id) })}>
+                  <X size={16} />
+                </button>
+              </div>
+            ))}
+            <button type="button" className="btn mt-1 text-[14px]" onClick={() => setRules({ ovens: [...rules.ovens, { id: freshId(), name: 'Oven', shelves: 2 }] })}>
+              <Plus size={15} aria-hidden="true" /> An oven
+            </button>
+            <div className="grid grid-cols-2 gap-x-3 pt-3">
+              <QuantityField label="Rings of the hob" unit="" value={rules.hobRings} min={0} max={40} whole onChange={(hobRings) => setRules({ hobRings })} />
+              <Choice label="Time zone" value={rules.zone} options={[['', 'this machine’s'] as const, ...Intl.supportedValuesOf('timeZone').map((z) => [z, z] as const)]} onChange={(zone) => setRules({ zone })} />
+            </div>
+          </div>
+        </div>
+      </section>
       <PreferredWays ways={rules.ways} onChange={(ways) => setRules({ ways })} />
     </>
   );

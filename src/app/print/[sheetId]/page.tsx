@@ -10,7 +10,7 @@ import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { getSheet } from '../../../data/sheets';
 import { SheetCut } from '../../../ui/sheet/sheet-cut';
 import { requestTime } from '../../request-time';
-import { PrintBar } from './print-bar';
+import { PrintBar } from '../print-bar';
 
 /** The sheet for a kitchen wall: one or two pages of A4 or Letter, readable at an arm's length. */
 export default async function PrintSheet({ params }: { readonly params: Promise<{ sheetId: string }> }) {
@@ -29,7 +29,7 @@ export default async function PrintSheet({ params }: { readonly params: Promise<
   const printed = new Date(await requestTime());
   return (
     <div className="print-page mx-auto max-w-[190mm] bg-paper px-4 py-6 sm:px-8">
-      <PrintBar sheetId={sheetId} />
+      <PrintBar back={`/sheet/${sheetId}/files`} says="Back to the sheet" />
       <header className="flex items-start justify-between gap-6 border-b-2 max-sm:flex-wrap print:flex-nowrap border-ink pb-3">
         <div>
           <h1 className="text-[26px] leading-tight">{stored.doc.name}</h1>

@@ -1,4 +1,5 @@
-import { isLabelGrid, tubLabelPdf } from '../../../../../core/files/tub-label-pdf';
+import { isLabelGrid } from '../../../../../core/files/label-sizes';
+import { tubLabelPdf } from '../../../../../core/files/tub-label-pdf';
 import { fileName } from '../../../../../core/files/written';
 import { serviceLabels } from '../../../../../data/service-labels';
 import { getService } from '../../../../../data/services';

@@ -1,0 +1,5 @@
+import { CapacityDesk } from './capacity-desk';
+
+export default function CapacityPage() {
+  return <CapacityDesk />;
+}

@@ -1,0 +1,5 @@
+import { LabelsDesk } from './labels-desk';
+
+export default function LabelsPage() {
+  return <LabelsDesk />;
+}

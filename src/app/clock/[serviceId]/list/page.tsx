@@ -1,0 +1,5 @@
+import { ListDesk } from './list-desk';
+
+export default function ListPage() {
+  return <ListDesk />;
+}

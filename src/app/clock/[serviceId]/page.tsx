@@ -1,0 +1,5 @@
+import { PlanDesk } from './plan-desk';
+
+export default function PlanPage() {
+  return <PlanDesk />;
+}

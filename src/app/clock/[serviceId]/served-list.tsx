@@ -1,0 +1,115 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { Plus, X } from 'lucide-react';
+import { dayClock, showSpan } from '../../../core/timetable/says';
+import type { Serving } from '../../../core/timetable/service-schema';
+import { Choice } from '../../../ui/choice';
+import { QuantityField } from '../../../ui/quantity-field';
+import { freshId } from '../../../ui/sheet/fresh-id';
+import { newServing } from '../new-service';
+import { useService } from '../service-provider';
+
+/** What is served, when, for how many, in what; and the way to Pass. */
+export function ServedList() {
+  const { doc, sheets, change, now } = useService();
+  const add = (sheetId: string) => {
+    const sheet = sheets.find((s) => s.id === sheetId);
+    if (sheet) change((d) => ({ ...d, servings: [...d.servings, newServing(d, sheet.id, sheet.doc.portions, now, freshId())] }));
+  };
+  return (
+    <section aria-label="Served">
+      <h2 className="text-[17px]">Served</h2>
+      {doc.servings.length === 0 && <p className="py-1.5 text-ink-soft">Nothing yet. Choose a sheet; then its day and time.</p>}
+      <ul>
+        {doc.servings.map((s, i) => (
+          <ServingRow key={s.id} serving={s} number={i + 1} />
+        ))}
+      </ul>
+      <label className="flex items-center gap-2 border-t border-steel pt-2">
+        <Plus size={16} aria-hidden="true" className="shrink-0" />
+        <span className="sr-only">Serve one more</span>
+        <select value="" onChange={(e) => add(e.target.value)} className="field w-full">
+          <option value="" disabled>
+            Serve one more…
+          </option>
+          {sheets.map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.name}
+            </option>
+          ))}
+        </select>
+      </label>
+    </section>
+  );
+}
+
+function ServingRow({ serving, number }: { readonly serving: Serving; readonly number: number }) {
+  const { id, doc, sheets, kitchen, plan, change, soFar, saving, answer } = useService();
+  const router = useRouter();
+  const [says, setSays] = useState('');
+  const sheet = sheets.find((s) => s.id === serving.sheetId);
+  const set = (next: Partial<Serving>, live = false) => change((d) => ({ ...d, servings: d.servings.map((x) => (x.id === serving.id ? { ...x, ...next } : x)) }), live);
+  const planned = answer?.ok && answer.value.ok ? plan?.servings.find((p) => p.id === serving.id) : undefined;
+  const batch = soFar.find(([s]) => s === serving.id)?.[1];
+  const start = async () => {
+    setSays('');
+    try {
+      const response = await fetch('/api/batches', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ sheetId: serving.sheetId, serving: { serviceId: id, servingId: serving.id } }) });
+      const body = (await response.json()) as { id?: string; says?: string };
+      if (!response.ok || !body.id) throw new Error(body.says ?? 'The batch could not be started.');
+      router.push(`/pass/${body.id}`);
+    } catch (error) {
+      setSays(error instanceof TypeError ? 'The server does not answer.' : (error as Error).message);
+    }
+  };
+  const name = sheet?.name ?? 'a sheet that is gone';
+  return (
+    <li className="border-t border-steel py-2.5" data-serving-row={serving.id}>
+      <div className="flex items-baseline justify-between gap-2">
+        <span className="min-w-0 truncate font-[650]">{name}</span>
+        <button type="button" className="-m-1 flex size-8 shrink-0 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:size-11" aria-label={`Take out ${name}`} onClick={() => change((d) => ({ ...d, servings: d.servings.filter((x) => x.id !== serving.id) }))}>
+          <X size={16} />
+        </button>
+      </div>
+      <div className="grid grid-cols-[minmax(0,1fr)_92px] gap-x-2 gap-y-1.5 pt-1">
+        <label className="block">
+          <span className="block text-[13.5px] text-ink-soft">Served at</span>
+          <input type="datetime-local" step={300} aria-label={`${name}, served at`} value={serving.at} onChange={(e) => /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(e.target.value) && set({ at: e.target.value })} className="field fig mt-0.5 w-full font-medium" />
+        </label>
+        <QuantityField label="Portions" unit="" value={serving.portions} min={1} max={2000} whole onChange={(portions) => set({ portions }, true)} />
+        <div className="col-span-2 grid grid-cols-2 gap-x-2">
+          <Choice
+            label={`In what (${number})`}
+            value={serving.vessel ?? ''}
+            options={[['', sheet ? `${sheet.doc.vessel.name}, as the sheet` : 'as the sheet'], ...kitchen.vessels.filter((v) => v.vessel.name !== sheet?.doc.vessel.name).map((v) => [v.vessel.name, `${v.vessel.name} (${v.count})`] as const)]}
+            onChange={(v) => set({ vessel: v === '' ? null : v })}
+          />
+          <Choice label={`Where it is cold (${number})`} value={serving.placeId ?? ''} options={[['', 'as the sheet'], ...kitchen.places.filter((p) => p.kind !== 'counter').map((p) => [p.id, p.name] as const)]} onChange={(v) => set({ placeId: v === '' ? null : v })} />
+        </div>
+      </div>
+      {planned && (
+        <p className="pt-1.5 text-[14px] text-ink-soft">
+          begins <b className="fig font-[620] text-ink">{dayClock(planned.at - planned.leadMin, doc.zone)}</b>, {showSpan(planned.leadMin)} before
+          {planned.lateMin > 0 && <span className="text-beet">; {showSpan(planned.lateMin)} late</span>}
+        </p>
+      )}
+      <p className="pt-1.5">
+        {batch ? (
+          <Link href={`/${batch.status === 'running' ? 'pass' : 'log'}/${serving.batchId}`} className="underline decoration-dotted underline-offset-4">
+            {batch.status === 'running' ? `On the pass since ${dayClock(batch.startedAt, doc.zone)}: go on` : 'Made: to the log'}
+          </Link>
+        ) : (
+          <button type="button" className="btn text-[14px]" onClick={() => void start()} disabled={!sheet || saving.text !== 'saved'}>
+            Make it on Pass
+          </button>
+        )}
+        <span role="alert" className="pl-2 text-[14px] text-beet">
+          {says}
+        </span>
+      </p>
+    </li>
+  );
+}
