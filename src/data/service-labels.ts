@@ -2,7 +2,7 @@ import { declarations, storeAtSays, type TubLabel } from '../core/files/tub-labe
 import { ok, type Result } from '../core/result';
 import { isPerPortion } from '../core/vessel/profile';
 import { isFreezer } from '../core/cold/place';
-import { clockOf, dayDate } from '../core/timetable/says';
+import { fullMoment } from '../core/timetable/says';
 import { labelTimes } from '../core/timetable/label-times';
 import { dishOf } from '../core/timetable/dish';
 import type { KitchenDb } from './kitchen-file';
@@ -19,6 +19,7 @@ export function serviceLabels(db: KitchenDb, service: StoredService, servings: r
   const { facts } = serviceFacts(db, service.doc, now);
   const { zone } = service.doc;
   const { rules, places } = facts.kitchen;
+  const minute = Math.floor(now / 60_000);
   const freezer = places.find(isFreezer)?.airC ?? -18;
   return ok(
     service.doc.servings
@@ -28,12 +29,12 @@ export function serviceLabels(db: KitchenDb, service: StoredService, servings: r
         const dish = sheet && dishOf(sheet, s, facts.kitchen, dishCache(db));
         if (!dish?.ok) return [];
         const { analysis } = dish.value;
-        const times = labelTimes(answer.value.ok ? answer.value.plan : null, s.id, analysis, Math.floor(now / 60_000));
+        const times = labelTimes(answer.value.ok ? answer.value.plan : null, s.id, analysis, minute);
         const label: TubLabel = {
           name: sheet!.name,
           kitchen: rules.kitchenName,
-          made: `${dayDate(times.made, zone)} ${clockOf(times.made, zone)}`,
-          useBy: `${dayDate(times.useBy, zone)} ${clockOf(times.useBy, zone)}`,
+          made: fullMoment(times.made, zone, minute),
+          useBy: fullMoment(times.useBy, zone, minute),
           declares: declarations(analysis),
           storeAt: storeAtSays(analysis, rules.fridgeC, freezer),
           portions: s.portions,

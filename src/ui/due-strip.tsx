@@ -43,7 +43,7 @@ export function DueStrip() {
     <div className="col-span-full flex min-h-[34px] items-center gap-x-8 overflow-x-auto border-b border-steel px-4 text-[13.5px] whitespace-nowrap text-ink-soft md:pl-[104px]" role="status" aria-label="Next due moments">
       {next.length === 0 && <span>Nothing is due. Finished batches and running whisks show here.</span>}
       {next.map((m, i) => (
-        <Link key={`${m.href}${m.at}`} href={m.href} className="py-1.5 hover:text-ink">
+        <Link key={`${m.href}${m.at}`} href={m.href} className="py-1.5 hover:text-ink md:min-w-0 md:truncate">
           <span className={`fig mr-1.5 text-[14px] ${i === 0 ? 'text-yolk-ink' : 'text-ink'}`}>
             <ClockTime at={m.at} />
           </span>

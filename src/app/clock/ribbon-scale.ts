@@ -4,8 +4,8 @@ import { localTime } from '../../core/timetable/zone';
 export const ZOOMS = [
   ['week', 'week', 0.11],
   ['day', 'day', 0.75],
-  ['hours', 'four hours', 4.2],
-  ['minutes', 'ten minutes', 20],
+  ['hours', '4 hours', 3.3],
+  ['minutes', '10 minutes', 20],
 ] as const;
 export type Zoom = (typeof ZOOMS)[number][0] | 'whole';
 

@@ -19,7 +19,7 @@ export function declarations(s: SheetAnalysis): readonly string[] {
   const allergens = [...new Set(s.parts.flatMap((a) => a.reading.allergens))].sort();
   const ethanolG = s.mixture.massG > 0 ? s.mixture.grams.ethanol / s.sheet.portions : 0;
   return [
-    allergens.length > 0 ? `Contains ${allergens.join(', ')}` : 'No listed allergens; check for traces',
+    allergens.length > 0 ? `Contains ${allergens.map((a) => (a === 'tree-nut' ? 'tree nuts' : a.replaceAll('-', ' '))).join(', ')}` : 'No listed allergens; check for traces',
     ...(ethanolG > 0.1 ? [`Alcohol ${withUnit(plainNumber(ethanolG, 1), 'g')} a portion: not for children`] : []),
     ...(s.parts.some((a) => a.reading.rawEgg) ? ['Raw or lightly cooked egg'] : []),
     ...(s.parts.some((a) => a.reading.caffeine) ? ['Contains caffeine'] : []),

@@ -16,6 +16,12 @@ export const dayDate = (minute: number, zone: string): string => {
   return `${SHORT[weekday(local.slice(0, 10)) - 1]!} ${Number(local.slice(8, 10))}.${Number(local.slice(5, 7))}.`;
 };
 
+/** 'Fri 27.11. 10:05'; with its year where that is not the year of `now`. */
+export function fullMoment(minute: number, zone: string, now: number): string {
+  const [year, present] = [localTime(minute, zone).slice(0, 4), localTime(now, zone).slice(0, 4)];
+  return `${dayDate(minute, zone)}${year === present ? '' : year} ${clockOf(minute, zone)}`;
+}
+
 /** Minutes as cooks say them: '40 min', '2 h 10', '3 days'. */
 export function showSpan(minutes: number): string {
   const min = Math.round(minutes);
@@ -27,7 +33,7 @@ export function showSpan(minutes: number): string {
 export const taskSays = (t: TaskFacts): string => `‘${t.name.toLowerCase()}’${t.dish ? ` (${t.dish})` : ''}`;
 
 /** Why there is no plan, in one sentence with the tasks named. */
-export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone: string, now: number): string {
+export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone: string): string {
   const says = (i: number): string => taskSays(facts[i]!);
   switch (why.kind) {
     case 'bad':
@@ -41,8 +47,6 @@ export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone
     case 'clash': {
       const { task, soon, late, rules } = why.clash;
       const name = says(task);
-      const passed = facts[task]!.kind === 'served' ? (project.tasks[task]!.at ?? 0) < now : false;
-      if (passed) return `${facts[task]!.dish} was to be served at ${dayClock(project.tasks[task]!.at!, zone)}, which is past.`;
       if (!Number.isFinite(soon) || !Number.isFinite(late)) return `No cook is there for ${name} at a time that would do${Number.isFinite(late) ? ` (by ${dayClock(late, zone)})` : Number.isFinite(soon) ? ` (from ${dayClock(soon, zone)})` : ''}.`;
       const names = [...new Set(rules.map((r) => chainName(r, project, facts)))].filter((x) => x !== name && x !== '').slice(0, 3);
       const through = names.length > 0 ? ` because of ${list(names)}` : '';

@@ -110,7 +110,7 @@ function answer(f: ServiceFacts, cache: DishCache, effort: Effort, lateMin: numb
   if (!planned.value.ok) {
     const { why } = planned.value;
     const task = why.kind === 'bad' ? [why.task] : why.kind === 'circle' ? why.tasks : why.kind === 'clash' ? [why.clash.task] : [why.stuck.task];
-    return ok({ ok: false, says: noPlanSays(why, made.value, f.service.zone, f.now), tasks: task.map((i) => project.tasks[i]!.id), left });
+    return ok({ ok: false, says: noPlanSays(why, made.value, f.service.zone), tasks: task.map((i) => project.tasks[i]!.id), left });
   }
   const { plan } = planned.value;
   return ok({ ok: true, plan: drawn(f, made.value, plan, lateMin), left });

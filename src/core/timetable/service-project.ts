@@ -6,6 +6,7 @@ import { dishOf } from './dish';
 import type { Gap, Goal, Machine, Pool, Project, Stay, Task } from './project';
 import type { Service, Serving } from './service-schema';
 import { SERVED, type WorkKind, type WorkTask } from './work';
+import { dayClock } from './says';
 import { minuteOf, stretchesOf } from './zone';
 
 /** How far the batch of a serving has come; moments in minutes since 1970. */
@@ -133,10 +134,15 @@ export function serviceProject(f: ServiceFacts, cache: DishCache): Result<Servic
       left.push({ serving: serving.id, says: dish.fault.says });
       continue;
     }
-    dishes.set(serving.id, dish.value);
     const { work, madeOf, analysis } = dish.value;
     const name = dishName(service, sheets, serving);
     const soFar = f.batches.get(serving.id) ?? null;
+    // What was to be served and never begun holds up nothing else.
+    if (times[n]! < now && soFar === null) {
+      left.push({ serving: serving.id, says: `${name} was to be served at ${dayClock(times[n]!, zone)}, which is past: give it another time.` });
+      continue;
+    }
+    dishes.set(serving.id, dish.value);
     const served = servedTask(serving.id);
     tasks.push({ id: served, name: `${name} is served`, minutes: 0, notBefore: null, at: times[n]!, oneOf: [], uses: [] });
     facts.push({ id: served, servings: [serving.id], stepId: null, kind: 'served', name: 'served', dish: name, part: '', because: '', needs: [], done: soFar?.status === 'finished' && times[n]! <= now, running: false });

@@ -32,6 +32,12 @@ export interface ServiceShopping {
 export function serviceShopping(dishes: readonly { readonly name: string; readonly dish: Dish }[], kitchen: Kitchen, stock: readonly StockPack[], day: string): ServiceShopping {
   const uses = dishes.flatMap(({ name, dish }) => usesOf(dish.analysis).map((u): IngredientUse => ({ ...u, part: name })));
   const items = itemsFrom(uses);
+  // Only what is bought anew leaves an opened pack behind.
+  const bought = items.flatMap((i) => {
+    const toBuyG = i.boughtG - inStockG(stock, i.ingredient.id, day);
+    const { packG } = i.ingredient;
+    return isShellEgg(i.ingredient) ? [i] : toBuyG > 0.5 && packG !== null ? [{ ...i, openedG: Math.ceil(toBuyG / packG - 1e-6) * packG - toBuyG }] : [];
+  });
   const eggs = eggBalance(items, kitchen);
   const unpriced = items.filter((i) => i.cost === null).map((i) => i.ingredient.name);
   const vessels = new Map<string, number>();
@@ -52,7 +58,7 @@ export function serviceShopping(dishes: readonly { readonly name: string; readon
       })
       .sort((a, b) => (a.ingredient.category < b.ingredient.category ? -1 : a.ingredient.category > b.ingredient.category ? 1 : a.ingredient.name < b.ingredient.name ? -1 : 1)),
     eggs,
-    spare: spareWords(items, eggs),
+    spare: spareWords(bought, eggs),
     vessels: [...vessels].map(([name, count]) => ({ name, count, onShelf: kitchen.vessels.filter((v) => v.vessel.name === name).reduce((sum, v) => sum + v.count, 0) })),
     biscuits: [...biscuits].map(([name, pieces]) => ({ name, pieces: Math.ceil(pieces - 1e-6) })),
     cost: items.length === 0 || unpriced.length > 0 ? null : items.reduce((sum, i) => sum + (i.cost ?? 0), 0) + eggs.cost,

@@ -3,6 +3,7 @@
 import { useSearchParams } from 'next/navigation';
 import { useEffect } from 'react';
 import { CrewForm } from '../../../ui/crew-form';
+import { LocalMoment } from '../../../ui/local-moment';
 import { QuantityField } from '../../../ui/quantity-field';
 import { ClockFrame } from '../clock-frame';
 import { useService } from '../service-provider';
@@ -42,10 +43,9 @@ export function PlanDesk() {
               <section aria-label="Limits" className="mt-5 grid grid-cols-2 items-end gap-x-3 gap-y-2">
                 <h2 className="col-span-2 text-[17px]">Limits</h2>
                 <QuantityField label="Breathing space before serving" unit="min" value={doc.spareMin} min={0} max={240} whole onChange={(spareMin) => change((d) => ({ ...d, spareMin }), true)} />
-                <label className="block">
-                  <span className="block text-[13.5px] text-ink-soft">Nothing begins before</span>
-                  <input type="datetime-local" step={300} value={doc.from ?? ''} onChange={(e) => change((d) => ({ ...d, from: /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(e.target.value) ? e.target.value : null }))} className="field fig mt-0.5 w-full font-medium" />
-                </label>
+                <div className="col-span-2">
+                  <LocalMoment label="Nothing begins before" value={doc.from ?? ''} onChange={(from) => change((d) => ({ ...d, from: from === '' ? null : from }))} />
+                </div>
                 <p className="col-span-2 text-[13.5px] text-ink-soft">Times are those of {doc.zone}. Keeping and cooling follow the usual rules; your local food code comes first.</p>
               </section>
             </>

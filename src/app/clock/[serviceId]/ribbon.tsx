@@ -12,10 +12,26 @@ import { useService } from '../service-provider';
 const LINE_PX = 25;
 const ROW_PAD_PX = 5;
 const AXIS_PX = 40;
-const SERVED_PX = 46;
+const SERVED_LINE_PX = 22;
+/** Room that a serving's label takes. */
+const SERVED_LABEL_PX = 186;
 const MARGIN_MIN = 45;
 
 const rowPx = (r: Row): number => r.lines * LINE_PX + 2 * ROW_PAD_PX;
+
+/** On which line each serving's label stands, so that none lies on another. Towards the end labels stand to the left of their moment. */
+function linesOf(servings: readonly { readonly id: string; readonly left: number }[], total: number): ReadonlyMap<string, number> {
+  const spans: { line: number; from: number; to: number }[] = [];
+  const lines = new Map<string, number>();
+  for (const s of servings.toSorted((a, b) => a.left - b.left)) {
+    const from = s.left > total - SERVED_LABEL_PX ? s.left - SERVED_LABEL_PX : s.left;
+    let line = 0;
+    while (spans.some((x) => x.line === line && x.from < from + SERVED_LABEL_PX && x.to > from)) line++;
+    spans.push({ line, from, to: from + SERVED_LABEL_PX });
+    lines.set(s.id, line);
+  }
+  return lines;
+}
 
 /** The width of an element, followed. */
 function useWidth() {
@@ -54,6 +70,8 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
   const days = useMemo(() => daysOf(from, to, zone), [from, to, zone]);
   const x = (minute: number): number => (minute - from) * px;
   const total = Math.max(width - 2, (to - from) * px);
+  const servedLines = linesOf(plan.servings.map((s) => ({ id: s.id, left: x(s.at) })), total);
+  const servedPx = 4 + SERVED_LINE_PX * (1 + Math.max(0, ...servedLines.values()));
 
   // Another zoom keeps in sight what is in hand: the task that is chosen, else the beginning.
   const chosen = plan.tasks.find((t) => t.id === selected);
@@ -114,9 +132,9 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
 
   return (
     <section aria-label="Ribbon" className={stale ? 'opacity-60' : ''}>
-      <div className="flex flex-wrap items-center gap-x-5 gap-y-1.5 pb-2 text-[14px]">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pb-2 text-[14px]">
         <Switch label="Lanes" value={by} options={[['machine', 'hands and machines'], ['dish', 'desserts']]} onChange={setBy} />
-        <Switch label="Look at" value={zoom} options={[['whole', 'all of it'], ...ZOOMS.map(([key, name]) => [key, name] as const)]} onChange={setZoom} />
+        <Switch label="Look at" value={zoom} options={[['whole', 'all'], ...ZOOMS.map(([key, name]) => [key, name] as const)]} onChange={setZoom} />
         <label className="flex min-h-9 items-center gap-1.5 pointer-coarse:min-h-11">
           <input type="checkbox" checked={windows} onChange={(e) => setWindows(e.target.checked)} className="size-4 accent-ink" /> how far each could slide
         </label>
@@ -124,21 +142,21 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
       <div className="grid grid-cols-[88px_minmax(0,1fr)] border-t border-steel sm:grid-cols-[132px_minmax(0,1fr)]">
         <div aria-hidden="true" className="border-r border-steel text-[13.5px]">
           <div style={{ height: AXIS_PX }} />
-          <div style={{ height: SERVED_PX }} className="border-t border-steel-light pt-1.5 pr-2 font-[600]">
+          <div style={{ height: servedPx }} className="border-t border-steel-light pt-1.5 pr-2 font-[600]">
             Served
           </div>
           {rows.map((r) => (
-            <div key={r.id} style={{ height: rowPx(r) }} className="overflow-hidden border-t border-steel-light pt-1.5 pr-2 leading-tight">
-              <span className="block truncate font-[600]">{r.name}</span>
-              {r.note !== '' && rowPx(r) > 44 && <span className="block truncate text-[12.5px] text-ink-soft">{r.note}</span>}
+            <div key={r.id} style={{ height: rowPx(r) }} className="flex flex-col justify-center overflow-hidden border-t border-steel-light pr-2 leading-[1.15]">
+              <span className="line-clamp-2 font-[600]">{r.name}</span>
+              {r.note !== '' && rowPx(r) > 58 && <span className="block truncate text-[12.5px] text-ink-soft">{r.note}</span>}
             </div>
           ))}
         </div>
         <div ref={ref} className="overflow-x-auto" tabIndex={0} role="group" aria-label="Time, from left to right">
           <div className="relative" style={{ width: total }}>
             <Axis ticks={ticks} days={days} from={from} to={to} px={px} zone={zone} />
-            <div className="relative border-t border-steel-light" style={{ height: SERVED_PX }}>
-              {plan.servings.map((s, i) => {
+            <div className="relative border-t border-steel-light" style={{ height: servedPx }}>
+              {plan.servings.map((s) => {
                 const here = drag?.id === s.id ? drag.minute : s.at;
                 return (
                   <Serving
@@ -146,8 +164,8 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
                     serving={s}
                     at={here}
                     left={x(here)}
-                    raised={i % 2 === 1 && plan.servings.length > 1}
-                    flip={x(here) > total - 150}
+                    line={servedLines.get(s.id) ?? 0}
+                    flip={x(here) > total - SERVED_LABEL_PX}
                     zone={zone}
                     {...dragging(s.id, s.at, (m, live) => serveAt(s.id, m, live), () => select(`${s.id}/served`))}
                     onKeyDown={byKeys(s.at, (m) => serveAt(s.id, m, false), null)}
@@ -260,7 +278,7 @@ interface ServingProps {
   readonly serving: PlannedServing;
   readonly at: number;
   readonly left: number;
-  readonly raised: boolean;
+  readonly line: number;
   readonly flip: boolean;
   readonly zone: string;
   readonly onPointerDown: (e: PointerEvent<HTMLElement>) => void;
@@ -268,7 +286,7 @@ interface ServingProps {
   readonly onSelect: () => void;
 }
 
-function Serving({ serving, at, left, raised, flip, zone, onPointerDown, onKeyDown, onSelect }: ServingProps) {
+function Serving({ serving, at, left, line, flip, zone, onPointerDown, onKeyDown, onSelect }: ServingProps) {
   return (
     <button
       type="button"
@@ -276,8 +294,8 @@ function Serving({ serving, at, left, raised, flip, zone, onPointerDown, onKeyDo
       aria-label={`${serving.name} is served ${dayClock(at, zone)}, ${serving.portions} portions. Arrow keys move it by 5 minutes.`}
       onPointerDown={onPointerDown}
       onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ' ? (e.preventDefault(), onSelect()) : onKeyDown(e))}
-      className={`absolute flex h-[21px] cursor-ew-resize touch-none items-center gap-1 text-[13px] whitespace-nowrap hover:z-10 ${raised ? 'top-[23px]' : 'top-[1px]'} ${flip ? '-translate-x-full flex-row-reverse border-r-[3px] pr-1 pl-0.5' : 'border-l-[3px] pr-0.5 pl-1'} border-beet bg-paper/85`}
-      style={{ left }}
+      className={`absolute flex h-[21px] cursor-ew-resize touch-none items-center gap-1 text-[13px] whitespace-nowrap hover:z-10 ${flip ? '-translate-x-full flex-row-reverse border-r-[3px] pr-1 pl-0.5' : 'border-l-[3px] pr-0.5 pl-1'} border-beet bg-paper/85`}
+      style={{ left, top: 2 + line * SERVED_LINE_PX }}
     >
       <span className="fig font-[650]">{clockOf(at, zone)}</span>
       <span className="max-w-[120px] truncate">{serving.name}</span>

@@ -7,7 +7,7 @@ import { Plus, X } from 'lucide-react';
 import { dayClock, showSpan } from '../../../core/timetable/says';
 import type { Serving } from '../../../core/timetable/service-schema';
 import { Choice } from '../../../ui/choice';
-import { QuantityField } from '../../../ui/quantity-field';
+import { LocalMoment } from '../../../ui/local-moment';
 import { freshId } from '../../../ui/sheet/fresh-id';
 import { newServing } from '../new-service';
 import { useService } from '../service-provider';
@@ -24,8 +24,8 @@ export function ServedList() {
       <h2 className="text-[17px]">Served</h2>
       {doc.servings.length === 0 && <p className="py-1.5 text-ink-soft">Nothing yet. Choose a sheet; then its day and time.</p>}
       <ul>
-        {doc.servings.map((s, i) => (
-          <ServingRow key={s.id} serving={s} number={i + 1} />
+        {doc.servings.map((s) => (
+          <ServingRow key={s.id} serving={s} />
         ))}
       </ul>
       <label className="flex items-center gap-2 border-t border-steel pt-2">
@@ -46,7 +46,7 @@ export function ServedList() {
   );
 }
 
-function ServingRow({ serving, number }: { readonly serving: Serving; readonly number: number }) {
+function ServingRow({ serving }: { readonly serving: Serving }) {
   const { id, doc, sheets, kitchen, plan, change, soFar, saving, answer } = useService();
   const router = useRouter();
   const [says, setSays] = useState('');
@@ -74,20 +74,17 @@ function ServingRow({ serving, number }: { readonly serving: Serving; readonly n
           <X size={16} />
         </button>
       </div>
-      <div className="grid grid-cols-[minmax(0,1fr)_92px] gap-x-2 gap-y-1.5 pt-1">
-        <label className="block">
-          <span className="block text-[13.5px] text-ink-soft">Served at</span>
-          <input type="datetime-local" step={300} aria-label={`${name}, served at`} value={serving.at} onChange={(e) => /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(e.target.value) && set({ at: e.target.value })} className="field fig mt-0.5 w-full font-medium" />
-        </label>
-        <QuantityField label="Portions" unit="" value={serving.portions} min={1} max={2000} whole onChange={(portions) => set({ portions }, true)} />
-        <div className="col-span-2 grid grid-cols-2 gap-x-2">
+      <div className="grid gap-y-1.5 pt-1">
+        <LocalMoment label="Served" of={name} value={serving.at} onChange={(at) => at !== '' && set({ at })} />
+        <div className="grid grid-cols-[64px_minmax(0,1fr)_minmax(0,1fr)] gap-x-2">
+          <Portions name={name} value={serving.portions} onChange={(portions) => set({ portions }, true)} />
           <Choice
-            label={`In what (${number})`}
+            label="In what"
             value={serving.vessel ?? ''}
-            options={[['', sheet ? `${sheet.doc.vessel.name}, as the sheet` : 'as the sheet'], ...kitchen.vessels.filter((v) => v.vessel.name !== sheet?.doc.vessel.name).map((v) => [v.vessel.name, `${v.vessel.name} (${v.count})`] as const)]}
+            options={[['', sheet ? `${sheet.doc.vessel.name}` : 'as the sheet'], ...kitchen.vessels.filter((v) => v.vessel.name !== sheet?.doc.vessel.name).map((v) => [v.vessel.name, `${v.vessel.name} (${v.count})`] as const)]}
             onChange={(v) => set({ vessel: v === '' ? null : v })}
           />
-          <Choice label={`Where it is cold (${number})`} value={serving.placeId ?? ''} options={[['', 'as the sheet'], ...kitchen.places.filter((p) => p.kind !== 'counter').map((p) => [p.id, p.name] as const)]} onChange={(v) => set({ placeId: v === '' ? null : v })} />
+          <Choice label="Kept cold in" value={serving.placeId ?? ''} options={[['', 'as the sheet'], ...kitchen.places.filter((p) => p.kind !== 'counter').map((p) => [p.id, p.name] as const)]} onChange={(v) => set({ placeId: v === '' ? null : v })} />
         </div>
       </div>
       {planned && (
@@ -111,5 +108,31 @@ function ServingRow({ serving, number }: { readonly serving: Serving; readonly n
         </span>
       </p>
     </li>
+  );
+}
+
+/** A whole number of portions; what cannot be read stays in the field, the last good number in the plan. */
+function Portions({ name, value, onChange }: { readonly name: string; readonly value: number; readonly onChange: (portions: number) => void }) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const wrong = draft !== null && !(/^\d+$/.test(draft.trim()) && Number(draft) >= 1 && Number(draft) <= 2000);
+  return (
+    <label className="block">
+      <span className="block text-[13.5px] text-ink-soft">Portions</span>
+      <input
+        inputMode="numeric"
+        aria-label={`${name}, portions`}
+        aria-invalid={wrong || undefined}
+        title={wrong ? 'Portions are a whole number from 1 to 2000.' : undefined}
+        value={draft ?? String(value)}
+        maxLength={6}
+        onChange={(e) => {
+          setDraft(e.target.value);
+          const n = Number(e.target.value);
+          if (/^\d+$/.test(e.target.value.trim()) && n >= 1 && n <= 2000) onChange(n);
+        }}
+        onBlur={() => !wrong && setDraft(null)}
+        className="field fig mt-0.5 w-full px-2! text-[16px]"
+      />
+    </label>
   );
 }

@@ -6,6 +6,7 @@ import { clockOf, dayClock, showSpan } from '../../../core/timetable/says';
 import type { PlannedGap, PlannedTask } from '../../../core/timetable/service-plan';
 import { gapKey } from '../../../core/timetable/service-project';
 import { localTime } from '../../../core/timetable/zone';
+import { LocalMoment } from '../../../ui/local-moment';
 import { QuantityField } from '../../../ui/quantity-field';
 import { useService } from '../service-provider';
 
@@ -75,10 +76,9 @@ export function TaskPanel({ task: t }: { readonly task: PlannedTask }) {
             )}
             {!t.done && !t.running && (
               <>
-                <label className="block">
-                  <span className="block text-[13.5px] text-ink-soft">Pinned to</span>
-                  <input type="datetime-local" step={300} value={pin ?? localTime(t.start, zone)} onChange={(e) => /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(e.target.value) && setPin(e.target.value)} className={`field fig mt-0.5 w-full font-medium ${pin === undefined ? 'text-ink-soft' : ''}`} />
-                </label>
+                <div className="col-span-2">
+                  <LocalMoment label="Pinned to" value={pin ?? localTime(t.start, zone)} soft={pin === undefined} onChange={(local) => setPin(local === '' ? null : local)} />
+                </div>
                 {pin === undefined ? (
                   <button type="button" className="btn text-[14px]" onClick={() => setPin(localTime(t.start, zone))}>
                     Pin it here
@@ -114,11 +114,15 @@ export function TaskPanel({ task: t }: { readonly task: PlannedTask }) {
   );
 }
 
+/** From here on a limit is shown in hours, min. */
+const LONG_MIN = 240;
+
 function Wait({ gap: g, of }: { readonly gap: PlannedGap; readonly of: string }) {
   const { plan, doc, change } = useService();
   const other = plan?.tasks.find((t) => t.id === (g.from === of ? g.to : g.from));
   const key = gapKey(g.from, g.to);
   const edit = doc.gaps[key];
+  const long = (g.max ?? 0) >= LONG_MIN;
   const set = (next: { min: number; max: number | null }) => change((d) => ({ ...d, gaps: { ...d.gaps, [key]: next } }), true);
   return (
     <li className="border-t border-steel-light py-1.5 text-[14px]">
@@ -133,7 +137,7 @@ function Wait({ gap: g, of }: { readonly gap: PlannedGap; readonly of: string })
             Set a most
           </button>
         ) : (
-          <QuantityField key={`${key}-max`} label="At most" unit="min" value={g.max} min={0} max={200_000} whole onChange={(max) => set({ min: Math.min(g.min, max), max })} />
+          <QuantityField key={`${key}-max`} label="At most" unit={long ? 'h' : 'min'} value={long ? Math.round((10 * g.max) / 60) / 10 : g.max} min={0} max={long ? 3000 : 200_000} onChange={(v) => set({ min: Math.min(g.min, Math.round(v * (long ? 60 : 1))), max: Math.round(v * (long ? 60 : 1)) })} />
         )}
         {edit && (
           <button type="button" className="btn text-[14px]" onClick={() => change((d) => ({ ...d, gaps: Object.fromEntries(Object.entries(d.gaps).filter(([k]) => k !== key)) }))}>

@@ -7,7 +7,7 @@ import { declarations } from '../../../../core/files/tub-label';
 import { LABEL_SIZES, type LabelGridKey } from '../../../../core/files/label-sizes';
 import { dishOf, newDishCache } from '../../../../core/timetable/dish';
 import { labelTimes } from '../../../../core/timetable/label-times';
-import { clockOf, dayDate } from '../../../../core/timetable/says';
+import { fullMoment } from '../../../../core/timetable/says';
 import { dishName } from '../../../../core/timetable/service-project';
 import { Choice } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
@@ -36,7 +36,7 @@ export function LabelsDesk() {
               if (!dish?.ok) return null;
               const { analysis } = dish.value;
               const times = labelTimes(plan, s.id, analysis, now);
-              const at = (minute: number): string => `${dayDate(minute, doc.zone)} ${clockOf(minute, doc.zone)}`;
+              const at = (minute: number): string => fullMoment(minute, doc.zone, now);
               return (
                 <li key={s.id} className="border-t border-steel py-2.5">
                   <label className="flex gap-2.5">
