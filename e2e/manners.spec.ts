@@ -39,7 +39,15 @@ async function places(page: Page): Promise<string[]> {
     '/larder',
     '/larder/cream-36',
     '/larder/kitchen',
+    '/larder/stock',
+    '/clock',
+    '/clock/harbour-dinner',
+    '/clock/harbour-dinner/list',
+    '/clock/harbour-dinner/shopping',
+    '/clock/harbour-dinner/labels',
+    '/clock/harbour-dinner/capacity',
     '/print/prune-mousse',
+    '/print/service/harbour-dinner',
   ];
 }
 

@@ -5,7 +5,7 @@ import { minuteOf } from '../core/timetable/zone';
 import { listBatches } from './batches';
 import type { KitchenDb } from './kitchen-file';
 import { plannedService } from './service-plans';
-import { listServices } from './services';
+import { listServices, type StoredService } from './services';
 
 /** The kitchen's due moments after `now`, from its latest batches. */
 export function readDueMoments(db: KitchenDb, now: number): readonly DueMoment[] {
@@ -28,13 +28,18 @@ export function readDueMoments(db: KitchenDb, now: number): readonly DueMoment[]
 /** Services whose servings lie between these hours from now are asked for their next moments. */
 const SERVICE_SPAN_H = { before: 6, after: 8 * 24 } as const;
 
-/** What the plans of the present services have next: hands that begin after a pause, what comes out of the cold, and servings. */
-function plannedMoments(db: KitchenDb, now: number): readonly DueMoment[] {
-  return listServices(db)
-    .filter((s) => s.doc.servings.some((x) => {
+/** Services with something served in these days. */
+export const presentServices = (db: KitchenDb, now: number): readonly StoredService[] =>
+  listServices(db).filter((s) =>
+    s.doc.servings.some((x) => {
       const at = minuteOf(x.at, s.doc.zone) * 60_000;
       return at > now - SERVICE_SPAN_H.before * 3_600_000 && at < now + SERVICE_SPAN_H.after * 3_600_000;
-    }))
+    }),
+  );
+
+/** What the plans of the present services have next: hands that begin after a pause, what comes out of the cold, and servings. */
+function plannedMoments(db: KitchenDb, now: number): readonly DueMoment[] {
+  return presentServices(db, now)
     .flatMap((s) => {
       const answer = plannedService(db, s, now);
       return answer.ok && answer.value.ok ? momentsOf(answer.value.plan, `/clock/${s.id}`, now) : [];

@@ -27,9 +27,9 @@ export function CrewForm({ crew, onChange }: { readonly crew: readonly Cook[]; r
               const hours = (next: Partial<typeof h>) => set(c.id, { hours: c.hours.map((x, k) => (k === i ? { ...x, ...next } : x)) });
               return (
                 <div key={i} className="flex flex-wrap items-center gap-x-2 gap-y-1 pt-1.5 text-[14px]">
-                  <input type="time" aria-label={`${c.name} from`} value={h.from} onChange={(e) => e.target.value !== '' && hours({ from: e.target.value })} className="field fig w-[104px] font-medium" />
+                  <input type="time" aria-label={`${c.name} from`} value={h.from} onChange={(e) => e.target.value !== '' && hours({ from: e.target.value })} className="field fig w-[118px] px-2! font-medium" />
                   to
-                  <input type="time" aria-label={`${c.name} to`} value={h.to} onChange={(e) => e.target.value !== '' && hours({ to: e.target.value })} className="field fig w-[104px] font-medium" />
+                  <input type="time" aria-label={`${c.name} to`} value={h.to} onChange={(e) => e.target.value !== '' && hours({ to: e.target.value })} className="field fig w-[118px] px-2! font-medium" />
                   {c.hours.length > 1 && (
                     <button type="button" className="text-ink-soft underline decoration-dotted underline-offset-4" onClick={() => set(c.id, { hours: c.hours.filter((_, k) => k !== i) })}>
                       not these

@@ -27,7 +27,7 @@ export const LABEL_GRIDS: Readonly<Record<LabelGridKey, LabelGrid>> = {
 
 const INSET_MM = 3;
 /** Type on a label, pt: name, dates, the rest; the name shrinks before it is cut. */
-const SIZE = { name: 12, least: 7.5, date: 9.5, small: 7.6 } as const;
+const SIZE = { name: 12, least: 7.5, date: 9.5, small: 7.6, smallest: 4.5 } as const;
 
 /**
  * Labels as PDF at true size, on as many sheets as they take.
@@ -43,49 +43,61 @@ export async function tubLabelPdf(labels: readonly TubLabel[], key: LabelGridKey
   const [w, h] = grid.paper;
   let page: PDFPage | null = null;
   labels.forEach((label, n) => {
-    const place = (n + skip) % each;
+    const place = (n + (key === ROLL ? 0 : skip)) % each;
+    const [width, height] = [grid.label[0] * PT, grid.label[1] * PT];
+    const lines = laidOut(label, width, key === ROLL ? Infinity : height, bold, plain);
+    if (key === ROLL) {
+      // A roll is cut where the label ends.
+      page = pdf.addPage([width, heightOf(lines) + 2 * INSET_MM * PT]);
+      paint(page, lines, INSET_MM * PT, page.getHeight() - INSET_MM * PT, width);
+      return;
+    }
     if (page === null || place === 0) page = pdf.addPage([w * PT, h * PT]);
     const left = grid.edge[0] + (place % grid.across) * grid.pitch[0];
     const top = grid.edge[1] + Math.floor(place / grid.across) * grid.pitch[1];
-    draw(page, label, { left: left * PT, top: (h - top) * PT, width: grid.label[0] * PT, height: grid.label[1] * PT }, bold, plain);
+    paint(page, lines, (left + INSET_MM) * PT, (h - top - INSET_MM) * PT, width);
   });
   if (labels.length === 0) pdf.addPage([w * PT, h * PT]);
   return pdf.save();
 }
 
-interface Box {
-  readonly left: number;
-  readonly top: number;
-  readonly width: number;
-  readonly height: number;
-}
+const ROLL: LabelGridKey = 'roll-62';
+/** From one line's foot to the next line's head, of its size. */
+const LEADING = 0.22;
 
-function draw(page: PDFPage, label: TubLabel, box: Box, bold: PDFFont, plain: PDFFont): void {
-  const ink = rgb(0, 0, 0);
-  const x = box.left + INSET_MM * PT;
-  const room = box.width - 2 * INSET_MM * PT;
-  const floor = box.top - box.height + INSET_MM * PT * 0.7;
-  let y = box.top - INSET_MM * PT;
-  const write = (text: string, font: PDFFont, size: number): void => {
-    y -= size;
-    page.drawText(text, { x, y, size, font, color: ink });
-    y -= size * 0.22;
-  };
+/** A line of type, or a rule across. */
+type LabelLine = { readonly text: string; readonly font: PDFFont; readonly size: number } | 'rule';
+
+const lineHeight = (l: LabelLine): number => (l === 'rule' ? 4 : l.size * (1 + LEADING));
+const heightOf = (lines: readonly LabelLine[]): number => lines.reduce((sum, l) => sum + lineHeight(l), 0);
+
+/** Everything on a label as lines: the name shrinks to its width, what must be said is set smaller before any of it is left out. */
+function laidOut(label: TubLabel, width: number, height: number, bold: PDFFont, plain: PDFFont): readonly LabelLine[] {
+  const room = width - 2 * INSET_MM * PT;
   const name = asLatin(label.name);
   let size: number = SIZE.name;
   while (size > SIZE.least && bold.widthOfTextAtSize(name, size) > room) size -= 0.5;
-  for (const line of wrapped(name, bold, size, room).slice(0, 2)) write(line, bold, size);
-  y -= 1.5;
-  write(asLatin(`Made ${label.made}`), plain, SIZE.date);
-  write(asLatin(`Use by ${label.useBy}`), bold, SIZE.date);
-  page.drawLine({ start: { x, y: y - 0.5 }, end: { x: x + room, y: y - 0.5 }, thickness: 0.5, color: ink });
-  y -= 2;
-  const foot = asLatin(`${label.storeAt}. ${label.kitchen}`);
-  const lines = [...label.declares, foot].flatMap((d) => wrapped(asLatin(d), plain, SIZE.small, room));
-  // What must be said is set smaller before any of it is left out.
+  const head: LabelLine[] = [
+    ...wrapped(name, bold, size, room).slice(0, 2).map((text) => ({ text, font: bold, size })),
+    { text: asLatin(`Made ${label.made}`), font: plain, size: SIZE.date },
+    { text: asLatin(`Use by ${label.useBy}`), font: bold, size: SIZE.date },
+    'rule',
+  ];
+  const says = [...label.declares.map((d) => [asLatin(d), bold] as const), [asLatin(`${label.storeAt}. ${label.portions} portions. ${label.kitchen}`), plain] as const];
+  const foot = (small: number): LabelLine[] => says.flatMap(([text, font]) => wrapped(text, font, small, room).map((t) => ({ text: t, font, size: small })));
   let small: number = SIZE.small;
-  while (small > 4.5 && y - lines.length * small * 1.22 < floor) small -= 0.2;
-  for (const d of [...label.declares.map((t) => [t, bold] as const), [foot, plain] as const]) for (const line of wrapped(asLatin(d[0]), d[1], small, room)) write(line, d[1], small);
+  while (small > SIZE.smallest && heightOf([...head, ...foot(small)]) > height - 2 * INSET_MM * PT) small -= 0.2;
+  return [...head, ...foot(small)];
+}
+
+function paint(page: PDFPage, lines: readonly LabelLine[], x: number, top: number, width: number): void {
+  const color = rgb(0, 0, 0);
+  let y = top;
+  for (const l of lines) {
+    if (l === 'rule') page.drawLine({ start: { x, y: y - 1.5 }, end: { x: x + width - 2 * INSET_MM * PT, y: y - 1.5 }, thickness: 0.5, color });
+    else page.drawText(l.text, { x, y: y - l.size, size: l.size, font: l.font, color });
+    y -= lineHeight(l);
+  }
 }
 
 /** Words on lines no wider than there is room. */

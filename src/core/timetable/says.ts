@@ -45,13 +45,16 @@ export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone
         ? `These wait for each other in a circle: ${list(why.tasks.map(says))}.`
         : `${capital(project.gaps[why.gap]!.says || 'A wait')}, but what must happen meanwhile takes longer: ${list(why.tasks.map(says))}.`;
     case 'clash': {
-      const { task, soon, late, rules } = why.clash;
-      const name = says(task);
-      if (!Number.isFinite(soon) || !Number.isFinite(late)) return `No cook is there for ${name} at a time that would do${Number.isFinite(late) ? ` (by ${dayClock(late, zone)})` : Number.isFinite(soon) ? ` (from ${dayClock(soon, zone)})` : ''}.`;
-      const names = [...new Set(rules.map((r) => chainName(r, project, facts)))].filter((x) => x !== name && x !== '').slice(0, 3);
-      const through = names.length > 0 ? ` because of ${list(names)}` : '';
-      if (facts[task]!.kind === 'served') return `${facts[task]!.dish} would be ready at ${dayClock(soon, zone)} at the soonest, ${showSpan(soon - late)} after it is served${through}.`;
-      return `${capital(name)} would have to begin by ${dayClock(late, zone)}, but it cannot before ${dayClock(soon, zone)}${through}.`;
+      const { task, soon, late, rules, side } = why.clash;
+      const fact = facts[task]!;
+      if (!Number.isFinite(soon) || !Number.isFinite(late)) return `No cook is there for ${says(task)} at a time that would do${Number.isFinite(late) ? ` (by ${dayClock(late, zone)})` : Number.isFinite(soon) ? ` (from ${dayClock(soon, zone)})` : ''}.`;
+      const others = [...new Set(rules.flatMap((r) => chainTasks(r, project)))].filter((i) => i !== task && facts[i]!.kind !== 'served');
+      const names = [...new Set(others.map((i) => (facts[i]!.dish === fact.dish ? `‘${facts[i]!.name.toLowerCase()}’` : says(i))))].slice(0, 3);
+      const through = names.length === 0 ? '' : side === 'late' ? `, to leave time for ${list(names)}` : `, after ${list(names)}`;
+      if (fact.kind === 'served') return `${fact.dish} would be ready at ${dayClock(soon, zone)} at the soonest, ${showSpan(soon - late)} after it is served.`;
+      return side === 'late'
+        ? `${fact.dish}: ‘${fact.name.toLowerCase()}’ would have to begin by ${dayClock(late, zone)}${through}, but it cannot before ${dayClock(soon, zone)}.`
+        : `${fact.dish}: ‘${fact.name.toLowerCase()}’ cannot begin before ${dayClock(soon, zone)}${through}, but it would have to by ${dayClock(late, zone)}.`;
     }
     case 'stuck': {
       const { task, because, held } = why.stuck;
@@ -64,20 +67,22 @@ export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone
         return `${capital(name)} finds no ${what === 'hands' ? 'free hands' : `free ${what}`}${other ? `: ${other} has ${what === 'hands' ? 'them' : 'it'}` : ''}${held >= 0 ? `, and it may not be sooner because of ${says(held)}` : ''}.`;
       }
       const pool = project.pools[because.resource]!;
-      return `${pool.name} is too small${pool.unit ? ` (${plainNumber(pool.capacity, 0)}\u00a0${pool.unit})` : ` (there ${pool.capacity === 1 ? 'is' : 'are'} ${plainNumber(pool.capacity, 0)})`}: ${name} does not go in${other ? ` beside ${other}` : ''}.`;
+      const beside = other ? ` beside ${other}` : '';
+      if (pool.unit === '') return `There ${pool.capacity === 1 ? 'is' : 'are'} only ${plainNumber(pool.capacity, 0)} × ${pool.name}: ${name} finds none${other ? `, because of ${other}` : ''}.`;
+      return `${pool.name} is full (${plainNumber(pool.capacity, 0)}\u00a0${pool.unit}): ${name} does not go in${beside}.`;
     }
   }
 }
 
-const chainName = (rule: number, project: ServiceProject['project'], facts: readonly TaskFacts[]): string => {
-  // Rules are numbered as the gaps come, one for the least wait and one more where there is a most.
+/** The two tasks of a rule. Rules are numbered as the gaps come: one for the least wait, one more where there is a most. */
+function chainTasks(rule: number, project: ServiceProject['project']): readonly number[] {
   let n = -1;
   for (const g of project.gaps) {
     n += g.max === null ? 1 : 2;
-    if (n >= rule) return taskSays(facts[project.tasks.findIndex((t) => t.id === g.from)]!);
+    if (n >= rule) return [g.from, g.to].map((id) => project.tasks.findIndex((t) => t.id === id)).filter((i) => i >= 0);
   }
-  return '';
-};
+  return [];
+}
 
 const capital = (text: string): string => text.charAt(0) === '‘' ? `‘${text.charAt(1).toUpperCase()}${text.slice(2)}` : text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -212,7 +212,7 @@ describe('what cannot be, and what would mend it', () => {
 
   it('two servings of one vessel', () => {
     const f = facts(service([serving('a', 'honey-semifreddo', '2026-11-27T19:00'), serving('b', 'honey-semifreddo', '2026-11-27T19:10'), serving('c', 'honey-semifreddo', '2026-11-27T19:20')]));
-    expect(saysOf(f)).toMatch(/Terrine 1.2 L is too small \(there are 2\)/);
+    expect(saysOf(f)).toMatch(/There are only 2 × Terrine 1.2 L/);
   });
 
   it('a hold shorter than its chain', () => {

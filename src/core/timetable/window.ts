@@ -17,6 +17,8 @@ export interface Clash {
   readonly rules: readonly number[];
   /** 'gaps': they contradict each other; 'hours': nobody is there so long; 'time': it would have to begin before the plan does. */
   readonly why: 'gaps' | 'hours' | 'time';
+  /** Whether it was pushed forward from the end ('late'), or back by what comes before it ('soon'). */
+  readonly side: 'late' | 'soon';
   /** Its window as far as it was known: it would have to begin between the two, and the first is later. */
   readonly soon: number;
   readonly late: number;
@@ -121,7 +123,7 @@ export function windowsOf(c: Compiled, more: readonly (readonly [from: number, t
       rules.push(by[i]!);
       i = c.rules[by[i]!]!.from === i ? c.rules[by[i]!]!.to : c.rules[by[i]!]!.from;
     }
-    return { ok: false, clash: { task, rules, why: whyOf(value, horizonHit), soon: soon[task]!, late: late[task]! } };
+    return { ok: false, clash: { task, rules, side: by === lateBy ? 'late' : 'soon', why: whyOf(value, horizonHit), soon: soon[task]!, late: late[task]! } };
   };
   for (let round = 0; ; round++) {
     let moved = -1;

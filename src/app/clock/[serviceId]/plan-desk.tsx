@@ -24,7 +24,7 @@ export function PlanDesk() {
   const holds = answer?.ok === true && answer.value.ok;
   return (
     <ClockFrame here="plan">
-      <div className="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_336px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] lg:min-h-[calc(100dvh-130px)] lg:grid-cols-[minmax(0,1fr)_336px]">
         <div className="px-4 pb-8 md:px-6">
           {doc.servings.length === 0 ? <p className="py-6 text-[19px]">Choose what is served, and when: the plan counts back from there.</p> : <AnswerLine />}
           {plan && doc.servings.length > 0 && <Ribbon plan={plan} stale={!holds} />}

@@ -4,7 +4,7 @@ import { useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEve
 import { Pin } from 'lucide-react';
 import { clockOf, dayClock, dayDate, showSpan } from '../../../core/timetable/says';
 import type { PlannedServing, PlannedTask, ServicePlan } from '../../../core/timetable/service-plan';
-import { localTime } from '../../../core/timetable/zone';
+import { localTime, minuteOf } from '../../../core/timetable/zone';
 import { rowsByDish, rowsByMachine, type Row } from '../ribbon-rows';
 import { daysOf, fitting, snapped, ticksOf, ZOOMS, type Zoom } from '../ribbon-scale';
 import { useService } from '../service-provider';
@@ -157,7 +157,9 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
             <Axis ticks={ticks} days={days} from={from} to={to} px={px} zone={zone} />
             <div className="relative border-t border-steel-light" style={{ height: servedPx }}>
               {plan.servings.map((s) => {
-                const here = drag?.id === s.id ? drag.minute : s.at;
+                // Where the cook has put it, whatever the plan can make of it.
+                const asked = minuteOf(doc.servings.find((d) => d.id === s.id)?.at ?? '', zone);
+                const here = drag?.id === s.id ? drag.minute : s.lateMin > 0 || Number.isNaN(asked) ? s.at : asked;
                 return (
                   <Serving
                     key={s.id}
@@ -167,8 +169,8 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
                     line={servedLines.get(s.id) ?? 0}
                     flip={x(here) > total - SERVED_LABEL_PX}
                     zone={zone}
-                    {...dragging(s.id, s.at, (m, live) => serveAt(s.id, m, live), () => select(`${s.id}/served`))}
-                    onKeyDown={byKeys(s.at, (m) => serveAt(s.id, m, false), null)}
+                    {...dragging(s.id, here, (m, live) => serveAt(s.id, m, live), () => select(`${s.id}/served`))}
+                    onKeyDown={byKeys(here, (m) => serveAt(s.id, m, false), null)}
                     onSelect={() => select(`${s.id}/served`)}
                   />
                 );

@@ -76,7 +76,7 @@ function ServingRow({ serving }: { readonly serving: Serving }) {
       </div>
       <div className="grid gap-y-1.5 pt-1">
         <LocalMoment label="Served" of={name} value={serving.at} onChange={(at) => at !== '' && set({ at })} />
-        <div className="grid grid-cols-[64px_minmax(0,1fr)_minmax(0,1fr)] gap-x-2">
+        <div className="grid grid-cols-[64px_minmax(0,1fr)] gap-x-2">
           <Portions name={name} value={serving.portions} onChange={(portions) => set({ portions }, true)} />
           <Choice
             label="In what"
@@ -84,7 +84,6 @@ function ServingRow({ serving }: { readonly serving: Serving }) {
             options={[['', sheet ? `${sheet.doc.vessel.name}` : 'as the sheet'], ...kitchen.vessels.filter((v) => v.vessel.name !== sheet?.doc.vessel.name).map((v) => [v.vessel.name, `${v.vessel.name} (${v.count})`] as const)]}
             onChange={(v) => set({ vessel: v === '' ? null : v })}
           />
-          <Choice label="Kept cold in" value={serving.placeId ?? ''} options={[['', 'as the sheet'], ...kitchen.places.filter((p) => p.kind !== 'counter').map((p) => [p.id, p.name] as const)]} onChange={(v) => set({ placeId: v === '' ? null : v })} />
         </div>
       </div>
       {planned && (
@@ -93,19 +92,20 @@ function ServingRow({ serving }: { readonly serving: Serving }) {
           {planned.lateMin > 0 && <span className="text-beet">; {showSpan(planned.lateMin)} late</span>}
         </p>
       )}
-      <p className="pt-1.5">
+      <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-x-2 pt-1.5">
+        <Choice label="Kept cold in" value={serving.placeId ?? ''} options={[['', 'as the sheet'], ...kitchen.places.filter((p) => p.kind !== 'counter').map((p) => [p.id, p.name] as const)]} onChange={(v) => set({ placeId: v === '' ? null : v })} />
         {batch ? (
-          <Link href={`/${batch.status === 'running' ? 'pass' : 'log'}/${serving.batchId}`} className="underline decoration-dotted underline-offset-4">
-            {batch.status === 'running' ? `On the pass since ${dayClock(batch.startedAt, doc.zone)}: go on` : 'Made: to the log'}
+          <Link href={`/${batch.status === 'running' ? 'pass' : 'log'}/${serving.batchId}`} className="btn text-[14px]">
+            {batch.status === 'running' ? 'Go on, on Pass' : 'Made: to the log'}
           </Link>
         ) : (
           <button type="button" className="btn text-[14px]" onClick={() => void start()} disabled={!sheet || saving.text !== 'saved'}>
             Make it on Pass
           </button>
         )}
-        <span role="alert" className="pl-2 text-[14px] text-beet">
-          {says}
-        </span>
+      </div>
+      <p role="alert" className="text-[14px] text-beet empty:hidden">
+        {says}
       </p>
     </li>
   );

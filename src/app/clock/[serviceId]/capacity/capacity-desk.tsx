@@ -47,7 +47,7 @@ export function CapacityDesk() {
   const name = dishName(doc, sheetOf, serving);
   return (
     <ClockFrame here="capacity">
-      <div className="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_336px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] lg:min-h-[calc(100dvh-130px)] lg:grid-cols-[minmax(0,1fr)_336px]">
         <section aria-label="How many" className="px-4 pt-3 pb-10 md:px-6">
           <div className="flex max-w-[620px] flex-wrap items-end gap-3">
             <div className="min-w-[240px] flex-1">
@@ -73,7 +73,7 @@ export function CapacityDesk() {
                 </p>
                 <p className="pt-2">{shown.found.value.because === null ? `More than ${MOST_PORTIONS} were not tried.` : `One more does not go: ${shown.found.value.because}`}</p>
                 <p className="pt-1 text-[14px] text-ink-soft">
-                  {shown.found.value.tried} plans were made for it. The sheet says {serving.portions} now.{' '}
+                  {shown.found.value.tried} plans were made for it. The service says {serving.portions} now.{' '}
                   {shown.found.value.portions !== serving.portions && (
                     <button type="button" className="underline decoration-dotted underline-offset-4" onClick={() => change((d) => ({ ...d, servings: d.servings.map((s) => (s.id === serving.id && shown.found?.ok ? { ...s, portions: shown.found.value.portions } : s)) }))}>
                       Plan {shown.found.value.portions}

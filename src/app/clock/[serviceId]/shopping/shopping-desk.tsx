@@ -25,7 +25,7 @@ export function ShoppingDesk({ stock }: { readonly stock: readonly StockPack[] }
   }, [doc, sheetOf, kitchen, stock]);
   return (
     <ClockFrame here="shopping">
-      <div className="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_336px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] lg:min-h-[calc(100dvh-130px)] lg:grid-cols-[minmax(0,1fr)_336px]">
         <section aria-label="Shopping list" className="px-4 pt-3 pb-10 md:px-6">
           {shopping.items.length === 0 ? <p className="py-6 text-[17px]">Nothing to buy yet: say on the ribbon what is served.</p> : <Items items={shopping.items} eggs={shopping.eggs} />}
         </section>
