@@ -187,7 +187,7 @@ test('labels, calendar and table are files; a service is read again', async ({ p
     { id: 't', sheetId: 'barley-tiramisu', at: inMinutes(2000), portions: 48 },
   ]);
   await page.goto(`/clock/${id}/labels`);
-  await expect(page.getByRole('region', { name: 'Labels' })).toContainText('Contains');
+  await expect(page.getByRole('region', { name: 'Labels', exact: true })).toContainText('Contains');
   const link = page.getByRole('link', { name: 'Labels as PDF' });
   const pdf = await page.request.get((await link.getAttribute('href'))!);
   expect(pdf.headers()['content-type']).toBe('application/pdf');

@@ -143,7 +143,7 @@ export function* tryMends(f: ServiceFacts, cache: DishCache, stuckAt: readonly s
   const changes = [...changesFor(f, cache, stuckAt), ...longerWaits(f, cache, stuckAt)].sort((a, b) => a.cost - b.cost);
   for (const c of changes) {
     if (found.includes(kind(c.key))) continue;
-    const plan = planService({ ...f, service: c.service }, cache, 'quick');
+    const plan = planService({ ...f, service: c.service }, cache, 'possible');
     if (!plan.ok || !plan.value.ok) {
       yield null;
       continue;

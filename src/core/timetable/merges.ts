@@ -39,7 +39,7 @@ export const madeOnce = (service: Service, madeOf: string, once: boolean): Servi
 /** Each part that could be made once, tried: whether the plan still holds, and the hands that it saves. */
 export function tryMerges(f: ServiceFacts, cache: DishCache): readonly Merge[] {
   const hands = (service: Service): number | null => {
-    const found = planService({ ...f, service }, cache, 'quick');
+    const found = planService({ ...f, service }, cache, 'possible');
     return found.ok && found.value.ok ? found.value.plan.handsMin : null;
   };
   return likeParts(f, cache).map((like) => {

@@ -65,7 +65,7 @@ function prefixes(c: Compiled): readonly Compiled[] {
 
 /**
  * Plans a project backwards: every task as late as it can be, the shortest lead before each serving first. Each smaller kitchen (the first
- * cook alone, the first two …) is searched too, so that one more cook or bowl never makes the plan worse; the quick look leaves that out.
+ * cook alone, the first two …) is searched too, so that one more cook or bowl never makes the plan worse; the shorter looks leave that out.
  *
  * @returns a fault for a project that cannot be read (no whole minutes, two tasks of one name, nothing fixed, too many tasks).
  */
@@ -91,7 +91,7 @@ export function planProject(project: Project, effort: Effort = 'thorough'): Resu
   let worth: Worth | null = null;
   let proved = false;
   let stuck: Stuck | null = null;
-  for (const smaller of effort === 'quick' ? [c] : prefixes(c)) {
+  for (const smaller of effort === 'thorough' ? prefixes(c) : [c]) {
     const windows: { readonly ok: true; readonly value: Windows } | { readonly ok: false } = windowsOf(smaller);
     if (!windows.ok) continue;
     const found = search(smaller, windows.value, effort, atLeastMin);

@@ -5,8 +5,8 @@ import { placeBackwards, type Schedule, type Stuck } from './serial';
 import type { Windows } from './window';
 import { isBetter, worthOf, type Worth } from './worth';
 
-/** How long to look: while something is dragged, or until it rests. */
-export type Effort = 'quick' | 'thorough';
+/** How long to look: while something is dragged; until one plan is found; until it rests. */
+export type Effort = 'quick' | 'possible' | 'thorough';
 
 /** Up to so many tasks without a fixed time the search goes on to the proof. */
 export const PROVED_UP_TO = 10;
@@ -15,7 +15,7 @@ const MOST_TURNS = 30;
 /** While there is no plan yet. */
 const MOST_TURNS_FIRST = 100;
 /** So many orders without any plan, and it is given up. */
-const MOST_STUCK = 8;
+const MOST_STUCK = 16;
 const SEED = 17;
 const FEW_MORE = 6;
 
@@ -29,7 +29,7 @@ export interface Found {
 }
 
 /** How many orders are tried. */
-const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(3, Math.min(12, Math.round(900 / Math.max(1, n)))) : Math.max(10, Math.min(100, Math.round(1800 / Math.max(1, n)))));
+const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(3, Math.min(12, Math.round(900 / Math.max(1, n)))) : Math.max(MOST_STUCK, Math.min(100, Math.round(1800 / Math.max(1, n)))));
 
 /** A longest wait up to this ties two tasks closely, min. */
 const CLOSE_MIN = 120;
@@ -97,6 +97,7 @@ export function search(c: Compiled, windows: Windows, effort: Effort, atLeastMin
   let span = 0;
   for (let i = 0; i < c.n; i++) span = Math.max(span, late[i]! - soon[i]!);
   for (let k = 0; k < tries; k++) {
+    if (worth && effort === 'possible') break;
     if (worth && worth.leadMin <= atLeastMin && (worth.earlyMin === 0 || k >= rules.length + FEW_MORE)) break;
     const rule = rules[k];
     const from: Schedule | null = best;

@@ -80,7 +80,8 @@ export type ServiceAnswer = { readonly ok: true; readonly plan: ServicePlan; rea
 const LATER_MIN = [5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240, 360, 480];
 
 /**
- * Plans a service. When one of its batches runs and the time no longer does, servings are put off by as little as will do, and say so.
+ * Plans a service. When one of its batches runs and the time no longer does, a longest wait that has begun is let go, or servings are put off
+ * by as little as will do; both are said.
  * @returns a fault when nothing can be planned at all (no servings, sheets gone).
  */
 export function planService(f: ServiceFacts, cache: DishCache, effort: Effort = 'thorough'): Result<ServiceAnswer> {
@@ -88,8 +89,9 @@ export function planService(f: ServiceFacts, cache: DishCache, effort: Effort = 
   if (!first.ok || first.value.ok) return first;
   const running = [...f.batches.values()].some((b) => b.status === 'running');
   if (!running) return first;
-  for (const later of LATER_MIN) {
-    const next = answer(putOff(f, later), cache, effort, later);
+  // In time before all, then a wait that has begun is let go, then the serving is put off.
+  for (const [later, ease] of [[0, true] as const, ...LATER_MIN.flatMap((l) => [[l, false] as const, [l, true] as const])]) {
+    const next = answer(later === 0 ? f : putOff(f, later), cache, effort, later, ease);
     if (next.ok && next.value.ok) return next;
   }
   return first;
@@ -101,8 +103,8 @@ export function putOff(f: ServiceFacts, minutes: number, only: string | null = n
   return { ...f, service: { ...f.service, servings: f.service.servings.map((s) => (only !== null && s.id !== only) || f.batches.get(s.id)?.status === 'finished' ? s : { ...s, at: localTime(minuteOf(s.at, zone) + minutes, zone) }) } };
 }
 
-function answer(f: ServiceFacts, cache: DishCache, effort: Effort, lateMin: number): Result<ServiceAnswer> {
-  const made = serviceProject(f, cache);
+function answer(f: ServiceFacts, cache: DishCache, effort: Effort, lateMin: number, ease = false): Result<ServiceAnswer> {
+  const made = serviceProject(f, cache, ease);
   if (!made.ok) return made;
   const { project, left } = made.value;
   const planned = planProject(project, effort);
@@ -174,7 +176,13 @@ function drawn(f: ServiceFacts, made: ServiceProject, plan: Plan, lateMin: numbe
     lanes,
     handsMin: tasks.reduce((sum, t) => sum + (t.cook ? t.end - t.start : 0), 0),
     proved: plan.proved,
-    notes: made.notes,
+    notes: [
+      ...made.notes,
+      ...made.eased.flatMap((g) => {
+        const wait = start(g.to) - end(g.from);
+        return g.max !== null && wait > g.max ? [`${facts[index.get(g.from)!]!.dish}: ${g.says || 'a wait'}; in this plan it is ${showSpan(wait)}.`] : [];
+      }),
+    ],
     from: Math.min(...tasks.map((t) => t.start)),
     to: Math.max(...tasks.map((t) => t.end)),
   };

@@ -58,6 +58,8 @@ export interface ServiceProject {
   readonly left: readonly { readonly serving: string; readonly says: string }[];
   /** What is so, whatever is planned: vessels that are not on the shelf, waits that have run over. */
   readonly notes: readonly string[];
+  /** Limits that are no longer asked, because what they begin with has happened: said where the plan goes over them. */
+  readonly eased: readonly Gap[];
 }
 
 const COOK = 'cook:';
@@ -86,9 +88,10 @@ export function dishName(service: Service, sheets: ReadonlyMap<string, Sheet>, s
 
 /**
  * The project of a service: every serving's work on one clock, with cooks, bowls, hob, ovens, room in the cold and vessels.
+ * @param ease longest waits after what has already happened are let go: for when nothing else does any more.
  * @returns a fault when there is nothing to plan: no serving at all, none whose sheet is there.
  */
-export function serviceProject(f: ServiceFacts, cache: DishCache): Result<ServiceProject> {
+export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false): Result<ServiceProject> {
   const { service, kitchen, sheets, now } = f;
   if (service.servings.length === 0) return fail('servings', 'empty', 'Nothing is served yet: add a serving with its day and time.');
   const tasks: Task[] = [];
@@ -250,10 +253,10 @@ export function serviceProject(f: ServiceFacts, cache: DishCache): Result<Servic
     }
   }
 
-  const over = overrun(gaps, tasks, facts, now);
+  const over = overrun(gaps, tasks, facts, now, ease);
   notes.push(...over.notes);
   const usedPools = [...pools.values()];
-  return ok({ project: { tasks, gaps: over.gaps, stays, machines: [...cooks, ...bowls], pools: usedPools, goals, from: first }, facts, dishes, left, notes: [...new Set(notes)] });
+  return ok({ project: { tasks, gaps: over.gaps, stays, machines: [...cooks, ...bowls], pools: usedPools, goals, from: first }, facts, dishes, left, notes: [...new Set(notes)], eased: over.eased });
 }
 
 /** A bowl takes so much more than it was planned with before a second bowlful is needed. */
@@ -285,9 +288,10 @@ function happenedTo(t: WorkTask, b: SoFar, minutes: number, now: number): { read
 }
 
 /** What has happened is not planned anew: a gap that it broke is said and no longer asked. */
-function overrun(gaps: readonly Gap[], tasks: readonly Task[], facts: readonly TaskFacts[], now: number): { readonly gaps: readonly Gap[]; readonly notes: readonly string[] } {
+function overrun(gaps: readonly Gap[], tasks: readonly Task[], facts: readonly TaskFacts[], now: number, ease: boolean): { readonly gaps: readonly Gap[]; readonly notes: readonly string[]; readonly eased: readonly Gap[] } {
   const index = new Map(tasks.map((t, i) => [t.id, i]));
   const notes: string[] = [];
+  const eased: Gap[] = [];
   const kept = gaps.flatMap((g): Gap[] => {
     const [a, b] = [index.get(g.from)!, index.get(g.to)!];
     const [from, to] = [facts[a]!, facts[b]!];
@@ -295,12 +299,14 @@ function overrun(gaps: readonly Gap[], tasks: readonly Task[], facts: readonly T
     const ended = (tasks[a]!.at ?? 0) + tasks[a]!.minutes;
     // Between two that have begun there is nothing left to keep; before one that has begun neither.
     if (set(to)) return [];
-    if (!set(from)) return [g];
-    if (g.max !== null && ended + g.max < now) {
+    if (!set(from) || g.max === null) return [g];
+    if (ended + g.max < now) {
       notes.push(`${from.dish}: ${g.says || `${from.name} waits`}; it has waited ${now - ended}\u00a0min.`);
       return [{ ...g, max: null }];
     }
-    return [g];
+    if (!ease) return [g];
+    eased.push(g);
+    return [{ ...g, max: null }];
   });
-  return { gaps: kept, notes };
+  return { gaps: kept, notes, eased };
 }
