@@ -21,6 +21,7 @@ import type { BalanceGoal, BalanceLine, BalanceProblem } from '../src/core/balan
 import { solveBalance } from '../src/core/balance/solve';
 import { sweep } from '../src/core/sheet/sweep';
 import { learningCoverage, liveCalls } from './bench-kitchens';
+import { planning, scheduling } from './bench-clock';
 import { cold } from './bench-cold';
 import { choosing, dragging, laying, packing } from './bench-tin';
 import { CONTEXT, ingredient, KITCHEN, LARDER, sheetOf } from '../src/testing/sample';
@@ -263,6 +264,8 @@ packing(row);
 laying(row, timed);
 choosing(row, timed);
 cold(row, timed);
+scheduling(row);
+planning(row, timed);
 learningCoverage();
 liveCalls();
 await serverAndPages();

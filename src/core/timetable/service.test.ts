@@ -1,14 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { writeCalendar, writePlanCsv, daySheets } from '../files/service-files';
-import type { KitchenRules, Sheet } from '../sheet/schema';
-import { kitchenOf, type Kitchen } from '../sheet/analyse';
 import { batchPlan } from '../sheet/make-batch';
 import { freshProgress, progressAfter, withTimes, type Progress, type ProgressEvent } from '../sheet/batch';
-import { matcherFor } from '../measures/match';
-import { startingLarder, startingVessels, STARTING_MIXERS, STARTING_PLACES, STARTING_RULES } from '../../data/starting-kitchen';
-import { SAMPLE_INGREDIENTS } from '../../data/sample/sample-ingredients';
-import { sampleDoc } from '../../data/sample/sample-kitchen';
-import { SAMPLE_SHEETS } from '../../data/sample/sample-sheets';
+import { GANNET_QUAY, SHEETS } from '../../testing/gannet-quay';
 import { tryCapacity, type Capacity } from './capacity';
 import { dishOf, newDishCache } from './dish';
 import { tryMends, type Mend } from './mends';
@@ -24,10 +18,8 @@ import { soFarOf } from './so-far';
 import { DAILY } from './usual';
 import { localTime, minuteOf } from './zone';
 
-const rules: KitchenRules = { ...STARTING_RULES, kitchenName: 'Gannet Quay' };
-const kitchen: Kitchen = kitchenOf({ larder: [...startingLarder(), ...SAMPLE_INGREDIENTS], mixers: STARTING_MIXERS, vessels: startingVessels(), places: STARTING_PLACES, rules, corrections: [] });
-const context = { larder: kitchen.larder, matcher: matcherFor([...kitchen.larder.values()]), measures: { cups: rules.cups, eggs: rules.eggs } };
-const sheets: ReadonlyMap<string, Sheet> = new Map(SAMPLE_SHEETS.map((s) => [s.id, sampleDoc(s, context, 'planetary')]));
+const kitchen = GANNET_QUAY;
+const sheets = SHEETS;
 const cache = newDishCache();
 const zone = 'Europe/London';
 const NOW = minuteOf('2026-11-25T09:00', zone);
