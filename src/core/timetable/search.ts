@@ -29,7 +29,7 @@ export interface Found {
 }
 
 /** How many orders are tried. */
-const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(3, Math.min(12, Math.round(900 / Math.max(1, n)))) : Math.max(MOST_STUCK, Math.min(100, Math.round(1800 / Math.max(1, n)))));
+const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(2, Math.min(10, Math.round(450 / Math.max(1, n)))) : Math.max(MOST_STUCK, Math.min(100, Math.round(1800 / Math.max(1, n)))));
 
 /** A longest wait up to this ties two tasks closely, min. */
 const CLOSE_MIN = 120;

@@ -30,8 +30,8 @@ export function schedulingInstance(seed: number, r: InstanceRecipe): Project {
   const demand: number[][] = [];
   const tasks: Task[] = [{ id: 'end', name: 'end', minutes: 0, notBefore: null, at: HORIZON, oneOf: [], uses: [] }];
   for (let i = 0; i < n; i++) {
-    const uses = Array.from({ length: r.resources }, () => (random() < r.factor ? whole(1, 10) : 0) as number);
-    if (uses.every((u) => u === 0)) uses[whole(0, r.resources - 1)] = whole(1, 10);
+    const uses = Array.from({ length: r.resources }, () => (random() < r.factor ? whole(1, 10) : 0));
+    if (!uses.some((u) => u > 0)) uses[whole(0, r.resources - 1)] = whole(1, 10);
     demand.push(uses);
     tasks.push({ id: `t${i}`, name: `t${i}`, minutes: whole(1, 10), notBefore: null, at: null, oneOf: [], uses: uses.flatMap((amount, k) => (amount > 0 ? [{ pool: `r${k}`, amount }] : [])) });
   }
