@@ -230,7 +230,7 @@ async function serverAndPages(): Promise<void> {
     console.log('\nScript that a first load brings, gzip');
     row('', 'kB', 'of 250 kB');
     const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
-    for (const path of ['/', '/sheet/bay-leaf-chantilly/bench', '/sheet/bay-leaf-chantilly/whisk', '/sheet/bay-leaf-chantilly/whisk/live', '/sheet/prune-mousse/whisk/fold', '/sheet/pear-icebox/tin', '/sheet/pear-icebox/tin/above', '/sheet/plum-cheesecake/cold', '/log', '/log/learnt', '/pass/sample-10', '/paste', '/larder']) {
+    for (const path of ['/', '/sheet/bay-leaf-chantilly/bench', '/sheet/bay-leaf-chantilly/whisk', '/sheet/bay-leaf-chantilly/whisk/live', '/sheet/prune-mousse/whisk/fold', '/sheet/pear-icebox/tin', '/sheet/pear-icebox/tin/above', '/sheet/plum-cheesecake/cold', '/clock/harbour-dinner', '/clock/harbour-dinner/list', '/log', '/log/learnt', '/pass/sample-10', '/paste', '/larder']) {
       const page = await browser.newPage();
       const scripts: Promise<number>[] = [];
       page.on('response', (r) => {

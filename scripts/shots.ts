@@ -68,17 +68,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'paste-review', path: '/paste', before: review },
   { name: 'larder', path: '/larder', before: (p) => p.getByRole('searchbox').fill('hevy cream') },
   { name: 'cold', path: '/sheet/plum-cheesecake/cold', before: (p) => p.waitForTimeout(2000) },
-  {
-    name: 'cold-compare',
-    path: '/sheet/plum-cheesecake/cold/compare',
-    before: async (p) => {
-      await p.getByRole('button', { name: 'Set another up beside it' }).click();
-      await p.waitForTimeout(1500);
-    },
-  },
   { name: 'tin', path: '/sheet/pear-icebox/tin' },
   { name: 'tin-above', path: '/sheet/barley-tiramisu/tin/above' },
-  { name: 'tin-soak', path: '/sheet/barley-tiramisu/tin/soak' },
   { name: 'whisk', path: '/sheet/bay-leaf-chantilly/whisk' },
   {
     name: 'pass',
@@ -107,7 +98,10 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'live', path: '/sheet/bay-leaf-chantilly/whisk/live', before: alreadyWhisking },
-  { name: 'learnt', path: '/log/learnt' },
+  { name: 'clock', path: '/clock/harbour-dinner', before: (p) => p.waitForTimeout(1500) },
+  { name: 'clock-list', path: '/clock/harbour-dinner/list', before: (p) => p.waitForTimeout(1500) },
+  { name: 'clock-shopping', path: '/clock/harbour-dinner/shopping' },
+  { name: 'clock-labels', path: '/clock/harbour-dinner/labels', before: (p) => p.waitForTimeout(1500) },
   { name: 'log', path: '/log' },
 ];
 

@@ -38,6 +38,7 @@ const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
   biscuits: { floor: { kind: 'round', radiusMm: 120 }, shape: 'round', widthMm: 50, lengthMm: 50 },
   soak: { biscuit: ingredient('ladyfinger').biscuit, biscuitsG: 384, seconds: 2 },
   softening: { biscuit: ingredient('ginger-thin').biscuit },
+  timetable: { tasks: [{ id: 'served', minutes: 0, at: 600 }, { id: 'set', minutes: 240 }], gaps: [{ from: 'set', to: 'served' }], goals: [{ serve: 'served', tasks: ['set'] }] },
 };
 
 describe.each(Object.values(CALCULATORS))('$name', ({ name, input, output }) => {

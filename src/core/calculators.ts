@@ -5,6 +5,7 @@ import { define, type Calculator } from './calculators/define';
 import { coldCalculator, eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
 import { coolingCalculator, correctionCalculator, eggWhiskCalculator, strokesCalculator } from './calculators/making';
 import { PortionsSchema, readPortions } from './calculators/portions';
+import { timetableCalculator } from './calculators/timetable';
 import { setterCalculator, setTimeCalculator, temperingCalculator } from './calculators/setting';
 import { alcoholServed } from './composition/alcohol';
 import { COMPONENTS } from './composition/components';
@@ -247,6 +248,7 @@ export const CALCULATORS = {
   biscuits: biscuitsCalculator,
   soak: soakCalculator,
   softening: softeningCalculator,
+  timetable: timetableCalculator,
 } as const;
 
 export type CalculatorName = keyof typeof CALCULATORS;

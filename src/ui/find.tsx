@@ -21,12 +21,17 @@ interface FindProps {
   readonly showKeys: () => void;
 }
 
-/** Finds any sheet, ingredient, station or command by typing part of its name. */
+/** Finds any sheet, service, ingredient, station or command by typing part of its name. */
 export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
   const router = useRouter();
   const [sheets, setSheets] = useState<readonly { id: string; name: string }[]>([]);
+  const [services, setServices] = useState<readonly { id: string; name: string }[]>([]);
   useEffect(() => {
     let wanted = true;
+    fetch('/api/services')
+      .then((r) => r.json())
+      .then((found) => wanted && setServices(found as { id: string; name: string }[]))
+      .catch(() => undefined);
     fetch('/api/sheets')
       .then((r) => r.json())
       .then((found) => wanted && setSheets(found as { id: string; name: string }[]))
@@ -38,6 +43,7 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
   const go = (href: string) => () => router.push(href);
   const all: readonly Command[] = [
     ...sheets.map((s) => ({ name: s.name, group: 'Sheets', run: go(`/sheet/${s.id}/bench`) })),
+    ...services.map((s) => ({ name: s.name, group: 'Services', run: go(`/clock/${s.id}`) })),
     { name: 'Today', group: 'Stations', keys: '0', run: go('/') },
     ...STATIONS.map((s) => ({ name: `${s.name}, ${s.says}`, group: 'Stations', keys: s.key, run: go(stationHref(s.name, sheetId)) })),
     { name: 'Start a new sheet', group: 'Commands', run: go('/new') },

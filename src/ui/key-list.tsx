@@ -13,6 +13,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Alt ↑ ↓', 'on a line: move it'],
   ['Ctrl ⌫', 'on a line: take it out'],
   ['↑ ↓', 'on a boundary of Tin’s cut: a millimetre; Page keys five'],
+  ['← →', 'on a serving or a task of Clock: five minutes, with Shift half an hour; Delete lets a pin go'],
   ['← →', 'on Whisk’s curve, in Cold and on Pass: back and on'],
   ['Esc', 'close what is open'],
 ];
@@ -27,7 +28,7 @@ export function KeyList({ onClose }: { readonly onClose: () => void }) {
           <Dialog.Title className="mb-3 text-[20px]">Keys</Dialog.Title>
           <dl className="grid grid-cols-[88px_1fr]">
             {KEYS.map(([keys, says]) => (
-              <div key={keys} className="contents">
+              <div key={says} className="contents">
                 <dt className="fig border-t border-steel-light py-1.5">{keys}</dt>
                 <dd className="border-t border-steel-light py-1.5">{says}</dd>
               </div>

@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { IngredientSchema } from '../composition/ingredient';
 import { SheetSchema } from '../sheet/schema';
+import { ServiceSchema } from '../timetable/service-schema';
 
 /** The files whose form is documented, made from the schemas that the program reads them by. */
 export const SCHEMA_FILES = [
   { name: 'sheet.schema.json', title: 'Soft Peak sheet, form 2', schema: SheetSchema },
+  { name: 'service.schema.json', title: 'Soft Peak service, form 1', schema: ServiceSchema },
   { name: 'ingredient.schema.json', title: 'Soft Peak ingredient', schema: IngredientSchema },
 ] as const;
 

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { writeCalendar, writePlanCsv, daySheets } from '../files/service-files';
 import { batchPlan } from '../sheet/make-batch';
@@ -272,6 +273,19 @@ it('shopping over all desserts: summed, less what the larder has, eggs balanced'
   expect(stocked.toBuyG).toBeCloseTo(270, 6);
   expect(empty.eggs).toMatchObject({ eggs: 6, spareWhites: 6, spareYolks: 0 });
   expect(empty.vessels.find((v) => v.name === 'Terrine 1.2 L')).toMatchObject({ count: 1, onShelf: 2 });
+});
+
+it('whatever is read as a service is one, or refused in words', () => {
+  fc.assert(
+    fc.property(fc.jsonValue({ maxDepth: 3 }), fc.constantFrom('servings', 'crew', 'gaps', 'pins', 'zone', 'spareMin', 'together', 'minutes', 'from', 'name'), (value, field) => {
+      for (const raw of [value, { ...DINNER, [field]: value }]) {
+        const read = readServiceDoc(raw);
+        if (read.ok) expect(planService(facts(read.value), cache, 'quick')).toBeDefined();
+        else expect(read.fault.says.length).toBeGreaterThan(10);
+      }
+    }),
+    { numRuns: 150 },
+  );
 });
 
 it('a service document is read or refused in words', () => {

@@ -209,6 +209,9 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
                 {r.bars.map((b) => (b.kind === 'task' && (windows || b.task.id === selected) && b.task.latest - b.task.soonest > 0 && !b.task.done ? <Bracket key={`w${b.task.id}`} left={x(Math.max(from, b.task.soonest))} width={(Math.min(to, b.task.latest + b.task.end - b.task.start) - Math.max(from, b.task.soonest)) * px} top={ROW_PAD_PX + b.line * LINE_PX} strong={b.task.id === selected} /> : null))}
               </div>
             ))}
+            {days.slice(1).map((d) => (
+              <div key={`night${d}`} aria-hidden="true" className="pointer-events-none absolute bottom-0 border-l-2 border-dotted border-ink-soft" style={{ left: x(d), top: 0 }} />
+            ))}
             {now > from && now < to && <div aria-hidden="true" className="pointer-events-none absolute inset-y-0 w-[2px] bg-beet" style={{ left: x(now), top: AXIS_PX - 6 }} title="now" />}
           </div>
         </div>
