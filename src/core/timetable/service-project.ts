@@ -1,8 +1,8 @@
 import { fail, ok, type Result } from '../result';
 import type { Kitchen } from '../sheet/analyse';
 import type { Sheet } from '../sheet/schema';
-import type { Dish, DishCache } from './dish';
-import { dishOf } from './dish';
+import { dishOf, type Dish, type DishCache } from './dish';
+import { GROWS } from './house';
 import type { Gap, Goal, Machine, Pool, Project, Stay, Task } from './project';
 import type { Service, Serving } from './service-schema';
 import { SERVED, type WorkKind, type WorkTask } from './work';
@@ -86,6 +86,52 @@ export function dishName(service: Service, sheets: ReadonlyMap<string, Sheet>, s
   return `${name}, ${days.size > 1 ? `${serving.at.slice(8, 10)}.${serving.at.slice(5, 7)}. ` : ''}${serving.at.slice(11)}`;
 }
 
+/** Everything that tasks can ask for. Pools are named when something first asks for them, so that only those that matter are planned. */
+function resourcesOf({ service, kitchen }: ServiceFacts, from: number, to: number) {
+  const { ovens, hobRings } = kitchen.rules;
+  const pools = new Map<string, Pool>();
+  const pool = (id: string, name: string, capacity: number, unit: string): string => {
+    if (!pools.has(id)) pools.set(id, { id, name, capacity, unit });
+    return id;
+  };
+  const heats: string[] = [];
+  let last = '';
+  return {
+    pools,
+    cooks: service.crew.map((c): Machine => ({ id: `${COOK}${c.id}`, name: c.name, open: stretchesOf(c.hours, service.zone, from, to) })),
+    bowls: kitchen.mixers.flatMap((m): Machine[] => Array.from({ length: 1 + (service.moreBowls[m.id] ?? 0) }, (_, k) => ({ id: `${MIXER}${m.id}${k > 0 ? `+${k}` : ''}`, name: k > 0 ? `${m.name}, one more` : m.name, open: null }))),
+    /** A ring of the hob; null where there is none. */
+    ring: (): string | null => (hobRings > 0 ? pool(HOB, 'Hob', hobRings, 'ring') : null),
+    /** The oven for a heat: each heat has one, in turn; what cools in a shut oven stays in the one that baked it. Null where there is none. */
+    oven: (setting: string): string | null => {
+      if (ovens.length === 0) return null;
+      const heat = setting === 'off' && last !== '' ? last : setting;
+      last = heat;
+      if (!heats.includes(heat)) heats.push(heat);
+      const oven = ovens[heats.indexOf(heat) % ovens.length]!;
+      return pool(`${OVEN}${oven.id}`, oven.name, oven.shelves, 'shelf');
+    },
+    room: (placeId: string): string | null => {
+      const place = kitchen.places.find((p) => p.id === placeId);
+      return place ? pool(`${PLACE}${place.id}`, place.name, place.litres, 'L') : null;
+    },
+    /** The vessels of a name; null where none is on the shelf. */
+    vessels: (name: string): string | null => {
+      const count = kitchen.vessels.filter((v) => v.vessel.name === name).reduce((sum, v) => sum + v.count, 0);
+      return count > 0 ? pool(`${VESSEL}${name}`, name, count, '') : null;
+    },
+  };
+}
+
+/** A part that is made once: the serving that keeps it, its tasks by way, whom it is for. */
+interface Kept {
+  readonly serving: string;
+  readonly partId: string;
+  readonly massG: number;
+  readonly ids: Map<string, string>;
+  readonly for: string[];
+}
+
 /**
  * The project of a service: every serving's work on one clock, with cooks, bowls, hob, ovens, room in the cold and vessels.
  * @param ease longest waits after what has already happened are let go: for when nothing else does any more.
@@ -102,29 +148,12 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
   const left: { serving: string; says: string }[] = [];
   const notes: string[] = [];
   const dishes = new Map<string, Dish>();
-  const pools = new Map<string, Pool>();
-  const pool = (id: string, name: string, capacity: number, unit: string): string => {
-    if (!pools.has(id)) pools.set(id, { id, name, capacity, unit });
-    return id;
-  };
-  const { ovens, hobRings } = kitchen.rules;
-  const settings: string[] = [];
-  const ovenFor = (setting: string): string | null => {
-    if (ovens.length === 0) return null;
-    const heat = setting === 'off' ? (settings.at(-1) ?? setting) : setting;
-    if (!settings.includes(heat)) settings.push(heat);
-    const oven = ovens[settings.indexOf(heat) % ovens.length]!;
-    return pool(`${OVEN}${oven.id}`, oven.name, oven.shelves, 'shelf');
-  };
   const zone = service.zone;
   const first = service.from === null ? now : Math.max(now, minuteOf(service.from, zone));
   const times = service.servings.map((s) => minuteOf(s.at, zone));
-  const last = Math.max(...times);
-  const cooks = service.crew.map((c): Machine => ({ id: `${COOK}${c.id}`, name: c.name, open: stretchesOf(c.hours, zone, Math.min(first, Math.min(...times) - WEEK_MIN), last + 1) }));
-  const bowls = kitchen.mixers.flatMap((m): Machine[] => Array.from({ length: 1 + (service.moreBowls[m.id] ?? 0) }, (_, k) => ({ id: `${MIXER}${m.id}${k > 0 ? `+${k}` : ''}`, name: k > 0 ? `${m.name}, one more` : m.name, open: null })));
-  const hands = cooks.map((c) => c.id);
+  const has = resourcesOf(f, Math.min(first, Math.min(...times) - WEEK_MIN), Math.max(...times) + 1);
   /** Whose part is made for which others: by what it is made of, the serving and part that keep it. */
-  const kept = new Map<string, { readonly serving: string; readonly partId: string; readonly massG: number; readonly ids: Map<string, string>; readonly for: string[] }>();
+  const kept = new Map<string, Kept>();
 
   for (const [n, serving] of service.servings.entries()) {
     const sheet = sheets.get(serving.sheetId);
@@ -160,7 +189,7 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
       const made = shared(t.partId);
       const other = made === null ? undefined : kept.get(made);
       if (other && !(other.serving === serving.id && other.partId === t.partId)) {
-        const id = other.ids.get(keyIn(t));
+        const id = other.ids.get(t.way);
         if (id) {
           idOf.set(t.key, id);
           mine.push(id);
@@ -171,31 +200,15 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
       const id = taskId(serving.id, t.key);
       idOf.set(t.key, id);
       mine.push(id);
-      if (made !== null && !other) kept.set(made, { serving: serving.id, partId: t.partId!, massG: analysis.parts.find((a) => a.part.id === t.partId)!.reading.mixture.massG, ids: new Map([[keyIn(t), id]]), for: [serving.id] });
-      else if (made !== null) other!.ids.set(keyIn(t), id);
-      const needs: string[] = [];
-      const oneOf: (readonly string[])[] = [];
-      if (t.hands) oneOf.push(hands);
-      if (t.mixerId !== null) {
-        const group = bowls.filter((b) => b.id === `${MIXER}${t.mixerId}` || b.id.startsWith(`${MIXER}${t.mixerId}+`)).map((b) => b.id);
-        if (group.length > 0) oneOf.push(group);
-        needs.push(bowls.find((b) => b.id === group[0])?.name ?? '');
-      }
-      const uses: Task['uses'][number][] = [];
-      if (t.hob && hobRings > 0) {
-        uses.push({ pool: pool(HOB, 'Hob', hobRings, 'ring'), amount: 1 });
-        needs.push('one ring of the hob');
-      }
-      if (t.oven) {
-        const oven = ovenFor(t.oven.setting);
-        if (oven) uses.push({ pool: oven, amount: t.oven.shelves, setting: t.oven.setting });
-        needs.push(t.oven.setting === 'off' ? 'the oven, off' : `the oven at ${t.oven.setting}\u00a0°C`);
-      }
+      if (made !== null && !other) kept.set(made, { serving: serving.id, partId: t.partId!, massG: analysis.parts.find((a) => a.part.id === t.partId)!.reading.mixture.massG, ids: new Map([[t.way, id]]), for: [serving.id] });
+      else if (made !== null) other!.ids.set(t.way, id);
+      const asks = asked(t, has);
+      notes.push(...asks.lacks.map((what) => `${name}: the kitchen has no ${what}; it is planned as if there were one.`));
       const minutes = service.minutes[id]?.minutes ?? t.minutes;
       const pinned = service.pins[id] === undefined ? null : minuteOf(service.pins[id], zone);
       if (pinned !== null && pinned < first) notes.push(`${name}: ‘${t.name.toLowerCase()}’ was pinned to a time that is past; it is planned freely.`);
       const happened = soFar ? happenedTo(t, soFar, minutes, now) : null;
-      const task: Task = { id, name: t.name, minutes, notBefore: null, at: pinned !== null && pinned >= first ? pinned : null, oneOf, uses: uses.filter((u) => u.amount > 0 || u.setting !== undefined) };
+      const task: Task = { id, name: t.name, minutes, notBefore: null, at: pinned !== null && pinned >= first ? pinned : null, oneOf: asks.oneOf, uses: asks.uses };
       tasks.push(happened ? { ...task, ...happened.task, ...(happened.done ? { oneOf: [], uses: [] } : { oneOf: [] }) } : task);
       facts.push({
         id,
@@ -206,7 +219,7 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
         dish: name,
         part: analysis.parts.length > 1 && t.partId !== null ? (analysis.parts.find((a) => a.part.id === t.partId)?.part.name ?? '') : '',
         because: service.minutes[id] ? `set by you; ${t.minutes}\u00a0min by itself (${t.because})` : t.because,
-        needs: needs.filter(Boolean),
+        needs: asks.needs,
         done: happened?.done ?? false,
         running: happened !== null && !happened.done,
       });
@@ -222,50 +235,85 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
     }
     for (const s of work.stays) {
       const [from, until] = [idOf.get(s.from)!, idOf.get(s.until)!];
-      if (s.what.kind === 'place') {
-        const place = kitchen.places.find((p) => p.id === (s.what as { placeId: string }).placeId)!;
-        stays.push({ from, until, use: { pool: pool(`${PLACE}${place.id}`, place.name, place.litres, 'L'), amount: s.what.litres } });
-      } else {
-        const vessel = s.what;
-        const count = kitchen.vessels.filter((v) => v.vessel.name === vessel.name).reduce((sum, v) => sum + v.count, 0);
-        if (count === 0) notes.push(`${name}: no ${vessel.name} is on the shelf; it is planned as if there were enough.`);
-        else stays.push({ from, until, use: { pool: pool(`${VESSEL}${vessel.name}`, vessel.name, count, ''), amount: vessel.count } });
-      }
+      const id = s.what.kind === 'place' ? has.room(s.what.placeId) : has.vessels(s.what.name);
+      if (id !== null) stays.push({ from, until, use: { pool: id, amount: s.what.kind === 'place' ? s.what.litres : s.what.count } });
+      else if (s.what.kind === 'vessel') notes.push(`${name}: no ${s.what.name} is on the shelf; it is planned as if there were enough.`);
     }
     goals.push({ serve: served, tasks: mine });
   }
   if (dishes.size === 0) return fail('servings', 'nothing-there', left[0]?.says ?? 'Nothing can be planned yet.');
 
-  // A part that is made once takes hands for all of it.
-  for (const k of kept.values()) {
-    if (k.for.length < 2) continue;
-    const all = k.for.reduce((sum, id) => {
-      const dish = dishes.get(id)!;
-      const partId = [...dish.madeOf].find(([, made]) => kept.get(made) === k)?.[0];
-      return sum + (dish.analysis.parts.find((a) => a.part.id === partId)?.reading.mixture.massG ?? 0);
-    }, 0);
-    for (const id of k.ids.values()) {
-      const i = tasks.findIndex((t) => t.id === id);
-      const fact = facts.findIndex((x) => x.id === id);
-      const t = tasks[i]!;
-      if (service.minutes[id] === undefined && t.oneOf.length > 0) tasks[i] = { ...t, minutes: t.oneOf.some((g) => g[0]?.startsWith(MIXER)) ? t.minutes * Math.max(1, Math.ceil(all / k.massG / BOWL_STRETCH)) : Math.max(1, Math.round(t.minutes * (all / k.massG) ** ONE_POT)) };
-      facts[fact] = { ...facts[fact]!, servings: k.for, dish: k.for.map((s) => dishName(service, sheets, service.servings.find((x) => x.id === s)!)).join(' and '), because: `made once for ${k.for.length}: ${facts[fact]!.because}` };
+  for (const k of kept.values()) if (k.for.length > 1) handsForAll(k, f, dishes, tasks, facts);
+
+  const over = overrun(joined(gaps), tasks, facts, now, ease);
+  notes.push(...over.notes);
+  return ok({ project: { tasks, gaps: over.gaps, stays, machines: [...has.cooks, ...has.bowls], pools: [...has.pools.values()], goals, from: first }, facts, dishes, left, notes: [...new Set(notes)], eased: over.eased });
+}
+
+/** One gap for each pair of tasks: the longer least, the shorter most, in the words of the stricter. */
+function joined(gaps: readonly Gap[]): readonly Gap[] {
+  const byPair = new Map<string, Gap>();
+  for (const g of gaps) {
+    const key = gapKey(g.from, g.to);
+    const known = byPair.get(key);
+    if (!known) byPair.set(key, g);
+    else {
+      const stricter = g.max !== null && (known.max === null || g.max < known.max) ? g : known;
+      byPair.set(key, { ...stricter, min: Math.min(Math.max(known.min, g.min), stricter.max ?? Infinity) });
     }
   }
+  return [...byPair.values()];
+}
 
-  const over = overrun(gaps, tasks, facts, now, ease);
-  notes.push(...over.notes);
-  const usedPools = [...pools.values()];
-  return ok({ project: { tasks, gaps: over.gaps, stays, machines: [...cooks, ...bowls], pools: usedPools, goals, from: first }, facts, dishes, left, notes: [...new Set(notes)], eased: over.eased });
+/** What a task asks of the kitchen, with words for it, and what of it the kitchen does not have. */
+function asked(t: WorkTask, has: ReturnType<typeof resourcesOf>): { readonly oneOf: Task['oneOf']; readonly uses: Task['uses']; readonly needs: readonly string[]; readonly lacks: readonly string[] } {
+  const oneOf: (readonly string[])[] = [];
+  const uses: Task['uses'][number][] = [];
+  const needs: string[] = [];
+  const lacks: string[] = [];
+  if (t.hands) oneOf.push(has.cooks.map((c) => c.id));
+  if (t.mixerId !== null) {
+    const group = has.bowls.filter((b) => b.id === `${MIXER}${t.mixerId}` || b.id.startsWith(`${MIXER}${t.mixerId}+`));
+    if (group[0]) {
+      oneOf.push(group.map((b) => b.id));
+      needs.push(group[0].name);
+    }
+  }
+  if (t.hob) {
+    const ring = has.ring();
+    if (ring) uses.push({ pool: ring, amount: 1 });
+    if (ring) needs.push('one ring of the hob');
+    else lacks.push('hob');
+  }
+  if (t.oven) {
+    const oven = has.oven(t.oven.setting);
+    if (oven) uses.push({ pool: oven, amount: t.oven.shelves, setting: t.oven.setting });
+    if (oven) needs.push(t.oven.setting === 'off' ? 'the oven, off' : `the oven at ${t.oven.setting}\u00a0°C`);
+    else lacks.push('oven');
+  }
+  return { oneOf, uses, needs, lacks };
+}
+
+/** A part that is made once takes hands for all of it: more bowlfuls where it is whisked, a little more at the pot. */
+function handsForAll(k: Kept, { service, sheets }: ServiceFacts, dishes: ReadonlyMap<string, Dish>, tasks: Task[], facts: TaskFacts[]): void {
+  const made = dishes.get(k.serving)!.madeOf.get(k.partId);
+  const allG = k.for.reduce((sum, id) => {
+    const dish = dishes.get(id)!;
+    const partId = [...dish.madeOf].find(([, m]) => m === made)?.[0];
+    return sum + (dish.analysis.parts.find((a) => a.part.id === partId)?.reading.mixture.massG ?? 0);
+  }, 0);
+  const names = k.for.map((id) => dishName(service, sheets, service.servings.find((s) => s.id === id)!)).join(' and ');
+  for (const id of k.ids.values()) {
+    const i = tasks.findIndex((t) => t.id === id);
+    const t = tasks[i]!;
+    const whisked = t.oneOf.some((g) => g[0]?.startsWith(MIXER));
+    if (service.minutes[id] === undefined && t.oneOf.length > 0) tasks[i] = { ...t, minutes: whisked ? t.minutes * Math.max(1, Math.ceil(allG / k.massG / BOWL_STRETCH)) : Math.max(1, Math.round(t.minutes * (allG / k.massG) ** GROWS.pot)) };
+    facts[i] = { ...facts[i]!, servings: k.for, dish: names, because: `made once for ${k.for.length}: ${facts[i]!.because}` };
+  }
 }
 
 /** A bowl takes so much more than it was planned with before a second bowlful is needed. */
 const BOWL_STRETCH = 1.6;
-/** Hands of one pot for more than one dessert grow with its mass to this power (house, as in `GROWS.pot`). */
-const ONE_POT = 0.25;
-
-/** The same task in another serving's part: its way's step, not its number. */
-const keyIn = (t: WorkTask): string => `${t.kind}:${t.name}:${t.key.slice(t.key.lastIndexOf('/') + 1).replace(/^.*[-.]/, '')}`;
 
 /** What is already so of a task: behind, or begun. Null for what is still to come. */
 function happenedTo(t: WorkTask, b: SoFar, minutes: number, now: number): { readonly task: Partial<Task>; readonly done: boolean } | null {

@@ -16,6 +16,8 @@ export type WorkKind = 'hands' | 'wait' | 'cold' | 'oven' | 'ahead';
 /** A task of making one dessert, before it is known when. */
 export interface WorkTask {
   readonly key: string;
+  /** Which step of a way it is, the same wherever that way is taken; with '/wait', '/oven', '/out' for what goes with it. */
+  readonly way: string;
   /** The step that it is of; null for what comes before one (an oven that heats). */
   readonly stepId: string | null;
   readonly partId: string | null;
@@ -76,8 +78,12 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
   const stays: WorkStay[] = [];
   const { steps, parts, family } = s.sheet;
   const analysis = (id: string | null): PartAnalysis | null => s.parts.find((p) => p.part.id === id) ?? null;
+  const wayOf = (key: string): string => {
+    const step = steps.find((x) => key === x.id || key.startsWith(`${x.id}/`));
+    return step?.key ? step.key + key.slice(step.id.length) : key;
+  };
   const add = (t: Partial<WorkTask> & Pick<WorkTask, 'key' | 'kind' | 'name' | 'minutes' | 'because'>): string => {
-    tasks.push({ stepId: null, partId: null, hands: false, mixerId: null, hob: false, oven: null, ...t });
+    tasks.push({ way: wayOf(t.key), stepId: null, partId: null, hands: false, mixerId: null, hob: false, oven: null, ...t });
     return t.key;
   };
   const gap = (from: string, to: string, min: number, max: number | null, says: string): void => void gaps.push({ from, to, min, max, says });
