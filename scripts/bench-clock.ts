@@ -5,7 +5,7 @@ import { brokenBy } from '../src/core/timetable/proving/check-plan';
 import { schedulingInstance } from '../src/core/timetable/proving/scheduling-instance';
 import { planService } from '../src/core/timetable/service-plan';
 import type { Service } from '../src/core/timetable/service-schema';
-import { DAILY } from '../src/core/timetable/usual';
+import { DAILY, EMPTY_SERVICE } from '../src/core/timetable/usual';
 import { minuteOf } from '../src/core/timetable/zone';
 import { GANNET_QUAY, SHEETS } from '../src/testing/gannet-quay';
 
@@ -44,19 +44,11 @@ export function planning(row: Row, timed: Timed): void {
   const sheets = SHEETS;
   const cook = (id: string, from: string, to: string) => ({ id, name: id, hours: [{ days: [...DAILY], from, to }] });
   const service: Service = {
-    format: 'soft-peak-service',
-    formatVersion: 1,
+    ...EMPTY_SERVICE,
     name: 'Twelve',
     zone,
-    from: null,
     servings: [...sheets].slice(0, 12).map(([id, doc], i) => ({ id: `s${i}`, sheetId: id, at: `2026-11-27T${String(18 + Math.floor(i / 4)).padStart(2, '0')}:${['00', '15', '30', '45'][i % 4]}`, portions: doc.portions, vessel: null, placeId: null, batchId: null })),
     crew: [cook('early', '07:00', '15:30'), cook('middle', '10:00', '19:00'), cook('late', '12:00', '22:30')],
-    moreBowls: {},
-    spareMin: 5,
-    minutes: {},
-    gaps: {},
-    pins: {},
-    together: [],
   };
   const cache = newDishCache();
   const facts = (k: number) => ({ service: { ...service, servings: service.servings.map((s, i) => (i === k % 12 ? { ...s, at: `${s.at.slice(0, 14)}${s.at.slice(14) === '00' ? '05' : '10'}` } : s)) }, kitchen: GANNET_QUAY, sheets, batches: new Map(), now: minuteOf('2026-11-25T09:00', zone) });

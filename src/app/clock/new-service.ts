@@ -1,9 +1,8 @@
-import { USUAL_CREW } from '../../core/timetable/usual';
+import { EMPTY_SERVICE, USUAL_CREW } from '../../core/timetable/usual';
 import type { KitchenRules } from '../../core/sheet/schema';
 import type { Service, Serving } from '../../core/timetable/service-schema';
-import { localTime, nextDay } from '../../core/timetable/zone';
 import { dayDate } from '../../core/timetable/says';
-import { minuteOf } from '../../core/timetable/zone';
+import { localTime, minuteOf, nextDay } from '../../core/timetable/zone';
 
 /** An evening's dinner, until the cook says otherwise. */
 const USUAL_CLOCK = 'T19:00';
@@ -12,21 +11,7 @@ const USUAL_CLOCK = 'T19:00';
 export function newService(rules: KitchenRules, now: number, machineZone: string): Service {
   const zone = rules.zone || machineZone;
   const day = nextDay(localTime(now, zone).slice(0, 10));
-  return {
-    format: 'soft-peak-service',
-    formatVersion: 1,
-    name: `Service of ${dayDate(minuteOf(`${day}${USUAL_CLOCK}`, zone), zone)}`,
-    zone,
-    from: null,
-    servings: [],
-    crew: rules.crew.length > 0 ? rules.crew : USUAL_CREW,
-    moreBowls: {},
-    spareMin: 5,
-    minutes: {},
-    gaps: {},
-    pins: {},
-    together: [],
-  };
+  return { ...EMPTY_SERVICE, name: `Service of ${dayDate(minuteOf(`${day}${USUAL_CLOCK}`, zone), zone)}`, zone, crew: rules.crew.length > 0 ? rules.crew : USUAL_CREW };
 }
 
 /** One more thing that is served: at the time of the last, or tomorrow evening. */

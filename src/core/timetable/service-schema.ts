@@ -48,7 +48,7 @@ export const ServiceSchema = z.object({
   /** Parts that are made once for several desserts, by what they are made of. */
   together: z.array(z.string().max(400)).max(100).default([]),
 });
-export type Service = Omit<Readonly<z.infer<typeof ServiceSchema>>, 'servings' | 'crew'> & { readonly servings: readonly Serving[]; readonly crew: readonly Cook[] };
+export type Service = Omit<Readonly<z.infer<typeof ServiceSchema>>, 'servings' | 'crew' | 'together'> & { readonly servings: readonly Serving[]; readonly crew: readonly Cook[]; readonly together: readonly string[] };
 
 /** Reads a service document. @returns a fault on the field that cannot be read. */
 export function readServiceDoc(raw: unknown): Result<Service> {

@@ -16,7 +16,7 @@ import { serviceProject, type ServiceFacts, type SoFar } from './service-project
 import { readServiceDoc, type Service } from './service-schema';
 import { serviceShopping } from './service-shopping';
 import { soFarOf } from './so-far';
-import { DAILY } from './usual';
+import { DAILY, EMPTY_SERVICE } from './usual';
 import { localTime, minuteOf } from './zone';
 
 const kitchen = GANNET_QUAY;
@@ -28,7 +28,7 @@ const NOW = minuteOf('2026-11-25T09:00', zone);
 const serving = (id: string, sheetId: string, at: string, more: Partial<Service['servings'][number]> = {}) => ({ id, sheetId, at, portions: sheets.get(sheetId)?.portions ?? 1, vessel: null, placeId: null, batchId: null, ...more });
 const early = { id: 'early', name: 'Early', hours: [{ days: DAILY, from: '07:00', to: '15:30' }] };
 const late = { id: 'late', name: 'Late', hours: [{ days: DAILY, from: '12:00', to: '22:30' }] };
-const service = (servings: Service['servings'], more: Partial<Service> = {}): Service => ({ format: 'soft-peak-service', formatVersion: 1, name: 'A dinner', zone, from: null, servings, crew: [early, late], moreBowls: {}, spareMin: 5, minutes: {}, gaps: {}, pins: {}, together: [], ...more });
+const service = (servings: Service['servings'], more: Partial<Service> = {}): Service => ({ ...EMPTY_SERVICE, name: 'A dinner', zone, servings, crew: [early, late], ...more });
 const facts = (s: Service, more: Partial<ServiceFacts> = {}): ServiceFacts => ({ service: s, kitchen, sheets, batches: new Map(), now: NOW, ...more });
 const answerOf = (f: ServiceFacts): ServiceAnswer => {
   const found: Result<ServiceAnswer> = planService(f, cache);

@@ -17,7 +17,7 @@ import type { ReadingKind } from '../../core/sheet/method';
 import type { StockPack } from '../../core/larder/stock';
 import type { Cook } from '../../core/timetable/crew-schema';
 import type { Service } from '../../core/timetable/service-schema';
-import { DAILY } from '../../core/timetable/usual';
+import { DAILY, EMPTY_SERVICE } from '../../core/timetable/usual';
 import { localTime, nextDay } from '../../core/timetable/zone';
 import { createService } from '../services';
 import { putPacks } from '../stock';
@@ -79,21 +79,7 @@ function sampleDinner(now: number): Service {
   const zone = new Intl.DateTimeFormat().resolvedOptions().timeZone;
   const day = nextDay(localTime(Math.floor(now / 60_000), zone).slice(0, 10));
   const serving = (id: string, sheetId: string, time: string, portions: number) => ({ id, sheetId, at: `${day}T${time}`, portions, vessel: null, placeId: null, batchId: null });
-  return {
-    format: 'soft-peak-service',
-    formatVersion: 1,
-    name: 'Harbour dinner',
-    zone,
-    from: null,
-    servings: [serving('icebox', 'pear-icebox', '20:15', 12), serving('semifreddo', 'honey-semifreddo', '20:30', 12), serving('syllabub', 'elderflower-syllabub', '20:00', 6)],
-    crew: CREW,
-    moreBowls: {},
-    spareMin: 5,
-    minutes: {},
-    gaps: {},
-    pins: {},
-    together: [],
-  };
+  return { ...EMPTY_SERVICE, name: 'Harbour dinner', zone, crew: CREW, servings: [serving('icebox', 'pear-icebox', '20:15', 12), serving('semifreddo', 'honey-semifreddo', '20:30', 12), serving('syllabub', 'elderflower-syllabub', '20:00', 6)] };
 }
 
 /** A sample sheet as a document: lines read by the larder, steps written by its ways. */

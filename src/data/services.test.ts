@@ -1,0 +1,114 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { tubLabelPdf } from '../core/files/tub-label-pdf';
+import { LABEL_SIZES, type LabelGridKey } from '../core/files/label-sizes';
+import { kitchenOf } from '../core/sheet/analyse';
+import { batchPlan } from '../core/sheet/make-batch';
+import { PDFDocument } from 'pdf-lib';
+import { getBatch, recordEvent, startBatch } from './batches';
+import { readDueMoments } from './due';
+import { openKitchenFile, type KitchenDb } from './kitchen-file';
+import { readKitchenFacts } from './kitchen-facts';
+import { seedSampleKitchen } from './sample/sample-kitchen';
+import { serviceLabels } from './service-labels';
+import { plannedService, soFarByServing } from './service-plans';
+import { createService, getService, listServices, removeService, saveService, setServingBatch } from './services';
+import { getSheet } from './sheets';
+import { listStock, putPacks } from './stock';
+
+let folder: string;
+let db: KitchenDb;
+const NOW = Date.UTC(2026, 10, 25, 9);
+
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'soft-peak-'));
+  db = openKitchenFile(join(folder, 'kitchen.db'));
+  seedSampleKitchen(db, NOW);
+});
+afterEach(() => {
+  db.$client.close();
+  rmSync(folder, { recursive: true });
+});
+
+const dinner = () => getService(db, 'harbour-dinner')!;
+const started = (sheetId: string) => {
+  const plan = batchPlan(getSheet(db, sheetId)!.doc, kitchenOf(readKitchenFacts(db)));
+  if (!plan.ok) throw new Error(plan.fault.says);
+  return startBatch(db, { id: `batch-${sheetId}`, sheetId, sheetVersion: 1, portions: 6, plan: plan.value, startedAt: NOW });
+};
+
+describe('services in the data file', () => {
+  it('are saved with their revision; a save from an older one changes nothing', () => {
+    const first = dinner();
+    const saved = saveService(db, first.id, { ...first.doc, name: 'Quay dinner' }, first.revision, NOW + 1);
+    expect(saved).toMatchObject({ kind: 'saved', service: { revision: first.revision + 1, doc: { name: 'Quay dinner' } } });
+    expect(saveService(db, first.id, { ...first.doc, name: 'Too late' }, first.revision, NOW + 2)).toMatchObject({ kind: 'conflict', current: { doc: { name: 'Quay dinner' } } });
+    expect(saveService(db, 'nobody', first.doc, 1, NOW)).toEqual({ kind: 'gone' });
+    expect(dinner().doc.name).toBe('Quay dinner');
+    const copy = createService(db, 'copy', first.doc, NOW);
+    expect(listServices(db).map((s) => s.id)).toContain(copy.id);
+    expect(removeService(db, 'copy')).toBe(true);
+    expect(removeService(db, 'copy')).toBe(false);
+  });
+
+  it('a batch of a serving is noted, and the plan follows it; one that was left off is made anew', () => {
+    const batch = started('elderflower-syllabub');
+    expect(setServingBatch(db, 'harbour-dinner', 'syllabub', batch.id, NOW)).toBe(true);
+    expect(setServingBatch(db, 'harbour-dinner', 'nobody', batch.id, NOW)).toBe(false);
+    const step = batch.plan.steps[0]!;
+    recordEvent(db, batch.id, { kind: 'go', step: 1, done: step.key }, batch.revision, NOW + 120_000);
+    const soFar = soFarByServing(db, dinner().doc).get('syllabub')!;
+    expect(soFar.doneAt[step.key]).toBe((NOW + 120_000) / 60_000);
+    const answer = plannedService(db, dinner(), NOW + 180_000);
+    expect(answer.ok && answer.value.ok && answer.value.plan.tasks.find((t) => t.id === `syllabub/${step.key}`)?.done).toBe(true);
+    recordEvent(db, batch.id, { kind: 'abandon', at: NOW + 240_000 }, getBatch(db, batch.id)!.revision, NOW + 240_000);
+    expect(soFarByServing(db, dinner().doc).has('syllabub')).toBe(false);
+  });
+
+  it('their next moments are due, and ring', () => {
+    const planned = readDueMoments(db, NOW).filter((m) => m.rings);
+    expect(planned.length).toBeGreaterThan(3);
+    expect(planned[0]!.href).toMatch(/^\/clock\/harbour-dinner/);
+    expect(planned.every((m) => m.at > NOW)).toBe(true);
+  });
+
+  it('labels: a label for each tin, all that must be said, on every paper', async () => {
+    const labels = serviceLabels(db, dinner(), [], NOW);
+    if (!labels.ok) throw new Error(labels.fault.says);
+    expect(labels.value).toHaveLength(3);
+    expect(labels.value.find((l) => l.name.startsWith('Elderflower'))!.declares.join()).toMatch(/Contains milk, sulphites,Alcohol/);
+    const many = Array.from({ length: 30 }, () => labels.value[0]!);
+    const pages = async (grid: LabelGridKey, skip = 0): Promise<PDFDocument> => PDFDocument.load(await tubLabelPdf(many, grid, skip));
+    const counts = { 'a4-21': 2, 'a4-14': 3, 'letter-10': 3, 'roll-62': 30 } as const;
+    for (const grid of Object.keys(LABEL_SIZES) as LabelGridKey[]) expect((await pages(grid)).getPageCount(), grid).toBe(counts[grid]);
+    expect((await pages('a4-21', 20)).getPageCount()).toBe(3);
+    expect((await pages('roll-62')).getPage(0).getWidth() / (72 / 25.4)).toBeCloseTo(62, 6);
+  });
+});
+
+describe('stock', () => {
+  it('a finished batch draws down what its steps took, the opened pack first; one that is left off what was ticked', () => {
+    const left = (id: string): number => listStock(db).find((p) => p.id === id)?.leftG ?? 0;
+    const before = left('pack-2') + left('pack-1');
+    const batch = started('bay-leaf-chantilly');
+    recordEvent(db, batch.id, { kind: 'finish', at: NOW }, batch.revision, NOW);
+    const cream = batch.plan.steps.flatMap((s) => s.lines).filter((l) => l.ingredientId === 'cream-36').reduce((sum, l) => sum + l.massG, 0);
+    expect(cream).toBeGreaterThan(100);
+    expect(before - left('pack-2') - left('pack-1')).toBeCloseTo(cream, 6);
+    expect(left('pack-2')).toBeLessThan(380);
+    // Finishing twice takes nothing twice.
+    const once = left('pack-1');
+    recordEvent(db, batch.id, { kind: 'finish', at: NOW }, getBatch(db, batch.id)!.revision, NOW);
+    expect(left('pack-1')).toBe(once);
+  });
+
+  it('packs are put in, written down and gone when they are empty', () => {
+    putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 1000, bestBefore: null }], NOW);
+    putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 250, bestBefore: '2026-12-01' }], NOW);
+    expect(listStock(db).find((p) => p.id === 'x')).toMatchObject({ leftG: 250, bestBefore: '2026-12-01' });
+    putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 0, bestBefore: null }], NOW);
+    expect(listStock(db).some((p) => p.id === 'x')).toBe(false);
+  });
+});
