@@ -1,10 +1,15 @@
 import Link from 'next/link';
+import { calls } from '../core/timetable/moments';
 import { clockOf, dayClock } from '../core/timetable/says';
 import { localTime } from '../core/timetable/zone';
 import type { PlannedTask } from '../core/timetable/service-plan';
+import { presentServices } from '../data/due';
+import { openedKitchen } from '../data/kitchen';
+import { plannedService } from '../data/service-plans';
+import { requestTime } from './request-time';
 
 /** A service as Today shows it. Minutes since 1970. */
-export interface ClockToday {
+interface ClockToday {
   readonly id: string;
   readonly name: string;
   readonly zone: string;
@@ -16,8 +21,33 @@ export interface ClockToday {
   readonly says: string;
 }
 
+const NEXT = 4;
+
+/** The present services, each with its plan. */
+async function clockToday(): Promise<readonly ClockToday[]> {
+  const now = await requestTime();
+  // The rest of the page goes out before plans are made.
+  await new Promise((go) => setTimeout(go, 0));
+  const db = openedKitchen();
+  const minute = Math.floor(now / 60_000);
+  return presentServices(db, now).map((s): ClockToday => {
+    const shown = { id: s.id, name: s.doc.name, zone: s.doc.zone, now: minute };
+    const answer = plannedService(db, s, now);
+    if (!answer.ok) return { ...shown, cold: [], next: [], says: answer.fault.says };
+    if (!answer.value.ok) return { ...shown, cold: [], next: [], says: answer.value.says };
+    const { plan } = answer.value;
+    return {
+      ...shown,
+      cold: plan.tasks.filter((t) => (t.kind === 'cold' || t.kind === 'oven') && t.running),
+      next: plan.tasks.filter((t) => t.start >= minute && calls(plan, t)).slice(0, NEXT),
+      says: '',
+    };
+  });
+}
+
 /** The next hands of each present service, and what goes on by itself for it meanwhile. */
-export function ByTheClock({ services }: { readonly services: readonly ClockToday[] }) {
+export async function ByTheClock() {
+  const services = await clockToday();
   return services.map((s) => (
     <section key={s.id} aria-label={s.name} className="mb-7">
       <h2 className="mb-2 flex min-h-9 items-center justify-between gap-3 text-[17px]">

@@ -18,7 +18,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
     <html lang="en">
       <body>
         {access.ok ? (
-          <DueProvider first={readDueMoments(access.db, await requestTime())}>
+          <DueProvider first={readDueMoments(access.db, await requestTime(), false)}>
             <Suspense>{children}</Suspense>
           </DueProvider>
         ) : (

@@ -1,14 +1,12 @@
 import Link from 'next/link';
+import { Suspense } from 'react';
 import { kitchenOf } from '../core/sheet/analyse';
 import { listBatches } from '../data/batches';
-import { calls } from '../core/timetable/moments';
-import { presentServices } from '../data/due';
 import { openedKitchen } from '../data/kitchen';
 import { readKitchenFacts } from '../data/kitchen-facts';
-import { plannedService } from '../data/service-plans';
 import { listSheets } from '../data/sheets';
 import { Frame } from '../ui/frame';
-import { ByTheClock, type ClockToday } from './by-the-clock';
+import { ByTheClock } from './by-the-clock';
 import { InTheCold, type ColdBatch } from './in-the-cold';
 import { Lately } from './lately';
 import { requestTime } from './request-time';
@@ -29,14 +27,6 @@ export default async function Today() {
     const until = b.endedAt + holdShownH * 3_600_000;
     const keep = b.endedAt + (keepingH ?? 72) * 3_600_000;
     return keep > now ? [{ id: b.id, name: b.plan.sheetName, portions: b.portions, since: b.endedAt, until, keep, now }] : [];
-  });
-  const minute = Math.floor(now / 60_000);
-  const clock = presentServices(db, now).map((s): ClockToday => {
-    const answer = plannedService(db, s, now);
-    if (!answer.ok || !answer.value.ok) return { id: s.id, name: s.doc.name, zone: s.doc.zone, now: minute, cold: [], next: [], says: answer.ok ? (answer.value.ok ? '' : answer.value.says) : answer.fault.says };
-    const { plan } = answer.value;
-    const { tasks } = plan;
-    return { id: s.id, name: s.doc.name, zone: s.doc.zone, now: minute, cold: tasks.filter((t) => (t.kind === 'cold' || t.kind === 'oven') && t.running), next: tasks.filter((t) => !t.done && !t.running && t.start >= minute && calls(plan, t)).slice(0, 4), says: '' };
   });
   return (
     <Frame station={null} sheetId={null} heading={<h1 className="truncate text-[20px]">{facts.rules.kitchenName}, today</h1>}>
@@ -74,7 +64,9 @@ export default async function Today() {
             </ul>
           </section>
           <div>
-            <ByTheClock services={clock} />
+            <Suspense fallback={null}>
+              <ByTheClock />
+            </Suspense>
             <InTheCold batches={cold} />
             <Lately batches={batches.filter((b) => b.status === 'finished').slice(0, 4)} />
           </div>

@@ -4,11 +4,14 @@ import { momentsOf } from '../core/timetable/moments';
 import { minuteOf } from '../core/timetable/zone';
 import { listBatches } from './batches';
 import type { KitchenDb } from './kitchen-file';
-import { plannedService } from './service-plans';
+import { lastPlan, plannedService } from './service-plans';
 import { listServices, type StoredService } from './services';
 
-/** The kitchen's due moments after `now`, from its latest batches. */
-export function readDueMoments(db: KitchenDb, now: number): readonly DueMoment[] {
+/**
+ * The kitchen's due moments after `now`, from its latest batches and the plans of its present services.
+ * @param patient plans that are not there yet are made; else only those that are there already count.
+ */
+export function readDueMoments(db: KitchenDb, now: number, patient = true): readonly DueMoment[] {
   const batches = listBatches(db, undefined, 60).map((b) => ({
     id: b.id,
     name: b.plan.sheetName,
@@ -22,7 +25,7 @@ export function readDueMoments(db: KitchenDb, now: number): readonly DueMoment[]
       return dueS === undefined ? [] : [{ at: t.startedAt! + 1000 * dueS, says: t.seconds === null ? 'stop window opens' : t.name }];
     }),
   }));
-  return [...dueMoments(batches, now), ...plannedMoments(db, now)].sort((a, b) => a.at - b.at);
+  return [...dueMoments(batches, now), ...plannedMoments(db, now, patient)].sort((a, b) => a.at - b.at);
 }
 
 /** Services whose servings lie between these hours from now are asked for their next moments. */
@@ -38,10 +41,10 @@ export const presentServices = (db: KitchenDb, now: number): readonly StoredServ
   );
 
 /** What the plans of the present services have next: hands that begin after a pause, what comes out of the cold, and servings. */
-function plannedMoments(db: KitchenDb, now: number): readonly DueMoment[] {
+function plannedMoments(db: KitchenDb, now: number, patient: boolean): readonly DueMoment[] {
   return presentServices(db, now)
     .flatMap((s) => {
-      const answer = plannedService(db, s, now);
-      return answer.ok && answer.value.ok ? momentsOf(answer.value.plan, `/clock/${s.id}`, now) : [];
+      const answer = patient ? plannedService(db, s, now) : lastPlan(s.id);
+      return answer?.ok && answer.value.ok ? momentsOf(answer.value.plan, `/clock/${s.id}`, now) : [];
     });
 }

@@ -16,8 +16,8 @@ import type { StoredService } from './services';
 
 const MINUTE_MS = 60_000;
 
-/** How far the batches of a service have come, by serving. */
-export function soFarByServing(db: KitchenDb, service: Service): ReadonlyMap<string, SoFar> {
+/** How far the batches of a service have come, by serving. @param now milliseconds since 1970. */
+export function soFarByServing(db: KitchenDb, service: Service, now: number): ReadonlyMap<string, SoFar> {
   const ids = service.servings.flatMap((s) => (s.batchId === null ? [] : [s.batchId]));
   if (ids.length === 0) return new Map();
   const rows = db.select().from(batches).where(inArray(batches.id, ids)).all();
@@ -26,7 +26,7 @@ export function soFarByServing(db: KitchenDb, service: Service): ReadonlyMap<str
       const row = rows.find((r) => r.id === s.batchId);
       // One that was left off is made anew.
       if (!row || row.status === 'abandoned') return [];
-      return [[s.id, soFarOf({ status: row.status, startedAt: row.startedAt, plan: BatchPlanSchema.parse(row.plan), progress: ProgressSchema.parse(row.progress) })] as const];
+      return [[s.id, soFarOf({ status: row.status, startedAt: row.startedAt, plan: BatchPlanSchema.parse(row.plan), progress: ProgressSchema.parse(row.progress) }, Math.floor(now / MINUTE_MS))] as const];
     }),
   );
 }
@@ -55,7 +55,7 @@ export function serviceFacts(db: KitchenDb, service: Service, now: number): { re
     sheets.set(id, doc);
     revisions.push(`${id}:${sheet.revision}`);
   }
-  return { facts: { service, kitchen, sheets, batches: soFarByServing(db, service), now: Math.floor(now / MINUTE_MS) }, revisions: revisions.join() };
+  return { facts: { service, kitchen, sheets, batches: soFarByServing(db, service, now), now: Math.floor(now / MINUTE_MS) }, revisions: revisions.join() };
 }
 
 /** The plan of a stored service as it stands; kept for some minutes while nothing that it rests on has changed. */
@@ -70,6 +70,9 @@ export function plannedService(db: KitchenDb, stored: StoredService, now: number
   return answer;
 }
 const KEPT_MIN = 2;
+
+/** The plan of a service that was made last, whatever has changed since; null where none was made yet: for a page that must not wait. */
+export const lastPlan = (serviceId: string): Result<ServiceAnswer> | null => held.softPeakPlans?.answers.get(serviceId)?.answer ?? null;
 
 /** The dishes of a service, for labels and shopping. */
 export const dishCache = (db: KitchenDb) => heldFor(db).cache;

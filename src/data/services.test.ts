@@ -59,12 +59,12 @@ describe('services in the data file', () => {
     expect(setServingBatch(db, 'harbour-dinner', 'nobody', batch.id, NOW)).toBe(false);
     const step = batch.plan.steps[0]!;
     recordEvent(db, batch.id, { kind: 'go', step: 1, done: step.key }, batch.revision, NOW + 120_000);
-    const soFar = soFarByServing(db, dinner().doc).get('syllabub')!;
+    const soFar = soFarByServing(db, dinner().doc, NOW + 150_000).get('syllabub')!;
     expect(soFar.doneAt[step.key]).toBe((NOW + 120_000) / 60_000);
     const answer = plannedService(db, dinner(), NOW + 180_000);
     expect(answer.ok && answer.value.ok && answer.value.plan.tasks.find((t) => t.id === `syllabub/${step.key}`)?.done).toBe(true);
     recordEvent(db, batch.id, { kind: 'abandon', at: NOW + 240_000 }, getBatch(db, batch.id)!.revision, NOW + 240_000);
-    expect(soFarByServing(db, dinner().doc).has('syllabub')).toBe(false);
+    expect(soFarByServing(db, dinner().doc, NOW + 300_000).has('syllabub')).toBe(false);
   });
 
   it('their next moments are due, and ring', () => {

@@ -60,7 +60,7 @@ function Bell({ moments }: { readonly moments: readonly DueMoment[] }) {
   }, [first]);
   if (due.length === 0) return null;
   return (
-    <div role="alert" aria-label="Due now" className="fixed inset-x-0 bottom-0 z-40 border-t-2 border-yolk-ink bg-yolk px-4 py-2 text-ink shadow-float max-md:bottom-[52px]">
+    <div role="alert" aria-label="Due now" className="fixed inset-x-0 top-0 z-40 border-b-2 border-yolk-ink bg-yolk px-4 py-2 text-ink shadow-float">
       <ul className="mx-auto max-w-[900px]">
         {due.map((m) => (
           <li key={keyOf(m)} className="flex items-center justify-between gap-4 py-1 text-[17px]">

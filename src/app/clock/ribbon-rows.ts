@@ -46,8 +46,12 @@ export function rowsByMachine(plan: ServicePlan): readonly Row[] {
       const tasks = plan.tasks.filter((t) => t.lanes.includes(l.id));
       return { id: l.id, name: l.name, note: l.unit === 'L' ? `${Math.round(peak(stays))} of ${l.capacity} L at most` : '', open: l.open, ...barsOf(tasks, stays) };
     });
-  const alone = plan.tasks.filter((t) => t.kind !== 'served' && t.lanes.length === 0);
-  return alone.length > 0 ? [...rows, { id: 'alone', name: 'By itself', note: '', open: null, ...barsOf(alone, []) }] : rows;
+  const without = plan.tasks.filter((t) => t.kind !== 'served' && t.lanes.length === 0);
+  // Whose hands it was is not written down.
+  const behind = without.filter((t) => t.kind === 'hands');
+  const alone = without.filter((t) => t.kind !== 'hands');
+  const extra = (id: string, name: string, tasks: readonly PlannedTask[]): Row[] => (tasks.length > 0 ? [{ id, name, note: '', open: null, ...barsOf(tasks, []) }] : []);
+  return [...extra('behind', 'Done, or in hand', behind), ...rows, ...extra('alone', 'By itself', alone)];
 }
 
 /** Lanes by dessert: everything of one beside each other. */

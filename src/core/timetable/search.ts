@@ -9,7 +9,7 @@ import { isBetter, worthOf, type Worth } from './worth';
 export type Effort = 'quick' | 'possible' | 'thorough';
 
 /** Up to so many tasks without a fixed time the search goes on to the proof. */
-export const PROVED_UP_TO = 10;
+const PROVED_UP_TO = 10;
 const MOST_NODES = 30_000;
 const MOST_TURNS = 30;
 /** While there is no plan yet. */
@@ -18,6 +18,9 @@ const MOST_TURNS_FIRST = 100;
 const MOST_STUCK = 16;
 const SEED = 17;
 const FEW_MORE = 6;
+/** How far an order is shaken, min. */
+const LEAST_SHAKE_MIN = 20;
+const MOST_SHAKE_MIN = 600;
 
 export interface Found {
   readonly best: Schedule | null;
@@ -66,7 +69,7 @@ function latestInOrder(c: Compiled, windows: Windows, plan: Schedule): Schedule 
 }
 
 /** How many of the tasks have no fixed time. */
-export const freeTasks = (c: Compiled): number => c.at.reduce((n, t) => n + (Number.isNaN(t) ? 1 : 0), 0);
+const freeTasks = (c: Compiled): number => c.at.reduce((n, t) => n + (Number.isNaN(t) ? 1 : 0), 0);
 
 /**
  * Looks for a plan: orders of placing by rules, then orders near the best one found (its tasks by their starts, shaken), a task that was stuck
@@ -90,23 +93,30 @@ export function search(c: Compiled, windows: Windows, effort: Effort, atLeastMin
   for (let i = 0; i < c.n; i++) if (Number.isNaN(c.at[i]!)) clusterLate[cluster[i]!] = Math.max(clusterLate[cluster[i]!]!, late[i]! + c.minutes[i]!);
   // What hangs closely together is placed together, so that nothing else takes the hands between.
   const together = (i: number): number => clusterLate[cluster[i]!]! + cluster[i]! * 1e-3 + late[i]! * 1e-9;
-  const shaken = new Float64Array(c.n);
   const rules: readonly ((i: number) => number)[] = [together, (i) => late[i]!, (i) => late[i]! + c.minutes[i]!, (i) => late[i]! - (late[i]! - soon[i]!) / 50, (i) => soon[i]! - late[i]!];
-  const tries = triesFor(freeTasks(c), effort);
-  let failed = 0;
   let span = 0;
   for (let i = 0; i < c.n; i++) span = Math.max(span, late[i]! - soon[i]!);
+  const shakes = Math.min(MOST_SHAKE_MIN, Math.max(LEAST_SHAKE_MIN, span / 8));
+  const noise = (width: number): Float64Array => Float64Array.from({ length: c.n }, () => width * (random() - 0.5));
+  /** The k-th order to try: by the rules first, then shaken, in turn by clusters and by single tasks, near the best plan where there is one. */
+  const orderAt = (k: number, shake: number): readonly number[] => {
+    const rule = rules[k];
+    if (rule) return order(rule);
+    const from = best;
+    const shaken = noise(2 * shake);
+    if (k % 2 === 1) {
+      const ends = from && clusterEnds(from, cluster);
+      return order((i) => (from && ends ? ends[cluster[i]!]! + from.starts[i]! * 1e-6 : together(i)) + shaken[cluster[i]!]!);
+    }
+    return from && k % 3 !== 0 ? order((i) => from.starts[i]! + c.minutes[i]! / 2 + shaken[i]! / 2) : order((i) => late[i]! + shaken[i]!);
+  };
+  const tries = triesFor(freeTasks(c), effort);
+  let failed = 0;
   for (let k = 0; k < tries; k++) {
     if (worth && effort === 'possible') break;
     if (worth && worth.leadMin <= atLeastMin && (worth.earlyMin === 0 || k >= rules.length + FEW_MORE)) break;
-    const rule = rules[k];
-    const from: Schedule | null = best;
-    const shake = Math.min(600, Math.max(20, span / 8)) * (0.1 + 0.9 * random());
-    const key = rule ?? (from && k % 3 !== 0 ? (i: number) => from.starts[i]! + c.minutes[i]! / 2 + shake * (random() - 0.5) : (i: number) => late[i]! + shake * 2 * (random() - 0.5));
-    if (k % 2 === 1) for (let i = 0; i < c.n; i++) shaken[i] = shake * 2 * (random() - 0.5);
-    const byCluster = k % 2 === 1 && !rule;
-    const ends = byCluster && from ? clusterEnds(from, cluster) : null;
-    const found = placeBackwards(c, windows, byCluster ? order((i) => (ends && from ? ends[cluster[i]!]! + from.starts[i]! * 1e-6 : together(i)) + shaken[cluster[i]!]!) : order(key), worth ? MOST_TURNS : MOST_TURNS_FIRST);
+    const shake = shakes * (0.1 + 0.9 * random());
+    const found = placeBackwards(c, windows, orderAt(k, shake), worth ? MOST_TURNS : MOST_TURNS_FIRST);
     if (!found.ok) {
       if (!worth && ++failed >= MOST_STUCK) break;
       stuck = found.stuck;

@@ -98,9 +98,9 @@ export function planService(f: ServiceFacts, cache: DishCache, effort: Effort = 
 }
 
 /** Every serving that is still to come later by some minutes. */
-export function putOff(f: ServiceFacts, minutes: number, only: string | null = null): ServiceFacts {
+function putOff(f: ServiceFacts, minutes: number): ServiceFacts {
   const { zone } = f.service;
-  return { ...f, service: { ...f.service, servings: f.service.servings.map((s) => (only !== null && s.id !== only) || f.batches.get(s.id)?.status === 'finished' ? s : { ...s, at: localTime(minuteOf(s.at, zone) + minutes, zone) }) } };
+  return { ...f, service: { ...f.service, servings: f.service.servings.map((s) => f.batches.get(s.id)?.status === 'finished' ? s : { ...s, at: localTime(minuteOf(s.at, zone) + minutes, zone) }) } };
 }
 
 function answer(f: ServiceFacts, cache: DishCache, effort: Effort, lateMin: number, ease = false): Result<ServiceAnswer> {

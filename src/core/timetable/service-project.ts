@@ -73,7 +73,7 @@ export const RESOURCE = { COOK, MIXER, HOB, OVEN, PLACE, VESSEL } as const;
 /** Hours of the crew are unrolled so far before the first serving. */
 const WEEK_MIN = 7 * 1440;
 
-export const servedTask = (servingId: string): string => `${servingId}/${SERVED}`;
+const servedTask = (servingId: string): string => `${servingId}/${SERVED}`;
 export const taskId = (servingId: string, key: string): string => `${servingId}/${key}`;
 export const gapKey = (from: string, to: string): string => `${from}>${to}`;
 

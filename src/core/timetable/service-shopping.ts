@@ -1,7 +1,6 @@
 import type { Ingredient } from '../composition/ingredient';
 import { inStockG, type StockPack } from '../larder/stock';
 import type { Kitchen } from '../sheet/analyse';
-import { boughtG } from '../sheet/read-part';
 import { eggBalance, isShellEgg, itemsFrom, spareWords, usesOf, type EggBalance, type IngredientUse, type ShoppingItem } from '../sheet/shopping';
 import { biscuitOfPart, filledVessels } from '../tin/build';
 import type { Dish } from './dish';
@@ -71,7 +70,3 @@ function byDish(uses: readonly IngredientUse[], ingredient: Ingredient): readonl
   for (const u of uses) if (u.ingredient.id === ingredient.id) sums.set(u.part, (sums.get(u.part) ?? 0) + u.massG);
   return [...sums].map(([dish, massG]) => ({ dish, massG }));
 }
-
-/** What a batch of a dish takes out of the larder, as it is bought, g by ingredient; shells apart. */
-export const takenFromLarder = (uses: readonly { readonly ingredient: Ingredient; readonly massG: number }[]): readonly { readonly ingredientId: string; readonly massG: number }[] =>
-  uses.filter((u) => !isShellEgg(u.ingredient)).map((u) => ({ ingredientId: u.ingredient.id, massG: boughtG(u.massG, u.ingredient) }));

@@ -139,12 +139,12 @@ describe('a dinner of three desserts', () => {
 
 describe('while it runs', () => {
   const cream = service([serving('cream', 'bay-leaf-chantilly', '2026-11-25T12:00', { batchId: 'b' })]);
-  const batch = (act: (p: Progress, keys: readonly string[], at: (min: number) => number) => Progress): SoFar => {
-    const plan = batchPlan(sheets.get('bay-leaf-chantilly')!, kitchen);
+  const batch = (act: (p: Progress, keys: readonly string[], at: (min: number) => number) => Progress, sheetId = 'bay-leaf-chantilly', after = 90): SoFar => {
+    const plan = batchPlan(sheets.get(sheetId)!, kitchen);
     if (!plan.ok) throw new Error(plan.fault.says);
     const startedAt = minuteOf('2026-11-25T10:30', zone) * 60_000;
     const keys = plan.value.steps.map((s) => s.key);
-    return soFarOf({ status: 'running', startedAt, plan: plan.value, progress: act(freshProgress(), keys, (min) => startedAt + min * 60_000) });
+    return soFarOf({ status: 'running', startedAt, plan: plan.value, progress: act(freshProgress(), keys, (min) => startedAt + min * 60_000) }, startedAt / 60_000 + after);
   };
   const act = (p: Progress, event: ProgressEvent, at: number): Progress => withTimes(p, progressAfter(p, event), at);
 
@@ -157,6 +157,20 @@ describe('while it runs', () => {
     expect(done.every((t) => t.end <= now)).toBe(true);
     expect(plan.tasks.filter((t) => !t.done && !t.running && t.kind !== 'served').every((t) => t.start >= now)).toBe(true);
     expect(plan.servings[0]!.lateMin).toBe(0);
+  });
+
+  it('what rests has been put away, and the step after it is not in hand while it rests', () => {
+    const upTo = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => keys.slice(0, keys.indexOf('assembly.rest') + 1).reduce((q, key, i) => act(q, { kind: 'go', step: i + 1, done: key }, at(5 * i)), p);
+    const cake = service([serving('cake', 'pear-icebox', '2026-11-26T20:15', { batchId: 'b' })]);
+    const soFar = batch(upTo, 'pear-icebox', 60);
+    expect(soFar.doneAt['assembly.put-away']).toBe(soFar.waitFrom['assembly.rest']);
+    expect(soFar.step).toBeNull();
+    const plan = planOf(facts(cake, { batches: new Map([['cake', soFar]]), now: minuteOf('2026-11-25T11:30', zone) }));
+    expect(plan.notes).toEqual([]);
+    expect(plan.tasks.find((t) => t.id === 'cake/assembly.rest/wait')?.running).toBe(true);
+    expect(localTime(plan.tasks.find((t) => t.id === 'cake/pears.ready')!.start, zone).slice(0, 10)).toBe('2026-11-26');
+    // Ten hours on it is soft, and what comes next may be in hand.
+    expect(batch(upTo, 'pear-icebox', 45 + 600).step).toBe('pears.ready');
   });
 
   it('when the time no longer does, the serving is put off by as little as will do', () => {

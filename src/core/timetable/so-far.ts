@@ -5,28 +5,41 @@ const MINUTE_MS = 60_000;
 /** Whoever leaves a step only after this share of its wait has sat it out; sooner, the wait goes on meanwhile. */
 const SAT_OUT = 0.5;
 
+/** A dessert that rests, sets or freezes has been covered and put away, whatever Pass was told. */
+const COLD_WAYS = ['rest', 'set', 'freeze'];
+
 /**
  * How far a batch has come, for the plan: when each step was left, and since when the present one is in hand.
- * A wait begins with its timer; without one, when its step was left, or when it was come to if most of it was sat out there.
+ * A wait begins with its timer; without one, when its step was left, or when it was come to if most of it was sat out there. The step after a
+ * wait that is not yet over is not in hand until something of it is weighed or timed.
+ *
+ * @param now minutes since 1970.
  */
-export function soFarOf(batch: { readonly status: SoFar['status']; readonly startedAt: number; readonly plan: Pick<BatchPlan, 'steps'>; readonly progress: Progress }): SoFar {
+export function soFarOf(batch: { readonly status: SoFar['status']; readonly startedAt: number; readonly plan: Pick<BatchPlan, 'steps'>; readonly progress: Progress }, now: number): SoFar {
   const { plan, progress } = batch;
   const minute = (ms: number): number => Math.floor(ms / MINUTE_MS);
   const doneAt: Record<string, number> = {};
   const waitFrom: Record<string, number> = {};
+  const timerOf = (key: string) => progress.timers.find((t) => t.id === key && t.startedAt !== null && t.seconds !== null);
   const moments = plan.steps.flatMap((s) => (progress.doneAt[s.key] === undefined ? [] : [progress.doneAt[s.key]!]));
   for (const s of plan.steps) {
     if (!progress.done.includes(s.key)) continue;
     const left = progress.doneAt[s.key] ?? batch.startedAt;
     doneAt[s.key] = minute(left);
-    const timer = progress.timers.find((t) => t.id === s.key && t.startedAt !== null && t.seconds !== null);
     const came = Math.max(batch.startedAt, ...moments.filter((t) => t < left));
     const sat = s.waitMin !== null && left - came >= SAT_OUT * s.waitMin[0] * MINUTE_MS;
-    waitFrom[s.key] = minute(timer?.startedAt ?? (sat ? came : left));
+    waitFrom[s.key] = minute(timerOf(s.key)?.startedAt ?? (sat ? came : left));
   }
   const here = batch.status === 'running' ? (plan.steps[progress.step] ?? null) : null;
-  const running = here && !progress.done.includes(here.key) ? here.key : null;
-  const timer = running === null ? undefined : progress.timers.find((t) => t.id === running && t.startedAt !== null && t.seconds !== null);
-  if (running !== null && timer) waitFrom[running] = minute(timer.startedAt!);
-  return { status: batch.status, startedAt: minute(batch.startedAt), doneAt, waitFrom, step: running, stepSince: minute(Math.max(batch.startedAt, ...moments)) };
+  const current = here && !progress.done.includes(here.key) ? here : null;
+  const timer = current && timerOf(current.key);
+  if (current && timer) waitFrom[current.key] = minute(timer.startedAt!);
+  const cold = plan.steps.find((s) => COLD_WAYS.includes(s.wayKey) && waitFrom[s.key] !== undefined);
+  const away = plan.steps.find((s) => s.wayKey === 'put-away');
+  if (cold && away && doneAt[away.key] === undefined) doneAt[away.key] = waitFrom[cold.key]!;
+  const last = Math.max(batch.startedAt, ...moments);
+  const before = plan.steps.find((s) => progress.doneAt[s.key] === last);
+  const waits = before?.waitMin != null && waitFrom[before.key]! + before.waitMin[0] > now;
+  const touched = current !== null && (timer !== undefined || current.lines.some((l) => progress.weighed[l.lineId] !== undefined || progress.ticks.includes(l.lineId)));
+  return { status: batch.status, startedAt: minute(batch.startedAt), doneAt, waitFrom, step: current && (touched || !waits) ? current.key : null, stepSince: minute(last) };
 }

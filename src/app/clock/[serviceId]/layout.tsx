@@ -13,9 +13,10 @@ export default async function ServiceLayout({ params, children }: { readonly par
   const db = openedKitchen();
   const service = getService(db, serviceId);
   if (!service) notFound();
-  const now = Math.floor((await requestTime()) / 60_000);
+  const at = await requestTime();
+  const now = Math.floor(at / 60_000);
   return (
-    <ServiceProvider id={service.id} first={{ doc: service.doc, revision: service.revision, soFar: [...soFarByServing(db, service.doc)] }} facts={readKitchenFacts(db)} sheets={sheetsForService(db)} serverNow={now}>
+    <ServiceProvider id={service.id} first={{ doc: service.doc, revision: service.revision, soFar: [...soFarByServing(db, service.doc, at)] }} facts={readKitchenFacts(db)} sheets={sheetsForService(db)} serverNow={now}>
       {children}
     </ServiceProvider>
   );

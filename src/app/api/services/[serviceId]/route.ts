@@ -18,7 +18,7 @@ export async function GET(_request: Request, { params }: Context) {
   const { serviceId } = await params;
   return withKitchen((db) => {
     const service = getService(db, serviceId);
-    return service ? NextResponse.json({ ...service, soFar: [...soFarByServing(db, service.doc)] }) : refuse(404, GONE);
+    return service ? NextResponse.json({ ...service, soFar: [...soFarByServing(db, service.doc, Date.now())] }) : refuse(404, GONE);
   });
 }
 
