@@ -62,6 +62,11 @@ describe('tasks of a sheet', () => {
     expect(nest.tasks.filter((t) => t.oven).map((t) => t.oven!.setting)).toEqual(expect.arrayContaining(['100', 'off']));
     expect(nest.tasks.some((t) => t.name.startsWith('Oven to'))).toBe(true);
     expect(nest.gaps.find((g) => g.to === 'served' && g.max === 30)).toBeDefined();
+    // Every task of every sample is tied to another: nothing floats.
+    for (const [id, sheet] of sheets) {
+      const { tasks: all, gaps } = tasks(id, sheet.portions);
+      for (const t of all) expect(gaps.some((g) => g.from === t.key), `${id}: ${t.name}`).toBe(true);
+    }
   });
 
   it('the cold hours are the solver’s, the way’s own rest is kept', () => {

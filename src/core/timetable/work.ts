@@ -146,7 +146,8 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
       gap(hot, w, 0, 0, '');
     }
   };
-  steps.forEach(addStep);
+  // Crowned nests go out at once: nothing of them is put away.
+  steps.filter((x) => !(family === 'nest' && x.key === 'put-away')).forEach(addStep);
 
   // What must be out of the fridge before.
   for (const step of steps) {
@@ -249,7 +250,7 @@ const onHob = (step: Step): boolean => HOB_KEYS.includes(step.key ?? '') || (ste
 function waitName(key: string, title: string): string {
   switch (key) {
     case 'chill':
-      return 'Bowl in the cold';
+      return title.includes('bowl') ? 'Bowl in the cold' : 'It firms in the cold';
     case 'soak':
       return 'Gelatin soaks';
     case 'brew':

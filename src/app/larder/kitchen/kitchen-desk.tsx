@@ -15,6 +15,7 @@ import { Choice } from '../../../ui/choice';
 import { CrewForm } from '../../../ui/crew-form';
 import { QuantityField } from '../../../ui/quantity-field';
 import { freshId } from '../../../ui/sheet/fresh-id';
+import { useNow } from '../../../ui/use-now';
 import { GlassForm } from './glass-form';
 
 const SAVE_AFTER_MS = 600;
@@ -53,6 +54,9 @@ export function KitchenDesk({ things: first, revision }: { readonly things: Kitc
   const { things, change, says } = useThings(first, revision);
   const { vessels, mixers, places, rules } = things;
   const setRules = (next: Partial<KitchenRules>) => change({ rules: { ...rules, ...next } });
+  // The browser's own list, once the page is alive: the server's may be another.
+  const alive = useNow(true, 3_600_000) > 0;
+  const zones = alive ? Intl.supportedValuesOf('timeZone') : [rules.zone].filter(Boolean);
   return (
     <>
       <p role="status" aria-label="Saving" className={`mt-2 text-[14px] ${says.wrong ? 'text-beet' : 'text-ink-soft'}`}>
@@ -96,7 +100,7 @@ export function KitchenDesk({ things: first, revision }: { readonly things: Kitc
             </button>
             <div className="grid grid-cols-2 gap-x-3 pt-3">
               <QuantityField label="Rings of the hob" unit="" value={rules.hobRings} min={0} max={40} whole onChange={(hobRings) => setRules({ hobRings })} />
-              <Choice label="Time zone" value={rules.zone} options={[['', 'this machine’s'] as const, ...Intl.supportedValuesOf('timeZone').map((z) => [z, z] as const)]} onChange={(zone) => setRules({ zone })} />
+              <Choice label="Time zone" value={rules.zone} options={[['', 'this machine’s'] as const, ...zones.map((z) => [z, z] as const)]} onChange={(zone) => setRules({ zone })} />
             </div>
           </div>
         </div>
