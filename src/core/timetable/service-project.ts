@@ -15,6 +15,8 @@ export interface SoFar {
   readonly startedAt: number;
   /** When each step was left behind. */
   readonly doneAt: Readonly<Record<string, number>>;
+  /** When it was come to, at the soonest. */
+  readonly begunAt: Readonly<Record<string, number>>;
   /** When the wait of a step began that is behind, or whose timer runs. */
   readonly waitFrom: Readonly<Record<string, number>>;
   /** The step in hand; null where none is. */
@@ -325,7 +327,11 @@ function happenedTo(t: WorkTask, b: SoFar, minutes: number, now: number): { read
   }
   const done = b.doneAt[t.stepId];
   if (t.kind === 'hands') {
-    if (done !== undefined) return { task: { at: done - minutes }, done: true };
+    if (done !== undefined) {
+      // It took no longer than since the step before was left.
+      const from = Math.max(b.begunAt[t.stepId] ?? -Infinity, done - minutes);
+      return { task: { at: from, minutes: done - from }, done: true };
+    }
     if (b.status !== 'running' || b.step !== t.stepId) return null;
     // A wait that was begun says that the hands are behind.
     if (b.waitFrom[t.stepId] !== undefined) return { task: { at: b.waitFrom[t.stepId]! - minutes }, done: true };

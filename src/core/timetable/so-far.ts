@@ -19,6 +19,7 @@ export function soFarOf(batch: { readonly status: SoFar['status']; readonly star
   const { plan, progress } = batch;
   const minute = (ms: number): number => Math.floor(ms / MINUTE_MS);
   const doneAt: Record<string, number> = {};
+  const begunAt: Record<string, number> = {};
   const waitFrom: Record<string, number> = {};
   const timerOf = (key: string) => progress.timers.find((t) => t.id === key && t.startedAt !== null && t.seconds !== null);
   const moments = plan.steps.flatMap((s) => (progress.doneAt[s.key] === undefined ? [] : [progress.doneAt[s.key]!]));
@@ -27,6 +28,7 @@ export function soFarOf(batch: { readonly status: SoFar['status']; readonly star
     const left = progress.doneAt[s.key] ?? batch.startedAt;
     doneAt[s.key] = minute(left);
     const came = Math.max(batch.startedAt, ...moments.filter((t) => t < left));
+    begunAt[s.key] = minute(came);
     const sat = s.waitMin !== null && left - came >= SAT_OUT * s.waitMin[0] * MINUTE_MS;
     waitFrom[s.key] = minute(timerOf(s.key)?.startedAt ?? (sat ? came : left));
   }
@@ -36,10 +38,13 @@ export function soFarOf(batch: { readonly status: SoFar['status']; readonly star
   if (current && timer) waitFrom[current.key] = minute(timer.startedAt!);
   const cold = plan.steps.find((s) => COLD_WAYS.includes(s.wayKey) && waitFrom[s.key] !== undefined);
   const away = plan.steps.find((s) => s.wayKey === 'put-away');
-  if (cold && away && doneAt[away.key] === undefined) doneAt[away.key] = waitFrom[cold.key]!;
+  if (cold && away && doneAt[away.key] === undefined) {
+    doneAt[away.key] = waitFrom[cold.key]!;
+    begunAt[away.key] = waitFrom[cold.key]!;
+  }
   const last = Math.max(batch.startedAt, ...moments);
   const before = plan.steps.find((s) => progress.doneAt[s.key] === last);
   const waits = before?.waitMin != null && waitFrom[before.key]! + before.waitMin[0] > now;
   const touched = current !== null && (timer !== undefined || current.lines.some((l) => progress.weighed[l.lineId] !== undefined || progress.ticks.includes(l.lineId)));
-  return { status: batch.status, startedAt: minute(batch.startedAt), doneAt, waitFrom, step: current && (touched || !waits) ? current.key : null, stepSince: minute(last) };
+  return { status: batch.status, startedAt: minute(batch.startedAt), doneAt, begunAt, waitFrom, step: current && (touched || !waits) ? current.key : null, stepSince: minute(last) };
 }

@@ -253,10 +253,10 @@ function Axis({ ticks, days, from, to, px, zone }: { readonly ticks: ReturnType<
     <div className="relative" style={{ height: AXIS_PX }} aria-hidden="true">
       {days.map((d, i) => (
         <div key={d} className="absolute top-0 overflow-hidden text-[13.5px] font-[600] whitespace-nowrap" style={{ left: (d - from) * px, width: ((days[i + 1] ?? to) - d) * px }}>
-          <span className="sticky left-0 pr-3 pl-1">{dayDate(d, zone)}</span>
+          <span className="sticky left-0 pr-3 pl-1.5">{dayDate(d, zone)}</span>
         </div>
       ))}
-      {ticks.map((t) => (
+      {ticks.filter((t) => (t.at - from) * px > 18 && (to - t.at) * px > 18).map((t) => (
         <div key={t.at} className="absolute bottom-0" style={{ left: (t.at - from) * px }}>
           <span className="fig absolute bottom-1 -translate-x-1/2 text-[12.5px] font-medium text-ink-soft">{t.label}</span>
           <span className={`absolute bottom-0 w-px bg-steel ${t.day ? 'h-3' : 'h-1.5'}`} />
