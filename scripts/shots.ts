@@ -100,7 +100,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'live', path: '/sheet/bay-leaf-chantilly/whisk/live', before: alreadyWhisking },
   { name: 'clock', path: '/clock/harbour-dinner', before: (p) => p.waitForTimeout(1500) },
   { name: 'clock-list', path: '/clock/harbour-dinner/list', before: (p) => p.waitForTimeout(1500) },
-  { name: 'clock-shopping', path: '/clock/harbour-dinner/shopping' },
   { name: 'clock-labels', path: '/clock/harbour-dinner/labels', before: (p) => p.waitForTimeout(1500) },
   { name: 'log', path: '/log' },
 ];
