@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { inSentence } from '../core/figure';
 import { calls } from '../core/timetable/moments';
 import { clockOf, dayClock } from '../core/timetable/says';
 import { localTime } from '../core/timetable/zone';
@@ -64,7 +65,7 @@ export async function ByTheClock() {
           <li key={t.id} className="border-t border-steel py-2.5">
             <span className="font-[650]">{t.dish}</span>
             <span className="block text-[14px] text-ink-soft">
-              {t.name.toLowerCase()}, done <b className="fig text-ink">{dayClock(t.end, s.zone)}</b>
+              {inSentence(t.name)}, done <b className="fig text-ink">{dayClock(t.end, s.zone)}</b>
             </span>
             <span className="relative mt-1.5 block h-1.5 bg-steel-light">
               <span className="absolute inset-y-0 left-0 bg-frost" style={{ width: `${Math.min(100, Math.max(1, (100 * (s.now - t.start)) / Math.max(1, t.end - t.start)))}%` }} />

@@ -153,3 +153,6 @@ export function showHours(hours: number): string {
 
 /** Grams as they are typed into a line: '250 g', '3.4 g'. */
 export const showGramsPlain = (massG: number): string => `${Number(massG < 10 ? massG.toFixed(1) : massG < 100 ? massG.toFixed(1) : massG.toFixed(0))} g`;
+
+/** A title within a sentence: only its first letter becomes small, so that '118 °C' stays what it is. */
+export const inSentence = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);

@@ -1,5 +1,6 @@
 import ical, { ICalAlarmType, ICalEventTransparency } from 'ical-generator';
 import Papa from 'papaparse';
+import { inSentence } from '../figure';
 import { dayClock } from '../timetable/says';
 import type { PlannedTask, ServicePlan } from '../timetable/service-plan';
 import type { Service } from '../timetable/service-schema';
@@ -29,7 +30,7 @@ export function writeCalendar(service: Service, plan: ServicePlan, serviceId: st
       stamp: new Date(now),
       start: new Date(t.start * MINUTE_MS),
       end: new Date(Math.max(t.end, t.start + 1) * MINUTE_MS),
-      summary: t.kind === 'served' ? `${t.dish} is served` : `${t.dish}: ${t.name.toLowerCase()}`.replaceAll('\u00a0', ' '),
+      summary: t.kind === 'served' ? `${t.dish} is served` : `${t.dish}: ${inSentence(t.name)}`.replaceAll('\u00a0', ' '),
       description: [t.cook && `Cook: ${t.cook}`, t.part && `Part: ${t.part}`, t.needs.length > 0 && `Needs ${t.needs.join(', ')}`].filter(Boolean).join('\n').replaceAll('\u00a0', ' ') || null,
       transparency: t.kind === 'served' ? ICalEventTransparency.TRANSPARENT : ICalEventTransparency.OPAQUE,
     });

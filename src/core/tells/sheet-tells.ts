@@ -1,5 +1,5 @@
 import { SWEETNESS_BANDS, sweetnessPer100 } from '../composition/sweetness';
-import { plainNumber, roughNumber, showFigure, showHours, showRange, withUnit, type Figure } from '../figure';
+import { inSentence, plainNumber, roughNumber, showFigure, showHours, showRange, withUnit, type Figure } from '../figure';
 import { addToReachFat, readFat } from '../foam/fat';
 import { holdRange } from '../sheet/learnt';
 import { bowlfulsNeeded, whiskWarnings } from '../foam/whisk';
@@ -192,11 +192,11 @@ function portionsTell(s: SheetAnalysis): Tell {
   if (!s.volumeMl.ok || !s.perVesselMl.ok) return silent('portions', 'Portions', faultOf(s.volumeMl));
   const volume = sheetVolumeFigure(s, s.volumeMl.value);
   const full = s.perVesselMl.value / s.vesselHoldsMl;
-  const name = sheet.vessel.name.charAt(0).toLowerCase() + sheet.vessel.name.slice(1);
+  const name = inSentence(sheet.vessel.name);
   const each = isPerPortion(sheet.vessel);
   const sentence: Stretch[] = [`${sheet.portions} portion${sheet.portions === 1 ? '' : 's'} of `, show(portionVolumeFigure(s, volume)), ', ', show(portionMassFigure(s))];
   if (s.fillMm.ok) sentence.push(`: ${each ? 'each' : 'the'} ${name} filled to `, show(fillFigure(s, s.perVesselMl.value, s.fillMm.value)), '.');
-  else sentence.push(`: ${s.fillMm.fault.says.charAt(0).toLowerCase()}${s.fillMm.fault.says.slice(1)}`);
+  else sentence.push(`: ${inSentence(s.fillMm.fault.says)}`);
   const free = sheet.vessel.kind === 'free';
   const state: TellState = full > 1 ? 'out' : !free && (full < FULL_BAND.low || full > FULL_BAND.high) ? 'near' : 'in';
   const wanted = Math.ceil(volume.value / (s.vesselHoldsMl * 0.85));

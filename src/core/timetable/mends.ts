@@ -1,3 +1,4 @@
+import { inSentence } from '../figure';
 import { isFreezer, placeOf } from '../cold/place';
 import { capacityMl, isPerPortion } from '../vessel/profile';
 import type { DishCache } from './dish';
@@ -87,7 +88,7 @@ function changesFor(f: ServiceFacts, cache: DishCache, stuckAt: readonly string[
     const here = placeOf(kitchen, analysis.sheet.cold.setup, analysis.sheet.family);
     for (const p of kitchen.places) {
       if (!here || p.id === here.id || p.kind === 'counter' || isFreezer(p) !== isFreezer(here)) continue;
-      add(`place:${s.id}:${p.id}`, 35 + (concerned.has(s.id) ? 0 : 10), `${dishName(service, sheets, s)} in the ${p.name.toLowerCase()}`, { servings: servings.map((x) => (x.id === s.id ? { ...x, placeId: p.id } : x)) });
+      add(`place:${s.id}:${p.id}`, 35 + (concerned.has(s.id) ? 0 : 10), `${dishName(service, sheets, s)} in the ${inSentence(p.name)}`, { servings: servings.map((x) => (x.id === s.id ? { ...x, placeId: p.id } : x)) });
     }
     const { vessel } = analysis.sheet;
     if (!isPerPortion(vessel) && (dish.value.coldH ?? 0) > 2) {
@@ -95,7 +96,7 @@ function changesFor(f: ServiceFacts, cache: DishCache, stuckAt: readonly string[
       const shallow = kitchen.vessels
         .filter((v) => v.count > 0 && v.vessel.name !== vessel.name && !isPerPortion(v.vessel) && v.vessel.kind !== 'tub' && capacityMl(v.vessel) * v.count >= ml && v.vessel.heightMm < vessel.heightMm)
         .sort((a, b) => a.vessel.heightMm - b.vessel.heightMm)[0];
-      if (shallow) add(`vessel:${s.id}`, 50, `${dishName(service, sheets, s)} in the ${shallow.vessel.name.toLowerCase()}, which is shallower`, { servings: servings.map((x) => (x.id === s.id ? { ...x, vessel: shallow.vessel.name } : x)) });
+      if (shallow) add(`vessel:${s.id}`, 50, `${dishName(service, sheets, s)} in the ${inSentence(shallow.vessel.name)}, which is shallower`, { servings: servings.map((x) => (x.id === s.id ? { ...x, vessel: shallow.vessel.name } : x)) });
     }
     for (const t of dish.value.work.tasks) {
       const id = taskId(s.id, t.key);
@@ -103,7 +104,7 @@ function changesFor(f: ServiceFacts, cache: DishCache, stuckAt: readonly string[
       // What rests by its way longer than the cold and the softening want.
       if (t.kind === 'cold' && coldH !== null && service.minutes[id] === undefined && 60 * coldH < t.minutes - 20) {
         const minutes = Math.ceil((60 * coldH) / 10) * 10;
-        add(`shorter:${id}`, 28, `‘${t.name.toLowerCase()}’ for ${showSpan(minutes)}, which is when Cold says that it is ready, not ${showSpan(t.minutes)}`, { minutes: { ...service.minutes, [id]: { minutes } } });
+        add(`shorter:${id}`, 28, `‘${inSentence(t.name)}’ for ${showSpan(minutes)}, which is when Cold says that it is ready, not ${showSpan(t.minutes)}`, { minutes: { ...service.minutes, [id]: { minutes } } });
       }
     }
     if (servings.length > 1) add(`without:${s.id}`, 140, `leave out ${dishName(service, sheets, s)}`, { servings: servings.filter((x) => x !== s) });
@@ -112,9 +113,9 @@ function changesFor(f: ServiceFacts, cache: DishCache, stuckAt: readonly string[
   }
   for (const m of mixers) {
     const mixer = kitchen.mixers.find((x) => x.id === m);
-    if (mixer) add(`bowl:${m}`, 40, `a second ${mixer.name.toLowerCase()}`, { moreBowls: { ...service.moreBowls, [m]: (service.moreBowls[m] ?? 0) + 1 } });
+    if (mixer) add(`bowl:${m}`, 40, `a second ${inSentence(mixer.name)}`, { moreBowls: { ...service.moreBowls, [m]: (service.moreBowls[m] ?? 0) + 1 } });
   }
-  for (const like of likeParts(f, cache)) if (!service.together.includes(like.madeOf)) add(`once:${like.madeOf}`, 8, `make ${like.part.toLowerCase()} once for ${like.dishes.join(' and ')}`, { together: madeOnce(service, like.madeOf, true).together });
+  for (const like of likeParts(f, cache)) if (!service.together.includes(like.madeOf)) add(`once:${like.madeOf}`, 8, `make ${inSentence(like.part)} once for ${like.dishes.join(' and ')}`, { together: madeOnce(service, like.madeOf, true).together });
   return out.sort((a, b) => a.cost - b.cost);
 }
 

@@ -1,4 +1,4 @@
-import { plainNumber, withUnit } from '../figure';
+import { inSentence, plainNumber, withUnit } from '../figure';
 import type { NoPlan } from './plan';
 import type { ServiceProject, TaskFacts } from './service-project';
 import { localTime, weekday } from './zone';
@@ -30,7 +30,7 @@ export function showSpan(minutes: number): string {
   return withUnit(plainNumber(min / 1440, min % 1440 === 0 ? 0 : 1), 'days');
 }
 
-export const taskSays = (t: TaskFacts): string => `‘${t.name.toLowerCase()}’${t.dish ? ` (${t.dish})` : ''}`;
+export const taskSays = (t: TaskFacts): string => `‘${inSentence(t.name)}’${t.dish ? ` (${t.dish})` : ''}`;
 
 /** Why there is no plan, in one sentence with the tasks named. */
 export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone: string): string {
@@ -40,21 +40,23 @@ export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone
       return why.what === 'nobody'
         ? `Nobody is there for ${says(why.task)}: the service has no cook. Add one with their hours.`
         : `${capital(says(why.task))} takes ${showSpan(project.tasks[why.task]!.minutes)}, longer than any cook is there at a stretch.`;
-    case 'circle':
-      return why.of === 'wait'
-        ? `These wait for each other in a circle: ${list(why.tasks.map(says))}.`
-        : `${capital(project.gaps[why.gap]!.says || 'A wait')}, but what must happen meanwhile takes longer: ${list(why.tasks.map(says))}.`;
+    case 'circle': {
+      const dishes = new Set(why.tasks.map((i) => facts[i]!.dish));
+      const names = why.tasks.filter((i) => facts[i]!.kind !== 'served').map((i) => (dishes.size === 1 ? `‘${inSentence(facts[i]!.name)}’` : says(i)));
+      const whose = dishes.size === 1 ? `${[...dishes][0]}: ` : '';
+      return why.of === 'wait' ? `${whose}these wait for each other in a circle: ${list(names)}.` : `${whose}${project.gaps[why.gap]!.says || 'a wait'}, but what must happen meanwhile takes longer: ${list([...new Set(names)])}.`;
+    }
     case 'clash': {
       const { task, soon, late, rules, side } = why.clash;
       const fact = facts[task]!;
       if (!Number.isFinite(soon) || !Number.isFinite(late)) return `No cook is there for ${says(task)} at a time that would do${Number.isFinite(late) ? ` (by ${dayClock(late, zone)})` : Number.isFinite(soon) ? ` (from ${dayClock(soon, zone)})` : ''}.`;
       const others = [...new Set(rules.flatMap((r) => chainTasks(r, project)))].filter((i) => i !== task && facts[i]!.kind !== 'served');
-      const names = [...new Set(others.map((i) => (facts[i]!.dish === fact.dish ? `‘${facts[i]!.name.toLowerCase()}’` : says(i))))].slice(0, 3);
+      const names = [...new Set(others.map((i) => (facts[i]!.dish === fact.dish ? `‘${inSentence(facts[i]!.name)}’` : says(i))))].slice(0, 3);
       const through = names.length === 0 ? '' : side === 'late' ? `, to leave time for ${list(names)}` : `, after ${list(names)}`;
       if (fact.kind === 'served') return `${fact.dish} would be ready at ${dayClock(soon, zone)} at the soonest, ${showSpan(soon - late)} after it is served.`;
       return side === 'late'
-        ? `${fact.dish}: ‘${fact.name.toLowerCase()}’ would have to begin by ${dayClock(late, zone)}${through}, but it cannot before ${dayClock(soon, zone)}.`
-        : `${fact.dish}: ‘${fact.name.toLowerCase()}’ cannot begin before ${dayClock(soon, zone)}${through}, but it would have to by ${dayClock(late, zone)}.`;
+        ? `${fact.dish}: ‘${inSentence(fact.name)}’ would have to begin by ${dayClock(late, zone)}${through}, but it cannot before ${dayClock(soon, zone)}.`
+        : `${fact.dish}: ‘${inSentence(fact.name)}’ cannot begin before ${dayClock(soon, zone)}${through}, but it would have to by ${dayClock(late, zone)}.`;
     }
     case 'stuck': {
       const { task, because, held } = why.stuck;

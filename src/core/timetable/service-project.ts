@@ -1,3 +1,4 @@
+import { inSentence } from '../figure';
 import { fail, ok, type Result } from '../result';
 import type { Kitchen } from '../sheet/analyse';
 import type { Sheet } from '../sheet/schema';
@@ -208,7 +209,7 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
       notes.push(...asks.lacks.map((what) => `${name}: the kitchen has no ${what}; it is planned as if there were one.`));
       const minutes = service.minutes[id]?.minutes ?? t.minutes;
       const pinned = service.pins[id] === undefined ? null : minuteOf(service.pins[id], zone);
-      if (pinned !== null && pinned < first) notes.push(`${name}: ‘${t.name.toLowerCase()}’ was pinned to a time that is past; it is planned freely.`);
+      if (pinned !== null && pinned < first) notes.push(`${name}: ‘${inSentence(t.name)}’ was pinned to a time that is past; it is planned freely.`);
       const happened = soFar ? happenedTo(t, soFar, minutes, now) : null;
       const task: Task = { id, name: t.name, minutes, notBefore: null, at: pinned !== null && pinned >= first ? pinned : null, oneOf: asks.oneOf, uses: asks.uses };
       tasks.push(happened ? { ...task, ...happened.task, ...(happened.done ? { oneOf: [], uses: [] } : { oneOf: [] }) } : task);

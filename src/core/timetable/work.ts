@@ -1,5 +1,5 @@
 import { EGG_WHISK_SPREAD } from '../foam/house';
-import { houseRange, plainNumber, showHours, withUnit } from '../figure';
+import { houseRange, inSentence, plainNumber, showHours, withUnit } from '../figure';
 import { isFreezer, placeOf } from '../cold/place';
 import { servedFoam, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
 import { timeRange } from '../sheet/learnt';
@@ -162,7 +162,7 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
   const ofPart = (id: string | null): readonly Step[] => steps.filter((x) => x.partId === id);
   const assembly = inServingOrder(ofPart(null), family);
   const chain = (list: readonly Step[]): void => {
-    for (let i = 1; i < list.length; i++) gap(ends.get(list[i - 1]!.id)!, begins.get(list[i]!.id)!, 0, holdsOn(list[i - 1]!, list[i]!), `${list[i - 1]!.title.toLowerCase()} first`);
+    for (let i = 1; i < list.length; i++) gap(ends.get(list[i - 1]!.id)!, begins.get(list[i]!.id)!, 0, holdsOn(list[i - 1]!, list[i]!), `${inSentence(list[i - 1]!.title)} first`);
   };
   for (const p of parts) chain(ofPart(p.id));
   chain(assembly);
@@ -174,12 +174,12 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
     const own = ofPart(p.id);
     const last = own.at(-1);
     const to = [...new Set(takers(p.id))];
-    if (last) for (const taker of to.length > 0 ? to : [SERVED]) gap(ends.get(last.id)!, taker === SERVED ? SERVED : takes(taker), 0, aheadMost(s, kitchen, p.id), `${p.name.toLowerCase()} is made at most ${showHours(aheadMost(s, kitchen, p.id) / 60)} before`);
+    if (last) for (const taker of to.length > 0 ? to : [SERVED]) gap(ends.get(last.id)!, taker === SERVED ? SERVED : takes(taker), 0, aheadMost(s, kitchen, p.id), `${inSentence(p.name)} is made at most ${showHours(aheadMost(s, kitchen, p.id) / 60)} before`);
     for (const [i, step] of own.entries()) {
       if (step.useWithinMin === null) continue;
       const rest = own.slice(i + 1);
       const next = rest.find((x) => !PASSING.includes(x.key ?? ''));
-      const says = `${p.name.toLowerCase()} waits at most ${withUnit(plainNumber(step.useWithinMin, 0), 'min')} after ‘${filled(step.title, analysis(p.id), s).toLowerCase()}’`;
+      const says = `${inSentence(p.name)} waits at most ${withUnit(plainNumber(step.useWithinMin, 0), 'min')} after ‘${inSentence(filled(step.title, analysis(p.id), s))}’`;
       const between = rest.slice(0, next ? rest.indexOf(next) : rest.length).reduce((sum, x) => sum + (tasks.find((t) => t.key === x.id)?.minutes ?? 0), 0);
       const max = Math.round(step.useWithinMin) + between;
       if (next) gap(ends.get(step.id)!, begins.get(next.id)!, 0, max, says);
@@ -188,7 +188,7 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
     if (p.kind === 'topping' && own.some((x) => s.parts.find((q) => q.part.id === p.id)?.reading.lines.some((l) => l.role === 'fruit') && x.key === 'ready')) {
       const late = optionOf(questionNamed('fruit-late')!, p.ways['fruit-late']).id === 'late';
       const most = late ? FRUIT_MOST_MIN : FRUIT_IN_LEMON_MOST_MIN;
-      for (const taker of to) gap(ends.get(last!.id)!, takes(taker), 0, most, `${p.name.toLowerCase()} cut at most ${showHours(most / 60)} before ${late ? 'it goes on' : 'it goes on, held in lemon juice'}`);
+      for (const taker of to) gap(ends.get(last!.id)!, takes(taker), 0, most, `${inSentence(p.name)} cut at most ${showHours(most / 60)} before ${late ? 'it goes on' : 'it goes on, held in lemon juice'}`);
     }
   }
 
@@ -197,7 +197,7 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
   if (lastStep) gap(ends.get(lastStep.id)!, SERVED, 0, null, 'finished before it is served');
   for (const step of assembly) {
     const most = step.key === 'top' ? LATE_MIN.top : step.key === 'unmould' ? LATE_MIN.unmould : step.key === 'temper' ? LATE_MIN.sliced : step.key === 'crown' ? LATE_MIN.crown : null;
-    if (most !== null) gap(ends.get(step.id)!, SERVED, 0, most, `‘${step.title.toLowerCase()}’ at most ${showHours(most / 60)} before serving`);
+    if (most !== null) gap(ends.get(step.id)!, SERVED, 0, most, `‘${inSentence(step.title)}’ at most ${showHours(most / 60)} before serving`);
   }
   const filledAt = assembly.find((x) => x.key === 'put-away') ?? assembly.find((x) => !COLD_KEYS.includes(x.key ?? ''));
   if (filledAt && family !== 'nest') gap(ends.get(filledAt.id)!, SERVED, 0, Math.round(holdH(s) * MINUTES_PER_HOUR), holdSays(s));

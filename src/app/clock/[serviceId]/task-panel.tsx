@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { X } from 'lucide-react';
+import { inSentence } from '../../../core/figure';
 import { clockOf, dayClock, showSpan } from '../../../core/timetable/says';
 import type { PlannedGap, PlannedTask } from '../../../core/timetable/service-plan';
 import { gapKey } from '../../../core/timetable/service-project';
@@ -35,7 +36,7 @@ export function TaskPanel({ task: t }: { readonly task: PlannedTask }) {
       </div>
       <p className="text-ink-soft">
         {t.kind !== 'served' && t.dish}
-        {t.part && `, ${t.part.toLowerCase()}`}
+        {t.part && `, ${inSentence(t.part)}`}
       </p>
       <p className="pt-2">
         <b className="fig text-[21px]">
@@ -127,7 +128,7 @@ function Wait({ gap: g, of }: { readonly gap: PlannedGap; readonly of: string })
   return (
     <li className="border-t border-steel-light py-1.5 text-[14px]">
       <p>
-        {g.from === of ? 'until' : 'after'} ‘{other?.kind === 'served' ? 'served' : other?.name.toLowerCase()}’: <b className="fig">{showSpan(g.minutes)}</b>
+        {g.from === of ? 'until' : 'after'} ‘{other === undefined || other.kind === 'served' ? 'served' : inSentence(other.name)}’: <b className="fig">{showSpan(g.minutes)}</b>
         {g.says && <span className="text-ink-soft">; {g.says}</span>}
       </p>
       <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-x-2 pt-1">

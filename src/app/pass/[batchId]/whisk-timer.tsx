@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { clockFace, showRoughSeconds, showSeconds } from '../../../core/figure';
+import { clockFace, inSentence, showRoughSeconds, showSeconds } from '../../../core/figure';
 import { isRunning, timerOf, WHISK_TIMER, type PlanStep, type Timer } from '../../../core/sheet/batch';
 import { elapsedS, phaseOf, timerMarks, type TimerMarks, type TimerPhase } from '../../../core/sheet/whisk-timer';
 import { allowSound } from '../../../ui/batch/call-sound';
@@ -103,7 +103,7 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
           <p className={`text-[clamp(20px,2.6vw,28px)] leading-tight font-[600] ${called ? 'text-yolk' : ''}`} role="status">
             {says}
           </p>
-          {sign && <p className="mt-1 text-[18px] text-cocoa-soft">It should look so: {sign.charAt(0).toLowerCase() + sign.slice(1)}</p>}
+          {sign && <p className="mt-1 text-[18px] text-cocoa-soft">It should look so: {inSentence(sign)}</p>}
           {live && <p className="mt-1 text-[16px] text-cocoa-soft">{sensorWords(live)}</p>}
           <div className="mt-4 flex flex-wrap items-center gap-3">
             {running && mine && (

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { Pin, Printer } from 'lucide-react';
+import { inSentence } from '../../../../core/figure';
 import { daySheets, whenSays } from '../../../../core/files/service-files';
 import { clockOf, dayDate, showSpan } from '../../../../core/timetable/says';
 import type { PlannedTask } from '../../../../core/timetable/service-plan';
@@ -85,7 +86,7 @@ function DayTable({ day, tasks }: { readonly day: string; readonly tasks: readon
               {t.kind !== 'served' && (
                 <span className="block text-[13.5px] text-ink-soft">
                   {t.dish}
-                  {t.part && `, ${t.part.toLowerCase()}`}
+                  {t.part && `, ${inSentence(t.part)}`}
                   {t.done ? ', behind' : t.running ? ', in hand' : ''}
                 </span>
               )}

@@ -3,7 +3,7 @@
 import { lazy, useRef, useState } from 'react';
 import Link from 'next/link';
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
-import { plainNumber, withUnit } from '../../../../core/figure';
+import { inSentence, plainNumber, withUnit } from '../../../../core/figure';
 import type { PartAnalysis } from '../../../../core/sheet/analyse';
 import { addLine, moveLine, movePart, newLine, removeLine, removePart, setPart } from '../../../../core/sheet/edits';
 import { isWhippedKind, PART_KIND_NAMES } from '../../../../core/sheet/kinds';
@@ -109,7 +109,7 @@ function PartHead({ analysis, at }: { readonly analysis: PartAnalysis; readonly 
       <NameField name={part.name} onName={(name) => edit(`part-name:${part.id}`, (d) => setPart(d, part.id, { name }, context))} />
       {isWhippedKind(part.kind) && (
         <Link href={`/sheet/${id}/whisk${at > 0 ? `?part=${part.id}` : ''}`} className="text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink">
-          whisked to {part.whisk.stage}, {mixer ? mixer.name.charAt(0).toLowerCase() + mixer.name.slice(1) : 'no mixer'}
+          whisked to {part.whisk.stage}, {mixer ? inSentence(mixer.name) : 'no mixer'}
         </Link>
       )}
       {ways.length > 0 && (
