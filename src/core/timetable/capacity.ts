@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../result';
 import type { DishCache } from './dish';
+import { MOST_PORTIONS } from './house';
 import { planService } from './service-plan';
 import type { ServiceFacts } from './service-project';
 import type { Serving } from './service-schema';
@@ -11,8 +12,6 @@ export interface Capacity {
   readonly because: string | null;
   readonly tried: number;
 }
-
-export const MOST_PORTIONS = 500;
 
 /**
  * The most portions of one serving with everything else of the service as it is: doubled until it fails, then halved in between.

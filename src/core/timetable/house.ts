@@ -44,3 +44,6 @@ export const HOT_MOST_MIN = 2;
 export const WEIGHED_MOST_MIN = 60;
 /** Filled and not yet in the cold, min. */
 export const UNCOVERED_MOST_MIN = 15;
+
+/** 'How many' is not asked beyond so many portions. */
+export const MOST_PORTIONS = 500;

@@ -3,10 +3,12 @@ import { isFreezer, placeOf } from '../cold/place';
 import { capacityMl, isPerPortion } from '../vessel/profile';
 import type { DishCache } from './dish';
 import { dishOf } from './dish';
-import { likeParts, madeOnce } from './merges';
+import { madeOnce } from './made-once';
+import { likeParts } from './merges';
 import { clockOf, dayName, showSpan } from './says';
 import { planService } from './service-plan';
-import { dishName, gapKey, serviceProject, taskId, type ServiceFacts } from './service-project';
+import { dishName, gapKey, taskId } from './names';
+import { serviceProject, type ServiceFacts } from './service-project';
 import type { Service } from './service-schema';
 import { localTime, minuteOf, nextDay, weekday } from './zone';
 

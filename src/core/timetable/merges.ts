@@ -1,7 +1,9 @@
 import type { DishCache } from './dish';
 import { dishOf } from './dish';
+import { madeOnce } from './made-once';
 import { planService } from './service-plan';
-import { dishName, type ServiceFacts } from './service-project';
+import { dishName } from './names';
+import type { ServiceFacts } from './service-project';
 import type { Service } from './service-schema';
 
 /** A part that several desserts of the service have alike, and what making it once would save. */
@@ -32,9 +34,6 @@ export function likeParts(f: ServiceFacts, cache: DishCache): readonly { readonl
   }
   return [...found].filter(([, x]) => x.dishes.length > 1).map(([madeOf, x]) => ({ madeOf, ...x }));
 }
-
-/** The service with a part made once, or each for itself again. */
-export const madeOnce = (service: Service, madeOf: string, once: boolean): Service => ({ ...service, together: once ? [...service.together.filter((x) => x !== madeOf), madeOf] : service.together.filter((x) => x !== madeOf) });
 
 /** Each part that could be made once, tried: whether the plan still holds, and the hands that it saves. */
 export function tryMerges(f: ServiceFacts, cache: DishCache): readonly Merge[] {

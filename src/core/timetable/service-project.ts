@@ -5,8 +5,9 @@ import type { Sheet } from '../sheet/schema';
 import { dishOf, type Dish, type DishCache } from './dish';
 import { GROWS } from './house';
 import type { Gap, Goal, Machine, Pool, Project, Stay, Task } from './project';
-import type { Service, Serving } from './service-schema';
-import { SERVED, type WorkKind, type WorkTask } from './work';
+import type { Service } from './service-schema';
+import { dishName, gapKey, SERVED, servedTask, taskId } from './names';
+import type { WorkKind, WorkTask } from './work';
 import { dayClock } from './says';
 import { minuteOf, stretchesOf } from './zone';
 
@@ -75,19 +76,6 @@ export const RESOURCE = { COOK, MIXER, HOB, OVEN, PLACE, VESSEL } as const;
 
 /** Hours of the crew are unrolled so far before the first serving. */
 const WEEK_MIN = 7 * 1440;
-
-const servedTask = (servingId: string): string => `${servingId}/${SERVED}`;
-export const taskId = (servingId: string, key: string): string => `${servingId}/${key}`;
-export const gapKey = (from: string, to: string): string => `${from}>${to}`;
-
-/** What a serving is called where several are of one sheet. */
-export function dishName(service: Service, sheets: ReadonlyMap<string, Sheet>, serving: Serving): string {
-  const name = sheets.get(serving.sheetId)?.name ?? 'A sheet that is gone';
-  const same = service.servings.filter((s) => s.sheetId === serving.sheetId);
-  if (same.length === 1) return name;
-  const days = new Set(same.map((s) => s.at.slice(0, 10)));
-  return `${name}, ${days.size > 1 ? `${serving.at.slice(8, 10)}.${serving.at.slice(5, 7)}. ` : ''}${serving.at.slice(11)}`;
-}
 
 /** Everything that tasks can ask for. Pools are named when something first asks for them, so that only those that matter are planned. */
 function resourcesOf({ service, kitchen }: ServiceFacts, from: number, to: number) {

@@ -1,13 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { writeCalendar, writePlanCsv, daySheets } from '../files/service-files';
+import { writeCalendar, writePlanCsv } from '../files/service-files';
+import { daySheets } from './day-sheet';
 import { batchPlan } from '../sheet/make-batch';
 import { freshProgress, progressAfter, withTimes, type Progress, type ProgressEvent } from '../sheet/batch';
 import { GANNET_QUAY, SHEETS } from '../../testing/gannet-quay';
 import { tryCapacity, type Capacity } from './capacity';
 import { dishOf, newDishCache } from './dish';
 import { tryMends, type Mend } from './mends';
-import { madeOnce, tryMerges } from './merges';
+import { madeOnce } from './made-once';
+import { tryMerges } from './merges';
 import { momentsOf } from './moments';
 import { brokenBy } from './proving/check-plan';
 import type { Result } from '../result';

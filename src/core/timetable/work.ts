@@ -8,6 +8,7 @@ import type { Step } from '../sheet/schema';
 import { filledVessels } from '../tin/build';
 import { capacityMl } from '../vessel/profile';
 import { optionOf, questionNamed } from '../ways/questions';
+import { SERVED } from './names';
 import { AHEAD_MOST_H, BLOOMED_MOST_MIN, BUTTER_OUT_MIN, CHEESE_OUT_MIN, FROZEN_MOST_H, HOT_MOST_MIN, UNCOVERED_MOST_MIN, WEIGHED_MOST_MIN, FRUIT_IN_LEMON_MOST_MIN, FRUIT_MOST_MIN, GROWS, KNIFE_WAIT_MIN, LATE_MIN, NEXT_BOWL_MIN, OVEN_HEATS_MIN, PIECEWORK, ROOM_PER_LITRE, SHORT_WAIT_H, USUAL_HANDS_MIN } from './house';
 
 /** What kind of thing a task is: hands on, or something that goes on by itself. */
@@ -53,8 +54,6 @@ export interface Work {
   readonly gaps: readonly WorkGap[];
   readonly stays: readonly WorkStay[];
 }
-
-export const SERVED = 'served';
 
 const MINUTES_PER_HOUR = 60;
 /** Hours to whole minutes, up to the next five where it is long. */

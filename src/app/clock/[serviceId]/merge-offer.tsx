@@ -2,7 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import { showGrams } from '../../../core/figure';
-import { madeOnce, type Merge } from '../../../core/timetable/merges';
+import { madeOnce } from '../../../core/timetable/made-once';
+import type { Merge } from '../../../core/timetable/merges';
 import { showSpan } from '../../../core/timetable/says';
 import { coreForService } from '../../../workers/core-service';
 import { useService } from '../service-provider';

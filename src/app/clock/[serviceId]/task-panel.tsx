@@ -5,7 +5,7 @@ import { X } from 'lucide-react';
 import { inSentence } from '../../../core/figure';
 import { clockOf, dayClock, showSpan } from '../../../core/timetable/says';
 import type { PlannedGap, PlannedTask } from '../../../core/timetable/service-plan';
-import { gapKey } from '../../../core/timetable/service-project';
+import { gapKey } from '../../../core/timetable/names';
 import { localTime } from '../../../core/timetable/zone';
 import { LocalMoment } from '../../../ui/local-moment';
 import { QuantityField } from '../../../ui/quantity-field';

@@ -3,9 +3,10 @@
 import { proxy } from 'comlink';
 import { useState } from 'react';
 import type { Result } from '../../../../core/result';
-import { MOST_PORTIONS, type Capacity } from '../../../../core/timetable/capacity';
+import type { Capacity } from '../../../../core/timetable/capacity';
+import { MOST_PORTIONS } from '../../../../core/timetable/house';
 import { dayClock } from '../../../../core/timetable/says';
-import { dishName } from '../../../../core/timetable/service-project';
+import { dishName } from '../../../../core/timetable/names';
 import { minuteOf } from '../../../../core/timetable/zone';
 import { Choice } from '../../../../ui/choice';
 import { CrewForm } from '../../../../ui/crew-form';

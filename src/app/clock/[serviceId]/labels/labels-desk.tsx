@@ -8,7 +8,7 @@ import { LABEL_SIZES, type LabelGridKey } from '../../../../core/files/label-siz
 import { dishOf, newDishCache } from '../../../../core/timetable/dish';
 import { labelTimes } from '../../../../core/timetable/label-times';
 import { fullMoment } from '../../../../core/timetable/says';
-import { dishName } from '../../../../core/timetable/service-project';
+import { dishName } from '../../../../core/timetable/names';
 import { Choice } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
 import { ClockFrame } from '../../clock-frame';

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { Pin, Printer } from 'lucide-react';
 import { inSentence } from '../../../../core/figure';
-import { daySheets, whenSays } from '../../../../core/files/service-files';
+import { daySheets, whenSays } from '../../../../core/timetable/day-sheet';
 import { clockOf, dayDate, showSpan } from '../../../../core/timetable/says';
 import type { PlannedTask } from '../../../../core/timetable/service-plan';
 import { minuteOf } from '../../../../core/timetable/zone';

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { plainNumber, showGrams } from '../../../../core/figure';
 import type { StockPack } from '../../../../core/larder/stock';
 import { dishOf, newDishCache } from '../../../../core/timetable/dish';
-import { dishName } from '../../../../core/timetable/service-project';
+import { dishName } from '../../../../core/timetable/names';
 import { serviceShopping, type ServiceItem } from '../../../../core/timetable/service-shopping';
 import { ClockFrame } from '../../clock-frame';
 import { useService } from '../../service-provider';

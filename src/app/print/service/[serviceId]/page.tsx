@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { daySheets, whenSays } from '../../../../core/files/service-files';
+import { daySheets, whenSays } from '../../../../core/timetable/day-sheet';
 import { clockOf, dayDate, dayName, showSpan } from '../../../../core/timetable/says';
 import type { PlannedTask } from '../../../../core/timetable/service-plan';
 import { localTime, minuteOf } from '../../../../core/timetable/zone';
