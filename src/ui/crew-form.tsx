@@ -35,7 +35,7 @@ export function CrewForm({ crew, onChange }: { readonly crew: readonly Cook[]; r
                       not these
                     </button>
                   )}
-                  <span role="group" aria-label={`Days of ${c.name}`} className="flex">
+                  <span role="group" aria-label={`Days of ${c.name}`} className="flex gap-x-0.5">
                     {DAY_LETTERS.map((letter, d) => {
                       const on = h.days.includes(d + 1);
                       return (

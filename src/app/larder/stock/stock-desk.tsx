@@ -95,9 +95,9 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
           {sorted.map((p) => {
             const good = isGoodOn(p, today);
             return (
-              <li key={p.id} data-pack={p.id} className="grid grid-cols-[minmax(0,1fr)_auto_32px] items-center gap-x-3 gap-y-1 border-t border-steel py-1.5 sm:grid-cols-[minmax(0,1fr)_150px_190px_32px]">
+              <li key={p.id} data-pack={p.id} className="grid grid-cols-[minmax(0,1fr)_auto_32px] items-center gap-x-3 gap-y-1 border-t border-steel py-1.5 sm:grid-cols-[minmax(0,1fr)_180px_170px_32px]">
                 <span className="font-[600]">{nameOf(p.ingredientId)}</span>
-                <span className={`text-[14px] max-sm:col-start-1 max-sm:row-start-2 ${good ? 'text-ink-soft' : 'text-beet'}`}>{p.bestBefore === null ? 'no day' : good ? `best before ${p.bestBefore}` : `past ${p.bestBefore}`}</span>
+                <span className={`text-[14px] whitespace-nowrap max-sm:col-start-1 max-sm:row-start-2 ${good ? 'text-ink-soft' : 'text-beet'}`}>{p.bestBefore === null ? 'no day' : good ? `best before ${p.bestBefore}` : `past ${p.bestBefore}`}</span>
                 <span className="text-right">
                   <b className="fig">{showGrams(p.leftG)}</b> of {showGrams(p.sizeG)}
                 </span>
