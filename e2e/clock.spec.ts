@@ -132,6 +132,7 @@ test('a week of orders: one plan, one shopping list, what is alike made once', a
   await expect(cream).toContainText('Plum set cheesecake');
   await expect(cream).toContainText(/\d+ × /);
   await expect(page.getByText('Eggs over all desserts')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Mise en place: Toasted-barley tiramisu tray' })).toContainText('384\u00a0g ladyfingers');
   await page.getByRole('link', { name: 'How many' }).click();
   await page.getByLabel('How many portions of').selectOption('e');
   await page.getByRole('button', { name: 'Work it out' }).click();

@@ -1,4 +1,4 @@
-import { plainNumber, withUnit } from '../figure';
+import { inSentence, plainNumber, withUnit } from '../figure';
 import { isPerPortion } from '../vessel/profile';
 import { waitWords, type ShownStep, type StepLine } from './method';
 import type { Sheet } from './schema';
@@ -36,7 +36,7 @@ export function miseGroups(steps: readonly ShownStep[]): readonly MiseGroup[] {
         turns.set(l.ingredientId, own.get(l.ingredientId)! + 1);
         return { ...l, name: `${l.name}, ${turnWord(own.get(l.ingredientId)!, of)}` };
       });
-    return lines.length > 0 ? [{ stepKey: s.key, title: s.partName ? `${s.partName}: ${s.title.toLowerCase()}` : s.title, lines }] : [];
+    return lines.length > 0 ? [{ stepKey: s.key, title: s.partName ? `${s.partName}: ${inSentence(s.title)}` : s.title, lines }] : [];
   });
 }
 

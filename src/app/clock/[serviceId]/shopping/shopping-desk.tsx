@@ -2,9 +2,11 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { plainNumber, showGrams } from '../../../../core/figure';
+import { inSentence, plainNumber, showGrams } from '../../../../core/figure';
 import type { StockPack } from '../../../../core/larder/stock';
-import { dishOf, newDishCache } from '../../../../core/timetable/dish';
+import { shownSteps } from '../../../../core/sheet/method';
+import { miseGroups } from '../../../../core/sheet/mise';
+import { dishOf, newDishCache, type Dish } from '../../../../core/timetable/dish';
 import { dishName } from '../../../../core/timetable/names';
 import { serviceShopping, type ServiceItem } from '../../../../core/timetable/service-shopping';
 import { ClockFrame } from '../../clock-frame';
@@ -13,21 +15,24 @@ import { useService } from '../../service-provider';
 /** Everything that the service takes, less what the larder has: what to buy, eggs to crack, vessels to set out. */
 export function ShoppingDesk({ stock }: { readonly stock: readonly StockPack[] }) {
   const { doc, sheetOf, kitchen } = useService();
-  const shopping = useMemo(() => {
+  const { shopping, dishes } = useMemo(() => {
     const cache = newDishCache();
     const dishes = doc.servings.flatMap((s) => {
       const sheet = sheetOf.get(s.sheetId);
       const dish = sheet && dishOf(sheet, s, kitchen, cache);
-      return dish?.ok ? [{ name: dishName(doc, sheetOf, s), dish: dish.value }] : [];
+      return dish?.ok ? [{ id: s.id, name: dishName(doc, sheetOf, s), dish: dish.value }] : [];
     });
     const day = doc.servings.map((s) => s.at.slice(0, 10)).sort()[0] ?? '';
-    return serviceShopping(dishes, kitchen, stock, day);
+    return { shopping: serviceShopping(dishes, kitchen, stock, day), dishes };
   }, [doc, sheetOf, kitchen, stock]);
   return (
     <ClockFrame here="shopping">
       <div className="grid grid-cols-[minmax(0,1fr)] lg:min-h-[calc(100dvh-130px)] lg:grid-cols-[minmax(0,1fr)_336px]">
         <section aria-label="Shopping list" className="px-4 pt-3 pb-10 md:px-6">
           {shopping.items.length === 0 ? <p className="py-6 text-[17px]">Nothing to buy yet: say on the ribbon what is served.</p> : <Items items={shopping.items} eggs={shopping.eggs} />}
+          {dishes.map(({ id, name, dish }) => (
+            <MiseOf key={id} name={name} dish={dish} />
+          ))}
         </section>
         <aside aria-label="To set out" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-5 lg:border-l">
           <h2 className="text-[17px]">To set out</h2>
@@ -47,7 +52,6 @@ export function ShoppingDesk({ stock }: { readonly stock: readonly StockPack[] }
               </li>
             ))}
           </ul>
-          <p className="pt-2 text-[14px] text-ink-soft">What is weighed for each step stands on Pass, as mise en place, when a dessert is made.</p>
           {shopping.eggs.eggs > 0 && (
             <>
               <h2 className="mt-5 text-[17px]">Eggs over all desserts</h2>
@@ -73,6 +77,30 @@ export function ShoppingDesk({ stock }: { readonly stock: readonly StockPack[] }
         </aside>
       </div>
     </ClockFrame>
+  );
+}
+
+/** What is weighed ahead for one dessert, step by step; divided ingredients apart. */
+function MiseOf({ name, dish }: { readonly name: string; readonly dish: Dish }) {
+  const groups = miseGroups(shownSteps(dish.analysis));
+  return (
+    <section aria-label={`Mise en place: ${name}`} className="mt-6">
+      <h2 className="text-[17px]">Mise en place: {inSentence(name)}</h2>
+      <dl className="columns-1 gap-x-8 sm:columns-2">
+        {groups.map((g) => (
+          <div key={g.stepKey} className="break-inside-avoid border-t border-steel-light py-1.5">
+            <dt className="text-[14px] text-ink-soft">{g.title}</dt>
+            <dd>
+              {g.lines.map((l) => (
+                <span key={l.lineId} className="block">
+                  <b className="fig">{showGrams(l.massG)}</b> {l.name}
+                </span>
+              ))}
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </section>
   );
 }
 
