@@ -87,9 +87,8 @@ function Impossible({ says, tasks }: { readonly says: string; readonly tasks: re
       asked.current++;
       void coreForService(kitchen, sheetOf).then((core) => core.stopTrying());
     };
-    // The minute that passes does not begin the search anew.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [kitchen, sheetOf, doc, soFar, stuck]);
+    // Each minute it is looked for anew: what worked a minute ago may be too late.
+  }, [kitchen, sheetOf, doc, soFar, now, stuck]);
   const current = found.of === doc ? found : { mends: [], tried: 0, over: false };
   return (
     <>

@@ -15,6 +15,7 @@ export function MergeOffer() {
   // Only what decides which parts are alike asks anew.
   const question = JSON.stringify([doc.servings, doc.crew, doc.together]);
   useEffect(() => {
+    if (found.of === question) return;
     let wanted = true;
     const timer = setTimeout(() => {
       void (async () => {
@@ -27,8 +28,7 @@ export function MergeOffer() {
       wanted = false;
       clearTimeout(timer);
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [kitchen, sheetOf, question]);
+  }, [kitchen, sheetOf, question, found.of, doc, soFar, now]);
   if (found.merges.length === 0) return null;
   return (
     <section aria-label="Made once" className="mt-5">

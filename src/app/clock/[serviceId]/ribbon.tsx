@@ -76,12 +76,15 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
   // Another zoom keeps in sight what is in hand: the task that is chosen, else the beginning.
   const chosen = plan.tasks.find((t) => t.id === selected);
   const chosenStart = chosen?.start ?? null;
+  const scrolledFor = useRef('');
   useEffect(() => {
+    // Only another zoom or other lanes move it: a plan that changes under the hand does not.
+    const look = `${zoom} ${by}`;
     const el = ref.current;
-    if (el) el.scrollLeft = Math.max(0, ((chosenStart ?? from + MARGIN_MIN) - from) * px - el.clientWidth / 3);
-    // Only another zoom moves it: a plan that changes under the hand does not.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [zoom, by]);
+    if (!el || scrolledFor.current === look) return;
+    scrolledFor.current = look;
+    el.scrollLeft = Math.max(0, ((chosenStart ?? from + MARGIN_MIN) - from) * px - el.clientWidth / 3);
+  }, [zoom, by, chosenStart, from, px, ref]);
 
   const serveAt = (servingId: string, minute: number, live: boolean) => change((d) => ({ ...d, servings: d.servings.map((s) => (s.id === servingId ? { ...s, at: localTime(minute, zone) } : s)) }), live);
   const pinAt = (taskId: string, minute: number | null, live: boolean) =>
