@@ -25,7 +25,7 @@ export function LabelsDesk() {
   const query = new URLSearchParams([['grid', grid], ['skip', String(skip)], ...wanted.map((s) => ['serving', s.id])]);
   return (
     <ClockFrame here="labels">
-      <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)] gap-x-12 px-4 pt-3 pb-10 md:px-6 lg:grid-cols-[minmax(0,1fr)_320px]">
+      <div className="grid max-w-[1180px] grid-cols-[minmax(0,1fr)] gap-x-12 px-4 pt-3 pb-10 md:px-6 lg:grid-cols-[minmax(0,1fr)_320px]">
         <section aria-label="Labels">
           <h2 className="text-[17px]">Labels</h2>
           {doc.servings.length === 0 && <p className="py-4">Nothing is served yet.</p>}
