@@ -32,6 +32,13 @@ describe('writes', () => {
     ['cross-site', 403],
     ['same-site', 403],
   ])('from %s get %s', (site, status) => expect(ask({ host, 'sec-fetch-site': site }, 'POST')).toBe(status));
+  it.each([
+    ['http://127.0.0.1:4310', 200],
+    ['http://127.0.0.1:9999', 403],
+    ['http://kitchen.example', 403],
+    ['http://127.0.0.1:4310.example', 403],
+    ['null', 403],
+  ])('of a page of %s get %s where the browser says no more', (origin, status) => expect(ask({ host, origin }, 'POST')).toBe(status));
   it('from the command line pass, and reading is free', () => {
     expect(ask({ host }, 'PUT')).toBe(200);
     expect(ask({ host, 'sec-fetch-site': 'cross-site' })).toBe(200);

@@ -13,7 +13,7 @@ function passphraseOf(header: string | null): string {
 }
 
 /**
- * Stands before every request. With a passphrase set, asks for it; without one, answers only to this machine's own name,
+ * Stands before every request, the build's own files included: a pattern that leaves some out would be a second door. With a passphrase set, asks for it; without one, answers only to this machine's own name,
  * so that no page from elsewhere can reach in. Writes from another site are refused in either case.
  */
 export function proxy(request: NextRequest): NextResponse {
@@ -25,11 +25,19 @@ export function proxy(request: NextRequest): NextResponse {
   } else if (!LOCAL.test(request.headers.get('host') ?? '')) {
     return new NextResponse('This kitchen answers only on its own machine.', { status: 403 });
   }
-  const site = request.headers.get('sec-fetch-site');
-  if (request.method !== 'GET' && request.method !== 'HEAD' && site !== null && site !== 'same-origin' && site !== 'none') {
+  if (request.method !== 'GET' && request.method !== 'HEAD' && isFromElsewhere(request.headers)) {
     return new NextResponse('Writes from other sites are refused.', { status: 403 });
   }
   return NextResponse.next();
 }
 
-export const config = { matcher: '/((?!_next/static).*)' };
+/**
+ * Whether a request was sent by a page of another site. Browsers say so in Sec-Fetch-Site, but not over plain HTTP to a machine of the
+ * network; there the Origin, which every browser sends with a write, must be this host itself. What is no browser sends neither.
+ */
+function isFromElsewhere(headers: Headers): boolean {
+  const site = headers.get('sec-fetch-site');
+  if (site !== null && site !== 'same-origin' && site !== 'none') return true;
+  const origin = headers.get('origin');
+  return origin !== null && !(URL.canParse(origin) && new URL(origin).host === (headers.get('host') ?? '').toLowerCase());
+}

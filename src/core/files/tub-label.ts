@@ -14,14 +14,17 @@ export interface TubLabel {
   readonly portions: number;
 }
 
+/** From here on a dessert's alcohol is said (house): below it is the vanilla. */
+const NOT_FOR_CHILDREN = { gPerPortion: 0.5, abvPct: 0.5 } as const;
+
 /** What must be said of a dessert, in words. */
 export function declarations(s: SheetAnalysis): readonly string[] {
   const allergens = [...new Set(s.parts.flatMap((a) => a.reading.allergens))].sort();
   const ethanolG = s.mixture.massG > 0 ? s.mixture.grams.ethanol / s.sheet.portions : 0;
   return [
     allergens.length > 0 ? `Contains ${allergens.map((a) => (a === 'tree-nut' ? 'tree nuts' : a.replaceAll('-', ' '))).join(', ')}` : 'No listed allergens; check for traces',
-    ...(ethanolG > 0.1 ? [`Alcohol ${withUnit(plainNumber(ethanolG, 1), 'g')} a portion: not for children`] : []),
-    ...(s.parts.some((a) => a.reading.rawEgg) ? ['Raw or lightly cooked egg'] : []),
+    ...(ethanolG >= NOT_FOR_CHILDREN.gPerPortion || s.abvPct >= NOT_FOR_CHILDREN.abvPct ? [`Alcohol ${withUnit(plainNumber(ethanolG, 1), 'g')} a portion: not for children`] : []),
+    ...(s.keeping.rawEgg ? [s.sheet.family === 'semifreddo' ? 'Raw or lightly cooked egg: once soft, eat it the same day' : 'Raw or lightly cooked egg'] : []),
     ...(s.parts.some((a) => a.reading.caffeine) ? ['Contains caffeine'] : []),
   ];
 }

@@ -36,6 +36,9 @@ export function keepingHours(tempC: number, rawEgg: boolean, keepingRuleH: numbe
   return keepingRuleH === null ? usual : Math.min(usual, keepingRuleH);
 }
 
+/** Until a foam can no longer be filled or whipped again, h: some times its clean hours, never past its keeping. */
+export const goodUntilH = (cleanH: number, keepingH: number): number => Math.min(cleanH * USABLE_FACTOR, keepingH);
+
 /**
  * How long a whipped cream keeps its shape (house ±45 %): 10·(F/36)²·A hours at 4 °C, and the shorter of that and keeping.
  * @returns a fault on `fatPct` outside 25–60 %, or on `tempC` outside −1 to 45 °C (colder it is frozen, warmer it is melting).

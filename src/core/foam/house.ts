@@ -101,7 +101,7 @@ export const OFF_STAGE_HOLD = 0.6;
 /** Juice or wine at 3–8 % of the mass acidulates and thickens. */
 export const SOUR_HOLD = { lowPct: 3, highPct: 8, factor: 1.4 } as const;
 /** The usual rule for dairy cream desserts; a kitchen may be stricter. */
-export const KEEPING_H = { coldAtMostC: 5, dairy: 72, rawEgg: 24, outOfFridge: 2 } as const;
+export const KEEPING_H = { coldAtMostC: 5, dairy: 72, rawEgg: 24, outOfFridge: 2, frozen: 2160 } as const;
 
 /** What a fold keeps of the air of every foam in the bowl, ±6 %. */
 export const FOLD_SPREAD = 0.06;

@@ -4,6 +4,7 @@ import { combine, type Mixture } from '../composition/mixture';
 import { foldAccount, type Fold, type FoldStep } from '../foam/fold';
 import { holdOf, type Hold } from '../foam/hold';
 import { WARM_BASE_C } from '../foam/house';
+import { ONE_POINT_C } from '../heat/house';
 import { foamVolumeMl } from '../foam/overrun';
 import { eggWhip, type EggWhip } from '../foam/egg-whisk';
 import { overrunAtStage, stopWindow, whip, type StopWindow, type Whip } from '../foam/whisk';
@@ -17,6 +18,8 @@ import { eggFoamOf, type EggFoamForecast } from './egg-foam';
 import { bowlFatPct, type PartReading } from './read-part';
 import { readSheet } from './read-sheet';
 import { isWhippedKind } from './kinds';
+import { eggHeated, eggOf, ownHeatOf, type OwnHeat } from './egg';
+import { bringsRawEgg, keepingOf, type Keeping } from './keeping';
 import { correctedHold, correctedWhip, learntFor, stabiliserFamily, type KitchenCorrection, type PartLearnt } from './learnt';
 import type { ColdPlace, KitchenRules, Mixer, Part, ShelfVessel, Sheet } from './schema';
 
@@ -67,6 +70,10 @@ export interface PartAnalysis {
   readonly eggWhip: Result<EggWhip> | null;
   /** What the kitchen's log has corrected. */
   readonly learnt: PartLearnt;
+  /** What the cook's own steps heat it to. */
+  readonly ownHeat: OwnHeat;
+  /** Whether it holds egg that counts as raw, its own or taken from another part. */
+  readonly rawEgg: boolean;
   readonly holdFridge: Result<Hold>;
   readonly holdCounter: Result<Hold>;
   readonly gelatin: Result<GelatinDose>;
@@ -107,6 +114,8 @@ export interface SheetAnalysis {
   readonly vesselHoldsMl: number;
   /** How high one vessel is filled, mm. */
   readonly fillMm: Result<number>;
+  /** How long the finished dessert is clean, good, and may be kept. */
+  readonly keeping: Keeping;
 }
 
 const chain = <A, B>(a: Result<A>, then: (value: A) => Result<B>): Result<B> => (a.ok ? then(a.value) : a);
@@ -137,6 +146,7 @@ export function analyseSheet(sheet: Sheet, kitchen: Kitchen): SheetAnalysis {
   const volume = layers.ok ? ok(layers.value.reduce((sum, l) => sum + l.volumeMl, 0)) : layers;
   const perVesselMl = chain(volume, (ml) => ok(ml * shareOfOne({ sheet })));
   const analysis: SheetAnalysis = {
+    keeping: keepingOf({ sheet, parts }, kitchen.rules),
     sheet,
     parts,
     mixture,
@@ -199,8 +209,12 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
   };
   const whipped = chain(chain(whiskInput, whip), (w) => ok(correctedWhip(w, learnt.time?.factor ?? 1, learnt.air?.factor ?? 1)));
   const eggFoam = eggFoamOf(part, reading);
+  const ownHeat = ownHeatOf(part.id, sheet.steps);
+  const egg = eggOf({ part, reading, eggFoam, ownHeat });
+  const fedFrom = reading.lines.flatMap((l) => (l.fromPart && l.read ? [sourceOf(l.fromPart.id)] : [])).filter((x) => x !== null);
+  const rawEgg = bringsRawEgg(egg !== null && !eggHeated(egg), ownHeat.baked || (ownHeat.tempC ?? 0) >= ONE_POINT_C, fedFrom);
   const foam = foamOf(part, reading, mixMl, whipped, eggFoam, sourceOf);
-  const hold = (tempC: number): Result<Hold> => (fatPct === null || reading.dairyG === 0 ? noCream() : chain(holdOf(holdInputOf(part, reading, fatPct, tempC, kitchen.rules)), (h) => ok(correctedHold(h, learnt.hold))));
+  const hold = (tempC: number): Result<Hold> => (fatPct === null || reading.dairyG === 0 ? noCream() : chain(holdOf(holdInputOf(part, reading, fatPct, tempC, kitchen.rules, rawEgg)), (h) => ok(correctedHold(h, learnt.hold))));
   const massG = reading.mixture.massG;
   const leftShare = massG > 0 ? Math.max(0, 1 - givenG / massG) : 0;
   const abv = abvPct(reading.mixture);
@@ -225,6 +239,8 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
     eggFoam,
     eggWhip: eggFoam && (mixer ? eggWhip({ foam: eggFoam.foam, mixer: mixer.kind, bowlMl: mixer.bowlMl, speed: part.whisk.speed, mixMl, batches: part.whisk.batches, eggC: part.heat.eggC }) : noMixer()),
     learnt,
+    ownHeat,
+    rawEgg,
     holdFridge: hold(kitchen.rules.fridgeC),
     holdCounter: hold(kitchen.rules.roomC),
     gelatin: gelatinDose({
@@ -337,7 +353,7 @@ function whiskInputOf(part: Part, r: PartReading, mixer: Mixer | null, fatPct: n
 }
 
 /** What the hold of a part rests on, at a place. */
-export function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: number, rules: KitchenRules) {
+export function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: number, rules: KitchenRules, rawEgg: boolean) {
   const totalG = r.mixture.massG;
   return {
     fatPct,
@@ -351,7 +367,7 @@ export function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: n
     sourLiquidPct: (100 * r.roleG['sour-liquid']) / totalG,
     stage: part.whisk.stage,
     tempC,
-    rawEgg: r.rawEgg,
+    rawEgg,
     keepingRuleH: rules.keepingH,
   };
 }
@@ -360,7 +376,7 @@ export function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: n
 export const mainPart = (s: SheetAnalysis): PartAnalysis => s.parts.find((a) => isWhippedKind(a.part.kind) && a.reading.dairyG > 0) ?? s.parts.find((a) => isWhippedKind(a.part.kind)) ?? s.parts[0]!;
 
 /** The foam that is served, whose hold is asked: whipped or folded, most of it not taken up elsewhere; nothing that is frozen. */
-export function servedFoam(s: SheetAnalysis): readonly PartAnalysis[] {
+export function servedFoam(s: Pick<SheetAnalysis, 'sheet' | 'parts'>): readonly PartAnalysis[] {
   if (s.parts.length === 1) return isWhippedKind(s.parts[0]!.part.kind) ? s.parts : [];
   if (s.sheet.family === 'semifreddo') return [];
   const foams = s.parts.filter((a) => (isWhippedKind(a.part.kind) || a.part.kind === 'set-filling') && a.leftShare > 0.4 && a.holdFridge.ok);

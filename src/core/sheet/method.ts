@@ -7,7 +7,7 @@ import { timeRange } from './learnt';
 import type { LineReading } from './read-part';
 import type { Step } from './schema';
 import { stepWhisk, type StepWhisk } from './step-whisk';
-import { eggOf } from './warmth';
+import { eggOf } from './egg';
 import type { EggKind } from '../heat/lethality';
 
 /** An amount to be weighed in a step. */

@@ -55,7 +55,6 @@ export interface PartReading {
   readonly gelatin225G: number;
   readonly rawStarchG: number;
   readonly rawProteaseFruit: boolean;
-  readonly rawEgg: boolean;
   readonly caffeine: boolean;
   readonly allergens: readonly string[];
 }
@@ -171,9 +170,8 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
   let gelatin225G = 0;
   let rawStarchG = 0;
   let rawProteaseFruit = false;
-  let rawEgg = false;
   let caffeine = false;
-  const heated = heatedBy(part);
+  const heated = fruitIsCooked(part);
   for (const line of part.lines) {
     const from = line.fromPartId === null ? null : sources.partOf(line.fromPartId);
     if (from) {
@@ -189,7 +187,6 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
       gelatin225G += share * source.gelatin225G;
       rawStarchG += share * source.rawStarchG;
       rawProteaseFruit ||= source.rawProteaseFruit;
-      rawEgg ||= source.rawEgg;
       caffeine ||= source.caffeine;
       source.allergens.forEach((a) => allergens.add(a));
       continue;
@@ -213,8 +210,7 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
       const same = gelatinForStrength(massG, ingredient.bloom, REFERENCE_BLOOM, 'square-root');
       if (same.ok) gelatin225G += same.value;
     } else if (per.gelatin_protein > 0) gelatin225G += (massG * per.gelatin_protein) / 100;
-    rawProteaseFruit ||= !heated.fruit && ingredient.flags.includes('protease');
-    rawEgg ||= !heated.egg && ingredient.flags.includes('raw-egg');
+    rawProteaseFruit ||= !heated && ingredient.flags.includes('protease');
     caffeine ||= ingredient.flags.includes('caffeine');
     ingredient.allergens.forEach((a) => allergens.add(a));
   }
@@ -246,18 +242,14 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
     gelatin225G: gelatin225G * stays,
     rawStarchG: rawStarchG * stays,
     rawProteaseFruit,
-    rawEgg,
     caffeine,
     allergens: [...allergens].sort(),
   };
 }
 
-/** What the part's way heats through: fruit that is cooked, egg that is cooked, over steam or with syrup. */
-function heatedBy(part: Part): { readonly fruit: boolean; readonly egg: boolean } {
-  const way = (key: string): string => optionOf(questionNamed(key)!, part.ways[key]).id;
-  const eggFoam = part.kind === 'egg-foam' && way('eggs') !== 'raw';
-  const meringue = part.kind === 'meringue' || ((part.kind === 'egg-foam' || part.kind === 'set-filling') && part.ways.whites === 'swiss-71');
-  return { fruit: part.kind === 'custard' || (part.kind === 'fruit-base' && way('fruit-cooked') === 'cooked'), egg: part.kind === 'custard' || eggFoam || meringue };
+/** Whether the part's way cooks its fruit through. */
+function fruitIsCooked(part: Part): boolean {
+  return part.kind === 'custard' || (part.kind === 'fruit-base' && optionOf(questionNamed('fruit-cooked')!, part.ways['fruit-cooked']).id === 'cooked');
 }
 
 /** What must be bought for so much on the board: peel and stones come along. */

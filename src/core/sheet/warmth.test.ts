@@ -4,7 +4,8 @@ import { analyseSheet, type SheetAnalysis } from './analyse';
 import { setPart } from './edits';
 import type { HeatPlan } from './kinds';
 import type { Sheet } from './schema';
-import { eggOf, iceForBath, meetingsOf, meetsAt, reducingOf, syrupOf, temperingOf } from './warmth';
+import { eggOf } from './egg';
+import { iceForBath, meetingsOf, meetsAt, reducingOf, syrupOf, temperingOf } from './warmth';
 
 const of = (sheet: Sheet): SheetAnalysis => analyseSheet(sheet, KITCHEN);
 const withHeat = (sheet: Sheet, partId: string, heat: Partial<HeatPlan>): Sheet => setPart(sheet, partId, { heat: { ...sheet.parts.find((p) => p.id === partId)!.heat, ...heat } }, CONTEXT);

@@ -1,12 +1,10 @@
-import type { Ingredient } from '../composition/ingredient';
 import { combine, mix } from '../composition/mixture';
 import { composition } from '../composition/components';
 import { sucroseEquivalentG, type FreezingPortion } from '../heat/freezing';
-import { BOWL_TOUCHED, CUSTARD_OFF_HOB_C, FOLD_TOO_WARM_C, FOLD_WINDOWS, GANACHE_WINDOW, ICE_BATH, POURED_C, RICH_IN_SUGAR, STEAM_STOP_C, SWEET_YOLK, SWISS_STOPS, USUAL_C, type BaseKind } from '../heat/house';
-import { eggVerdict, readCurve, whiskedCurve, type EggKind, type EggVerdict, type Reading } from '../heat/lethality';
+import { BOWL_TOUCHED, CUSTARD_OFF_HOB_C, FOLD_TOO_WARM_C, FOLD_WINDOWS, GANACHE_WINDOW, ICE_BATH, POURED_C, USUAL_C, type BaseKind } from '../heat/house';
 import { bowlGuest, guest, massFor, mixingC, temperatureFor, type Guest } from '../heat/meeting';
 import { boilSyrup, reducingMinutes, type Syrup } from '../heat/syrup';
-import { ok, type Result } from '../result';
+import type { Result } from '../result';
 import { temper, type Tempering } from '../setting/tempering';
 import { SOAK_WATER_PER_G } from '../setting/house';
 import { optionOf, questionNamed } from '../ways/questions';
@@ -163,13 +161,16 @@ function foldMend(verdict: Meeting['verdict'], main: Guest & { partId: string },
   return kept < -10 || kept > 90 ? null : { partId: main.partId, name: main.name, toC: kept };
 }
 
+/** What of a part says how its eggs are cooked. */
+export type EggBowl = Pick<PartAnalysis, 'part' | 'reading' | 'eggFoam' | 'ownHeat'>;
+
 /** What of an egg foam is eggs, what goes into the syrup. */
 interface SyrupParts {
   readonly eggs: readonly LineReading[];
   readonly syrup: readonly LineReading[];
 }
 
-function syrupPartsOf(a: PartAnalysis): SyrupParts | null {
+function syrupPartsOf(a: EggBowl): SyrupParts | null {
   const { part } = a;
   const cooked = (part.kind === 'egg-foam' && a.eggFoam?.foam === 'yolks-hot-syrup') || a.eggFoam?.foam === 'italian';
   if (!cooked) return null;
@@ -200,7 +201,8 @@ export function syrupOf(a: PartAnalysis, waterBoilsC: number): SyrupReading | nu
   return { syrup: boilSyrup({ sugarG, waterG: pan.grams.water, toC: syrupC, hobW, startC: USUAL_C.room, waterBoilsC, stays: 0 }), sugarG, waterG: pan.grams.water, writtenG: loss?.read ? -loss.read.massG : null, lossLineId: loss?.line.id ?? null };
 }
 
-function syrupGuests(a: PartAnalysis, touched: number): { readonly guests: readonly Guest[]; readonly shown: readonly MeetingGuest[] } | null {
+/** Eggs, boiled syrup and the bowl that they meet in; null for a part that is cooked with none. */
+export function syrupGuests(a: EggBowl, touched: number): { readonly guests: readonly Guest[]; readonly shown: readonly MeetingGuest[] } | null {
   const parts = syrupPartsOf(a);
   if (!parts) return null;
   const { syrupC, bowl, bowlG, eggC } = a.part.heat;
@@ -265,55 +267,6 @@ export function temperingOf(a: PartAnalysis): Result<Tempering> | null {
   const tC = isWhippedKind(a.part.kind) ? a.part.whisk.creamC : (a.part.heat.atC ?? USUAL_C.gelatin);
   const found = temper(gelatinG, waterG, guestOf('cold part', cold, tC), a.gelatin.value.doseGPerKg);
   return found.ok || found.fault.code !== 'out-of-reach' ? found : null;
-}
-
-export interface EggReading {
-  readonly kind: EggKind;
-  /** How the egg is treated. */
-  readonly way: 'carton' | 'raw' | 'heated' | 'baked';
-  /** Where the curve is from. */
-  readonly from: 'typed' | 'computed' | 'planned';
-  readonly curve: Result<readonly Reading[]>;
-  readonly verdict: Result<EggVerdict> | null;
-  readonly richInSugar: boolean;
-  /** A school of Swiss meringue that stops below a kill step. */
-  readonly notKillStep: boolean;
-}
-
-const EGG_ROLES = ['yolk', 'white', 'egg'] as const;
-
-/** How the egg of a part fares; null for a part without egg of its own. */
-export function eggOf(a: PartAnalysis): EggReading | null {
-  const eggs = a.reading.lines.filter((l) => l.read && l.ingredient && (EGG_ROLES as readonly string[]).includes(l.role ?? ''));
-  if (eggs.length === 0) return null;
-  const has = (role: (typeof EGG_ROLES)[number]): boolean => eggs.some((l) => l.role === role);
-  const massG = a.reading.mixture.massG;
-  const sugarShare = massG > 0 ? a.reading.addedSugarG / massG : 0;
-  const kind: EggKind = has('egg') ? 'whole' : has('yolk') ? (sugarShare >= SWEET_YOLK ? 'sweet-yolk' : 'yolk') : 'white';
-  const richInSugar = sugarShare > RICH_IN_SUGAR;
-  const base = { kind, richInSugar, notKillStep: false };
-  const judged = (from: EggReading['from'], curve: Result<readonly Reading[]>, notKillStep = false): EggReading => ({ ...base, way: 'heated', from, curve, verdict: curve.ok ? eggVerdict(kind, curve.value, richInSugar) : null, notKillStep });
-  if (eggs.every((l) => isCarton(l.ingredient!))) return { ...base, way: 'carton', from: 'planned', curve: ok([]), verdict: null };
-  if (a.part.heat.curve.trim() !== '') return judged('typed', readCurve(a.part.heat.curve));
-  const syrup = syrupGuests(a, BOWL_TOUCHED.verdict);
-  if (syrup) {
-    const mixed = mixingC(syrup.guests);
-    return judged('computed', mixed.ok ? ok(whiskedCurve(mixed.value, a.part.heat.cools)) : mixed);
-  }
-  const stop = plannedStop(a, kind);
-  if (stop !== null) return judged('planned', ok([[0, stop]]), stop < STEAM_STOP_C);
-  return { ...base, way: a.part.kind === 'meringue' ? 'baked' : 'raw', from: 'planned', curve: ok([]), verdict: null };
-}
-
-const isCarton = (i: Ingredient): boolean => i.flags.includes('pasteurised');
-
-/** To which the method takes it, °C; null where it is not heated. */
-function plannedStop(a: PartAnalysis, kind: EggKind): number | null {
-  const { part } = a;
-  if (part.kind === 'custard') return CUSTARD_OFF_HOB_C;
-  if (part.kind === 'egg-foam' && kind !== 'white') return wayOf(part, 'eggs') === 'steam' ? STEAM_STOP_C : null;
-  const whites = part.ways.whites;
-  return whites === 'swiss-50' || whites === 'swiss-71' ? SWISS_STOPS[whites] : null;
 }
 
 /** What a part comes to in a bowl that stood in the room instead of the cold, °C; as it is where nothing can be said. */

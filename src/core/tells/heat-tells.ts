@@ -2,7 +2,8 @@ import { houseRange, plainNumber, showFigure, showGrams, showGramsPlain, withUni
 import { BOIL_OFF_GRACE_G, FOLD_TOO_WARM_C, HOB_SPREAD, ONE_POINT_C } from '../heat/house';
 import { EGG_KIND_NAMES, EGG_REFERENCE_C, REFERENCE_MIN, Z_C } from '../heat/lethality';
 import type { Kitchen, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
-import { eggOf, iceForBath, meetingsOf, reducingOf, syrupOf, temperingOf, type EggReading, type Meeting, type SyrupReading } from '../sheet/warmth';
+import { eggHeated, eggOf, type EggReading } from '../sheet/egg';
+import { iceForBath, meetingsOf, reducingOf, syrupOf, temperingOf, type Meeting, type SyrupReading } from '../sheet/warmth';
 import { SPOONFUL_C, STRINGS } from '../setting/house';
 import type { Syrup } from '../heat/syrup';
 import type { Tempering } from '../setting/tempering';
@@ -182,7 +183,10 @@ const toCarton = (parts: readonly PartAnalysis[]): TellAction => ({ label: 'Use 
 
 /** All parts with raw egg in one sentence. */
 function rawEggTell(s: SheetAnalysis, kitchen: Kitchen): Tell[] {
-  const raw = s.parts.filter((a) => eggOf(a)?.way === 'raw');
+  const raw = s.parts.filter((a) => {
+    const egg = eggOf(a);
+    return egg !== null && !eggHeated(egg);
+  });
   if (raw.length === 0) return [];
   const where = s.parts.length > 1 ? ` in ${raw.map((a) => a.part.name).join(' and ')}` : '';
   return [{ ...plainTell('raw-egg', 'near', `Raw egg${where}: keeps 24${NB}h at most. ${EGG_CAUTION}${codeOf(kitchen)}`), action: toCarton(raw) }];

@@ -28,8 +28,6 @@ export const FRUIT_MOST_MIN = 60;
 export const FRUIT_IN_LEMON_MOST_MIN = 600;
 /** 'At most three days before': parts that are made ahead, h. */
 export const AHEAD_MOST_H = 72;
-/** Frozen, h: three months. */
-export const FROZEN_MOST_H = 2160;
 
 /** Room that a vessel takes in a fridge for each litre that it holds: walls, film, air round it. */
 export const ROOM_PER_LITRE = 1.6;

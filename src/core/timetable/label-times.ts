@@ -1,10 +1,9 @@
 import type { SheetAnalysis } from '../sheet/analyse';
 import type { ServicePlan } from './service-plan';
-import { holdH } from './work';
 
 /**
- * When a dessert is made and by when it is used, minutes since 1970: made when its last hands before the cold are done, used within its hold,
- * which is the kitchen's keeping rule at most.
+ * When a dessert is made and by when it is eaten, minutes since 1970: made when its last hands before the cold are done, eaten by the strictest
+ * keeping rule that applies to it.
  *
  * @param plan null where there is none: then it is made at `now`.
  */
@@ -14,5 +13,5 @@ export function labelTimes(plan: ServicePlan | null, servingId: string, s: Sheet
   const away = mine.find((t) => t.stepId?.endsWith('put-away'));
   const hands = mine.filter((t) => t.kind === 'hands' && t.end <= served);
   const made = away?.end ?? hands.at(-1)?.end ?? now;
-  return { made, useBy: made + Math.round(60 * holdH(s)) };
+  return { made, useBy: made + Math.round(60 * s.keeping.eatByH) };
 }

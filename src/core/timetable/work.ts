@@ -1,7 +1,7 @@
-import { EGG_WHISK_SPREAD } from '../foam/house';
+import { EGG_WHISK_SPREAD, KEEPING_H } from '../foam/house';
 import { houseRange, inSentence, plainNumber, showHours, withUnit } from '../figure';
 import { isFreezer, placeOf } from '../cold/place';
-import { servedFoam, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
+import type { Kitchen, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
 import { timeRange } from '../sheet/learnt';
 import { filled } from '../sheet/method';
 import type { Step } from '../sheet/schema';
@@ -9,7 +9,7 @@ import { filledVessels } from '../tin/build';
 import { capacityMl } from '../vessel/profile';
 import { optionOf, questionNamed } from '../ways/questions';
 import { SERVED } from './names';
-import { AHEAD_MOST_H, BLOOMED_MOST_MIN, BUTTER_OUT_MIN, CHEESE_OUT_MIN, FROZEN_MOST_H, HOT_MOST_MIN, UNCOVERED_MOST_MIN, WEIGHED_MOST_MIN, FRUIT_IN_LEMON_MOST_MIN, FRUIT_MOST_MIN, GROWS, KNIFE_WAIT_MIN, LATE_MIN, NEXT_BOWL_MIN, OVEN_HEATS_MIN, PIECEWORK, ROOM_PER_LITRE, SHORT_WAIT_H, USUAL_HANDS_MIN } from './house';
+import { AHEAD_MOST_H, BLOOMED_MOST_MIN, BUTTER_OUT_MIN, CHEESE_OUT_MIN, HOT_MOST_MIN, UNCOVERED_MOST_MIN, WEIGHED_MOST_MIN, FRUIT_IN_LEMON_MOST_MIN, FRUIT_MOST_MIN, GROWS, KNIFE_WAIT_MIN, LATE_MIN, NEXT_BOWL_MIN, OVEN_HEATS_MIN, PIECEWORK, ROOM_PER_LITRE, SHORT_WAIT_H, USUAL_HANDS_MIN } from './house';
 
 /** What kind of thing a task is: hands on, or something that goes on by itself. */
 export type WorkKind = 'hands' | 'wait' | 'cold' | 'oven' | 'ahead';
@@ -324,21 +324,15 @@ function takenInAssembly(s: SheetAnalysis, partId: string, assembly: readonly St
 /** How long before its use a part may be made, min. */
 function aheadMost(s: SheetAnalysis, kitchen: Kitchen, partId: string): number {
   const a = s.parts.find((p) => p.part.id === partId)!;
-  const rawEgg = a.reading.rawEgg && a.part.kind !== 'custard';
-  return MINUTES_PER_HOUR * (rawEgg ? 24 : Math.min(AHEAD_MOST_H, kitchen.rules.keepingH ?? AHEAD_MOST_H));
+  return MINUTES_PER_HOUR * (a.rawEgg ? KEEPING_H.rawEgg : Math.min(AHEAD_MOST_H, kitchen.rules.keepingH ?? AHEAD_MOST_H));
 }
 
 /**
  * How long it may wait between filled and served, h: a cream that is spooned or piped by its shape ('clean'), what is laid in layers, set or
- * folded by its usable hold, a syllabub by its keeping alone (it is meant to part); none longer than the kitchen keeps it.
+ * folded by how long it is good; none longer than it may be kept.
  */
-export function holdH(s: SheetAnalysis): number {
-  if (s.sheet.family === 'semifreddo') return FROZEN_MOST_H;
-  const hold = servedFoam(s)[0]?.holdFridge;
-  if (!hold?.ok) return AHEAD_MOST_H;
-  const { cleanH, usableH, keepingH } = hold.value;
-  const shape = SHAPED.includes(s.sheet.family) ? cleanH : s.sheet.family === 'syllabub' ? keepingH : usableH;
-  return Math.min(shape, keepingH);
+export function holdH({ sheet, keeping }: SheetAnalysis): number {
+  return SHAPED.includes(sheet.family) ? Math.min(keeping.cleanH ?? keeping.eatByH, keeping.eatByH) : keeping.goodH;
 }
 
 const SHAPED: readonly SheetAnalysis['sheet']['family'][] = ['chantilly', 'frosting'];

@@ -22,7 +22,7 @@ const times = (f: number): string => `×\u00a0${plainNumber(f, 2)}`;
 export function Finding({ facts: { figure, name, where, spread, learnt, outcomes } }: { readonly facts: FindingFacts }) {
   const router = useRouter();
   const answer = async (batchId: string, said: 'count' | 'leave-out' | null) => {
-    await fetch(`/api/batches/${batchId}/answers`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ figure, answer: said }) });
+    await fetch(`/api/batches/${batchId}/answers`, { method: 'POST', keepalive: true, headers: { 'content-type': 'application/json' }, body: JSON.stringify({ figure, answer: said }) });
     router.refresh();
   };
   const answered = outcomes.filter((o) => o.answer !== null);

@@ -57,7 +57,7 @@ export function LabelsDesk() {
               );
             })}
           </ul>
-          <p className="border-t border-steel pt-2 text-[13.5px] text-ink-soft">Use by is the shorter of its hold and the kitchen’s keeping rule, from when it goes into the cold. What must stand on a label, and how, follows your local food code. One label for each tin, tray or tub; one for the tray that glasses stand on.</p>
+          <p className="border-t border-steel pt-2 text-[13.5px] text-ink-soft">Use by follows the strictest keeping rule that applies, from when it goes into the cold: raw egg 24 h, dairy cream 72 h, the kitchen’s own rule where it is shorter. What must stand on a label, and how, follows your local food code. One label for each tin, tray or tub; one for the tray that glasses stand on.</p>
         </section>
         <div>
           <section aria-label="Print the labels" className="grid gap-y-2">

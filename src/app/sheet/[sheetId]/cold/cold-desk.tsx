@@ -35,14 +35,14 @@ export function ColdDesk() {
   const { id, doc, kitchen } = useSheet();
   const [setup, change] = useSetup();
   const analysis = useAnalysis();
-  const view = useCold(doc, kitchen, setup);
+  const { view, current } = useCold(doc, kitchen, setup);
   return (
     <SheetFrame station="Cold">
       <div className="border-b border-steel px-4 pt-2 md:px-6">
         <ColdPages sheetId={id} here="run" />
       </div>
       <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px]">
-        <section aria-label="In the cold" className="px-4 pt-4 pb-8 md:px-6">
+        <section aria-label="In the cold" aria-busy={!current} className="px-4 pt-4 pb-8 md:px-6">
           {view === null ? <p className="py-8 text-[17px] text-ink-soft">Working it out…</p> : view.ok ? <Run view={view.value} /> : <p className="max-w-[60ch] py-8 text-[19px] text-beet">{view.fault.says}</p>}
         </section>
         <aside aria-label="Set-up" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">

@@ -38,7 +38,7 @@ export function Sooner({ setup }: { readonly setup: ColdSetup }) {
   };
   const take = (t: Tried) => edit('cold:taken', (d) => ({ ...d, vessel: t.vessel ?? d.vessel, cold: { ...d.cold, setup: t.setup } }));
   return (
-    <section aria-label="Ready sooner" className="mt-5 border-t border-steel-light pt-3">
+    <section aria-label="Ready sooner" aria-busy={state?.going ?? false} className="mt-5 border-t border-steel-light pt-3">
       <h2 className="text-[17px]">What would make it sooner?</h2>
       <label className="flex items-center gap-3 py-1 text-[14.5px]">
         Wanted at

@@ -49,7 +49,7 @@ export function HoldTable({ analysis: s }: { readonly analysis: SheetAnalysis })
             </th>
             {places.map(([name, tC]) => {
               const part = { ...a.part, whisk: { ...a.part.whisk, stage } };
-              const hold = holdOf(holdInputOf(part, a.reading, fatPct, tC, kitchen.rules));
+              const hold = holdOf(holdInputOf(part, a.reading, fatPct, tC, kitchen.rules, a.rawEgg));
               if (!hold.ok) return <td key={name} className="py-1.5 pl-3 text-right text-[13.5px] text-ink-soft">no figure</td>;
               const corrected = correctedHold(hold.value, a.learnt.hold);
               const figure = holdFigure(`hold:${name}:${stage}`, `Hold, ${stage}, ${name}`, corrected, { ...a, part }, tC);

@@ -22,8 +22,8 @@ export function CompareDesk() {
   const { other } = doc.cold;
   const vessels = [doc.vessel, ...kitchen.vessels.map((v) => v.vessel).filter((v) => v.name !== doc.vessel.name && isPerPortion(v) === isPerPortion(doc.vessel))];
   const otherVessel = vessels.find((v) => v.name === doc.cold.otherVessel) ?? doc.vessel;
-  const first = useCold(doc, kitchen, setup);
-  const second = useCold(doc, kitchen, other, otherVessel);
+  const { view: first } = useCold(doc, kitchen, setup);
+  const { view: second } = useCold(doc, kitchen, other, otherVessel);
   const setOther = (label: string, to: Partial<{ other: ColdSetup | null; otherVessel: string | null }>) => edit(`cold:other:${label}`, (d) => ({ ...d, cold: { ...d.cold, ...to } }));
   const readyOf = (v: Result<ColdView> | null): number | null => (v?.ok ? (mainReady(v.value.answers.ready)?.atH ?? null) : null);
   const [a, b] = [readyOf(first), other ? readyOf(second) : null];

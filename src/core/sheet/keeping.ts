@@ -1,0 +1,35 @@
+import { KEEPING_H } from '../foam/house';
+import { keepingHours, goodUntilH } from '../foam/hold';
+import { servedFoam, type PartAnalysis, type SheetAnalysis } from './analyse';
+import type { KitchenRules } from './schema';
+
+/** Which rule says by when it is eaten. */
+export type KeepingRule = 'raw-egg' | 'kitchen' | 'dairy' | 'frozen';
+
+/** The three moments of a finished dessert, h from when it goes into the cold. */
+export interface Keeping {
+  readonly rawEgg: boolean;
+  /** Until the first drop of whey or a soft edge; null where its shape has no figure, or is meant to change (a parted syllabub). */
+  readonly cleanH: number | null;
+  /** Until it is no longer good to fill, to whip again or to eat at its best; never past `eatByH`. */
+  readonly goodH: number;
+  readonly eatByH: number;
+  readonly rule: KeepingRule;
+}
+
+/**
+ * How long a finished dessert may be kept: the strictest rule that applies, whether or not its shape has a figure of its own. Raw egg
+ * anywhere in it rules the whole.
+ */
+export function keepingOf(s: Pick<SheetAnalysis, 'sheet' | 'parts'>, rules: KitchenRules): Keeping {
+  const rawEgg = s.parts.some((a) => a.rawEgg);
+  const frozen = s.sheet.family === 'semifreddo';
+  const eatByH = frozen ? KEEPING_H.frozen : keepingHours(rules.fridgeC, rawEgg, rules.keepingH);
+  const rule: KeepingRule = frozen ? 'frozen' : rules.keepingH !== null && rules.keepingH <= eatByH && eatByH < keepingHours(rules.fridgeC, rawEgg, null) ? 'kitchen' : rawEgg ? 'raw-egg' : 'dairy';
+  const hold = s.sheet.family === 'syllabub' ? undefined : servedFoam(s)[0]?.holdFridge;
+  const cleanH = hold?.ok ? hold.value.cleanH : null;
+  return { rawEgg, cleanH, goodH: cleanH === null ? eatByH : goodUntilH(cleanH, eatByH), eatByH, rule };
+}
+
+/** Whether a part brings egg that nothing has heated enough: its own, or what it takes from another. */
+export const bringsRawEgg = (own: boolean, heated: boolean, sources: readonly PartAnalysis[]): boolean => own || (!heated && sources.some((x) => x.rawEgg));
