@@ -17,7 +17,7 @@ function answer(port: number, method: string, path: string, headers: Record<stri
   });
 }
 
-const LOOKALIKES = ['/_next/staticx', '/_next/static', '/_next/static.rsc', '/_next/static-kitchen', '/_next/static?x=1', '/_next//static/x', '/_next/static/../../api/due', '/_next/static/%2e%2e/%2e%2e/api/due', '/_next/static/none.js', '/api/due', '/', '/_next/data/x.json'];
+const LOOKALIKES = ['/_next/staticx', '/_next/static', '/_next/static.rsc', '/_next/static-kitchen', '/_next/static?x=1', '/_next/static/../../api/due', '/_next/static/%2e%2e/%2e%2e/api/due', '/_next/static/none.js', '/api/due', '/', '/_next/data/x.json'];
 const PORT = 4391;
 const LOCKED_PORT = 4392;
 

@@ -13,6 +13,9 @@ export const TO_TASTE_G = 1;
 /** A small envelope of gelatin powder as recipes mean it, g (house: they run from 7 to 12). */
 const GELATIN_SACHET_G = 7;
 
+/** A splash of vanilla and the like, g (house). */
+const FLAVOUR_SPLASH_G = 1.5;
+
 /** A line that has been understood. */
 export interface ReadLine {
   readonly massG: number;
@@ -75,7 +78,8 @@ interface Mass {
 /** Grams of everything that a line says, the weight in brackets first. */
 function massOf(written: WrittenLine, ingredient: Ingredient, measures: Measures): Result<Mass> {
   const weighed = written.amounts[0]?.unit?.dimension === 'mass';
-  const aside = !weighed && written.aside?.unit?.dimension === 'mass' && written.aside.quantity.ok && written.aside.quantity.value > 0 ? gramsOf(written.aside, unitOf(written.aside.unit.key), ingredient, measures) : null;
+  const volumeOfPack = written.aside?.unit?.dimension === 'volume' && written.amounts[0]?.unit?.dimension === 'pack';
+  const aside = !weighed && (written.aside?.unit?.dimension === 'mass' || volumeOfPack) && written.aside?.unit && written.aside.quantity.ok && written.aside.quantity.value > 0 ? gramsOf(written.aside, unitOf(written.aside.unit.key), ingredient, measures) : null;
   let massG = 0;
   let first: { unit: Unit; quantity: number; range: readonly [number, number] | null } | null = null;
   for (const amount of written.amounts) {
@@ -88,7 +92,16 @@ function massOf(written: WrittenLine, ingredient: Ingredient, measures: Measures
     first ??= { unit, quantity, range: amount.range && grams.ok ? [(grams.value * amount.range[0]) / quantity, (grams.value * amount.range[1]) / quantity] : null };
   }
   if (!first) return fail('text', 'no-amount', 'There is no amount here.');
-  return ok({ massG: aside?.ok ? aside.value : massG, rangeG: aside?.ok ? null : first.range, unit: first.unit, quantity: first.quantity });
+  return ok({ massG: aside?.ok ? aside.value * timesAside(written, ingredient, aside.value) : massG, rangeG: aside?.ok ? null : first.range, unit: first.unit, quantity: first.quantity });
+}
+
+/** How often the size in brackets counts: for each of the packs where it says so, or where that is nearer to the pack of the larder. */
+function timesAside(written: WrittenLine, ingredient: Ingredient, asideG: number): number {
+  const first = written.amounts[0];
+  if (written.asideEach === false || first?.unit?.dimension !== 'pack' || !first.quantity.ok) return written.asideEach && first?.quantity.ok ? first.quantity.value : 1;
+  const count = first.quantity.value;
+  if (written.asideEach || ingredient.packG === null) return count;
+  return Math.abs(Math.log(asideG / ingredient.packG)) <= Math.abs(Math.log(asideG / count / ingredient.packG)) ? count : 1;
 }
 
 const unknownUnit = (word: string | null, quantity: string): string =>
@@ -116,6 +129,7 @@ export const gPerMl = (ingredient: Ingredient): number | null =>
 function gramsOf(amount: WrittenAmount, unit: Unit, ingredient: Ingredient, measures: Measures): Result<number> {
   const quantity = (amount.quantity.ok ? amount.quantity.value : 0) * amount.heap;
   if (unit.dimension === 'mass') return ok(quantity * unit.size);
+  if (unit.key === 'splash' && ingredient.category === 'flavour') return ok(quantity * FLAVOUR_SPLASH_G);
   if (unit.dimension === 'volume') {
     const density = gPerMl(ingredient);
     // 'a small leaf' and other pieces aside, a spoon of something that comes by the spoon needs no density.
@@ -123,7 +137,7 @@ function gramsOf(amount: WrittenAmount, unit: Unit, ingredient: Ingredient, meas
     const spoon = unit.key === 'tsp' && ingredient.piece?.name.endsWith('teaspoon') ? ingredient.piece.grams : null;
     return spoon === null ? fail('text', 'no-density', `The larder does not know what a ${unit.one} of ${ingredient.name} weighs: use grams.`) : ok(quantity * spoon);
   }
-  if (unit.key === 'sachet' && ingredient.bloom !== null && ingredient.piece?.name !== 'leaf') return ok(quantity * GELATIN_SACHET_G);
+  if (unit.dimension === 'pack' && ingredient.bloom !== null && ingredient.piece?.name !== 'leaf') return ok(quantity * GELATIN_SACHET_G);
   if (unit.dimension === 'pack') {
     return ingredient.packG === null ? fail('text', 'no-pack', `The larder does not know what a pack of ${ingredient.name} weighs: use grams.`) : ok(quantity * ingredient.packG);
   }
@@ -194,7 +208,9 @@ function handy(quantity: number, unit: Unit): string {
  */
 export function scaleLineText(text: string, factor: number): string {
   const written = splitLine(text);
-  const edits = [...written.amounts, ...(written.aside ? [written.aside] : [])].flatMap((a) => a.runs.map((run) => ({ run, unit: a.unit })));
+  const spoken = written.amounts[0];
+  if (spoken?.spoken && spoken.quantity.ok) return withAmount(text, `${scaledNumber(spoken.quantity.value * factor, spoken.unit)}${spoken.unit ? ` ${spoken.unit.one}` : ''}`);
+  const edits = [...written.amounts, ...(written.aside && !written.asideEach ? [written.aside] : [])].flatMap((a) => a.runs.map((run) => ({ run, unit: a.unit })));
   edits.sort((a, b) => b.run.start - a.run.start);
   let scaled = text;
   for (const { run, unit } of edits) {

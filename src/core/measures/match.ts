@@ -83,7 +83,7 @@ const spelled = (word: string): string => {
 
 /** What cooks say of an ingredient that does not say which one it is. */
 const MANNERS = new Set(
-  'fresh freshly chopped melted cold chilled softened soft sifted finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored drained strained warm hot strong dry fine to taste or and for dusting serving optional well medium large small whole pure natural plain unsalted'.split(' '),
+  'fresh freshly chopped melted cold chilled softened soft sifted frozen thawed defrosted unflavored unflavoured liquid mashed spiced canned tinned unwaxed unsalted lukewarm tepid iced plump boiled sweet-cream packed heaped shredded shaved slivered flaked rolled crumbled broken halved quartered cubed zested juiced separated bought homemade store leftover full-fat fullfat finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored drained strained warm hot strong dry fine to taste or and for dusting serving optional garnish decorating decoration sprinkling divided plus such as like these those thin good-quality nice few little well medium large small whole pure natural plain unsalted'.split(' '),
 );
 
 /** A name as its bare words, so that 'confectioners’ sugars' and 'Confectioner’s sugar' are one. */
@@ -104,18 +104,29 @@ const bareKey = (name: string): string =>
 /** The written name without what stands in brackets or behind a comma: '(at room temperature)', ', chopped'. */
 const beforeManner = (name: string): string => name.replace(/\([^)]*\)?/g, ' ').split(/,| - /)[0]!.trim();
 
+type Named = Pick<WrittenLine, 'name' | 'fatText' | 'wordAfter'> & { readonly amounts?: WrittenLine['amounts'] };
+
+/** Gelatin by the spoon or in packets is powder; leaves are counted or weighed. */
+function asMeasured(match: Match | null, written: Named, matcher: Matcher): Match | null {
+  const unit = written.amounts?.[0]?.unit;
+  const bySpoon = unit?.dimension === 'volume' || unit?.dimension === 'pack';
+  if (!match || !bySpoon || match.ingredient.piece?.name !== 'leaf' || match.ingredient.bloom === null || /leaf|leaves|sheet/i.test(written.name)) return match;
+  const powder = matcher.find('gelatin powder', 1)[0];
+  return powder ? { ingredient: powder.ingredient, confidence: match.confidence } : match;
+}
+
 /**
  * The ingredient that a written line names: with its percentage first ('dark chocolate 70 %'), then without
  * ('mascarpone 44 %', where it is the fat on the carton).
  */
-export function ingredientNamed(written: Pick<WrittenLine, 'name' | 'fatText' | 'wordAfter'>, matcher: Matcher): Ingredient | null {
+export function ingredientNamed(written: Named, matcher: Matcher): Ingredient | null {
   return matchOf(written, matcher)?.ingredient ?? null;
 }
 
 /** As `ingredientNamed`, with how sure it is; null when nothing is near enough. */
-export function matchOf(written: Pick<WrittenLine, 'name' | 'fatText' | 'wordAfter'>, matcher: Matcher): Match | null {
+export function matchOf(written: Named, matcher: Matcher): Match | null {
   if (written.name === '') return null;
-  const whole = namedWhole(written, matcher);
+  const whole = asMeasured(namedWhole(written, matcher), written, matcher);
   if (whole || written.wordAfter === null || !written.name.includes(written.wordAfter)) return whole;
   // '250 gx cream cheese': the name may begin behind a measure that is not known.
   return nearEnough(matcher, written.name.replace(written.wordAfter, '').trim());

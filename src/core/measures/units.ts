@@ -43,15 +43,19 @@ export const UNITS: readonly Unit[] = [
   unit('pint', 'volume', 473.176473, 'pint pints pt pts', 'pint', 'pints'),
   unit('quart', 'volume', 946.352946, 'quart quarts qt qts', 'quart', 'quarts'),
   // Amounts by feel (house): a glug is about a tablespoon, a dash an eighth of a teaspoon, a drop a twentieth of a mL.
-  unit('glug', 'volume', 15, 'glug glugs splash splashes', 'glug', 'glugs'),
+  unit('glug', 'volume', 15, 'glug glugs', 'glug', 'glugs'),
+  unit('splash', 'volume', 5, 'splash splashes', 'splash', 'splashes'),
   unit('dash', 'volume', 0.6, 'dash dashes', 'dash', 'dashes'),
   unit('drop', 'volume', 0.05, 'drop drops', 'drop', 'drops'),
   unit('pinch', 'mass', 0.3, 'pinch pinches', 'pinch', 'pinches'),
   unit('knob', 'mass', 15, 'knob knobs', 'knob', 'knobs'),
+  // A bar of chocolate and a punnet of berries as they are mostly sold (house): asked about where they are read.
+  unit('bar', 'mass', 100, 'bar bars', 'bar', 'bars'),
+  unit('punnet', 'mass', 125, 'punnet punnets', 'punnet', 'punnets'),
   unit('handful', 'mass', 40, 'handful handfuls', 'handful', 'handfuls'),
   unit('leaf', 'piece', 1, 'leaf leaves sheet sheets', 'leaf', 'leaves'),
   unit('piece', 'piece', 1, 'piece pieces pc pcs', 'piece', 'pieces'),
-  unit('pack', 'pack', 1, 'pack packs packet packets package packages pkg pkgs pkt pkts carton cartons tub tubs pot pots tin tins can cans jar jars box boxes bottle bottles bag bags', 'pack', 'packs'),
+  unit('pack', 'pack', 1, 'pack packs packet packets package packages pkg pkgs pkt pkts carton cartons tub tubs pot pots tin tins can cans jar jars box boxes bottle bottles bag bags block blocks container containers brick bricks sleeve sleeves', 'pack', 'packs'),
   unit('sachet', 'pack', 1, 'sachet sachets envelope envelopes', 'sachet', 'sachets'),
 ];
 

@@ -1,5 +1,6 @@
 import { ok, type Result } from '../result';
 import { readQuantity } from './quantity';
+import { andPart, elliptic, wordNumber } from './word-number';
 import { HEAPS, systemNamed, unitNamed, type EggSize, type Unit, type WrittenSystem } from './units';
 
 /** A number in a written line: where it stands, so that scaling can write another one there. */
@@ -22,6 +23,8 @@ export interface WrittenAmount {
   /** A heaped spoon holds more than a level one. */
   readonly heap: number;
   readonly size: EggSize | null;
+  /** Said in words that no other number can be written into one by one: 'a cup and a half', '2 8-ounce packs'. */
+  readonly spoken: boolean;
 }
 
 /** What a written line says, before its name is looked up. */
@@ -30,6 +33,8 @@ export interface WrittenLine {
   readonly amounts: readonly WrittenAmount[];
   /** The same again in another measure: '1 cup (200 g)'. */
   readonly aside: WrittenAmount | null;
+  /** Whether that is of each: '2 tubs (200 ml each)'; null where it is not said. */
+  readonly asideEach: boolean | null;
   /** Where amount and measure stand in the text. */
   readonly span: readonly [number, number] | null;
   /** The word behind the amount when it is no known measure; it may be the name. */
@@ -47,14 +52,9 @@ const DIGIT = /[\d½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/;
 const RUN_CHAR = /[\d.,+\-−*/×÷ \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞–—]/;
 const SUM_CHAR = /[\d.,+\-−*/×÷() \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/;
 const ABOUT = /^(?:about|approximately|approx\.?|around|circa|ca\.?|~|≈)\s*/i;
-const WORD_NUMBERS: Readonly<Record<string, number>> = {
-  a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12, dozen: 12,
-  'a dozen': 12, 'half a dozen': 6, half: 0.5, 'half a': 0.5, 'half an': 0.5, 'one and a half': 1.5, 'a couple of': 2, 'a few': 3,
-};
-const WORD_NUMBER = /^(half a dozen|one and a half|half an?|a couple of|a few|a dozen|dozen|half|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?=[\s\u00a0])/i;
 /** Measures that stand without a number: 'pinch of salt', 'salt, a pinch'. */
 const BARE_UNIT = /(?:^|[\s,])((?:(?:a|an|one)\s)?(?:(?:small|good|large|generous|tiny)\s)?(pinch|dash|drop|knob|handful|glug|splash))\b/i;
-const UNWEIGHED = /\b(?:to taste|as needed|to serve|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a little|some)\b/i;
+const UNWEIGHED = /\b(?:to taste|as needed|to serve|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a (?:little|bit|touch|hint)|some)\b/i;
 const WORD = /^[\s\u00a0-]*((?:fl\.?\s?oz|fluid\s(?:ounces?))\b\.?|\p{L}+\.?)/iu;
 const SIZES: Readonly<Record<string, EggSize>> = { small: 'small', medium: 'medium', large: 'large', xl: 'extra large', jumbo: 'jumbo', big: 'large' };
 
@@ -82,15 +82,33 @@ function splitAfresh(text: string): WrittenLine {
   const rest = fat ? text.slice(0, fat.index) + ' '.repeat(fat[0].length) + text.slice(fat.index + fat[0].length) : text;
   const found = findAmounts(rest);
   const base = { fatText: fat?.[1] ?? null, unweighed: UNWEIGHED.test(rest) };
-  if (!found) return { ...base, amounts: [], aside: null, span: null, wordAfter: null, name: tidyName(rest) };
-  const { amounts, aside, start, end, wordAfter } = found;
-  return { ...base, amounts, aside, span: [start, end], wordAfter, name: tidyName(`${rest.slice(0, start)} ${rest.slice(end)}`) };
+  if (!found) return { ...base, amounts: [], aside: null, asideEach: null, span: null, wordAfter: null, name: tidyName(rest) };
+  const { amounts, start, end, wordAfter } = found;
+  const behind = found.aside === null ? asideBehind(rest, end, amounts[0]!) : null;
+  const name = behind ? `${rest.slice(end, behind.start)} ${rest.slice(behind.end)}` : rest.slice(end);
+  return { ...base, amounts, aside: found.aside ?? behind?.amount ?? null, asideEach: behind?.each ?? found.asideEach, span: [start, end], wordAfter, name: tidyName(`${rest.slice(0, start)} ${name}`) };
+}
+
+/** A size in brackets behind the name of what is counted or comes in packs: '2 tubs whipping cream (200 ml each)'; null where there is none. */
+function asideBehind(text: string, from: number, first: WrittenAmount): { amount: WrittenAmount; each: boolean | null; start: number; end: number } | null {
+  if (first.unit !== null && first.unit.dimension !== 'pack' && first.unit.dimension !== 'piece' && first.unit.dimension !== 'volume') return null;
+  const open = text.indexOf('(', from);
+  if (open < 0) return null;
+  const lead = /^\(\s*(?:about |approx\.? |ca\.? |each )?/i.exec(text.slice(open, open + 16))![0];
+  const inner = scanAmount(text, open + lead.length);
+  if (!inner?.amount.unit || (inner.amount.unit.dimension !== 'mass' && inner.amount.unit.dimension !== 'volume')) return null;
+  if (first.unit?.dimension === 'volume' && inner.amount.unit.dimension !== 'mass') return null;
+  const close = /^[\s\u00a0]*(each|apiece|in all|in total|total)?[\s\u00a0]*(?:[/,;|][^)]{0,40})?\)/i.exec(text.slice(inner.end, inner.end + 60));
+  if (!close) return null;
+  const each = /each/i.test(lead) || /^(?:each|apiece)$/i.test(close[1] ?? '') ? true : close[1] ? false : null;
+  return { amount: inner.amount, each, start: open, end: inner.end + close[0].length };
 }
 
 /** The name without its measure: no leading 'of', no bare commas, 'juice of a lemon' turned to 'lemon juice'. */
 function tidyName(raw: string): string {
   const name = raw
     .replace(/[\s\u00a0]+/g, ' ')
+    .replace(A_LITTLE, ' ')
     .replace(/\( ?\)/g, ' ')
     .replace(/ ?[,;:][,;: ]+/g, ', ')
     .replace(/^[,;: ]+|[,;: ]+$/g, '')
@@ -98,13 +116,22 @@ function tidyName(raw: string): string {
     .replace(/ of /i, ' ')
     .replace(/ +/g, ' ')
     .trim();
-  const part = /^(?:the )?(?:finely )?(?:grated |squeezed |fresh )?(juice|zest|peel|seeds) (?:from |of )?(?:an? |the |one |half a )?(\p{L}[\p{L} ]{1,40})$/iu.exec(name);
-  return part ? `${part[2]} ${part[1]!.toLowerCase() === 'peel' ? 'zest' : part[1]!.toLowerCase()}` : name;
+  const part = /^(?:the )?(?:finely |freshly )?(?:grated |squeezed |fresh )?(juice|zest|peel|rind|seeds) (?:from |of )?(?:an? |the |one |half a )?(\p{L}[\p{L} ]{1,40})$/iu.exec(name);
+  if (part) return `${part[2]} ${takenOf(part[1]!)}`;
+  // '1 lemon, zested', '2 limes, juice only'; with both it stays the fruit.
+  const whole = /^((?:unwaxed |large |small |organic )?(?:lemon|lime|orange|grapefruit|clementine|tangerine)s?),? \(?(?:finely |freshly )?(?:grated )?(zest|juice|peel|rind)(?:d|ed)?(?: only| finely)?\)?$/iu.exec(name);
+  return whole ? `${whole[1]} ${takenOf(whole[2]!)}` : name;
 }
+
+/** Amounts by feel that stand before a name and are not weighed. */
+const A_LITTLE = /^\s*(?:just )?(?:a (?:little(?: bit)?|bit|touch|hint)|some)(?: of)? /i;
+
+const takenOf = (word: string): string => (/^(?:peel|rind|zest)/i.test(word) ? 'zest' : word.toLowerCase());
 
 interface Found {
   readonly amounts: readonly WrittenAmount[];
   readonly aside: WrittenAmount | null;
+  readonly asideEach: boolean | null;
   readonly start: number;
   readonly end: number;
   readonly wordAfter: string | null;
@@ -120,7 +147,7 @@ function findAmounts(text: string): Found | null {
   const first = amountsAt(text, lead);
   if (first) return first;
   for (let i = lead + 1; i < text.length; i++) {
-    if (text[i] !== '(' && /[\s\u00a0,(]/.test(text[i - 1]!) && startsNumber(text, i)) {
+    if (text[i] !== '(' && /[\s\u00a0,(]/.test(text[i - 1]!) && (startsNumber(text, i) || (OF_FRUIT.test(text.slice(0, i)) && wordNumber(text, i) !== null))) {
       // '(optional, 2)' is no amount; '(200 g)' is one.
       const found = amountsAt(text, i);
       if (found) return found;
@@ -129,6 +156,9 @@ function findAmounts(text: string): Found | null {
   return bareUnit(text);
 }
 
+/** 'juice of two lemons': the number stands behind what is taken of it. */
+const OF_FRUIT = /\b(?:juice|zest|peel|rind|seeds)\s+(?:of|from)\s+$/i;
+
 const startsNumber = (text: string, at: number): boolean => DIGIT.test(text[at] ?? '') || (/[-−+(.]/.test(text[at] ?? '') && /[\d.(½⅓¼]/.test(text[at + 1] ?? ''));
 
 function bareUnit(text: string): Found | null {
@@ -136,8 +166,8 @@ function bareUnit(text: string): Found | null {
   if (!bare) return null;
   const start = bare.index + bare[0].length - bare[1]!.length;
   const end = start + bare[1]!.length;
-  const amount: WrittenAmount = { text: bare[1]!, quantity: ok(1), range: null, runs: [], unit: unitNamed(bare[2]!), system: null, heap: 1, size: null };
-  return { amounts: [amount], aside: null, start, end, wordAfter: null };
+  const amount: WrittenAmount = { text: bare[1]!, quantity: ok(1), range: null, runs: [], unit: unitNamed(bare[2]!), system: null, heap: 1, size: null, spoken: true };
+  return { amounts: [amount], aside: null, asideEach: null, start, end, wordAfter: null };
 }
 
 interface Scanned {
@@ -153,15 +183,17 @@ function amountsAt(text: string, start: number): Found | null {
   const amounts = [first.amount];
   let { end } = first;
   let aside: WrittenAmount | null = null;
+  let asideEach: boolean | null = null;
   const measured = (a: WrittenAmount): boolean => a.unit !== null && (a.unit.dimension === 'mass' || a.unit.dimension === 'volume');
   for (let turns = 0; turns < 6; turns++) {
     const last = amounts.at(-1)!;
     const bracket = /^[\s\u00a0]*\(\s*(?:about |approx\.? |or )?/i.exec(text.slice(end, end + 24));
     if (bracket && aside === null) {
       const inner = scanAmount(text, end + bracket[0].length);
-      const close = inner && measured(inner.amount) ? /^[\s\u00a0]*(?:[/,;][^)]{0,40})?\)/.exec(text.slice(inner.end, inner.end + 60)) : null;
+      const close = inner && measured(inner.amount) ? /^[\s\u00a0]*(each)?[\s\u00a0]*(?:[/,;][^)]{0,40})?\)/i.exec(text.slice(inner.end, inner.end + 60)) : null;
       if (inner && close) {
         aside = inner.amount;
+        asideEach = close[1] ? true : null;
         end = inner.end + close[0].length;
         continue;
       }
@@ -187,7 +219,7 @@ function amountsAt(text: string, start: number): Found | null {
     const packed = WORD.exec(text.slice(end, end + 24));
     if (packed && unitNamed(packed[1]!)?.dimension === 'pack') end += packed[0].length;
   }
-  return { amounts, aside, start, end, wordAfter: first.wordAfter };
+  return { amounts, aside, asideEach, start, end, wordAfter: first.wordAfter };
 }
 
 function scanAmount(text: string, start: number): Scanned | null {
@@ -213,7 +245,7 @@ function scanAmount(text: string, start: number): Scanned | null {
       const each = inner.amount.quantity.value;
       quantity = quantity.ok ? ok(quantity.value * each) : quantity;
       const end = inner.end + close[0].length + packed[0].length;
-      const amount = { text: text.slice(start, end).trim(), quantity, range: null, runs: number.runs, unit: inner.amount.unit, system: inner.amount.system, heap: 1, size: null };
+      const amount = { text: text.slice(start, end).trim(), quantity, range: null, runs: number.runs, unit: inner.amount.unit, system: inner.amount.system, heap: 1, size: null, spoken: false };
       return { amount, end, wordAfter: null };
     }
   }
@@ -236,12 +268,21 @@ function scanAmount(text: string, start: number): Scanned | null {
     }
     at += next[0].length;
   }
-  // Two numbers with a pack behind ('1 400 g tin') count packs; otherwise the gap groups thousands ('1 400 g').
+  let spoken = number.spoken;
+  // 'a cup and a half', 'two pounds and three quarters'.
+  const part = unit && quantity.ok ? andPart(text, at) : null;
+  if (part && quantity.ok) {
+    quantity = ok(quantity.value + part.value);
+    at = part.end;
+    spoken = true;
+  }
+  // Two numbers with a pack behind ('1 400 g tin', 'one 15-ounce can') count packs; otherwise the gap groups thousands ('1 400 g').
   if (number.pair && unit && unit.dimension !== 'pack') {
     const packed = WORD.exec(text.slice(at, at + 24));
-    if (packed && unitNamed(packed[1]!)?.dimension === 'pack') quantity = ok(number.pair[0] * number.pair[1]);
+    if (!number.grouped || (packed && unitNamed(packed[1]!)?.dimension === 'pack')) quantity = ok(number.pair[0] * number.pair[1]);
+    if (!number.grouped) spoken = true;
   }
-  const amount: WrittenAmount = { text: text.slice(start, at).trim(), quantity, range: number.range, runs: number.runs, unit, system, heap, size };
+  const amount: WrittenAmount = { text: text.slice(start, at).trim(), quantity, range: number.range, runs: number.runs, unit, system, heap, size, spoken };
   return { amount, end: at, wordAfter };
 }
 
@@ -250,31 +291,52 @@ const nextIsUnit = (text: string, at: number): boolean => {
   return next !== null && unitNamed(next[1]!) !== null;
 };
 
+const DOZEN = /^[\s\u00a0]+dozen(?![\p{L}])/iu;
+const PLAIN = { range: null, pair: null, grouped: false, spoken: false } as const;
+
+/** '2 dozen'. */
+function inDozens(text: string, n: ScannedNumber): ScannedNumber {
+  const dozen = n.quantity.ok && n.range === null ? DOZEN.exec(text.slice(n.end, n.end + 12)) : null;
+  if (!dozen || !n.quantity.ok) return n;
+  const value = ok(n.quantity.value * 12);
+  const end = n.end + dozen[0].length;
+  return { ...n, quantity: value, runs: [{ start: n.runs[0]!.start, end, value }], end };
+}
+
 interface ScannedNumber {
   readonly quantity: Result<number>;
   readonly range: readonly [number, number] | null;
   readonly runs: readonly Run[];
   readonly end: number;
   readonly pair: readonly [number, number] | null;
+  /** Whether such a pair may be one number with a gap between its thousands. */
+  readonly grouped: boolean;
+  readonly spoken: boolean;
 }
 
 function scanNumber(text: string, start: number): ScannedNumber | null {
-  const word = WORD_NUMBER.exec(text.slice(start, start + 20));
+  const word = wordNumber(text, start);
   if (word) {
-    const value = WORD_NUMBERS[word[1]!.toLowerCase()] ?? 1;
-    const end = start + word[0].length;
-    return { quantity: ok(value), range: null, runs: [{ start, end, value: ok(value) }], end, pair: null };
+    const digits = /^[\s\u00a0]+(?=\d)/.exec(text.slice(word.end, word.end + 4));
+    const size = digits ? scanNumber(text, word.end + digits[0].length) : null;
+    // 'one 15-ounce can', 'two 8 oz packs': so many of that size.
+    if (size?.quantity.ok && Number.isInteger(word.value)) return { ...size, runs: [], pair: [word.value, size.quantity.value], grouped: false, spoken: true };
+    const value = ok(word.value);
+    const dozen = Number.isInteger(word.value) ? DOZEN.exec(text.slice(word.end, word.end + 12)) : null;
+    const end = dozen ? word.end + dozen[0].length : word.end;
+    const from: ScannedNumber = { quantity: dozen ? ok(word.value * 12) : value, range: null, runs: [{ start, end, value: dozen ? ok(word.value * 12) : value }], end, pair: null, grouped: false, spoken: false };
+    return withMultiplier(text, from);
   }
   const sum = text[start] === '=';
   if (!sum && !startsNumber(text, start)) return null;
   const run = runFrom(text, sum ? start + 1 : start, sum);
-  if (run.end <= (sum ? start + 1 : start)) return sum ? { quantity: readQuantity(''), range: null, runs: [], end: start + 1, pair: null } : null;
+  if (run.end <= (sum ? start + 1 : start)) return sum ? { ...PLAIN, quantity: readQuantity(''), runs: [], end: start + 1 } : null;
   const source = text.slice(run.start, run.end);
   if (sum) {
     const value = readQuantity(source);
-    return { quantity: value, range: null, runs: [{ start, end: run.end, value }], end: run.end, pair: null };
+    return { ...PLAIN, quantity: value, runs: [{ start, end: run.end, value }], end: run.end };
   }
-  return withMultiplier(text, rangeOf(source, run.start, run.end));
+  return withMultiplier(text, inDozens(text, rangeOf(source, run.start, run.end)));
 }
 
 function runFrom(text: string, from: number, sum: boolean): { start: number; end: number } {
@@ -299,37 +361,48 @@ function rangeOf(source: string, start: number, end: number): ScannedNumber {
     const low = readQuantity(dash[1]!);
     const high = readQuantity(dash[2]!);
     if (low.ok && high.ok && low.value >= 0 && high.value > low.value) {
+      const from = elliptic(low.value, high.value);
       const lowEnd = start + dash[1]!.length;
       const runs = [
-        { start, end: lowEnd, value: low },
+        { start, end: lowEnd, value: ok(from) },
         { start: end - dash[2]!.length, end, value: high },
       ];
-      return { quantity: ok((low.value + high.value) / 2), range: [low.value, high.value], runs, end, pair: null };
+      return { ...PLAIN, quantity: ok((from + high.value) / 2), range: [from, high.value], runs, end };
     }
   }
   const grouped = /^(\d{1,3})[\s\u00a0\u202f](\d{3})$/.exec(source);
   if (grouped) {
     const value = ok(Number(grouped[1]! + grouped[2]!));
-    return { quantity: value, range: null, runs: [{ start, end, value }], end, pair: [Number(grouped[1]), Number(grouped[2])] };
+    return { ...PLAIN, quantity: value, runs: [{ start, end, value }], end, pair: [Number(grouped[1]), Number(grouped[2])], grouped: true };
+  }
+  // '1 15-ounce can', '2 8 oz packs': so many of that size.
+  const pair = /^(\d{1,2})[\s\u00a0]+(\d{1,4}(?:[.,]\d{1,2})?)$/.exec(source);
+  if (pair) {
+    const value = ok(Number(pair[2]!.replace(',', '.')));
+    return { ...PLAIN, quantity: value, runs: [], end, pair: [Number(pair[1]), value.ok ? value.value : 0], spoken: true };
   }
   const value = readQuantity(source.replaceAll('\u202f', '').replaceAll('–', '-').replaceAll('—', '-'));
-  return { quantity: value, range: null, runs: [{ start, end, value }], end, pair: null };
+  return { ...PLAIN, quantity: value, runs: [{ start, end, value }], end };
 }
 
 /** '2 to 3' and '2 x 400': a word between two numbers. */
 function withMultiplier(text: string, first: ScannedNumber): ScannedNumber {
-  const link = /^[\s\u00a0]*(x|to|or)[\s\u00a0]*(?=[\d½¼¾⅓⅔])/i.exec(text.slice(first.end, first.end + 8));
+  const link = /^[\s\u00a0]*(x|to|or)[\s\u00a0]*(?=[\d½¼¾⅓⅔]|\p{L})/iu.exec(text.slice(first.end, first.end + 8));
   if (!link || !first.quantity.ok || first.range) return first;
   const from = first.end + link[0].length;
-  const run = runFrom(text, from, false);
-  const second = rangeOf(text.slice(run.start, run.end), run.start, run.end);
+  const said = link[1]!.toLowerCase() === 'x' ? null : wordNumber(text, from);
+  if (said && /^an?(?![\p{L}])/iu.test(text.slice(from))) return first;
+  const run = said ? { start: from, end: said.end } : runFrom(text, from, false);
+  const second: ScannedNumber = said ? { ...PLAIN, quantity: ok(said.value), runs: [{ start: from, end: said.end, value: ok(said.value) }], end: said.end } : rangeOf(text.slice(run.start, run.end), run.start, run.end);
   if (run.end <= from || !second.quantity.ok) return first;
   const a = first.quantity.value;
   const b = second.quantity.value;
   if (link[1]!.toLowerCase() === 'x') {
     const value = ok(a * b);
-    return { quantity: value, range: null, runs: [{ start: first.runs[0]!.start, end: first.end, value: first.quantity }], end: run.end, pair: null };
+    return { ...PLAIN, quantity: value, runs: [{ start: first.runs[0]!.start, end: first.end, value: first.quantity }], end: run.end };
   }
   if (b <= a || second.range) return first;
-  return { quantity: ok((a + b) / 2), range: [a, b], runs: [...first.runs, ...second.runs], end: run.end, pair: null };
+  const low = elliptic(a, b);
+  const runs = low === a ? first.runs : [{ ...first.runs[0]!, value: ok(low) }];
+  return { ...PLAIN, quantity: ok((low + b) / 2), range: [low, b], runs: [...runs, ...second.runs], end: run.end };
 }
