@@ -6,6 +6,7 @@
  */
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
+import { kitchenNamed } from '../src/data/named-kitchens';
 import { CALCULATORS, calculate, isCalculator } from '../src/core/calculators';
 
 const [first, second] = process.argv.slice(2);
@@ -33,7 +34,7 @@ if (first === '--list') {
 } else if (!first || !isCalculator(first)) {
   stop(2, `Usage: npm run --silent calc -- NAME < in.json, or --list, or --schema NAME. There are ${Object.keys(CALCULATORS).join(', ')}.`);
 } else {
-  const result = calculate(first, readInput());
+  const result = calculate(first, readInput(), kitchenNamed);
   if (!result.ok) stop(1, `${result.fault.field}: ${result.fault.says}`);
   console.log(JSON.stringify(result.value, null, 2));
 }

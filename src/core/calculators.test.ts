@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { ingredient } from '../testing/sample';
+import { ingredient, KITCHEN } from '../testing/sample';
 import { CALCULATORS, calculate } from './calculators';
 
 const cream = [{ massG: 500, creamFatPct: 36 }];
@@ -37,13 +37,14 @@ const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
   vessel: { vessel: { kind: 'springform', name: 'Tin', topMm: 240, baseMm: 240, heightMm: 70 }, volumeMl: 1500 },
   biscuits: { floor: { kind: 'round', radiusMm: 120 }, shape: 'round', widthMm: 50, lengthMm: 50 },
   soak: { biscuit: ingredient('ladyfinger').biscuit, biscuitsG: 384, seconds: 2 },
+  'read-recipe': { text: 'Chantilly\n300 g cream\n30 g icing sugar\n\nWhip the cream with the sugar.' },
   softening: { biscuit: ingredient('ginger-thin').biscuit },
   timetable: { tasks: [{ id: 'served', minutes: 0, at: 600 }, { id: 'set', minutes: 240 }], gaps: [{ from: 'set', to: 'served' }], goals: [{ serve: 'served', tasks: ['set'] }] },
 };
 
 describe.each(Object.values(CALCULATORS))('$name', ({ name, input, output }) => {
   it('answers its example with what its output schema promises', () => {
-    const r = calculate(name, EXAMPLES[name as keyof typeof EXAMPLES]);
+    const r = calculate(name, EXAMPLES[name as keyof typeof EXAMPLES], () => KITCHEN);
     if (!r.ok) throw new Error(r.fault.says);
     expect((output as z.ZodType).safeParse(r.value).error).toBeUndefined();
     expect(JSON.stringify(r.value)).not.toMatch(/null,"massG|NaN/);
@@ -53,7 +54,7 @@ describe.each(Object.values(CALCULATORS))('$name', ({ name, input, output }) => 
     expect(z.toJSONSchema(output as z.ZodType)).toBeTypeOf('object');
   });
   it.each([null, [], {}, 'cream', 7, { portions: [] }])('refuses %j with the field at fault', (bad) => {
-    const r = calculate(name, bad);
+    const r = calculate(name, bad, () => KITCHEN);
     expect(r.ok).toBe(false);
     if (!r.ok) expect(r.fault.field.length).toBeGreaterThan(0);
   });
@@ -61,20 +62,20 @@ describe.each(Object.values(CALCULATORS))('$name', ({ name, input, output }) => 
 
 describe('calculate', () => {
   it('names the calculators when asked for another', () => {
-    const r = calculate('butterflies', {});
+    const r = calculate('butterflies', {}, () => KITCHEN);
     expect(r.ok ? '' : r.fault.says).toContain('fat-blend');
   });
-  it('is not fooled by what every object has', () => expect(calculate('constructor', {}).ok).toBe(false));
+  it('is not fooled by what every object has', () => expect(calculate('constructor', {}, () => KITCHEN).ok).toBe(false));
   it('agrees with a hand calculation: 600 g of 36 % cream with 60 g sugar', () => {
     const sugar = { massG: 60, per100: Object.fromEntries(['water', 'milk_fat', 'cocoa_fat', 'egg_fat', 'other_fat', 'milk_protein', 'egg_protein', 'gelatin_protein', 'other_protein', 'lactose', 'sucrose', 'glucose', 'fructose', 'higher_saccharides', 'polyol', 'starch', 'fibre', 'ethanol', 'acid', 'salt', 'other_solids'].map((c) => [c, c === 'sucrose' ? 100 : 0])) };
-    const r = calculate('composition', { portions: [{ massG: 600, creamFatPct: 36 }, sugar] });
+    const r = calculate('composition', { portions: [{ massG: 600, creamFatPct: 36 }, sugar] }, () => KITCHEN);
     if (!r.ok) throw new Error(r.fault.says);
     const { fatPct, sweetness } = r.value as { fatPct: number; sweetness: number };
     expect(fatPct).toBeCloseTo((216 / 660) * 100, 9);
     expect(sweetness).toBeCloseTo((100 * (60 + 0.16 * 6 * 3.1104)) / 660, 9);
   });
   it('passes a fault of the core through', () => {
-    const r = calculate('composition', { portions: [{ massG: 600, creamFatPct: 90 }] });
+    const r = calculate('composition', { portions: [{ massG: 600, creamFatPct: 90 }] }, () => KITCHEN);
     expect(r.ok ? '' : r.fault.code).toBe('fat-too-high');
   });
 });

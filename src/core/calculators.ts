@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { blendCalculator, solveCalculator, tradeOffCalculator } from './calculators/balance';
 import { biscuitsCalculator, soakCalculator, softeningCalculator, vesselCalculator } from './calculators/building';
-import { define, type Calculator } from './calculators/define';
+import { define, type Calculator, type Kitchens } from './calculators/define';
 import { coldCalculator, eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
 import { coolingCalculator, correctionCalculator, eggWhiskCalculator, strokesCalculator } from './calculators/making';
 import { PortionsSchema, readPortions } from './calculators/portions';
+import { readRecipeCalculator } from './calculators/reading';
 import { timetableCalculator } from './calculators/timetable';
 import { setterCalculator, setTimeCalculator, temperingCalculator } from './calculators/setting';
 import { alcoholServed } from './composition/alcohol';
@@ -249,6 +250,7 @@ export const CALCULATORS = {
   soak: soakCalculator,
   softening: softeningCalculator,
   timetable: timetableCalculator,
+  'read-recipe': readRecipeCalculator,
 } as const;
 
 export type CalculatorName = keyof typeof CALCULATORS;
@@ -259,9 +261,10 @@ export const isCalculator = (name: string): name is CalculatorName => Object.has
 
 /**
  * Runs a calculator on unchecked input: the one way in for the route, the command line and the worker.
+ * @param kitchens the kitchens that ship with the program, by name.
  * @returns the checked output, or a fault naming the calculator or the field.
  */
-export function calculate(name: string, input: unknown): Result<unknown> {
+export function calculate(name: string, input: unknown, kitchens: Kitchens): Result<unknown> {
   if (!isCalculator(name)) {
     return fail('name', 'no-calculator', `There is no calculator ‘${name.slice(0, 60)}’; there are ${Object.keys(CALCULATORS).join(', ')}.`);
   }
@@ -272,5 +275,5 @@ export function calculate(name: string, input: unknown): Result<unknown> {
     const field = issue?.path.join('.') || 'input';
     return fail(field, 'invalid', `${field}: ${issue?.message ?? 'cannot be read'}.`);
   }
-  return calculator.run(read.data);
+  return calculator.run(read.data, kitchens);
 }

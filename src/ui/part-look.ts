@@ -15,6 +15,7 @@ export const PART_LOOKS: Readonly<Record<PartKind, PartLook>> = {
   crown: look('oklch(.965 .025 95)', 'oklch(.85 .05 90)', 'bubbles'),
   'egg-foam': look('oklch(.9 .1 90)', 'oklch(.78 .12 80)', 'bubbles'),
   'set-filling': look('oklch(.93 .055 92)', 'oklch(.8 .08 85)', 'bubbles'),
+  buttercream: look('oklch(.95 .05 98)', 'oklch(.8 .09 92)', 'rows'),
   custard: look('oklch(.88 .1 88)', 'oklch(.74 .12 78)', 'fine-rows'),
   'chocolate-base': look('oklch(.42 .05 50)', 'oklch(.3 .04 45)', 'diagonal'),
   'fruit-base': look('oklch(.68 .12 15)', 'oklch(.55 .14 12)', 'dots'),

@@ -39,7 +39,7 @@ const breathe = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
 
 /** The core behind a worker: calculators, several at once, so that one message carries a whole question; and sweeps of a sheet. */
 const service = {
-  calculateAll: (name: string, inputs: readonly unknown[]): Result<unknown>[] => inputs.map((input) => calculate(name, input)),
+  calculateAll: (name: string, inputs: readonly unknown[]): Result<unknown>[] => inputs.map((input) => (kitchen || name !== 'read-recipe' ? calculate(name, input, () => kitchen!) : notThere)),
   /** The kitchen that sweeps rest on: sent once, it is large. */
   keepKitchen: (facts: KitchenFacts): void => {
     kitchen = kitchenOf(facts);

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Result } from '../result';
+import type { Kitchen } from '../sheet/analyse';
 
 /** A computation that the command line, the HTTP route and the worker all reach by its name. */
 export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
@@ -8,7 +9,10 @@ export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType
   readonly answers: string;
   readonly input: I;
   readonly output: O;
-  readonly run: (input: z.infer<I>) => Result<z.infer<O>>;
+  readonly run: (input: z.infer<I>, kitchens: Kitchens) => Result<z.infer<O>>;
 }
+
+/** The kitchens that ship with the program, by name: for calculators that ask for a larder. */
+export type Kitchens = (name: string) => Kitchen;
 
 export const define = <I extends z.ZodType, O extends z.ZodType>(c: Calculator<I, O>): Calculator<I, O> => c;

@@ -100,6 +100,9 @@ export const GELATIN_MELTS_C = 24;
 export const OFF_STAGE_HOLD = 0.6;
 /** Juice or wine at 3–8 % of the mass acidulates and thickens. */
 export const SOUR_HOLD = { lowPct: 3, highPct: 8, factor: 1.4 } as const;
+/** Air that a meringue buttercream keeps, % of its volume without air: the butter takes most of what the meringue had (house: 1.05 to 1.25 mL a gram). */
+export const BUTTERCREAM_OVERRUN = 22;
+
 /** The usual rule for dairy cream desserts; a kitchen may be stricter. */
 export const KEEPING_H = { coldAtMostC: 5, dairy: 72, rawEgg: 24, outOfFridge: 2, frozen: 2160 } as const;
 

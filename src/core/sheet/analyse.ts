@@ -3,7 +3,7 @@ import type { Ingredient } from '../composition/ingredient';
 import { combine, type Mixture } from '../composition/mixture';
 import { foldAccount, type Fold, type FoldStep } from '../foam/fold';
 import { holdOf, type Hold } from '../foam/hold';
-import { WARM_BASE_C } from '../foam/house';
+import { BUTTERCREAM_OVERRUN, WARM_BASE_C } from '../foam/house';
 import { ONE_POINT_C } from '../heat/house';
 import { foamVolumeMl } from '../foam/overrun';
 import { eggWhip, type EggWhip } from '../foam/egg-whisk';
@@ -274,6 +274,7 @@ function foamOf(part: Part, r: PartReading, mixMl: number, whipped: Result<Whip>
       return overrun === null ? neverReaches(w, part) : ok({ overrunPct: overrun, volumeMl: foamVolumeMl(mixMl, overrun) });
     });
   }
+  if (part.kind === 'buttercream') return ok({ overrunPct: BUTTERCREAM_OVERRUN, volumeMl: foamVolumeMl(mixMl, BUTTERCREAM_OVERRUN) });
   if (eggFoam) return ok({ overrunPct: eggFoam.overrunPct, volumeMl: foamVolumeMl(mixMl, eggFoam.overrunPct) });
   const laid = part.kind === 'biscuit-layer' ? biscuitVolumeMl(r) : null;
   if (laid !== null) return ok({ overrunPct: 0, volumeMl: laid });

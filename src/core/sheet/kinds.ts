@@ -2,7 +2,7 @@ import { DOSE_BANDS, type GelatinUse } from '../setting/house';
 import type { BowlKind } from '../heat/house';
 
 /** The kinds of part, in the order in which cooks build. */
-export const PART_KINDS = ['whipped-cream', 'cheese-cream', 'egg-foam', 'custard', 'chocolate-base', 'fruit-base', 'set-filling', 'soak', 'biscuit-layer', 'pressed-base', 'meringue', 'topping', 'crown'] as const;
+export const PART_KINDS = ['whipped-cream', 'cheese-cream', 'egg-foam', 'custard', 'chocolate-base', 'fruit-base', 'set-filling', 'buttercream', 'soak', 'biscuit-layer', 'pressed-base', 'meringue', 'topping', 'crown'] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
 export const PART_KIND_NAMES: Readonly<Record<PartKind, string>> = {
@@ -13,6 +13,7 @@ export const PART_KIND_NAMES: Readonly<Record<PartKind, string>> = {
   'chocolate-base': 'chocolate base',
   'fruit-base': 'fruit base',
   'set-filling': 'folded filling',
+  buttercream: 'meringue buttercream',
   soak: 'soak',
   'biscuit-layer': 'biscuit layer',
   'pressed-base': 'pressed base',
@@ -20,6 +21,33 @@ export const PART_KIND_NAMES: Readonly<Record<PartKind, string>> = {
   topping: 'topping',
   crown: 'crown of cream',
 };
+
+/** What a step does: the kinds of work that a plan and a timer tell apart. */
+export const STEP_WORKS = ['hands', 'whisk', 'beat', 'fold', 'heat', 'bake', 'soak', 'wait', 'chill', 'freeze', 'fill', 'finish', 'serve'] as const;
+export type StepWork = (typeof STEP_WORKS)[number];
+
+export const STEP_WORK_NAMES: Readonly<Record<StepWork, string>> = {
+  hands: 'by hand',
+  whisk: 'whisk',
+  beat: 'beat',
+  fold: 'fold',
+  heat: 'heat',
+  bake: 'bake',
+  soak: 'soak',
+  wait: 'wait',
+  chill: 'chill',
+  freeze: 'freeze',
+  fill: 'fill',
+  finish: 'finish',
+  serve: 'serve',
+};
+
+/** What goes on by itself once it has begun. */
+export const goesByItself = (work: StepWork): boolean => work === 'wait' || work === 'chill' || work === 'freeze' || work === 'bake' || work === 'soak';
+
+/** What a step needs besides hands. */
+export const STEP_MACHINES = ['mixer', 'oven', 'hob', 'fridge', 'freezer'] as const;
+export type StepMachine = (typeof STEP_MACHINES)[number];
 
 /** Kinds whose air is that of whipped cream. */
 export const isWhippedKind = (kind: PartKind): boolean => kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown';

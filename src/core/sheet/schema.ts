@@ -5,7 +5,7 @@ import { SPEEDS, WISHED_STAGES } from '../foam/whisk';
 import { ROLES } from '../larder/role';
 import { CUP_SYSTEM_KEYS } from '../measures/units';
 import { fail, ok, type Result } from '../result';
-import { FAMILIES, FORMAT_VERSION, PART_KINDS, PLACE_KINDS, USES, USUAL_HEAT, USUAL_WAIT_H } from './kinds';
+import { FAMILIES, FORMAT_VERSION, PART_KINDS, PLACE_KINDS, STEP_MACHINES, STEP_WORKS, USES, USUAL_HEAT, USUAL_WAIT_H } from './kinds';
 import { ColdPlanSchema } from '../cold/setup-schema';
 import { USUAL_COLD } from '../cold/usual';
 import { TinPlanSchema } from '../tin/plan-schema';
@@ -95,6 +95,15 @@ export const StepSchema = z.object({
   /** The cook's own words in title or detail: a change of way leaves them. */
   edited: z.boolean(),
   note: z.string().max(2000),
+  /** What is done; null for a step of a way, whose key says it. */
+  work: z.enum(STEP_WORKS).nullable().default(null),
+  /** The time that the cook's own words say, min. */
+  minutes: z.tuple([z.number().min(0).max(100_000), z.number().min(0).max(100_000)]).nullable().default(null),
+  machine: z.enum(STEP_MACHINES).nullable().default(null),
+  /** Steps that must be behind before it begins, in a method of the cook's own. */
+  after: z.array(z.string().min(1).max(60)).max(60).default([]),
+  /** Said to be done the day before. */
+  ahead: z.boolean().default(false),
 });
 export type Step = Readonly<z.infer<typeof StepSchema>>;
 

@@ -26,6 +26,8 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 export function startingPart(id: string, kind: PartKind, mixerId: string, preferred: Readonly<Record<string, string>> = {}): Part {
   const ways = Object.fromEntries(Object.entries(preferred).filter(([key]) => questionNamed(key)?.kinds.includes(kind)));
   const sugarAt = ways['sugar-moment'] === 'soft-peak' ? 'soft-peak' : STARTING_WHISK.sugarAt;
+  // What is whisked cold with butter is never heated again: its usual meringue is the one that reaches the one-point rule.
+  if (kind === 'buttercream') ways.whites ??= 'swiss-71';
   return { id, kind, name: capital(PART_KIND_NAMES[kind]), ways, lines: [], whisk: { ...STARTING_WHISK, sugarAt, mixerId }, heat: USUAL_HEAT };
 }
 

@@ -8,6 +8,7 @@ import type { Sheet } from '../sheet/schema';
 import { capacityMl, isPerPortion } from '../vessel/profile';
 import { fail, ok, type Result } from '../result';
 import type { Serving } from './service-schema';
+import { ownWorkOf, workOfStep } from './own-work';
 import { workOf, type Work } from './work';
 
 /** A dessert at the size that is served, with its work. */
@@ -83,7 +84,7 @@ function makeDish(sheet: Sheet, serving: Pick<Serving, 'portions' | 'vessel' | '
   const analysis = analyseSheet(served.value, kitchen);
   if (analysis.mixture.massG <= 0) return fail('lines', 'empty', `${sheet.name} has nothing in it yet: add its lines on Bench first.`);
   const times = serving.portions / sheet.portions;
-  const needsCold = served.value.steps.some((s) => s.key === 'set' || s.key === 'freeze' || s.key === 'rest');
+  const needsCold = served.value.steps.some((s) => s.key === 'set' || s.key === 'freeze' || s.key === 'rest' || (served.value.method === 'own' && s.minutes === null && (workOfStep(s) === 'chill' || workOfStep(s) === 'freeze')));
   const { setup } = served.value.cold;
   const run = needsCold ? runCold(analysis, kitchen, { ...setup, together: Math.max(setup.together, isPerPortion(served.value.vessel) ? serving.portions : served.value.tin.count) }) : null;
   const coldH = run?.ok ? (mainReady(coldAnswers(analysis, kitchen, run.value).ready)?.atH ?? null) : null;
@@ -91,5 +92,5 @@ function makeDish(sheet: Sheet, serving: Pick<Serving, 'portions' | 'vessel' | '
     const made = madeOf(a);
     return made ? [[a.part.id, made] as const] : [];
   });
-  return ok({ analysis, times, coldH, work: workOf(analysis, kitchen, times, coldH), madeOf: new Map(parts) });
+  return ok({ analysis, times, coldH, work: served.value.method === 'own' ? ownWorkOf(analysis, kitchen, times, coldH) : workOf(analysis, kitchen, times, coldH), madeOf: new Map(parts) });
 }

@@ -57,7 +57,7 @@ export interface Work {
 
 const MINUTES_PER_HOUR = 60;
 /** Hours to whole minutes, up to the next five where it is long. */
-const minutesOf = (h: number): number => {
+export const minutesOf = (h: number): number => {
   const min = h * MINUTES_PER_HOUR;
   return min > 30 ? Math.ceil(min / 5 - 1e-9) * 5 : Math.max(1, Math.round(min));
 };
@@ -280,7 +280,7 @@ function waitOf(step: Step, coldH: number | null): { readonly minutes: number; r
 }
 
 /** Minutes of hands of a step at this size, and why so many. */
-function handsOf(step: Step, a: PartAnalysis | null, times: number): { readonly minutes: number; readonly because: string } {
+export function handsOf(step: Step, a: PartAnalysis | null, times: number): { readonly minutes: number; readonly because: string } {
   const bowls = a?.part.whisk.batches ?? 1;
   if (step.whisks && a) {
     const late = a.window.ok ? timeRange(a, a.window.value.opensS)[1] : a.eggWhip?.ok ? houseRange(a.eggWhip.value.window.opensS, EGG_WHISK_SPREAD)[1] : null;
@@ -337,4 +337,4 @@ export function holdH({ sheet, keeping }: SheetAnalysis): number {
 
 const SHAPED: readonly SheetAnalysis['sheet']['family'][] = ['chantilly', 'frosting'];
 
-const holdSays = (s: SheetAnalysis): string => (s.sheet.family === 'semifreddo' ? 'kept frozen for at most three months' : `it holds about ${showHours(holdH(s))} in the fridge`);
+export const holdSays = (s: SheetAnalysis): string => (s.sheet.family === 'semifreddo' ? 'kept frozen for at most three months' : `it holds about ${showHours(holdH(s))} in the fridge`);

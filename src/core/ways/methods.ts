@@ -143,6 +143,15 @@ function fruitBase(c: MethodContext): readonly StepTemplate[] {
   ];
 }
 
+function buttercream(c: MethodContext): readonly StepTemplate[] {
+  const whites = c.has('white') || c.has('egg') || c.has('yolk');
+  return [
+    ...when(whites, { key: 'heat', title: `Heat whites and sugar to 71${NB}°C`, short: 'heat', detail: 'Over steam, stirring all the time; reached throughout, that is the one-point rule. Steam burns: tilt the bowl away.', hands: 6, tempC: 71, wants: ['sugar'], takes: ['white', 'yolk', 'egg', 'sugar', 'acid', 'liquid'] }),
+    ...when(whites, { key: 'whisk', title: 'Whisk to firm and cool', short: 'whisk', detail: 'Fast, until the bowl is no longer warm.', hands: 9, whisks: true }),
+    { key: 'butter', title: 'Beat the butter in, piece by piece', short: 'butter', detail: `Butter at 18–22${NB}°C. It looks curdled before it comes together: keep on. Soup is too warm: chill the bowl; curdled and cold: warm it a little.`, hands: 8, wants: ['butter'], takes: 'rest' },
+  ];
+}
+
 function setFilling(c: MethodContext): readonly StepTemplate[] {
   const first = c.way('first-portion');
   const words = first === 'none' ? 'All at once, from the bottom, turning the bowl.' : `${first === 'third' ? 'A third' : 'A quarter'} of the foam first, stirred in to loosen it; then the rest, from the bottom, turning the bowl.`;
@@ -199,6 +208,7 @@ const METHODS: Readonly<Record<PartKind, (c: MethodContext) => readonly StepTemp
   custard,
   'chocolate-base': chocolateBase,
   'fruit-base': fruitBase,
+  buttercream,
   'set-filling': setFilling,
   soak,
   'biscuit-layer': biscuitLayer,

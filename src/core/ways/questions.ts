@@ -94,7 +94,7 @@ export const WAY_QUESTIONS: readonly WayQuestion[] = [
     { id: 'pasteurised', name: 'pasteurised from a carton', why: 'No kill step needed; a little less air.', lines: CARTON_EGG },
     { id: 'none', name: 'none', why: 'No egg at all: the sugar goes into the cream, which carries the air alone.', lines: [{ kind: 'drop', role: 'yolk' }, { kind: 'drop', role: 'egg' }] },
   ]),
-  part('whites', 'Meringue', ['meringue', 'egg-foam'], ['white', 'sugar'], [
+  part('whites', 'Meringue', ['meringue', 'egg-foam', 'buttercream'], ['white', 'sugar'], [
     { id: 'french', name: 'French, cold', why: 'Simple and light, for what is baked through.' },
     { id: 'swiss-71', name: 'Swiss, to 71 °C', why: 'Reaches the one-point rule in the bowl; dense and steady.' },
     { id: 'swiss-50', name: 'Swiss, to about 50 °C', why: 'Only to melt the sugar: not a kill step.' },

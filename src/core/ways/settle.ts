@@ -81,6 +81,11 @@ function stepOf(p: Planned, before: Step | undefined): Step {
     parts: [...p.parts],
     edited: false,
     note: '',
+    work: null,
+    minutes: null,
+    machine: null,
+    after: [],
+    ahead: false,
   };
   if (!before) return fresh;
   if (before.edited) return { ...before, wants: fresh.wants, parts: fresh.parts, whisks: fresh.whisks };

@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { CALCULATORS, calculate, isCalculator } from '../../../../core/calculators';
+import { kitchenNamed } from '../../../../data/named-kitchens';
 import { readBody, refuse } from '../../answers';
 
 interface Context {
@@ -21,6 +22,6 @@ export async function POST(request: Request, { params }: Context) {
   if (!isCalculator(name)) return refuse(404, `There are ${Object.keys(CALCULATORS).join(', ')}.`);
   const body = await readBody(request, z.unknown());
   if (!body.ok) return body.answer;
-  const result = calculate(name, body.value);
+  const result = calculate(name, body.value, kitchenNamed);
   return result.ok ? NextResponse.json(result.value) : NextResponse.json(result.fault, { status: 422 });
 }

@@ -1,0 +1,107 @@
+import { splitLine } from '../measures/line';
+import { wordNumber } from '../measures/word-number';
+import type { WrittenAmount } from '../measures/written';
+import type { Clause } from './clauses';
+import { temperaturesIn } from './degrees';
+import { timesIn } from './times';
+
+/** An amount of something that a sentence says. */
+export interface SaidAmount {
+  /** As it stands there, amount and name: 'three quarters of a cup of powdered sugar'. */
+  readonly text: string;
+  /** The name alone, without 'of', 'the', 'those'. */
+  readonly name: string;
+  readonly amount: WrittenAmount;
+  /** 'of the', 'of that', 'your': of something that has been named before. */
+  readonly definite: boolean;
+  /** Said to be more of it: 'another cup'. */
+  readonly more: boolean;
+  /** In the clause's text. */
+  readonly start: number;
+  readonly end: number;
+}
+
+/** Words that end a name. */
+const STOPS = new Set(
+  'with and to until into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first'.split(' '),
+);
+/** What a number counts that is no ingredient. */
+const COUNTS = /^(?:inch(?:es)?|in|cm|mm|layers?|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices? and|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|spoonfuls?|ladlefuls?|notch|minute)\b/i;
+const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |your |this |my |our )?(?:finished |whipped |cold |same )*/i;
+
+/** Where numbers may begin: a digit, a fraction, or a number word; not inside a word or a number. */
+const NUMBERS = /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|half|quarter|couple)(?![\p{L}]))/giu;
+
+/** Every amount of something that a clause says, in its order. Times, temperatures, sizes and counts of layers are none. */
+export function amountsIn(c: Clause): readonly SaidAmount[] {
+  const { text } = c;
+  const taken = [...timesIn(text), ...temperaturesIn(text, false)].map((t) => [t.start, t.end] as const);
+  const out: SaidAmount[] = [];
+  const from = new RegExp(NUMBERS.source, NUMBERS.flags);
+  for (let m = from.exec(text); m; m = from.exec(text)) {
+    const start = m.index;
+    if (taken.some(([a, b]) => start >= a && start < b)) continue;
+    const more = /^another/i.test(m[0]);
+    const source = more ? `one ${text.slice(start + 7, start + 180).trimStart()}` : text.slice(start, start + 180);
+    const shift = more ? start + 7 + (text.slice(start + 7).length - text.slice(start + 7).trimStart().length) - 4 : start;
+    const found = amountFrom(source, more);
+    if (!found) continue;
+    const end = shift + found.length;
+    from.lastIndex = Math.max(end, start + 1);
+    out.push({ ...found.said, text: text.slice(start, end).trim(), start, end });
+  }
+  return out;
+}
+
+function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {
+  const split = splitLine(source);
+  const amount = split.amounts[0];
+  if (!amount || !split.span || split.span[0] > 1 || !amount.quantity.ok) return null;
+  const said = wordNumber(source, 0);
+  if (/^(?:quarter|half|couple)/i.test(source) && amount.unit === null && !/^half (?:a|an|of)/i.test(source)) return null;
+  const end = amountEnd(source, split.span[1], split.amounts);
+  const rest = source.slice(end);
+  if (amount.unit === null && COUNTS.test(rest.trimStart().replace(/^-/, ''))) return null;
+  if (/^[\s-]*(?:inch|cm|mm)\b/i.test(rest)) return null;
+  const lead = LEAD.exec(rest)!;
+  const nameText = rest.slice(lead[0].length);
+  const name = nameOf(nameText);
+  if (name === '') return null;
+  // 'a' alone is an article: only with a measure, or of what is counted.
+  if (amount.unit === null && said && said.value === 1 && /^an?\b/i.test(source) && !/^(?:large |small |medium |ripe |whole |unwaxed |extra |juicy |vanilla )*(?:egg|yolk|white|lemon|orange|lime|banana|mango|pear|apple|peach|vanilla)/i.test(name)) return null;
+  return { said: { name, amount, definite: Boolean(lead[1]), more }, length: end + lead[0].length + nameText.indexOf(name) + name.length };
+}
+
+/** The end of all that is the amount, a weight in brackets included. */
+function amountEnd(source: string, to: number, amounts: readonly WrittenAmount[]): number {
+  const size = /^[\s\u00a0]*(?:large|medium|small|big|heaped|level|extra[- ]large)\b/i.exec(source.slice(to, to + 16));
+  return amounts[0]!.unit === null && size ? to + size[0].length : to;
+}
+
+/** The words of a name: up to a comma, a bracket, a preposition or a verb. */
+function nameOf(text: string): string {
+  const words: string[] = [];
+  let end = 0;
+  for (const m of text.matchAll(/([\p{L}\d%’'-]+)([\s\u00a0]*)([.,;:()–—]?)/gu)) {
+    if (m.index > end + 2) break;
+    const word = m[1]!.toLowerCase();
+    if (STOPS.has(word) && !(word === 'up' || (words.length === 0 && word === 'ground'))) break;
+    words.push(m[1]!);
+    end = m.index + m[1]!.length;
+    if (m[3] || words.length >= 6) break;
+    if (m[2] === '') break;
+    end = m.index + m[1]!.length + (m[2]?.length ?? 0);
+  }
+  return words.length === 0 ? '' : text.slice(0, text.indexOf(words[0]!) + words.join(' ').length).trim() === '' ? '' : exact(text, words);
+}
+
+function exact(text: string, words: readonly string[]): string {
+  let at = 0;
+  let first = -1;
+  for (const w of words) {
+    at = text.indexOf(w, at);
+    if (first < 0) first = at;
+    at += w.length;
+  }
+  return text.slice(first, at);
+}

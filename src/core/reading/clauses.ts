@@ -1,0 +1,160 @@
+import { AFTER_VERB, BEFORE_VERB, verbNamed, verbOfForm, type Verb } from './verbs';
+import { wordsOf, type Word } from './words';
+
+/** One action as it is written: a clause with its verb. */
+export interface Clause {
+  readonly text: string;
+  /** The verb that it begins with; null where none does. */
+  readonly verb: Verb | null;
+  readonly words: readonly Word[];
+  /** Which of the words the verb is; −1 where there is none. */
+  readonly at: number;
+}
+
+const ABBREVIATED = /(?:^|[\s(])(?:approx|min|mins|max|tbsps?|tsps?|oz|lbs?|hrs?|ca|e\.g|i\.e|no|vol|pt|pts|qt|fl|st|vs|incl|temp|sec|secs|pkt|env|pkg|deg|c|g|ml)$/i;
+
+/** The sentences of a paragraph; what they leave out is white space only. Linear in its length. */
+export function sentencesOf(paragraph: string): readonly string[] {
+  const out: string[] = [];
+  let from = 0;
+  const stop = /[.!?]+["”’)]*(?=\s|$)|[;\n]|\s[–—]\s(?=\p{Ll}+)|\s-{2,}\s/gu;
+  for (let m = stop.exec(paragraph); m; m = stop.exec(paragraph)) {
+    const end = m.index + m[0].length;
+    if (m[0].startsWith('.')) {
+      const before = paragraph.slice(Math.max(from, m.index - 8), m.index);
+      const after = /^\s*(\S)/.exec(paragraph.slice(end, end + 6))?.[1] ?? '';
+      if (ABBREVIATED.test(before) && !/[\p{Lu}]/u.test(after)) continue;
+      if (after !== '' && /\p{Ll}/u.test(after)) continue;
+    }
+    if (/^\s[–—-]/.test(m[0]) && !startsAction(wordsOf(paragraph.slice(end, end + 60)))) continue;
+    if (openBracket(paragraph, from, m.index)) continue;
+    out.push(paragraph.slice(from, end));
+    from = end;
+  }
+  out.push(paragraph.slice(from));
+  return out.map((s) => s.trim()).filter((s) => s !== '');
+}
+
+function openBracket(text: string, from: number, to: number): boolean {
+  let depth = 0;
+  for (let i = from; i < to; i++) {
+    if (text[i] === '(') depth++;
+    else if (text[i] === ')') depth = Math.max(0, depth - 1);
+  }
+  return depth > 0 && text.indexOf(')', to) > 0 && text.indexOf(')', to) - to < 120;
+}
+
+/** Where in these words an action begins with its verb; −1 where it does not begin at once. */
+function verbAt(words: readonly Word[], from: number, strict: boolean): number {
+  for (let i = from; i < words.length && i < from + 7; i++) {
+    const { said } = words[i]!;
+    const verb = verbNamed(said);
+    if (verb) {
+      const next = words[i + 1]?.said ?? '';
+      // What is set aside goes on later: no work of its own.
+      if (/^(?:set|put|leave)$/.test(said) && /^(?:(?:it|them|this) )?(?:aside|to one side)/.test(words.slice(i + 1, i + 5).map((w) => w.said).join(' '))) return -1;
+      const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next);
+      if (!verb.weak) return strict && NOUNS_TOO.has(said) && !followed ? -1 : i;
+      if (followed || !strict) return i;
+      // 'cool completely', 'cream butter and sugar', 'layer biscuits': followed by a plain noun it is a verb at the start of a sentence only.
+      return -1;
+    }
+    if (!BEFORE_VERB.has(said) && !/ly$/.test(said)) return -1;
+  }
+  return -1;
+}
+
+/** Strong verbs that stand for things often enough. */
+const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'oil', 'mix', 'spoon', 'pipe', 'work', 'press', 'froth', 'sponge', 'grease', 'wrap', 'scoop', 'dip', 'stand', 'fridge', 'start', 'roll', 'dollop', 'process', 'temper', 'marble', 'serve', 'keep', 'store', 'stop', 'run', 'taste', 'save', 'give', 'use', 'form', 'get', 'fit', 'go', 'butterfly', 'count', 'mark']);
+
+const startsAction = (words: readonly Word[]): boolean => verbAt(words, 0, true) >= 0;
+
+const UNTIL = new Set(['until', 'if', 'unless', 'so', 'while', 'as', 'because', 'when', 'once', 'which', 'that', 'who', 'before', 'after', 'where', 'what', 'how', 'since', 'though', 'although', 'whenever', 'than']);
+
+/**
+ * The actions of a sentence, in their order; their texts together are the sentence. A clause ends where the next one begins with a verb
+ * of the kitchen: behind a comma, 'and', 'then', a bracket or a dash. What only says until when, or under which condition, stays with its action.
+ */
+export function clausesOf(sentence: string): readonly Clause[] {
+  const words = wordsOf(sentence);
+  const cuts: number[] = [0];
+  let depth = 0;
+  let until = false;
+  const leading = UNTIL.has(words[0]?.word ?? '');
+  let started = verbAt(words, 0, false) >= 0 && !leading;
+  for (let i = 0; i < words.length; i++) {
+    const { said, word } = words[i]!;
+    if (said === '(' || said === '[') depth++;
+    else if (said === ')' || said === ']') depth = Math.max(0, depth - 1);
+    if (depth > 0) continue;
+    if (UNTIL.has(word) && i > 0) until = true;
+    const comma = said === ',' || said === ';' || said === ':' || said === '–' || said === '—' || said === '-' || said === ')' || said === '•' || said === '.';
+    const and = said === 'and' || said === '&' || said === 'then' || said === 'but' || said === 'or' || said === '+';
+    if (!comma && !and) continue;
+    if (i + 1 >= words.length) continue;
+    let at = verbAt(words, i + 1, true);
+    if (at >= 0 && and && until && !comma && said !== 'then') {
+      // 'until thick and hold its shape': only what is done to something begins anew.
+      const verb = verbNamed(words[at]!.said)!;
+      const next = words[at + 1]?.said ?? '';
+      if (verb.weak && !/^(?:the|it|them|in|into|for|with|to|over|on|aside|overnight|at)$/.test(next)) at = -1;
+      if (STATES.has(verb.base) && !/^(?:the|it|them|in|into|for|with|over|aside)$/.test(next)) at = -1;
+    }
+    if (at < 0) at = subjectVerb(words, i + 1);
+    if (at < 0) continue;
+    if (said === 'or' && !/^(?:refrigerate|chill|freeze|serve)$/.test(words[at]!.said)) continue;
+    // A leading 'When it is cool, fold …': the condition belongs to what it begins.
+    if (!started) {
+      started = true;
+      until = false;
+      if (leading) continue;
+      if (verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i))) continue;
+    }
+    cuts.push(comma ? words[i]!.end : words[i]!.start);
+    until = false;
+  }
+  const texts = cuts.map((from, i) => sentence.slice(from, cuts[i + 1] ?? sentence.length).trim()).filter((t) => /[\p{L}\d]/u.test(t));
+  return texts.map(clauseOf);
+}
+
+/** States that a mix comes to, which are verbs too. */
+const STATES = new Set(['hold', 'stand', 'form', 'set', 'cool', 'start', 'begin', 'leave', 'drop', 'keep', 'melt', 'dissolve', 'dry', 'brown', 'boil', 'simmer', 'stop', 'break', 'run']);
+
+/** 'I whip the cream', 'you want to fold', 'we just pour': where the verb stands; −1 where no such subject begins. */
+function subjectVerb(words: readonly Word[], from: number): number {
+  if (!/^(?:i|we|you|she|he|they|let's|lets)$/.test(words[from]?.said ?? '')) return -1;
+  for (let i = from + 1; i < Math.min(words.length, from + 6); i++) {
+    if (verbNamed(words[i]!.said)) return i;
+    if (!BEFORE_VERB.has(words[i]!.said) && !/ly$|'ll$|'d$/.test(words[i]!.said)) return -1;
+  }
+  return -1;
+}
+
+const hasAction = (words: readonly Word[]): boolean => words.some((w, i) => verbNamed(w.said) !== null && (i === 0 || !/^(?:the|a|an|of|with|your|this|that|for|and|no)$/.test(words[i - 1]!.said)));
+
+/** A clause with its verb: the one that it begins with, else the first that stands in it as a verb, else that of a participle. */
+export function clauseOf(text: string): Clause {
+  const words = wordsOf(text);
+  const main = afterCondition(words);
+  let at = verbAt(words, main, false);
+  if (at < 0) at = words.findIndex((_, i) => i >= main && subjectVerb(words, i) >= 0);
+  if (at >= 0 && !verbNamed(words[at]!.said)) at = subjectVerb(words, at);
+  if (at < 0) at = words.findIndex((w, i) => i >= main && verbNamed(w.said) !== null && !verbNamed(w.said)!.weak && (i === 0 || AFTER_MODAL.test(words[i - 1]!.said) || /^[,;:(]$/.test(words[i - 1]!.said)));
+  if (at < 0) at = words.findIndex((w, i) => i > 0 && i >= main && verbNamed(w.said) !== null && AFTER_MODAL.test(words[i - 1]!.said));
+  if (at >= 0) return { text, verb: verbNamed(words[at]!.said), words, at };
+  const form = words.findIndex((w, i) => i >= main && verbOfForm(w.said) !== null && !/^(?:the|a|an|of|and|my|your)$/.test(words[i - 1]?.said ?? 'x') && /ed$|en$|ing$|left|put|cut|made/.test(w.said) && PASSIVE.test(words.slice(Math.max(0, i - 3), i).map((x) => x.said).join(' ')));
+  if (form >= 0) return { text, verb: verbOfForm(words[form]!.said), words, at: form };
+  return { text, verb: null, words, at: -1 };
+}
+
+const AFTER_MODAL = /^(?:to|should|must|will|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;
+const PASSIVE = /\b(?:is|are|be|been|being|was|were|get|gets|keep|go|goes|by|i've|have|has|had)\b/;
+
+/** Where a clause goes on behind what it says first of when: 'When the custard is cool, …', 'Once set, …', 'While that's getting cold, …', 'In a bowl, …'. */
+function afterCondition(words: readonly Word[]): number {
+  const first = words[0]?.word ?? '';
+  const opens = UNTIL.has(first) || /^(?:in|for|with|using|on|at|about|just|the|to|during|by|meanwhile|first|evening|day|night|morning|friday|saturday|sunday|an|half|right|okay|ok|now)$/.test(first);
+  if (!opens) return 0;
+  const comma = words.findIndex((w) => w.said === ',' || w.said === ':');
+  return comma > 0 && comma < words.length - 1 && verbAt(words, comma + 1, false) >= 0 ? comma + 1 : 0;
+}

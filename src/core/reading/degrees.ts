@@ -1,0 +1,48 @@
+/** A temperature that a text says, °C. */
+export interface SaidTemperature {
+  readonly c: number;
+  readonly of: 'oven' | 'mix';
+  readonly start: number;
+  readonly end: number;
+}
+
+const DEGREES = /(?<![\d.,/])(-?\d{1,3})(?:[\s\u00a0]?(?:-|–|to)[\s\u00a0]?(\d{1,3}))?[\s\u00a0]?(?:(?:°|º|degrees?\b|deg\b\.?)[\s\u00a0]?(C|F|celsius|fahrenheit|centigrade)?|(C|F)(?![\p{L}\d])|(celsius|fahrenheit))/giu;
+const GAS = /\bgas(?:[\s\u00a0]mark)?[\s\u00a0]?(\d{1,2}|½|1\/2|¼|1\/4)/i;
+const WORD = /\boven|\bbak(?:e|ing)|\bpreheat|\broast|\bfan\b|\btoast|\bdry\b/i;
+const OF_OVEN_FROM = 90;
+
+/** °C of a gas mark. Source: the usual British conversion table. */
+const gasC = (mark: string): number => (/½|1\/2/.test(mark) ? 130 : /¼|1\/4/.test(mark) ? 110 : 121 + 14 * Number(mark));
+
+const inC = (n: number, unit: string | undefined, text: string, oven: boolean): number => {
+  if (unit) return /^f/i.test(unit) ? ((n - 32) * 5) / 9 : n;
+  // Degrees of nothing: an oven of more than 260 is meant in °F, and so is what boils above 130.
+  return n > (oven ? 260 : 130) || /\bfahrenheit\b/i.test(text) ? ((n - 32) * 5) / 9 : n;
+};
+
+/**
+ * Every temperature that a clause says, in its order; of several ways to say one ('350 F (180 C, gas 4)') the first.
+ * @param fahrenheit whether bare degrees of an oven are meant in °F: the recipe speaks so elsewhere.
+ */
+export function temperaturesIn(text: string, fahrenheit: boolean): readonly SaidTemperature[] {
+  const out: SaidTemperature[] = [];
+  const oven = WORD.test(text);
+  let last = -1;
+  for (const m of text.matchAll(DEGREES)) {
+    const unit = m[3] ?? m[4] ?? m[5];
+    const end = m.index + m[0].length;
+    // The same heat said again in another measure stands behind a bar, a bracket or a comma.
+    if (last >= 0 && /^[\s\u00a0]*(?:[/,(|=]|or\b|fan\b|\/?fan|[\s\u00a0])*[\s\u00a0]*$/i.test(text.slice(last, m.index))) {
+      last = end;
+      continue;
+    }
+    const n = Number(m[2] ?? m[1]);
+    const hot = unit ? inC(n, unit, text, oven) : fahrenheit && oven && n >= 200 ? ((n - 32) * 5) / 9 : inC(n, undefined, text, oven);
+    const mixed = /\b(?:thermometer|probe|syrup|mixture|internal|core|bowl)\b/i.test(text) && !/\bpreheat|\boven to\b|\bin (?:the|a) .{0,20}oven\b/i.test(text);
+    if (hot >= -40 && hot <= 320) out.push({ c: Math.round(hot * 10) / 10, of: oven && hot >= OF_OVEN_FROM && !mixed ? 'oven' : 'mix', start: m.index, end });
+    last = end;
+  }
+  const gas = out.length === 0 ? GAS.exec(text) : null;
+  if (gas) out.push({ c: gasC(gas[1]!), of: 'oven', start: gas.index, end: gas.index + gas[0].length });
+  return out;
+}

@@ -1,0 +1,775 @@
+import type { Ingredient } from '../composition/ingredient';
+import type { Role } from '../larder/role';
+import type { StepMachine, StepWork } from '../sheet/kinds';
+import { amountsIn, type SaidAmount } from './amounts';
+import { gramsIn, newBowl, type Bowl } from './bowls';
+import { type Clause } from './clauses';
+import { temperaturesIn, type SaidTemperature } from './degrees';
+import { draftLine, ingredientOf, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
+import { lexiconOf, mentionsIn, type Lexicon, type Mention } from './mentions';
+import { sameHeading } from './rows';
+import { machineOf, mentionsElectric, minutesOf, stageIn, workOf, type WorkedOn } from './work';
+import { keyOf } from './words';
+
+/** A clause with where it stands. */
+export interface FlowClause {
+  readonly clause: Clause;
+  /** Heading of the method that it stands under. */
+  readonly section: string | null;
+  /** Of the text that was read. */
+  readonly start: number;
+  readonly end: number;
+  /** Words around it that are no work: shown with it. */
+  readonly before: string;
+  readonly after: string;
+  /** The day before, the evening before. */
+  readonly ahead: boolean;
+}
+
+/** One action of the work. */
+export interface FlowStep {
+  readonly text: string;
+  readonly work: StepWork;
+  readonly verb: string;
+  readonly minutes: readonly [number, number] | null;
+  readonly temperature: SaidTemperature | null;
+  readonly machine: StepMachine | null;
+  readonly stage: 'soft' | 'medium' | 'firm' | null;
+  /** Lines that it uses or names. */
+  readonly lines: Set<number>;
+  /** The bowl that it works on; null for none. */
+  bowl: number | null;
+  /** Bowls that it puts into the dessert. */
+  readonly places: Set<number>;
+  readonly section: string | null;
+  readonly ahead: boolean;
+  readonly start: number;
+  readonly end: number;
+}
+
+export interface Flow {
+  readonly lines: readonly DraftLine[];
+  readonly bowls: readonly Bowl[];
+  readonly steps: readonly FlowStep[];
+  /** The first step that uses each line; null where none does. */
+  readonly stepOf: readonly (number | null)[];
+  readonly doubts: readonly { readonly line: number; readonly says: string }[];
+}
+
+/** What a mention stands for here: a line that is not yet in a bowl, or a bowl; how much of it. */
+type Item = { readonly at: number; readonly share: Share; readonly named: boolean } & ({ readonly kind: 'line'; readonly line: number } | { readonly kind: 'bowl'; readonly bowl: number });
+type Share = { readonly kind: 'all' } | { readonly kind: 'rest' } | { readonly kind: 'part'; readonly share: number; readonly said: string };
+const ALL: Share = { kind: 'all' };
+
+/** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
+const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
+const PREPARES = new Set('chop dice mince grate zest squeeze juice peel core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?in\b|adding)/i;
+const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
+const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
+const PRONOUN = /\b(?:it|them|this|that|everything|the (?:lot|whole (?:lot|thing)))\b/i;
+const EVERYTHING = /\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ ingredients|ingredients together|all of it together|everything but)\b/i;
+const REST = /\b(?:remaining|rest of|remainder of|other half of|what(?:'s| is) left of|leftover|reserved)\b[^,]{0,22}$/i;
+const DEST = new Set(['into', 'onto', 'over', 'to', 'in', 'on', 'through', 'upon']);
+
+/** Follows the work through its bowls: which lines each step uses, what is mixed with what, what is put together. */
+export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLine[], context: LineContext, fahrenheit: boolean): Flow {
+  const lines: DraftLine[] = [...listed];
+  const bowlOf: (number | null)[] = lines.map(() => null);
+  const stepOf: (number | null)[] = lines.map(() => null);
+  const bowls: Bowl[] = [];
+  const steps: FlowStep[] = [];
+  const doubts: { line: number; says: string }[] = [];
+  const hasList = listed.length > 0;
+  const whole = clauses.map((c) => c.clause.text).join(' ');
+  const electric = mentionsElectric(whole);
+  let lexicon: Lexicon = lexiconOf(lines, context.larder);
+  let current: number | null = null;
+  let section: string | null = null;
+  let built = false;
+  let chilled = false;
+  let biscuitWord = '';
+
+  const root = (id: number): number => (bowls[id]!.into === null ? id : root(bowls[id]!.into!));
+  const live = (): readonly Bowl[] => bowls.filter((b) => b.into === null);
+  const here = (): Bowl | null => (current === null ? null : bowls[root(current)]!);
+  const make = (heading: string | null): Bowl => {
+    const b = newBowl(bowls.length, heading, steps.length);
+    bowls.push(b);
+    return b;
+  };
+  const addLineTo = (i: number, bowl: Bowl): void => {
+    bowlOf[i] = bowl.id;
+    bowl.lines.add(i);
+    bowl.heading ??= lines[i]!.under;
+  };
+  const fresh = (i: number): boolean => bowlOf[i] === null;
+
+  /** A line that stands in a sentence. */
+  const newLineAt = (said: SaidAmount, c: FlowClause, block: number): number | null => {
+    const name = said.name.replace(/\bones\b/i, biscuitWord || 'ones');
+    const words = name === said.name ? said.text : said.text.replace(said.name, name);
+    const line = draftLine(words, { under: null, block, start: c.start, end: c.end }, context);
+    const known = line.ingredient !== null && line.confidence >= 0.6;
+    if (!known && said.amount.unit === null) return null;
+    if (!known && said.amount.unit?.dimension === 'piece') return null;
+    if (said.amount.unit === null && line.ingredient && line.ingredient.piece === null) return null;
+    lines.push({ ...line, written: said.text, text: words });
+    bowlOf.push(null);
+    stepOf.push(null);
+    return lines.length - 1;
+  };
+
+  /** Takes a share out of a line that no bowl has yet; the rest stays for later. */
+  const split = (i: number, share: number, said: string): number => {
+    const line = lines[i]!;
+    if (share >= 0.985) return i;
+    lines.push({ ...shareOfLine(line, 1 - share, '', context) });
+    bowlOf.push(null);
+    stepOf.push(null);
+    restOf.set(i, lines.length - 1);
+    lines[i] = shareOfLine(line, share, said, context);
+    lexicon = lexiconOf(lines, context.larder);
+    return i;
+  };
+  const restOf = new Map<number, number>();
+
+  /** The one of several lines that is meant: of this section, not yet used, in the bowl in hand. */
+  const choose = (all: readonly { line: number; strength: number }[], c: FlowClause, additive: boolean): number | null => {
+    const top = Math.max(...all.map((x) => x.strength));
+    let left = all.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
+    const wide = all.map((x) => x.line);
+    const under = (list: readonly number[]): number[] => list.filter((i) => sameHeading(lines[i]!.under, c.section));
+    if (c.section !== null && under(left).length > 0) left = under(left);
+    else if (c.section !== null && under(wide).length > 0 && top < 3) left = under(wide);
+    if (left.length > 1) {
+      const bowl = here();
+      const mine = bowl && additive ? left.filter((i) => (bowl.heading !== null && lines[i]!.under === bowl.heading) || [...bowl.lines].some((j) => lines[j]!.block === lines[i]!.block)) : [];
+      const freshOnes = (mine.length > 0 ? mine : left).filter(fresh);
+      if (freshOnes.length > 0) left = freshOnes;
+      else if (left.some(fresh)) left = left.filter(fresh);
+      else if (mine.length > 0) left = mine;
+      else if (bowl && left.some((i) => bowl.lines.has(i))) left = left.filter((i) => bowl.lines.has(i));
+      else left = [...left].sort((a, b) => (stepOf[b] ?? -1) - (stepOf[a] ?? -1));
+    }
+    return left[0] ?? null;
+  };
+
+  const latest = (test: (b: Bowl) => boolean): Bowl | null => live().filter((b) => b.place !== 'kept' && test(b)).sort((a, b) => b.lastStep - a.lastStep)[0] ?? null;
+  const holds = (b: Bowl, ...roles: Role[]): boolean => {
+    const all = (x: Bowl): boolean => [...x.lines].some((i) => roles.includes(lines[i]!.role!)) || [...x.takes.keys()].some((t) => all(bowls[t]!)) || bowls.some((y) => y.into === x.id && all(y));
+    return all(b);
+  };
+
+  /** The bowl that a word for something made stands for; null where none is it. */
+  const productNamed = (name: string, c: FlowClause): Bowl | null => {
+    const headed = latest((b) => sameHeading(b.heading, name) && b.lines.size + b.takes.size > 0);
+    switch (name) {
+      case 'mixture':
+      case 'mix':
+      case 'batter':
+      case 'liquid':
+      case 'paste':
+      case 'emulsion':
+      case 'foam':
+        return name === 'foam' ? (latest((b) => b.air) ?? here()) : here();
+      case 'filling':
+      case 'mousse':
+      case 'cheesecake':
+      case 'semifreddo':
+      case 'parfait':
+      case 'layer':
+        return headed ?? latest((b) => b.takes.size > 0 && b.placed !== 'late') ?? latest((b) => holds(b, 'cheese', 'cream') && b.place === 'mix') ?? here();
+      case 'base':
+      case 'crust':
+      case 'biscuit base':
+      case 'crumb':
+      case 'crumble':
+      case 'dough':
+        return latest((b) => b.pressed) ?? latest((b) => holds(b, 'biscuit') && b.place === 'mix') ?? headed;
+      case 'custard':
+      case 'pastry cream':
+      case 'curd':
+      case 'pudding':
+        return latest((b) => b.heated && holds(b, 'yolk', 'egg', 'milk', 'starch')) ?? headed;
+      case 'zabaglione':
+      case 'sabayon':
+        return latest((b) => holds(b, 'yolk', 'egg')) ?? headed;
+      case 'meringue':
+      case 'shell':
+      case 'nest':
+      case 'dacquoise':
+      case 'disc':
+        return latest((b) => holds(b, 'white')) ?? headed;
+      case 'ganache':
+        return latest((b) => holds(b, 'chocolate')) ?? headed;
+      case 'syrup':
+      case 'soak':
+      case 'infusion':
+      case 'dip':
+        return latest((b) => b.place === 'soak') ?? latest((b) => !b.air && holds(b, 'sugar', 'drink') && holds(b, 'liquid', 'sour', 'drink')) ?? headed;
+      case 'caramel':
+      case 'sauce':
+      case 'glaze':
+      case 'reduction':
+        return headed ?? latest((b) => b.heated && holds(b, 'sugar', 'chocolate', 'fruit'));
+      case 'jelly':
+        return headed ?? latest((b) => holds(b, 'gelatin'));
+      case 'compote':
+      case 'coulis':
+      case 'puree':
+        return latest((b) => holds(b, 'fruit')) ?? headed;
+      case 'buttercream':
+        return latest((b) => holds(b, 'butter') && holds(b, 'white', 'yolk', 'egg')) ?? latest((b) => holds(b, 'butter')) ?? headed;
+      case 'whipped cream':
+      case 'chantilly':
+      case 'crown':
+      case 'frosting':
+      case 'icing':
+        return headed ?? latest((b) => b.air && holds(b, 'cream')) ?? latest((b) => holds(b, 'cream', 'cheese'));
+      default:
+        return headed ?? (c.section !== null && sameHeading(c.section, name) ? here() : null);
+    }
+  };
+
+  const shareBefore = (c: Clause, m: Mention, prevEnd: number): { share: Share; said: string } => {
+    const lead = c.text.slice(prevEnd, c.words[m.from]!.start);
+    if (REST.test(lead) || /\bother (?:half|third)\b/i.test(lead)) return { share: { kind: 'rest' }, said: '' };
+    const tail = /\b(half|(?:a |one )?third|two[- ]thirds|(?:a |one )?quarter|three[- ]quarters|¼|½|¾|⅓|⅔|\d\/\d)(?: of)?(?: the| your| that| this)?\s*$/i.exec(lead);
+    if (tail) {
+      const n = FRACTIONS.find(([w]) => w.test(tail[1]!))?.[1];
+      if (n !== undefined) return { share: { kind: 'part', share: n, said: tail[1]! }, said: tail[1]! };
+    }
+    return { share: ALL, said: '' };
+  };
+
+  clauses.forEach((fc, index) => {
+    const { clause: c } = fc;
+    if (fc.section !== section) {
+      section = fc.section;
+      current = null;
+    }
+    if (c.words.some((w) => w.word === 'biscuit')) biscuitWord = /\bcookies\b/i.test(c.text) ? 'cookies' : 'biscuits';
+    const verb = c.verb?.base ?? '';
+    const after = c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0);
+    const additive = ADDS.test(after) || /\b(?:add|adding)\b/i.test(after.slice(0, 24));
+    const lexical = mentionsIn(c.words, lexicon);
+
+    // Amounts that are said here: a share of what is listed, or a line of their own.
+    const forced = new Map<number, { line: number; share: Share }>();
+    for (const said of amountsIn(c)) {
+      const over = lexical.filter((m) => c.words[m.from]!.start < said.end && c.words[m.to - 1]!.end > said.start);
+      const named = over.find((m) => m.sense.kind === 'line');
+      const product = over.find((m) => m.sense.kind === 'product' && m.sense.name !== 'layer' && m.sense.name !== 'custard');
+      if (over.some((m) => m.sense.kind === 'other') && !named) continue;
+      const at = over.length > 0 ? over.at(-1)!.from : c.words.findIndex((w) => w.start >= said.start);
+      if (named?.sense.kind === 'line' && !said.more && (hasList || said.definite || product || stepsHave(named.sense.lines.map((l) => l.line)))) {
+        const line = choose(named.sense.lines, fc, additive);
+        if (line === null) continue;
+        const grams = gramsOfSaid(said, lines[line]!);
+        const has = lines[line]!.grams;
+        if (grams === null || has === null) continue;
+        const same = lines[line]!.ingredient?.id === ingredientOf(said.text, context).ingredient?.id;
+        if (!fresh(line) || said.definite || hasList) {
+          if (!fresh(line) && !said.definite && !same && hasList) continue;
+          forced.set(named.from, { line, share: grams >= 0.985 * has ? ALL : { kind: 'part', share: grams / has, said: amountText(said) } });
+          continue;
+        }
+      }
+      if (product && !named) continue;
+      if (hasList && !isNew(said, context)) continue;
+      const line = newLineAt(said, fc, 1000 + index);
+      if (line === null) continue;
+      lexicon = lexiconOf(lines, context.larder);
+      forced.set(at, { line, share: ALL });
+    }
+
+    const items: Item[] = [];
+    const also = new Set<number>();
+    let prevEnd = 0;
+    const push = (item: Item): void => {
+      if (!items.some((x) => x.kind === item.kind && (x.kind === 'line' ? x.line === (item as { line: number }).line : x.bowl === (item as { bowl: number }).bowl))) items.push(item);
+    };
+    const asBowl = (b: Bowl, at: number, share: Share): void => push({ kind: 'bowl', bowl: root(b.id), at, share, named: true });
+    const spans = [...forced.keys()].sort((a, b) => a - b);
+    const all = [...lexical];
+    for (const at of spans) if (!lexical.some((m) => m.from <= at && m.to > at)) all.push({ from: at, to: at + 1, phrase: '', sense: { kind: 'other' } });
+    all.sort((a, b) => a.from - b.from);
+    all.forEach((m, k) => {
+      const next = all[k + 1];
+      const key = spans.find((s) => s >= m.from && s < m.to);
+      const { share } = shareBefore(c, m, prevEnd);
+      const lead = c.text.slice(prevEnd, c.words[m.from]!.start);
+      prevEnd = c.words[m.to - 1]!.end;
+      if (key !== undefined) {
+        const f = forced.get(key)!;
+        if (fresh(f.line)) {
+          const i = f.share.kind === 'part' ? split(f.line, f.share.share, f.share.said) : f.line;
+          return push({ kind: 'line', line: i, at: m.from, share: ALL, named: true });
+        }
+        also.add(f.line);
+        const rest = restOf.get(f.line);
+        if (rest !== undefined && fresh(rest)) return push({ kind: 'line', line: rest, at: m.from, share: ALL, named: true });
+        if (f.share.kind === 'part' && CARRIES.has(lines[f.line]!.role!)) return asBowl(bowls[bowlOf[f.line]!]!, m.from, f.share);
+        if (CARRIES.has(lines[f.line]!.role!)) asBowl(bowls[bowlOf[f.line]!]!, m.from, ALL);
+        return;
+      }
+      if (m.sense.kind === 'line') {
+        if (/\b(?:no|without|not|like|as|instead of|than)\s+(?:the |any )?$/i.test(lead) || /\b(?:colou?r|consistency|texture|thickness) of\s*$/i.test(lead)) return;
+        // 'the cream mixture', 'the lemon custard': what has become of it.
+        const product = next && next.from === m.to && next.sense.kind === 'product' ? next : null;
+        if (product && product.sense.kind === 'product') {
+          const owner = m.sense.lines.map((l) => l.line).filter((i) => !fresh(i)).sort((a, b) => (stepOf[b] ?? 0) - (stepOf[a] ?? 0))[0];
+          const known = /^(?:mixture|mix|foam|batter|layer|liquid|paste)$/.test(product.sense.name) ? null : productNamed(product.sense.name, fc);
+          const bowl = known ?? (owner === undefined ? null : bowls[root(bowlOf[owner]!)]!);
+          if (bowl) return asBowl(bowl, m.from, share);
+        }
+        const both = m.phrase === 'egg' ? m.sense.lines.filter((l) => l.strength < 1) : [];
+        if (both.length > 0 && m.sense.lines.every((l) => l.strength <= 2 && (lines[l.line]!.role === 'yolk' || lines[l.line]!.role === 'white'))) {
+          for (const l of m.sense.lines) also.add(l.line);
+          return;
+        }
+        const line = choose(m.sense.lines, fc, additive);
+        if (line === null) return;
+        const rest = restOf.get(line);
+        const target = share.kind === 'rest' && rest !== undefined && fresh(rest) ? rest : line;
+        if (fresh(target)) {
+          const i = share.kind === 'part' ? split(target, share.share, '') : target;
+          return push({ kind: 'line', line: i, at: m.from, share: ALL, named: true });
+        }
+        const role = lines[target]!.role;
+        also.add(target);
+        if (role && CARRIES.has(role)) asBowl(bowls[bowlOf[target]!]!, m.from, share);
+        return;
+      }
+      if (m.sense.kind === 'product') {
+        if (all[k - 1] && all[k - 1]!.to === m.from && all[k - 1]!.sense.kind === 'line') return;
+        const bowl = productNamed(m.sense.name, fc);
+        if (bowl) asBowl(bowl, m.from, share);
+        return;
+      }
+      if (m.sense.kind === 'larder') {
+        const like = likeIt(m.sense.ingredient, lines);
+        const line = like === null ? null : choose(like.map((l) => ({ line: l, strength: 1 })), fc, additive);
+        if (line !== null) {
+          if (fresh(line)) push({ kind: 'line', line: share.kind === 'part' ? split(line, share.share, '') : line, at: m.from, share: ALL, named: true });
+          else {
+            also.add(line);
+            if (CARRIES.has(lines[line]!.role!)) asBowl(bowls[bowlOf[line]!]!, m.from, share);
+          }
+          return;
+        }
+        if (!hasList && namedAlone(m, c, m.sense.ingredient)) {
+          const words = c.text.slice(c.words[m.from]!.start, c.words[m.to - 1]!.end);
+          lines.push({ ...draftLine(words, { under: null, block: 1000 + index, start: fc.start, end: fc.end }, context), grams: null, fault: 'How much? The recipe does not say.', doubt: 'the recipe does not say how much' });
+          bowlOf.push(null);
+          stepOf.push(null);
+          lexicon = lexiconOf(lines, context.larder);
+          push({ kind: 'line', line: lines.length - 1, at: m.from, share: ALL, named: true });
+        }
+      }
+    });
+    // All that a list holds under this heading, or what is left of it.
+    if (EVERYTHING.test(c.text)) {
+      const heading = fc.section;
+      const word = /\b(?:the )?(\w+) ingredients/i.exec(c.text)?.[1] ?? '';
+      const named = lines.filter((l) => l.under !== null && sameHeading(l.under, word)).length > 0 ? word : heading;
+      const open = lines.map((_, i) => i).filter((i) => fresh(i) && (named === null || sameHeading(lines[i]!.under, named)));
+      const dry = /\bdry\b/i.test(word) ? open.filter((i) => ['sugar', 'starch', 'salt', 'cocoa', 'flavour', 'nut'].includes(lines[i]!.role!)) : open;
+      for (const i of dry) push({ kind: 'line', line: i, at: c.words.length, share: ALL, named: false });
+    }
+
+    // What it works on, for the verb to mean something.
+    const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([lines[x.line]!.role]), bowl: null } : { roles: null, bowl: bowls[x.bowl]! }));
+    const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? here() : null;
+    const has = (...roles: Role[]): boolean => involved.some((x) => (x.bowl ? holds(x.bowl, ...roles) : roles.some((r) => x.roles!.has(r)))) || (target !== null && holds(target, ...roles));
+    const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), built, chilled };
+    let work = workOf(c, on);
+    const temps = temperaturesIn(c.text, fahrenheit);
+    const destAt = destinationOf(c, items);
+    if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, bowls, lines);
+    const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature: temps[0] ?? null, machine: machineOf(work, c, electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
+    const at = steps.length;
+    steps.push(step);
+    for (const i of also) step.lines.add(i);
+    for (const x of items) if (x.kind === 'line') {
+      step.lines.add(x.line);
+      stepOf[x.line] ??= at;
+    }
+    apply(step, at, items, fc, { additive, destAt, after });
+  });
+
+  /** Does a step's work in the bowls. */
+  function apply(step: FlowStep, at: number, items: readonly Item[], fc: FlowClause, how: { additive: boolean; destAt: number; after: string }): void {
+    const { work, verb } = step;
+    const c = fc.clause;
+    const freshItems = items.filter((x) => x.kind === 'line');
+    const bowlItems = items.flatMap((x) => (x.kind === 'bowl' ? [{ ...x, b: bowls[root(x.bowl)]! }] : []));
+    const touch = (b: Bowl): void => {
+      b.lastStep = at;
+      step.bowl = b.id;
+      b.stage = step.stage && (work === 'whisk' || work === 'beat') ? step.stage : b.stage;
+      if (work === 'whisk') b.air = true;
+      if (work === 'heat' || (step.temperature && step.temperature.of === 'mix' && step.temperature.c > 45)) {
+        b.heated = true;
+        if (step.temperature?.of === 'mix') b.hotC = Math.max(b.hotC ?? 0, step.temperature.c);
+        if (/\bsteam|\bsimmering|\bdouble boiler|\bbain/i.test(c.text)) b.steam = true;
+      }
+      if (/\b(?:strain|sieve|sift)\b/.test(verb)) b.sieved = true;
+    };
+    const aheadOf = (): Bowl | null => here();
+
+    // Preparing what is used later, and what has nothing in it.
+    if (work === 'serve' || (items.length === 0 && (work === 'hands' || work === 'finish'))) {
+      if (work === 'finish') chilled = true;
+      const b = aheadOf();
+      if (b && b.placed === 'no' && work === 'hands' && verb !== 'preheat' && step.machine === null) step.bowl = b.id;
+      return;
+    }
+    // A share that is kept for later.
+    const keeps = /\b(?:reserve|set aside|keep|save|put aside|hold back|scoop out|set .{0,30} aside)\b/i.test(c.text) && !/\b(?:warm|cold|in the fridge until)\b/i.test(how.after.slice(0, 12));
+    const from = bowlItems.find((x) => x.share.kind === 'part');
+    if (keeps && work !== 'fill') {
+      const said = amountsIn(c)[0];
+      const source = from?.b ?? (bowlItems[0]?.b ?? (said && freshItems.length === 0 ? here() : null));
+      if (source && (from || said)) {
+        const kept = make(source.heading);
+        kept.place = 'kept';
+        kept.air = source.air;
+        kept.keptSays = said ? amountText(said) : from!.share.kind === 'part' ? from!.share.said : '';
+        kept.takes.set(source.id, from?.share.kind === 'part' ? from.share.share : KEPT_SHARE);
+        step.bowl = source.id;
+        return;
+      }
+      // Lines that are kept for the top: '6 berries for the top'.
+      if (freshItems.length > 0 && bowlItems.length === 0) return;
+    }
+    if (work === 'chill' || work === 'freeze' || work === 'wait' || work === 'bake') {
+      const b = bowlItems.find((x) => x.b.place === 'mix')?.b ?? (freshItems.length > 0 ? null : here()) ?? latest((x) => x.placed !== 'no');
+      if (freshItems.length > 0 && !b) {
+        const made = make(fc.section ?? lines[freshItems[0]!.line]!.under);
+        for (const x of freshItems) addLineTo(x.line, made);
+        touch(made);
+        if (work === 'bake') bakes(made, step);
+        current = made.id;
+        return;
+      }
+      if (b) {
+        step.bowl = b.placed !== 'no' && work !== 'bake' ? null : b.id;
+        if (work === 'bake') bakes(b, step);
+        if (b.placed === 'no') b.lastStep = at;
+      }
+      if ((work === 'chill' || work === 'freeze') && built) chilled = true;
+      return;
+    }
+    if (work === 'soak') return soaks(step, at, freshItems, bowlItems, fc);
+    if (work === 'fill' || work === 'finish') return puts(step, at, freshItems, bowlItems, fc, how);
+
+    const prepares = PREPARES.has(verb) && bowlItems.length === 0 && work === 'hands' && !how.additive && how.destAt < 0;
+    if (prepares) return;
+
+    // Mixing, whisking, heating, folding.
+    const dests = how.destAt < 0 ? [] : items.filter((x) => x.at > how.destAt);
+    const sources = how.destAt < 0 ? items : items.filter((x) => x.at <= how.destAt);
+    const withIt = /\b(?:to|into|with|over) (?:it|them|this|that)\b/i.test(how.after);
+    let bowl: Bowl | null = null;
+    if (dests.length > 0) bowl = bowlFor(dests, fc);
+    else if (/^(?:lighten|loosen|slacken)$/.test(verb)) bowl = bowlFor(sources.slice(0, 1), fc);
+    else if (bowlItems.length > 0 && !how.additive) bowl = baseOf(bowlItems.filter((x) => x.share.kind === 'all').map((x) => x.b)) ?? bowlItems[0]!.b;
+    if (!bowl && (how.additive || withIt || (work === 'fold' && items.length <= 1))) {
+      const mine = here();
+      const own = bowlItems.map((x) => x.b);
+      bowl = mine && !own.includes(mine) ? mine : (latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep < at && (fc.section === null || sameHeading(b.heading, fc.section))) ?? latest((b) => !own.includes(b) && b.placed === 'no'));
+      if (mine && !own.includes(mine) && mine.placed !== 'no' && freshItems.length > 0) return puts({ ...step, work: 'fill' } as FlowStep, at, freshItems, bowlItems, fc, how);
+    }
+    if (!bowl && freshItems.length > 0) {
+      const mine = here();
+      const separate = SEPARATE.test(c.text) || NEW_BOWL.test(c.text);
+      // 'Whisk in the sugar', 'with the sugar': what has begun goes on, where it is no bowl of its own.
+      const seasoning = freshItems.every((x) => ['sugar', 'flavour', 'salt', 'acid', 'sour', 'starch', 'setter'].includes(lines[x.line]!.role!));
+      const starts = mine && mine.placed === 'no' && !separate && seasoning && !mine.heated && at - mine.lastStep <= 2 && sameBlock(mine, freshItems.map((x) => x.line)) && !startsFresh(work);
+      bowl = starts ? mine : make(fc.section ?? lines[freshItems[0]!.line]!.under);
+    }
+    bowl ??= here();
+    if (!bowl) return;
+    const said = work === 'fold' || work === 'whisk' || work === 'beat' || work === 'hands' || work === 'heat';
+    // What has been whisked or cooked stays what it is when something else of weight comes in: a new bowl takes both.
+    const heavy = freshItems.filter((x) => !sources.some((s) => s === x && dests.includes(x))).reduce((g, x) => g + weightOf(x.line), 0);
+    const own = [...new Set(bowlItems.map((x) => x.b).filter((b) => b !== bowl))];
+    const keepsApart = said && (isFoamed(bowl) || isCooked(bowl)) && (own.some((b) => isFoamed(b) || isCooked(b)) || (heavy > 0.35 * Math.max(1, gramsIn(bowl, lines)) && bowl.lastStep < at && isFoamed(bowl) && work !== 'whisk' && !onlyButter(freshItems.map((x) => x.line), bowl)));
+    if (keepsApart) {
+      const made = make(fc.section ?? (bowl.heading && own.some((b) => b.heading === bowl!.heading) ? bowl.heading : null));
+      made.takes.set(bowl.id, 1);
+      bowl.into = made.id;
+      bowl = made;
+    }
+    for (const x of freshItems) addLineTo(x.line, bowl);
+    for (const b of own) {
+      const item = bowlItems.find((x) => x.b === b)!;
+      give(b, bowl, item.share);
+    }
+    if (work === 'heat' && own.some((b) => holds(b, 'sugar') && b.hotC !== null && b.hotC > 100)) bowl.syrup = true;
+    if (own.some((b) => (b.hotC ?? 0) > 100 || (b.heated && !holds(b, 'milk', 'cream') && holds(b, 'sugar')))) bowl.syrup = true;
+    touch(bowl);
+    current = bowl.id;
+  }
+
+  function weightOf(i: number): number {
+    return (['flavour', 'salt', 'acid', 'gelatin', 'setter', 'sugar', 'sour'].includes(lines[i]!.role!) ? 0 : (lines[i]!.grams ?? 0));
+  }
+  function isFoamed(b: Bowl): boolean {
+    return b.air && (holds(b, 'cream') || holds(b, 'white') || holds(b, 'yolk', 'egg'));
+  }
+  function isCooked(b: Bowl): boolean {
+    return b.heated && gramsIn(b, lines) > 60 && (holds(b, 'yolk', 'egg', 'chocolate', 'fruit') || (holds(b, 'milk') && holds(b, 'starch')));
+  }
+  function onlyButter(list: readonly number[], b: Bowl): boolean {
+    return list.every((i) => lines[i]!.role === 'butter' || weightOf(i) === 0) && holds(b, 'white', 'yolk', 'egg');
+  }
+  function sameBlock(b: Bowl, list: readonly number[]): boolean {
+    return list.every((i) => [...b.lines].some((j) => lines[j]!.block === lines[i]!.block && lines[j]!.under === lines[i]!.under));
+  }
+  function startsFresh(work: StepWork): boolean {
+    return work === 'heat';
+  }
+
+  /** All of a bowl, or a share of it, goes into another. */
+  function give(from: Bowl, to: Bowl, share: Share): void {
+    if (from === to) return;
+    if (share.kind === 'part') {
+      to.takes.set(from.id, Math.min(1, (to.takes.get(from.id) ?? 0) + share.share));
+      return;
+    }
+    const taken = bowls.reduce((sum, b) => sum + (b !== to ? (b.takes.get(from.id) ?? 0) : 0), 0);
+    if (isFoamed(from) || isCooked(from) || from.takes.size > 0 || taken > 0) {
+      to.takes.set(from.id, Math.max(0.01, 1 - taken));
+      if (taken === 0) from.into = to.id;
+      return;
+    }
+    // What was only softened, melted or soaked is part of what it goes into.
+    for (const i of from.lines) {
+      bowlOf[i] = to.id;
+      to.lines.add(i);
+    }
+    if (from.hotC !== null && from.hotC > 100) to.syrup = true;
+    from.lines.clear();
+    from.into = to.id;
+  }
+
+  /** The bowl that something goes into: one that is there, or what it is poured on. */
+  function bowlFor(items: readonly Item[], fc: FlowClause): Bowl | null {
+    const there = items.find((x) => x.kind === 'bowl');
+    if (there?.kind === 'bowl') {
+      const b = bowls[root(there.bowl)]!;
+      for (const x of items) if (x.kind === 'line') addLineTo(x.line, b);
+      return b;
+    }
+    const first = items.find((x) => x.kind === 'line');
+    if (!first || first.kind !== 'line') return null;
+    const b = make(fc.section ?? lines[first.line]!.under);
+    for (const x of items) if (x.kind === 'line') addLineTo(x.line, b);
+    return b;
+  }
+
+  /** Of several bowls that come together the one that the others go into: the heavier, without air. */
+  function baseOf(list: readonly Bowl[]): Bowl | null {
+    return [...list].sort((a, b) => Number(a.air) - Number(b.air) || gramsIn(b, lines) - gramsIn(a, lines))[0] ?? null;
+  }
+
+  function bakes(b: Bowl, step: FlowStep): void {
+    b.baked = true;
+    b.bakedC = step.temperature?.c ?? b.bakedC;
+  }
+
+  /** Gelatin in its water, biscuits in their soak, fruit in sugar, cream that draws. */
+  function soaks(step: FlowStep, at: number, freshItems: readonly Item[], bowlItems: readonly { b: Bowl; at: number; share: Share }[], fc: FlowClause): void {
+    const list = freshItems.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
+    const biscuits = list.filter((i) => lines[i]!.role === 'biscuit');
+    const { verb } = step;
+    const layerThere = latest((b) => b.place === 'layer');
+    const dips = verb === 'dip' || verb === 'dunk' || verb === 'brush' || verb === 'moisten' || verb === 'drench' || biscuits.length > 0;
+    if (dips) {
+      const wet = list.filter((i) => lines[i]!.role !== 'biscuit');
+      let layer: Bowl | null = null;
+      if (biscuits.length > 0) {
+        layer = make(lines[biscuits[0]!]!.under);
+        layer.place = 'layer';
+        for (const i of biscuits) addLineTo(i, layer);
+      } else layer = layerThere;
+      if (layer) {
+        if (verb === 'brush' || verb === 'moisten') layer.brushed = true;
+        else layer.dipped = true;
+        layer.lastStep = at;
+        step.bowl = layer.id;
+        step.places.add(layer.id);
+        layer.placed = 'built';
+        built = true;
+      }
+      const bath = bowlItems.find((x) => x.b.place !== 'layer')?.b ?? (wet.length > 0 ? make(fc.section ?? lines[wet[0]!]!.under) : null);
+      if (bath && !holds(bath, 'cream', 'cheese', 'white', 'yolk')) {
+        bath.place = 'soak';
+        for (const i of wet) addLineTo(i, bath);
+        bath.lastStep = at;
+        step.places.add(bath.id);
+      }
+      return;
+    }
+    if (list.length === 0 && bowlItems.length === 0) {
+      const b = here();
+      if (b) step.bowl = b.id;
+      return;
+    }
+    const old = bowlItems[0]?.b ?? null;
+    const gel = list.some((i) => lines[i]!.role === 'gelatin' || lines[i]!.role === 'setter');
+    const b = gel ? make(lines[list[0]!]!.under) : (old ?? make(fc.section ?? lines[list[0]!]!.under));
+    for (const i of list) addLineTo(i, b);
+    b.lastStep = at;
+    step.bowl = b.id;
+    current = b.id;
+  }
+
+  /** Layers, toppings, what is poured into a mould: nothing is mixed. */
+  function puts(step: FlowStep, at: number, freshItems: readonly Item[], bowlItems: readonly { b: Bowl; at: number; share: Share }[], fc: FlowClause, how: { additive: boolean; after: string }): void {
+    const late = step.work === 'finish' || chilled;
+    for (const { b, share } of bowlItems) {
+      if (share.kind === 'part' && b.place === 'mix' && late) {
+        // A share for the top.
+      }
+      b.placed = b.placed === 'built' && !late ? 'built' : late && b.placed === 'no' ? 'late' : b.placed === 'no' ? 'built' : b.placed;
+      b.lastStep = at;
+      step.places.add(b.id);
+      if (step.verb === 'press' || /\bpress/i.test(how.after)) b.pressed = true;
+    }
+    const list = freshItems.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
+    for (const i of list) {
+      const role = lines[i]!.role;
+      const laid = role === 'biscuit' && step.work === 'fill' && !/\b(?:crush|crumb|crumble|scatter|sprinkle|crumbled|crushed)\b/i.test(fc.clause.text);
+      const mate = latest((b) => b.place === (laid ? 'layer' : 'topping') && [...b.lines].some((j) => lines[j]!.under === lines[i]!.under && (laid || lines[j]!.block === lines[i]!.block)) && (laid || b.firstStep === at));
+      const b = mate ?? make(lines[i]!.under ?? fc.section);
+      b.place = laid ? 'layer' : 'topping';
+      addLineTo(i, b);
+      b.placed = late ? 'late' : 'built';
+      b.lastStep = at;
+      step.places.add(b.id);
+    }
+    if (bowlItems.length === 0 && list.length === 0) {
+      const b = here();
+      if (b && b.place === 'mix') {
+        b.placed = b.placed === 'no' ? (late ? 'late' : 'built') : b.placed;
+        b.lastStep = at;
+        step.places.add(b.id);
+        if (step.verb === 'press' || /\bpress/i.test(how.after)) b.pressed = true;
+      }
+    }
+    const main = bowlItems[0]?.b ?? null;
+    step.bowl = main && bowlItems.length === 1 && list.length === 0 && (main.pressed || !built) ? main.id : null;
+    if (main && main.place === 'mix') current = main.id;
+    if (!(main?.pressed && bowlItems.length === 1)) built = true;
+  }
+
+  function stepsHave(list: readonly number[]): boolean {
+    return list.some((i) => stepOf[i] !== null);
+  }
+
+  function gramsOfSaid(said: SaidAmount, line: DraftLine): number | null {
+    if (!line.ingredient) return null;
+    const drafted = draftLine(`${amountText(said)} ${line.ingredient.aliases[0] ?? line.ingredient.name}`, line, context);
+    return drafted.grams;
+  }
+
+  leftOvers();
+  return { lines, bowls, steps, stepOf, doubts };
+
+  /** Lines that no step names go where the rest of their list goes; what is for the top, to the end. */
+  function leftOvers(): void {
+    lines.forEach((l, i) => {
+      if (bowlOf[i] !== null) return;
+      const heading = l.under;
+      const prepared = stepOf[i] === null ? null : steps[stepOf[i]!]!;
+      const mates = bowls.filter((b) => [...b.lines].some((j) => lines[j]!.under === heading && lines[j]!.block === l.block));
+      const close = mates.filter((b) => b.place === 'mix').sort((a, b) => b.lines.size - a.lines.size)[0] ?? mates[0];
+      const seasoning = ['sugar', 'flavour', 'salt', 'acid', 'sour', 'starch', 'setter', 'gelatin'].includes(l.role ?? '');
+      const top = /\b(?:to (?:serve|finish|decorate|garnish|top)|for (?:the top|serving|dusting|decorat\w+|garnish\w*|sprinkling|topping)|garnish|topping)\b/i.test(`${l.written} ${heading ?? ''}`);
+      let b: Bowl | null = null;
+      if (!top && heading !== null && close) b = close;
+      else if (!top && seasoning && close) b = close;
+      else if (!top && close && prepared?.bowl != null) b = bowls[root(prepared.bowl)]!;
+      if (!b) {
+        const same = bowls.find((x) => x.place === 'topping' && x.lines.size > 0 && [...x.lines].some((j) => lines[j]!.under === heading && stepOf[j] === null) && heading !== null);
+        b = same ?? make(heading);
+        if (!same) b.place = l.role === 'biscuit' ? 'layer' : steps.length === 0 ? 'mix' : 'topping';
+        if (steps.length === 0) b.place = 'mix';
+      }
+      b.lines.add(i);
+      bowlOf[i] = b.id;
+      if (stepOf[i] === null) {
+        const uses = steps.findIndex((s) => s.bowl !== null && root(s.bowl) === root(b!.id) && s.lines.size > 0);
+        const places = steps.findIndex((s) => s.places.has(b!.id));
+        const at = uses >= 0 ? uses : places >= 0 ? places : b.place === 'topping' ? steps.findLastIndex((s) => s.work === 'finish' || s.work === 'fill' || s.work === 'serve') : -1;
+        if (at >= 0) {
+          stepOf[i] = at;
+          steps[at]!.lines.add(i);
+        }
+        if (steps.length > 0 && l.role !== null) doubts.push({ line: i, says: 'no step names it' });
+      }
+    });
+  }
+}
+
+const KEPT_SHARE = 0.2;
+const FRACTIONS: readonly (readonly [RegExp, number])[] = [
+  [/three[- ]quarters|¾|3\/4/i, 0.75],
+  [/two[- ]thirds|⅔|2\/3/i, 2 / 3],
+  [/half|½|1\/2/i, 0.5],
+  [/third|⅓|1\/3/i, 1 / 3],
+  [/quarter|¼|1\/4/i, 0.25],
+];
+
+const amountText = (said: SaidAmount): string => said.amount.text;
+
+/** Whether an amount in a step of a recipe with a list is of something that the list lacks: measured, and surely known. */
+function isNew(said: SaidAmount, context: LineContext): boolean {
+  if (!said.amount.unit || said.amount.unit.dimension === 'piece' || said.amount.unit.dimension === 'pack' || said.definite) return false;
+  const found = ingredientOf(said.text, context);
+  return found.ingredient !== null && found.confidence >= SURE_FROM;
+}
+
+/** Lines that something of the larder may mean, though no line is it: the only ones of its role that end in the same word. */
+function likeIt(ingredient: Ingredient, lines: readonly DraftLine[]): readonly number[] | null {
+  const noun = keyOf(ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!).split(' ').at(-1);
+  const found = lines.flatMap((l, i) => (l.ingredient && l.ingredient.category === ingredient.category && (l.ingredient.id.split('-')[0] === ingredient.id.split('-')[0] || keyOf(l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!).split(' ').at(-1) === noun) ? [i] : []));
+  return found.length > 0 ? found : null;
+}
+
+/** Whether a thing that is only named is put in: not 'cold water' for a bath, nor a tin that is greased. */
+const namedAlone = (m: Mention, c: Clause, ingredient: Ingredient): boolean =>
+  ingredient.id !== 'water' && c.verb !== null && !/\b(?:grease|butter the|oil the|line)\b/i.test(c.text) && !/\b(?:like|as|of a|no)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some)\b/i.test(c.text);
+
+/** Behind which word the place stands that something goes into; −1 where no such word stands before something that is named. */
+function destinationOf(c: Clause, items: readonly Item[]): number {
+  for (let i = Math.max(0, c.at + 1); i < c.words.length; i++) {
+    if (!DEST.has(c.words[i]!.said)) continue;
+    const { said } = c.words[i]!;
+    if (said === 'to' && !/^(?:the|this|that|it|them|your|a)$/.test(c.words[i + 1]?.said ?? '')) continue;
+    if (said === 'in' && (i === c.at + 1 || !/^(?:the|this|that|it|them|your)$/.test(c.words[i + 1]?.said ?? ''))) continue;
+    const behind = items.filter((x) => x.at > i);
+    const ahead = items.filter((x) => x.at <= i);
+    if (behind.length > 0 && ahead.length > 0) return i;
+  }
+  return -1;
+}
+
+/** Pouring mixes where it goes onto what is still in a bowl, and fills where it goes onto a base, biscuits or into a vessel. */
+function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: Clause, bowls: readonly Bowl[], lines: readonly DraftLine[]): StepWork {
+  const dests = items.filter((x) => x.at > destAt);
+  if (destAt < 0) {
+    if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving/i.test(c.text)) return 'hands';
+    if (/^(?:\w+ly )?pour in\b/i.test(c.text.slice(c.words[Math.max(0, c.at)]!.start))) return items.length > 0 ? 'hands' : work;
+    return work;
+  }
+  const first = dests[0];
+  if (!first) return work;
+  if (first.kind === 'line') return ['biscuit', 'fruit'].includes(lines[first.line]!.role ?? '') ? work : 'hands';
+  const b = bowls[first.bowl]!;
+  return b.pressed || b.place === 'layer' || b.placed !== 'no' || b.baked ? work : 'hands';
+}

@@ -1,0 +1,84 @@
+import type { Role } from '../larder/role';
+import type { PartKind } from '../sheet/kinds';
+import { gramsIn, rolesIn, type Bowl } from './bowls';
+import type { Flow } from './flow';
+
+/** What part of a dessert a bowl is: by what is in it and what was done with it, never by its name. */
+export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
+  const g = rolesIn(b, flow.lines);
+  const has = (...roles: Role[]): boolean => roles.some((r) => (g.get(r) ?? 0) > 0);
+  const grams = (r: Role): number => g.get(r) ?? 0;
+  const total = Math.max(1, gramsIn(b, flow.lines));
+  if (b.place === 'kept') return 'crown';
+  if (b.place === 'soak') return 'soak';
+  if (b.place === 'layer') return 'biscuit-layer';
+  if (b.place === 'topping') return onlyWetFor(b, flow) ? 'soak' : 'topping';
+  const takes = [...b.takes.keys()].map((id) => flow.bowls[id]!);
+  const dry = grams('biscuit') + grams('nut') + grams('starch');
+  if (takes.length > 0) {
+    if (takes.every((t) => t.place === 'kept')) return 'whipped-cream';
+    // Whipped together, cheese and cream are one foam; folded they are a filling.
+    return 'set-filling';
+  }
+  if (dry > 0.35 * total && (has('biscuit') || b.pressed) && !has('white', 'cream')) return 'pressed-base';
+  if (b.pressed && !has('cream', 'cheese')) return 'pressed-base';
+  if (has('white') && !has('yolk', 'egg')) {
+    if (grams('butter') > 0.8 * grams('white')) return 'buttercream';
+    if (b.baked) return 'meringue';
+    return has('cream', 'cheese') && b.air && !b.heated ? (has('cheese') ? 'cheese-cream' : 'whipped-cream') : 'egg-foam';
+  }
+  if (has('yolk', 'egg')) {
+    if (grams('butter') > 1.5 * (grams('yolk') + grams('egg')) && b.air && !has('chocolate', 'milk', 'cream')) return 'buttercream';
+    if (has('chocolate') && !b.air) return 'chocolate-base';
+    if ((has('milk') || has('cream') || has('fruit') || has('sour')) && b.heated) return 'custard';
+    if (b.baked) return 'custard';
+    if (has('cheese') && grams('cheese') > 0.3 * total) return 'set-filling';
+    return has('chocolate') && grams('chocolate') > grams('yolk') + grams('egg') ? 'chocolate-base' : 'egg-foam';
+  }
+  if (has('cream', 'cheese') && b.air) return grams('cheese') > 0.08 * total ? 'cheese-cream' : 'whipped-cream';
+  if (has('milk', 'cream') && has('starch', 'setter') && b.heated && !has('cheese')) return 'custard';
+  if (has('chocolate', 'cocoa') && grams('chocolate') > 0.12 * total && !has('cheese')) return 'chocolate-base';
+  if (has('cheese')) return has('cream') ? 'cheese-cream' : has('butter') && grams('butter') > 0.1 * total ? 'cheese-cream' : 'set-filling';
+  if (has('fruit') && (b.heated || b.sieved || has('gelatin') || grams('sugar') > 0)) return 'fruit-base';
+  if (has('fruit')) return b.placed === 'no' ? 'fruit-base' : 'topping';
+  if (has('cream')) return b.heated ? (has('gelatin', 'setter', 'starch') ? 'set-filling' : 'whipped-cream') : 'whipped-cream';
+  if (has('milk') && has('starch')) return 'custard';
+  if (has('biscuit')) return b.pressed ? 'pressed-base' : 'biscuit-layer';
+  if (has('gelatin', 'setter') && has('liquid', 'sour', 'drink')) return 'fruit-base';
+  if (has('milk')) return b.heated || has('gelatin') ? 'custard' : 'set-filling';
+  if (has('drink') || (has('liquid') && !has('butter'))) return has('sugar') && b.heated && grams('sugar') > 2 * (grams('liquid') + grams('drink')) ? 'topping' : 'soak';
+  if (has('butter') && has('sugar') && b.air) return 'buttercream';
+  return 'topping';
+}
+
+/** A drink that nothing is dipped into by name, though it is put there: it wets what it is poured over. */
+function onlyWetFor(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): boolean {
+  const roles = new Set([...b.lines].map((i) => flow.lines[i]!.role));
+  return roles.size > 0 && [...roles].every((r) => r === 'drink' || r === 'liquid') && flow.bowls.some((x) => x.place === 'layer');
+}
+
+/** The schools that a bowl's work shows, by question. */
+export function waysOf(b: Bowl, kind: PartKind, flow: Pick<Flow, 'lines' | 'bowls'>): Readonly<Record<string, string>> {
+  const roles = rolesIn(b, flow.lines);
+  const sugar = (roles.get('sugar') ?? 0) > 0;
+  switch (kind) {
+    case 'egg-foam':
+    case 'buttercream':
+    case 'meringue':
+    case 'set-filling': {
+      const whites = b.syrup ? 'italian' : b.steam || b.heated || (b.hotC ?? 0) >= 45 ? ((b.hotC ?? 71) < 60 ? 'swiss-50' : 'swiss-71') : 'french';
+      const eggs = b.syrup ? 'syrup' : b.steam || b.heated ? 'steam' : 'raw';
+      return { ...((roles.get('white') ?? 0) > 0 && sugar ? { whites } : {}), ...(kind === 'egg-foam' ? { eggs } : {}) };
+    }
+    case 'pressed-base':
+      return { base: b.baked ? 'baked' : 'chilled' };
+    case 'biscuit-layer':
+      return { dip: b.brushed ? 'brushed' : b.dipped ? 'dipped' : 'dry' };
+    case 'fruit-base':
+      return { 'fruit-cooked': b.heated || b.baked ? 'cooked' : 'raw' };
+    case 'chocolate-base':
+      return { ganache: b.steam || !((roles.get('cream') ?? 0) + (roles.get('milk') ?? 0) > 0) ? 'bain-marie' : 'hot-cream' };
+    default:
+      return {};
+  }
+}

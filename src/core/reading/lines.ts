@@ -1,0 +1,128 @@
+import type { Ingredient } from '../composition/ingredient';
+import { roleOf, type Role } from '../larder/role';
+import { readLine, scaleLineText, splitLine, type Measures } from '../measures/line';
+import { matchOf, type Match, type Matcher } from '../measures/match';
+
+/** From here on a match is taken without asking. */
+export const SURE_FROM = 0.85;
+
+/** An ingredient of a recipe, as it is written and as it is understood. */
+export interface DraftLine {
+  /** As it stands in the recipe. */
+  readonly written: string;
+  /** As it stands in the sheet: one amount, one name. */
+  readonly text: string;
+  readonly ingredient: Ingredient | null;
+  readonly role: Role | null;
+  readonly confidence: number;
+  readonly grams: number | null;
+  /** Why it cannot be weighed yet; '' where it can. */
+  readonly fault: string;
+  /** What a cook should look at, in words; '' where nothing is guessed. */
+  readonly doubt: string;
+  /** Heading of the list that it stands under. */
+  readonly under: string | null;
+  /** Of the list that it stands in, without a blank row between. */
+  readonly block: number;
+  /** Said to be for several steps. */
+  readonly divided: boolean;
+  readonly optional: boolean;
+  readonly start: number;
+  readonly end: number;
+}
+
+export interface LineContext {
+  readonly larder: ReadonlyMap<string, Ingredient>;
+  readonly matcher: Matcher;
+  readonly measures: Measures;
+}
+
+type Place = Pick<DraftLine, 'under' | 'block' | 'start' | 'end'>;
+
+const FRUIT = '(lemon|lime|orange|grapefruit|clementine|tangerine|mandarin)s?';
+const BOTH = new RegExp(`^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:of|from) (.+)$|^(.+?\\b${FRUIT}),?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`, 'i');
+const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whites|yolks and whites separated?)\b.*$/i;
+const EXTRA = /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
+const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
+
+/**
+ * The lines of one row of a list: mostly one; two of eggs that are separated, of a fruit whose zest and juice are both used, of an amount
+ * with an extra one beside it.
+ * @param separates whether the method uses yolks and whites apart.
+ */
+export function linesOfRow(row: string, place: Place, context: LineContext, separates: boolean): readonly DraftLine[] {
+  const text = row.slice(0, 480);
+  const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
+  const both = BOTH.exec(text);
+  if (both) {
+    const fruit = (both[1] ?? both[2] ?? '').replace(/[,(].*$/, '').trim();
+    return [made(`zest of ${fruit}`), made(`juice of ${fruit}`)];
+  }
+  const eggs = SEPARATED.exec(text);
+  if (eggs && separates) {
+    const count = eggs[1]!.replace(/\beggs?$/i, '').trim();
+    return [made(`${count} egg yolks`), made(`${count} egg whites`)];
+  }
+  const extra = EXTRA.exec(text);
+  if (extra && splitLine(extra[1]!).amounts.length > 0 && splitLine(extra[2]!.trim()).amounts[0]?.unit) {
+    const main = extra[1]!.replace(/[\s(,]+$/, '');
+    const { name } = splitLine(main);
+    if (name !== '') return [made(main), made(`${extra[2]!.trim()} ${name}`)];
+  }
+  return [made(text)];
+}
+
+/** One line from its words. */
+export function draftLine(text: string, place: Place, context: LineContext): DraftLine {
+  const { ingredient, confidence, doubt } = ingredientOf(text, context);
+  const read = readLine(text, ingredient, context.measures);
+  const optional = /\boptional(?:ly)?\b|\bif (?:you like|liked|wished|desired)\b/i.test(text);
+  return {
+    written: text,
+    text,
+    ingredient,
+    role: ingredient ? roleOf(ingredient) : null,
+    confidence,
+    grams: read.ok ? read.value.massG : null,
+    fault: read.ok ? '' : read.fault.says,
+    doubt: doubt || (read.ok ? sizeDoubt(text) : ''),
+    under: place.under,
+    block: place.block,
+    divided: /\bdivided\b|\bin (?:two|three) parts\b/i.test(text),
+    optional,
+    start: place.start,
+    end: place.end,
+  };
+}
+
+/** What a line's name means; of 'A or B' the first, and that is said. */
+export function ingredientOf(text: string, context: LineContext): { readonly ingredient: Ingredient | null; readonly confidence: number; readonly doubt: string } {
+  const written = splitLine(text);
+  const whole = matchOf(written, context.matcher);
+  const or = whole && whole.confidence >= 0.98 ? null : OR.exec(written.name);
+  const first = or ? matchOf({ ...written, name: or[1]! }, context.matcher) : null;
+  const second = or ? matchOf({ ...written, name: or[2]! }, context.matcher) : null;
+  // 'heavy or whipping cream': the first half may need the noun of the second.
+  const found: Match | null = or ? (first && first.confidence >= SURE_FROM ? first : (matchOf({ ...written, name: `${or[1]!} ${or[2]!.split(/\s+/).at(-1)!}` }, context.matcher) ?? first ?? second ?? whole)) : whole;
+  if (!found) return { ingredient: null, confidence: 0, doubt: '' };
+  const choice = or && second && second.ingredient.id !== found.ingredient.id ? `either will do; ${found.ingredient.name} is taken` : '';
+  return { ingredient: found.ingredient, confidence: found.confidence, doubt: choice };
+}
+
+/** Amounts by feel and packs without a size, which are asked about. */
+function sizeDoubt(text: string): string {
+  const { amounts, aside } = splitLine(text);
+  const unit = amounts[0]?.unit;
+  if (!unit || aside) return '';
+  if (['bar', 'punnet', 'handful', 'knob', 'glug', 'splash'].includes(unit.key)) return `how much is ${amounts[0]!.text}? the usual size is taken`;
+  return unit.dimension === 'pack' && unit.key !== 'sachet' ? `how large is ${amounts[0]!.text}? the larder’s pack is taken` : '';
+}
+
+/** The same line with a share of its amount, where a recipe divides it. */
+export function shareOfLine(line: DraftLine, share: number, said: string, context: LineContext): DraftLine {
+  const { name } = splitLine(line.text);
+  const typed = said === '' ? scaleLineText(line.text, share) : `${said} ${name}`;
+  const fresh = draftLine(typed, line, context);
+  const good = fresh.ingredient?.id === line.ingredient?.id && fresh.grams !== null ? fresh : { ...draftLine(scaleLineText(line.text, share), line, context) };
+  return { ...line, text: good.text, grams: good.grams ?? (line.grams === null ? null : line.grams * share), divided: false };
+}

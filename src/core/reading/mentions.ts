@@ -1,0 +1,156 @@
+import type { Ingredient } from '../composition/ingredient';
+import type { Role } from '../larder/role';
+import { splitLine } from '../measures/line';
+import type { DraftLine } from './lines';
+import { keyOf, type Word } from './words';
+
+/** What words of a clause may stand for. */
+export type Sense =
+  /** Lines whose name they are: 3 the full name, 2 its noun, 1 what such things are called. */
+  | { readonly kind: 'line'; readonly lines: readonly { readonly line: number; readonly strength: number }[] }
+  /** Something of the larder that no line is. */
+  | { readonly kind: 'larder'; readonly ingredient: Ingredient }
+  /** Something that is made: 'the custard'. */
+  | { readonly kind: 'product'; readonly name: string }
+  /** Words that name no ingredient, though one stands in them: 'wooden spoon', 'baking paper'. */
+  | { readonly kind: 'other' };
+
+export interface Mention {
+  readonly sense: Sense;
+  /** Of the clause's words. */
+  readonly from: number;
+  readonly to: number;
+  readonly phrase: string;
+}
+
+/** What things of a role are called, besides their name. */
+const CALLED: Readonly<Partial<Record<Role, string>>> = {
+  cream: 'cream|double cream|heavy cream|whipping cream|whipped cream',
+  milk: 'milk',
+  cheese: 'cheese|cream cheese|soft cheese',
+  sugar: 'sugar',
+  gelatin: 'gelatin|leaf|sheet|gelatin leaf|gelatin sheet|gelatin powder|bloomed gelatin',
+  starch: 'starch|corn starch|flour|corn flour',
+  yolk: 'yolk|egg yolk|egg',
+  white: 'white|egg white',
+  egg: 'egg',
+  butter: 'butter',
+  chocolate: 'chocolate',
+  cocoa: 'cocoa|cocoa powder',
+  fruit: 'fruit',
+  sour: 'juice',
+  drink: 'alcohol|booze|spirit|liqueur|wine',
+  biscuit: 'biscuit|crumb|biscuit crumb|finger|ladyfinger|sponge finger|wafer',
+  nut: 'nut',
+  setter: 'setter',
+  flavour: 'flavouring|spice|extract',
+};
+/** Of single ingredients. */
+const ALSO: readonly (readonly [RegExp, string])[] = [
+  [/zest/, 'zest|peel|rind|lemon peel|orange peel'],
+  [/^(?:raspberry|blackberry|blueberry|strawberry|redcurrant|blackcurrant|gooseberry|mixed-berries)/, 'berry|fruit'],
+  [/^coffee/, 'coffee|espresso'],
+  [/^(?:greek-yoghurt|yoghurt|skyr|labneh)/, 'yoghurt'],
+  [/^(?:glucose-syrup|golden-syrup|maple|invert)/, 'syrup'],
+  [/^water/, 'water'],
+  [/^butter/, 'butter'],
+  [/^oil/, 'oil'],
+  [/^lemon-whole/, 'lemon|lemon juice|lemon zest|juice|zest'],
+  [/^orange-whole/, 'orange|orange juice|orange zest|juice|zest'],
+  [/^lime-whole/, 'lime|lime juice|lime zest|juice|zest'],
+  [/^(?:lemon|orange|lime)-juice/, 'juice'],
+  [/^(?:meringue-shell)/, 'meringue|nest|shell'],
+  [/^(?:panettone|enriched-bread|sponge-cake|genoise|brownie)/, 'bread|cake|sponge|slice|piece|cube'],
+  [/^cherry/, 'cherry|fruit'],
+  [/^(?:banana|mango|peach|pear|apple|plum|apricot|kiwi|fig|pineapple|rhubarb|pumpkin|quince|prune|grape|papaya)/, 'fruit'],
+  [/^chocolate-chips/, 'chip|chocolate chip'],
+  [/^(?:jam|lemon-curd|caramel|nut-chocolate-spread|honey|marzipan|peanut-butter)/, 'spread'],
+  [/^(?:instant-pudding|custard-powder|cake-glaze|gelatin-dessert)/, 'powder|pudding|mix|glaze powder|glaze'],
+  [/^vanilla/, 'vanilla'],
+  [/^almond-liqueur/, 'amaretto'],
+  [/^(?:salt)/, 'salt'],
+];
+
+/** Words of a name that say of which sort it is, and are no name by themselves. */
+const SORTS = new Set(
+  'white dark brown black red green golden heavy double single light thick whole large small medium cold hot warm fresh frozen dried ground icing caster granulated plain pure strong sweet sweetened unsweetened condensed evaporated salted unsalted fine rich low full fat free greek strained canned toasted chopped grated sliced melted soft softened raw ripe extra powdered instant of and or with the a in for to from your any good quality block tub pack carton optional divided plus more about room temperature gold silver bronze platinum titanium bitter semisweet bittersweet milk natural thin crisp round rectangle long life uht stabilised digestive graham style baking spread mini cut into piece cube standard see note each bar can tin sheet level heaped crushed finely roughly'.split(' '),
+);
+
+/** What is made on the way, by the names that it gets. */
+export const PRODUCTS = 'custard|meringue|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|streusel';
+
+/** Things of a kitchen whose names hold that of an ingredient. */
+const OTHERS = 'baking paper|parchment paper|baking parchment|greaseproof paper|paper|wooden spoon|sugar thermometer|candy thermometer|water bath|ice bath|ice water bath|cream of tartar|biscuit cutter|cake tin|cake pan|cake ring|cake board|cake stand|cake pop|muffin tin|cupcake|cheese cloth|cheesecloth|coffee filter|coffee cup|tea towel|kitchen towel|butter knife|egg wash|egg shell|ice cream machine|ice cream maker|cream whipper|cream colour|cream colored|wine glass|wine glasses|shot glass|tea spoon|boiling water bath|simmering water|hot water|baking sheet|sheet of paper|sheet of|sheet pan|plastic sheet|acetate sheet|biscuit tin|bread knife|fruit bowl|cling film|food processor|gas mark|ice cube|ice cubes|nozzle|star nozzle|pan of water|pan of simmering water|inch of water|bowl of water|bowl of cold water|cold water|warm water|sieve|pudding basin|pudding bowl|pie dish|tart tin|tart pan|flan tin|loaf tin|wet finger|finger and thumb|your finger|egg beater|whole thing|sugar grain|grain of sugar|sugar crystal|cocktail glass|layer cake|cream puff|slice of cake|cake slice|piece of cake'.split('|');
+
+export interface Lexicon {
+  readonly senses: ReadonlyMap<string, Sense>;
+}
+
+/** Everything of the larder by its names, made once for a larder. */
+const larderKeys = new WeakMap<ReadonlyMap<string, Ingredient>, ReadonlyMap<string, Ingredient>>();
+function keysOfLarder(larder: ReadonlyMap<string, Ingredient>): ReadonlyMap<string, Ingredient> {
+  const known = larderKeys.get(larder);
+  if (known) return known;
+  const made = new Map<string, Ingredient>();
+  for (const i of larder.values()) for (const name of [...i.aliases, i.name.replace(/\(.*?\)/g, '').split(',')[0]!]) if (!made.has(keyOf(name))) made.set(keyOf(name), i);
+  larderKeys.set(larder, made);
+  return made;
+}
+
+/** What each phrase of a recipe's method stands for, given its lines. */
+export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<string, Ingredient>): Lexicon {
+  const senses = new Map<string, Sense>();
+  for (const p of PRODUCTS.split('|')) senses.set(keyOf(p), { kind: 'product', name: keyOf(p) });
+  const byPhrase = new Map<string, Map<number, number>>();
+  const claim = (phrase: string, line: number, strength: number): void => {
+    if (phrase === '' || phrase.length < 3) return;
+    const of = byPhrase.get(phrase) ?? new Map<number, number>();
+    of.set(line, Math.max(of.get(line) ?? 0, strength));
+    byPhrase.set(phrase, of);
+  };
+  lines.forEach((l, i) => {
+    const written = keyOf(splitLine(l.text).name.replace(/\([^)]*\)/g, ' ').split(/,| - | or /)[0]!);
+    claim(written, i, 3);
+    const bare = written.split(' ').filter((w) => !SORTS.has(w));
+    claim(bare.join(' '), i, 3);
+    const own = new Set(bare);
+    if (l.ingredient) {
+      for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), i, 2.5);
+      for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), i, l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
+      for (const [id, words] of ALSO) if (id.test(l.ingredient.id)) for (const word of words.split('|')) claim(keyOf(word), i, 1.5);
+    }
+    // The noun of a name stands last; of an ingredient with a role of its own only that role's nouns do.
+    for (const w of own) {
+      const head = w === bare.at(-1);
+      const nounOfOther = /^(?:cream|milk|sugar|butter|water|egg|cheese|juice|chocolate|vanilla)$/.test(w) && !head;
+      if (!nounOfOther && !(l.role === 'cheese' && w === 'cream')) claim(w, i, head ? 2 : 1.2);
+    }
+  });
+  for (const [phrase, of] of byPhrase) senses.set(phrase, { kind: 'line', lines: [...of].map(([line, strength]) => ({ line, strength })) });
+  for (const [phrase, ingredient] of keysOfLarder(larder)) if (!senses.has(phrase) && phrase.length > 2) senses.set(phrase, { kind: 'larder', ingredient });
+  for (const o of OTHERS) {
+    const key = keyOf(o);
+    const there = senses.get(key);
+    if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(key, { kind: 'other' });
+  }
+  return { senses };
+}
+
+const LONGEST_PHRASE = 5;
+
+/** Everything that a clause names, in its order; the longest phrase counts. */
+export function mentionsIn(words: readonly Word[], lexicon: Lexicon): readonly Mention[] {
+  const out: Mention[] = [];
+  const keys = words.map((w) => w.word.replaceAll('-', ' '));
+  for (let i = 0; i < words.length; ) {
+    let found: Mention | null = null;
+    for (let n = Math.min(LONGEST_PHRASE, words.length - i); n >= 1 && !found; n--) {
+      const phrase = keys.slice(i, i + n).join(' ');
+      const sense = lexicon.senses.get(phrase);
+      if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour')) found = { sense, from: i, to: i + n, phrase };
+    }
+    if (found) out.push(found);
+    i = found ? found.to : i + 1;
+  }
+  return out;
+}

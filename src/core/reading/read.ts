@@ -1,0 +1,354 @@
+import type { Ingredient } from '../composition/ingredient';
+import { ok, type Result } from '../result';
+import type { Family, PartKind, StepMachine, StepWork, Use } from '../sheet/kinds';
+import type { CupSystem } from '../measures/units';
+import type { Measures } from '../measures/line';
+import { matchOf, type Matcher } from '../measures/match';
+import { splitLine } from '../measures/line';
+import type { Mixer } from '../sheet/schema';
+import { amountsIn } from './amounts';
+import { gramsIn, type Bowl } from './bowls';
+import { clausesOf, clauseOf, sentencesOf, type Clause } from './clauses';
+import { flowOf, type Flow, type FlowClause } from './flow';
+import { kindOf, waysOf } from './kinds';
+import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
+import { rowsOf, type Row } from './rows';
+import { cupsIn, familyOf, mixerIn, portionsIn, useIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
+import { timesIn } from './times';
+import { verbNamed } from './verbs';
+import { keyOf } from './words';
+
+/** What reading needs of a kitchen. */
+export interface ReadContext {
+  readonly larder: ReadonlyMap<string, Ingredient>;
+  readonly matcher: Matcher;
+  readonly measures: Measures;
+}
+
+/** A bowl that becomes a part of the sheet. */
+export interface ReadPart {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: PartKind;
+  readonly stage: 'soft' | 'medium' | 'firm' | null;
+  readonly takes: readonly { readonly part: string; readonly share: number; readonly says: string }[];
+  readonly ways: Readonly<Record<string, string>>;
+  readonly syrupC: number | null;
+}
+
+export interface ReadLine {
+  readonly draft: DraftLine;
+  readonly part: string;
+  readonly step: number | null;
+  readonly sure: boolean;
+}
+
+export interface ReadStep {
+  readonly text: string;
+  readonly part: string | null;
+  readonly work: StepWork;
+  readonly minutes: readonly [number, number] | null;
+  readonly temperature: { readonly c: number; readonly of: 'oven' | 'mix' } | null;
+  readonly lines: readonly number[];
+  readonly machine: StepMachine | null;
+  readonly stage: 'soft' | 'medium' | 'firm' | null;
+  /** Parts that it puts into the dessert. */
+  readonly places: readonly string[];
+  /** Steps whose product it uses. */
+  readonly after: readonly number[];
+  /** Said to be done the day before. */
+  readonly ahead: boolean;
+  readonly start: number;
+  readonly end: number;
+}
+
+/** What a cook should look at, with what it is about. */
+export interface Doubt {
+  readonly about: string;
+  readonly says: string;
+  readonly line: number | null;
+}
+
+/** A recipe, understood. */
+export interface Reading {
+  readonly title: string;
+  readonly portions: SaidPortions | null;
+  readonly cups: SaidCups;
+  readonly parts: readonly ReadPart[];
+  readonly lines: readonly ReadLine[];
+  readonly steps: readonly ReadStep[];
+  readonly vessel: SaidVessel | null;
+  readonly mixer: Mixer['kind'] | null;
+  readonly use: Use | null;
+  readonly family: Family;
+  readonly freezes: boolean;
+  /** Notes, tips and all else that is no work: kept in the words of the recipe. */
+  readonly unread: readonly string[];
+  readonly doubts: readonly Doubt[];
+}
+
+/** What a cook has settled while looking at it. */
+export interface ReadChoices {
+  readonly cups: CupSystem | 'auto';
+}
+
+const KEEPS = /\b(?:keeps?|will keep|it holds|holds for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
+const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
+const AHEAD = /\bthe (?:day|night|evening) before\b|\b(?:day|evening|night) before\b|\ba day (?:ahead|before|in advance)\b|\bone day (?:ahead|before)\b|\bthe previous (?:day|evening|night)\b|\bday 1\b/i;
+
+/**
+ * Reads a recipe in any form into bowls, lines, steps and what the sheet starts with. Nothing of the text is dropped: what is no work stands
+ * in `unread`. Linear in the length of the text.
+ *
+ * @returns a fault on `text` when there is nothing in it, too much, or no ingredient and no work at all.
+ */
+export function readRecipe(text: string, context: ReadContext, choices: ReadChoices = { cups: 'auto' }): Result<Reading> {
+  const cups: SaidCups = choices.cups === 'auto' ? cupsIn(text, context.measures.cups) : { system: choices.cups, quotes: [] };
+  const measures: Measures = { ...context.measures, cups: cups.system };
+  const lineContext: LineContext = { larder: context.larder, matcher: context.matcher, measures };
+  const known = new Map<string, boolean>();
+  const isIngredient = (name: string): boolean => {
+    const hit = known.get(name);
+    if (hit !== undefined) return hit;
+    const m = name.length > 60 ? null : matchOf(splitLine(name), context.matcher);
+    known.set(name, m !== null && m.confidence >= SURE_FROM);
+    return known.get(name)!;
+  };
+  const rows = rowsOf(text, isIngredient);
+  if (!rows.ok) return rows;
+  const prose = rows.value.filter((r) => r.kind === 'prose').map((r) => r.text).join('\n');
+  const separates = /\byolks?\b/i.test(prose) && /\bwhites?\b/i.test(prose);
+  const listed = rows.value.filter((r) => r.kind === 'line').flatMap((r) => linesOfRow(r.text, r, lineContext, separates));
+  const { clauses, chatter } = workIn(rows.value, listed.length > 0);
+  const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || cups.system === 'us';
+  const flow = flowOf(clauses, listed, lineContext, fahrenheit);
+  return ok(assembled(text, rows.value, flow, chatter, cups));
+}
+
+interface Work {
+  readonly clauses: readonly FlowClause[];
+  /** Sentences that are no work and stand beside none. */
+  readonly chatter: readonly string[];
+}
+
+/** The actions of all prose, each with what stands around it; what is no work goes with the action before it. */
+function workIn(rows: readonly Row[], hasList: boolean): Work {
+  const clauses: FlowClause[] = [];
+  const chatter: string[] = [];
+  for (const row of rows) {
+    if (row.kind !== 'prose') continue;
+    const head = /^((?:for the |the )?\p{Lu}[\p{L}\d '’&,/-]{2,44}?)\s*[:–—]\s+(?=\S)/u.exec(row.text);
+    const inline = head && clauseOf(head[1]!).verb === null && timesIn(head[1]!).length === 0 ? head[0] : '';
+    const body = row.text.slice(inline.length);
+    const first = clauses.length;
+    let pending = inline.trim();
+    const section = inline && AHEAD.test(inline) ? null : row.under;
+    const ahead = AHEAD.test(row.text.slice(0, 60)) || (row.under !== null && AHEAD.test(row.under));
+    for (const sentence of sentencesOf(body)) {
+      const parts = clausesOf(sentence);
+      const works = parts.map((c) => isWork(c, sentence, hasList));
+      parts.forEach((c, i) => {
+        const last = clauses.at(-1);
+        if (works[i]) {
+          clauses.push({ clause: c, section, start: row.start, end: row.end, before: pending, after: '', ahead: ahead || AHEAD.test(c.text) });
+          pending = '';
+        } else if (last && clauses.length > first && pending === '') clauses[clauses.length - 1] = { ...last, after: [last.after, c.text].filter(Boolean).join(' ') };
+        else pending = [pending, c.text].filter(Boolean).join(' ');
+      });
+    }
+    if (pending !== '') {
+      const last = clauses.at(-1);
+      if (last && clauses.length > first) clauses[clauses.length - 1] = { ...last, after: [last.after, pending].filter(Boolean).join(' ') };
+      else chatter.push(pending);
+    }
+  }
+  return { clauses, chatter };
+}
+
+/** Whether a clause is work: a verb that asks for something, an amount to be had, or a time in a place; not what it keeps, or what not to do. */
+function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
+  if (KEEPS.test(sentence) && !/^(?:cover|chill|refrigerate|put|pipe|serve|leave|let|freeze)/i.test(c.text)) {
+    if (!amountsIn(c).length || /\bkeeps?\b|\blasts?\b/i.test(c.text)) return false;
+  }
+  const before = c.words.slice(0, Math.max(0, c.at)).map((w) => w.said).join(' ');
+  if (c.verb && NEVER.test(before)) return false;
+  if (c.verb && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && c.at > 3 && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
+  if (c.verb) return true;
+  if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
+  if (!hasList && amountsIn(c).length > 0) return true;
+  return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);
+}
+
+function assembled(text: string, rows: readonly Row[], flow: Flow, chatter: readonly string[], cups: SaidCups): Reading {
+  const used = flow.bowls.filter((b) => b.lines.size > 0 || b.takes.size > 0 || b.place === 'kept');
+  const parts = partsOf(used, flow, rows);
+  const idOf = new Map(used.map((b, i) => [b.id, parts[i]!.id]));
+  const partAt = (bowl: number | null): string | null => (bowl === null ? null : (idOf.get(bowl) ?? null));
+  const owner = new Map<number, string>();
+  for (const b of used) for (const i of b.lines) owner.set(i, idOf.get(b.id)!);
+  const home = (bowl: number | null): string | null => {
+    let id = bowl;
+    // What was only prepared has gone into another bowl: its steps are of that one.
+    while (id !== null && !idOf.has(id)) id = flow.bowls[id]!.into;
+    return partAt(id);
+  };
+  const order = stepsAfter(flow);
+  const steps: ReadStep[] = flow.steps.map((s, i) => ({
+    text: s.text,
+    part: home(s.bowl),
+    work: s.work,
+    minutes: s.minutes,
+    temperature: s.temperature ? { c: s.temperature.c, of: s.temperature.of } : null,
+    lines: [...s.lines].sort((a, b) => a - b),
+    machine: s.machine,
+    stage: s.stage,
+    places: [...new Set([...s.places].flatMap((b) => home(b) ?? []))],
+    after: order[i]!,
+    ahead: s.ahead,
+    start: s.start,
+    end: s.end,
+  }));
+  const fallback = parts[0]?.id ?? '';
+  const lines: ReadLine[] = flow.lines.map((draft, i) => ({ draft, part: owner.get(i) ?? fallback, step: flow.stepOf[i]!, sure: draft.ingredient !== null && draft.confidence >= SURE_FROM && draft.grams !== null && draft.doubt === '' }));
+  const title = titleOf(rows, text);
+  const heads = rows.filter((r) => r.kind === 'yield' || r.kind === 'about' || r.kind === 'title').map((r) => r.text);
+  const method = rows.filter((r) => r.kind === 'prose' || r.kind === 'yield' || r.kind === 'about' || r.kind === 'title').map((r) => r.text).join('.\n');
+  const vessel = vesselIn(method);
+  const freezes = flow.steps.some((s) => s.work === 'freeze' && (s.minutes?.[0] ?? 240) >= 90 && !/\bbowl\b|\bwhisk\b|\bbeaters\b/i.test(s.text.replace(/\bwhisk(?:ed)?\s+(?:the|until)/i, '')));
+  const chilled = flow.steps.some((s) => s.work === 'chill');
+  const sections = rows.filter((r) => r.kind === 'section' && !flow.steps.some((s) => s.section === r.text));
+  const unread = [...rows.filter((r) => r.kind === 'note' || r.kind === 'about').map((r) => r.text), ...chatter, ...sections.map((r) => r.text), ...headingsLost(rows, parts, steps)];
+  const reading: Reading = {
+    title,
+    portions: portionsIn(heads, method),
+    cups,
+    parts,
+    lines,
+    steps,
+    vessel,
+    mixer: mixerIn(method),
+    use: useIn(method, vessel),
+    family: familyOf(title, parts.map((p) => p.kind), freezes, chilled),
+    freezes,
+    unread: [...new Set(unread)],
+    doubts: doubtsOf(lines, flow),
+  };
+  return { ...reading, unread: [...reading.unread, ...lostWords(text, reading)] };
+}
+
+/** The steps that each step waits for: the one before it in its bowl, those that made what it takes, and what was built before. */
+function stepsAfter(flow: Flow): readonly (readonly number[])[] {
+  const lastOf = new Map<number, number>();
+  let lastBuilt: number | null = null;
+  let lastAny: number | null = null;
+  // What was only softened or soaked is one with what it went into; a foam or a custard has a line of its own until it is folded.
+  const taken = new Set(flow.bowls.flatMap((b) => [...b.takes.keys()]));
+  const root = (id: number): number => (flow.bowls[id]!.into === null || taken.has(id) ? id : root(flow.bowls[id]!.into!));
+  let loose: number[] = [];
+  return flow.steps.map((s, i) => {
+    const after = new Set<number>();
+    const bowls = new Set<number>([...(s.bowl === null ? [] : [s.bowl]), ...s.places, ...[...s.lines].flatMap((l) => flow.bowls.filter((b) => b.lines.has(l)).map((b) => b.id))]);
+    for (const b of bowls) {
+      if (lastOf.has(root(b))) after.add(lastOf.get(root(b))!);
+      for (const t of flow.bowls[root(b)]!.takes.keys()) if (lastOf.has(root(t)) && s.bowl !== null && root(s.bowl) === root(b)) after.add(lastOf.get(root(t))!);
+    }
+    const builds = s.places.size > 0 || s.work === 'fill' || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait'));
+    if (builds && lastBuilt !== null) after.add(lastBuilt);
+    if (after.size === 0 && s.bowl === null && lastAny !== null && builds) after.add(lastAny);
+    for (const b of bowls) if (s.bowl === null || root(b) === root(s.bowl) || s.places.has(b) || !lastOf.has(root(b))) lastOf.set(root(b), i);
+    // What belongs to no bowl (a bowl in the freezer, an oven that heats) is for the next thing that is made.
+    if (bowls.size === 0 && !builds) loose.push(i);
+    else {
+      for (const l of loose) after.add(l);
+      loose = [];
+    }
+    if (builds) lastBuilt = i;
+    lastAny = i;
+    return [...after].filter((x) => x < i).sort((a, b) => a - b);
+  });
+}
+
+const NAME_BY_KIND: Readonly<Record<PartKind, string>> = {
+  'whipped-cream': 'Whipped cream', 'cheese-cream': 'Cheese cream', 'egg-foam': 'Egg foam', custard: 'Custard', 'chocolate-base': 'Chocolate', 'fruit-base': 'Fruit', 'set-filling': 'Filling', buttercream: 'Buttercream', soak: 'Soak', 'biscuit-layer': 'Biscuits', 'pressed-base': 'Base', meringue: 'Meringue', topping: 'Topping', crown: 'For the top',
+};
+
+function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): readonly ReadPart[] {
+  const names = new Map<string, number>();
+  const headings = new Map<string, Bowl>();
+  // A heading names the bowl that most of its list is in.
+  for (const r of rows) {
+    if (r.kind !== 'part') continue;
+    const weigh = (b: Bowl): number => [...b.lines].filter((i) => flow.lines[i]!.under === r.text).reduce((g, i) => g + 1 + (flow.lines[i]!.grams ?? 0) / 1000, 0);
+    const best = [...used].sort((a, b) => weigh(b) - weigh(a))[0];
+    if (best && weigh(best) > 0 && !headings.has(r.text) && ![...headings.values()].includes(best)) headings.set(r.text, best);
+  }
+  return used.map((b) => {
+    const kind = kindOf(b, flow);
+    const heading = [...headings].find(([, of]) => of === b)?.[0];
+    const base = heading ?? plainNameOf(b, kind, flow);
+    const n = (names.get(keyOf(base)) ?? 0) + 1;
+    names.set(keyOf(base), n);
+    const takes = [...b.takes].flatMap(([id, share]) => {
+      const from = flow.bowls[id]!;
+      const reach = used.includes(from) ? from : null;
+      return reach ? [{ part: `p${reach.id + 1}`, share, says: b.keptSays }] : [];
+    });
+    return { id: `p${b.id + 1}`, name: (n === 1 ? base : `${base} ${n}`).slice(0, 60), kind, stage: b.air && isWhisked(kind) ? b.stage : null, takes, ways: waysOf(b, kind, flow), syrupC: b.hotC !== null && b.hotC >= 100 && b.hotC <= 140 ? b.hotC : null };
+  });
+}
+
+const isWhisked = (kind: PartKind): boolean => kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown' || kind === 'set-filling' || kind === 'egg-foam' || kind === 'meringue';
+
+function plainNameOf(b: Bowl, kind: PartKind, flow: Flow): string {
+  if (kind === 'topping' || kind === 'biscuit-layer' || kind === 'fruit-base') {
+    const heavy = [...b.lines].map((i) => flow.lines[i]!).sort((x, y) => (y.grams ?? 0) - (x.grams ?? 0))[0];
+    const name = heavy?.ingredient?.name.replace(/\(.*?\)/g, '').split(',')[0]!.trim();
+    if (name && b.lines.size === 1) return name;
+  }
+  if (kind === 'egg-foam' && gramsIn(b, flow.lines) > 0) return [...b.lines].some((i) => flow.lines[i]!.role === 'white') && ![...b.lines].some((i) => flow.lines[i]!.role === 'yolk') ? 'Whites' : 'Egg foam';
+  return NAME_BY_KIND[kind];
+}
+
+function titleOf(rows: readonly Row[], text: string): string {
+  const row = rows.find((r) => r.kind === 'title');
+  if (row) return row.text.slice(0, 120);
+  const told = /\b(?:this is|here(?:'s| is)|it's|how (?:i|we) make|making|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
+  if (told) return capital(told[1]!.trim());
+  const first = rows[0];
+  return first && first.text.length <= 60 ? first.text : 'Recipe as it was told';
+}
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+/** Headings that no part and no step is named by stay in the words of the recipe. */
+function headingsLost(rows: readonly Row[], parts: readonly ReadPart[], steps: readonly ReadStep[]): readonly string[] {
+  const named = [...parts.map((p) => p.name), ...steps.map((s) => s.text)].join('\n');
+  return rows.filter((r) => r.kind === 'part' && !named.includes(r.text)).map((r) => r.text);
+}
+
+function doubtsOf(lines: readonly ReadLine[], flow: Flow): readonly Doubt[] {
+  const out: Doubt[] = [];
+  lines.forEach((l, i) => {
+    const { draft } = l;
+    if (draft.ingredient === null) out.push({ about: draft.written, says: draft.fault || 'not in the larder', line: i });
+    else if (draft.confidence < SURE_FROM) out.push({ about: draft.written, says: `is this ${draft.ingredient.name}?`, line: i });
+    else if (draft.grams === null) out.push({ about: draft.written, says: draft.fault, line: i });
+    else if (draft.doubt !== '') out.push({ about: draft.written, says: draft.doubt, line: i });
+  });
+  for (const d of flow.doubts) if (!out.some((o) => o.line === d.line)) out.push({ about: lines[d.line]!.draft.written, says: d.says, line: d.line });
+  return out;
+}
+
+/** Rows of which a figure or a name stands nowhere in what was understood: they stay as text. */
+function lostWords(text: string, r: Reading): readonly string[] {
+  const kept = new Map<string, number>();
+  const count = (words: string): readonly string[] => words.toLowerCase().match(/[\p{L}\d][\p{L}\p{M}\d.,/½¼¾⅓⅔%-]*/gu) ?? [];
+  for (const w of count([...r.lines.map((l) => l.draft.written), ...r.steps.map((s) => s.text), r.title, ...r.parts.map((p) => p.name), ...r.unread, r.portions ? `${r.portions.low} ${r.portions.high}` : ''].join('\n'))) kept.set(w, (kept.get(w) ?? 0) + 1);
+  const lost: string[] = [];
+  for (const row of text.split(/\r\n|\r|\n/)) {
+    const need = new Map<string, number>();
+    for (const w of count(row)) need.set(w, (need.get(w) ?? 0) + 1);
+    const missing = [...need].filter(([w, n]) => (kept.get(w) ?? 0) < n && (/\d/.test(w) || (w.length > 3 && verbNamed(w) === null)));
+    if (missing.length > 0) lost.push(row.trim());
+  }
+  return lost.slice(0, 400);
+}

@@ -1,0 +1,253 @@
+import { MOST_CHARACTERS } from '../files/table';
+import { splitLine } from '../measures/line';
+import { fail, ok, type Result } from '../result';
+import { clauseOf, sentencesOf } from './clauses';
+import { temperaturesIn } from './degrees';
+import { timesIn } from './times';
+import { verbNamed } from './verbs';
+import { keyOf, wordsOf } from './words';
+
+/** What a row of a written recipe was taken for. */
+export type RowKind = 'title' | 'yield' | 'about' | 'section' | 'part' | 'line' | 'prose' | 'note';
+
+/** One row, as it was found. */
+export interface Row {
+  readonly kind: RowKind;
+  /** Without bullets, numbers and marks. */
+  readonly text: string;
+  /** Where it stands in the text that was read. */
+  readonly start: number;
+  readonly end: number;
+  /** The heading that it stands under: of the list for a line, of the method for prose; null for none. */
+  readonly under: string | null;
+  /** Rows of a list without a blank row or a heading between them have the same number. */
+  readonly block: number;
+}
+
+/** No recipe is longer; what is longer is text that stays where it is. */
+export const LONGEST_TEXT = 60_000;
+const LONGEST_LINE = 150;
+
+const BULLET = /^[\s\u00a0]*(?:[-–*•▢☐□◦·●○‣▪✓]|\[[ x]?\])[\s\u00a0]+/i;
+const NUMBERED = /^[\s\u00a0]*(?:(?:step|stage)[\s\u00a0]*)?(?:\d{1,2}|[a-z](?=\d{0,2}[.)]))\d{0,2}[.):][\s\u00a0]+(?=\D)|^[\s\u00a0]*step[\s\u00a0]+(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten)[\s\u00a0]*[-–—:.]?[\s\u00a0]+/i;
+const INGREDIENTS = /^(?:the |for the |your )?(?:ingredients?|shopping list|what you(?:['’]ll)? need|you(?:['’]ll| will)? need|what goes in|things)\b[^.]{0,40}:?$/i;
+const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
+const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
+const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
+const YIELD = /^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/i;
+const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
+const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b.{0,60}\d/i;
+const FOR_THE = /^(?:for|to make|to do|making) (?:the )?(.{2,60}?)(?:,? you(?:['’]ll)? need)?:?$/i;
+const INLINE_HEAD = /^((?:for the |the )?\p{Lu}[\p{L}\d '’&,/-]{2,44}?)\s*[:–—]\s+(?=\S)/u;
+
+/**
+ * A recipe as its rows: a title, what it serves, ingredients under headings, sentences of method, notes. Every row that is not blank comes
+ * back, in order, as what it was taken for: nothing is dropped. Linear in the length of the text.
+ *
+ * @param isIngredient whether a name is one of the larder, so that 'orange zest' above a row with an amount is no heading.
+ * @returns a fault on `text` when there is nothing in it, or more than can be a recipe.
+ */
+export function rowsOf(text: string, isIngredient: (name: string) => boolean): Result<readonly Row[]> {
+  if (text.length > MOST_CHARACTERS) return fail('text', 'too-large', 'That is more than 5 MB of text: no recipe is so long. Nothing was read.');
+  if (text.length > LONGEST_TEXT) return fail('text', 'too-long', `That is ${Math.round(text.length / 1000)}\u00a0000 characters: a recipe has at most ${LONGEST_TEXT / 1000}\u00a0000. Keep the part with the recipe.`);
+  const found = splitRows(text);
+  if (found.length === 0) return fail('text', 'empty', 'There is nothing to read yet: paste a recipe, or type it as you would tell it.');
+  return ok(classified(found, isIngredient));
+}
+
+interface RawRow {
+  readonly text: string;
+  readonly start: number;
+  readonly end: number;
+  readonly blankBefore: boolean;
+  readonly bulleted: boolean;
+  readonly numbered: boolean;
+  readonly marked: boolean;
+}
+
+function splitRows(text: string): readonly RawRow[] {
+  const out: RawRow[] = [];
+  let at = 0;
+  let blank = true;
+  for (const raw of text.split(/\r\n|\r|\n|\u2028|\u2029/)) {
+    const start = text.indexOf(raw, at);
+    at = start + raw.length;
+    // Cells of a table stand beside each other; a rule between its rows says nothing.
+    const cells = raw.includes('|') || raw.includes('\t') ? raw.split(/\s*[|\t]\s*/).filter(Boolean).join(' ') : raw;
+    const clean = cells.replace(/[\u0000\ufeff]/g, ' ').replace(/[\u00a0\u202f]/g, ' ').trim();
+    if (clean === '' || /^[-=_*~#|:\s]+$/.test(clean)) {
+      blank = true;
+      continue;
+    }
+    const bare = clean.replace(/^#{1,6}\s+/, '').replace(/^(?:\*\*|__)(.+?)(?:\*\*|__):?$/, '$1');
+    const marked = bare !== clean;
+    const item = bare.replace(BULLET, '');
+    const plain = item.replace(NUMBERED, '').replace(/^\*\*(.+?)\*\*:?\s*/, '$1: ').trim();
+    if (plain !== '') out.push({ text: plain, start, end: at, blankBefore: blank, bulleted: item !== bare, numbered: plain !== item && NUMBERED.test(item), marked });
+    blank = false;
+  }
+  return out;
+}
+
+/** Whether a row reads like an amount and a name, with a verb of the kitchen nowhere before them. */
+export function looksLikeLine(text: string, isIngredient: (name: string) => boolean = () => false): boolean {
+  if (text.length > LONGEST_LINE) return false;
+  const { amounts, span, name, unweighed } = splitLine(text);
+  const first = wordsOf(text)[0]?.said ?? '';
+  if (amounts.length === 0 || !span) return unweighed && name !== '' && !isAction(text);
+  if (name === '' && amounts[0]!.unit === null) return false;
+  if (span[0] <= 2) return !/[.!]\s+\p{Lu}/u.test(text) && !isTime(text) && name !== '';
+  if (amounts[0]!.unit !== null && text.length < 70 && !/[.!]$/.test(text) && !isTime(text) && isIngredient(name)) return true;
+  return !(verbNamed(first) !== null && isAction(text)) && text.length < 90 && !/[.!]$/.test(text) && !isTime(text) && !hasVerbInside(text);
+}
+
+const isTime = (text: string): boolean => {
+  const t = timesIn(text)[0];
+  return t !== undefined && t.start <= 3;
+};
+const hasVerbInside = (text: string): boolean => /\b(?:until|till|then|into the|in the (?:fridge|freezer|oven|microwave))\b/i.test(text) || temperaturesIn(text, false).length > 0;
+
+/** Whether a row says what is done: it begins with a verb, or is a sentence with one, or a time in a place. */
+export function isAction(text: string): boolean {
+  const first = sentencesOf(text)[0] ?? text;
+  const c = clauseOf(first);
+  if (c.verb && c.at <= 6) return !c.verb.weak || c.at > 0 || /[.!]$/.test(text) || text.split(/\s+/).length > 3 || timesIn(text).length > 0;
+  return c.verb !== null || (/\b(?:fridge|freezer|oven|microwave|overnight|o\/n|till|until)\b/i.test(text) && (timesIn(text).length > 0 || /\b(?:till|until)\b/i.test(text)));
+}
+
+type Mode = 'start' | 'lines' | 'steps' | 'notes';
+
+function classified(rows: readonly RawRow[], isIngredient: (name: string) => boolean): readonly Row[] {
+  const out: Row[] = [];
+  const listed = rows.filter((r) => looksLikeLine(r.text, isIngredient) && !isProse(r)).length;
+  let mode: Mode = 'start';
+  let part: string | null = null;
+  let section: string | null = null;
+  let block = 0;
+  rows.forEach((r, i) => {
+    const { text } = r;
+    const push = (kind: RowKind, words = text): void => void out.push({ kind, text: words, start: r.start, end: r.end, under: kind === 'line' ? part : kind === 'prose' ? section : null, block });
+    const next = rows[i + 1];
+    if (r.blankBefore) block++;
+    if (i === 0 && isTitle(r, next, listed)) {
+      push('title', text.replace(/[:.]$/, ''));
+      // A list that begins at once stands under its own name, where others have one too.
+      if (next && !next.blankBefore && looksLikeLine(next.text) && rows.some((x, j) => j > 1 && x.blankBefore && isPartHeading(x, rows[j + 1], isIngredient))) {
+        part = partName(text);
+        push('part', part);
+      }
+      return;
+    }
+    if (INGREDIENTS.test(text) && !looksLikeLine(text)) {
+      mode = 'lines';
+      part = null;
+      return push('section');
+    }
+    if (METHOD.test(text)) {
+      mode = 'steps';
+      section = null;
+      return push('section');
+    }
+    if (NOTES.test(text)) {
+      mode = 'notes';
+      return push('section');
+    }
+    if (NOTE_LEAD.test(text)) return push('note');
+    if (YIELD.test(text) && text.length < 80 && !looksLikeMeasured(text)) return push('yield');
+    if ((ABOUT.test(text) || SIZES.test(text)) && text.length < 110 && !looksLikeMeasured(text) && !(mode === 'steps' && isAction(text) && !/time/i.test(text))) return push('about');
+    if (mode === 'notes' && !(r.numbered && isAction(text))) return push('note');
+    const heading = isHeadingRow(r, next, mode, isIngredient);
+    if (heading === 'part') {
+      mode = 'lines';
+      part = partName(text);
+      return push('part', part);
+    }
+    if (heading === 'section') {
+      section = partName(text);
+      return push('section', section);
+    }
+    if (mode !== 'steps' && looksLikeLine(text, isIngredient) && !(r.numbered && isAction(text))) {
+      mode = 'lines';
+      return push('line');
+    }
+    if (mode === 'steps' && (r.bulleted || !/[.!]$/.test(text)) && looksLikeLine(text) && !isAction(text)) {
+      mode = 'lines';
+      return push('line');
+    }
+    if (mode === 'lines' && !isAction(text) && !r.numbered && text.length <= LONGEST_LINE && !/[.!?]$/.test(text) && !r.blankBefore) return push('line');
+    if (mode === 'lines' && !r.blankBefore && !r.numbered && isIngredient(splitLine(text).name) && text.split(/\s+/).length <= 5) return push('line');
+    const inline = INLINE_HEAD.exec(text);
+    const named = inline && !timesIn(inline[1]!).length && clauseOf(inline[1]!).verb === null ? partName(inline[1]!) : null;
+    if (named !== null) section = named;
+    const prose = mode === 'steps' || listed === 0 || isAction(text) || r.numbered || (mode === 'lines' && /[.!?]$/.test(text));
+    if (prose && mode === 'start' && listed > 0 && !r.numbered && !beginsWithVerb(text)) return push('note');
+    if (prose) {
+      if (mode !== 'start' || listed === 0 || r.numbered || beginsWithVerb(text)) mode = listed === 0 ? mode : 'steps';
+      return push('prose');
+    }
+    push(mode === 'start' && text.length < 90 && !/[.!?]$/.test(text) && next && looksLikeLine(next.text) ? 'about' : 'note');
+  });
+  return out;
+}
+
+const beginsWithVerb = (text: string): boolean => {
+  const c = clauseOf(sentencesOf(text)[0] ?? text);
+  return c.verb !== null && c.at <= 3;
+};
+const isProse = (r: RawRow): boolean => r.text.length > LONGEST_LINE || (r.numbered && isAction(r.text));
+const looksLikeMeasured = (text: string): boolean => {
+  const { amounts, span } = splitLine(text);
+  return span !== null && span[0] <= 2 && amounts[0]?.unit != null;
+};
+
+/** Whether the first row is a name: no amount with a measure, no sentence of what is done. */
+function isTitle(r: RawRow, next: RawRow | undefined, listed: number): boolean {
+  const { text } = r;
+  if (text.length > 120 || r.bulleted || INGREDIENTS.test(text) || METHOD.test(text)) return false;
+  if (looksLikeMeasured(text)) return false;
+  if (/[.!?]$/.test(text) && text.split(/\s+/).length > 9) return false;
+  const { amounts, span, name } = splitLine(text);
+  const counted = amounts.length > 0 && span !== null && span[0] <= 2 && next !== undefined && !next.blankBefore && looksLikeMeasured(next.text) && !/\b(?:ingredients?|minutes?|parts?|layers?|step|way)\b/i.test(name);
+  if (counted && /^\d+ (?:egg|white|yolk|leaf|leaves|lemon|orange|lime|banana|biscuit|ladyfinger)/i.test(text)) return false;
+  if (FOR_THE.test(text) && text.endsWith(':')) return false;
+  const c = clauseOf(text);
+  const words = text.split(/\s+/).length;
+  if (c.verb && c.at === 0 && !c.verb.weak && words > 4 && listed === 0) return false;
+  return !(c.verb && c.at === 0 && timesIn(text).length > 0 && words > 6);
+}
+
+/** 'For the cream', 'Topping:', or a few words under a blank row and above a row with an amount. */
+function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name: string) => boolean): boolean {
+  const { text } = r;
+  if (text.length > 60 || /[.!?]$/.test(text) || r.bulleted || r.numbered) return false;
+  if (looksLikeMeasured(text)) return false;
+  if (r.marked || text.endsWith(':')) return true;
+  if (FOR_THE.test(text)) return true;
+  if (!next || next.blankBefore || !looksLikeLine(next.text) || text.split(/\s+/).length > 6) return false;
+  if (/[,(]/.test(text) || splitLine(text).unweighed || splitLine(text).amounts.length > 0) return false;
+  return r.blankBefore && !(isIngredient(text) && /^(?:\p{Ll})/u.test(text));
+}
+
+function isHeadingRow(r: RawRow, next: RawRow | undefined, mode: Mode, isIngredient: (name: string) => boolean): 'part' | 'section' | null {
+  const lineNext = next !== undefined && looksLikeLine(next.text) && !isProse(next) && !(mode === 'steps' && isAction(next.text) && !looksLikeMeasured(next.text));
+  if (isPartHeading(r, next, isIngredient) && (lineNext || (mode !== 'steps' && (next === undefined || !isAction(next.text))))) return 'part';
+  if (mode === 'start' || r.bulleted || r.numbered || r.text.length > 60 || /[.!?]$/.test(r.text) || looksLikeMeasured(r.text)) return null;
+  const short = r.text.split(/\s+/).length <= 6;
+  const colon = r.text.endsWith(':') || r.marked;
+  if (colon && short) return 'section';
+  const c = clauseOf(r.text);
+  const verbal = c.verb !== null && c.at === 0 && !c.verb.weak;
+  return short && r.blankBefore && next !== undefined && isAction(next.text) && (!verbal || /^(?:assemble|serve|finish)/i.test(r.text)) && timesIn(r.text).length === 0 && (mode === 'steps' || !next.blankBefore) ? 'section' : null;
+}
+
+function partName(text: string): string {
+  const name = (FOR_THE.exec(text)?.[1] ?? text).replace(/[:\s]+$/, '').replace(/^(?:the) /i, '').trim();
+  return name.charAt(0).toUpperCase() + name.slice(1);
+}
+
+/** Whether two headings mean the same: 'For the filling' and 'Filling', 'Cheese filling' and 'Filling'. */
+export function sameHeading(a: string | null, b: string | null): boolean {
+  if (a === null || b === null) return false;
+  const [x, y] = [keyOf(partName(a)), keyOf(partName(b))];
+  return x !== '' && y !== '' && (x === y || x.endsWith(` ${y}`) || y.endsWith(` ${x}`) || x.startsWith(`${y} `) || y.startsWith(`${x} `));
+}

@@ -1,0 +1,253 @@
+import type { CupSystem } from '../measures/units';
+import type { Family, PartKind, Use } from '../sheet/kinds';
+import type { Mixer } from '../sheet/schema';
+import { wordNumber } from '../measures/word-number';
+
+/** How many a dessert serves, as it is said. */
+export interface SaidPortions {
+  readonly low: number;
+  readonly high: number;
+}
+
+const N = '(\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
+const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
+const PEOPLE = '(?:people|persons?|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax)';
+const PIECES = '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|squares?|bars?|tartlets?|meringues?|moulds?|individual \\w+|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
+const SAID: readonly RegExp[] = [
+  new RegExp(`\\b(?:serves?|feeds|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch))`, 'i'),
+  new RegExp(`\\bfor (?:about |around |a party of )?${UPTO}\\s+${PEOPLE}`, 'i'),
+  new RegExp(`\\b(?:makes?|yields?|gives|for|fills?|pipe onto|frosts?|covers?)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|enough .{0,24}?)?\\s*${UPTO}\\s+(?:\\w+[- ]){0,3}?${PIECES}\\b`, 'i'),
+  new RegExp(`\\b${UPTO}\\s+(?:${PEOPLE})\\b`, 'i'),
+  new RegExp(`,\\s*${UPTO}\\s+(?:pieces|slices|portions|servings)\\b`, 'i'),
+  new RegExp(`\\b(?:cut|slice|divide) (?:it |them |the \\w+ )?(?:in|into)\\s+${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
+  new RegExp(`\\b(?:into|among|between|over) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
+  new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
+];
+
+const numberOf = (said: string): number => {
+  const n = Number(said);
+  if (Number.isFinite(n)) return n;
+  const w = wordNumber(`${said} `, 0);
+  const two = /^two dozen$/i.test(said) ? 24 : null;
+  return two ?? w?.value ?? NaN;
+};
+
+/** How many it serves; null where it is not said. @param heads rows that say it first: title and yields. */
+export function portionsIn(heads: readonly string[], text: string): SaidPortions | null {
+  for (const source of [...heads, text.slice(0, 60_000)]) {
+    for (const [i, pattern] of SAID.entries()) {
+      if (source === text && i === SAID.length - 1) continue;
+      const m = pattern.exec(source);
+      if (!m) continue;
+      const low = numberOf(m[1]!);
+      const high = m[2] ? numberOf(m[2]) : low;
+      if (low >= 1 && high >= low && high <= 2000) return { low, high };
+    }
+  }
+  return null;
+}
+
+const INCH = 25.4;
+const SIZE = '(\\d{1,3}(?:[.,]\\d)?|[½]|\\d{1,2} 1/2|eight|nine|ten|eleven|twelve|six|seven|five|four)';
+const UNIT = '[\\s-]*(inch(?:es)?|in\\b|["”″]|cm|mm|centimetres?|centimeters?)';
+
+const mmOf = (n: string, unit: string): number => {
+  const words: Readonly<Record<string, number>> = { four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12 };
+  const value = words[n.toLowerCase()] ?? (/ 1\/2$/.test(n) ? Number(n.split(' ')[0]) + 0.5 : Number(n.replace(',', '.')));
+  return value * (/^mm/.test(unit) ? 1 : /^c/.test(unit) ? 10 : INCH);
+};
+
+/** A vessel as a recipe says it. */
+export interface SaidVessel {
+  readonly shape: 'springform' | 'ring' | 'round' | 'tray' | 'dish' | 'terrine' | 'glass' | 'mould' | 'bowl' | 'free' | 'tart' | 'dome' | 'tub';
+  readonly acrossMm?: number;
+  readonly lengthMm?: number;
+  readonly widthMm?: number;
+  readonly heightMm?: number;
+  readonly eachMl?: number;
+  readonly count: number;
+  /** The words that say so. */
+  readonly says: string;
+}
+
+const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
+  [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottomed|based)\b/i, 'springform'],
+  [/\bterrine\b|\bloaf (?:tin|pan|mould)\b|\bbread tin\b/i, 'terrine'],
+  [/\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\b(?:pastry|tart) case\b/i, 'tart'],
+  [/\b(?:cake|mousse|pastry|dessert) ring\b|\bring mould\b|\bmetal ring\b/i, 'ring'],
+  [/\bdome\b|\bhemisphere\b|\bpudding basin\b/i, 'dome'],
+  [/\b(?:baking|casserole|gratin|serving|oven|rectangular|square|glass|lasagne?|ceramic|deep|shallow) (?:baking )?dish\b|\bdish\b|\bbaking (?:tin|pan)\b|\btray\b|\bsheet pan\b|\b(?:square|rectangular) (?:tin|pan)\b|\bbrownie (?:tin|pan)\b/i, 'tray'],
+  [/\b(?:round|cake|deep) (?:cake )?(?:tin|pan)\b|\bcake tin\b/i, 'round'],
+  [/\bramekins?\b|\b(?:silicone |individual |dariole |muffin |pudding )?mou?lds?\b|\bmuffin (?:tin|cups)\b|\bjelly mou?ld\b/i, 'mould'],
+  [/\bglass(?:es)?\b(?! (?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\bpots\b/i, 'glass'],
+  [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
+  [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
+];
+const COUNTED = new RegExp(`\\b(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))\\s+(?:\\w+[- ]){0,3}?(?:\\d{2,3}[\\s-]?ml\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
+const EACH_ML = /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
+const LITRES = /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin)|\b(?:terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
+const BY = new RegExp(`(\\d{1,3}(?:[.,]\\d)?)\\s*(?:cm|mm|inch(?:es)?|in\\b|["”])?\\s*(?:x|×|by)\\s*(\\d{1,3}(?:[.,]\\d)?)(?:\\s*(?:x|×|by)\\s*(\\d{1,2}(?:[.,]\\d)?))?[\\s-]*(cm|mm|inch(?:es)?|in\\b|["”])?`, 'i');
+const ROUND = new RegExp(`${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|diameter|wide|across|deep|loose|spring|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`, 'i');
+const ROUND_AFTER = new RegExp(`(?:spring[- ]?form|tin|pan|ring|round|tart|dish|shell|tray|mou?ld)[^.\\d]{0,22}?${SIZE}${UNIT}(?!\\s*(?:up|thick|high|deep|layer))`, 'i');
+
+/** The vessel that a text says; null where it says none. The last kind of vessel that is filled counts, with sizes from wherever they stand. */
+export function vesselIn(text: string): SaidVessel | null {
+  const clauses = text.split(/(?<=[.;\n])\s+|,\s/);
+  let best: { shape: SaidVessel['shape']; says: string; weight: number } | null = null;
+  for (const piece of clauses) {
+    for (const [rank, [pattern, shape]] of SHAPES.entries()) {
+      const m = pattern.exec(piece);
+      if (!m) continue;
+      if (/\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl/i.test(piece) && shape === 'bowl') continue;
+      if (/\bbaking (?:tray|sheet)|\bice(?: cube)? tray|\b(?:wine|shot) glass of|\bmuffin cases/i.test(piece) && (shape === 'tray' || shape === 'glass') && !/\binto (?:the )?tray/i.test(piece)) continue;
+      if (shape === 'tray' && /\b(?:spread|pour|spoon|tip) .{0,30}\b(?:shallow |flat )?(?:tray|dish) (?:to cool|and cover|and chill)/i.test(piece)) continue;
+      if (shape === 'glass' && /\b(?:wine|shot|liqueur|sherry) glass(?:ful)?\b/i.test(piece) && !/\b(?:into|in|among|between)\b.{0,20}glasses/i.test(piece)) continue;
+      const sized = ROUND.test(piece) || ROUND_AFTER.test(piece) || BY.test(piece) || EACH_ML.test(piece) || COUNTED.test(piece) ? 3 : 0;
+      const filled = /\b(?:into|in|onto|line|fill|divide|spoon|layer|pour|pipe|among|between|set aside a|grab|take|use)\b/i.test(piece) ? 1 : 0;
+      const weight = sized + filled + (SHAPES.length - rank) * 0.04 + (shape === 'free' ? -1 : 0);
+      if (!best || weight > best.weight + 1e-9) best = { shape, says: piece.trim().slice(0, 100), weight };
+      break;
+    }
+  }
+  if (!best) {
+    const by = BY.exec(text);
+    if (!by || !/\b(?:dish|tin|pan|tray)\b/i.test(text)) return null;
+    best = { shape: 'tray', says: by[0], weight: 0 };
+  }
+  return { ...sizesOf(best.shape, best.says, text), shape: best.shape, count: countOf(best.shape, text), says: best.says };
+}
+
+function countOf(shape: SaidVessel['shape'], text: string): number {
+  const m = COUNTED.exec(text);
+  if (!m) return 1;
+  const many = /glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|nest|pavlova|shell|bowl/i.test(m[0]);
+  const n = numberOf(m[1] ?? m[2]!);
+  if (many !== (shape === 'glass' || shape === 'mould' || shape === 'free')) return many ? 1 : n <= 12 ? n : 1;
+  return n >= 1 && n <= 200 ? n : 1;
+}
+
+function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<SaidVessel, 'acrossMm' | 'lengthMm' | 'widthMm' | 'heightMm' | 'eachMl'> {
+  const near = says.length > 8 ? [says, text] : [text];
+  for (const source of near) {
+    if (shape === 'glass' || shape === 'mould') {
+      const ml = EACH_ML.exec(source);
+      if (ml) return { eachMl: ml[3] ? Math.round(Number(ml[3]) * 29.57) : Number(ml[1] ?? ml[2]) };
+      continue;
+    }
+    const by = BY.exec(source);
+    if (by && (shape === 'tray' || shape === 'dish' || shape === 'terrine')) {
+      const unit = by[4] ?? /cm|mm|inch|in\b|["”]/.exec(by[0])?.[0] ?? (Number(by[1]) <= 16 ? 'in' : 'cm');
+      const [a, b] = [mmOf(by[1]!, unit), mmOf(by[2]!, unit)];
+      if (Math.max(a, b) >= 60 && Math.max(a, b) <= 1000) return { lengthMm: round(Math.max(a, b)), widthMm: round(Math.min(a, b)), ...(by[3] ? { heightMm: round(mmOf(by[3], unit)) } : {}) };
+    }
+    const litres = shape === 'terrine' || shape === 'bowl' || shape === 'dome' || shape === 'tray' ? LITRES.exec(source) : null;
+    if (litres) return { eachMl: litres[3] ? Number(litres[3]) : Math.round(1000 * Number((litres[1] ?? litres[2])!.replace(',', '.'))) };
+    const across = ROUND.exec(source) ?? ROUND_AFTER.exec(source);
+    if (across) {
+      const mm = mmOf(across[1]!, across[2]!);
+      if (mm >= 60 && mm <= 500) return shape === 'tray' || shape === 'dish' ? { lengthMm: round(mm), widthMm: round(mm) } : shape === 'terrine' ? { lengthMm: round(mm) } : { acrossMm: round(mm) };
+    }
+  }
+  return {};
+}
+const round = (mm: number): number => Math.round(mm);
+
+const MIXERS: readonly (readonly [RegExp, Mixer['kind']])[] = [
+  [/\b(?:stand|planetary|kitchen|table|free-?standing|bench)[- ]?mixer\b|\bpaddle\b|\bwhisk attachment\b|\bbowl of (?:a|an|your|the) (?:electric )?mixer\b|\bmixer bowl\b|\bmixer fitted\b/i, 'planetary'],
+  [/\b(?:hand|electric hand|elec hand|hand-held|handheld)[- ]?(?:held )?mixer\b|\belectric (?:whisk|beaters?|hand)|\bbeaters\b|\bhand beater\b/i, 'hand-mixer'],
+  [/\bballoon whisk\b|\bwhisk by hand\b|\bby hand with a whisk\b|\bhand whisk\b|\bwhip(?:ped)? by hand\b|\bwire whisk\b|\bbirch\b|\bwhisk of twigs\b|\btwigs\b/i, 'balloon-whisk'],
+  [/\bmixer\b/i, 'planetary'],
+  [/\bfood processor\b|\bblender\b/i, 'processor'],
+];
+/** The mixer that a text says; null where it says none. */
+export function mixerIn(text: string): Mixer['kind'] | null {
+  const found = MIXERS.find(([p]) => p.test(text))?.[1] ?? null;
+  // A processor that only crushes biscuits whips nothing.
+  return found === 'processor' && !/\b(?:cream|whip|whisk)\b[^.]{0,60}\b(?:processor|blender)\b|\b(?:processor|blender)\b[^.]{0,60}\b(?:cream|whip)\b/i.test(text) ? null : found;
+}
+
+export interface SaidCups {
+  readonly system: CupSystem;
+  /** Words of the text that say so; none where the kitchen's own are taken. */
+  readonly quotes: readonly string[];
+}
+
+const CUPS: readonly (readonly [RegExp, CupSystem, number])[] = [
+  [/\b20[\s-]?ml tablespoons?\b|\baustralian\b/i, 'australian', 9],
+  [/\bimperial\b|\b10[\s-]?(?:fl ?)?oz cups?\b/i, 'imperial', 9],
+  [/\b250[\s-]?ml cups?\b|\bmetric cups?\b|\bcups? \(250 ?ml\)/i, 'metric', 9],
+  [/\bus cups?\b|\bamerican cups?\b|\b(?:240|237|236)[\s-]?ml cups?\b/i, 'us', 9],
+  [/\bsticks? (?:of )?(?:unsalted |salted )?butter\b|\b\d sticks?\b/i, 'us', 4],
+  [/\d\s?°\s?F\b|\b\d{2,3} ?F\b|\bfahrenheit\b/i, 'us', 3],
+  [/\bheavy (?:whipping |cold )*cream\b|\bhalf[- ]and[- ]half\b/i, 'us', 3],
+  [/\bconfectioners?['’]?s?\b|\bpowdered sugar\b|\ball-purpose\b|\bgraham\b|\bunflavored\b|\bvanilla wafers?\b|\bladyfingers\b|\bflavor|\bcolor\b|\brefrigerator\b|\bsemisweet\b|\bbittersweet\b|\bcookie/i, 'us', 1.2],
+  [/\bquarts?\b|\bounces?\b|\boz\b/i, 'us', 0.6],
+  [/\bthickened cream\b/i, 'metric', 3],
+  [/\bgas(?: mark)? ?\d\b/i, 'imperial', 2],
+  [/\bdouble cream\b|\bcaster sugar\b|\bsponge fingers\b|\bdigestives?\b|\bsingle cream\b/i, 'imperial', 1],
+  [/\bcaster sugar\b|\bicing sugar\b|\bgelatine\b|\bcornflour\b/i, 'metric', 0.4],
+];
+
+/** Which cups a recipe means, by evidence that stands in it, quoted. @param usual of the kitchen. */
+export function cupsIn(text: string, usual: CupSystem): SaidCups {
+  const votes = new Map<CupSystem, { weight: number; quotes: string[] }>();
+  for (const [pattern, system, weight] of CUPS) {
+    const m = pattern.exec(text);
+    if (!m) continue;
+    const of = votes.get(system) ?? { weight: 0, quotes: [] };
+    of.weight += weight;
+    of.quotes.push(m[0].replace(/\s+/g, ' ').trim());
+    votes.set(system, of);
+  }
+  // Cups beside millilitres and caster sugar are not the old imperial cup: pints are.
+  const imperial = votes.get('imperial');
+  if (imperial && imperial.weight < 9 && /\bcups?\b/i.test(text)) {
+    votes.delete('imperial');
+    if (!votes.has('metric') || votes.get('metric')!.weight < imperial.weight) votes.set('metric', imperial);
+  }
+  const best = [...votes].sort((a, b) => b[1].weight - a[1].weight)[0];
+  if (best && best[1].weight >= 1) return { system: best[0], quotes: best[1].quotes };
+  const metric = /\b\d+ ?(?:g|ml|kg|cl|dl)\b/i.exec(text);
+  return metric && usual !== 'us' ? { system: usual, quotes: [] } : { system: usual, quotes: [] };
+}
+
+const FAMILY_WORDS: readonly (readonly [RegExp, Family])[] = [
+  [/tirami|trifle|zuppa/i, 'tiramisu'],
+  [/icebox|refrigerator cake|fridge cake/i, 'icebox'],
+  [/syllabub|posset/i, 'syllabub'],
+  [/semifreddo|parfait|frozen|ice[- ]cream/i, 'semifreddo'],
+  [/mousse|bavarois|bavarian/i, 'mousse'],
+  [/cheesecake|\btart\b|\bpie\b|quark cake/i, 'cheesecake'],
+  [/\bnests?\b|meringue|pavlova|dacquoise/i, 'nest'],
+  [/frosting|icing|stabili[sz]ed|piping|buttercream/i, 'frosting'],
+  [/pudding|delight|lasagne/i, 'pudding'],
+];
+
+/** Which family a dessert belongs to: by what its parts are and what is done, and by its name where that fits. */
+export function familyOf(name: string, kinds: readonly PartKind[], freezes: boolean, chilled: boolean): Family {
+  const named = FAMILY_WORDS.find(([p]) => p.test(name))?.[1];
+  if (freezes && (named === undefined || named === 'semifreddo' || named === 'mousse' || named === 'icebox')) return 'semifreddo';
+  if (named === 'nest' && !kinds.includes('meringue') && kinds.includes('buttercream')) return 'frosting';
+  if (named === 'frosting' && (kinds.includes('meringue') || kinds.includes('biscuit-layer'))) return kinds.includes('meringue') ? 'nest' : 'icebox';
+  if (named) return named;
+  if (kinds.includes('meringue')) return 'nest';
+  if (kinds.includes('soak') && kinds.includes('biscuit-layer')) return 'tiramisu';
+  if (kinds.includes('pressed-base')) return 'cheesecake';
+  if (kinds.includes('biscuit-layer')) return 'icebox';
+  if (kinds.includes('buttercream')) return 'frosting';
+  if (kinds.includes('chocolate-base') || kinds.includes('set-filling')) return 'mousse';
+  return kinds.length > 1 && chilled ? 'pudding' : 'chantilly';
+}
+
+/** What it must do: piped, in a glass, cut, turned out; null where nothing says so. */
+export function useIn(text: string, vessel: SaidVessel | null): Use | null {
+  if (/\bpip(?:e|ed|ing)\b|\bnozzle\b|\bpiping bag\b|\bpastry bag\b/i.test(text) && !(vessel && ['springform', 'tray', 'terrine', 'round', 'tart', 'ring'].includes(vessel.shape) && /\b(?:slice|cut)\b/i.test(text)) && vessel?.shape !== 'glass') return 'pipe';
+  if (/\bturn(?:ed)?(?: it| them)? out\b|\bunmou?ld|\binvert|\bupside down\b/i.test(text)) return vessel && (vessel.shape === 'springform' || vessel.shape === 'tray') ? 'slice' : vessel?.shape === 'terrine' ? 'slice' : 'turn-out';
+  if (vessel && (vessel.shape === 'springform' || vessel.shape === 'terrine' || vessel.shape === 'round' || vessel.shape === 'ring' || vessel.shape === 'tart')) return 'slice';
+  if (/\b(?:cut|slice)\b[^.]{0,40}\b(?:into|in|to serve|wedges|squares|slices|pieces|portions)\b/i.test(text) && (vessel === null || vessel.shape === 'tray' || vessel.shape === 'free')) return 'slice';
+  if (vessel?.shape === 'glass') return 'glass';
+  if (vessel?.shape === 'mould') return 'glass';
+  if (vessel?.shape === 'tray' || vessel?.shape === 'bowl' || vessel?.shape === 'dish') return 'spoon';
+  if (/\bspoon\b|\bdollop\b|\bserve at once\b|\bserve (?:straight|right) away\b/i.test(text)) return 'spoon';
+  return null;
+}

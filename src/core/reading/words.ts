@@ -1,0 +1,51 @@
+/** Words of a recipe brought to one spelling, so that what is looked for is found however it is written. */
+
+/** What hurried cooks write for a word. */
+const SHORT: Readonly<Record<string, string>> = {
+  'w/': 'with', 'o/n': 'overnight', h2o: 'water', crm: 'cream', mascp: 'mascarpone', marsc: 'mascarpone', sug: 'sugar', ic: 'icing', van: 'vanilla', lvs: 'leaf', lvs_: 'leaf', elec: 'electric', med: 'medium', choc: 'chocolate', noz: 'nozzle', btr: 'butter',
+  ylks: 'yolk', ylk: 'yolk', yks: 'yolk', whts: 'white', wht: 'white', gel: 'gelatin', gelatine: 'gelatin', yogurt: 'yoghurt', yoghourt: 'yoghurt', savoiardi: 'ladyfinger', whiskey: 'whisky', temp: 'temperature', rm: 'room', mins: 'minute', min: 'minute', secs: 'second', sec: 'second', hrs: 'hour', hr: 'hour',
+  powdered: 'icing', confectioner: 'icing', confectioners: 'icing', superfine: 'caster', castor: 'caster', cornflour: 'corn-starch', cornstarch: 'corn-starch', bisc: 'biscuit', biscs: 'biscuit', cookie: 'biscuit', cookies: 'biscuit', cracker: 'biscuit', crackers: 'biscuit', thru: 'through', til: 'until', till: 'until', "'til": 'until', refrig: 'refrigerate', fridge: 'fridge', refrigerator: 'fridge', icebox: 'fridge',
+  ladyfingers: 'ladyfinger', fingers: 'finger', whites: 'white', yolks: 'yolk', creamcheese: 'cream-cheese', raspb: 'raspberry', rasps: 'raspberry', strawbs: 'strawberry', liqueur: 'liqueur', mixt: 'mixture', mix: 'mix',
+};
+
+/** A word in the singular: eggs, leaves, raspberries, cherries. */
+export function singular(word: string): string {
+  if (word.length <= 3) return word;
+  if (word === 'leaves') return 'leaf';
+  if (word === 'halves') return 'half';
+  if (/[^aeiou]ies$/.test(word)) return `${word.slice(0, -3)}y`;
+  if (/(ss|us|is|as|'s)$/.test(word)) return word;
+  if (/(sh|ch|x|z)es$/.test(word)) return word.slice(0, -2);
+  return word.endsWith('s') ? word.slice(0, -1) : word;
+}
+
+/** A word of a text, where it stands, in its one spelling. */
+export interface Word {
+  readonly word: string;
+  /** As it is written, in lower case. */
+  readonly said: string;
+  readonly start: number;
+  readonly end: number;
+}
+
+const TOKEN = /w\/(?=\s)|o\/n\b|h2o\b|[\p{L}][\p{L}\p{M}’'-]*|\d+(?:[.,]\d+)?|[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]|[^\s\p{L}\d]/giu;
+
+/** The words, numbers and marks of a text. Linear in its length. */
+export function wordsOf(text: string): readonly Word[] {
+  const out: Word[] = [];
+  for (const m of text.matchAll(TOKEN)) {
+    const said = m[0].toLowerCase().replaceAll('’', "'");
+    const plain = said.normalize('NFD').replace(/\p{M}/gu, '').replace(/'s$/, '');
+    const word = SHORT[plain] ?? SHORT[plain.replace(/\.$/, '')] ?? singular(plain);
+    out.push({ word: SHORT[word] ?? word, said, start: m.index, end: m.index + m[0].length });
+  }
+  return out;
+}
+
+/** A name as its words in one spelling, single spaces: the key under which it is found. */
+export const keyOf = (name: string): string =>
+  wordsOf(name)
+    .map((w) => w.word)
+    .filter((w) => /[\p{L}\d]/u.test(w))
+    .join(' ')
+    .replaceAll('-', ' ');

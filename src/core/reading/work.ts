@@ -1,0 +1,329 @@
+import type { StepMachine, StepWork } from '../sheet/kinds';
+import type { Clause } from './clauses';
+import type { SaidTemperature } from './degrees';
+import { timesIn, type SaidTime } from './times';
+
+/** What is in the bowl that a clause works on, as far as the verb asks. */
+export interface WorkedOn {
+  readonly cream: boolean;
+  readonly white: boolean;
+  readonly yolk: boolean;
+  readonly butter: boolean;
+  readonly cheese: boolean;
+  readonly gelatin: boolean;
+  /** Whether something has been built already: what is strewn then is finish. */
+  readonly built: boolean;
+  /** Whether it has been cold since it was built. */
+  readonly chilled: boolean;
+}
+
+const PEAK = /\bpeaks?\b|\bfirm\b|\bstiff|\bfluffy\b|\bpale\b|\bribbon|\bdoubled?\b|\btripled?\b|\bfroth|\bfoam|\bbillow|\bholds? (?:its|their) shape|\bfloppy\b|\bthick and (?:light|pale|creamy)|\blight and|\bglossy\b|\baerated\b|\bin volume\b|\btrail|\bclings?\b/i;
+const HOT = /\bover (?:a |the )?(?:pan|pot|saucepan|bowl)?.{0,30}(?:simmering|boiling|hot|barely|steaming|steam)|\bdouble boiler|\bbain[- ]?marie|\bover (?:a |an )?(?:very )?(?:low|medium|high|gentle|direct|moderate)?[- ]?(?:low|medium|high)?\s*heat\b|\bon the (?:hob|stove|heat)\b|\bover steam\b|\bheat\b(?! off)|\bsimmering water/i;
+const COLD_PLACE = /\b(?:fridge|refrigerator|refrigerate|chiller|icebox|cold room|cold larder|into the cold|in the cold)\b/i;
+const FREEZER = /\bfreez(?:er|e)\b/i;
+const OVEN = /\bovens?\b/i;
+const ROOM = /\broom[- ]temp(?:erature)?|\bat room\b|\bcounter\b|\bworktop\b|\bon the bench\b/i;
+const MIXER = /\bmixer\b|\bbeaters?\b|\belectric\b|\bpaddle\b|\bwhisk attachment|\bwhipping attachment|\bhigh speed|\blow speed|\bmedium speed|\bmedium-high|\bmedium-low|\bspeed\b|\bprocessor\b|\bblender\b|\bon (?:high|low|medium)\b|\bmachine\b/i;
+const BY_HAND = /\bby hand\b|\bballoon whisk|\bhand whisk|\bwith a (?:fork|spoon|spatula|wooden|whisk|rubber|silicone|large metal|metal)|\bspatula\b|\bwooden spoon\b|\bmetal spoon\b|\bfork\b/i;
+const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug)\b/i;
+const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
+
+/** What a clause does. */
+export function workOf(c: Clause, on: WorkedOn, text = c.text): StepWork {
+  const verb = c.verb?.base ?? '';
+  const said = c.words.slice(Math.max(0, c.at)).map((w) => w.said).join(' ');
+  const air = PEAK.test(text);
+  const foams = on.cream || on.white || on.yolk;
+  switch (verb) {
+    case '':
+      return workWithoutVerb(text, on);
+    case 'whip':
+    case 'rewhip':
+    case 'froth':
+    case 'aerate':
+      return HOT.test(text) && !on.cream ? 'heat' : on.cheese && !on.cream && !foams && !air ? 'beat' : 'whisk';
+    case 'whisk':
+      if (HOT.test(text) || (/\breach|\buntil (?:it|they) (?:is|are)? ?(?:hot|warm)/i.test(text) && /°|\b\d{2,3} ?[CF]\b/.test(text))) return 'heat';
+      if (/^whisk (?:in|the (?:dry|flour|cornstarch|cornflour|custard powder|cocoa))/.test(said) && !air) return 'hands';
+      return air ? 'whisk' : on.white || on.cream ? 'whisk' : on.yolk ? (/\buntil\b|\bmin/i.test(text) ? 'whisk' : 'hands') : on.cheese || on.butter ? 'beat' : 'hands';
+    case 'beat':
+    case 'blend':
+      if (HOT.test(text)) return 'heat';
+      if (/^beat in\b/.test(said) && !air) return 'beat';
+      if ((on.cream && !on.cheese && !on.butter) || on.white) return 'whisk';
+      if (on.cream && air) return 'whisk';
+      if (on.yolk && (air || !(on.cheese || on.butter))) return 'whisk';
+      return 'beat';
+    case 'mix':
+    case 'combine':
+    case 'stir':
+      if (HOT.test(text)) return 'heat';
+      if (/\bpeaks?\b/i.test(text) && foams) return 'whisk';
+      if (/^(?:gently )?(?:stir|mix) (?:in )?.*\bgently\b.*\bfoam\b/i.test(said)) return 'fold';
+      return /\bpaddle\b|\bmixer\b/i.test(text) && (on.cheese || on.butter) ? 'beat' : 'hands';
+    case 'cream':
+      return 'beat';
+    case 'run':
+      if (/\bknife\b/i.test(text)) return 'finish';
+      return foams && air ? 'whisk' : 'beat';
+    case 'increase':
+    case 'raise':
+    case 'turn':
+    case 'switch':
+    case 'continue':
+    case 'start':
+    case 'begin':
+    case 'keep':
+    case 'go':
+      if (verb === 'turn') {
+        if (/\bturn (?:it |the \w+ |them )?out\b|\bupside\b|\binvert/i.test(text)) return 'finish';
+        if (/\bturn\b.*\binto\b/i.test(text)) return SERVED_IN.test(text) ? 'fill' : 'hands';
+      }
+      if (OVEN.test(text) || (/\bheat\b/i.test(text) && !/\bmixer|\bspeed|\bwhisk|\bwhip|\bbeat/i.test(text))) return 'hands';
+      if (COLD_PLACE.test(text)) return 'chill';
+      return (air || /\bwhisk|\bwhip|\bbeat/i.test(text)) && foams && !on.butter ? 'whisk' : /\bspeed|\bmixer|\bbeat/i.test(text) && (on.butter || on.cheese) ? 'beat' : /\bwhisk|\bwhip/i.test(text) ? 'whisk' : 'hands';
+    case 'bring':
+      return ROOM.test(text) ? 'wait' : /\btogether\b/i.test(text) ? 'hands' : 'heat';
+    case 'reduce':
+    case 'decrease':
+    case 'lower':
+      return /\bspeed\b|\bmixer\b|\bheat\b|\boven\b/i.test(text) ? (OVEN.test(text) && timesIn(text).length > 0 ? 'bake' : 'hands') : verb === 'reduce' ? 'heat' : 'hands';
+    case 'cook':
+      return OVEN.test(text) ? 'bake' : 'heat';
+    case 'warm':
+    case 'brown':
+    case 'heat':
+    case 'melt':
+      return /\bheat the oven\b|\boven to\b/i.test(text) ? 'hands' : 'heat';
+    case 'dissolve':
+      return HOT.test(text) || /\bmicrowave|\bwarm the\b/i.test(text) ? 'heat' : 'hands';
+    case 'toast':
+      return OVEN.test(text) ? 'bake' : 'heat';
+    case 'dry':
+      return OVEN.test(text) || timesIn(text).some((t) => t.minutes[0] >= 20) ? 'bake' : 'hands';
+    case 'temper':
+      return 'hands';
+    case 'preheat':
+      return 'hands';
+    case 'chill':
+      return FREEZER.test(text) ? 'freeze' : 'chill';
+    case 'cool':
+    case 'leave':
+    case 'let':
+    case 'sit':
+    case 'stand':
+    case 'rest':
+    case 'wait':
+    case 'allow':
+    case 'set':
+    case 'put':
+    case 'place':
+    case 'transfer':
+    case 'return':
+    case 'store':
+    case 'cover':
+    case 'get':
+    case 'take':
+    case 'wrap':
+    case 'stick':
+    case 'hold-back':
+    case 'ripen':
+    case 'make':
+    case 'carry':
+    case 'slide':
+    case 'give':
+    case 'use':
+    case 'check':
+    case 'remove':
+    case 'lift':
+    case 'bang':
+      return whereItGoes(verb, text, on);
+    case 'sprinkle':
+    case 'scatter':
+    case 'strew':
+    case 'drizzle':
+    case 'sift':
+    case 'sieve':
+    case 'grate':
+    case 'shave':
+    case 'crumble':
+      if (verb === 'sprinkle' && on.gelatin && !on.built) return 'soak';
+      if (/^(?:sift|sieve|grate|crumble|shave)/.test(verb)) return on.built && /\bover\b|\bon\b|\btop\b|\bit\b/i.test(text) ? 'finish' : 'hands';
+      return on.built ? 'finish' : /\b(?:over|on|onto|top)\b/i.test(text) && SERVED_IN.test(text) ? 'fill' : 'hands';
+    case 'dust':
+      return on.built || !/\btin\b|\bpan\b|\btray\b/i.test(text) ? 'finish' : 'hands';
+    case 'soak':
+      return 'soak';
+    case 'sponge':
+      return 'soak';
+    case 'line':
+      return /\bpaper\b|\bfilm\b|\bparchment\b|\bwith cling|\bfoil\b|\bplastic\b|\bacetate\b/i.test(text) ? 'hands' : 'fill';
+    case 'press':
+      return SERVED_IN.test(text) || /\bbottom\b|\bwall\b|\bsides?\b|\binto\b/i.test(text) ? 'fill' : 'hands';
+    case 'divide':
+      return SERVED_IN.test(text) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
+    case 'cut':
+    case 'slice':
+      return on.chilled ? (/\bserve\b|\binto\b|\bin\b/i.test(text) ? 'finish' : 'finish') : 'hands';
+    case 'loosen':
+      return /\bring\b|\bsides?\b|\bknife\b|\btin\b|\bmou?ld\b|\bedge/i.test(text) ? 'finish' : /\bspatula\b|\bspoon\b/i.test(text) ? 'hands' : 'beat';
+    case 'dip':
+      return /\bhot water\b|\bwarm water\b|\bmou?ld\b|\bterrine\b|\bknife\b/i.test(text) && !/\bfinger|\bbiscuit|\bladyfinger|\bsponge/i.test(text) ? 'finish' : 'soak';
+    case 'release':
+    case 'ease':
+    case 'unclip':
+      return 'finish';
+    case 'fold':
+      return /\bpaper\b|\bfilm\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
+    case 'lighten':
+      return 'fold';
+    case 'pour':
+      return 'fill';
+    case 'spread':
+    case 'spoon':
+    case 'pipe':
+    case 'tip':
+    case 'layer':
+    case 'fill':
+    case 'lay':
+    case 'build':
+    case 'level':
+    case 'smooth':
+    case 'repeat':
+      return VESSEL_TO_MIX.test(text) && (verb === 'tip' || verb === 'spoon') && !SERVED_IN.test(text.replace(/\bbowl\b/g, '')) ? 'hands' : 'fill';
+    case 'top':
+    case 'crown':
+    case 'frost':
+    case 'ice':
+    case 'glaze':
+      return on.chilled || /\bjust before\b|\bserv/i.test(text) ? 'finish' : on.built ? 'finish' : 'fill';
+    case 'finish':
+      return /\bwith\b|\btop\b/i.test(text) || on.built ? 'finish' : 'hands';
+    case 'serve':
+    case 'enjoy':
+    case 'eat':
+      return 'serve';
+    default:
+      return c.verb!.work;
+  }
+}
+
+function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
+  const timed = timesIn(text).length > 0;
+  if (verb === 'remove' || verb === 'lift' || verb === 'slide' || verb === 'take') {
+    if (/\bring\b|\bsides?\b|\bmou?lds?\b|\btin\b|\bcollar\b|\bpaper\b|\bfilm\b|\bout of the (?:dish|terrine|pan)|\bterrine\b/i.test(text) && !/\bheat\b|\boven\b/i.test(text)) return 'finish';
+    if (/\bout of\b|\bfrom\b|\boff\b/i.test(text)) return ROOM.test(text) && timed ? 'wait' : /\b(?:fridge|freezer|refrigerator)\b/i.test(text) && timed ? 'wait' : 'hands';
+    if (verb !== 'take') return 'hands';
+  }
+  if (/\b(?:infuse|steep|brew|macerate|bloom|soak|swell|hydrate)\b/i.test(text)) return 'soak';
+  if (FREEZER.test(text) && !/\bout of the freezer|\bfrom the freezer/i.test(text)) return 'freeze';
+  if (COLD_PLACE.test(text) && !/\b(?:from|out of) the (?:fridge|refrigerator)/i.test(text)) return 'chill';
+  if (OVEN.test(text)) return verb === 'place' || verb === 'put' || verb === 'slide' || verb === 'get' || verb === 'transfer' ? 'bake' : 'wait';
+  if (/\bsteam|\bover (?:a|the) (?:pan|pot|saucepan)|\bmicrowave|\bon the (?:hob|stove)|\bover (?:low|medium|gentle|high)/i.test(text)) return 'heat';
+  switch (verb) {
+    case 'cool':
+    case 'wait':
+    case 'rest':
+    case 'sit':
+    case 'stand':
+    case 'ripen':
+      return 'wait';
+    case 'leave':
+    case 'let':
+    case 'allow':
+      return /\bboil\b|\bsimmer\b|\bbubble\b/i.test(text) ? 'heat' : /\bwhip|\bwhisk/i.test(text) && (on.cream || on.white) ? 'whisk' : 'wait';
+    case 'set':
+      return timed || /\bset (?:for|overnight|until)\b/i.test(text) ? 'chill' : /\bover\b/i.test(text) ? 'heat' : 'hands';
+    case 'put':
+    case 'place':
+    case 'transfer':
+    case 'stick':
+    case 'return':
+    case 'slide':
+    case 'give':
+    case 'get':
+    case 'carry':
+    case 'use':
+    case 'make':
+      if (VESSEL_TO_MIX.test(text) && !/\bserving bowl|\btrifle bowl/i.test(text)) return 'hands';
+      if (verb === 'make' || verb === 'use' || verb === 'get' || verb === 'give') return 'hands';
+      return SERVED_IN.test(text) || /\bon top\b|\bonto\b|\bover\b/i.test(text) ? 'fill' : 'hands';
+    case 'cover':
+      return timed && !on.built ? 'wait' : /\bwith (?:the |another |a )?(?:second |remaining |rest of )?(?:.{0,20})?(?:cream|filling|biscuits?|cookies|layer|meringue|chocolate|mixture)/i.test(text) ? 'fill' : 'hands';
+    default:
+      return ROOM.test(text) && timed ? 'wait' : 'hands';
+  }
+}
+
+/** Notes without a verb: 'lvs in cold water 5 min', 'lid on, fridge overnight', 'oven 180 C, 10 min'. */
+function workWithoutVerb(text: string, on: WorkedOn): StepWork {
+  if (FREEZER.test(text)) return 'freeze';
+  if (COLD_PLACE.test(text)) return 'chill';
+  if (OVEN.test(text) && timesIn(text).length > 0) return 'bake';
+  if (/\bmicrowave\b|\bhob\b|\bboil|\bhot\b.*\bnot\b|\bsimmer/i.test(text)) return 'heat';
+  if (on.gelatin && /\bwater\b|\bh2o\b/i.test(text)) return 'soak';
+  if (/\bpeaks?\b/i.test(text) && (on.cream || on.white || on.yolk)) return 'whisk';
+  if (/\bovernight\b|\bo\/n\b/i.test(text)) return 'chill';
+  if (/\b(?:till|until|'til)\b.*\bsmooth\b|\bsmooth\b/i.test(text) || MIXER.test(text)) return on.cream && !on.cheese ? 'whisk' : 'beat';
+  if (/\binto\b|\bonto\b|\bon top\b|\blayer/i.test(text) && SERVED_IN.test(text)) return 'fill';
+  if (on.built && /\bon top\b|\bover\b/i.test(text)) return 'finish';
+  return 'hands';
+}
+
+/** What a step needs besides hands. */
+export function machineOf(work: StepWork, c: Clause, electric: boolean): StepMachine | null {
+  const { text } = c;
+  switch (work) {
+    case 'bake':
+      return 'oven';
+    case 'chill':
+      return 'fridge';
+    case 'freeze':
+      return 'freezer';
+    case 'heat':
+      return /\bmicrowave\b/i.test(text) ? null : 'hob';
+    case 'whisk':
+      return BY_HAND.test(text) && !/\bmixer\b|\belectric\b/i.test(text) ? null : 'mixer';
+    case 'beat':
+      return BY_HAND.test(text) && !MIXER.test(text) ? null : MIXER.test(text) || (electric && (c.verb?.base === 'beat' || c.verb?.base === 'cream' || c.verb?.base === 'blend' || c.verb === null)) ? 'mixer' : null;
+    case 'wait':
+      return OVEN.test(text) && /\bin\b|\bdoor\b|\bajar\b|\bshut\b|\bclosed\b|\bleave\b/i.test(text) && !/\bfrom the oven|\bout of the oven/i.test(text) ? 'oven' : null;
+    case 'hands':
+      return c.verb?.base === 'preheat' || /\boven (?:to|at|on)\b|\bheat the oven\b|\bturn (?:on )?the oven\b/i.test(text) ? 'oven' : null;
+    default:
+      return null;
+  }
+}
+
+/** How long a clause says that it takes, min; how long it keeps is no such time. */
+export function minutesOf(text: string, work: StepWork): readonly [number, number] | null {
+  const times = timesIn(text).filter((t) => !isAge(text, t));
+  if (times.length === 0) return /\bfor (?:several|some) hours\b/i.test(text) ? [180, 360] : null;
+  const t = times.find((x) => x.bound !== 'most') ?? times[0]!;
+  const night = times.find((x) => x.minutes[0] >= 480 && x !== t);
+  const [low, high] = t.minutes;
+  if ((work === 'chill' || work === 'freeze' || work === 'wait' || work === 'soak') && night && t.bound !== 'most' && /\bor\b|\bbetter|\bpreferabl|\bideally|\bup to\b|\bthough\b|\bif you can\b/i.test(text)) return [low, Math.max(high, night.minutes[1])];
+  const most = times.find((x) => x.bound === 'most' && x !== t && x.minutes[1] > high);
+  return most && t.bound === 'least' ? [low, most.minutes[1]] : [low, high];
+}
+
+/** 'Within 2 hours of serving', 'an hour before it is served', 'keeps 3 days': when, not how long. */
+const isAge = (text: string, t: SaidTime): boolean => /^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16)) || /\b(?:keeps?|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
+
+/** The temperature that a clause goes to; null for none. */
+export const temperatureOf = (found: readonly SaidTemperature[]): SaidTemperature | null => found[0] ?? null;
+
+const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
+  [/\bsoft(?:ly)?(?: and| to)? medium|\bmedium[- ]soft/i, 'medium'],
+  [/\bmedium[- ](?:firm|stiff)|\bsemi[- ]?(?:stiff|firm|whipped)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
+  [/\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i, 'soft'],
+  [/\bstiff|\bfirm|\bhold(?:s)? (?:its|their|a) (?:shape|peaks?|points?)|\bstands? (?:up|straight)|\bclings?\b|\bstand in (?:points|peaks)|\bpipe?able\b|\bthick enough to pipe/i, 'firm'],
+];
+
+/** To which stage a clause whips; null where it does not say. */
+export const stageIn = (text: string): 'soft' | 'medium' | 'firm' | null => {
+  const said = text.replace(/\bnot (?:too |yet |at all )?(?:stiff|firm|soft)\b/gi, ' ').replace(/\b(?:before|no further than|until almost) (?:stiff|firm)\b/gi, ' ');
+  return STAGES.find(([pattern]) => pattern.test(said))?.[1] ?? null;
+};
+
+export const mentionsElectric = (text: string): boolean => /\b(?:stand|hand|electric|elec|kitchen|table|planetary)[- ]?(?:hand )?mixer|\bmixer\b|\belectric (?:whisk|beaters?)|\bpaddle|\bbeaters\b/i.test(text);

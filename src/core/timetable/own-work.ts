@@ -1,0 +1,121 @@
+import { isFreezer, placeOf } from '../cold/place';
+import { inSentence, plainNumber, showHours, withUnit } from '../figure';
+import type { Kitchen, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
+import { goesByItself, type StepWork } from '../sheet/kinds';
+import type { Step } from '../sheet/schema';
+import { filledVessels } from '../tin/build';
+import { capacityMl } from '../vessel/profile';
+import { HOT_MOST_MIN, OVEN_HEATS_MIN, ROOM_PER_LITRE, UNCOVERED_MOST_MIN } from './house';
+import { SERVED } from './names';
+import { handsOf, holdH, holdSays, minutesOf, type Work, type WorkGap, type WorkKind, type WorkStay, type WorkTask } from './work';
+
+/** Hands of a step that does not say how long, min (house). */
+const USUAL_MIN: Readonly<Record<StepWork, number>> = { hands: 3, whisk: 6, beat: 4, fold: 5, heat: 8, bake: 15, soak: 5, wait: 20, chill: 120, freeze: 360, fill: 6, finish: 4, serve: 2 };
+/** A foam waits no longer for what it is folded into or spread on, min (house). */
+const FOAM_MOST_MIN = 90;
+/** What has been put together goes into the cold, or into the oven, within this, min (house). */
+const TO_COLD_MOST_MIN = 30;
+/** What is done the day before ends at least so long before serving, min. */
+const DAY_BEFORE_MIN = 12 * 60;
+/** From here on a stated wait is a least: shorter ones are taken at their longer end, min. */
+const LONG_WAIT_MIN = 90;
+
+/**
+ * The tasks of a dessert whose method is the cook's own: one for each written step, in the written order of each product, joined where the
+ * words join them. Times are those that are said.
+ */
+export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH: number | null): Work {
+  const { steps } = s.sheet;
+  const tasks: WorkTask[] = [];
+  const gaps: WorkGap[] = [];
+  const stays: WorkStay[] = [];
+  const there = new Set(steps.map((x) => x.id));
+  const analysis = (id: string | null): PartAnalysis | null => s.parts.find((p) => p.part.id === id) ?? null;
+  const gap = (from: string, to: string, min: number, max: number | null, says: string): void => void gaps.push({ from, to, min, max, says });
+  const lastCold = steps.findLast((x) => workOfStep(x) === 'chill' || workOfStep(x) === 'freeze');
+  const awaited = new Set<string>();
+
+  steps.forEach((step, i) => {
+    const work = workOfStep(step);
+    const by = goesByItself(work);
+    const a = analysis(step.partId);
+    const { minutes, because } = timeOf(step, work, a, times, step === lastCold ? coldH : null);
+    const kind: WorkKind = !by ? 'hands' : work === 'bake' ? 'oven' : work === 'chill' || work === 'freeze' ? 'cold' : 'wait';
+    const oven = work === 'bake' ? { shelves: 1, setting: `${step.ovenC ?? 'hot'}` } : step.machine === 'oven' && by ? { shelves: 1, setting: 'off' } : null;
+    tasks.push({ key: step.id, way: step.id, stepId: step.id, partId: step.partId, kind, name: step.title, minutes, because, hands: !by && minutes > 0, mixerId: step.whisks || step.machine === 'mixer' ? (a?.mixer ?? s.parts[0]?.mixer ?? null)?.id ?? null : null, hob: step.machine === 'hob', oven });
+    if (work === 'bake' && step.ovenC !== null) {
+      const hot = `${step.id}/oven`;
+      tasks.push({ key: hot, way: hot, stepId: null, partId: step.partId, kind: 'ahead', name: `Oven to ${withUnit(plainNumber(step.ovenC, 0), '°C')}`, minutes: OVEN_HEATS_MIN, because: `an oven takes ${OVEN_HEATS_MIN}\u00a0min to its heat`, hands: false, mixerId: null, hob: false, oven: { shelves: 0, setting: `${step.ovenC}` } });
+      const hotAlready = steps.slice(0, i).some((x) => workOfStep(x) === 'bake' && x.partId === step.partId);
+      gap(hot, step.id, 0, hotAlready ? null : 0, '');
+    }
+    for (const id of before(step, i, steps)) {
+      if (!there.has(id)) continue;
+      const prev = steps.find((x) => x.id === id)!;
+      awaited.add(id);
+      gap(id, step.id, 0, mostBetween(prev, step), `${inSentence(prev.title)} first`);
+    }
+  });
+  for (const step of steps) {
+    if (!awaited.has(step.id)) gap(step.id, SERVED, 0, null, 'finished before it is served');
+    if (step.ahead) gap(step.id, SERVED, DAY_BEFORE_MIN, null, 'done the day before');
+  }
+
+  // From when it is put together on, it is kept no longer than it is good.
+  const filled = steps.find((x) => workOfStep(x) === 'fill' && x.partId === null) ?? lastCold;
+  if (filled && s.sheet.family !== 'nest') gap(filled.id, SERVED, 0, Math.max(Math.round(holdH(s) * 60), leastAfter(filled, steps)), holdSays(s));
+
+  const place = placeOf(kitchen, s.sheet.cold.setup, s.sheet.family);
+  const litres = filledVessels(s).reduce((sum, f) => sum + (f.count * capacityMl(f.vessel) * ROOM_PER_LITRE) / 1000, 0);
+  const cold = steps.find((x) => (workOfStep(x) === 'chill' || workOfStep(x) === 'freeze') && x.partId === null);
+  if (cold && place && place.litres > 0 && (workOfStep(cold) === 'freeze') === isFreezer(place)) stays.push({ from: cold.id, until: SERVED, what: { kind: 'place', placeId: place.id, litres } });
+  const first = steps.find((x) => workOfStep(x) === 'fill');
+  const onShelf = new Set(kitchen.vessels.map((v) => v.vessel.name));
+  if (first) for (const f of filledVessels(s)) if (onShelf.has(f.vessel.name)) stays.push({ from: first.id, until: SERVED, what: { kind: 'vessel', name: f.vessel.name, count: f.count } });
+  return { tasks, gaps: gaps.filter((g) => g.from !== g.to), stays };
+}
+
+/** The kind of work of a step; of a step of a way by what it has. */
+export const workOfStep = (step: Step): StepWork => step.work ?? (step.whisks ? 'whisk' : step.ovenC !== null ? 'bake' : step.key === 'set' || step.key === 'rest' || step.key === 'put-away' ? 'chill' : step.key === 'freeze' ? 'freeze' : 'hands');
+
+/** What a step waits for: as it was read; for one that the cook wrote since, the step before it of the same part. */
+function before(step: Step, i: number, steps: readonly Step[]): readonly string[] {
+  if (step.after.length > 0) return step.after;
+  if (i === 0 || step.work !== null) return step.work !== null && step.after.length === 0 ? [] : step.after;
+  const prev = steps.slice(0, i).findLast((x) => x.partId === step.partId) ?? steps[i - 1]!;
+  return [prev.id];
+}
+
+function timeOf(step: Step, work: StepWork, a: PartAnalysis | null, times: number, coldH: number | null): { readonly minutes: number; readonly because: string } {
+  if (goesByItself(work)) {
+    if (step.minutes) {
+      const [low, high] = step.minutes;
+      const minutes = Math.max(1, Math.ceil((high <= LONG_WAIT_MIN ? high : low) - 1e-9));
+      return { minutes, because: `the recipe: ${low === high ? '' : `${showHours(low / 60)} to `}${showHours(high / 60)}` };
+    }
+    if (coldH !== null) return { minutes: minutesOf(coldH), because: `Cold: ready after ${showHours(coldH)} in this vessel, in this place; the recipe does not say` };
+    const h = step.waitH ? step.waitH[step.waitH[1] > 1.5 ? 0 : 1] : USUAL_MIN[work] / 60;
+    return { minutes: minutesOf(h), because: `the recipe does not say; ${showHours(h)} are taken` };
+  }
+  if (step.whisks && a && (a.window.ok || a.eggWhip?.ok) && step.minutes === null) return handsOf(step, a, times);
+  const own = step.handsMin ?? USUAL_MIN[work];
+  const said = step.handsMin === null ? `nothing is said; ${own}\u00a0min are taken` : `the recipe: ${withUnit(plainNumber(own, own < 1 ? 1 : 0), 'min')}`;
+  return { minutes: work === 'serve' ? 1 : Math.max(1, Math.round(own)), because: said };
+}
+
+/** The longest that may lie between two steps, min; null for no limit. */
+function mostBetween(prev: Step, next: Step): number | null {
+  const [a, b] = [workOfStep(prev), workOfStep(next)];
+  const cools = b === 'wait' || b === 'chill' || b === 'freeze';
+  if (cools && (a === 'heat' || a === 'fill' || a === 'bake')) return TO_COLD_MOST_MIN;
+  if (a === 'heat' && !goesByItself(b)) return Math.max(HOT_MOST_MIN, 45);
+  if (a === 'whisk' && !goesByItself(b)) return FOAM_MOST_MIN;
+  if (goesByItself(b) && !goesByItself(a)) return UNCOVERED_MOST_MIN;
+  return null;
+}
+
+/** What still has to happen after a step at the least, min: a rest of two days is meant. */
+function leastAfter(step: Step, steps: readonly Step[]): number {
+  const rest = steps.slice(steps.indexOf(step));
+  return rest.reduce((sum, x) => sum + (goesByItself(workOfStep(x)) ? (x.minutes?.[0] ?? 60 * (x.waitH?.[0] ?? 0)) : (x.handsMin ?? USUAL_MIN[workOfStep(x)])), 0) + DAY_BEFORE_MIN;
+}
