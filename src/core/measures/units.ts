@@ -45,6 +45,9 @@ export const UNITS: readonly Unit[] = [
   // Amounts by feel (house): a glug is about a tablespoon, a dash an eighth of a teaspoon, a drop a twentieth of a mL.
   unit('glug', 'volume', 15, 'glug glugs', 'glug', 'glugs'),
   unit('splash', 'volume', 5, 'splash splashes', 'splash', 'splashes'),
+  // A wine glass of the old books is an eighth of a pint (house); a spoonful is a tablespoon.
+  unit('wineglass', 'volume', 70, 'wine_glass wine_glasses wineglass wineglassful wine_glassful', 'wine glass', 'wine glasses'),
+  unit('spoonful', 'volume', 15, 'spoonful spoonfuls', 'spoonful', 'spoonfuls'),
   unit('dash', 'volume', 0.6, 'dash dashes', 'dash', 'dashes'),
   unit('drop', 'volume', 0.05, 'drop drops', 'drop', 'drops'),
   unit('pinch', 'mass', 0.3, 'pinch pinches', 'pinch', 'pinches'),

@@ -55,7 +55,7 @@ const ABOUT = /^(?:about|approximately|approx\.?|around|circa|ca\.?|~|≈)\s*/i;
 /** Measures that stand without a number: 'pinch of salt', 'salt, a pinch'. */
 const BARE_UNIT = /(?:^|[\s,])((?:(?:a|an|one)\s)?(?:(?:small|good|large|generous|tiny)\s)?(pinch|dash|drop|knob|handful|glug|splash))\b/i;
 const UNWEIGHED = /\b(?:to taste|as needed|to serve|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a (?:little|bit|touch|hint)|some)\b/i;
-const WORD = /^[\s\u00a0-]*((?:fl\.?\s?oz|fluid\s(?:ounces?))\b\.?|\p{L}+\.?)/iu;
+const WORD = /^[\s\u00a0-]*((?:fl\.?\s?oz|fluid\s(?:ounces?)|wine\s?glass(?:es|ful|fuls)?(?=\sof))\b\.?|\p{L}+\.?)/iu;
 const SIZES: Readonly<Record<string, EggSize>> = { small: 'small', medium: 'medium', large: 'large', xl: 'extra large', jumbo: 'jumbo', big: 'large' };
 
 /**
@@ -118,6 +118,8 @@ function tidyName(raw: string): string {
     .trim();
   const part = /^(?:the )?(?:finely |freshly )?(?:grated |squeezed |fresh )?(juice|zest|peel|rind|seeds) (?:from |of )?(?:an? |the |one |half a )?(\p{L}[\p{L} ]{1,40})$/iu.exec(name);
   if (part) return `${part[2]} ${takenOf(part[1]!)}`;
+  const ofEgg = /^(?:the )?(yolks?|whites?) (?:of |from )?(?:the )?(?:(?:large|medium|small|fresh) )?eggs?$/i.exec(name);
+  if (ofEgg) return `egg ${ofEgg[1]!.toLowerCase()}`;
   // '1 lemon, zested', '2 limes, juice only'; with both it stays the fruit.
   const whole = /^((?:unwaxed |large |small |organic )?(?:lemon|lime|orange|grapefruit|clementine|tangerine)s?),? \(?(?:finely |freshly )?(?:grated )?(zest|juice|peel|rind)(?:d|ed)?(?: only| finely)?\)?$/iu.exec(name);
   return whole ? `${whole[1]} ${takenOf(whole[2]!)}` : name;
@@ -157,7 +159,7 @@ function findAmounts(text: string): Found | null {
 }
 
 /** 'juice of two lemons': the number stands behind what is taken of it. */
-const OF_FRUIT = /\b(?:juice|zest|peel|rind|seeds)\s+(?:of|from)\s+$/i;
+const OF_FRUIT = /\b(?:juice|zest|peel|rind|seeds|yolks?|whites?)\s+(?:of|from)\s+(?:the\s+)?$/i;
 
 const startsNumber = (text: string, at: number): boolean => DIGIT.test(text[at] ?? '') || (/[-−+(.]/.test(text[at] ?? '') && /[\d.(½⅓¼]/.test(text[at + 1] ?? ''));
 

@@ -26,8 +26,11 @@ const STOPS = new Set(
   'with and to until into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first'.split(' '),
 );
 /** What a number counts that is no ingredient. */
-const COUNTS = /^(?:inch(?:es)?|in|cm|mm|layers?|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices? and|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|spoonfuls?|ladlefuls?|notch|minute)\b/i;
+const COUNTS = /^(?:inch(?:es)?|in|cm|mm|layers?|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices? and|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
 const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |your |this |my |our )?(?:finished |whipped |cold |same )*/i;
+
+/** What is taken of it stands before the number. */
+const PART_OF = /\b(?:yolks?|whites?|juice|zest|peel|rind|seeds)(?: and (?:the )?(?:juice|zest|peel|rind|seeds))? (?:of|from) (?:the )?$/i;
 
 /** Where numbers may begin: a digit, a fraction, or a number word; not inside a word or a number. */
 const NUMBERS = /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|half|quarter|couple)(?![\p{L}]))/giu;
@@ -47,6 +50,13 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     const found = amountFrom(source, more);
     if (!found) continue;
     const end = shift + found.length;
+    // 'the yolks of five eggs', 'the juice and peel of two lemons'.
+    const part = PART_OF.exec(text.slice(Math.max(0, start - 40), start));
+    if (part) {
+      out.push({ ...found.said, name: found.said.name, text: text.slice(start - part[0].length, end).trim(), start: start - part[0].length, end });
+      from.lastIndex = Math.max(end, start + 1);
+      continue;
+    }
     from.lastIndex = Math.max(end, start + 1);
     out.push({ ...found.said, text: text.slice(start, end).trim(), start, end });
   }
@@ -59,6 +69,7 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   if (!amount || !split.span || split.span[0] > 1 || !amount.quantity.ok) return null;
   const said = wordNumber(source, 0);
   if (/^(?:quarter|half|couple)/i.test(source) && amount.unit === null && !/^half (?:a|an|of)/i.test(source)) return null;
+  if (amount.unit === null && amount.quantity.value < 1 && /^[^\s]+(?:[\s-]+\w+)?[\s]+of[\s]+(?:the|that|this|your|it)/i.test(source)) return null;
   const end = amountEnd(source, split.span[1], split.amounts);
   const rest = source.slice(end);
   if (amount.unit === null && COUNTS.test(rest.trimStart().replace(/^-/, ''))) return null;

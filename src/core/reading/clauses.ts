@@ -1,3 +1,4 @@
+import { timesIn } from './times';
 import { AFTER_VERB, BEFORE_VERB, verbNamed, verbOfForm, type Verb } from './verbs';
 import { wordsOf, type Word } from './words';
 
@@ -54,7 +55,8 @@ function verbAt(words: readonly Word[], from: number, strict: boolean): number {
       // What is set aside goes on later: no work of its own.
       if (/^(?:set|put|leave)$/.test(said) && /^(?:(?:it|them|this) )?(?:aside|to one side)/.test(words.slice(i + 1, i + 5).map((w) => w.said).join(' '))) return -1;
       const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next);
-      if (!verb.weak) return strict && NOUNS_TOO.has(said) && !followed ? -1 : i;
+      if (/^(?:let|leave|allow)$/.test(said) && /\p{L}/u.test(next)) return i;
+      if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;
       if (followed || !strict) return i;
       // 'cool completely', 'cream butter and sugar', 'layer biscuits': followed by a plain noun it is a verb at the start of a sentence only.
       return -1;
@@ -64,8 +66,11 @@ function verbAt(words: readonly Word[], from: number, strict: boolean): number {
   return -1;
 }
 
+/** Of these, those that stand in lists of ingredients: 'zest and juice in a bowl'. */
+const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel']);
+
 /** Strong verbs that stand for things often enough. */
-const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'oil', 'mix', 'spoon', 'pipe', 'work', 'press', 'froth', 'sponge', 'grease', 'wrap', 'scoop', 'dip', 'stand', 'fridge', 'start', 'roll', 'dollop', 'process', 'temper', 'marble', 'serve', 'keep', 'store', 'stop', 'run', 'taste', 'save', 'give', 'use', 'form', 'get', 'fit', 'go', 'butterfly', 'count', 'mark']);
+const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'peel', 'oil', 'mix', 'spoon', 'pipe', 'work', 'press', 'froth', 'sponge', 'grease', 'wrap', 'scoop', 'dip', 'stand', 'fridge', 'start', 'roll', 'dollop', 'process', 'temper', 'marble', 'keep', 'store', 'stop', 'run', 'taste', 'save', 'give', 'use', 'form', 'get', 'fit', 'go', 'butterfly', 'count', 'mark']);
 
 const startsAction = (words: readonly Word[]): boolean => verbAt(words, 0, true) >= 0;
 
@@ -81,7 +86,8 @@ export function clausesOf(sentence: string): readonly Clause[] {
   let depth = 0;
   let until = false;
   const leading = UNTIL.has(words[0]?.word ?? '');
-  let started = verbAt(words, 0, false) >= 0 && !leading;
+  const lead = /^(?:to (?:serve|finish|assemble|make|build|decorate|garnish)|for serving)\s*[:,–—]/i.test(sentence);
+  let started = verbAt(words, 0, false) >= 0 && !leading && !lead;
   for (let i = 0; i < words.length; i++) {
     const { said, word } = words[i]!;
     if (said === '(' || said === '[') depth++;
@@ -101,20 +107,30 @@ export function clausesOf(sentence: string): readonly Clause[] {
       if (STATES.has(verb.base) && !/^(?:the|it|them|in|into|for|with|over|aside)$/.test(next)) at = -1;
     }
     if (at < 0) at = subjectVerb(words, i + 1);
+    if (at < 0 && /^(?:when|once|if|after)$/.test(words[i + 1]?.said ?? '')) at = laterVerb(words, i + 2);
     if (at < 0) continue;
     if (said === 'or' && !/^(?:refrigerate|chill|freeze|serve)$/.test(words[at]!.said)) continue;
     // A leading 'When it is cool, fold …': the condition belongs to what it begins.
     if (!started) {
       started = true;
       until = false;
-      if (leading) continue;
-      if (verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i))) continue;
+      if (leading || lead) continue;
+      if (verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i)) && timesIn(sentence.slice(0, words[i]!.start)).length === 0) continue;
     }
     cuts.push(comma ? words[i]!.end : words[i]!.start);
     until = false;
   }
   const texts = cuts.map((from, i) => sentence.slice(from, cuts[i + 1] ?? sentence.length).trim()).filter((t) => /[\p{L}\d]/u.test(t));
   return texts.map(clauseOf);
+}
+
+/** 'and when it is cold pour it over': the verb behind a condition without a comma; −1 where none follows soon. */
+function laterVerb(words: readonly Word[], from: number): number {
+  for (let i = from + 1; i < Math.min(words.length - 1, from + 9); i++) {
+    const verb = verbNamed(words[i]!.said);
+    if (verb && !verb.weak && AFTER_VERB.has(words[i + 1]!.said) && !/^(?:to|is|are|be)$/.test(words[i - 1]!.said)) return i;
+  }
+  return -1;
 }
 
 /** States that a mix comes to, which are verbs too. */
@@ -153,8 +169,11 @@ const PASSIVE = /\b(?:is|are|be|been|being|was|were|get|gets|keep|go|goes|by|i'v
 /** Where a clause goes on behind what it says first of when: 'When the custard is cool, …', 'Once set, …', 'While that's getting cold, …', 'In a bowl, …'. */
 function afterCondition(words: readonly Word[]): number {
   const first = words[0]?.word ?? '';
+  if (/^to$/.test(first) && words.slice(0, 6).some((w) => /^[:,–—]$/.test(w.said))) return words.findIndex((w) => /^[:,–—]$/.test(w.said)) + 1;
   const opens = UNTIL.has(first) || /^(?:in|for|with|using|on|at|about|just|the|to|during|by|meanwhile|first|evening|day|night|morning|friday|saturday|sunday|an|half|right|okay|ok|now)$/.test(first);
   if (!opens) return 0;
+  const vessel = /^(?:in|into|using|with)$/.test(first) ? words.slice(0, 9).findIndex((w, i) => i > 1 && /^(?:bowl|pan|saucepan|mixer|jug|processor|pot|blender)$/.test(w.said) && verbAt(words, i + 1, false) === i + 1) : -1;
+  if (vessel > 0) return vessel + 1;
   const comma = words.findIndex((w) => w.said === ',' || w.said === ':');
   return comma > 0 && comma < words.length - 1 && verbAt(words, comma + 1, false) >= 0 ? comma + 1 : 0;
 }

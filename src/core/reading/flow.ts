@@ -63,8 +63,8 @@ const ALL: Share = { kind: 'all' };
 
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
-const PREPARES = new Set('chop dice mince grate zest squeeze juice peel core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?in\b|adding)/i;
+const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|(?:stir|mix|beat|whisk|pour|fold|blend|work) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?in\b|adding)/i;
 const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 const PRONOUN = /\b(?:it|them|this|that|everything|the (?:lot|whole (?:lot|thing)))\b/i;
@@ -89,6 +89,11 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   let built = false;
   let chilled = false;
   let biscuitWord = '';
+  /** What has been chopped, taken, melted, and waits to be used: 'mix both'. */
+  let inHand: Item[] = [];
+  /** A bowl was fetched: what comes next goes into that one. */
+  let ownBowl = false;
+  const items0 = (c: Clause): boolean => mentionsIn(c.words, lexicon).every((m) => m.sense.kind === 'other' || m.sense.kind === 'larder');
 
   const root = (id: number): number => (bowls[id]!.into === null ? id : root(bowls[id]!.into!));
   const live = (): readonly Bowl[] => bowls.filter((b) => b.into === null);
@@ -109,11 +114,21 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   const newLineAt = (said: SaidAmount, c: FlowClause, block: number): number | null => {
     const name = said.name.replace(/\bones\b/i, biscuitWord || 'ones');
     const words = name === said.name ? said.text : said.text.replace(said.name, name);
-    const line = draftLine(words, { under: null, block, start: c.start, end: c.end }, context);
+    const place = { under: null, block, start: c.start, end: c.end };
+    const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
+    if (both) {
+      for (const of of ['juice', 'zest']) {
+        lines.push({ ...draftLine(`${of} of ${both[1]!}`, place, context), written: said.text });
+        bowlOf.push(null);
+        stepOf.push(null);
+      }
+      return lines.length - 1;
+    }
+    const line = draftLine(words, place, context);
     const known = line.ingredient !== null && line.confidence >= 0.6;
     if (!known && said.amount.unit === null) return null;
     if (!known && said.amount.unit?.dimension === 'piece') return null;
-    if (said.amount.unit === null && line.ingredient && line.ingredient.piece === null) return null;
+    if (said.amount.unit === null && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;
     lines.push({ ...line, written: said.text, text: words });
     bowlOf.push(null);
     stepOf.push(null);
@@ -139,6 +154,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const top = Math.max(...all.map((x) => x.strength));
     let left = all.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
     const wide = all.map((x) => x.line);
+    // What is for the top waits until the end.
+    if (!chilled && left.length > 1 && left.some((i) => !forTop(lines[i]!))) left = left.filter((i) => !forTop(lines[i]!));
     const under = (list: readonly number[]): number[] => list.filter((i) => sameHeading(lines[i]!.under, c.section));
     if (c.section !== null && under(left).length > 0) left = under(left);
     else if (c.section !== null && under(wide).length > 0 && top < 3) left = under(wide);
@@ -234,6 +251,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
 
   const shareBefore = (c: Clause, m: Mention, prevEnd: number): { share: Share; said: string } => {
     const lead = c.text.slice(prevEnd, c.words[m.from]!.start);
+    if (/\b(?:then|and|and then|followed by) (?:fold in )?(?:the )?(?:rest|remainder|remaining)\b/i.test(c.text.slice(c.words[m.to - 1]!.end))) return { share: ALL, said: '' };
     if (REST.test(lead) || /\bother (?:half|third)\b/i.test(lead)) return { share: { kind: 'rest' }, said: '' };
     const tail = /\b(half|(?:a |one )?third|two[- ]thirds|(?:a |one )?quarter|three[- ]quarters|¼|½|¾|⅓|⅔|\d\/\d)(?: of)?(?: the| your| that| this)?\s*$/i.exec(lead);
     if (tail) {
@@ -246,16 +264,27 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   clauses.forEach((fc, index) => {
     const { clause: c } = fc;
     if (fc.section !== section) {
+      // A heading that the list has too begins a part of its own; 'Day two', 'To assemble' go on with what is there.
+      if (fc.section !== null && lines.some((l) => sameHeading(l.under, fc.section))) {
+        current = null;
+        inHand = [];
+      }
       section = fc.section;
-      current = null;
     }
-    if (c.words.some((w) => w.word === 'biscuit')) biscuitWord = /\bcookies\b/i.test(c.text) ? 'cookies' : 'biscuits';
+    if (/\b(?:get|take|grab|use|chill|in)\b[^,.;]{0,24}\b(?:cold|clean|another|separate|second|different|chilled|large|big) (?:\w+ )?(?:bowl|pan|saucepan)\b/i.test(c.text) && items0(c)) {
+      current = null;
+      ownBowl = true;
+    }
+    const around = `${fc.before} ${c.text}`;
+    if (/\bcookies?\b|\bbiscuits?\b/i.test(around)) biscuitWord = /\bcookies?\b/i.test(around) ? 'cookies' : 'biscuits';
     const verb = c.verb?.base ?? '';
     const after = c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0);
     const additive = ADDS.test(after) || /\b(?:add|adding)\b/i.test(after.slice(0, 24));
-    const lexical = mentionsIn(c.words, lexicon);
+    // The verb is no thing, though 'mix', 'dip' and 'cream' may be.
+    const lexical = mentionsIn(c.words, lexicon, c.at);
 
     // Amounts that are said here: a share of what is listed, or a line of their own.
+    const beside: number[] = [];
     const forced = new Map<number, { line: number; share: Share }>();
     for (const said of amountsIn(c)) {
       const over = lexical.filter((m) => c.words[m.from]!.start < said.end && c.words[m.to - 1]!.end > said.start);
@@ -263,8 +292,9 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       const product = over.find((m) => m.sense.kind === 'product' && m.sense.name !== 'layer' && m.sense.name !== 'custard');
       if (over.some((m) => m.sense.kind === 'other') && !named) continue;
       const at = over.length > 0 ? over.at(-1)!.from : c.words.findIndex((w) => w.start >= said.start);
-      if (named?.sense.kind === 'line' && !said.more && (hasList || said.definite || product || stepsHave(named.sense.lines.map((l) => l.line)))) {
-        const line = choose(named.sense.lines, fc, additive);
+      if (named?.sense.kind === 'line' && !said.more && (hasList || said.definite || product)) {
+        const exact = named.sense.lines.filter((l) => sameGrams(gramsOfSaid(said, lines[l.line]!), lines[l.line]!.grams));
+        const line = choose(exact.length > 0 ? exact : named.sense.lines, fc, additive);
         if (line === null) continue;
         const grams = gramsOfSaid(said, lines[line]!);
         const has = lines[line]!.grams;
@@ -272,14 +302,18 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         const same = lines[line]!.ingredient?.id === ingredientOf(said.text, context).ingredient?.id;
         if (!fresh(line) || said.definite || hasList) {
           if (!fresh(line) && !said.definite && !same && hasList) continue;
-          forced.set(named.from, { line, share: grams >= 0.985 * has ? ALL : { kind: 'part', share: grams / has, said: amountText(said) } });
+          const laid = lines[line]!.role === 'biscuit' && said.amount.unit === null;
+          forced.set(named.from, { line, share: laid || grams >= 0.985 * has ? ALL : { kind: 'part', share: grams / has, said: amountText(said) } });
           continue;
         }
       }
-      if (product && !named) continue;
+      if (VAGUE.test(said.amount.text) && (named || product)) continue;
+      if (product && !named && (said.definite || ingredientOf(said.text, context).confidence < SURE_FROM)) continue;
       if (hasList && !isNew(said, context)) continue;
+      const many = lines.length;
       const line = newLineAt(said, fc, 1000 + index);
       if (line === null) continue;
+      for (let i = many; i < line; i++) beside.push(i);
       lexicon = lexiconOf(lines, context.larder);
       forced.set(at, { line, share: ALL });
     }
@@ -315,6 +349,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         return;
       }
       if (m.sense.kind === 'line') {
+        const whipped = /whipped/.test(m.phrase) ? latest((b) => b.air && holds(b, 'cream')) : null;
+        if (whipped) return asBowl(whipped, m.from, share);
         if (/\b(?:no|without|not|like|as|instead of|than)\s+(?:the |any )?$/i.test(lead) || /\b(?:colou?r|consistency|texture|thickness) of\s*$/i.test(lead)) return;
         // 'the cream mixture', 'the lemon custard': what has become of it.
         const product = next && next.from === m.to && next.sense.kind === 'product' ? next : null;
@@ -339,7 +375,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         }
         const role = lines[target]!.role;
         also.add(target);
-        if (role && CARRIES.has(role)) asBowl(bowls[bowlOf[target]!]!, m.from, share);
+        if (role && (CARRIES.has(role) || mainOf(target))) asBowl(bowls[bowlOf[target]!]!, m.from, share);
         return;
       }
       if (m.sense.kind === 'product') {
@@ -369,6 +405,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         }
       }
     });
+    for (const i of beside) push({ kind: 'line', line: i, at: items.find((x) => x.kind === 'line' && x.line > i)?.at ?? c.words.length, share: ALL, named: true });
     // All that a list holds under this heading, or what is left of it.
     if (EVERYTHING.test(c.text)) {
       const heading = fc.section;
@@ -379,16 +416,29 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       for (const i of dry) push({ kind: 'line', line: i, at: c.words.length, share: ALL, named: false });
     }
 
+    // 'Take the cheese and stir it with the sugar', 'mix both': what was made ready before.
+    const object = c.words.slice(c.at + 1, c.at + 3).map((w) => w.said).join(' ');
+    if (c.at >= 0 && inHand.length > 0) {
+      const open = inHand.filter((x) => (x.kind === 'line' ? fresh(x.line) : bowls[x.bowl]!.into === null));
+      if (/^(?:it|them|this) in$/.test(object) && open.some((x) => x.kind === 'bowl' && x.bowl !== here()?.id)) for (const x of open.filter((y) => y.kind === 'bowl' && y.bowl !== here()?.id)) push({ ...x, at: c.at, share: ALL });
+      else if (/^(?:both|the two|all|everything|them both|together)\b/.test(object)) for (const x of open) push({ ...x, at: c.at, share: ALL });
+      else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|in|together)\b/i.test(after)) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
+      else if (/^(?:it|them|this|these)\b/.test(object) && open.some((x) => x.kind === 'line')) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
+    }
+    // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
+    const mine = here();
+    const goesTo = c.at >= 0 && items.length > 0 && mine !== null && !items.some((x) => x.kind === 'bowl' && x.bowl === mine.id) ? c.words.findIndex((w, i) => i > c.at && DEST.has(w.said)) : -1;
+    if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + 1 && (c.words[goesTo]!.said !== 'in' || /^(?:spread|pour|spoon|pipe|place|put|set|tip)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: ALL, named: false });
     // What it works on, for the verb to mean something.
     const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([lines[x.line]!.role]), bowl: null } : { roles: null, bowl: bowls[x.bowl]! }));
     const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? here() : null;
     const has = (...roles: Role[]): boolean => involved.some((x) => (x.bowl ? holds(x.bowl, ...roles) : roles.some((r) => x.roles!.has(r)))) || (target !== null && holds(target, ...roles));
-    const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), built, chilled };
+    const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), chocolate: has('chocolate'), built, chilled };
     let work = workOf(c, on);
     const temps = temperaturesIn(c.text, fahrenheit);
     const destAt = destinationOf(c, items);
     if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, bowls, lines);
-    const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature: temps[0] ?? null, machine: machineOf(work, c, electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
+    const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature: temps[0] ?? null, machine: work === 'wait' && steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(steps.at(-1)!.text) ? 'oven' : machineOf(work, c, electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
     const at = steps.length;
     steps.push(step);
     for (const i of also) step.lines.add(i);
@@ -427,9 +477,9 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       return;
     }
     // A share that is kept for later.
-    const keeps = /\b(?:reserve|set aside|keep|save|put aside|hold back|scoop out|set .{0,30} aside)\b/i.test(c.text) && !/\b(?:warm|cold|in the fridge until)\b/i.test(how.after.slice(0, 12));
+    const keeps = /\b(?:reserve|set aside|keep(?! (?:going|beating|whisking|whipping|stirring|mixing|folding|on|at|an|the mixer|the heat|it moving|it cold))|save|put aside|hold back|scoop out|take out|lift out|set .{0,30} aside)\b/i.test(c.text) && !/\b(?:warm|cold|in the fridge until)\b/i.test(how.after.slice(0, 12));
     const from = bowlItems.find((x) => x.share.kind === 'part');
-    if (keeps && work !== 'fill') {
+    if (keeps && (work !== 'fill' || verb === 'scoop')) {
       const said = amountsIn(c)[0];
       const source = from?.b ?? (bowlItems[0]?.b ?? (said && freshItems.length === 0 ? here() : null));
       if (source && (from || said)) {
@@ -465,22 +515,46 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     if (work === 'soak') return soaks(step, at, freshItems, bowlItems, fc);
     if (work === 'fill' || work === 'finish') return puts(step, at, freshItems, bowlItems, fc, how);
 
-    const prepares = PREPARES.has(verb) && bowlItems.length === 0 && work === 'hands' && !how.additive && how.destAt < 0;
-    if (prepares) return;
+    const prepares = (PREPARES.has(verb) || (c.verb === null && freshItems.length === 1)) && bowlItems.length === 0 && work === 'hands' && !how.additive && how.destAt < 0;
+    // 'Squeeze out the gelatin': what was soaked is ready, and what is in hand stays in hand.
+    if (work === 'hands' && /^(?:squeeze|drain|lift|remove|take|wring)$/.test(verb) && freshItems.length === 0 && bowlItems.length === 1 && how.destAt < 0) {
+      step.bowl = bowlItems[0]!.b.id;
+      bowlItems[0]!.b.lastStep = at;
+      inHand = [...inHand, { kind: 'bowl', bowl: bowlItems[0]!.b.id, at: 0, share: ALL, named: false }];
+      return;
+    }
+    if (prepares) {
+      inHand = [...inHand.filter((x) => x.kind === 'bowl'), ...freshItems];
+      return;
+    }
 
     // Mixing, whisking, heating, folding.
     const dests = how.destAt < 0 ? [] : items.filter((x) => x.at > how.destAt);
     const sources = how.destAt < 0 ? items : items.filter((x) => x.at <= how.destAt);
-    const withIt = /\b(?:to|into|with|over) (?:it|them|this|that)\b/i.test(how.after);
+    const withIt = /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(how.after);
     let bowl: Bowl | null = null;
-    if (dests.length > 0) bowl = bowlFor(dests, fc);
+    // 'Fold it in': what was just made goes into what waits for it.
+    const foam = work === 'fold' && items.length === 0 && /^\w+ (?:it|this|them|these|that|in)\b/.test(how.after) ? here() : null;
+    if (foam) {
+      const waits = latest((b) => b !== foam && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0));
+      if (waits) bowlItems.push({ kind: 'bowl', bowl: foam.id, at: 0, share: ALL, named: false, b: foam });
+      bowl = waits;
+    }
+    if (bowl) {
+      // Found above.
+    } else if (dests.length > 0) bowl = bowlFor(dests, fc);
+    else if (withIt && here() && !bowlItems.some((x) => x.b === here()) && !/^(?:lighten|loosen|slacken|cover|top|fill|brush)$/.test(verb)) bowl = here();
     else if (/^(?:lighten|loosen|slacken)$/.test(verb)) bowl = bowlFor(sources.slice(0, 1), fc);
     else if (bowlItems.length > 0 && !how.additive) bowl = baseOf(bowlItems.filter((x) => x.share.kind === 'all').map((x) => x.b)) ?? bowlItems[0]!.b;
-    if (!bowl && (how.additive || withIt || (work === 'fold' && items.length <= 1))) {
+    if (!bowl && !(ownBowl && freshItems.length > 0) && (how.additive || withIt || (work === 'fold' && items.length <= 1))) {
       const mine = here();
       const own = bowlItems.map((x) => x.b);
       bowl = mine && !own.includes(mine) ? mine : (latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep < at && (fc.section === null || sameHeading(b.heading, fc.section))) ?? latest((b) => !own.includes(b) && b.placed === 'no'));
       if (mine && !own.includes(mine) && mine.placed !== 'no' && freshItems.length > 0) return puts({ ...step, work: 'fill' } as FlowStep, at, freshItems, bowlItems, fc, how);
+    }
+    if (ownBowl && freshItems.length > 0) {
+      bowl = make(fc.section ?? lines[freshItems[0]!.line]!.under);
+      ownBowl = false;
     }
     if (!bowl && freshItems.length > 0) {
       const mine = here();
@@ -512,6 +586,15 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     if (own.some((b) => (b.hotC ?? 0) > 100 || (b.heated && !holds(b, 'milk', 'cream') && holds(b, 'sugar')))) bowl.syrup = true;
     touch(bowl);
     current = bowl.id;
+    const made = bowl;
+    inHand = work === 'heat' && bowl.lines.size <= 1 ? [...inHand, { kind: 'bowl', bowl: bowl.id, at: 0, share: ALL, named: false }] : inHand.filter((x) => (x.kind === 'line' ? fresh(x.line) : x.bowl !== made.id && bowls[x.bowl]!.into === null));
+  }
+
+  /** Whether a line is most of the bowl that it is in: then its name is the bowl's. */
+  function mainOf(i: number): boolean {
+    const b = bowls[root(bowlOf[i]!)]!;
+    const aside = b.lines.size <= 3 && ![...b.lines].some((j) => ['cream', 'cheese', 'yolk', 'white', 'egg', 'chocolate', 'milk', 'biscuit'].includes(lines[j]!.role!));
+    return b.place === 'mix' && b.placed === 'no' && (aside || (lines[i]!.grams ?? 0) > 0.5 * gramsIn(b, lines)) && b.takes.size === 0;
   }
 
   function weightOf(i: number): number {
@@ -536,6 +619,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   /** All of a bowl, or a share of it, goes into another. */
   function give(from: Bowl, to: Bowl, share: Share): void {
     if (from === to) return;
+    // A few spoons to temper the other are no share of their own.
+    if (share.kind === 'part' && /spoon|tbsp|tablespoon|tsp|ladle|dollop|little|bit/i.test(share.said)) return;
     if (share.kind === 'part') {
       to.takes.set(from.id, Math.min(1, (to.takes.get(from.id) ?? 0) + share.share));
       return;
@@ -605,7 +690,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         layer.placed = 'built';
         built = true;
       }
-      const bath = bowlItems.find((x) => x.b.place !== 'layer')?.b ?? (wet.length > 0 ? make(fc.section ?? lines[wet[0]!]!.under) : null);
+      const waits = latest((b) => b.placed === 'no' && b.place !== 'layer' && b.place !== 'topping' && b.takes.size === 0 && (b.place === 'soak' || ([...b.lines].length > 0 && [...b.lines].every((i) => ['liquid', 'drink', 'sugar', 'sour', 'flavour'].includes(lines[i]!.role!)))));
+      const bath = bowlItems.find((x) => x.b.place !== 'layer')?.b ?? (wet.length === 0 ? waits : null) ?? (wet.length > 0 ? make(fc.section ?? lines[wet[0]!]!.under) : null);
       if (bath && !holds(bath, 'cream', 'cheese', 'white', 'yolk')) {
         bath.place = 'soak';
         for (const i of wet) addLineTo(i, bath);
@@ -661,14 +747,10 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         if (step.verb === 'press' || /\bpress/i.test(how.after)) b.pressed = true;
       }
     }
-    const main = bowlItems[0]?.b ?? null;
-    step.bowl = main && bowlItems.length === 1 && list.length === 0 && (main.pressed || !built) ? main.id : null;
+    const main = bowlItems[0]?.b ?? (list.length === 0 ? here() : null);
+    step.bowl = main && bowlItems.length <= 1 && list.length === 0 && (main.pressed || !built) ? main.id : null;
     if (main && main.place === 'mix') current = main.id;
-    if (!(main?.pressed && bowlItems.length === 1)) built = true;
-  }
-
-  function stepsHave(list: readonly number[]): boolean {
-    return list.some((i) => stepOf[i] !== null);
+    if (!(main?.pressed && bowlItems.length <= 1)) built = true;
   }
 
   function gramsOfSaid(said: SaidAmount, line: DraftLine): number | null {
@@ -725,6 +807,12 @@ const FRACTIONS: readonly (readonly [RegExp, number])[] = [
   [/quarter|¼|1\/4/i, 0.25],
 ];
 
+/** Amounts that say no share: 'a few', 'a spoonful', 'a little'. */
+const forTop = (l: DraftLine): boolean => /\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(`${l.under ?? ''} ${l.written}`);
+const VAGUE = /\b(?:few|couple|some|little|spoonful|handful|dollop|bit|knob|pinch)\b/i;
+
+const sameGrams = (a: number | null, b: number | null): boolean => a !== null && b !== null && Math.abs(a - b) <= 0.02 * b;
+
 const amountText = (said: SaidAmount): string => said.amount.text;
 
 /** Whether an amount in a step of a recipe with a list is of something that the list lacks: measured, and surely known. */
@@ -743,7 +831,7 @@ function likeIt(ingredient: Ingredient, lines: readonly DraftLine[]): readonly n
 
 /** Whether a thing that is only named is put in: not 'cold water' for a bath, nor a tin that is greased. */
 const namedAlone = (m: Mention, c: Clause, ingredient: Ingredient): boolean =>
-  ingredient.id !== 'water' && c.verb !== null && !/\b(?:grease|butter the|oil the|line)\b/i.test(c.text) && !/\b(?:like|as|of a|no)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some)\b/i.test(c.text);
+  ingredient.id !== 'water' && c.verb !== null && !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) && !/\b(?:like|as|of a|no)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some)\b/i.test(c.text);
 
 /** Behind which word the place stands that something goes into; −1 where no such word stands before something that is named. */
 function destinationOf(c: Clause, items: readonly Item[]): number {

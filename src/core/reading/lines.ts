@@ -63,6 +63,11 @@ export function linesOfRow(row: string, place: Place, context: LineContext, sepa
     const count = eggs[1]!.replace(/\beggs?$/i, '').trim();
     return [made(`${count} egg yolks`), made(`${count} egg whites`)];
   }
+  const split = separates && /^(?:\D{0,12})?[\w½]+ (?:(?:large|medium|small|free-range|organic|fresh|very|whole) )*eggs?\b[^,(]*$/i.test(text) ? splitLine(text) : null;
+  if (split && split.amounts[0]?.unit === null && /^eggs?$/i.test(split.name.replace(/\b(?:large|medium|small|free-range|organic|fresh|whole)\b/gi, '').trim())) {
+    const count = text.slice(split.span![0], split.span![1]);
+    return [made(`${count} egg yolks`), made(`${count} egg whites`)];
+  }
   const extra = EXTRA.exec(text);
   if (extra && splitLine(extra[1]!).amounts.length > 0 && splitLine(extra[2]!.trim()).amounts[0]?.unit) {
     const main = extra[1]!.replace(/[\s(,]+$/, '');
@@ -83,7 +88,7 @@ export function draftLine(text: string, place: Place, context: LineContext): Dra
     ingredient,
     role: ingredient ? roleOf(ingredient) : null,
     confidence,
-    grams: read.ok ? read.value.massG : null,
+    grams: read.ok ? read.value.massG : ingredient === null ? weighed(text) : null,
     fault: read.ok ? '' : read.fault.says,
     doubt: doubt || (read.ok ? sizeDoubt(text) : ''),
     under: place.under,
@@ -93,6 +98,13 @@ export function draftLine(text: string, place: Place, context: LineContext): Dra
     start: place.start,
     end: place.end,
   };
+}
+
+/** g that a line says itself, whatever it is of; null where it does not weigh. */
+function weighed(text: string): number | null {
+  const { amounts, aside } = splitLine(text);
+  const said = [...amounts, ...(aside ? [aside] : [])].find((a) => a.unit?.dimension === 'mass' && a.unit.key.length <= 3);
+  return said?.quantity.ok && said.unit ? said.quantity.value * said.unit.size : null;
 }
 
 /** What a line's name means; of 'A or B' the first, and that is said. */
@@ -113,8 +125,9 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
 function sizeDoubt(text: string): string {
   const { amounts, aside } = splitLine(text);
   const unit = amounts[0]?.unit;
+  if (/\bthick cream\b/i.test(text)) return 'double or clotted? double cream is taken';
   if (!unit || aside) return '';
-  if (['bar', 'punnet', 'handful', 'knob', 'glug', 'splash'].includes(unit.key)) return `how much is ${amounts[0]!.text}? the usual size is taken`;
+  if (['bar', 'punnet', 'handful', 'knob', 'glug', 'splash', 'wineglass', 'spoonful'].includes(unit.key)) return `how much is ${amounts[0]!.text}? the usual size is taken`;
   return unit.dimension === 'pack' && unit.key !== 'sachet' ? `how large is ${amounts[0]!.text}? the larder’s pack is taken` : '';
 }
 

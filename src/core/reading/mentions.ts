@@ -72,7 +72,7 @@ const ALSO: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** Words of a name that say of which sort it is, and are no name by themselves. */
-const SORTS = new Set(
+export const SORTS: ReadonlySet<string> = new Set(
   'white dark brown black red green golden heavy double single light thick whole large small medium cold hot warm fresh frozen dried ground icing caster granulated plain pure strong sweet sweetened unsweetened condensed evaporated salted unsalted fine rich low full fat free greek strained canned toasted chopped grated sliced melted soft softened raw ripe extra powdered instant of and or with the a in for to from your any good quality block tub pack carton optional divided plus more about room temperature gold silver bronze platinum titanium bitter semisweet bittersweet milk natural thin crisp round rectangle long life uht stabilised digestive graham style baking spread mini cut into piece cube standard see note each bar can tin sheet level heaped crushed finely roughly'.split(' '),
 );
 
@@ -115,7 +115,7 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
     claim(bare.join(' '), i, 3);
     const own = new Set(bare);
     if (l.ingredient) {
-      for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), i, 2.5);
+      if (l.ingredient.id !== 'water') for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), i, 2.5);
       for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), i, l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
       for (const [id, words] of ALSO) if (id.test(l.ingredient.id)) for (const word of words.split('|')) claim(keyOf(word), i, 1.5);
     }
@@ -138,13 +138,17 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
 
 const LONGEST_PHRASE = 5;
 
-/** Everything that a clause names, in its order; the longest phrase counts. */
-export function mentionsIn(words: readonly Word[], lexicon: Lexicon): readonly Mention[] {
+/**
+ * Everything that a clause names, in its order; the longest phrase counts.
+ * @param verb which of the words is the verb: that is no thing, though 'mix', 'dip' and 'cream' may be. −1 for none.
+ */
+export function mentionsIn(words: readonly Word[], lexicon: Lexicon, verb = -1): readonly Mention[] {
   const out: Mention[] = [];
   const keys = words.map((w) => w.word.replaceAll('-', ' '));
   for (let i = 0; i < words.length; ) {
     let found: Mention | null = null;
-    for (let n = Math.min(LONGEST_PHRASE, words.length - i); n >= 1 && !found; n--) {
+    const longest = i > verb ? LONGEST_PHRASE : Math.min(LONGEST_PHRASE, verb - i);
+    for (let n = Math.min(longest, words.length - i); n >= 1 && !found; n--) {
       const phrase = keys.slice(i, i + n).join(' ');
       const sense = lexicon.senses.get(phrase);
       if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour')) found = { sense, from: i, to: i + n, phrase };

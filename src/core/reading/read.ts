@@ -12,11 +12,11 @@ import { clausesOf, clauseOf, sentencesOf, type Clause } from './clauses';
 import { flowOf, type Flow, type FlowClause } from './flow';
 import { kindOf, waysOf } from './kinds';
 import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
+import { SORTS } from './mentions';
 import { rowsOf, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, useIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
-import { verbNamed } from './verbs';
-import { keyOf } from './words';
+import { keyOf, singular } from './words';
 
 /** What reading needs of a kitchen. */
 export interface ReadContext {
@@ -92,7 +92,7 @@ export interface ReadChoices {
   readonly cups: CupSystem | 'auto';
 }
 
-const KEEPS = /\b(?:keeps?|will keep|it holds|holds for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
+const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 const AHEAD = /\bthe (?:day|night|evening) before\b|\b(?:day|evening|night) before\b|\ba day (?:ahead|before|in advance)\b|\bone day (?:ahead|before)\b|\bthe previous (?:day|evening|night)\b|\bday 1\b/i;
 
@@ -117,12 +117,12 @@ export function readRecipe(text: string, context: ReadContext, choices: ReadChoi
   const rows = rowsOf(text, isIngredient);
   if (!rows.ok) return rows;
   const prose = rows.value.filter((r) => r.kind === 'prose').map((r) => r.text).join('\n');
-  const separates = /\byolks?\b/i.test(prose) && /\bwhites?\b/i.test(prose);
+  const separates = /\byolks?\b/i.test(prose) && /\b(?:egg )?whites?\b/i.test(prose);
   const listed = rows.value.filter((r) => r.kind === 'line').flatMap((r) => linesOfRow(r.text, r, lineContext, separates));
   const { clauses, chatter } = workIn(rows.value, listed.length > 0);
   const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || cups.system === 'us';
   const flow = flowOf(clauses, listed, lineContext, fahrenheit);
-  return ok(assembled(text, rows.value, flow, chatter, cups));
+  return ok(assembled(text, rows.value, flow, chatter, cups, context));
 }
 
 interface Work {
@@ -167,19 +167,20 @@ function workIn(rows: readonly Row[], hasList: boolean): Work {
 
 /** Whether a clause is work: a verb that asks for something, an amount to be had, or a time in a place; not what it keeps, or what not to do. */
 function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
-  if (KEEPS.test(sentence) && !/^(?:cover|chill|refrigerate|put|pipe|serve|leave|let|freeze)/i.test(c.text)) {
-    if (!amountsIn(c).length || /\bkeeps?\b|\blasts?\b/i.test(c.text)) return false;
+  if (KEEPS.test(sentence) && /\b(?:days?|hours?|weeks?|months?|overnight|fridge|freezer|refrigerator|ahead|advance|moment|same day)\b/i.test(sentence) && !/^(?:cover|chill|refrigerate|put|pipe|serve|leave|let|freeze)/i.test(c.text)) {
+    if (!amountsIn(c).length || /\bkeeps\b|\blasts?\b/i.test(c.text)) return false;
   }
-  const before = c.words.slice(0, Math.max(0, c.at)).map((w) => w.said).join(' ');
+  const before = c.words.slice(0, Math.max(0, c.at)).map((w) => w.said).join(' ').replace(/^.*\s[,:]\s?/, '');
   if (c.verb && NEVER.test(before)) return false;
-  if (c.verb && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && c.at > 3 && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
+  if (c.verb && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
   if (c.verb) return true;
+  if (/^(?:do (?:that|this|the same)|and so on)\b/i.test(c.text)) return true;
   if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
   if (!hasList && amountsIn(c).length > 0) return true;
   return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);
 }
 
-function assembled(text: string, rows: readonly Row[], flow: Flow, chatter: readonly string[], cups: SaidCups): Reading {
+function assembled(text: string, rows: readonly Row[], flow: Flow, chatter: readonly string[], cups: SaidCups, context: ReadContext): Reading {
   const used = flow.bowls.filter((b) => b.lines.size > 0 || b.takes.size > 0 || b.place === 'kept');
   const parts = partsOf(used, flow, rows);
   const idOf = new Map(used.map((b, i) => [b.id, parts[i]!.id]));
@@ -216,7 +217,7 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, chatter: read
   const vessel = vesselIn(method);
   const freezes = flow.steps.some((s) => s.work === 'freeze' && (s.minutes?.[0] ?? 240) >= 90 && !/\bbowl\b|\bwhisk\b|\bbeaters\b/i.test(s.text.replace(/\bwhisk(?:ed)?\s+(?:the|until)/i, '')));
   const chilled = flow.steps.some((s) => s.work === 'chill');
-  const sections = rows.filter((r) => r.kind === 'section' && !flow.steps.some((s) => s.section === r.text));
+  const sections = rows.filter((r) => r.kind === 'section' && !PLAIN_HEAD.test(r.text) && !flow.steps.some((s) => s.section === r.text));
   const unread = [...rows.filter((r) => r.kind === 'note' || r.kind === 'about').map((r) => r.text), ...chatter, ...sections.map((r) => r.text), ...headingsLost(rows, parts, steps)];
   const reading: Reading = {
     title,
@@ -233,7 +234,7 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, chatter: read
     unread: [...new Set(unread)],
     doubts: doubtsOf(lines, flow),
   };
-  return { ...reading, unread: [...reading.unread, ...lostWords(text, reading)] };
+  return { ...reading, unread: [...reading.unread, ...lostWords(text, reading, context.larder)] };
 }
 
 /** The steps that each step waits for: the one before it in its bowl, those that made what it takes, and what was built before. */
@@ -244,7 +245,8 @@ function stepsAfter(flow: Flow): readonly (readonly number[])[] {
   // What was only softened or soaked is one with what it went into; a foam or a custard has a line of its own until it is folded.
   const taken = new Set(flow.bowls.flatMap((b) => [...b.takes.keys()]));
   const root = (id: number): number => (flow.bowls[id]!.into === null || taken.has(id) ? id : root(flow.bowls[id]!.into!));
-  let loose: number[] = [];
+  let loose: { step: number; until: StepWork | null }[] = [];
+  const placed = new Set<number>();
   return flow.steps.map((s, i) => {
     const after = new Set<number>();
     const bowls = new Set<number>([...(s.bowl === null ? [] : [s.bowl]), ...s.places, ...[...s.lines].flatMap((l) => flow.bowls.filter((b) => b.lines.has(l)).map((b) => b.id))]);
@@ -252,16 +254,24 @@ function stepsAfter(flow: Flow): readonly (readonly number[])[] {
       if (lastOf.has(root(b))) after.add(lastOf.get(root(b))!);
       for (const t of flow.bowls[root(b)]!.takes.keys()) if (lastOf.has(root(t)) && s.bowl !== null && root(s.bowl) === root(b)) after.add(lastOf.get(root(t))!);
     }
-    const builds = s.places.size > 0 || s.work === 'fill' || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait'));
+    const tool = bowls.size === 0 && /\b(?:bowl|whisk|beaters|plate|tin|glasses)\b/i.test(s.text) && placed.size === 0;
+    const builds = !tool && (s.places.size > 0 || (s.bowl !== null && placed.has(root(s.bowl))) || s.work === 'fill' || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait')));
     if (builds && lastBuilt !== null) after.add(lastBuilt);
     if (after.size === 0 && s.bowl === null && lastAny !== null && builds) after.add(lastAny);
     for (const b of bowls) if (s.bowl === null || root(b) === root(s.bowl) || s.places.has(b) || !lastOf.has(root(b))) lastOf.set(root(b), i);
     // What belongs to no bowl (a bowl in the freezer, an oven that heats) is for the next thing that is made.
-    if (bowls.size === 0 && !builds) loose.push(i);
+    // 'Turn the oven off' goes on with what is in it.
+    const oven = s.machine === 'oven' && s.work === 'hands' && /\b(?:off|down|reduce|lower)\b/i.test(s.text) && lastAny !== null;
+    if (oven) {
+      after.add(lastAny!);
+      lastBuilt = i;
+    } else if (bowls.size === 0 && !builds) loose.push({ step: i, until: (s.work === 'chill' || s.work === 'freeze') && /\bbowl|\bwhisk|\bbeaters/i.test(s.text) ? 'whisk' : s.machine === 'oven' ? 'bake' : null });
     else {
-      for (const l of loose) after.add(l);
-      loose = [];
+      const wanted = (l: (typeof loose)[number]): boolean => l.until === null || l.until === s.work || !flow.steps.slice(i).some((x) => x.work === l.until);
+      for (const l of loose.filter(wanted)) after.add(l.step);
+      loose = loose.filter((l) => !wanted(l));
     }
+    for (const b of s.places) placed.add(root(b));
     if (builds) lastBuilt = i;
     lastAny = i;
     return [...after].filter((x) => x < i).sort((a, b) => a - b);
@@ -312,12 +322,17 @@ function plainNameOf(b: Bowl, kind: PartKind, flow: Flow): string {
 function titleOf(rows: readonly Row[], text: string): string {
   const row = rows.find((r) => r.kind === 'title');
   if (row) return row.text.slice(0, 120);
-  const told = /\b(?:this is|here(?:'s| is)|it's|how (?:i|we) make|making|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
+  const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) make|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
   if (told) return capital(told[1]!.trim());
-  const first = rows[0];
-  return first && first.text.length <= 60 ? first.text : 'Recipe as it was told';
+  const old = /^to make (?:a |an |the )?([^.:,;]{4,60})[.:,;]/i.exec(text.trim());
+  if (old) return capital(old[1]!);
+  const colon = /^([\p{L}][\p{L}\p{M}'’ -]{4,70}?):\s/u.exec(text.trim());
+  if (colon) return capital(colon[1]!);
+  return 'Recipe as it was told';
 }
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+const PLAIN_HEAD = /^(?:the )?(?:(?:step|stage|part) \w+|(?:ingredients?|item|name) (?:amounts?|quantity|weight|grams)|ingredients?|method|directions?|instructions?|preparation|procedure|steps|notes?|tips?|what you(?:['’]ll)? need|how to make it|you(?:['’]ll)? need)\b.{0,20}$/i;
 
 /** Headings that no part and no step is named by stay in the words of the recipe. */
 function headingsLost(rows: readonly Row[], parts: readonly ReadPart[], steps: readonly ReadStep[]): readonly string[] {
@@ -338,17 +353,31 @@ function doubtsOf(lines: readonly ReadLine[], flow: Flow): readonly Doubt[] {
   return out;
 }
 
+const wordsOfLarder = new WeakMap<ReadonlyMap<string, Ingredient>, ReadonlySet<string>>();
+/** Every word that names something of a larder. */
+function larderWords(larder: ReadonlyMap<string, Ingredient>): ReadonlySet<string> {
+  const known = wordsOfLarder.get(larder);
+  if (known) return known;
+  const words = new Set([...larder.values()].flatMap((i) => `${i.name} ${i.aliases.join(' ')}`.toLowerCase().match(/[\p{L}]{3,}/gu) ?? []).map(singular).filter((w) => !SORTS.has(w)));
+  wordsOfLarder.set(larder, words);
+  return words;
+}
+
 /** Rows of which a figure or a name stands nowhere in what was understood: they stay as text. */
-function lostWords(text: string, r: Reading): readonly string[] {
+function lostWords(text: string, r: Reading, larder: ReadonlyMap<string, Ingredient>): readonly string[] {
+  const names = larderWords(larder);
   const kept = new Map<string, number>();
-  const count = (words: string): readonly string[] => words.toLowerCase().match(/[\p{L}\d][\p{L}\p{M}\d.,/½¼¾⅓⅔%-]*/gu) ?? [];
+  const count = (words: string): readonly string[] => (words.toLowerCase().match(/[\p{L}\d½¼¾⅓⅔][\p{L}\p{M}\d.,/½¼¾⅓⅔%'’-]*/gu) ?? []).map((w) => w.replace(/[.,/'’-]+$/, ''));
   for (const w of count([...r.lines.map((l) => l.draft.written), ...r.steps.map((s) => s.text), r.title, ...r.parts.map((p) => p.name), ...r.unread, r.portions ? `${r.portions.low} ${r.portions.high}` : ''].join('\n'))) kept.set(w, (kept.get(w) ?? 0) + 1);
   const lost: string[] = [];
   for (const row of text.split(/\r\n|\r|\n/)) {
-    const need = new Map<string, number>();
-    for (const w of count(row)) need.set(w, (need.get(w) ?? 0) + 1);
-    const missing = [...need].filter(([w, n]) => (kept.get(w) ?? 0) < n && (/\d/.test(w) || (w.length > 3 && verbNamed(w) === null)));
-    if (missing.length > 0) lost.push(row.trim());
+    let missing = false;
+    for (const w of count(row.replace(/^\s*(?:[-•*▢–]\s*)?(?:step\s*)?[a-z]?\d{1,2}[.):]\s+(?=\D)/i, ''))) {
+      const left = kept.get(w) ?? 0;
+      kept.set(w, left - 1);
+      if (left <= 0 && (/\d|[½¼¾⅓⅔]/.test(w) || names.has(singular(w)))) missing = true;
+    }
+    if (missing) lost.push(row.trim());
   }
   return lost.slice(0, 400);
 }

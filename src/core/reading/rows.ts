@@ -31,6 +31,7 @@ const LONGEST_LINE = 150;
 const BULLET = /^[\s\u00a0]*(?:[-–*•▢☐□◦·●○‣▪✓]|\[[ x]?\])[\s\u00a0]+/i;
 const NUMBERED = /^[\s\u00a0]*(?:(?:step|stage)[\s\u00a0]*)?(?:\d{1,2}|[a-z](?=\d{0,2}[.)]))\d{0,2}[.):][\s\u00a0]+(?=\D)|^[\s\u00a0]*step[\s\u00a0]+(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten)[\s\u00a0]*[-–—:.]?[\s\u00a0]+/i;
 const INGREDIENTS = /^(?:the |for the |your )?(?:ingredients?|shopping list|what you(?:['’]ll)? need|you(?:['’]ll| will)? need|what goes in|things)\b[^.]{0,40}:?$/i;
+const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|weight|grams|g)\b.{0,30}$|^(?:amounts?|quantit(?:y|ies)|weight|grams)\s+(?:ingredients?|item|name)\b.{0,30}$/i;
 const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
 const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
@@ -94,9 +95,11 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   if (text.length > LONGEST_LINE) return false;
   const { amounts, span, name, unweighed } = splitLine(text);
   const first = wordsOf(text)[0]?.said ?? '';
+  if (timesIn(text).length > 0 && !amounts.some((a) => a.unit?.dimension === 'mass' || a.unit?.dimension === 'volume')) return false;
   if (amounts.length === 0 || !span) return unweighed && name !== '' && !isAction(text);
   if (name === '' && amounts[0]!.unit === null) return false;
   if (span[0] <= 2) return !/[.!]\s+\p{Lu}/u.test(text) && !isTime(text) && name !== '';
+  if (/^(?:the )?(?:(?:finely|freshly) )?(?:grated |pared )?(?:zest|juice|peel|rind|seeds)\b[^.]{0,30}\b(?:of|from)\b/i.test(text) && text.length < 70) return true;
   if (amounts[0]!.unit !== null && text.length < 70 && !/[.!]$/.test(text) && !isTime(text) && isIngredient(name)) return true;
   return !(verbNamed(first) !== null && isAction(text)) && text.length < 90 && !/[.!]$/.test(text) && !isTime(text) && !hasVerbInside(text);
 }
@@ -129,6 +132,10 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     const push = (kind: RowKind, words = text): void => void out.push({ kind, text: words, start: r.start, end: r.end, under: kind === 'line' ? part : kind === 'prose' ? section : null, block });
     const next = rows[i + 1];
     if (r.blankBefore) block++;
+    if (TABLE_HEAD.test(text)) {
+      mode = 'lines';
+      return push('section');
+    }
     if (i === 0 && isTitle(r, next, listed)) {
       push('title', text.replace(/[:.]$/, ''));
       // A list that begins at once stands under its own name, where others have one too.
@@ -141,6 +148,10 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (INGREDIENTS.test(text) && !looksLikeLine(text)) {
       mode = 'lines';
       part = null;
+      return push('section');
+    }
+    if (/^(?:step|stage|part)\s+(?:\d{1,2}|[a-z]|one|two|three|four|five|six|seven|eight|nine|ten)[.:]?$/i.test(text)) {
+      mode = 'steps';
       return push('section');
     }
     if (METHOD.test(text)) {
@@ -178,12 +189,11 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (mode === 'lines' && !r.blankBefore && !r.numbered && isIngredient(splitLine(text).name) && text.split(/\s+/).length <= 5) return push('line');
     const inline = INLINE_HEAD.exec(text);
     const named = inline && !timesIn(inline[1]!).length && clauseOf(inline[1]!).verb === null ? partName(inline[1]!) : null;
-    if (named !== null) section = named;
     const prose = mode === 'steps' || listed === 0 || isAction(text) || r.numbered || (mode === 'lines' && /[.!?]$/.test(text));
     if (prose && mode === 'start' && listed > 0 && !r.numbered && !beginsWithVerb(text)) return push('note');
     if (prose) {
       if (mode !== 'start' || listed === 0 || r.numbered || beginsWithVerb(text)) mode = listed === 0 ? mode : 'steps';
-      return push('prose');
+      return void out.push({ kind: 'prose', text, start: r.start, end: r.end, under: named ?? section, block });
     }
     push(mode === 'start' && text.length < 90 && !/[.!?]$/.test(text) && next && looksLikeLine(next.text) ? 'about' : 'note');
   });

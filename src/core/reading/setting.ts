@@ -20,7 +20,7 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\b${UPTO}\\s+(?:${PEOPLE})\\b`, 'i'),
   new RegExp(`,\\s*${UPTO}\\s+(?:pieces|slices|portions|servings)\\b`, 'i'),
   new RegExp(`\\b(?:cut|slice|divide) (?:it |them |the \\w+ )?(?:in|into)\\s+${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
-  new RegExp(`\\b(?:into|among|between|over) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
+  new RegExp(`\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
 ];
 
@@ -83,7 +83,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
   [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
 ];
-const COUNTED = new RegExp(`\\b(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))\\s+(?:\\w+[- ]){0,3}?(?:\\d{2,3}[\\s-]?ml\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
+const COUNTED = new RegExp(`\\b(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:\\w+[- ]){0,3}?(?:\\d{2,3}[\\s-]?ml\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
 const EACH_ML = /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
 const LITRES = /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin)|\b(?:terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
 const BY = new RegExp(`(\\d{1,3}(?:[.,]\\d)?)\\s*(?:cm|mm|inch(?:es)?|in\\b|["”])?\\s*(?:x|×|by)\\s*(\\d{1,3}(?:[.,]\\d)?)(?:\\s*(?:x|×|by)\\s*(\\d{1,2}(?:[.,]\\d)?))?[\\s-]*(cm|mm|inch(?:es)?|in\\b|["”])?`, 'i');
@@ -91,7 +91,8 @@ const ROUND = new RegExp(`${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in
 const ROUND_AFTER = new RegExp(`(?:spring[- ]?form|tin|pan|ring|round|tart|dish|shell|tray|mou?ld)[^.\\d]{0,22}?${SIZE}${UNIT}(?!\\s*(?:up|thick|high|deep|layer))`, 'i');
 
 /** The vessel that a text says; null where it says none. The last kind of vessel that is filled counts, with sizes from wherever they stand. */
-export function vesselIn(text: string): SaidVessel | null {
+export function vesselIn(written: string): SaidVessel | null {
+  const text = written.replace(/\b(thirteen|twelve|eleven|ten|nine|eight|seven|six)(?=[\s-]by[\s-]|[\s-]inch)|(?<=\bby[\s-])(thirteen|twelve|eleven|ten|nine|eight|seven|six)\b/gi, (w) => String(numberOf(w.toLowerCase()) || WORD_INCHES[w.toLowerCase()] || w));
   const clauses = text.split(/(?<=[.;\n])\s+|,\s/);
   let best: { shape: SaidVessel['shape']; says: string; weight: number } | null = null;
   for (const piece of clauses) {
@@ -116,6 +117,8 @@ export function vesselIn(text: string): SaidVessel | null {
   }
   return { ...sizesOf(best.shape, best.says, text), shape: best.shape, count: countOf(best.shape, text), says: best.says };
 }
+
+const WORD_INCHES: Readonly<Record<string, number>> = { thirteen: 13 };
 
 function countOf(shape: SaidVessel['shape'], text: string): number {
   const m = COUNTED.exec(text);

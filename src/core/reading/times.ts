@@ -15,7 +15,7 @@ const PER: Readonly<Record<string, number>> = { h: 60, m: 1, s: 1 / 60, d: 1440,
 const perOf = (unit: string): number => (/^month/i.test(unit) ? 43_200 : PER[unit[0]!.toLowerCase()]!);
 const NUMBER = /^(?:\d+(?:[.,]\d+)?(?:[\s\u00a0]?[½⅓⅔¼¾⅛⅜⅝⅞]|[\s\u00a0]+\d\/\d)?|\d\/\d|[½⅓⅔¼¾⅛⅜⅝⅞])/;
 const TO = /^[\s\u00a0]*(?:-|–|—|to|or|till?|until|bis)[\s\u00a0]*(?=[\d½⅓⅔¼¾a-z])/i;
-const STARTS = /(?<![\p{L}\d.,/])(?:\d|[½⅓⅔¼¾]|(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|eighteen|twenty|thirty|forty|fifty|sixty|ninety|half|quarter|couple|few|several|overnight|over night|o\/n)(?![\p{L}]))/giu;
+const STARTS = /(?<![\p{L}\d.,/])(?:\d|[½⅓⅔¼¾]|(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|eighteen|twenty|thirty|forty|fifty|sixty|ninety|half|quarter|couple|few|several|overnight|over night|next|following|o\/n)(?![\p{L}]))/giu;
 /** Overnight, min. */
 export const OVERNIGHT: readonly [number, number] = [480, 720];
 const A_FEW: readonly [number, number] = [3, 5];
@@ -53,6 +53,8 @@ function amountAt(text: string, at: number): Amount | null {
 function timeAt(text: string, start: number): SaidTime | null {
   const night = /^(?:overnight|over night|o\/n)/i.exec(text.slice(start, start + 10));
   if (night) return { minutes: OVERNIGHT, start, end: start + night[0].length, bound: null };
+  const next = /^(?:the )?(?:next|following) (?:day|morning)/i.exec(text.slice(start, start + 24));
+  if (next && /\b(?:till|until|to|for)\s*(?:the\s*)?$/i.test(text.slice(Math.max(0, start - 12), start))) return { minutes: OVERNIGHT, start, end: start + next[0].length, bound: null };
   const half = /^half[\s\u00a0]+an?[\s\u00a0]+hour/i.exec(text.slice(start, start + 16));
   if (half) return { minutes: [30, 30], start, end: start + half[0].length, bound: null };
   const amount = amountAt(text, start);

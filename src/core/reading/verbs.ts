@@ -14,14 +14,14 @@ const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['fold', 'fold marble', 'lighten'],
   ['heat', 'melt simmer scald microwave caramelise caramelize poach stew reheat sauté fry brown temper', 'heat warm boil cook bring reduce steam'],
   ['bake', 'bake roast', 'toast'],
-  ['soak', 'bloom infuse steep macerate dip dunk moisten drench submerge hydrate sponge sprinkle-over', 'soak brush'],
+  ['soak', 'wet bloom infuse steep macerate dip dunk moisten drench submerge hydrate sponge sprinkle-over', 'soak brush'],
   ['wait', 'stand', 'cool rest leave let sit wait allow ripen'],
   ['chill', 'refrigerate fridge', 'chill'],
   ['freeze', 'freeze', ''],
   ['fill', 'pour spoon spread pipe ladle assemble arrange alternate scoop dollop sandwich distribute smear transfer tip', 'layer fill lay place set put build level smooth repeat divide portion'],
   ['finish', 'garnish decorate unmould unmold unclip invert demould demold', 'top crown dust finish glaze turn release slide ice frost'],
   ['serve', 'serve enjoy eat', ''],
-  ['hands', 'mix stir combine measure weigh chop dice mince grate zest squeeze juice sift sieve strain drain crush crumble bash peel core hull pit wash rinse dry-off pat separate wrap unwrap crack discard add incorporate sprinkle scatter drizzle strew stream preheat grease oil roll trim toss swirl tilt remove take scrape tap press push rub work gather bind dissolve store lift loosen-edge shave check taste repeat-as prepare get grab pick keep reserve save hold-back snip tear bang knock whiz run switch lower raise start begin stop continue increase decrease adjust return bring-together give ease butterfly hang insert attach fit count mark trace draw draw-circles', 'cut slice break halve quarter line cover set-aside dry reserve-some dot use make flatten double split form shape open close break-up go carry'],
+  ['hands', 'mix stir combine measure weigh chop dice mince grate zest squeeze juice sift sieve strain drain crush crumble bash peel core hull pit wash rinse dry-off pat separate wrap unwrap crack discard add incorporate sprinkle scatter drizzle strew stream preheat grease oil roll trim toss swirl tilt remove take scrape tap press push rub work gather bind dissolve store lift loosen-edge shave check taste repeat-as prepare get grab pick keep reserve save hold-back snip tear bang knock whiz run switch lower raise start begin stop continue increase decrease adjust return bring-together give ease butterfly hang insert attach fit count mark trace draw draw-circles', 'cut slice break halve quarter line cover set-aside dry reserve-some dot use make flatten double split form shape open close break-up'],
 ];
 
 const VERBS = new Map<string, Verb>();
@@ -50,7 +50,7 @@ export function verbOfForm(said: string): Verb | null {
 
 /** Words that follow a verb and not a noun: 'cool the custard', 'rest for an hour', 'cream together'. */
 export const AFTER_VERB = new Set(
-  'the a an it them this that these those your some in into for until till to onto on over with out off up down aside together at all everything each half one two three four five six any again gently well thoroughly completely slightly gradually slowly quickly briefly carefully lightly immediately back by through under overnight about another your every both very and between around rest remaining fridge just as from'.split(' '),
+  'the a an it them this that these those your some in into for until till to onto on over with out off up down aside together at all everything each half one two three four five six any again gently well thoroughly completely slightly gradually slowly quickly briefly carefully lightly immediately back by through under overnight about another your every both very and between around rest remaining fridge just as from while if before when at'.split(' '),
 );
 
 /** Adverbs that may stand before a verb: 'gently fold', 'then carefully pour', 'finally dust'. */

@@ -11,6 +11,7 @@ export interface WorkedOn {
   readonly butter: boolean;
   readonly cheese: boolean;
   readonly gelatin: boolean;
+  readonly chocolate: boolean;
   /** Whether something has been built already: what is strewn then is finish. */
   readonly built: boolean;
   /** Whether it has been cold since it was built. */
@@ -18,8 +19,8 @@ export interface WorkedOn {
 }
 
 const PEAK = /\bpeaks?\b|\bfirm\b|\bstiff|\bfluffy\b|\bpale\b|\bribbon|\bdoubled?\b|\btripled?\b|\bfroth|\bfoam|\bbillow|\bholds? (?:its|their) shape|\bfloppy\b|\bthick and (?:light|pale|creamy)|\blight and|\bglossy\b|\baerated\b|\bin volume\b|\btrail|\bclings?\b/i;
-const HOT = /\bover (?:a |the )?(?:pan|pot|saucepan|bowl)?.{0,30}(?:simmering|boiling|hot|barely|steaming|steam)|\bdouble boiler|\bbain[- ]?marie|\bover (?:a |an )?(?:very )?(?:low|medium|high|gentle|direct|moderate)?[- ]?(?:low|medium|high)?\s*heat\b|\bon the (?:hob|stove|heat)\b|\bover steam\b|\bheat\b(?! off)|\bsimmering water/i;
-const COLD_PLACE = /\b(?:fridge|refrigerator|refrigerate|chiller|icebox|cold room|cold larder|into the cold|in the cold)\b/i;
+const HOT = /\bover (?:a |the )?(?:pan|pot|saucepan|bowl)?.{0,30}(?:simmering|boiling|hot|barely|steaming|steam)|\bdouble boiler|\bbain[- ]?marie|\bover (?:a |an )?(?:very )?(?:low|medium|high|gentle|direct|moderate)?[- ]?(?:low|medium|high)?\s*heat\b|\bon the (?:hob|stove|heat)\b|\bover steam\b|\bheat\b(?! off)|\bsimmering water|\b(?:slow|gentle|clear|soft|brisk) fire\b|\bover (?:a|the) fire\b/i;
+const COLD_PLACE = /\b(?:fridge|refrigerator|refrigerate|chiller|icebox|cold room|cold larder|into the cold|in the cold|cold place|cool place|cellar)\b/i;
 const FREEZER = /\bfreez(?:er|e)\b/i;
 const OVEN = /\bovens?\b/i;
 const ROOM = /\broom[- ]temp(?:erature)?|\bat room\b|\bcounter\b|\bworktop\b|\bon the bench\b/i;
@@ -45,6 +46,7 @@ export function workOf(c: Clause, on: WorkedOn, text = c.text): StepWork {
     case 'whisk':
       if (HOT.test(text) || (/\breach|\buntil (?:it|they) (?:is|are)? ?(?:hot|warm)/i.test(text) && /°|\b\d{2,3} ?[CF]\b/.test(text))) return 'heat';
       if (/^whisk (?:in|the (?:dry|flour|cornstarch|cornflour|custard powder|cocoa))/.test(said) && !air) return 'hands';
+      if (on.chocolate && !on.white && !on.yolk && !/\bpeaks?\b|\bfluffy\b|\blight\b|\bpale\b|\bwhipped\b/i.test(text)) return 'hands';
       return air ? 'whisk' : on.white || on.cream ? 'whisk' : on.yolk ? (/\buntil\b|\bmin/i.test(text) ? 'whisk' : 'hands') : on.cheese || on.butter ? 'beat' : 'hands';
     case 'beat':
     case 'blend':
@@ -210,6 +212,7 @@ export function workOf(c: Clause, on: WorkedOn, text = c.text): StepWork {
 
 function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   const timed = timesIn(text).length > 0;
+  if (ROOM.test(text) && verb !== 'remove' && verb !== 'lift') return 'wait';
   if (verb === 'remove' || verb === 'lift' || verb === 'slide' || verb === 'take') {
     if (/\bring\b|\bsides?\b|\bmou?lds?\b|\btin\b|\bcollar\b|\bpaper\b|\bfilm\b|\bout of the (?:dish|terrine|pan)|\bterrine\b/i.test(text) && !/\bheat\b|\boven\b/i.test(text)) return 'finish';
     if (/\bout of\b|\bfrom\b|\boff\b/i.test(text)) return ROOM.test(text) && timed ? 'wait' : /\b(?:fridge|freezer|refrigerator)\b/i.test(text) && timed ? 'wait' : 'hands';
@@ -246,6 +249,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'use':
     case 'make':
       if (VESSEL_TO_MIX.test(text) && !/\bserving bowl|\btrifle bowl/i.test(text)) return 'hands';
+      if (verb === 'make' && HOT.test(text)) return 'heat';
       if (verb === 'make' || verb === 'use' || verb === 'get' || verb === 'give') return 'hands';
       return SERVED_IN.test(text) || /\bon top\b|\bonto\b|\bover\b/i.test(text) ? 'fill' : 'hands';
     case 'cover':
@@ -257,6 +261,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
 
 /** Notes without a verb: 'lvs in cold water 5 min', 'lid on, fridge overnight', 'oven 180 C, 10 min'. */
 function workWithoutVerb(text: string, on: WorkedOn): StepWork {
+  if (/^(?:do (?:that|this|the same|it)|repeat|and so on)\b/i.test(text)) return 'fill';
   if (FREEZER.test(text)) return 'freeze';
   if (COLD_PLACE.test(text)) return 'chill';
   if (OVEN.test(text) && timesIn(text).length > 0) return 'bake';
@@ -300,6 +305,8 @@ export function minutesOf(text: string, work: StepWork): readonly [number, numbe
   const times = timesIn(text).filter((t) => !isAge(text, t));
   if (times.length === 0) return /\bfor (?:several|some) hours\b/i.test(text) ? [180, 360] : null;
   const t = times.find((x) => x.bound !== 'most') ?? times[0]!;
+  // 'Chill for up to 3 days' asks for no time of its own.
+  if (t.bound === 'most' && (work === 'chill' || work === 'freeze') && t.minutes[1] > 600) return [0, t.minutes[1]];
   const night = times.find((x) => x.minutes[0] >= 480 && x !== t);
   const [low, high] = t.minutes;
   if ((work === 'chill' || work === 'freeze' || work === 'wait' || work === 'soak') && night && t.bound !== 'most' && /\bor\b|\bbetter|\bpreferabl|\bideally|\bup to\b|\bthough\b|\bif you can\b/i.test(text)) return [low, Math.max(high, night.minutes[1])];
@@ -308,12 +315,14 @@ export function minutesOf(text: string, work: StepWork): readonly [number, numbe
 }
 
 /** 'Within 2 hours of serving', 'an hour before it is served', 'keeps 3 days': when, not how long. */
-const isAge = (text: string, t: SaidTime): boolean => /^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16)) || /\b(?:keeps?|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
+const isAge = (text: string, t: SaidTime): boolean => !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) && (/^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) || /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
 
 /** The temperature that a clause goes to; null for none. */
 export const temperatureOf = (found: readonly SaidTemperature[]): SaidTemperature | null => found[0] ?? null;
 
 const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
+  [/\b(?:stiff|firm)(?:ish|er)?,?(?: \w+)? peaks?\b/i, 'firm'],
+  [/\bsoft(?:ish|er)?,?(?: \w+)? peaks?\b/i, 'soft'],
   [/\bsoft(?:ly)?(?: and| to)? medium|\bmedium[- ]soft/i, 'medium'],
   [/\bmedium[- ](?:firm|stiff)|\bsemi[- ]?(?:stiff|firm|whipped)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
   [/\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i, 'soft'],
