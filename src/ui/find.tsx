@@ -26,8 +26,13 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
   const router = useRouter();
   const [sheets, setSheets] = useState<readonly { id: string; name: string }[]>([]);
   const [services, setServices] = useState<readonly { id: string; name: string }[]>([]);
+  const [ingredients, setIngredients] = useState<readonly { id: string; name: string }[]>([]);
   useEffect(() => {
     let wanted = true;
+    fetch('/api/larder')
+      .then((r) => r.json())
+      .then((found) => wanted && setIngredients(found as { id: string; name: string }[]))
+      .catch(() => undefined);
     fetch('/api/services')
       .then((r) => r.json())
       .then((found) => wanted && setServices(found as { id: string; name: string }[]))
@@ -47,6 +52,8 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
     { name: 'Today', group: 'Stations', keys: '0', run: go('/') },
     ...STATIONS.map((s) => ({ name: `${s.name}, ${s.says}`, group: 'Stations', keys: s.key, run: go(stationHref(s.name, sheetId)) })),
     { name: 'Start a new sheet', group: 'Commands', run: go('/new') },
+    { name: 'Paste a recipe: read what is written or told', group: 'Commands', run: go('/paste') },
+    ...ingredients.map((i) => ({ name: i.name, group: 'Larder', run: go(`/larder/${i.id}`) })),
     { name: 'Show the keys', group: 'Commands', keys: '?', run: showKeys },
     ...commands,
   ];

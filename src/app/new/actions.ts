@@ -3,6 +3,7 @@
 import { redirect } from 'next/navigation';
 import { kitchenOf } from '../../core/sheet/analyse';
 import { newLine } from '../../core/sheet/edits';
+import { SKELETONS, sheetOfSkeleton } from '../../core/sheet/skeletons';
 import { startingSheet } from '../../core/sheet/starting';
 import { matcherFor } from '../../core/measures/match';
 import { openedKitchen } from '../../data/kitchen';
@@ -12,7 +13,7 @@ import { createSheet } from '../../data/sheets';
 /** What was wrong with the form; null before it is sent. */
 export type CreateAnswer = { readonly field: 'name'; readonly says: string } | null;
 
-/** Makes a sheet from the form and opens it on Bench. A cream that cannot be read goes along as typed. */
+/** Makes a sheet from the form and opens it on Bench: of a family's parts where one is chosen, else of one cream. A cream that cannot be read goes along as typed. */
 export async function createFromForm(_before: CreateAnswer, form: FormData): Promise<CreateAnswer> {
   const name = String(form.get('name') ?? '').trim().slice(0, 120);
   const cream = String(form.get('cream') ?? '').trim().slice(0, 500);
@@ -20,8 +21,12 @@ export async function createFromForm(_before: CreateAnswer, form: FormData): Pro
   const db = openedKitchen();
   const facts = readKitchenFacts(db);
   const context = { larder: kitchenOf(facts).larder, matcher: matcherFor(facts.larder), measures: { cups: facts.rules.cups, eggs: facts.rules.eggs } };
-  const lines = cream === '' ? [] : [newLine('line-1', cream, context)];
+  const mixerId = facts.mixers[0]?.id ?? 'planetary';
+  const skeleton = SKELETONS.find((s) => s.id === form.get('start'));
+  const doc = skeleton
+    ? sheetOfSkeleton(skeleton, name, mixerId, context, facts.rules.ways, () => crypto.randomUUID())
+    : startingSheet(name, mixerId, cream === '' ? [] : [newLine('line-1', cream, context)], context.larder, facts.rules.ways);
   const id = crypto.randomUUID();
-  createSheet(db, id, startingSheet(name, facts.mixers[0]?.id ?? 'planetary', lines, context.larder, facts.rules.ways), Date.now());
+  createSheet(db, id, doc, Date.now());
   redirect(`/sheet/${id}/bench`);
 }

@@ -3,7 +3,6 @@ import { plainNumber } from '../figure';
 import { fail, ok, type Result } from '../result';
 import type { SheetAnalysis } from '../sheet/analyse';
 import { shownSteps } from '../sheet/method';
-import type { SourceRow } from '../recipe/draft';
 import { readTable } from './table';
 import { fileName, type WrittenFile } from './written';
 
@@ -34,27 +33,27 @@ export function writeLinesCsv(s: SheetAnalysis): WrittenFile {
 /**
  * Reads a table of lines: a column `line` ('250 g mascarpone'), or `amount` and `name`; `part` makes the headings. Any separator, decimal
  * mark or byte-order mark.
- * @returns rows as the recipe readers give them; a fault on `file` otherwise.
+ * @returns the lines as a cook would write them down, under the names of their parts; a fault on `file` otherwise.
  */
-export function readLinesCsv(text: string): Result<readonly SourceRow[]> {
+export function textOfLinesCsv(text: string): Result<string> {
   const table = readTable(text, []);
   if (!table.ok) return table;
   const { rows } = table.value;
   const has = (column: string): boolean => rows.length > 0 && Object.hasOwn(rows[0]!, column);
   if (!has('line') && !(has('name') || has('ingredient'))) return fail('file', 'no-column', 'There is no column ‘line’, nor ‘amount’ and ‘name’, in the first row of that table.');
-  const out: SourceRow[] = [];
+  const out: string[] = [];
   let part = '';
   for (const row of rows.slice(0, 4000)) {
     const named = (row.part ?? '').trim();
     if (named !== '' && named !== part) {
-      out.push({ text: named, kind: 'part' });
+      out.push('', `${named}:`);
       part = named;
     }
     const typed = (row.line ?? '').replace(/^'(?=[=+\-@])/, '').trim();
     const grams = (row.grams ?? row.amount ?? row.quantity ?? '').trim();
     const unit = (row.unit ?? '').trim() || (row.grams !== undefined || !/[a-z]/i.test(grams) ? 'g' : '');
     const line = typed || `${grams} ${unit} ${(row.name ?? row.ingredient ?? '').trim()}`.replace(/\s+/g, ' ').trim();
-    if (line !== '' && line !== 'g') out.push({ text: line, kind: 'line' });
+    if (line !== '' && line !== 'g') out.push(line);
   }
-  return out.length === 0 ? fail('file', 'empty', 'There is no line in that table.') : ok(out);
+  return out.length === 0 ? fail('file', 'empty', 'There is no line in that table.') : ok(`Ingredients\n${out.join('\n')}`);
 }

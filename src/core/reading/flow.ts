@@ -117,8 +117,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const place = { under: null, block, start: c.start, end: c.end };
     const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
     if (both) {
-      for (const of of ['juice', 'zest']) {
-        lines.push({ ...draftLine(`${of} of ${both[1]!}`, place, context), written: said.text });
+      for (const taken of ['juice', 'zest']) {
+        lines.push({ ...draftLine(`${taken} of ${both[1]!}`, place, context), written: said.text });
         bowlOf.push(null);
         stepOf.push(null);
       }

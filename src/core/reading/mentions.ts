@@ -123,7 +123,7 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
     for (const w of own) {
       const head = w === bare.at(-1);
       const nounOfOther = /^(?:cream|milk|sugar|butter|water|egg|cheese|juice|chocolate|vanilla)$/.test(w) && !head;
-      if (!nounOfOther && !(l.role === 'cheese' && w === 'cream')) claim(w, i, head ? 2 : 1.2);
+      if (!nounOfOther && (head || senses.get(w)?.kind !== 'product') && !(l.role === 'cheese' && w === 'cream')) claim(w, i, head ? 2 : 1.2);
     }
   });
   for (const [phrase, of] of byPhrase) senses.set(phrase, { kind: 'line', lines: [...of].map(([line, strength]) => ({ line, strength })) });

@@ -10,6 +10,7 @@ import { amountsIn } from './amounts';
 import { gramsIn, type Bowl } from './bowls';
 import { clausesOf, clauseOf, sentencesOf, type Clause } from './clauses';
 import { flowOf, type Flow, type FlowClause } from './flow';
+import { feedsIn, headedFlow, type ListedFeed } from './headed';
 import { kindOf, waysOf } from './kinds';
 import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import { SORTS } from './mentions';
@@ -34,6 +35,8 @@ export interface ReadPart {
   readonly takes: readonly { readonly part: string; readonly share: number; readonly says: string }[];
   readonly ways: Readonly<Record<string, string>>;
   readonly syrupC: number | null;
+  /** Rows of its list that take from other parts or say what is lost, as written. */
+  readonly feeds: readonly { readonly text: string; readonly part: string | null; readonly start: number }[];
 }
 
 export interface ReadLine {
@@ -118,11 +121,14 @@ export function readRecipe(text: string, context: ReadContext, choices: ReadChoi
   if (!rows.ok) return rows;
   const prose = rows.value.filter((r) => r.kind === 'prose').map((r) => r.text).join('\n');
   const separates = /\byolks?\b/i.test(prose) && /\b(?:egg )?whites?\b/i.test(prose);
-  const listed = rows.value.filter((r) => r.kind === 'line').flatMap((r) => linesOfRow(r.text, r, lineContext, separates));
+  const feeds = feedsIn(rows.value);
+  const isFeed = (r: Row): boolean => feeds.some((f) => f.text === r.text && f.under === r.under);
+  const listed = rows.value.filter((r) => r.kind === 'line' && !isFeed(r)).flatMap((r) => linesOfRow(r.text, r, lineContext, separates));
   const { clauses, chatter } = workIn(rows.value, listed.length > 0);
   const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || cups.system === 'us';
-  const flow = flowOf(clauses, listed, lineContext, fahrenheit);
-  return ok(assembled(text, rows.value, flow, chatter, cups, context));
+  const followed = flowOf(clauses, listed, lineContext, fahrenheit);
+  const flow = feeds.length > 0 || followed.steps.length === 0 ? headedFlow(followed, rows.value, feeds) : followed;
+  return ok(assembled(text, rows.value, flow, feeds, chatter, cups, context));
 }
 
 interface Work {
@@ -180,9 +186,13 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);
 }
 
-function assembled(text: string, rows: readonly Row[], flow: Flow, chatter: readonly string[], cups: SaidCups, context: ReadContext): Reading {
+function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readonly ListedFeed[], chatter: readonly string[], cups: SaidCups, context: ReadContext): Reading {
   const used = flow.bowls.filter((b) => b.lines.size > 0 || b.takes.size > 0 || b.place === 'kept');
-  const parts = partsOf(used, flow, rows);
+  const parts = partsOf(used, flow, rows).map((p, i): ReadPart => ({ ...p, feeds: feeds.filter((f) => f.under === used[i]!.heading).map((f) => ({ text: f.text, part: f.from === null ? null : (partAtHeading(f.from) ?? null), start: f.start })) }));
+  function partAtHeading(heading: string): string | undefined {
+    const i = used.findIndex((b) => b.heading === heading);
+    return i < 0 ? undefined : `p${used[i]!.id + 1}`;
+  }
   const idOf = new Map(used.map((b, i) => [b.id, parts[i]!.id]));
   const partAt = (bowl: number | null): string | null => (bowl === null ? null : (idOf.get(bowl) ?? null));
   const owner = new Map<number, string>();
@@ -294,7 +304,7 @@ function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): reado
   }
   return used.map((b) => {
     const kind = kindOf(b, flow);
-    const heading = [...headings].find(([, of]) => of === b)?.[0];
+    const heading = [...headings].find(([, of]) => of === b)?.[0] ?? (b.lines.size === 0 ? b.heading : undefined);
     const base = heading ?? plainNameOf(b, kind, flow);
     const n = (names.get(keyOf(base)) ?? 0) + 1;
     names.set(keyOf(base), n);
@@ -303,7 +313,7 @@ function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): reado
       const reach = used.includes(from) ? from : null;
       return reach ? [{ part: `p${reach.id + 1}`, share, says: b.keptSays }] : [];
     });
-    return { id: `p${b.id + 1}`, name: (n === 1 ? base : `${base} ${n}`).slice(0, 60), kind, stage: b.air && isWhisked(kind) ? b.stage : null, takes, ways: waysOf(b, kind, flow), syrupC: b.hotC !== null && b.hotC >= 100 && b.hotC <= 140 ? b.hotC : null };
+    return { id: `p${b.id + 1}`, name: (n === 1 ? base : `${base} ${n}`).slice(0, 60), kind, stage: b.air && isWhisked(kind) ? b.stage : null, takes, ways: waysOf(b, kind, flow), syrupC: b.hotC !== null && b.hotC >= 100 && b.hotC <= 140 ? b.hotC : null, feeds: [] };
   });
 }
 
@@ -368,7 +378,7 @@ function lostWords(text: string, r: Reading, larder: ReadonlyMap<string, Ingredi
   const names = larderWords(larder);
   const kept = new Map<string, number>();
   const count = (words: string): readonly string[] => (words.toLowerCase().match(/[\p{L}\d½¼¾⅓⅔][\p{L}\p{M}\d.,/½¼¾⅓⅔%'’-]*/gu) ?? []).map((w) => w.replace(/[.,/'’-]+$/, ''));
-  for (const w of count([...r.lines.map((l) => l.draft.written), ...r.steps.map((s) => s.text), r.title, ...r.parts.map((p) => p.name), ...r.unread, r.portions ? `${r.portions.low} ${r.portions.high}` : ''].join('\n'))) kept.set(w, (kept.get(w) ?? 0) + 1);
+  for (const w of count([...r.lines.map((l) => l.draft.written), ...r.parts.flatMap((p) => p.feeds.map((f) => f.text)), ...r.steps.map((s) => s.text), r.title, ...r.parts.map((p) => p.name), ...r.unread, r.portions ? `${r.portions.low} ${r.portions.high}` : ''].join('\n'))) kept.set(w, (kept.get(w) ?? 0) + 1);
   const lost: string[] = [];
   for (const row of text.split(/\r\n|\r|\n/)) {
     let missing = false;

@@ -35,7 +35,7 @@ const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|w
 const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
 const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
-const YIELD = /^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/i;
+const YIELD = /^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/i;
 const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
 const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b.{0,60}\d/i;
 const FOR_THE = /^(?:for|to make|to do|making) (?:the )?(.{2,60}?)(?:,? you(?:['’]ll)? need)?:?$/i;
@@ -101,6 +101,7 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   if (span[0] <= 2) return !/[.!]\s+\p{Lu}/u.test(text) && !isTime(text) && name !== '';
   if (/^(?:the )?(?:(?:finely|freshly) )?(?:grated |pared )?(?:zest|juice|peel|rind|seeds)\b[^.]{0,30}\b(?:of|from)\b/i.test(text) && text.length < 70) return true;
   if (amounts[0]!.unit !== null && text.length < 70 && !/[.!]$/.test(text) && !isTime(text) && isIngredient(name)) return true;
+  if (amounts[0]!.unit === null && !isIngredient(name)) return false;
   return !(verbNamed(first) !== null && isAction(text)) && text.length < 90 && !/[.!]$/.test(text) && !isTime(text) && !hasVerbInside(text);
 }
 
@@ -139,7 +140,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (i === 0 && isTitle(r, next, listed)) {
       push('title', text.replace(/[:.]$/, ''));
       // A list that begins at once stands under its own name, where others have one too.
-      if (next && !next.blankBefore && looksLikeLine(next.text) && rows.some((x, j) => j > 1 && x.blankBefore && isPartHeading(x, rows[j + 1], isIngredient))) {
+      if (next && !next.blankBefore && looksLikeLine(next.text) && !YIELD.test(next.text) && (looksLikeMeasured(next.text) || isIngredient(splitLine(next.text).name)) && rows.some((x, j) => j > 1 && x.blankBefore && isPartHeading(x, rows[j + 1], isIngredient))) {
         part = partName(text);
         push('part', part);
       }

@@ -202,9 +202,11 @@ export function cupsIn(text: string, usual: CupSystem): SaidCups {
     of.quotes.push(m[0].replace(/\s+/g, ' ').trim());
     votes.set(system, of);
   }
+  // Grams and millilitres beside them: the spoons are those of today, not the old imperial ones.
+  const weighed = /\b\d+(?:[.,]\d+)? ?(?:g|ml|kg|cl|dl)\b/i.test(text) && !/\bpints?\b|\bfl\.? ?oz\b|\b\d ?oz\b|\bounces?\b/i.test(text);
   // Cups beside millilitres and caster sugar are not the old imperial cup: pints are.
   const imperial = votes.get('imperial');
-  if (imperial && imperial.weight < 9 && /\bcups?\b/i.test(text)) {
+  if (imperial && imperial.weight < 9 && (weighed || /\bcups?\b/i.test(text))) {
     votes.delete('imperial');
     if (!votes.has('metric') || votes.get('metric')!.weight < imperial.weight) votes.set('metric', imperial);
   }

@@ -79,15 +79,20 @@ export function readingToSheet(r: Reading, to: ToSheet): SheetRead {
       const id = l.draft.ingredient?.id ?? null;
       return [{ ...typed, ingredientId: id, fromPartId: null, stepId: l.step === null ? null : stepIds[l.step]!, lastGood: id !== null && l.draft.grams !== null ? { text, ingredientId: id, fromPartId: null } : null }];
     });
-    const feeds = read.takes.flatMap((t): Line[] => {
+    // What the list says itself stands as it is written.
+    const listed = read.feeds.map((f): Line => {
+      const from = f.part === null ? null : (partIds.get(f.part) ?? null);
+      return { id: newId(), text: f.text.slice(0, 480), ingredientId: null, fromPartId: from, lastGood: { text: f.text.slice(0, 480), ingredientId: null, fromPartId: from }, stepId: firstFeeding(r, read.id, f.part, stepIds) };
+    });
+    const feeds = read.feeds.length > 0 ? listed : read.takes.flatMap((t): Line[] => {
       const from = shells.find((x) => x.id === partIds.get(t.part));
       if (!from) return [];
       const text = feedText(t.share, t.says, from.name, r, t.part);
-      const at = r.steps.findIndex((s) => s.part === read.id && (s.work === 'fold' || s.work === 'hands' || s.work === 'beat' || s.work === 'whisk' || s.work === 'heat') && s.after.some((a) => r.steps[a]!.part === t.part));
-      const any = at >= 0 ? at : r.steps.findIndex((s) => s.part === read.id);
-      return [{ id: newId(), text, ingredientId: null, fromPartId: from.id, lastGood: { text, ingredientId: null, fromPartId: from.id }, stepId: any >= 0 ? stepIds[any]! : null }];
+      return [{ id: newId(), text, ingredientId: null, fromPartId: from.id, lastGood: { text, ingredientId: null, fromPartId: from.id }, stepId: firstFeeding(r, read.id, t.part, stepIds) }];
     });
-    return { ...shell, lines: [...own, ...feeds].slice(0, 200) };
+    const place = new Map<string, number>([...r.lines.map((l, k) => [lineIds[k]!, l.draft.start] as const), ...read.feeds.map((f, k) => [feeds[k]!.id, f.start] as const)]);
+    const lines = read.feeds.length > 0 ? [...own, ...feeds].toSorted((a, b) => (place.get(a.id) ?? 0) - (place.get(b.id) ?? 0)) : [...own, ...feeds];
+    return { ...shell, lines: lines.slice(0, 200) };
   });
   const steps = stepsOf(r, stepIds, partIds);
   const sheet: Sheet = {
@@ -110,6 +115,14 @@ export function readingToSheet(r: Reading, to: ToSheet): SheetRead {
     unread: [],
   };
   return { sheet, lineIds, stepIds, notSaid };
+}
+
+/** The step at which a part is given another one: the first of its own that waits for it, else its first; null where it has none. */
+function firstFeeding(r: Reading, part: string, from: string | null, stepIds: readonly string[]): string | null {
+  const mixes = ['fold', 'hands', 'beat', 'whisk', 'heat'];
+  const at = r.steps.findIndex((s) => s.part === part && mixes.includes(s.work) && from !== null && s.after.some((a) => r.steps[a]!.part === from));
+  const any = at >= 0 ? at : r.steps.findIndex((s) => s.part === part);
+  return any >= 0 ? stepIds[any]! : null;
 }
 
 function partOf(p: ReadPart, id: string, mixerId: string, use: Use): Part {

@@ -1,9 +1,11 @@
 import type { Ingredient } from '../composition/ingredient';
-import { readLine, splitLine, withAmount, type Measures } from '../measures/line';
+import { readLine, scaleLineText, splitLine, withAmount, type Measures } from '../measures/line';
 import { ingredientNamed, type Matcher } from '../measures/match';
 import { inPlannedOrder, settleMethod } from '../ways/settle';
 import { partNamed, readFeedAmount } from './feed';
 import { isLossText, readLoss } from './loss';
+import { goesByItself, type PartKind, type StepMachine, type StepWork } from './kinds';
+import { questionNamed } from '../ways/questions';
 import type { Line, Part, Sheet, Step } from './schema';
 
 /** What an edit needs to know of the kitchen. */
@@ -127,6 +129,58 @@ export function setPart(sheet: Sheet, partId: string, change: Partial<Pick<Part,
   };
 }
 
+/** Another kind for a part: its schools and, in a method of the ways, its steps follow; its lines and their words stay. */
+export function setPartKind(sheet: Sheet, partId: string, kind: PartKind, context: EditContext): Sheet {
+  const changed = editPart(sheet, partId, (p) => ({ ...p, kind, ways: Object.fromEntries(Object.entries(p.ways).filter(([key]) => questionNamed(key)?.kinds.includes(kind))) }));
+  return settleMethod(changed, context.larder, new Set([partId]));
+}
+
+/** Moves a line into another part, to its end; in a method of the cook's own it keeps its step. */
+export function setLinePart(sheet: Sheet, lineId: string, toPartId: string, context: EditContext): Sheet {
+  const line = findLine(sheet, lineId);
+  const to = sheet.parts.find((p) => p.id === toPartId);
+  if (!line || !to || to.lines.some((l) => l.id === lineId) || line.fromPartId === toPartId) return sheet;
+  const moved = { ...line, stepId: sheet.method === 'own' ? line.stepId : null };
+  const parts = sheet.parts.map((p) => (p.id === toPartId ? { ...p, lines: [...p.lines, moved] } : { ...p, lines: p.lines.filter((l) => l.id !== lineId) }));
+  return settleMethod({ ...sheet, parts }, context.larder);
+}
+
+/** Divides a line: so large a share (0–1) of it becomes a line of its own behind it, for another step. */
+export function divideLine(sheet: Sheet, lineId: string, share: number, newId: string, context: EditContext): Sheet {
+  const part = sheet.parts.find((p) => p.lines.some((l) => l.id === lineId));
+  const line = findLine(sheet, lineId);
+  if (!part || !line || !(share > 0 && share < 1) || line.fromPartId !== null) return sheet;
+  const at = part.lines.findIndex((l) => l.id === lineId);
+  const less = settled({ ...line, text: scaleLineText(line.text, 1 - share) }, context);
+  const more = settled({ ...line, id: newId, text: scaleLineText(line.text, share) }, context);
+  return editLines(sheet, part.id, (lines) => [...lines.slice(0, at), less, more, ...lines.slice(at + 1)]);
+}
+
+/** Lets the last step that builds the dessert take a part up, so that it goes somewhere. */
+export function placePart(sheet: Sheet, partId: string): Sheet {
+  const builds = (s: Step): boolean => s.parts.length > 0 || s.work === 'fill' || s.work === 'finish';
+  const at = Math.max(sheet.steps.findLastIndex(builds), sheet.steps.findLastIndex((s) => s.partId === null), 0);
+  return { ...sheet, steps: sheet.steps.map((s, i) => (i === at && !s.parts.includes(partId) ? { ...s, parts: [...s.parts, partId] } : s)) };
+}
+
+/** Which part a step makes; null for putting the dessert together. */
+export const setStepPart = (sheet: Sheet, stepId: string, partId: string | null): Sheet => ({ ...sheet, steps: sheet.steps.map((s) => (s.id === stepId ? { ...s, partId, edited: true } : s)) });
+
+/** What kind of work a step is: what goes on by itself has its time as a wait, all else at hand; only whisking has the whisk's clock. */
+export function setStepWork(sheet: Sheet, stepId: string, work: StepWork): Sheet {
+  return {
+    ...sheet,
+    steps: sheet.steps.map((s) => {
+      if (s.id !== stepId) return s;
+      const said = s.minutes ?? (s.waitH ? ([60 * s.waitH[0], 60 * s.waitH[1]] as [number, number]) : s.handsMin === null ? null : ([s.handsMin, s.handsMin] as [number, number]));
+      const by = goesByItself(work);
+      return { ...s, work, edited: true, whisks: work === 'whisk', machine: MACHINE_OF[work], waitH: by && said ? [said[0] / 60, said[1] / 60] : null, handsMin: !by && said ? Math.min(6000, said[1]) : null };
+    }),
+  };
+}
+
+const MACHINE_OF: Readonly<Record<StepWork, StepMachine | null>> = { hands: null, whisk: 'mixer', beat: null, fold: null, heat: 'hob', bake: 'oven', soak: null, wait: null, chill: 'fridge', freeze: 'freezer', fill: null, finish: null, serve: null };
+
 export const addPart = (sheet: Sheet, part: Part, context: EditContext): Sheet => settleMethod({ ...sheet, parts: [...sheet.parts, part] }, context.larder);
 
 /** Takes a part out; lines that took from it stay as they are written and say that it is gone. The last part stays. */
@@ -147,7 +201,12 @@ export const setStep = (sheet: Sheet, stepId: string, change: Partial<Omit<Step,
   steps: sheet.steps.map((s) => (s.id === stepId ? { ...s, ...change, edited: s.edited || Object.keys(change).some((k) => k !== 'note') } : s)),
 });
 
-export const moveStep = (sheet: Sheet, stepId: string, to: number): Sheet => ({ ...sheet, steps: moved(sheet.steps, stepId, to) });
+/** Moves a step in the working order; in a method of the cook's own what it was to wait for stands before it no longer where it is moved past that. */
+export function moveStep(sheet: Sheet, stepId: string, to: number): Sheet {
+  const steps = moved(sheet.steps, stepId, to);
+  const place = new Map(steps.map((s, i) => [s.id, i]));
+  return { ...sheet, steps: steps.map((s, i) => (s.after.some((a) => (place.get(a) ?? -1) > i) ? { ...s, after: s.after.filter((a) => (place.get(a) ?? -1) < i) } : s)) };
+}
 
 /** A step of the cook's own, behind another one. */
 export function addStep(sheet: Sheet, id: string, title: string, partId: string | null, afterStepId: string | null): Sheet {
@@ -159,7 +218,7 @@ export function addStep(sheet: Sheet, id: string, title: string, partId: string 
 /** Takes a step out; its lines have no step then, and a tell says so. A step of a way comes back when the way is chosen anew. */
 export const removeStep = (sheet: Sheet, stepId: string): Sheet => ({
   ...sheet,
-  steps: sheet.steps.filter((s) => s.id !== stepId),
+  steps: sheet.steps.filter((s) => s.id !== stepId).map((s) => (s.after.includes(stepId) ? { ...s, after: [...new Set(s.after.flatMap((a) => (a === stepId ? (sheet.steps.find((x) => x.id === stepId)?.after ?? []) : [a])))] } : s)),
   parts: sheet.parts.map((p) => (p.lines.some((l) => l.stepId === stepId) ? { ...p, lines: p.lines.map((l) => (l.stepId === stepId ? { ...l, stepId: null } : l)) } : p)),
 });
 

@@ -124,8 +124,19 @@ function takesWords(step: Step, a: PartAnalysis | null): string {
   if (step.whisks && a?.window.ok) return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...timeRange(a, a.window.value.opensS))}`;
   if (step.whisks && a?.eggWhip?.ok) return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...houseRange(a.eggWhip.value.window.opensS, EGG_WHISK_SPREAD))}`;
   if (step.whisks && a && !a.whip.ok && a.whip.fault.code !== 'not-whipped') return 'not to be had';
+  if (step.minutes) return timeWords(step);
   if (step.waitH && step.waitH[1] > 0) return waitWords(step.waitH);
   return step.handsMin ? withUnit(plainNumber(step.handsMin, 0), 'min') : '';
+}
+
+/** The time that a step of the cook's own says, as cooks say it: '5 min', '6–12 h', '20 s'; '' where none is said. */
+export function timeWords(step: Pick<Step, 'minutes' | 'waitH' | 'handsMin'>): string {
+  const said = step.minutes ?? (step.waitH && step.waitH[1] > 0 ? [60 * step.waitH[0], 60 * step.waitH[1]] : step.handsMin === null ? null : [step.handsMin, step.handsMin]);
+  if (!said) return '';
+  const [low, high] = said as readonly [number, number];
+  if (high < 1) return withUnit(plainNumber(high * 60, 0), 's');
+  if (high >= 2880) return low < 60 ? `up to ${withUnit(plainNumber(high / 1440, 0), 'days')}` : withUnit(`${plainNumber(low / 1440, 0)}\u2060–\u2060${plainNumber(high / 1440, 0)}`, 'days');
+  return waitWords([low / 60, high / 60]);
 }
 
 /** Hours of waiting as cooks say them: '20–30 min', '8–14 h'. */

@@ -1,4 +1,4 @@
-import { addLine, newLine, setLineAmount, setPart, setLineText, type EditContext } from '../sheet/edits';
+import { addLine, newLine, placePart, setLineAmount, setPart, setLineText, type EditContext } from '../sheet/edits';
 import { showGramsPlain } from '../figure';
 import { readLine } from '../measures/line';
 import type { Part, Sheet } from '../sheet/schema';
@@ -26,6 +26,8 @@ export function applyTellEdit(sheet: Sheet, change: TellEdit, context: EditConte
       return part ? setPart(sheet, part.id, { heat: { ...part.heat, ...change.change } }, context) : sheet;
     case 'switch-way':
       return switchWay(sheet, change.partId, change.question, change.option, { larder: context.larder, measures: context.measures, newId });
+    case 'place-part':
+      return change.partIds.reduce(placePart, sheet);
     case 'carton-egg':
       return sheet.parts.filter((p) => change.partIds.includes(p.id)).reduce((at, p) => withCartonEgg(at, p, context, newId), sheet);
   }

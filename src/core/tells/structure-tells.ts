@@ -2,7 +2,7 @@ import { showGrams } from '../figure';
 import { ROLE_NAMES } from '../larder/role';
 import type { SheetAnalysis } from '../sheet/analyse';
 import { usedUpParts } from '../sheet/read-sheet';
-import type { Tell } from './tell';
+import type { Tell, TellAction } from './tell';
 
 const look = (key: string, state: Tell['state'], says: string): Tell => ({ key, state, sentence: [says], track: null, action: null });
 
@@ -53,7 +53,8 @@ function unusedParts(s: SheetAnalysis): Tell[] {
   const usedUp = usedUpParts(s.sheet);
   const idle = s.sheet.parts.filter((p) => p.kind !== 'soak' && p.lines.length > 0 && !placed.has(p.id) && !usedUp.has(p.id));
   if (idle.length === 0) return [];
-  return [look('idle-parts', 'near', `${list(idle.map((p) => p.name))} ${idle.length === 1 ? 'goes' : 'go'} nowhere: no step puts ${idle.length === 1 ? 'it' : 'them'} into the dessert.`)];
+  const action: TellAction = { label: 'Put it in at the end', why: 'with the last step that builds the dessert', edit: { kind: 'place-part', partIds: idle.map((p) => p.id) } };
+  return [{ ...look('idle-parts', 'near', `${list(idle.map((p) => p.name))} ${idle.length === 1 ? 'goes' : 'go'} nowhere: no step puts ${idle.length === 1 ? 'it' : 'them'} into the dessert.`), action }];
 }
 
 /** A part that is only there to be taken from, and of which something stays. */

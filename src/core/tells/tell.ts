@@ -23,6 +23,7 @@ export type TellEdit =
   | { readonly kind: 'set-portions'; readonly portions: number }
   | { readonly kind: 'set-batches'; readonly partId: string; readonly batches: number }
   | { readonly kind: 'set-heat'; readonly partId: string; readonly change: Partial<HeatPlan> }
+  | { readonly kind: 'place-part'; readonly partIds: readonly string[] }
   | { readonly kind: 'carton-egg'; readonly partIds: readonly string[] }
   | { readonly kind: 'switch-way'; readonly partId: string; readonly question: string; readonly option: string }
   | { readonly kind: 'set-cream-temperature'; readonly partId: string; readonly creamC: number };

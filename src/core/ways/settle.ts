@@ -112,7 +112,7 @@ function stepThatNames(line: Line, part: Part, steps: readonly Step[], larder: L
     .map((w) => w.replace(/(es|s)$/, ''));
   const names = (s: Step): boolean => {
     const text = plainName(`${s.title} ${s.detail}`);
-    return words.some((w) => text.includes(w));
+    return words.some((w) => new RegExp(`(?:^| )${w}(?:s|es)?(?: |$)`).test(text));
   };
   return (steps.find((s) => s.partId === part.id && names(s)) ?? steps.find(names))?.id ?? null;
 }

@@ -5,11 +5,12 @@ import Link from 'next/link';
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import { inSentence, plainNumber, withUnit } from '../../../../core/figure';
 import type { PartAnalysis } from '../../../../core/sheet/analyse';
-import { addLine, moveLine, movePart, newLine, removeLine, removePart, setPart } from '../../../../core/sheet/edits';
-import { isWhippedKind, PART_KIND_NAMES } from '../../../../core/sheet/kinds';
+import { addLine, moveLine, movePart, newLine, removeLine, removePart, setPart, setPartKind } from '../../../../core/sheet/edits';
+import { isWhippedKind, PART_KIND_NAMES, PART_KINDS } from '../../../../core/sheet/kinds';
 import { waysOfPart } from '../../../../core/ways/switch';
 import { OpensPanel } from '../../../../ui/opens-panel';
 import { railHatch } from '../../../../ui/part-look';
+import { QuietChoice } from '../../../../ui/quiet-choice';
 import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { AddLine } from './add-line';
@@ -122,7 +123,7 @@ function PartHead({ analysis, at }: { readonly analysis: PartAnalysis; readonly 
           panel={(close) => <WaysPanel partId={part.id} onDone={close} />}
         />
       )}
-      {ways.length === 0 && <span className="text-[14px] text-ink-soft">{PART_KIND_NAMES[part.kind]}</span>}
+      <QuietChoice label={`Kind of ${part.name}`} value={part.kind} options={PART_KINDS.map((k) => [k, PART_KIND_NAMES[k]] as const)} onChange={(kind) => edit('part-kind', (d) => setPartKind(d, part.id, kind, context))} className="text-[14px] text-ink-soft" />
       <span className="ml-auto flex items-baseline gap-2">
         {doc.parts.length > 1 && (
           <span className="flex self-center sm:opacity-0 sm:group-focus-within/part:opacity-100 sm:group-hover/part:opacity-100 pointer-coarse:opacity-100">

@@ -2,9 +2,12 @@
 
 import { useState } from 'react';
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
-import { moveStep, removeStep, setStep } from '../../../../core/sheet/edits';
+import { moveStep, removeStep, setStep, setStepPart, setStepWork } from '../../../../core/sheet/edits';
 import type { ShownStep } from '../../../../core/sheet/method';
+import { STEP_WORK_NAMES, STEP_WORKS } from '../../../../core/sheet/kinds';
 import type { Step } from '../../../../core/sheet/schema';
+import { workOfStep } from '../../../../core/timetable/own-work';
+import { QuietChoice } from '../../../../ui/quiet-choice';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
 /** A step's words and figures. Words that the cook changes stay when a way is switched. */
@@ -36,13 +39,17 @@ export function StepForm({ shown, step, at, onDone }: { readonly shown: ShownSte
           </button>
         </span>
       </div>
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <QuietChoice label="Kind of work" value={workOfStep(step)} options={STEP_WORKS.map((w) => [w, STEP_WORK_NAMES[w]] as const)} onChange={(work) => edit('step-work', (d) => setStepWork(d, step.id, work))} className="font-[600]" />
+        <QuietChoice label="Part that it makes" value={step.partId ?? ''} options={[...doc.parts.map((p) => [p.id, p.name] as const), ['', 'putting it together'] as const]} onChange={(to) => edit('step-part', (d) => setStepPart(d, step.id, to === '' ? null : to))} />
+      </div>
       <Words label="What to do" value={shown.title} max={200} onChange={(title) => set({ title })} />
       <Words label="How" value={detail} max={4000} rows={3} onChange={(text) => set({ detail: text })} />
       <Words label="Your own note; it stays whatever the way" value={step.note} max={2000} rows={2} onChange={(note) => set({ note })} />
       <div className="mt-2 grid grid-cols-3 gap-2.5">
-        <Amount label="At hand" unit="min" value={step.handsMin} onChange={(handsMin) => set({ handsMin })} max={6000} />
-        <Amount label="Waits from" unit="h" value={step.waitH?.[0] ?? null} onChange={(low) => set({ waitH: low === null ? null : [low, Math.max(low, step.waitH?.[1] ?? low)] })} max={1000} />
-        <Amount label="to" unit="h" value={step.waitH?.[1] ?? null} onChange={(high) => set({ waitH: high === null ? null : [Math.min(step.waitH?.[0] ?? high, high), high] })} max={1000} />
+        <Amount label="At hand" unit="min" value={step.handsMin} onChange={(handsMin) => set({ handsMin, ...(step.work === null ? {} : { minutes: null }) })} max={6000} />
+        <Amount label="Waits from" unit="h" value={step.waitH?.[0] ?? null} onChange={(low) => set({ waitH: low === null ? null : [low, Math.max(low, step.waitH?.[1] ?? low)], ...(step.work === null ? {} : { minutes: low === null ? null : [60 * low, 60 * Math.max(low, step.waitH?.[1] ?? low)] }) })} max={1000} />
+        <Amount label="to" unit="h" value={step.waitH?.[1] ?? null} onChange={(high) => set({ waitH: high === null ? null : [Math.min(step.waitH?.[0] ?? high, high), high], ...(step.work === null ? {} : { minutes: high === null ? null : [60 * Math.min(step.waitH?.[0] ?? high, high), 60 * high] }) })} max={1000} />
         <Amount label="Reaches" unit="°C" value={step.tempC} onChange={(tempC) => set({ tempC })} min={-40} max={300} />
         <Amount label="Oven" unit="°C" value={step.ovenC} onChange={(ovenC) => set({ ovenC })} min={30} max={300} />
         <Amount label="Use within" unit="min" value={step.useWithinMin} onChange={(useWithinMin) => set({ useWithinMin })} max={100_000} />

@@ -1,7 +1,6 @@
 import { MOST_CHARACTERS } from '../files/table';
 import { fail, ok, type Result } from '../result';
-import { portionsOf } from './read-text';
-import type { SourceRow } from './draft';
+import { portionsIn } from './setting';
 
 type Json = Readonly<Record<string, unknown>>;
 const isObject = (x: unknown): x is Json => typeof x === 'object' && x !== null && !Array.isArray(x);
@@ -48,21 +47,21 @@ export function plainText(html: unknown): string {
 
 const letter = (code: number): string => (code > 0 && code <= 0x10ffff ? String.fromCodePoint(code) : ' ');
 
-/** Every text of instructions, sections as headings. */
-function stepsOf(x: unknown, depth = 0): readonly SourceRow[] {
+/** Every text of instructions, one a row; sections as headings. */
+function stepsOf(x: unknown, depth = 0): readonly string[] {
   if (depth > DEEPEST) return [];
   if (typeof x === 'string') {
     return plainText(x)
       .split(/\n+/)
       .filter((t) => t.trim() !== '')
-      .map((text) => ({ text: text.trim().replace(/^\d{1,2}[.)]\s+/, ''), kind: 'step' as const }));
+      .map((text) => text.trim().replace(/^\d{1,2}[.)]\s+/, ''));
   }
   if (Array.isArray(x)) return x.slice(0, MOST_ROWS).flatMap((item) => stepsOf(item, depth + 1));
   if (!isObject(x)) return [];
-  if (isType(x, 'HowToSection')) return [...(x.name ? [{ text: plainText(x.name), kind: 'heading' as const }] : []), ...stepsOf(x.itemListElement ?? x.steps, depth + 1)];
+  if (isType(x, 'HowToSection')) return [...(x.name ? ['', `${plainText(x.name)}:`] : []), ...stepsOf(x.itemListElement ?? x.steps, depth + 1)];
   if (x.itemListElement) return stepsOf(x.itemListElement, depth + 1);
   const text = plainText(x.text ?? x.name ?? '');
-  return text ? [{ text, kind: 'step' }] : [];
+  return text ? [text.replace(/\n+/g, ' ')] : [];
 }
 
 /** Whether text holds a JSON-LD block or is JSON itself. */
@@ -70,9 +69,9 @@ export const looksLikeJson = (text: string): boolean => /application\/ld\+json/i
 
 /**
  * Reads a schema.org Recipe, from a JSON file or from a page that holds one in a script block.
- * @returns rows as `readRecipeText` gives them; a fault on `file` when there is no recipe in it or it is no JSON.
+ * @returns its text as a cook would write it down; a fault on `file` when there is no recipe in it or it is no JSON.
  */
-export function readRecipeJsonLd(text: string): Result<readonly SourceRow[]> {
+export function textOfJsonLd(text: string): Result<string> {
   if (text.length > MOST_CHARACTERS) return fail('file', 'too-large', 'That file is larger than 5 MB: no recipe is. Nothing was read.');
   const blocks = /<script/i.test(text) ? [...text.matchAll(/<script[^>]{0,300}application\/ld\+json[^>]{0,300}>([\s\S]*?)<\/script>/gi)].map((m) => m[1]!) : [text];
   let broken = false;
@@ -85,25 +84,31 @@ export function readRecipeJsonLd(text: string): Result<readonly SourceRow[]> {
       continue;
     }
     const recipe = findRecipe(json, 0);
-    if (recipe) return ok(rowsOf(recipe));
+    if (recipe) return ok(written(recipe));
   }
   return broken
     ? fail('file', 'no-json', 'That is not JSON that can be read: it may be cut off. Paste the recipe as text instead.')
     : fail('file', 'no-recipe', 'There is no schema.org Recipe in it.');
 }
 
-function rowsOf(recipe: Json): readonly SourceRow[] {
-  const rows: SourceRow[] = [{ text: plainText(recipe.name) || 'Recipe without a name', kind: 'title' }];
+/** A recipe as plain text: title, yield, ingredients, method, and what is said about it as a note. */
+function written(recipe: Json): string {
   const yields = (Array.isArray(recipe.recipeYield) ? recipe.recipeYield : [recipe.recipeYield]).map(plainText).filter(Boolean);
-  const portions = yields.find((y) => portionsOf(y) !== null) ?? yields[0];
-  if (portions) rows.push({ text: /\D/.test(portions) ? portions : `Serves ${portions}`, kind: 'yield' });
+  const said = yields.find((y) => portionsIn([/\D/.test(y) ? y : `Serves ${y}`], '') !== null) ?? yields[0];
   const list = Array.isArray(recipe.recipeIngredient) ? recipe.recipeIngredient : Array.isArray(recipe.ingredients) ? recipe.ingredients : [];
-  for (const item of list.slice(0, MOST_ROWS)) {
-    const text = plainText(item).replace(/\n/g, ' ');
-    if (text) rows.push(text.endsWith(':') ? { text: text.slice(0, -1).trim(), kind: 'part', written: text } : { text, kind: 'line' });
-  }
-  rows.push(...stepsOf(recipe.recipeInstructions));
   const about = plainText(recipe.description);
-  if (about) rows.push({ text: about, kind: 'note' });
-  return rows;
+  return [
+    plainText(recipe.name) || 'Recipe without a name',
+    ...(said ? [/\D/.test(said) ? said : `Serves ${said}`] : []),
+    '',
+    'Ingredients',
+    ...list.slice(0, MOST_ROWS).flatMap((item) => {
+      const line = plainText(item).replace(/\n/g, ' ');
+      return line ? [line.endsWith(':') ? `\n${line}` : line] : [];
+    }),
+    '',
+    'Method',
+    ...stepsOf(recipe.recipeInstructions),
+    ...(about ? ['', 'Notes', about] : []),
+  ].join('\n');
 }

@@ -1,0 +1,52 @@
+'use client';
+
+import { ChevronDown, ChevronUp } from 'lucide-react';
+import { plainNumber, withUnit } from '../../core/figure';
+import { timeWords } from '../../core/sheet/method';
+import { moveStep, setStepPart, setStepWork } from '../../core/sheet/edits';
+import { STEP_WORK_NAMES, STEP_WORKS } from '../../core/sheet/kinds';
+import type { Sheet, Step } from '../../core/sheet/schema';
+import { QuietChoice } from '../../ui/quiet-choice';
+import type { ReviewEdit } from './read-parts';
+
+/** The method as it was understood, in its order: work, words, where, how long. Each can be put right. */
+export function ReadMethod({ sheet, onEdit }: { readonly sheet: Sheet; readonly onEdit: ReviewEdit }) {
+  if (sheet.method !== 'own') return <p className="mt-6 border-t border-steel pt-3 text-ink-soft">No method is written: the kitchen’s own ways will write the steps.</p>;
+  const parts = [...sheet.parts.map((p) => [p.id, p.name] as const), ['', 'putting it together'] as const];
+  return (
+    <section aria-label="Method, in this order" className="mt-6 border-t border-steel pt-3">
+      <h2 className="pb-1 text-[17px]">Method, in this order</h2>
+      <ol>
+        {sheet.steps.map((s, i) => (
+          <li key={s.id} className="group/step grid grid-cols-[24px_64px_minmax(0,1fr)_auto] items-baseline gap-x-3 border-t border-steel-light py-1 text-[14.5px] sm:grid-cols-[24px_64px_minmax(0,1fr)_minmax(90px,130px)_86px]" data-work={s.work}>
+            <b className="fig text-[14px]">{i + 1}</b>
+            <QuietChoice label={`Work of step ${i + 1}`} value={s.work ?? 'hands'} options={STEP_WORKS.map((w) => [w, STEP_WORK_NAMES[w]] as const)} onChange={(work) => onEdit((d) => setStepWork(d, s.id, work))} className="text-[13.5px] text-ink-soft" />
+            <span className="min-w-0 [overflow-wrap:anywhere]">
+              {s.title}
+              {s.detail && <span className="text-ink-soft"> {s.detail}</span>}
+            </span>
+            <span className="flex items-baseline justify-end gap-1 text-right text-[13.5px] text-ink-soft max-sm:hidden">
+              <span className="flex self-center opacity-0 group-focus-within/step:opacity-100 group-hover/step:opacity-100 pointer-coarse:opacity-100">
+                <button type="button" className="flex size-6 items-center justify-center hover:text-ink disabled:opacity-35" aria-label={`Step ${i + 1} earlier`} disabled={i === 0} onClick={() => onEdit((d) => moveStep(d, s.id, i - 1))}>
+                  <ChevronUp size={15} />
+                </button>
+                <button type="button" className="flex size-6 items-center justify-center hover:text-ink disabled:opacity-35" aria-label={`Step ${i + 1} later`} disabled={i === sheet.steps.length - 1} onClick={() => onEdit((d) => moveStep(d, s.id, i + 1))}>
+                  <ChevronDown size={15} />
+                </button>
+              </span>
+              <QuietChoice label={`Part of step ${i + 1}`} value={s.partId ?? ''} face={whereOf(s, sheet)} options={parts} onChange={(to) => onEdit((d) => setStepPart(d, s.id, to === '' ? null : to))} className="truncate text-[13.5px]" />
+            </span>
+            <span className="fig text-right text-[14px]">{timeWords(s)}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** Where a step's work happens: its part, its machine, its heat. */
+function whereOf(s: Step, sheet: Sheet): string {
+  const part = sheet.parts.find((p) => p.id === s.partId)?.name ?? '';
+  const heat = s.ovenC ?? s.tempC;
+  return [s.machine ?? '', heat === null ? '' : withUnit(plainNumber(heat, 0), '°C'), part].filter(Boolean).join(', ') || 'together';
+}
