@@ -37,10 +37,10 @@ export function NewSheetForm({ facts, starts }: NewSheetFormProps) {
           <legend className="mb-1 font-[600]">What does it start from?</legend>
           <div className="grid gap-x-6 border-t border-steel-light sm:grid-cols-2">
             {[{ id: '', name: 'One cream', says: 'typed below' }, ...starts].map((s) => (
-              <label key={s.id} className={`flex min-h-11 cursor-pointer items-baseline gap-3 border-b border-steel-light px-2 py-2 has-focus-visible:outline-2 has-focus-visible:outline-ink ${start === s.id ? 'bg-yolk-pale' : 'hover:bg-paper'}`}>
+              <label key={s.id} className={`block min-h-11 cursor-pointer border-b border-steel-light px-2 py-1.5 has-focus-visible:outline-2 has-focus-visible:outline-ink ${start === s.id ? 'bg-yolk-pale' : 'hover:bg-paper'}`}>
                 <input type="radio" name="start" value={s.id} checked={start === s.id} onChange={() => setStart(s.id)} className="sr-only" />
-                <span className={start === s.id ? 'font-[650]' : ''}>{s.name}</span>
-                <span className="min-w-0 text-[14px] text-ink-soft">{s.says}</span>
+                <span className={`block ${start === s.id ? 'font-[650]' : ''}`}>{s.name}</span>
+                <span className="block truncate text-[13.5px] text-ink-soft">{s.says}</span>
               </label>
             ))}
           </div>

@@ -48,5 +48,5 @@ export function ReadMethod({ sheet, onEdit }: { readonly sheet: Sheet; readonly 
 function whereOf(s: Step, sheet: Sheet): string {
   const part = sheet.parts.find((p) => p.id === s.partId)?.name ?? '';
   const heat = s.ovenC ?? s.tempC;
-  return [s.machine ?? '', heat === null ? '' : withUnit(plainNumber(heat, 0), '°C'), part].filter(Boolean).join(', ') || 'together';
+  return [s.machine ?? '', heat === null ? '' : withUnit(plainNumber(heat, 0), '°C')].filter(Boolean).join(', ') || part || 'together';
 }

@@ -73,7 +73,7 @@ describe('a schema.org file', () => {
       const words = (t: string): readonly string[] => t.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
       const back2 = new Set(words(back.steps.map((x) => `${x.title} ${x.detail}`).join(' ')));
       const shown = shownSteps(analyseSheet(doc, kitchen)).flatMap((x) => words(`${x.title} ${x.detail}`));
-      expect(shown.filter((w) => !back2.has(w) && !back.notes.toLowerCase().includes(w))).toEqual([]);
+      expect(shown.filter((w) => w !== 'and' && w !== 'then' && !back2.has(w) && !back.notes.toLowerCase().includes(w))).toEqual([]);
       expect(file.cannot).toContain('the vessel');
       expect(file.text).not.toMatch(/\{(stage|mixer|time|bowls)\}/);
     }

@@ -10,6 +10,8 @@ export interface Bowl {
   readonly lines: Set<number>;
   /** Other bowls that were given to it, with their share. */
   readonly takes: Map<number, number>;
+  /** The step at which each was given. */
+  readonly takenAt: Map<number, number>;
   /** What it is in the dessert, where that is decided by how it gets there. */
   place: 'mix' | 'layer' | 'soak' | 'topping' | 'kept';
   air: boolean;
@@ -44,6 +46,7 @@ export const newBowl = (id: number, heading: string | null, step: number): Bowl 
   heading,
   lines: new Set(),
   takes: new Map(),
+  takenAt: new Map(),
   place: 'mix',
   air: false,
   stage: null,

@@ -385,6 +385,9 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         return;
       }
       if (m.sense.kind === 'larder') {
+        // 'The cream' of a dessert without any: the filling.
+        const filling = m.phrase === 'cream' && !lines.some((l) => l.role === 'cream') ? latest((b) => b.place === 'mix' && (b.takes.size > 0 || holds(b, 'cheese'))) : null;
+        if (filling) return asBowl(filling, m.from, share);
         const like = likeIt(m.sense.ingredient, lines);
         const line = like === null ? null : choose(like.map((l) => ({ line: l, strength: 1 })), fc, additive);
         if (line !== null) {
@@ -421,7 +424,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     if (c.at >= 0 && inHand.length > 0) {
       const open = inHand.filter((x) => (x.kind === 'line' ? fresh(x.line) : bowls[x.bowl]!.into === null));
       if (/^(?:it|them|this) in$/.test(object) && open.some((x) => x.kind === 'bowl' && x.bowl !== here()?.id)) for (const x of open.filter((y) => y.kind === 'bowl' && y.bowl !== here()?.id)) push({ ...x, at: c.at, share: ALL });
-      else if (/^(?:both|the two|all|everything|them both|together)\b/.test(object)) for (const x of open) push({ ...x, at: c.at, share: ALL });
+      else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) for (const x of open) push({ ...x, at: c.at, share: ALL });
       else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|in|together)\b/i.test(after)) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
       else if (/^(?:it|them|this|these)\b/.test(object) && open.some((x) => x.kind === 'line')) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
     }
@@ -487,6 +490,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         kept.place = 'kept';
         kept.air = source.air;
         kept.keptSays = said ? amountText(said) : from!.share.kind === 'part' ? from!.share.said : '';
+        kept.takenAt.set(source.id, at);
         kept.takes.set(source.id, from?.share.kind === 'part' ? from.share.share : KEPT_SHARE);
         step.bowl = source.id;
         return;
@@ -574,6 +578,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     if (keepsApart) {
       const made = make(fc.section ?? (bowl.heading && own.some((b) => b.heading === bowl!.heading) ? bowl.heading : null));
       made.takes.set(bowl.id, 1);
+      made.takenAt.set(bowl.id, at);
       bowl.into = made.id;
       bowl = made;
     }
@@ -619,6 +624,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   /** All of a bowl, or a share of it, goes into another. */
   function give(from: Bowl, to: Bowl, share: Share): void {
     if (from === to) return;
+    to.takenAt.set(from.id, steps.length - 1);
     // A few spoons to temper the other are no share of their own.
     if (share.kind === 'part' && /spoon|tbsp|tablespoon|tsp|ladle|dollop|little|bit/i.test(share.said)) return;
     if (share.kind === 'part') {
@@ -717,6 +723,16 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   /** Layers, toppings, what is poured into a mould: nothing is mixed. */
   function puts(step: FlowStep, at: number, freshItems: readonly Item[], bowlItems: readonly { b: Bowl; at: number; share: Share }[], fc: FlowClause, how: { additive: boolean; after: string }): void {
     const late = step.work === 'finish' || chilled;
+    // Onto paper or a sheet it only lies until it is baked, cooled or chopped.
+    if (step.work === 'fill' && freshItems.length === 0 && /\b(?:baking (?:paper|sheet|tray|parchment)|lined (?:baking )?(?:tray|sheet)|parchment|silicone mat|marble|oiled (?:tray|sheet)|greaseproof)\b/i.test(fc.clause.text)) {
+      const lies = bowlItems[0]?.b ?? here();
+      if (lies) {
+        step.bowl = lies.id;
+        lies.lastStep = at;
+        current = lies.id;
+      }
+      return;
+    }
     for (const { b, share } of bowlItems) {
       if (share.kind === 'part' && b.place === 'mix' && late) {
         // A share for the top.

@@ -56,7 +56,7 @@ export function headedFlow(flow: Flow, rows: readonly Row[], feeds: readonly Lis
     const olds = [...new Set(mine.flatMap((i) => holder(i) ?? []))].sort((a, b) => mine.filter((i) => b.lines.has(i)).length - mine.filter((i) => a.lines.has(i)).length);
     const main = olds[0];
     const kept = main ?? newBowl(id, heading, 0);
-    const b: Bowl = { ...kept, id, heading, lines: new Set(mine), takes: new Map(), into: null, keptSays: '', place: flow.steps.length === 0 ? 'mix' : kept.place };
+    const b: Bowl = { ...kept, id, heading, lines: new Set(mine), takes: new Map(), takenAt: new Map(), into: null, keptSays: '', place: flow.steps.length === 0 ? 'mix' : kept.place };
     if (flow.steps.length === 0) {
       const roles = rolesIn(b, flow.lines);
       const only = (...r: DraftLine['role'][]): boolean => [...roles.keys()].every((x) => r.includes(x));

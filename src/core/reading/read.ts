@@ -262,7 +262,7 @@ function stepsAfter(flow: Flow): readonly (readonly number[])[] {
     const bowls = new Set<number>([...(s.bowl === null ? [] : [s.bowl]), ...s.places, ...[...s.lines].flatMap((l) => flow.bowls.filter((b) => b.lines.has(l)).map((b) => b.id))]);
     for (const b of bowls) {
       if (lastOf.has(root(b))) after.add(lastOf.get(root(b))!);
-      for (const t of flow.bowls[root(b)]!.takes.keys()) if (lastOf.has(root(t)) && s.bowl !== null && root(s.bowl) === root(b)) after.add(lastOf.get(root(t))!);
+      for (const t of flow.bowls[root(b)]!.takes.keys()) if (lastOf.has(root(t)) && (flow.bowls[root(b)]!.takenAt.get(t) ?? 0) <= i && s.bowl !== null && root(s.bowl) === root(b)) after.add(lastOf.get(root(t))!);
     }
     const tool = bowls.size === 0 && /\b(?:bowl|whisk|beaters|plate|tin|glasses)\b/i.test(s.text) && placed.size === 0;
     const builds = !tool && (s.places.size > 0 || (s.bowl !== null && placed.has(root(s.bowl))) || s.work === 'fill' || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait')));

@@ -156,7 +156,8 @@ function stepsOf(r: Reading, ids: readonly string[], partIds: ReadonlyMap<string
   return r.steps.slice(0, 290).map((s, i): Step => {
     if (s.temperature?.of === 'oven') ovenC = s.temperature.c;
     const words = stepWords(s.text);
-    const by = goesByItself(s.work);
+    // What is dipped or brushed is in hand; what soaks in water goes on by itself.
+    const by = goesByItself(s.work) && !(s.work === 'soak' && s.places.length > 0 && s.minutes === null);
     const said = s.minutes ? ([s.minutes[0], Math.max(s.minutes[0], s.minutes[1])] as [number, number]) : null;
     const hours = by ? (said ? ([said[0] / 60, said[1] / 60] as const) : UNSAID_H[s.work]!) : null;
     const places = [...s.places, ...(i === last && r.parts.length > 1 ? homeless : [])];

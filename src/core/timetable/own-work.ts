@@ -4,7 +4,7 @@ import type { Kitchen, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
 import { goesByItself, type StepWork } from '../sheet/kinds';
 import type { Step } from '../sheet/schema';
 import { filledVessels } from '../tin/build';
-import { capacityMl } from '../vessel/profile';
+import { capacityMl, cavitiesOf } from '../vessel/profile';
 import { HOT_MOST_MIN, OVEN_HEATS_MIN, ROOM_PER_LITRE, UNCOVERED_MOST_MIN } from './house';
 import { SERVED } from './names';
 import { handsOf, holdH, holdSays, minutesOf, type Work, type WorkGap, type WorkKind, type WorkStay, type WorkTask } from './work';
@@ -37,7 +37,7 @@ export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, col
 
   steps.forEach((step, i) => {
     const work = workOfStep(step);
-    const by = goesByItself(work);
+    const by = byItself(step);
     const a = analysis(step.partId);
     const { minutes, because } = timeOf(step, work, a, times, step === lastCold ? coldH : null);
     const kind: WorkKind = !by ? 'hands' : work === 'bake' ? 'oven' : work === 'chill' || work === 'freeze' ? 'cold' : 'wait';
@@ -71,12 +71,18 @@ export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, col
   if (cold && place && place.litres > 0 && (workOfStep(cold) === 'freeze') === isFreezer(place)) stays.push({ from: cold.id, until: SERVED, what: { kind: 'place', placeId: place.id, litres } });
   const first = steps.find((x) => workOfStep(x) === 'fill');
   const onShelf = new Set(kitchen.vessels.map((v) => v.vessel.name));
-  if (first) for (const f of filledVessels(s)) if (onShelf.has(f.vessel.name)) stays.push({ from: first.id, until: SERVED, what: { kind: 'vessel', name: f.vessel.name, count: f.count } });
+  if (first) for (const f of filledVessels(s)) if (onShelf.has(f.vessel.name)) stays.push({ from: first.id, until: SERVED, what: { kind: 'vessel', name: f.vessel.name, count: Math.ceil(f.count / cavitiesOf(f.vessel)) } });
   return { tasks, gaps: gaps.filter((g) => g.from !== g.to), stays };
 }
 
 /** The kind of work of a step; of a step of a way by what it has. */
 export const workOfStep = (step: Step): StepWork => step.work ?? (step.whisks ? 'whisk' : step.ovenC !== null ? 'bake' : step.key === 'set' || step.key === 'rest' || step.key === 'put-away' ? 'chill' : step.key === 'freeze' ? 'freeze' : 'hands');
+
+/** Whether a step goes on without hands; dipping and brushing, which say no time, do not. */
+const byItself = (step: Step): boolean => {
+  const work = workOfStep(step);
+  return goesByItself(work) && !(work === 'soak' && step.waitH === null && step.minutes === null);
+};
 
 /** What a step waits for: as it was read; for one that the cook wrote since, the step before it of the same part. */
 function before(step: Step, i: number, steps: readonly Step[]): readonly string[] {
@@ -87,7 +93,7 @@ function before(step: Step, i: number, steps: readonly Step[]): readonly string[
 }
 
 function timeOf(step: Step, work: StepWork, a: PartAnalysis | null, times: number, coldH: number | null): { readonly minutes: number; readonly because: string } {
-  if (goesByItself(work)) {
+  if (byItself(step)) {
     if (step.minutes) {
       const [low, high] = step.minutes;
       const minutes = Math.max(1, Math.ceil((high <= LONG_WAIT_MIN ? high : low) - 1e-9));

@@ -6,7 +6,7 @@ import { timeRange } from '../sheet/learnt';
 import { filled } from '../sheet/method';
 import type { Step } from '../sheet/schema';
 import { filledVessels } from '../tin/build';
-import { capacityMl } from '../vessel/profile';
+import { capacityMl, cavitiesOf } from '../vessel/profile';
 import { optionOf, questionNamed } from '../ways/questions';
 import { SERVED } from './names';
 import { AHEAD_MOST_H, BLOOMED_MOST_MIN, BUTTER_OUT_MIN, CHEESE_OUT_MIN, HOT_MOST_MIN, UNCOVERED_MOST_MIN, WEIGHED_MOST_MIN, FRUIT_IN_LEMON_MOST_MIN, FRUIT_MOST_MIN, GROWS, KNIFE_WAIT_MIN, LATE_MIN, NEXT_BOWL_MIN, OVEN_HEATS_MIN, PIECEWORK, ROOM_PER_LITRE, SHORT_WAIT_H, USUAL_HANDS_MIN } from './house';
@@ -214,7 +214,7 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
   const pressed = steps.find((x) => x.key === 'press');
   const first = pressed ?? assembly.find((x) => x.key === 'line') ?? assembly.find((x) => ['fill', 'build', 'crown'].includes(x.key ?? ''));
   const unmould = assembly.find((x) => x.key === 'unmould');
-  if (first) for (const f of filledVessels(s)) stays.push({ from: first.id, until: unmould ? unmould.id : SERVED, what: { kind: 'vessel', name: f.vessel.name, count: f.count } });
+  if (first) for (const f of filledVessels(s)) stays.push({ from: first.id, until: unmould ? unmould.id : SERVED, what: { kind: 'vessel', name: f.vessel.name, count: Math.ceil(f.count / cavitiesOf(f.vessel)) } });
   for (const p of parts) {
     const cools = ofPart(p.id).find((x) => x.key === 'cool' && tasks.some((t) => t.key === `${x.id}/wait` && t.kind === 'wait'));
     const fridge = kitchen.places.find((q) => !isFreezer(q) && q.kind !== 'counter' && q.litres > 0);
