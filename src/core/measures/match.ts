@@ -215,9 +215,13 @@ export function matcherFor(larder: readonly Ingredient[]): Matcher {
 /** Share of the written words that the match really holds, so that 'goat cream' is not taken for cream. */
 function coverage(match: Record<string, string[]>, words: readonly string[]): number {
   const terms = Object.keys(match);
-  const near = words.filter((w) => terms.some((t) => t === w || (w.length > 2 && t.startsWith(w)) || (t.length > 3 && w.length > 3 && apart(t, w) <= Math.min(2, Math.ceil(w.length / 4)))));
-  return near.length / words.length;
+  const near = (w: string, t: string): boolean => (w.length > 2 && t.startsWith(w)) || (t.length > 3 && w.length > 3 && apart(t, w) <= Math.min(2, Math.ceil(w.length / 4)));
+  const found = words.reduce((sum, w) => sum + (terms.includes(w) ? 1 : terms.some((t) => near(w, t)) ? NEARLY : 0), 0);
+  return found / words.length;
 }
+
+/** What a word counts that is only nearly the one that is meant: a slip of the pen is taken, but shown. */
+const NEARLY = 0.9;
 
 /** Letters that must be put in, left out, changed or swapped with their neighbour between two words (optimal string alignment). */
 function apart(a: string, b: string): number {

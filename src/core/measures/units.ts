@@ -31,7 +31,7 @@ export const UNITS: readonly Unit[] = [
   unit('oz', 'mass', 28.349523125, 'oz ounce ounces', 'oz'),
   unit('lb', 'mass', 453.59237, 'lb lbs pound pounds', 'lb'),
   unit('stick', 'mass', STICK_G, 'stick sticks', 'stick', 'sticks'),
-  unit('ml', 'volume', 1, 'ml mls millilitre millilitres milliliter milliliters', 'mL'),
+  unit('ml', 'volume', 1, 'ml mls mil mils millilitre millilitres milliliter milliliters', 'mL'),
   unit('cl', 'volume', 10, 'cl centilitre centilitres', 'cL'),
   unit('dl', 'volume', 100, 'dl decilitre decilitres', 'dL'),
   unit('l', 'volume', 1000, 'l litre litres liter liters', 'L'),

@@ -168,6 +168,8 @@ const PASSIVE = /\b(?:is|are|be|been|being|was|were|get|gets|keep|go|goes|by|i'v
 
 /** Where a clause goes on behind what it says first of when: 'When the custard is cool, …', 'Once set, …', 'While that's getting cold, …', 'In a bowl, …'. */
 function afterCondition(words: readonly Word[]): number {
+  const skip = words.findIndex((w) => !/^(?:and|then|but|,)$/.test(w.said));
+  if (skip > 0 && UNTIL.has(words[skip]?.word ?? '') && !words.some((w) => w.said === ',')) return Math.max(0, laterVerb(words, skip + 1));
   const first = words[0]?.word ?? '';
   if (/^to$/.test(first) && words.slice(0, 6).some((w) => /^[:,–—]$/.test(w.said))) return words.findIndex((w) => /^[:,–—]$/.test(w.said)) + 1;
   const opens = UNTIL.has(first) || /^(?:in|for|with|using|on|at|about|just|the|to|during|by|meanwhile|first|evening|day|night|morning|friday|saturday|sunday|an|half|right|okay|ok|now)$/.test(first);

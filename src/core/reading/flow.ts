@@ -64,7 +64,7 @@ const ALL: Share = { kind: 'all' };
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
 const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|(?:stir|mix|beat|whisk|pour|fold|blend|work) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?in\b|adding)/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?in\b|adding)/i;
 const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 const PRONOUN = /\b(?:it|them|this|that|everything|the (?:lot|whole (?:lot|thing)))\b/i;
@@ -99,7 +99,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   const live = (): readonly Bowl[] => bowls.filter((b) => b.into === null);
   const here = (): Bowl | null => (current === null ? null : bowls[root(current)]!);
   const make = (heading: string | null): Bowl => {
-    const b = newBowl(bowls.length, heading, steps.length);
+    const b = newBowl(bowls.length, heading, Math.max(0, steps.length - 1));
     bowls.push(b);
     return b;
   };
@@ -431,7 +431,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
     const mine = here();
     const goesTo = c.at >= 0 && items.length > 0 && mine !== null && !items.some((x) => x.kind === 'bowl' && x.bowl === mine.id) ? c.words.findIndex((w, i) => i > c.at && DEST.has(w.said)) : -1;
-    if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + 1 && (c.words[goesTo]!.said !== 'in' || /^(?:spread|pour|spoon|pipe|place|put|set|tip)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: ALL, named: false });
+    if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + 1 && (c.words[goesTo]!.said !== 'in' || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: ALL, named: false });
     // What it works on, for the verb to mean something.
     const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([lines[x.line]!.role]), bowl: null } : { roles: null, bowl: bowls[x.bowl]! }));
     const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? here() : null;
@@ -632,7 +632,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       return;
     }
     const taken = bowls.reduce((sum, b) => sum + (b !== to ? (b.takes.get(from.id) ?? 0) : 0), 0);
-    if (isFoamed(from) || isCooked(from) || from.takes.size > 0 || taken > 0) {
+    const same = [...from.lines].some((i) => [...to.lines].some((j) => lines[i]!.ingredient !== null && lines[i]!.ingredient.id === lines[j]!.ingredient?.id && ['fruit', 'cream', 'milk'].includes(lines[i]!.role!))) && !from.air;
+    if ((!same && (isFoamed(from) || isCooked(from))) || from.takes.size > 0 || taken > 0) {
       to.takes.set(from.id, Math.max(0.01, 1 - taken));
       if (taken === 0) from.into = to.id;
       return;

@@ -53,6 +53,8 @@ const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 export function linesOfRow(row: string, place: Place, context: LineContext, separates: boolean): readonly DraftLine[] {
   const text = row.slice(0, 480);
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
+  const joined = text.split(/\s\+\s/);
+  if (joined.length > 1 && joined.every((t) => splitLine(t).amounts[0]?.unit && splitLine(t).name !== '')) return joined.map((t) => made(t.trim()));
   const both = BOTH.exec(text);
   if (both) {
     const fruit = (both[1] ?? both[2] ?? '').replace(/[,(].*$/, '').trim();

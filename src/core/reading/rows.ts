@@ -182,12 +182,12 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       mode = 'lines';
       return push('line');
     }
-    if (mode === 'steps' && (r.bulleted || !/[.!]$/.test(text)) && looksLikeLine(text) && !isAction(text)) {
+    if (mode === 'steps' && (r.bulleted || !/[.!]$/.test(text)) && looksLikeLine(text) && (looksLikeMeasured(text) || isIngredient(splitLine(text).name)) && !/\b(?:half|rest) (?:of )?the\b|\brest of\b/i.test(text) && !isAction(text)) {
       mode = 'lines';
       return push('line');
     }
     if (mode === 'lines' && !isAction(text) && !r.numbered && text.length <= LONGEST_LINE && !/[.!?]$/.test(text) && !r.blankBefore) return push('line');
-    if (mode === 'lines' && !r.blankBefore && !r.numbered && isIngredient(splitLine(text).name) && text.split(/\s+/).length <= 5) return push('line');
+    if (mode === 'lines' && !r.blankBefore && !r.numbered && !isAction(text) && isIngredient(splitLine(text).name) && text.split(/\s+/).length <= 5) return push('line');
     const inline = INLINE_HEAD.exec(text);
     const named = inline && !timesIn(inline[1]!).length && clauseOf(inline[1]!).verb === null ? partName(inline[1]!) : null;
     const prose = mode === 'steps' || listed === 0 || isAction(text) || r.numbered || (mode === 'lines' && /[.!?]$/.test(text));

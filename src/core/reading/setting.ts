@@ -110,6 +110,8 @@ export function vesselIn(written: string): SaidVessel | null {
       break;
     }
   }
+  const flat = /\d{1,3}(?:[.,]\d)?\s*(?:cm|inch(?:es)?|in\b|["”])?\s*(?:x|×|by)\s*\d{1,3}(?:[.,]\d)?[\s-]*(?:cm|inch(?:es)?|in\b|["”])?[^.;,]{0,24}\b(?:pan|dish|tin|tray|container)\b|\b(?:pan|dish|tin|tray|container)\b[^.;,\d]{0,16}\d{1,3}(?:[.,]\d)?\s*(?:cm|inch|in)?\s*(?:x|×|by)\s*\d/i.exec(text);
+  if (flat && best && !['tray', 'terrine', 'springform', 'round', 'ring', 'tart'].includes(best.shape)) best = { shape: /\bloaf/i.test(flat[0]) ? 'terrine' : 'tray', says: flat[0], weight: 9 };
   if (!best) {
     const by = BY.exec(text);
     if (!by || !/\b(?:dish|tin|pan|tray)\b/i.test(text)) return null;
@@ -203,7 +205,7 @@ export function cupsIn(text: string, usual: CupSystem): SaidCups {
     votes.set(system, of);
   }
   // Grams and millilitres beside them: the spoons are those of today, not the old imperial ones.
-  const weighed = /\b\d+(?:[.,]\d+)? ?(?:g|ml|kg|cl|dl)\b/i.test(text) && !/\bpints?\b|\bfl\.? ?oz\b|\b\d ?oz\b|\bounces?\b/i.test(text);
+  const weighed = /\b\d+(?:[.,]\d+)? ?(?:g|ml|kg|cl|dl)\b|\bgrams?\b|\bmils\b|\bmillilitres\b/i.test(text) && !/\bpints?\b|\bfl\.? ?oz\b|\b\d ?oz\b|\bounces?\b/i.test(text);
   // Cups beside millilitres and caster sugar are not the old imperial cup: pints are.
   const imperial = votes.get('imperial');
   if (imperial && imperial.weight < 9 && (weighed || /\bcups?\b/i.test(text))) {

@@ -30,7 +30,9 @@ const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|th
 const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
 
 /** What a clause does. */
-export function workOf(c: Clause, on: WorkedOn, text = c.text): StepWork {
+export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
+  // 'Off the heat' is no heat.
+  const text = written.replace(/\b(?:off|away from|from|without) (?:the )?(?:heat|hob|stove|fire)\b/gi, ' ');
   const verb = c.verb?.base ?? '';
   const said = c.words.slice(Math.max(0, c.at)).map((w) => w.said).join(' ');
   const air = PEAK.test(text);
@@ -322,7 +324,8 @@ export const temperatureOf = (found: readonly SaidTemperature[]): SaidTemperatur
 
 const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\b(?:stiff|firm)(?:ish|er)?,?(?: \w+)? peaks?\b/i, 'firm'],
-  [/\bsoft(?:ish|er)?,?(?: \w+)? peaks?\b/i, 'soft'],
+  [/\bsoft(?:ish|er)?,?(?: \w+)? peaks?\b|\bto (?:a )?soft\b|\bsoftly\b|\bjust (?:hold|thicken)/i, 'soft'],
+  [/\bto (?:a )?(?:stiff|firm)\b/i, 'firm'],
   [/\bsoft(?:ly)?(?: and| to)? medium|\bmedium[- ]soft/i, 'medium'],
   [/\bmedium[- ](?:firm|stiff)|\bsemi[- ]?(?:stiff|firm|whipped)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
   [/\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i, 'soft'],
