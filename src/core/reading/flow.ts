@@ -64,7 +64,7 @@ const ALL: Share = { kind: 'all' };
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
 const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?in\b|adding)/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?in\b|adding)/i;
 const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 const PRONOUN = /\b(?:it|them|this|that|everything|the (?:lot|whole (?:lot|thing)))\b/i;
@@ -431,7 +431,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
     const mine = here();
     const goesTo = c.at >= 0 && items.length > 0 && mine !== null && !items.some((x) => x.kind === 'bowl' && x.bowl === mine.id) ? c.words.findIndex((w, i) => i > c.at && DEST.has(w.said)) : -1;
-    if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + 1 && (c.words[goesTo]!.said !== 'in' || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: ALL, named: false });
+    if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + 1 && ((c.words[goesTo]!.said !== 'in' && !(c.words[goesTo]!.said === 'on' && verb === 'pour')) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: ALL, named: false });
     // What it works on, for the verb to mean something.
     const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([lines[x.line]!.role]), bowl: null } : { roles: null, bowl: bowls[x.bowl]! }));
     const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? here() : null;
@@ -544,6 +544,14 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       if (waits) bowlItems.push({ kind: 'bowl', bowl: foam.id, at: 0, share: ALL, named: false, b: foam });
       bowl = waits;
     }
+    // 'Fold together', 'combine the two': the two that were made last.
+    if (!bowl && items.length === 0 && /\btogether\b|\bthe two\b|\bboth\b/i.test(how.after) && (work === 'fold' || work === 'hands' || work === 'beat')) {
+      const two = live().filter((b) => b.placed === 'no' && b.place === 'mix' && b.lines.size + b.takes.size > 0).sort((a, b) => b.lastStep - a.lastStep).slice(0, 2);
+      if (two.length === 2) {
+        for (const b of two) bowlItems.push({ kind: 'bowl', bowl: b.id, at: 0, share: ALL, named: false, b });
+        bowl = baseOf(two);
+      }
+    }
     if (bowl) {
       // Found above.
     } else if (dests.length > 0) bowl = bowlFor(dests, fc);
@@ -574,7 +582,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     // What has been whisked or cooked stays what it is when something else of weight comes in: a new bowl takes both.
     const heavy = freshItems.filter((x) => !sources.some((s) => s === x && dests.includes(x))).reduce((g, x) => g + weightOf(x.line), 0);
     const own = [...new Set(bowlItems.map((x) => x.b).filter((b) => b !== bowl))];
-    const keepsApart = said && (isFoamed(bowl) || isCooked(bowl)) && (own.some((b) => isFoamed(b) || isCooked(b)) || (heavy > 0.35 * Math.max(1, gramsIn(bowl, lines)) && bowl.lastStep < at && isFoamed(bowl) && work !== 'whisk' && !onlyButter(freshItems.map((x) => x.line), bowl)));
+    const custard = own.some((b) => makesCustard(b, bowl!)) || (bowl.air && holds(bowl, 'yolk', 'egg') && !holds(bowl, 'white', 'cream') && freshItems.some((x) => ['milk', 'cream'].includes(lines[x.line]!.role!)) && /\b(?:hot|warm|boiling|scalded|steaming)\b/i.test(c.text));
+    const keepsApart = said && !custard && (isFoamed(bowl) || isCooked(bowl)) && (own.some((b) => isFoamed(b) || isCooked(b)) || (heavy > 0.35 * Math.max(1, gramsIn(bowl, lines)) && bowl.lastStep < at && isFoamed(bowl) && work !== 'whisk' && !onlyButter(freshItems.map((x) => x.line), bowl)));
     if (keepsApart) {
       const made = make(fc.section ?? (bowl.heading && own.some((b) => b.heading === bowl!.heading) ? bowl.heading : null));
       made.takes.set(bowl.id, 1);
@@ -602,8 +611,15 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     return b.place === 'mix' && b.placed === 'no' && (aside || (lines[i]!.grams ?? 0) > 0.5 * gramsIn(b, lines)) && b.takes.size === 0;
   }
 
+  /** Yolks and hot milk or cream: one custard, however the yolks were whisked and by whatever spoonfuls they were warmed. */
+  function makesCustard(a: Bowl, b: Bowl): boolean {
+    const eggs = (x: Bowl): boolean => holds(x, 'yolk', 'egg') && !holds(x, 'white') && !x.heated;
+    const hot = (x: Bowl): boolean => x.heated && !x.air && holds(x, 'milk', 'cream');
+    return (eggs(a) && hot(b)) || (eggs(b) && hot(a));
+  }
+
   function weightOf(i: number): number {
-    return (['flavour', 'salt', 'acid', 'gelatin', 'setter', 'sugar', 'sour'].includes(lines[i]!.role!) ? 0 : (lines[i]!.grams ?? 0));
+    return (['flavour', 'salt', 'acid', 'gelatin', 'setter', 'sugar', 'sour', 'nut', 'starch', 'cocoa'].includes(lines[i]!.role!) ? 0 : (lines[i]!.grams ?? 0));
   }
   function isFoamed(b: Bowl): boolean {
     return b.air && (holds(b, 'cream') || holds(b, 'white') || holds(b, 'yolk', 'egg'));
@@ -626,14 +642,16 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     if (from === to) return;
     to.takenAt.set(from.id, steps.length - 1);
     // A few spoons to temper the other are no share of their own.
-    if (share.kind === 'part' && /spoon|tbsp|tablespoon|tsp|ladle|dollop|little|bit/i.test(share.said)) return;
-    if (share.kind === 'part') {
+    const custard = makesCustard(from, to);
+    if (custard) to.heated = true;
+    if (!custard && share.kind === 'part' && /spoon|tbsp|tablespoon|tsp|ladle|dollop|little|bit/i.test(share.said)) return;
+    if (!custard && share.kind === 'part') {
       to.takes.set(from.id, Math.min(1, (to.takes.get(from.id) ?? 0) + share.share));
       return;
     }
     const taken = bowls.reduce((sum, b) => sum + (b !== to ? (b.takes.get(from.id) ?? 0) : 0), 0);
     const same = [...from.lines].some((i) => [...to.lines].some((j) => lines[i]!.ingredient !== null && lines[i]!.ingredient.id === lines[j]!.ingredient?.id && ['fruit', 'cream', 'milk'].includes(lines[i]!.role!))) && !from.air;
-    if ((!same && (isFoamed(from) || isCooked(from))) || from.takes.size > 0 || taken > 0) {
+    if ((!same && !custard && (isFoamed(from) || isCooked(from))) || from.takes.size > 0 || taken > 0) {
       to.takes.set(from.id, Math.max(0.01, 1 - taken));
       if (taken === 0) from.into = to.id;
       return;

@@ -2,6 +2,7 @@ import type { Ingredient } from '../composition/ingredient';
 import { roleOf, type Role } from '../larder/role';
 import { readLine, scaleLineText, splitLine, type Measures } from '../measures/line';
 import { matchOf, type Match, type Matcher } from '../measures/match';
+import { SORTS } from './sorts';
 
 /** From here on a match is taken without asking. */
 export const SURE_FROM = 0.85;
@@ -111,10 +112,13 @@ function weighed(text: string): number | null {
 
 /** What a line's name means; of 'A or B' the first, and that is said. */
 export function ingredientOf(text: string, context: LineContext): { readonly ingredient: Ingredient | null; readonly confidence: number; readonly doubt: string } {
-  const written = splitLine(text);
+  const split = splitLine(text);
+  // '1 baked 9-inch pie crust': a size is no name.
+  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').trim() || split.name };
   const whole = matchOf(written, context.matcher);
   const or = whole && whole.confidence >= 0.98 ? null : OR.exec(written.name);
-  const first = or ? matchOf({ ...written, name: or[1]! }, context.matcher) : null;
+  const onlySort = or !== null && or[1]!.toLowerCase().split(/\s+/).every((w) => SORTS.has(w));
+  const first = or && !onlySort ? matchOf({ ...written, name: or[1]! }, context.matcher) : null;
   const second = or ? matchOf({ ...written, name: or[2]! }, context.matcher) : null;
   // 'heavy or whipping cream': the first half may need the noun of the second.
   const found: Match | null = or ? (first && first.confidence >= SURE_FROM ? first : (matchOf({ ...written, name: `${or[1]!} ${or[2]!.split(/\s+/).at(-1)!}` }, context.matcher) ?? first ?? second ?? whole)) : whole;

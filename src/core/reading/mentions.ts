@@ -2,6 +2,7 @@ import type { Ingredient } from '../composition/ingredient';
 import type { Role } from '../larder/role';
 import { splitLine } from '../measures/line';
 import type { DraftLine } from './lines';
+import { SORTS } from './sorts';
 import { keyOf, type Word } from './words';
 
 /** What words of a clause may stand for. */
@@ -70,11 +71,6 @@ const ALSO: readonly (readonly [RegExp, string])[] = [
   [/^almond-liqueur/, 'amaretto'],
   [/^(?:salt)/, 'salt'],
 ];
-
-/** Words of a name that say of which sort it is, and are no name by themselves. */
-export const SORTS: ReadonlySet<string> = new Set(
-  'white dark brown black red green golden heavy double single light thick whole large small medium cold hot warm fresh frozen dried ground icing caster granulated plain pure strong sweet sweetened unsweetened condensed evaporated salted unsalted fine rich low full fat free greek strained canned toasted chopped grated sliced melted soft softened raw ripe extra powdered instant of and or with the a in for to from your any good quality block tub pack carton optional divided plus more about room temperature gold silver bronze platinum titanium bitter semisweet bittersweet milk natural thin crisp round rectangle long life uht stabilised digestive graham style baking spread mini cut into piece cube standard see note each bar can tin sheet level heaped crushed finely roughly'.split(' '),
-);
 
 /** What is made on the way, by the names that it gets. */
 export const PRODUCTS = 'custard|meringue|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|streusel';

@@ -13,7 +13,7 @@ import { flowOf, type Flow, type FlowClause } from './flow';
 import { feedsIn, headedFlow, type ListedFeed } from './headed';
 import { kindOf, waysOf } from './kinds';
 import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
-import { SORTS } from './mentions';
+import { SORTS } from './sorts';
 import { rowsOf, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, useIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
@@ -231,7 +231,7 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
   const unread = [...rows.filter((r) => r.kind === 'note' || r.kind === 'about').map((r) => r.text), ...chatter, ...sections.map((r) => r.text), ...headingsLost(rows, parts, steps)];
   const reading: Reading = {
     title,
-    portions: portionsIn(heads, method),
+    portions: portionsIn([...heads, title], method),
     cups,
     parts,
     lines,
@@ -336,7 +336,7 @@ function titleOf(rows: readonly Row[], text: string): string {
   if (told) return capital(told[1]!.trim());
   const old = /^to make (?:a |an |the )?([^.:,;]{4,60})[.:,;]/i.exec(text.trim());
   if (old) return capital(old[1]!);
-  const colon = /^([\p{L}][\p{L}\p{M}'’ -]{4,70}?):\s/u.exec(text.trim());
+  const colon = /^([\p{L}][\p{L}\p{M}\d'’ -]{4,70}?):\s/u.exec(text.trim());
   if (colon) return capital(colon[1]!);
   return 'Recipe as it was told';
 }

@@ -84,10 +84,30 @@ function splitRows(text: string): readonly RawRow[] {
     const marked = bare !== clean;
     const item = bare.replace(BULLET, '');
     const plain = item.replace(NUMBERED, '').replace(/^\*\*(.+?)\*\*:?\s*/, '$1: ').trim();
-    if (plain !== '') out.push({ text: plain, start, end: at, blankBefore: blank, bulleted: item !== bare, numbered: plain !== item && NUMBERED.test(item), marked });
+    if (plain !== '') {
+      const row = { text: plain, start, end: at, blankBefore: blank, bulleted: item !== bare, numbered: plain !== item && NUMBERED.test(item), marked };
+      for (const r of inlineLists(row)) out.push(r);
+    }
     blank = false;
   }
   return out;
+}
+
+/** 'Base: 200 g biscuits, 80 g butter. Cream: 300 g cream, 30 g sugar.': lists within a row become rows of their own; any other row stays. */
+function inlineLists(row: RawRow): readonly RawRow[] {
+  const pieces = row.text.split(/(?<=[.;])\s+(?=\p{Lu}[\p{L} '’-]{2,30}:\s)/u);
+  const out: RawRow[] = [];
+  for (const [i, piece] of pieces.entries()) {
+    const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece);
+    const items = head ? head[2]!.replace(/\.$/, '').split(/;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|one\s|two\s|three\s))/) : [];
+    if (!head || items.length < 2 || !items.every((t) => /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
+      out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
+      continue;
+    }
+    out.push({ ...row, text: `${head[1]!}:`, blankBefore: true, bulleted: false, numbered: false });
+    for (const t of items) out.push({ ...row, text: t.trim(), blankBefore: false, bulleted: false, numbered: false });
+  }
+  return pieces.length === 1 && out.length === 1 ? [row] : out;
 }
 
 /** Whether a row reads like an amount and a name, with a verb of the kitchen nowhere before them. */

@@ -21,7 +21,7 @@ const SAID: readonly RegExp[] = [
   new RegExp(`,\\s*${UPTO}\\s+(?:pieces|slices|portions|servings)\\b`, 'i'),
   new RegExp(`\\b(?:cut|slice|divide) (?:it |them |the \\w+ )?(?:in|into)\\s+${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
   new RegExp(`\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
-  new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
+  new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
 ];
 
 const numberOf = (said: string): number => {
@@ -134,6 +134,10 @@ function countOf(shape: SaidVessel['shape'], text: string): number {
 function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<SaidVessel, 'acrossMm' | 'lengthMm' | 'widthMm' | 'heightMm' | 'eachMl'> {
   const near = says.length > 8 ? [says, text] : [text];
   for (const source of near) {
+    if (shape === 'mould') {
+      const whole = LITRES.exec(source);
+      if (whole) return { eachMl: whole[3] ? Number(whole[3]) : Math.round(1000 * Number((whole[1] ?? whole[2])!.replace(',', '.'))) };
+    }
     if (shape === 'glass' || shape === 'mould') {
       const ml = EACH_ML.exec(source);
       if (ml) return { eachMl: ml[3] ? Math.round(Number(ml[3]) * 29.57) : Number(ml[1] ?? ml[2]) };

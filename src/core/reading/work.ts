@@ -317,7 +317,7 @@ export function minutesOf(text: string, work: StepWork): readonly [number, numbe
 }
 
 /** 'Within 2 hours of serving', 'an hour before it is served', 'keeps 3 days': when, not how long. */
-const isAge = (text: string, t: SaidTime): boolean => !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) && (/^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) || /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
+const isAge = (text: string, t: SaidTime): boolean => !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper|chill|refrigerate|freeze|set)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) && (/^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) || /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
 
 /** The temperature that a clause goes to; null for none. */
 export const temperatureOf = (found: readonly SaidTemperature[]): SaidTemperature | null => found[0] ?? null;

@@ -17,12 +17,15 @@ export interface Keeping {
   readonly rule: KeepingRule;
 }
 
+/** A part of which others take all is judged where it goes: there it may be cooked. */
+const NOTHING_LEFT = 0.005;
+
 /**
  * How long a finished dessert may be kept: the strictest rule that applies, whether or not its shape has a figure of its own. Raw egg
  * anywhere in it rules the whole.
  */
 export function keepingOf(s: Pick<SheetAnalysis, 'sheet' | 'parts'>, rules: KitchenRules): Keeping {
-  const rawEgg = s.parts.some((a) => a.rawEgg);
+  const rawEgg = s.parts.some((a) => a.rawEgg && a.leftShare > NOTHING_LEFT);
   const frozen = s.sheet.family === 'semifreddo';
   const eatByH = frozen ? KEEPING_H.frozen : keepingHours(rules.fridgeC, rawEgg, rules.keepingH);
   const rule: KeepingRule = frozen ? 'frozen' : rules.keepingH !== null && rules.keepingH <= eatByH && eatByH < keepingHours(rules.fridgeC, rawEgg, null) ? 'kitchen' : rawEgg ? 'raw-egg' : 'dairy';
