@@ -8,6 +8,7 @@ import { temperaturesIn, type SaidTemperature } from './degrees';
 import { draftLine, ingredientOf, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import { lexiconOf, mentionsIn, type Lexicon, type Mention } from './mentions';
 import { sameHeading } from './rows';
+import { SORTS } from './sorts';
 import { machineOf, mentionsElectric, minutesOf, stageIn, workOf, type WorkedOn } from './work';
 import { keyOf } from './words';
 
@@ -126,6 +127,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     }
     const line = draftLine(words, place, context);
     const known = line.ingredient !== null && line.confidence >= 0.6;
+    // 'Bowl of 4.8 L, medium': a word for a sort is no thing.
+    if (known && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
     if (!known && said.amount.unit === null) return null;
     if (!known && said.amount.unit?.dimension === 'piece') return null;
     if (said.amount.unit === null && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;
@@ -148,6 +151,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     return i;
   };
   const restOf = new Map<number, number>();
+  /** Rests that came back to their line. */
+  const gone = new Set<number>();
 
   /** The one of several lines that is meant: of this section, not yet used, in the bowl in hand. */
   const choose = (all: readonly { line: number; strength: number }[], c: FlowClause, additive: boolean): number | null => {
@@ -428,6 +433,10 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|in|together)\b/i.test(after)) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
       else if (/^(?:it|them|this|these)\b/.test(object) && open.some((x) => x.kind === 'line')) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
     }
+    // 'Squeeze and dissolve in the hot custard': the gelatin that is in hand.
+    const isGel = (b: Bowl): boolean => b.into === null && holds(b, 'gelatin') && [...b.lines].every((i) => ['gelatin', 'liquid'].includes(lines[i]!.role!)) && !items.some((y) => y.kind === 'bowl' && y.bowl === b.id);
+    const gel = c.at >= 0 && items.length > 0 && /^(?:in|into|through)\b/.test(object) ? ([...inHand.flatMap((x) => (x.kind === 'bowl' ? [bowls[root(x.bowl)]!] : [])), ...(here() ? [here()!] : [])].find(isGel) ?? null) : null;
+    if (gel) items.unshift({ kind: 'bowl', bowl: gel.id, at: c.at, share: ALL, named: false });
     // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
     const mine = here();
     const goesTo = c.at >= 0 && items.length > 0 && mine !== null && !items.some((x) => x.kind === 'bowl' && x.bowl === mine.id) ? c.words.findIndex((w, i) => i > c.at && DEST.has(w.said)) : -1;
@@ -440,7 +449,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     let work = workOf(c, on);
     const temps = temperaturesIn(c.text, fahrenheit);
     const destAt = destinationOf(c, items);
-    if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, bowls, lines);
+    if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, bowls, lines, here());
     const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature: temps[0] ?? null, machine: work === 'wait' && steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(steps.at(-1)!.text) ? 'oven' : machineOf(work, c, electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
     const at = steps.length;
     steps.push(step);
@@ -759,7 +768,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       b.placed = b.placed === 'built' && !late ? 'built' : late && b.placed === 'no' ? 'late' : b.placed === 'no' ? 'built' : b.placed;
       b.lastStep = at;
       step.places.add(b.id);
-      if (step.verb === 'press' || /\bpress/i.test(how.after)) b.pressed = true;
+      if (pressesIn(step.verb, how.after)) b.pressed = true;
     }
     const list = freshItems.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
     for (const i of list) {
@@ -779,7 +788,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         b.placed = b.placed === 'no' ? (late ? 'late' : 'built') : b.placed;
         b.lastStep = at;
         step.places.add(b.id);
-        if (step.verb === 'press' || /\bpress/i.test(how.after)) b.pressed = true;
+        if (pressesIn(step.verb, how.after)) b.pressed = true;
       }
     }
     const main = bowlItems[0]?.b ?? (list.length === 0 ? here() : null);
@@ -795,12 +804,34 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   }
 
   leftOvers();
-  return { lines, bowls, steps, stepOf, doubts };
+  return gone.size === 0 ? { lines, bowls, steps, stepOf, doubts } : without(gone);
+
+  /** The same without lines that are no longer of their own. */
+  function without(dropped: ReadonlySet<number>): Flow {
+    const now = new Map(lines.flatMap((_, i) => (dropped.has(i) ? [] : [i])).map((old, i) => [old, i]));
+    const moved = (of: Set<number>): void => {
+      const next = [...of].flatMap((i) => (now.has(i) ? [now.get(i)!] : []));
+      of.clear();
+      for (const i of next) of.add(i);
+    };
+    for (const b of bowls) moved(b.lines);
+    for (const s of steps) moved(s.lines);
+    const stays = (_: unknown, i: number): boolean => !dropped.has(i);
+    return { lines: lines.filter(stays), bowls, steps, stepOf: stepOf.filter(stays), doubts: doubts.flatMap((d) => (now.has(d.line) ? [{ ...d, line: now.get(d.line)! }] : [])) };
+  }
 
   /** Lines that no step names go where the rest of their list goes; what is for the top, to the end. */
   function leftOvers(): void {
+    // 'Stream in a third of the cream', and the rest never named: it was for the same bowl.
+    for (const [i, rest] of restOf) {
+      if (bowlOf[rest] !== null || bowlOf[i] === null || restOf.has(rest)) continue;
+      const whole = listed[i];
+      if (!whole || !sameGrams((lines[i]!.grams ?? 0) + (lines[rest]!.grams ?? 0), whole.grams)) continue;
+      lines[i] = whole;
+      gone.add(rest);
+    }
     lines.forEach((l, i) => {
-      if (bowlOf[i] !== null) return;
+      if (bowlOf[i] !== null || gone.has(i)) return;
       const heading = l.under;
       const prepared = stepOf[i] === null ? null : steps[stepOf[i]!]!;
       const mates = bowls.filter((b) => [...b.lines].some((j) => lines[j]!.under === heading && lines[j]!.block === l.block));
@@ -832,6 +863,9 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     });
   }
 }
+
+/** Pressed into a tin; not film that is pressed onto a custard. */
+const pressesIn = (verb: string, after: string): boolean => (verb === 'press' || /\bpress/i.test(after)) && !/\bpress\w*\b[^.;]{0,30}\b(?:film|wrap|cling|clingfilm|paper|parchment|lid)\b/i.test(after);
 
 const KEPT_SHARE = 0.2;
 const FRACTIONS: readonly (readonly [RegExp, number])[] = [
@@ -874,7 +908,7 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
     if (!DEST.has(c.words[i]!.said)) continue;
     const { said } = c.words[i]!;
     if (said === 'to' && !/^(?:the|this|that|it|them|your|a)$/.test(c.words[i + 1]?.said ?? '')) continue;
-    if (said === 'in' && (i === c.at + 1 || !/^(?:the|this|that|it|them|your)$/.test(c.words[i + 1]?.said ?? ''))) continue;
+    if (said === 'in' && ((i === c.at + 1 && !items.some((x) => x.at === c.at)) || !/^(?:the|this|that|it|them|your)$/.test(c.words[i + 1]?.said ?? ''))) continue;
     const behind = items.filter((x) => x.at > i);
     const ahead = items.filter((x) => x.at <= i);
     if (behind.length > 0 && ahead.length > 0) return i;
@@ -883,10 +917,12 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
 }
 
 /** Pouring mixes where it goes onto what is still in a bowl, and fills where it goes onto a base, biscuits or into a vessel. */
-function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: Clause, bowls: readonly Bowl[], lines: readonly DraftLine[]): StepWork {
+function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: Clause, bowls: readonly Bowl[], lines: readonly DraftLine[], here: Bowl | null): StepWork {
   const dests = items.filter((x) => x.at > destAt);
   if (destAt < 0) {
     if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving/i.test(c.text)) return 'hands';
+    // 'Pour on the hot milk': onto what is in hand.
+    if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(c.text) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
     if (/^(?:\w+ly )?pour in\b/i.test(c.text.slice(c.words[Math.max(0, c.at)]!.start))) return items.length > 0 ? 'hands' : work;
     return work;
   }

@@ -29,7 +29,8 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   }
   if (has('yolk', 'egg')) {
     if (grams('butter') > 1.5 * (grams('yolk') + grams('egg')) && b.air && !has('chocolate', 'milk', 'cream')) return 'buttercream';
-    if (has('chocolate') && !b.air) return 'chocolate-base';
+    // Milk thickened with yolks stays a custard with some chocolate in it.
+    if (has('chocolate') && !b.air && !(b.heated && grams('milk') > 2 * grams('chocolate'))) return 'chocolate-base';
     if ((has('milk') || has('cream') || has('fruit') || has('sour')) && b.heated) return 'custard';
     if (b.baked) return 'custard';
     if (has('cheese') && grams('cheese') > 0.3 * total) return 'set-filling';

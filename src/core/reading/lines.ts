@@ -120,8 +120,10 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
   const onlySort = or !== null && or[1]!.toLowerCase().split(/\s+/).every((w) => SORTS.has(w));
   const first = or && !onlySort ? matchOf({ ...written, name: or[1]! }, context.matcher) : null;
   const second = or ? matchOf({ ...written, name: or[2]! }, context.matcher) : null;
-  // 'heavy or whipping cream': the first half may need the noun of the second.
-  const found: Match | null = or ? (first && first.confidence >= SURE_FROM ? first : (matchOf({ ...written, name: `${or[1]!} ${or[2]!.split(/\s+/).at(-1)!}` }, context.matcher) ?? first ?? second ?? whole)) : whole;
+  // 'heavy or whipping cream': the first half may need the noun of the second; the surer of the two is taken.
+  const joined = or ? matchOf({ ...written, name: `${or[1]!} ${or[2]!.split(/\s+/).at(-1)!}` }, context.matcher) : null;
+  const surer = joined && second && second.confidence > joined.confidence ? second : joined;
+  const found: Match | null = or ? (first && first.confidence >= SURE_FROM ? first : (surer ?? first ?? second ?? whole)) : whole;
   if (!found) return { ingredient: null, confidence: 0, doubt: '' };
   const choice = or && second && second.ingredient.id !== found.ingredient.id ? `either will do; ${found.ingredient.name} is taken` : '';
   return { ingredient: found.ingredient, confidence: found.confidence, doubt: choice };

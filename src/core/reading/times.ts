@@ -18,6 +18,7 @@ const TO = /^[\s\u00a0]*(?:-|–|—|to|or|till?|until|bis)[\s\u00a0]*(?=[\d½�
 const STARTS = /(?<![\p{L}\d.,/])(?:\d|[½⅓⅔¼¾]|(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|eighteen|twenty|thirty|forty|fifty|sixty|ninety|half|quarter|couple|few|several|overnight|over night|next|following|o\/n)(?![\p{L}]))/giu;
 /** Overnight, min. */
 export const OVERNIGHT: readonly [number, number] = [480, 720];
+const CLOCK = /^(\d{1,2}):([0-5]\d)(?:[\u2060\s]*[-–][\u2060\s]*(\d{1,2}):([0-5]\d))?[\s\u00a0]*min\b/;
 const A_FEW: readonly [number, number] = [3, 5];
 
 interface Amount {
@@ -55,6 +56,13 @@ function timeAt(text: string, start: number): SaidTime | null {
   if (night) return { minutes: OVERNIGHT, start, end: start + night[0].length, bound: null };
   const next = /^(?:the )?(?:next|following) (?:day|morning)/i.exec(text.slice(start, start + 24));
   if (next && /\b(?:till|until|to|for)\s*(?:the\s*)?$/i.test(text.slice(Math.max(0, start - 12), start))) return { minutes: OVERNIGHT, start, end: start + next[0].length, bound: null };
+  // '7:40', '7:40–10:30 min' of a mixer's clock.
+  const clock = CLOCK.exec(text.slice(start, start + 24));
+  if (clock) {
+    const at = (m: string, sec: string): number => Number(m) + Number(sec) / 60;
+    const low = at(clock[1]!, clock[2]!);
+    return { minutes: [low, clock[3] === undefined ? low : at(clock[3], clock[4]!)], start, end: start + clock[0].length, bound: null };
+  }
   const half = /^half[\s\u00a0]+an?[\s\u00a0]+hour/i.exec(text.slice(start, start + 16));
   if (half) return { minutes: [30, 30], start, end: start + half[0].length, bound: null };
   const amount = amountAt(text, start);

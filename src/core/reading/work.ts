@@ -328,7 +328,7 @@ const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\bto (?:a )?(?:stiff|firm)\b/i, 'firm'],
   [/\bsoft(?:ly)?(?: and| to)? medium|\bmedium[- ]soft/i, 'medium'],
   [/\bmedium[- ](?:firm|stiff)|\bsemi[- ]?(?:stiff|firm|whipped)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
-  [/\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i, 'soft'],
+  [/\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bwh(?:ip|isk)\w*\b[^.;]{0,60}\b(?:until|till) soft\b(?! and)|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i, 'soft'],
   [/\bstiff|\bfirm|\bhold(?:s)? (?:its|their|a) (?:shape|peaks?|points?)|\bstands? (?:up|straight)|\bclings?\b|\bstand in (?:points|peaks)|\bpipe?able\b|\bthick enough to pipe/i, 'firm'],
 ];
 

@@ -108,7 +108,7 @@ describe('switching a way', () => {
   it('to carton egg keeps the mass; back again gives the shell', () => {
     const mousse = docs.find((d) => d.family === 'semifreddo')!;
     const carton = switchWay(mousse, 'yolks', 'eggs', 'pasteurised', switching);
-    expect(carton.parts[0]!.lines[0]).toMatchObject({ ingredientId: 'egg-yolk-pasteurised', text: '102 g egg yolk, liquid, pasteurised' });
+    expect(carton.parts[0]!.lines[0]).toMatchObject({ ingredientId: 'egg-yolk-pasteurised', text: '102 g pasteurised egg yolk' });
     expect(switchWay(carton, 'yolks', 'eggs', 'syrup', switching).parts[0]!.lines[0]!.ingredientId).toBe('egg-yolk');
   });
   it('puts sugar under the whisk when it goes in at soft peak', () => {
