@@ -430,7 +430,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       const open = inHand.filter((x) => (x.kind === 'line' ? fresh(x.line) : bowls[x.bowl]!.into === null));
       if (/^(?:it|them|this) in$/.test(object) && open.some((x) => x.kind === 'bowl' && x.bowl !== here()?.id)) for (const x of open.filter((y) => y.kind === 'bowl' && y.bowl !== here()?.id)) push({ ...x, at: c.at, share: ALL });
       else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) for (const x of open) push({ ...x, at: c.at, share: ALL });
-      else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|in|together)\b/i.test(after)) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
+      else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
+      else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
       else if (/^(?:it|them|this|these)\b/.test(object) && open.some((x) => x.kind === 'line')) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
     }
     // 'Squeeze and dissolve in the hot custard': the gelatin that is in hand.
