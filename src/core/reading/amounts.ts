@@ -33,7 +33,7 @@ const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |y
 const PART_OF = /\b(?:yolks?|whites?|juice|zest|peel|rind|seeds)(?: and (?:the )?(?:juice|zest|peel|rind|seeds))? (?:of|from) (?:the )?$/i;
 
 /** Where numbers may begin: a digit, a fraction, or a number word; not inside a word or a number. */
-const NUMBERS = /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|half|quarter|couple)(?![\p{L}]))/giu;
+const NUMBERS = /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred|half|quarter|couple)(?![\p{L}]))/giu;
 
 /** Every amount of something that a clause says, in its order. Times, temperatures, sizes and counts of layers are none. */
 export function amountsIn(c: Clause): readonly SaidAmount[] {

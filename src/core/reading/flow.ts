@@ -70,6 +70,8 @@ const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|on
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 const PRONOUN = /\b(?:it|them|this|that|everything|the (?:lot|whole (?:lot|thing)))\b/i;
 const EVERYTHING = /\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ ingredients|ingredients together|all of it together|everything but)\b/i;
+/** 'Whisk everything', where nothing is in a bowl yet. */
+const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
 const REST = /\b(?:remaining|rest of|remainder of|other half of|what(?:'s| is) left of|leftover|reserved)\b[^,]{0,22}$/i;
 const DEST = new Set(['into', 'onto', 'over', 'to', 'in', 'on', 'through', 'upon']);
 
@@ -415,7 +417,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     });
     for (const i of beside) push({ kind: 'line', line: i, at: items.find((x) => x.kind === 'line' && x.line > i)?.at ?? c.words.length, share: ALL, named: true });
     // All that a list holds under this heading, or what is left of it.
-    if (EVERYTHING.test(c.text)) {
+    if (EVERYTHING.test(c.text) || (ALL_OF_IT.test(after) && items.length === 0 && bowls.every((b) => b.lines.size === 0))) {
       const heading = fc.section;
       const word = /\b(?:the )?(\w+) ingredients/i.exec(c.text)?.[1] ?? '';
       const named = lines.filter((l) => l.under !== null && sameHeading(l.under, word)).length > 0 ? word : heading;
@@ -852,7 +854,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       b.lines.add(i);
       bowlOf[i] = b.id;
       if (stepOf[i] === null) {
-        const uses = steps.findIndex((s) => s.bowl !== null && root(s.bowl) === root(b!.id) && s.lines.size > 0);
+        const own = steps.findIndex((s) => s.bowl === b!.id && s.lines.size > 0);
+        const uses = own >= 0 ? own : steps.findIndex((s) => s.bowl !== null && root(s.bowl) === root(b!.id) && s.lines.size > 0);
         const places = steps.findIndex((s) => s.places.has(b!.id));
         const at = uses >= 0 ? uses : places >= 0 ? places : b.place === 'topping' ? steps.findLastIndex((s) => s.work === 'finish' || s.work === 'fill' || s.work === 'serve') : -1;
         if (at >= 0) {
@@ -901,7 +904,7 @@ function likeIt(ingredient: Ingredient, lines: readonly DraftLine[]): readonly n
 
 /** Whether a thing that is only named is put in: not 'cold water' for a bath, nor a tin that is greased. */
 const namedAlone = (m: Mention, c: Clause, ingredient: Ingredient): boolean =>
-  ingredient.id !== 'water' && c.verb !== null && !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) && !/\b(?:like|as|of a|no)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some)\b/i.test(c.text);
+  ingredient.id !== 'water' && c.verb !== null && !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) && !/\b(?:like|as|of a|no|for (?:the|a|an|this|my|our)(?: \w+)?)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some)\b/i.test(c.text);
 
 /** Behind which word the place stands that something goes into; −1 where no such word stands before something that is named. */
 function destinationOf(c: Clause, items: readonly Item[]): number {

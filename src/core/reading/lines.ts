@@ -49,9 +49,9 @@ const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 /**
  * The lines of one row of a list: mostly one; two of eggs that are separated, of a fruit whose zest and juice are both used, of an amount
  * with an extra one beside it.
- * @param separates whether the method uses yolks and whites apart.
+ * @param apart which of yolks and whites the method names: with both, eggs are two lines; with one, eggs that the list calls separated.
  */
-export function linesOfRow(row: string, place: Place, context: LineContext, separates: boolean): readonly DraftLine[] {
+export function linesOfRow(row: string, place: Place, context: LineContext, apart: { readonly yolks: boolean; readonly whites: boolean }): readonly DraftLine[] {
   const text = row.slice(0, 480);
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   const joined = text.split(/\s\+\s/);
@@ -62,11 +62,11 @@ export function linesOfRow(row: string, place: Place, context: LineContext, sepa
     return [made(`zest of ${fruit}`), made(`juice of ${fruit}`)];
   }
   const eggs = SEPARATED.exec(text);
-  if (eggs && separates) {
+  if (eggs && (apart.yolks || apart.whites)) {
     const count = eggs[1]!.replace(/\beggs?$/i, '').trim();
     return [made(`${count} egg yolks`), made(`${count} egg whites`)];
   }
-  const split = separates && /^(?:\D{0,12})?[\w½]+ (?:(?:large|medium|small|free-range|organic|fresh|very|whole) )*eggs?\b[^,(]*$/i.test(text) ? splitLine(text) : null;
+  const split = apart.yolks && apart.whites && /^(?:\D{0,12})?[\w½]+ (?:(?:large|medium|small|free-range|organic|fresh|very|whole) )*eggs?\b[^,(]*$/i.test(text) ? splitLine(text) : null;
   if (split && split.amounts[0]?.unit === null && /^eggs?$/i.test(split.name.replace(/\b(?:large|medium|small|free-range|organic|fresh|whole)\b/gi, '').trim())) {
     const count = text.slice(split.span![0], split.span![1]);
     return [made(`${count} egg yolks`), made(`${count} egg whites`)];

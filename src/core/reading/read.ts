@@ -120,10 +120,10 @@ export function readRecipe(text: string, context: ReadContext, choices: ReadChoi
   const rows = rowsOf(text, isIngredient);
   if (!rows.ok) return rows;
   const prose = rows.value.filter((r) => r.kind === 'prose').map((r) => r.text).join('\n');
-  const separates = /\byolks?\b/i.test(prose) && /\b(?:egg )?whites?\b/i.test(prose);
+  const apart = { yolks: /\byolks?\b/i.test(prose), whites: /\bwhites?\b(?! (?:chocolate|sugar|wine))/i.test(prose) };
   const feeds = feedsIn(rows.value);
   const isFeed = (r: Row): boolean => feeds.some((f) => f.text === r.text && f.under === r.under);
-  const listed = rows.value.filter((r) => r.kind === 'line' && !isFeed(r)).flatMap((r) => linesOfRow(r.text, r, lineContext, separates));
+  const listed = rows.value.filter((r) => r.kind === 'line' && !isFeed(r)).flatMap((r) => linesOfRow(r.text, r, lineContext, apart));
   const { clauses, chatter } = workIn(rows.value, listed.length > 0);
   const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || cups.system === 'us';
   const followed = flowOf(clauses, listed, lineContext, fahrenheit);
