@@ -53,7 +53,7 @@ function verbAt(words: readonly Word[], from: number, strict: boolean): number {
     if (verb) {
       const next = words[i + 1]?.said ?? '';
       // What is set aside goes on later: no work of its own.
-      if (/^(?:set|put|leave)$/.test(said) && /^(?:(?:it|them|this) )?(?:aside|to one side)/.test(words.slice(i + 1, i + 5).map((w) => w.said).join(' '))) return -1;
+      if (/^(?:set|put|leave)$/.test(said) && /^(?:(?:it|them|this) )?(?:aside|to one side)(?! (?:an?|half|one|two|three|four|some|about|roughly|[\d½¼¾⅓⅔])\b)/.test(words.slice(i + 1, i + 5).map((w) => w.said).join(' '))) return -1;
       const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next);
       if (/^(?:let|leave|allow)$/.test(said) && /\p{L}/u.test(next)) return i;
       if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;

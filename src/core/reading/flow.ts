@@ -294,6 +294,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const beside: number[] = [];
     const forced = new Map<number, { line: number; share: Share }>();
     for (const said of amountsIn(c)) {
+      if (/\bwhipped\b/i.test(said.text) && latest((b) => b.air && holds(b, 'cream'))) continue;
       const over = lexical.filter((m) => c.words[m.from]!.start < said.end && c.words[m.to - 1]!.end > said.start);
       const named = over.find((m) => m.sense.kind === 'line');
       const product = over.find((m) => m.sense.kind === 'product' && m.sense.name !== 'layer' && m.sense.name !== 'custard');
@@ -485,7 +486,9 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const aheadOf = (): Bowl | null => here();
 
     // Preparing what is used later, and what has nothing in it.
-    if (work === 'serve' || (items.length === 0 && (work === 'hands' || work === 'finish'))) {
+    // 'Set aside 1 cup of it'.
+    const ofIt = /\b(?:aside|reserve|keep(?: back)?|save|hold back|take out|scoop out)\s+(?:about |roughly )?(.{1,24}?) of (?:it|this|that|them)\b/i.exec(c.text)?.[1] ?? '';
+    if (work === 'serve' || (items.length === 0 && ofIt === '' && (work === 'hands' || work === 'finish'))) {
       if (work === 'finish') chilled = true;
       const b = aheadOf();
       if (b && b.placed === 'no' && work === 'hands' && verb !== 'preheat' && step.machine === null) step.bowl = b.id;
@@ -496,14 +499,14 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const from = bowlItems.find((x) => x.share.kind === 'part');
     if (keeps && (work !== 'fill' || verb === 'scoop')) {
       const said = amountsIn(c)[0];
-      const source = from?.b ?? (bowlItems[0]?.b ?? (said && freshItems.length === 0 ? here() : null));
-      if (source && (from || said)) {
+      const source = from?.b ?? (bowlItems[0]?.b ?? ((said || ofIt !== '') && freshItems.length === 0 ? here() : null));
+      if (source && (from || said || ofIt !== '')) {
         const kept = make(source.heading);
         kept.place = 'kept';
         kept.air = source.air;
-        kept.keptSays = said ? amountText(said) : from!.share.kind === 'part' ? from!.share.said : '';
+        kept.keptSays = said ? amountText(said) : from ? (from.share.kind === 'part' ? from.share.said : '') : ofIt;
         kept.takenAt.set(source.id, at);
-        kept.takes.set(source.id, from?.share.kind === 'part' ? from.share.share : KEPT_SHARE);
+        kept.takes.set(source.id, from?.share.kind === 'part' ? from.share.share : (FRACTIONS.find(([w]) => w.test(ofIt))?.[1] ?? KEPT_SHARE));
         step.bowl = source.id;
         return;
       }
@@ -592,8 +595,10 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     if (!bowl) return;
     const said = work === 'fold' || work === 'whisk' || work === 'beat' || work === 'hands' || work === 'heat';
     // What has been whisked or cooked stays what it is when something else of weight comes in: a new bowl takes both.
-    const heavy = freshItems.filter((x) => !sources.some((s) => s === x && dests.includes(x))).reduce((g, x) => g + weightOf(x.line), 0);
     const own = [...new Set(bowlItems.map((x) => x.b).filter((b) => b !== bowl))];
+    // Folded in, what was only softened weighs like what is fresh.
+    const folded = work === 'fold' ? own.filter((b) => !isFoamed(b) && !isCooked(b)).flatMap((b) => [...b.lines]) : [];
+    const heavy = folded.reduce((g, i) => g + weightOf(i), 0) + freshItems.filter((x) => !sources.some((s) => s === x && dests.includes(x))).reduce((g, x) => g + weightOf(x.line), 0);
     const custard = own.some((b) => makesCustard(b, bowl!)) || (bowl.air && holds(bowl, 'yolk', 'egg') && !holds(bowl, 'white', 'cream') && freshItems.some((x) => ['milk', 'cream'].includes(lines[x.line]!.role!)) && /\b(?:hot|warm|boiling|scalded|steaming)\b/i.test(c.text));
     const keepsApart = said && !custard && (isFoamed(bowl) || isCooked(bowl)) && (own.some((b) => isFoamed(b) || isCooked(b)) || (heavy > 0.35 * Math.max(1, gramsIn(bowl, lines)) && bowl.lastStep < at && isFoamed(bowl) && work !== 'whisk' && !onlyButter(freshItems.map((x) => x.line), bowl)));
     if (keepsApart) {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONTEXT, KITCHEN } from '../../testing/sample';
 import { readCorpus } from '../../testing/reading-corpus';
+import { analyseSheet } from '../sheet/analyse';
 import { SheetSchema } from '../sheet/schema';
 import { readRecipe, type Reading } from './read';
 import { readingToSheet } from './to-sheet';
@@ -121,5 +122,18 @@ describe('a sheet from a reading', () => {
       for (const l of lines) if (l.stepId !== null) expect(ids.has(l.stepId), `${recipe.name}: ${l.text}`).toBe(true);
       for (const s of sheet.steps) for (const a of s.after) expect(ids.has(a)).toBe(true);
     }
+  });
+});
+
+describe('what is kept back', () => {
+  it('by the cup comes as grams of foam, and the rest goes on', () => {
+    const sheet = sheetOf(read('Pots\nServes 6\n\n500 ml double cream\n50 g icing sugar\n200 g mascarpone\n\nWhip the cream with the sugar to soft peaks. Set aside 1 cup of it for the top. Fold the rest into the mascarpone. Spoon into glasses. Top with the reserved cream. Chill for 1 hour.'));
+    const feeds = sheet.parts.flatMap((p) => p.lines.filter((l) => l.fromPartId !== null).map((l) => [p.kind, l.text.split(' of the ')[0]]));
+    // 236.6 or 250 mL at 0.5 g/mL.
+    expect(feeds).toEqual(expect.arrayContaining([['crown', expect.stringMatching(/^1(18|25) g$/)]]));
+    const { parts } = analyseSheet(sheet, KITCHEN);
+    expect(parts.flatMap((p) => p.reading.lines.map((l) => l.fault)).filter((f) => f !== null)).toEqual([]);
+    const given = parts.flatMap((p) => p.reading.lines.filter((l) => l.kind === 'part').map((l) => l.read?.massG ?? 0)).reduce((a, b) => a + b, 0);
+    expect(given).toBeCloseTo(550, 0);
   });
 });

@@ -97,6 +97,8 @@ export interface ReadChoices {
 
 const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
+const LONG_COLD_MIN = 240;
+const longCold = (text: string): boolean => /\b(?:chill|refrigerat|fridge|freez|cold|set|stand|leave)\w*/i.test(text) && timesIn(text).some((t) => t.minutes[1] >= LONG_COLD_MIN);
 const AHEAD = /\bthe (?:day|night|evening) before\b|\b(?:day|evening|night) before\b|\ba day (?:ahead|before|in advance)\b|\bone day (?:ahead|before)\b|\bthe previous (?:day|evening|night)\b|\bday 1\b/i;
 
 /**
@@ -149,13 +151,15 @@ function workIn(rows: readonly Row[], hasList: boolean): Work {
     const first = clauses.length;
     let pending = inline.trim();
     const section = inline && AHEAD.test(inline) ? null : row.under;
-    const ahead = AHEAD.test(row.text.slice(0, 60)) || (row.under !== null && AHEAD.test(row.under));
+    let ahead = AHEAD.test(row.text.slice(0, 60)) || (row.under !== null && AHEAD.test(row.under));
     for (const sentence of sentencesOf(body)) {
       const parts = clausesOf(sentence);
       const works = parts.map((c) => isWork(c, sentence, hasList));
       parts.forEach((c, i) => {
         const last = clauses.at(-1);
         if (works[i]) {
+          // The long cold is what the day before is for: it and what follows it reach into the day itself.
+          if (ahead && longCold(c.text)) ahead = false;
           clauses.push({ clause: c, section, start: row.start, end: row.end, before: pending, after: '', ahead: ahead || AHEAD.test(c.text) });
           pending = '';
         } else if (last && clauses.length > first && pending === '') clauses[clauses.length - 1] = { ...last, after: [last.after, c.text].filter(Boolean).join(' ') };

@@ -1,6 +1,6 @@
 import { USUAL_COLD } from '../cold/usual';
 import type { SweetnessBand } from '../composition/sweetness';
-import { differsBySystem, CUP_SYSTEMS, type CupSystem } from '../measures/units';
+import { CUP_SYSTEMS, differsBySystem, unitSize, type CupSystem } from '../measures/units';
 import { splitLine } from '../measures/line';
 import { newLine, type EditContext } from '../sheet/edits';
 import { FORMAT_VERSION, goesByItself, USUAL_WAIT_H, type Family, type PartKind, type Use } from '../sheet/kinds';
@@ -134,11 +134,21 @@ function partOf(p: ReadPart, id: string, mixerId: string, use: Use): Part {
 const usualStage = (kind: PartKind, use: Use): 'soft' | 'medium' | 'firm' => (use === 'pipe' && (kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown') ? 'firm' : 'medium');
 
 /** 'all of the cream', '1/4 of the cream', '1 cup of the cream', 'the rest of the cream' where others take a share of it too. */
+/** Cream or egg at its usual air, 100 %, g/mL (house). */
+const FOAM_G_PER_ML = 0.5;
+const AIRY: ReadonlySet<PartKind> = new Set(['whipped-cream', 'cheese-cream', 'crown', 'egg-foam']);
+
 function feedText(share: number, says: string, name: string, r: Reading, from: string): string {
   const shared = r.parts.flatMap((p) => p.takes.filter((t) => t.part === from)).length > 1;
-  if (says !== '' && /\d|cup|half|third|quarter|ml|spoon/i.test(says)) return `${says} of the ${name}`;
-  if (share >= 0.985) return `all of the ${name}`;
+  const amount = splitLine(`${says} foam`).amounts[0];
+  // A foam is weighed, not spooned: its cups become grams.
+  if (amount?.unit?.dimension === 'volume' && amount.quantity.ok) {
+    const airy = r.parts.find((p) => p.id === from)?.kind;
+    return `${Math.round(amount.quantity.value * unitSize(amount.unit, r.cups.system) * (airy !== undefined && AIRY.has(airy) ? FOAM_G_PER_ML : 1))} g of the ${name}`;
+  }
+  if (says !== '' && /\d|half|third|quarter/i.test(says)) return `${says} of the ${name}`;
   if (shared && share >= 0.5) return `the rest of the ${name}`;
+  if (share >= 0.985) return `all of the ${name}`;
   return `${Math.round(100 * share)} % of the ${name}`;
 }
 

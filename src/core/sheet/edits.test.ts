@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CONTEXT, ingredient, KITCHEN, sheetOf } from '../../testing/sample';
+import { CONTEXT, ingredient, KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
+import { readRecipe } from '../reading/read';
+import { readingToSheet } from '../reading/to-sheet';
 import { analyseSheet } from './analyse';
-import { addLine, moveLine, newLine, removeLine, setLineAmount, setLineIngredient, setLineText } from './edits';
+import { addLine, divideLine, moveLine, moveStep, newLine, placePart, removeLine, removeStep, setLineAmount, setLineIngredient, setLinePart, setLineText, setPartKind, setStepPart, setStepWork } from './edits';
 import { scaleTo, scaleToPortions } from './scale';
 import { SheetSchema, type Sheet } from './schema';
 
@@ -105,5 +107,85 @@ describe('scaling', () => {
   it('refuses nothing on hand, and a line that cannot be read', () => {
     expect(onHand('l1', 0).ok).toBe(false);
     expect(onHand('nobody', 100).ok).toBe(false);
+  });
+});
+
+describe('putting a reading right', () => {
+  const read = readRecipe('Fool\nServes 4\n\n300 ml double cream\n100 g mascarpone\n30 g icing sugar\n\nBeat the mascarpone with the sugar. Whip the cream to soft peaks for 3 minutes. Fold together. Spoon into glasses. Chill for 2 hours.', CONTEXT);
+  if (!read.ok) throw new Error(read.fault.says);
+  let n = 0;
+  const own = readingToSheet(read.value, { context: CONTEXT, mixers: KITCHEN.mixers, vessels: KITCHEN.vessels, newId: () => `w${n++}` }).sheet;
+  const valid = (s: Sheet): Sheet => {
+    expect(SheetSchema.safeParse(s).success).toBe(true);
+    const ids = new Set(s.steps.map((x) => x.id));
+    for (const x of s.steps) for (const a of x.after) expect(ids.has(a)).toBe(true);
+    return s;
+  };
+  const total = (s: Sheet): number => analyseSheet(s, KITCHEN).parts.reduce((g, p) => g + p.reading.lines.reduce((x, l) => x + (l.kind === 'part' ? 0 : (l.read?.massG ?? 0)), 0), 0);
+
+  it('another kind keeps the lines and their words; a school of the old kind goes', () => {
+    const cream = own.parts.find((p) => p.kind === 'whipped-cream')!;
+    const after = valid(setPartKind(own, cream.id, 'cheese-cream', CONTEXT));
+    expect(after.parts.find((p) => p.id === cream.id)).toMatchObject({ kind: 'cheese-cream', lines: cream.lines });
+    const foam = partsSheet([['a', 'egg-foam', 'Foam', ['3 egg whites', '150 g sugar']]]);
+    const swiss = { ...foam, parts: foam.parts.map((p) => ({ ...p, ways: { whites: 'swiss-71', eggs: 'raw' } })) };
+    expect(setPartKind(swiss, 'a', 'meringue', CONTEXT).parts[0]!.ways).toEqual({ whites: 'swiss-71' });
+    expect(setPartKind(swiss, 'a', 'whipped-cream', CONTEXT).parts[0]!.ways).toEqual({});
+  });
+  it('a line into another part keeps its step and its grams', () => {
+    const sugar = own.parts.flatMap((p) => p.lines).find((l) => l.text.includes('sugar'))!;
+    const cream = own.parts.find((p) => p.kind === 'whipped-cream')!;
+    const after = valid(setLinePart(own, sugar.id, cream.id, CONTEXT));
+    expect(after.parts.find((p) => p.id === cream.id)!.lines.at(-1)).toEqual(sugar);
+    expect(total(after)).toBeCloseTo(total(own), 9);
+    expect(setLinePart(own, sugar.id, 'nowhere', CONTEXT)).toBe(own);
+    expect(setLinePart(own, 'nobody', cream.id, CONTEXT)).toBe(own);
+  });
+  it('a divided line is two whose grams are those of the one', () => {
+    const cream = own.parts.flatMap((p) => p.lines).find((l) => l.text.startsWith('300 ml'))!;
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 0.9, noNaN: true }), (share) => {
+        const after = divideLine(own, cream.id, share, 'more', CONTEXT);
+        expect(total(after) / total(own)).toBeCloseTo(1, 2);
+        const more = analyseSheet(after, KITCHEN).parts.flatMap((p) => p.reading.lines).find((l) => l.line.id === 'more')!;
+        expect(more.read!.massG / 300).toBeCloseTo(share, 2);
+      }),
+      { numRuns: 40 },
+    );
+    for (const share of [0, 1, -1, 2, Number.NaN]) expect(divideLine(own, cream.id, share, 'more', CONTEXT)).toBe(own);
+  });
+  it('another kind of work has its clock, its machine, and its time in the right place', () => {
+    const step = own.steps.find((s) => s.work === 'whisk')!;
+    const chilled = valid(setStepWork(own, step.id, 'chill')).steps.find((s) => s.id === step.id)!;
+    expect(chilled).toMatchObject({ work: 'chill', whisks: false, machine: 'fridge', handsMin: null, waitH: [0.05, 0.05] });
+    const back = valid(setStepWork(setStepWork(own, step.id, 'chill'), step.id, 'whisk')).steps.find((s) => s.id === step.id)!;
+    expect(back).toMatchObject({ work: 'whisk', whisks: true, machine: 'mixer', waitH: null, handsMin: 3 });
+    const wait = own.steps.find((s) => s.work === 'chill')!;
+    expect(setStepWork(own, wait.id, 'hands').steps.find((s) => s.id === wait.id)).toMatchObject({ waitH: null, handsMin: 120, machine: null });
+    expect(setStepPart(own, wait.id, own.parts[0]!.id).steps.find((s) => s.id === wait.id)).toMatchObject({ partId: own.parts[0]!.id, edited: true });
+  });
+  it('moved or taken out, no step waits for one that is gone or that follows', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(own.steps.length - 1), fc.nat(own.steps.length - 1), fc.boolean()), { minLength: 1, maxLength: 8 }), (moves) => {
+        let s = own;
+        for (const [which, to, gone] of moves) {
+          const step = s.steps[which % Math.max(1, s.steps.length)];
+          if (!step) break;
+          s = gone ? removeStep(s, step.id) : moveStep(s, step.id, to);
+        }
+        const at = new Map(s.steps.map((x, i) => [x.id, i]));
+        s.steps.forEach((x, i) => {
+          for (const a of x.after) expect(at.get(a) ?? Infinity).toBeLessThan(i);
+        });
+      }),
+      { numRuns: 200 },
+    );
+  });
+  it('a part that goes nowhere is placed by the last step that builds', () => {
+    const loose = { ...own, steps: own.steps.map((s) => ({ ...s, parts: [] })) };
+    const id = own.parts[0]!.id;
+    const after = valid(placePart(loose, id));
+    expect(after.steps.filter((s) => s.parts.includes(id)).map((s) => s.work)).toEqual(['fill']);
+    expect(placePart(after, id)).toEqual(after);
   });
 });

@@ -159,7 +159,8 @@ export function divideLine(sheet: Sheet, lineId: string, share: number, newId: s
 /** Lets the last step that builds the dessert take a part up, so that it goes somewhere. */
 export function placePart(sheet: Sheet, partId: string): Sheet {
   const builds = (s: Step): boolean => s.parts.length > 0 || s.work === 'fill' || s.work === 'finish';
-  const at = Math.max(sheet.steps.findLastIndex(builds), sheet.steps.findLastIndex((s) => s.partId === null), 0);
+  const built = sheet.steps.findLastIndex(builds);
+  const at = built >= 0 ? built : Math.max(sheet.steps.findLastIndex((s) => s.partId === null), 0);
   return { ...sheet, steps: sheet.steps.map((s, i) => (i === at && !s.parts.includes(partId) ? { ...s, parts: [...s.parts, partId] } : s)) };
 }
 

@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import { CONTEXT, KITCHEN } from '../../testing/sample';
+import { readCorpus } from '../../testing/reading-corpus';
+import { readRecipe } from '../reading/read';
+import { readingToSheet } from '../reading/to-sheet';
+import { analyseSheet } from '../sheet/analyse';
+import type { Sheet } from '../sheet/schema';
+import { ownWorkOf } from './own-work';
+
+let n = 0;
+const written = (text: string): Sheet => {
+  const r = readRecipe(text, CONTEXT);
+  if (!r.ok) throw new Error(r.fault.says);
+  return readingToSheet(r.value, { context: CONTEXT, mixers: KITCHEN.mixers, vessels: KITCHEN.vessels, newId: () => `o${n++}` }).sheet;
+};
+const workOf = (sheet: Sheet, times = 1, coldH: number | null = null) => ownWorkOf(analyseSheet(sheet, KITCHEN), KITCHEN, times, coldH);
+
+const CAKE = written(
+  'Lemon icebox cake\nServes 8\n\n24 digestive biscuits\n500 ml double cream\n60 g icing sugar\n250 g mascarpone\n200 g raspberries\n\nThe day before, whip the cream with the sugar to soft peaks. Beat the mascarpone for 2 minutes and fold it in. Layer the biscuits and the cream in a 900 g loaf tin. Chill for 8 to 12 hours. Bake nothing. Top with the raspberries and serve.',
+);
+
+describe('the tasks of a method of the cook’s own', () => {
+  const { tasks, gaps } = workOf(CAKE);
+  const task = (word: RegExp) => tasks.find((t) => word.test(t.name))!;
+
+  it('are one for each written step, under its own words', () => {
+    const steps = CAKE.steps.map((s) => s.title);
+    expect(tasks.filter((t) => t.stepId !== null).map((t) => t.name)).toEqual(steps);
+  });
+  it('take the time that the recipe says, and say so', () => {
+    expect(task(/Beat/)).toMatchObject({ minutes: 2, hands: true });
+    expect(task(/Beat/).because).toContain('the recipe');
+    expect(task(/Chill/)).toMatchObject({ minutes: 480, hands: false, kind: 'cold' });
+  });
+  it('what says no time takes the usual one, or what Cold computes', () => {
+    const vague = written('Cream\n\n300 ml double cream\n\nWhip the cream. Spoon into glasses. Chill until set.');
+    const chill = (coldH: number | null) => workOf(vague, 1, coldH).tasks.find((t) => t.kind === 'cold')!;
+    expect(chill(5.5)).toMatchObject({ minutes: 330 });
+    expect(chill(5.5).because).toContain('Cold');
+    expect(chill(null).because).toContain('does not say');
+  });
+  it('are joined where the words join them: folding waits for both foams', () => {
+    const fold = task(/fold/i).key;
+    const from = gaps.filter((g) => g.to === fold).map((g) => tasks.find((t) => t.key === g.from)!.name);
+    expect(from.some((name) => /whip/i.test(name))).toBe(true);
+    expect(from.some((name) => /beat/i.test(name))).toBe(true);
+  });
+  it('done the day before ends twelve hours before serving', () => {
+    const whip = task(/whip/i).key;
+    expect(gaps.filter((g) => g.from === whip && g.min >= 720)).toHaveLength(1);
+  });
+  it('an oven is hot before it is needed, and no sooner', () => {
+    const nests = workOf(written('Nests\n\n4 egg whites\n240 g caster sugar\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 90 minutes.'));
+    const bake = nests.tasks.find((t) => t.kind === 'oven')!;
+    const hot = nests.tasks.find((t) => t.kind === 'ahead')!;
+    expect(bake).toMatchObject({ minutes: 90, oven: { shelves: 1, setting: '110' } });
+    expect(nests.gaps.find((g) => g.from === hot.key && g.to === bake.key)).toMatchObject({ min: 0, max: 0 });
+  });
+  it('of every recipe of the corpus wait for no task that is not there, and for none in a ring', () => {
+    for (const recipe of readCorpus()) {
+      const made = workOf(written(recipe.text));
+      const keys = new Set([...made.tasks.map((t) => t.key), 'served']);
+      const next = new Map<string, string[]>();
+      for (const g of made.gaps) {
+        if (!made.tasks.some((t) => t.key === g.to)) continue;
+        expect(keys.has(g.from), `${recipe.name}: ${g.from}`).toBe(true);
+        next.set(g.from, [...(next.get(g.from) ?? []), g.to]);
+      }
+      const done = new Set<string>();
+      const visit = (key: string, path: readonly string[]): void => {
+        expect(path.includes(key), `${recipe.name}: ${path.join(' ')}`).toBe(false);
+        if (done.has(key)) return;
+        for (const to of next.get(key) ?? []) visit(to, [...path, key]);
+        done.add(key);
+      };
+      for (const t of made.tasks) visit(t.key, []);
+      for (const t of made.tasks) expect(Number.isFinite(t.minutes) && t.minutes >= 0, `${recipe.name}: ${t.name}`).toBe(true);
+      for (const g of made.gaps) if (g.max !== null) expect(g.max, `${recipe.name}: ${g.says}`).toBeGreaterThanOrEqual(g.min);
+    }
+  });
+});
