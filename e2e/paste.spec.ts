@@ -31,7 +31,7 @@ test('US cups and ounces become the grams of a hand calculation', async ({ page 
   await review(page, recipe('us'));
   await openDoubts(page, 0);
   await expect(page.getByRole('button', { name: /^Cups and spoons: US/ })).toBeVisible();
-  await expect(page.getByText('because of ‘heavy cream’', { exact: false })).toBeVisible();
+  await expect(page.getByText('because of ‘40°F’')).toBeVisible();
   await toBench(page);
   // By hand: 2.5 × 236.588 mL × 1.009 g/mL; 24 × 15.5; 8 × 28.3495; half of 120; 59.147 × 1; 1.5 × 4.92892 × 0.975.
   const grams = await gramsOnBench(page);
@@ -53,12 +53,13 @@ test('imperial pints and ounces, read in a kitchen with US cups', async ({ page 
 
 test('other cups by choice; a doubtful line is settled by what it is like, and kept in the larder', async ({ page }) => {
   await review(page, recipe('metric').replace('2 sheets gelatine', '2 sheets gelatine\n20 g zzyzx cordial'));
-  await openDoubts(page, 2);
+  // The cordial is not known; lemon juice, gelatine and yolks are in no step.
+  await openDoubts(page, 4);
   await choose(page, /^Cups and spoons:/, 'Australian, 250 mL');
   const doubt = page.getByRole('group', { name: /^Choices for .*zzyzx/ });
   await doubt.getByRole('button', { name: 'add it to the larder' }).click();
   await doubt.getByRole('button', { name: /^like / }).first().click();
-  await openDoubts(page, 1);
+  await openDoubts(page, 3);
   await toBench(page);
   // By hand: 250 mL × 1.01; 125 mL × 200/236.588; 2 × 20 mL × 1.033; 3 whites of 33, 3 yolks of 17; 2 × 2.
   const grams = await gramsOnBench(page);
@@ -100,7 +101,7 @@ test('what was only told, without a list: amounts in words become lines of the r
 test('what was misread is put right: kind, part, order; taken back; kept through a reload', async ({ page }) => {
   await review(page, 'Test fool\nServes 4\n\n300 ml double cream\n30 g icing sugar\n200 g raspberries\n\nWhip the cream with the sugar to soft peaks. Crush the raspberries. Fold together. Spoon into glasses. Chill for 1 hour.');
   const bowl = page.getByRole('region', { name: 'Whipped cream', exact: true });
-  await choose(page, /^Kind of Whipped cream:/, 'Crown');
+  await choose(page, /^Kind of Whipped cream:/, 'crown of cream');
   await expect(bowl).toHaveAttribute('data-part', 'crown');
   await page.keyboard.press('Control+z');
   await expect(bowl).toHaveAttribute('data-part', 'whipped-cream');
@@ -114,7 +115,7 @@ test('what was misread is put right: kind, part, order; taken back; kept through
   await expect.poll(async () => readable(await steps.nth(0).innerText()).split(' ').slice(2, 5).join(' ')).toBe(second.split(' ').slice(2, 5).join(' '));
   await toBench(page);
   // On Bench the same can still be put right.
-  await choose(page, /^Kind of Whipped cream:/, 'Crown');
+  await choose(page, /^Kind of Whipped cream:/, 'crown of cream');
   await expect(page.getByRole('region', { name: 'Whipped cream', exact: true })).toHaveAttribute('data-part', 'crown');
 });
 
@@ -126,7 +127,7 @@ test('nothing pasted is dropped: what is no line or step stays in sight', async 
   await openDoubts(page, 1);
   await toBench(page);
   await expect(page.locator('input[value="some quux powder"]')).toBeVisible();
-  await expect(page.getByText('‘some quux powder’ is not in the larder', { exact: false })).toBeVisible();
+  await expect(page.getByText('‘quux powder’ is not in the larder', { exact: false })).toBeVisible();
   await expect(page.getByLabel('Notes')).toHaveValue(/Keep away from cats/);
 });
 

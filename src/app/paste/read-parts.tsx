@@ -75,7 +75,7 @@ export function ReadParts({ reading, draft, analysis, context, open, onEdit, onA
 }
 
 /** The larder's name without its sort and its fat. */
-const shortNameOf = (l: LineReading): string | null => l.ingredient?.name.replace(/\s*\([^)]*\)/g, '').split(',')[0]! ?? null;
+const shortNameOf = (l: LineReading): string | null => (l.ingredient ? l.ingredient.name.replace(/\s*\([^)]*\)/g, '').split(',')[0]! : null);
 
 function NameOf({ name, onName }: { readonly name: string; readonly onName: (name: string) => void }) {
   const [typed, setTyped] = useState<string | null>(null);

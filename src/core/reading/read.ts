@@ -15,7 +15,7 @@ import { kindOf, waysOf } from './kinds';
 import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import { SORTS } from './sorts';
 import { rowsOf, type Row } from './rows';
-import { cupsIn, familyOf, mixerIn, portionsIn, useIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
+import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
 import { keyOf, singular } from './words';
 
@@ -242,7 +242,7 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
     steps,
     vessel,
     mixer: mixerIn(method),
-    use: useIn(method, vessel),
+    use: purposeIn(method, vessel),
     family: familyOf(title, parts.map((p) => p.kind), freezes, chilled),
     freezes,
     unread: [...new Set(unread)],

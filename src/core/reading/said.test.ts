@@ -102,6 +102,14 @@ describe('for how many, in what', () => {
   ])('%s in a kitchen with %s cups', (text, usual, right) => expect(cupsIn(text, usual as 'us').system).toBe(right));
 });
 
+describe('the evidence for cups', () => {
+  it('is quoted whole, and none is made up', () => {
+    expect(cupsIn('Chill at 40°F.', 'metric').quotes).toEqual(['40°F']);
+    expect(cupsIn('300 ml cream', 'metric')).toEqual({ system: 'metric', quotes: [] });
+    expect(cupsIn('1 cup sugar', 'australian')).toEqual({ system: 'australian', quotes: [] });
+  });
+});
+
 describe('verbs', () => {
   it.each<[string, string | null]>([
     ['whipping', 'whip'],

@@ -187,7 +187,7 @@ const CUPS: readonly (readonly [RegExp, CupSystem, number])[] = [
   [/\b250[\s-]?ml cups?\b|\bmetric cups?\b|\bcups? \(250 ?ml\)/i, 'metric', 9],
   [/\bus cups?\b|\bamerican cups?\b|\b(?:240|237|236)[\s-]?ml cups?\b/i, 'us', 9],
   [/\bsticks? (?:of )?(?:unsalted |salted )?butter\b|\b\d sticks?\b/i, 'us', 4],
-  [/\d\s?°\s?F\b|\b\d{2,3} ?F\b|\bfahrenheit\b/i, 'us', 3],
+  [/\b\d{2,3}\s?°\s?F\b|\b\d{2,3} ?F\b|\bfahrenheit\b/i, 'us', 3],
   [/\bheavy (?:whipping |cold )*cream\b|\bhalf[- ]and[- ]half\b/i, 'us', 3],
   [/\bconfectioners?['’]?s?\b|\bpowdered sugar\b|\ball-purpose\b|\bgraham\b|\bunflavored\b|\bvanilla wafers?\b|\bladyfingers\b|\bflavor|\bcolor\b|\brefrigerator\b|\bsemisweet\b|\bbittersweet\b|\bcookie/i, 'us', 1.2],
   [/\bquarts?\b|\bounces?\b|\boz\b/i, 'us', 0.6],
@@ -218,8 +218,7 @@ export function cupsIn(text: string, usual: CupSystem): SaidCups {
   }
   const best = [...votes].sort((a, b) => b[1].weight - a[1].weight)[0];
   if (best && best[1].weight >= 1) return { system: best[0], quotes: best[1].quotes };
-  const metric = /\b\d+ ?(?:g|ml|kg|cl|dl)\b/i.exec(text);
-  return metric && usual !== 'us' ? { system: usual, quotes: [] } : { system: usual, quotes: [] };
+  return { system: usual, quotes: [] };
 }
 
 const FAMILY_WORDS: readonly (readonly [RegExp, Family])[] = [
@@ -251,7 +250,7 @@ export function familyOf(name: string, kinds: readonly PartKind[], freezes: bool
 }
 
 /** What it must do: piped, in a glass, cut, turned out; null where nothing says so. */
-export function useIn(text: string, vessel: SaidVessel | null): Use | null {
+export function purposeIn(text: string, vessel: SaidVessel | null): Use | null {
   if (/\bpip(?:e|ed|ing)\b|\bnozzle\b|\bpiping bag\b|\bpastry bag\b/i.test(text) && !(vessel && ['springform', 'tray', 'terrine', 'round', 'tart', 'ring'].includes(vessel.shape) && /\b(?:slice|cut)\b/i.test(text)) && vessel?.shape !== 'glass') return 'pipe';
   if (/\bturn(?:ed)?(?: it| them)? out\b|\bunmou?ld|\binvert|\bupside down\b/i.test(text)) return vessel && (vessel.shape === 'springform' || vessel.shape === 'tray') ? 'slice' : vessel?.shape === 'terrine' ? 'slice' : 'turn-out';
   if (vessel && (vessel.shape === 'springform' || vessel.shape === 'terrine' || vessel.shape === 'round' || vessel.shape === 'ring' || vessel.shape === 'tart')) return 'slice';
