@@ -23,6 +23,7 @@ import { sweep } from '../src/core/sheet/sweep';
 import { learningCoverage, liveCalls } from './bench-kitchens';
 import { planning, scheduling } from './bench-clock';
 import { cold } from './bench-cold';
+import { reading } from './bench-reading';
 import { choosing, dragging, laying, packing } from './bench-tin';
 import { CONTEXT, ingredient, KITCHEN, LARDER, sheetOf } from '../src/testing/sample';
 
@@ -260,6 +261,7 @@ largeKeystroke();
 search();
 solving();
 sweeping();
+reading(row, timed);
 packing(row);
 laying(row, timed);
 choosing(row, timed);

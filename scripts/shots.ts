@@ -27,6 +27,7 @@ const toStep = (n: number) => async (page: Page) => {
 const review = async (page: Page) => {
   await page.locator('textarea').fill(`${readFileSync('e2e/recipes/us.txt', 'utf8').replace('1 1/2 tsp vanilla', '1 1/2 tsp vanilla\n2 tbsp bramble jelly')}`);
   await page.getByRole('button', { name: 'Read it' }).click();
+  await page.getByRole('group', { name: 'Bowls' }).waitFor();
 };
 
 const hand = (page: Page, act: unknown) => page.request.post(`${BASE}/api/instruments`, { data: act });

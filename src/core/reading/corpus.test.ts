@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { answerTo, checkRecipe, readCorpus, type Category } from '../../testing/reading-corpus';
 
 /** The least share of right answers over all recipes, %, by what is asked. The reader was made with these recipes beside it: a new one belongs here before it is mended. */
-const FLOOR: Readonly<Record<Category, number>> = { 'amounts and ingredients': 99, 'line to step': 97, kinds: 98, order: 98, 'times and temperatures': 98, work: 98, 'the rest': 98, 'nothing lost': 100 };
+const FLOOR: Readonly<Record<Category, number>> = { 'amounts and ingredients': 99, 'line to step': 97, kinds: 98, order: 100, 'times and temperatures': 98, work: 98, 'the rest': 98, 'nothing lost': 100 };
 
 const corpus = readCorpus();
 const answers = new Map(corpus.map((r) => [r.name, answerTo(r)]));

@@ -79,16 +79,21 @@ export const PRODUCTS = 'custard|meringue|ganache|mousse|filling|base|crust|topp
 const OTHERS = 'baking paper|parchment paper|baking parchment|greaseproof paper|paper|wooden spoon|sugar thermometer|candy thermometer|water bath|ice bath|ice water bath|cream of tartar|biscuit cutter|cake tin|cake pan|cake ring|cake board|cake stand|cake pop|muffin tin|cupcake|cheese cloth|cheesecloth|coffee filter|coffee cup|tea towel|kitchen towel|butter knife|egg wash|egg shell|ice cream machine|ice cream maker|cream whipper|cream colour|cream colored|wine glass|wine glasses|shot glass|tea spoon|boiling water bath|simmering water|hot water|baking sheet|sheet of paper|sheet of|sheet pan|plastic sheet|acetate sheet|biscuit tin|bread knife|fruit bowl|cling film|food processor|gas mark|ice cube|ice cubes|nozzle|star nozzle|pan of water|pan of simmering water|inch of water|bowl of water|bowl of cold water|cold water|warm water|sieve|pudding basin|pudding bowl|pie dish|tart tin|tart pan|flan tin|loaf tin|wet finger|finger and thumb|your finger|egg beater|whole thing|sugar grain|grain of sugar|sugar crystal|cocktail glass|layer cake|cream puff|slice of cake|cake slice|piece of cake'.split('|');
 
 export interface Lexicon {
+  /** Of the recipe's own lines, of what is made on the way, of things of a kitchen. */
   readonly senses: ReadonlyMap<string, Sense>;
+  /** What else the larder has, by its names. */
+  readonly larder: ReadonlyMap<string, Sense>;
 }
 
+const OTHER_KEYS = OTHERS.map((o) => keyOf(o));
+
 /** Everything of the larder by its names, made once for a larder. */
-const larderKeys = new WeakMap<ReadonlyMap<string, Ingredient>, ReadonlyMap<string, Ingredient>>();
-function keysOfLarder(larder: ReadonlyMap<string, Ingredient>): ReadonlyMap<string, Ingredient> {
+const larderKeys = new WeakMap<ReadonlyMap<string, Ingredient>, ReadonlyMap<string, Sense>>();
+function keysOfLarder(larder: ReadonlyMap<string, Ingredient>): ReadonlyMap<string, Sense> {
   const known = larderKeys.get(larder);
   if (known) return known;
-  const made = new Map<string, Ingredient>();
-  for (const i of larder.values()) for (const name of [...i.aliases, i.name.replace(/\(.*?\)/g, '').split(',')[0]!]) if (!made.has(keyOf(name))) made.set(keyOf(name), i);
+  const made = new Map<string, Sense>();
+  for (const i of larder.values()) for (const name of [...i.aliases, i.name.replace(/\(.*?\)/g, '').split(',')[0]!]) if (keyOf(name).length > 2 && !made.has(keyOf(name))) made.set(keyOf(name), { kind: 'larder', ingredient: i });
   larderKeys.set(larder, made);
   return made;
 }
@@ -123,13 +128,11 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
     }
   });
   for (const [phrase, of] of byPhrase) senses.set(phrase, { kind: 'line', lines: [...of].map(([line, strength]) => ({ line, strength })) });
-  for (const [phrase, ingredient] of keysOfLarder(larder)) if (!senses.has(phrase) && phrase.length > 2) senses.set(phrase, { kind: 'larder', ingredient });
-  for (const o of OTHERS) {
-    const key = keyOf(o);
+  for (const key of OTHER_KEYS) {
     const there = senses.get(key);
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(key, { kind: 'other' });
   }
-  return { senses };
+  return { senses, larder: keysOfLarder(larder) };
 }
 
 const LONGEST_PHRASE = 5;
@@ -146,7 +149,7 @@ export function mentionsIn(words: readonly Word[], lexicon: Lexicon, verb = -1):
     const longest = i > verb ? LONGEST_PHRASE : Math.min(LONGEST_PHRASE, verb - i);
     for (let n = Math.min(longest, words.length - i); n >= 1 && !found; n--) {
       const phrase = keys.slice(i, i + n).join(' ');
-      const sense = lexicon.senses.get(phrase);
+      const sense = lexicon.senses.get(phrase) ?? lexicon.larder.get(phrase);
       if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour')) found = { sense, from: i, to: i + n, phrase };
     }
     if (found) out.push(found);

@@ -42,10 +42,23 @@ export function wordsOf(text: string): readonly Word[] {
   return out;
 }
 
+/** Keys that were asked for: the names of a larder are, at every line that a method adds. */
+const keys = new Map<string, string>();
+const MOST_KEYS = 4000;
+const LONGEST_KEPT = 60;
+
 /** A name as its words in one spelling, single spaces: the key under which it is found. */
-export const keyOf = (name: string): string =>
-  wordsOf(name)
+export function keyOf(name: string): string {
+  const known = keys.get(name);
+  if (known !== undefined) return known;
+  const key = wordsOf(name)
     .map((w) => w.word)
     .filter((w) => /[\p{L}\d]/u.test(w))
     .join(' ')
     .replaceAll('-', ' ');
+  if (name.length <= LONGEST_KEPT) {
+    if (keys.size >= MOST_KEYS) keys.clear();
+    keys.set(name, key);
+  }
+  return key;
+}
