@@ -53,9 +53,10 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
     ...STATIONS.map((s) => ({ name: `${s.name}, ${s.says}`, group: 'Stations', keys: s.key, run: go(stationHref(s.name, sheetId)) })),
     { name: 'Start a new sheet', group: 'Commands', run: go('/new') },
     { name: 'Paste a recipe: read what is written or told', group: 'Commands', run: go('/paste') },
-    ...ingredients.map((i) => ({ name: i.name, group: 'Larder', run: go(`/larder/${i.id}`) })),
     { name: 'Show the keys', group: 'Commands', keys: '?', run: showKeys },
     ...commands,
+    // With a sheet in hand an ingredient is one to add; its own page is a touch on its line.
+    ...(sheetId === null ? ingredients.map((i) => ({ name: i.name, group: 'Larder', run: go(`/larder/${i.id}`) })) : []),
   ];
   const groups = [...new Set(all.map((c) => c.group))];
   return (

@@ -23,7 +23,7 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first'.split(' '),
+  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first'.split(' '),
 );
 /** What a number counts that is no ingredient. */
 const COUNTS = /^(?:inch(?:es)?|in|cm|mm|layers?|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices? and|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
@@ -89,6 +89,9 @@ function amountEnd(source: string, to: number, amounts: readonly WrittenAmount[]
   return amounts[0]!.unit === null && size ? to + size[0].length : to;
 }
 
+/** States that may stand before a name: '90 grams melted butter'. */
+const STATES = new Set(['ground', 'melted', 'beaten', 'whipped', 'sifted', 'soaked', 'heated', 'warmed', 'whisked', 'stirred', 'mixed', 'dissolved', 'squeezed']);
+
 /** The words of a name: up to a comma, a bracket, a preposition or a verb. */
 function nameOf(text: string): string {
   const words: string[] = [];
@@ -96,7 +99,9 @@ function nameOf(text: string): string {
   for (const m of text.matchAll(/([\p{L}\d%’'-]+)([\s\u00a0]*)([.,;:()–—]?)/gu)) {
     if (m.index > end + 2) break;
     const word = m[1]!.toLowerCase();
-    if (STOPS.has(word) && !(word === 'up' || (words.length === 0 && word === 'ground'))) break;
+    if (STOPS.has(word) && !(word === 'up' || (words.length === 0 && STATES.has(word)))) break;
+    // 'a pint of cream stiff': how it is whipped.
+    if (words.length > 0 && /^(?:stiff|stiffly|thick|thickly|lightly|smooth|firm|firmly|softly)$/.test(word)) break;
     words.push(m[1]!);
     end = m.index + m[1]!.length;
     if (m[3] || words.length >= 6) break;

@@ -18,6 +18,8 @@ const ABBREVIATED = /(?:^|[\s(])(?:approx|min|mins|max|tbsps?|tsps?|oz|lbs?|hrs?
 export function sentencesOf(paragraph: string): readonly string[] {
   const out: string[] = [];
   let from = 0;
+  // What is typed without capitals has none behind its full stops.
+  const small = !/[.!?]\s+[\p{Lu}]/u.test(paragraph) && !/^\s*\p{Lu}/u.test(paragraph);
   const stop = /[.!?]+["”’)]*(?=\s|$)|[;\n]|\s[–—]\s(?=\p{Ll}+)|\s-{2,}\s/gu;
   for (let m = stop.exec(paragraph); m; m = stop.exec(paragraph)) {
     const end = m.index + m[0].length;
@@ -25,7 +27,7 @@ export function sentencesOf(paragraph: string): readonly string[] {
       const before = paragraph.slice(Math.max(from, m.index - 8), m.index);
       const after = /^\s*(\S)/.exec(paragraph.slice(end, end + 6))?.[1] ?? '';
       if (ABBREVIATED.test(before) && !/[\p{Lu}]/u.test(after)) continue;
-      if (after !== '' && /\p{Ll}/u.test(after)) continue;
+      if (after !== '' && /\p{Ll}/u.test(after) && !small) continue;
     }
     if (/^\s[–—-]/.test(m[0]) && !startsAction(wordsOf(paragraph.slice(end, end + 60)))) continue;
     if (openBracket(paragraph, from, m.index)) continue;
@@ -45,8 +47,15 @@ function openBracket(text: string, from: number, to: number): boolean {
   return depth > 0 && text.indexOf(')', to) > 0 && text.indexOf(')', to) - to < 120;
 }
 
+/** How many words say no more than 'just before serving' or 'off the heat'. */
+function servingWords(words: readonly Word[], from: number): number {
+  const m = /^(?:(?:just|right|shortly|immediately) )?before (?:you )?serv(?:e|ing)\b(?: ,)? ?|^(?:off|away from|from) the (?:heat|hob|stove)\b(?: ,)? ?/.exec(words.slice(from, from + 6).map((w) => w.said).join(' '));
+  return m ? m[0].trim().split(' ').length : 0;
+}
+
 /** Where in these words an action begins with its verb; −1 where it does not begin at once. */
-function verbAt(words: readonly Word[], from: number, strict: boolean): number {
+function verbAt(words: readonly Word[], first: number, strict: boolean): number {
+  const from = first + servingWords(words, first);
   for (let i = from; i < words.length && i < from + 7; i++) {
     const { said } = words[i]!;
     const verb = verbNamed(said);
@@ -107,6 +116,8 @@ export function clausesOf(sentence: string): readonly Clause[] {
       if (STATES.has(verb.base) && !/^(?:the|it|them|in|into|for|with|over|aside)$/.test(next)) at = -1;
     }
     if (at < 0) at = subjectVerb(words, i + 1);
+    // 'level it, overnight in the fridge', 'press it into the tin, fridge.'
+    if (at < 0 && comma && !until && coldAlone(words, i + 1) && !/\b(?:chill|fridge|refrigerat\w*|freez\w*|hours?|overnight)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
     if (at < 0 && /^(?:when|once|if|after)$/.test(words[i + 1]?.said ?? '')) at = laterVerb(words, i + 2);
     if (at < 0) continue;
     if (said === 'or' && !/^(?:refrigerate|chill|freeze|serve)$/.test(words[at]!.said)) continue;
@@ -123,6 +134,9 @@ export function clausesOf(sentence: string): readonly Clause[] {
   const texts = cuts.map((from, i) => sentence.slice(from, cuts[i + 1] ?? sentence.length).trim()).filter((t) => /[\p{L}\d]/u.test(t));
   return texts.map(clauseOf);
 }
+
+/** Whether words begin with nothing but the cold that something goes into. */
+const coldAlone = (words: readonly Word[], from: number): boolean => words[from]?.said === 'overnight' || (/^(?:fridge|freezer)$/.test(words[from]?.said ?? '') && /^(?:[.,;:]|for|overnight|till|until|)$/.test(words[from + 1]?.said ?? ''));
 
 /** 'and when it is cold pour it over': the verb behind a condition without a comma; −1 where none follows soon. */
 function laterVerb(words: readonly Word[], from: number): number {

@@ -65,7 +65,7 @@ const ALL: Share = { kind: 'all' };
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
 const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?in\b|adding)/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|adding)/i;
 const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 const PRONOUN = /\b(?:it|them|this|that|everything|the (?:lot|whole (?:lot|thing)))\b/i;
@@ -260,7 +260,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const lead = c.text.slice(prevEnd, c.words[m.from]!.start);
     if (/\b(?:then|and|and then|followed by) (?:fold in )?(?:the )?(?:rest|remainder|remaining)\b/i.test(c.text.slice(c.words[m.to - 1]!.end))) return { share: ALL, said: '' };
     if (REST.test(lead) || /\bother (?:half|third)\b/i.test(lead)) return { share: { kind: 'rest' }, said: '' };
-    const tail = /\b(half|(?:a |one )?third|two[- ]thirds|(?:a |one )?quarter|three[- ]quarters|¼|½|¾|⅓|⅔|\d\/\d)(?: of)?(?: the| your| that| this)?\s*$/i.exec(lead);
+    const tail = /\b(half|(?:a |one )?third|two[- ]thirds|(?:a |one )?quarter|three[- ]quarters|most|¼|½|¾|⅓|⅔|\d\/\d)(?: of)?(?: the| your| that| this)?\s*$/i.exec(lead);
     if (tail) {
       const n = FRACTIONS.find(([w]) => w.test(tail[1]!))?.[1];
       if (n !== undefined) return { share: { kind: 'part', share: n, said: tail[1]! }, said: tail[1]! };
@@ -406,7 +406,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
           }
           return;
         }
-        if (!hasList && namedAlone(m, c, m.sense.ingredient)) {
+        if (!hasList && verb !== 'serve' && namedAlone(m, c, m.sense.ingredient)) {
           const words = c.text.slice(c.words[m.from]!.start, c.words[m.to - 1]!.end);
           lines.push({ ...draftLine(words, { under: null, block: 1000 + index, start: fc.start, end: fc.end }, context), grams: null, fault: 'How much? The recipe does not say.', doubt: 'the recipe does not say how much' });
           bowlOf.push(null);
@@ -435,7 +435,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) for (const x of open) push({ ...x, at: c.at, share: ALL });
       else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
       else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
-      else if (/^(?:it|them|this|these)\b/.test(object) && open.some((x) => x.kind === 'line')) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
+      else if (/^(?:it|them|this|these)\b/.test(object) && !(verb === 'fold' && here()?.air) && open.some((x) => x.kind === 'line')) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
     }
     // 'Squeeze and dissolve in the hot custard': the gelatin that is in hand.
     const isGel = (b: Bowl): boolean => b.into === null && holds(b, 'gelatin') && [...b.lines].every((i) => ['gelatin', 'liquid'].includes(lines[i]!.role!)) && !items.some((y) => y.kind === 'bowl' && y.bowl === b.id);
@@ -444,7 +444,14 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
     const mine = here();
     const goesTo = c.at >= 0 && items.length > 0 && mine !== null && !items.some((x) => x.kind === 'bowl' && x.bowl === mine.id) ? c.words.findIndex((w, i) => i > c.at && DEST.has(w.said)) : -1;
-    if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + 1 && ((c.words[goesTo]!.said !== 'in' && !(c.words[goesTo]!.said === 'on' && verb === 'pour')) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: ALL, named: false });
+    if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + 1 && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour')) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: ALL, named: false });
+    // 'Fold a third into the yolks to loosen, then the rest': of what is in hand.
+    const into = c.at >= 0 && mine !== null && !gel && items.length > 0 && !items.some((x) => x.kind === 'bowl' && x.bowl === mine.id) ? c.words.findIndex((w, i) => i > c.at + 1 && i <= c.at + 5 && (w.said === 'into' || w.said === 'through')) : -1;
+    if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((w) => SHARE_WORDS.has(w.said))) {
+      const said = c.words.slice(c.at + 1, into).map((w) => w.said).join(' ');
+      const share = /\b(?:rest|remainder|remaining)\b/i.test(c.text.slice(c.words[into]!.end)) ? undefined : FRACTIONS.find(([w]) => w.test(said))?.[1];
+      items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: share === undefined ? ALL : { kind: 'part', share, said }, named: false });
+    }
     // What it works on, for the verb to mean something.
     const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([lines[x.line]!.role]), bowl: null } : { roles: null, bowl: bowls[x.bowl]! }));
     const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? here() : null;
@@ -654,9 +661,15 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     return work === 'heat';
   }
 
+  /** Whether a bowl has been given another, itself or by what it took. */
+  function holdsBowl(b: Bowl, other: Bowl): boolean {
+    return [...b.takes.keys()].some((id) => id === other.id || (root(id) === other.id && !other.takes.has(id)) || holdsBowl(bowls[id]!, other));
+  }
+
   /** All of a bowl, or a share of it, goes into another. */
   function give(from: Bowl, to: Bowl, share: Share): void {
-    if (from === to) return;
+    // A share of praline is in the filling; the rest goes on top of it: no circle.
+    if (from === to || holdsBowl(from, to)) return;
     to.takenAt.set(from.id, steps.length - 1);
     // A few spoons to temper the other are no share of their own.
     const custard = makesCustard(from, to);
@@ -679,6 +692,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       to.lines.add(i);
     }
     if (from.hotC !== null && from.hotC > 100) to.syrup = true;
+    // Hot milk or cream on chocolate: what it makes was heated.
+    if (from.heated && !to.air && holds(to, 'milk', 'cream') && holds(to, 'chocolate')) to.heated = true;
     from.lines.clear();
     from.into = to.id;
   }
@@ -874,11 +889,13 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
 }
 
 /** Pressed into a tin; not film that is pressed onto a custard. */
-const pressesIn = (verb: string, after: string): boolean => (verb === 'press' || /\bpress/i.test(after)) && !/\bpress\w*\b[^.;]{0,30}\b(?:film|wrap|cling|clingfilm|paper|parchment|lid)\b/i.test(after);
+const pressesIn = (verb: string, after: string): boolean => (verb === 'press' || /\b(?:press|squash|tamp)/i.test(after)) && !/\b(?:press|squash|tamp)\w*\b[^.;]{0,30}\b(?:film|wrap|cling|clingfilm|paper|parchment|lid)\b/i.test(after);
+
+const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds'.split(' '));
 
 const KEPT_SHARE = 0.2;
 const FRACTIONS: readonly (readonly [RegExp, number])[] = [
-  [/three[- ]quarters|¾|3\/4/i, 0.75],
+  [/three[- ]quarters|most|¾|3\/4/i, 0.75],
   [/two[- ]thirds|⅔|2\/3/i, 2 / 3],
   [/half|½|1\/2/i, 0.5],
   [/third|⅓|1\/3/i, 1 / 3],
@@ -932,7 +949,7 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
     if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving/i.test(c.text)) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.
     if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(c.text) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
-    if (/^(?:\w+ly )?pour in\b/i.test(c.text.slice(c.words[Math.max(0, c.at)]!.start))) return items.length > 0 ? 'hands' : work;
+    if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(c.text.slice(c.words[Math.max(0, c.at)]!.start))) return items.length > 0 ? 'hands' : work;
     return work;
   }
   const first = dests[0];

@@ -14,11 +14,11 @@ const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
 const PEOPLE = '(?:people|persons?|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax)';
 const PIECES = '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|squares?|bars?|tartlets?|meringues?|moulds?|individual \\w+|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
-  new RegExp(`\\b(?:serves?|feeds|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch))`, 'i'),
+  new RegExp(`\\b(?:serves?|feeds|does|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch))`, 'i'),
   new RegExp(`\\bfor (?:about |around |a party of )?${UPTO}\\s+${PEOPLE}`, 'i'),
   new RegExp(`\\b(?:makes?|yields?|gives|for|fills?|pipe onto|frosts?|covers?)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|enough .{0,24}?)?\\s*${UPTO}\\s+(?:\\w+[- ]){0,3}?${PIECES}\\b`, 'i'),
   new RegExp(`\\b${UPTO}\\s+(?:${PEOPLE})\\b`, 'i'),
-  new RegExp(`,\\s*${UPTO}\\s+(?:pieces|slices|portions|servings)\\b`, 'i'),
+  new RegExp(`[,(]\\s*${UPTO}\\s+(?:pieces|slices|portions|servings)\\b`, 'i'),
   new RegExp(`\\b(?:cut|slice|divide) (?:it |them |the \\w+ )?(?:in|into)\\s+${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
   new RegExp(`\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),

@@ -40,6 +40,9 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
   switch (verb) {
     case '':
       return workWithoutVerb(text, on);
+    case 'soften':
+      // 'Soften 10 minutes in the fridge': nobody stirs.
+      return /\b(?:fridge|freezer|room|counter|worktop|side)\b/i.test(text) || (on.built && !on.butter && !on.cheese) ? 'wait' : 'beat';
     case 'whip':
     case 'rewhip':
     case 'froth':
@@ -163,6 +166,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'line':
       return /\bpaper\b|\bfilm\b|\bparchment\b|\bwith cling|\bfoil\b|\bplastic\b|\bacetate\b/i.test(text) ? 'hands' : 'fill';
     case 'press':
+    case 'squash':
+    case 'tamp':
       return SERVED_IN.test(text) || /\bbottom\b|\bwall\b|\bsides?\b|\binto\b/i.test(text) ? 'fill' : 'hands';
     case 'divide':
       return SERVED_IN.test(text) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
@@ -181,6 +186,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return /\bpaper\b|\bfilm\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
     case 'lighten':
       return 'fold';
+    case 'scrape':
+      return /\binto\b/i.test(text) && SERVED_IN.test(text) && !VESSEL_TO_MIX.test(text) ? 'fill' : 'hands';
     case 'pour':
       return 'fill';
     case 'spread':

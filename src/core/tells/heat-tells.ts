@@ -188,7 +188,10 @@ function rawEggTell(s: SheetAnalysis, kitchen: Kitchen): Tell[] {
     return egg !== null && !eggHeated(egg);
   });
   if (raw.length === 0) return [];
+  // What was heated too little has its own sentence, with the caution and the way out.
+  const untold = raw.some((a) => eggOf(a)!.way === 'raw');
   const where = s.parts.length > 1 ? ` in ${raw.map((a) => a.part.name).join(' and ')}` : '';
+  if (!untold) return [plainTell('raw-egg', 'near', `Egg${where} counts as raw: keeps 24${NB}h at most.`)];
   return [{ ...plainTell('raw-egg', 'near', `Raw egg${where}: keeps 24${NB}h at most. ${EGG_CAUTION}${codeOf(kitchen)}`), action: toCarton(raw) }];
 }
 

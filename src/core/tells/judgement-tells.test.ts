@@ -68,6 +68,9 @@ describe('what a tell offers, lands', () => {
     const cold = partsSheet([['y', 'egg-foam', 'Yolks', ['6 yolks', '60 g caster sugar', '30 g water']], ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']]]);
     expect(says(cold, 'egg:y')).toMatch(/does not reach the usual 71 °C/);
     expect(says(cold, 'egg:y')).not.toMatch(/\bsafe\b/i);
+    // Said once, with one way out; that it keeps a day stands beside it.
+    expect(says(cold, 'raw-egg')).toContain('counts as raw: keeps 24');
+    expect(tell(cold, 'raw-egg').action).toBeNull();
     const after = acted(cold, 'egg:y');
     expect(after.parts[0]!.ways.eggs).toBe('pasteurised');
     expect(says(after, 'egg:y')).toContain('carton');
