@@ -68,7 +68,7 @@ test('other cups by choice; a doubtful line is settled by what it is like, and k
 });
 
 test('a flat US recipe whose cream is divided: to the batch and the label', async ({ page }) => {
-  const flat = 'Blackberry icebox cake\nServes 10\n\n3 cups heavy cream, divided\n1/2 cup powdered sugar, divided\n8 oz cream cheese, softened\n1 tsp vanilla extract\n30 graham crackers\n2 cups blackberries\n\nBeat the cream cheese with 1/4 cup of the powdered sugar and the vanilla until smooth. Whip 2 cups of the cream to medium peaks and fold into the cream cheese. Layer the graham crackers and the filling in a 9x13 inch pan. Refrigerate for 8 hours. Whip the remaining cream with the remaining sugar to soft peaks, spread over the cake and scatter with the blackberries.';
+  const flat = 'Blackberry icebox cake\nServes 10\n\n3 cups heavy cream, divided\n1/2 cup powdered sugar, divided\n8 oz cream cheese, softened\n1 tsp vanilla extract\n30 graham crackers\n2 cups blackberries\n\nBeat the cream cheese with 1/4 cup of the powdered sugar and the vanilla for 2 minutes. Whip 2 cups of the cream to medium peaks and fold into the cream cheese. Layer the graham crackers and the filling in a 9x13 inch pan. Refrigerate for 8 hours. Whip the remaining cream with the remaining sugar to soft peaks, spread over the cake and scatter with the blackberries.';
   await review(page, flat);
   await openDoubts(page, 0);
   await toBench(page);
@@ -83,7 +83,10 @@ test('a flat US recipe whose cream is divided: to the batch and the label', asyn
   await page.waitForURL(/\/pass\/[0-9a-f-]{36}/, PATIENT);
   await expect(page.getByRole('heading', { name: 'Mise en place' })).toBeVisible(PATIENT);
   await page.getByRole('button', { name: /^Next/ }).click();
-  await expect(page.getByText('cream cheese', { exact: false }).first()).toBeVisible(PATIENT);
+  await expect(page.getByRole('heading', { name: /^Beat the cream cheese/ })).toBeVisible(PATIENT);
+  // The time that the recipe says has its clock.
+  await page.getByRole('group', { name: 'Time' }).getByRole('button', { name: /^Timer/ }).click();
+  await expect(page.getByRole('timer', { name: /^beat the cream cheese/ })).toHaveText(/^[12]:\d\d$/);
   const label = await page.request.get(`/api/sheets/${sheet}/files/recipe`);
   expect(await label.text()).toContain('Blackberry icebox cake');
 });

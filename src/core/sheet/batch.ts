@@ -20,6 +20,7 @@ const StepSchema = z.object({
   whisk: StepWhiskSchema.nullable().default(null),
   /** Passive time, min. */
   waitMin: z.tuple([z.number(), z.number()]).nullable().default(null),
+  saidMin: z.tuple([z.number(), z.number()]).nullable().default(null),
   /** What it makes is to be used within, min. */
   useWithinMin: z.number().nullable().default(null),
   tempC: z.number().nullable().default(null),

@@ -20,7 +20,7 @@ export function batchPlan(sheet: Sheet, kitchen: Kitchen, scale = 1): Result<Bat
   return ok({
     sheetName: sheet.name,
     partName: mainPart(analysis).part.name,
-    steps: steps.map((s) => ({ ...s, lines: [...s.lines], readings: [...s.readings], waitMin: s.waitMin && [...s.waitMin] })),
+    steps: steps.map((s) => ({ ...s, lines: [...s.lines], readings: [...s.readings], waitMin: s.waitMin && [...s.waitMin], saidMin: s.saidMin && [...s.saidMin] })),
     before: [...beforeStarting(steps, sheet)],
     mise: miseGroups(steps).map((g) => ({ ...g, lines: [...g.lines] })),
     scale,

@@ -39,6 +39,8 @@ export interface ShownStep {
   readonly whisk: StepWhisk | null;
   /** Passive time, min. */
   readonly waitMin: readonly [low: number, high: number] | null;
+  /** Minutes that the recipe says of work that is no rest: a bake, a boil, 'beat for 2 minutes'; null where the whisk has a clock of its own. */
+  readonly saidMin: readonly [low: number, high: number] | null;
   /** What it makes is to be used within, min. */
   readonly useWithinMin: number | null;
   /** Temperature to reach, °C. */
@@ -81,6 +83,8 @@ export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
     const lines = s.parts.flatMap((p) => p.reading.lines.filter((l) => l.line.stepId === step.id && l.read !== null && l.kind !== 'loss'));
     const isMain = a === main;
     const reading = isMain && step.key ? MAIN_READINGS[step.key] : step.key === 'put-away' ? 'hold-hours' : undefined;
+    const whisk = step.whisks && a ? stepWhisk(a) : null;
+    const waits = step.waitH !== null && step.waitH[1] > 0;
     return {
       key: step.id,
       title: filled(step.title, a, s),
@@ -90,8 +94,9 @@ export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
       lines: lines.map(stepLine),
       readings: reading ? [reading] : [],
       whisks: step.whisks && isMain && a !== null && a.whip.ok,
-      whisk: step.whisks && a ? stepWhisk(a) : null,
-      waitMin: step.waitH && step.waitH[1] > 0 ? [60 * step.waitH[0], 60 * step.waitH[1]] : null,
+      whisk,
+      waitMin: waits ? [60 * step.waitH![0], 60 * step.waitH![1]] : null,
+      saidMin: whisk === null && !waits && step.minutes ? [step.minutes[0], step.minutes[1]] : null,
       useWithinMin: step.useWithinMin,
       tempC: step.tempC,
       ovenC: step.ovenC,

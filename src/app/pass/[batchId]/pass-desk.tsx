@@ -175,7 +175,7 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
       <h1 className="text-[clamp(30px,4.6vw,52px)] leading-[1.08]">{step.title}</h1>
       <p className="mt-3 max-w-[44em] text-[20px] leading-snug text-cocoa-soft">{step.detail}</p>
       {whisks && <WhiskTimer step={step} />}
-      {step.waitMin && <RestTimer step={step} />}
+      {(step.waitMin ?? step.saidMin) && <StepTimer step={step} />}
       <div className={whisks && step.lines.length > 0 && step.readings.length > 0 ? 'grid gap-x-12 lg:grid-cols-[minmax(0,1fr)_300px]' : ''}>
         {step.lines.length > 0 && <StepLines lines={step.lines} />}
         <StepReadings kinds={step.readings} />
@@ -204,21 +204,21 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
   );
 }
 
-/** The clock of a rest: short ends at the early end, so that it can be looked at. */
-function RestTimer({ step }: { readonly step: PlanStep }) {
+/** The clock of a rest, or of work whose time is said: short ends at the early end, so that it can be looked at. */
+function StepTimer({ step }: { readonly step: PlanStep }) {
   const { state, client, tablet } = useOnPass();
   const id = `rest:${step.key}`;
   const timer = timerOf(state.progress, id);
-  const [low, high] = step.waitMin!;
+  const [low, high] = (step.waitMin ?? step.saidMin)!;
   if (isRunning(timer)) return null;
   const start = (min: number, at: number) => {
     allowSound();
-    void client.act({ kind: 'timer-start', id, name: step.title.toLowerCase(), seconds: 60 * min, at, by: tablet });
+    void client.act({ kind: 'timer-start', id, name: step.title.toLowerCase(), seconds: Math.round(60 * min), at, by: tablet });
   };
-  const show = (min: number): string => (min < 90 ? withUnit(plainNumber(min, 0), 'min') : withUnit(plainNumber(min / 60, 1).replace(/\.0$/, ''), 'h'));
+  const show = (min: number): string => (min < 1 ? withUnit(plainNumber(60 * min, 0), 's') : min < 90 ? withUnit(plainNumber(min, 0), 'min') : withUnit(plainNumber(min / 60, 1).replace(/\.0$/, ''), 'h'));
   const choices = low > 0 && low < high ? [low, high] : [high];
   return (
-    <div className="mt-5 flex flex-wrap gap-3" role="group" aria-label="Rest">
+    <div className="mt-5 flex flex-wrap gap-3" role="group" aria-label={step.waitMin ? 'Rest' : 'Time'}>
       {choices.map((min) => (
         <button key={min} type="button" className="min-h-14 rounded-s border border-cocoa-soft px-5 text-[19px] hover:border-milk" onClick={() => start(min, Date.now())}>
           Timer <span className="fig">{show(min)}</span>

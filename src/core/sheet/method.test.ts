@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest';
+import { CONTEXT, KITCHEN } from '../../testing/sample';
+import { readRecipe } from '../reading/read';
+import { readingToSheet } from '../reading/to-sheet';
+import { analyseSheet } from './analyse';
+import { BatchPlanSchema } from './batch';
+import { batchPlan } from './make-batch';
+import { shownSteps, timeWords, waitWords } from './method';
+
+let n = 0;
+const written = (text: string) => {
+  const r = readRecipe(text, CONTEXT);
+  if (!r.ok) throw new Error(r.fault.says);
+  return readingToSheet(r.value, { context: CONTEXT, mixers: KITCHEN.mixers, vessels: KITCHEN.vessels, newId: () => `m${n++}` }).sheet;
+};
+
+describe('times of a method of the cook’s own', () => {
+  const sheet = written('Nests\nServes 6\n\n4 egg whites\n240 g caster sugar\n300 ml double cream\n200 g mascarpone\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 1 hour 30 minutes. Beat the mascarpone for 2 to 3 minutes. Whip the cream to soft peaks and fold it in. Pile onto the nests. Chill for 2 hours.');
+  const steps = shownSteps(analyseSheet(sheet, KITCHEN));
+  const step = (word: RegExp) => steps.find((s) => word.test(s.title))!;
+
+  it('every time that is said has its clock: work by what is said, a bake and a rest as a wait', () => {
+    expect(step(/^Beat/)).toMatchObject({ saidMin: [2, 3], waitMin: null });
+    expect(step(/Bake/)).toMatchObject({ saidMin: null, waitMin: [90, 90] });
+    expect(step(/Chill/)).toMatchObject({ saidMin: null, waitMin: [120, 120] });
+    expect(step(/Pile/)).toMatchObject({ saidMin: null, waitMin: null });
+  });
+  it('a whisk that has a forecast keeps to that', () => {
+    const whip = step(/^Whip/);
+    expect(whip.whisk).not.toBeNull();
+    expect(whip.saidMin).toBeNull();
+  });
+  it('goes into the batch, which its schema takes', () => {
+    const plan = batchPlan(sheet, KITCHEN);
+    if (!plan.ok) throw new Error(plan.fault.says);
+    expect(BatchPlanSchema.safeParse(plan.value).success).toBe(true);
+    expect(plan.value.steps.find((s) => /^Beat/.test(s.title))?.saidMin).toEqual([2, 3]);
+  });
+});
+
+describe('times in words', () => {
+  const said = (minutes: [number, number] | null) => timeWords({ minutes, waitH: null, handsMin: null }).replace(/[\u00a0\u2060]/g, (c) => (c === '\u00a0' ? ' ' : ''));
+  it.each<[[number, number] | null, string]>([
+    [[0.5, 0.5], '30 s'],
+    [[5, 5], '5 min'],
+    [[8, 10], '8–10 min'],
+    [[360, 720], '6–12 h'],
+    [[90, 90], '1.5 h'],
+    [[2880, 4320], '2–3 days'],
+    [null, ''],
+  ])('%j', (minutes, words) => expect(said(minutes)).toBe(words));
+  it('of a wait', () => expect(waitWords([20 / 60, 0.5]).replace(/[\u00a0\u2060]/g, ' ')).toMatch(/^20 ?– ?30 min$/));
+});
