@@ -784,10 +784,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       }
       return;
     }
-    for (const { b, share } of bowlItems) {
-      if (share.kind === 'part' && b.place === 'mix' && late) {
-        // A share for the top.
-      }
+    for (const { b } of bowlItems) {
       b.placed = b.placed === 'built' && !late ? 'built' : late && b.placed === 'no' ? 'late' : b.placed === 'no' ? 'built' : b.placed;
       b.lastStep = at;
       step.places.add(b.id);

@@ -1,6 +1,5 @@
 import type { StepMachine, StepWork } from '../sheet/kinds';
 import type { Clause } from './clauses';
-import type { SaidTemperature } from './degrees';
 import { timesIn, type SaidTime } from './times';
 
 /** What is in the bowl that a clause works on, as far as the verb asks. */
@@ -173,7 +172,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return SERVED_IN.test(text) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
     case 'cut':
     case 'slice':
-      return on.chilled ? (/\bserve\b|\binto\b|\bin\b/i.test(text) ? 'finish' : 'finish') : 'hands';
+      return on.chilled ? 'finish' : 'hands';
     case 'loosen':
       return /\bring\b|\bsides?\b|\bknife\b|\btin\b|\bmou?ld\b|\bedge/i.test(text) ? 'finish' : /\bspatula\b|\bspoon\b/i.test(text) ? 'hands' : 'beat';
     case 'dip':
@@ -325,9 +324,6 @@ export function minutesOf(text: string, work: StepWork): readonly [number, numbe
 
 /** 'Within 2 hours of serving', 'an hour before it is served', 'keeps 3 days': when, not how long. */
 const isAge = (text: string, t: SaidTime): boolean => !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper|chill|refrigerate|freeze|set)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) && (/^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) || /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
-
-/** The temperature that a clause goes to; null for none. */
-export const temperatureOf = (found: readonly SaidTemperature[]): SaidTemperature | null => found[0] ?? null;
 
 const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\b(?:stiff|firm)(?:ish|er)?,?(?: \w+)? peaks?\b/i, 'firm'],
