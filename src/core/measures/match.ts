@@ -48,6 +48,7 @@ const SPELLINGS: Readonly<Record<string, string>> = {
   whiskey: 'whisky',
   vanillin: 'vanilla',
   crm: 'cream',
+  hvy: 'heavy',
   mascp: 'mascarpone',
   sug: 'sugar',
   ic: 'icing',
@@ -102,7 +103,7 @@ const spelled = (word: string): string => {
 
 /** What cooks say of an ingredient that does not say which one it is. */
 const MANNERS = new Set(
-  'fresh freshly chopped melted cold chilled softened soft sifted frozen thawed defrosted unflavored unflavoured liquid mashed spiced canned tinned unwaxed unsalted lukewarm tepid iced plump boiled sweet-cream packed heaped shredded shaved slivered flaked rolled crumbled broken halved quartered cubed zested juiced separated bought homemade store leftover baked unbaked prebaked prepared ready-made readymade ready made shop full-fat fullfat finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored drained strained warm hot strong dry fine to taste or and for dusting serving optional garnish decorating decoration sprinkling divided plus such as like these those thin good-quality nice few little well medium large small whole pure natural plain unsalted'.split(' '),
+  'fresh freshly crumb crumbs chopped melted cold chilled softened soft sifted frozen thawed defrosted unflavored unflavoured liquid mashed spiced canned tinned unwaxed unsalted lukewarm tepid iced plump boiled sweet-cream packed heaped shredded shaved slivered flaked rolled crumbled broken halved quartered cubed zested juiced separated bought homemade store leftover baked unbaked prebaked prepared ready-made readymade ready made shop full-fat fullfat finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored drained strained warm hot strong dry fine to taste or and for dusting serving optional garnish decorating decoration sprinkling divided plus such as like these those thin good-quality nice few little well medium large small whole pure natural plain unsalted'.split(' '),
 );
 
 /** A name as its bare words, so that 'confectioners’ sugars' and 'Confectioner’s sugar' are one. */

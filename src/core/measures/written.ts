@@ -148,14 +148,17 @@ function findAmounts(text: string): Found | null {
   const lead = /^[\s\u00a0]*/.exec(text)![0].length;
   const first = amountsAt(text, lead);
   if (first) return first;
+  let counted: Found | null = null;
   for (let i = lead + 1; i < text.length; i++) {
     if (text[i] !== '(' && /[\s\u00a0,(]/.test(text[i - 1]!) && (startsNumber(text, i) || (OF_FRUIT.test(text.slice(0, i)) && wordNumber(text, i) !== null))) {
       // '(optional, 2)' is no amount; '(200 g)' is one.
       const found = amountsAt(text, i);
-      if (found) return found;
+      // 'cream 35   600 g': a bare number in a name is of the name where a measure stands behind it.
+      if (found && (found.amounts[0]!.unit !== null || found.aside !== null)) return found;
+      counted ??= found;
     }
   }
-  return bareUnit(text);
+  return counted ?? bareUnit(text);
 }
 
 /** 'juice of two lemons': the number stands behind what is taken of it. */
@@ -333,6 +336,9 @@ function scanNumber(text: string, start: number): ScannedNumber | null {
   if (!sum && !startsNumber(text, start)) return null;
   const run = runFrom(text, sum ? start + 1 : start, sum);
   if (run.end <= (sum ? start + 1 : start)) return sum ? { ...PLAIN, quantity: readQuantity(''), runs: [], end: start + 1 } : null;
+  // 'cream 35 600 g': the first number is of the name that it stands behind.
+  const ofName = !sum && /\p{L}[\s\u00a0]+$/u.test(text.slice(0, start)) ? /^\d{2}(?=[\s\u00a0]+\d{2,4}$)/.exec(text.slice(run.start, run.end)) : null;
+  if (ofName) return rangeOf(ofName[0], run.start, run.start + 2);
   const source = text.slice(run.start, run.end);
   if (sum) {
     const value = readQuantity(source);

@@ -65,6 +65,7 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       if (/^(?:set|put|leave)$/.test(said) && /^(?:(?:it|them|this) )?(?:aside|to one side)(?! (?:an?|half|one|two|three|four|some|about|roughly|[\d½¼¾⅓⅔])\b)/.test(words.slice(i + 1, i + 5).map((w) => w.said).join(' '))) return -1;
       const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next);
       if (/^(?:let|leave|allow)$/.test(said) && /\p{L}/u.test(next)) return i;
+      if (/^(?:keep|continue|go|carry)$/.test(said) && /ing$/.test(next) && verbOfForm(next)) return i;
       if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;
       if (followed || !strict) return i;
       // 'cool completely', 'cream butter and sugar', 'layer biscuits': followed by a plain noun it is a verb at the start of a sentence only.
@@ -79,7 +80,7 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
 const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel']);
 
 /** Strong verbs that stand for things often enough. */
-const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'peel', 'oil', 'mix', 'spoon', 'pipe', 'work', 'press', 'froth', 'sponge', 'grease', 'wrap', 'scoop', 'dip', 'stand', 'fridge', 'start', 'roll', 'dollop', 'process', 'temper', 'marble', 'keep', 'store', 'stop', 'run', 'taste', 'save', 'give', 'use', 'form', 'get', 'fit', 'go', 'butterfly', 'count', 'mark']);
+const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'peel', 'oil', 'mix', 'spoon', 'pipe', 'work', 'press', 'froth', 'sponge', 'grease', 'wrap', 'scoop', 'dip', 'stand', 'fridge', 'start', 'roll', 'dollop', 'process', 'temper', 'marble', 'keep', 'store', 'stop', 'run', 'taste', 'save', 'give', 'use', 'form', 'get', 'fit', 'go', 'butterfly', 'count', 'mark', 'brown']);
 
 const startsAction = (words: readonly Word[]): boolean => verbAt(words, 0, true) >= 0;
 

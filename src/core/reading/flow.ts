@@ -7,9 +7,10 @@ import { type Clause } from './clauses';
 import { temperaturesIn, type SaidTemperature } from './degrees';
 import { draftLine, ingredientOf, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import { lexiconOf, mentionsIn, type Lexicon, type Mention } from './mentions';
+import { splitLine } from '../measures/line';
 import { sameHeading } from './rows';
 import { SORTS } from './sorts';
-import { machineOf, mentionsElectric, minutesOf, stageIn, workOf, type WorkedOn } from './work';
+import { machineOf, mentionsElectric, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { keyOf } from './words';
 
 /** A clause with where it stands. */
@@ -65,13 +66,15 @@ const ALL: Share = { kind: 'all' };
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
 const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|adding)/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|adding)/i;
 const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 const PRONOUN = /\b(?:it|them|this|that|everything|the (?:lot|whole (?:lot|thing)))\b/i;
 const EVERYTHING = /\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ ingredients|ingredients together|all of it together|everything but)\b/i;
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
+const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) )?(?:whipped|beaten)\b/i;
+const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
 const REST = /\b(?:remaining|rest of|remainder of|other half of|what(?:'s| is) left of|leftover|reserved)\b[^,]{0,22}$/i;
 const DEST = new Set(['into', 'onto', 'over', 'to', 'in', 'on', 'through', 'upon']);
 
@@ -116,7 +119,9 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   /** A line that stands in a sentence. */
   const newLineAt = (said: SaidAmount, c: FlowClause, block: number): number | null => {
     const name = said.name.replace(/\bones\b/i, biscuitWord || 'ones');
-    const words = name === said.name ? said.text : said.text.replace(said.name, name);
+    // 'Leave another 100 g whole': of what was named last.
+    const again = /^(?:whole|more|again|aside)$/i.test(name) ? splitLine(lines.at(-1)?.text ?? '').name : '';
+    const words = again !== '' ? `${said.amount.text} ${again}` : name === said.name ? said.text : said.text.replace(said.name, name);
     const place = { under: null, block, start: c.start, end: c.end };
     const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
     if (both) {
@@ -130,7 +135,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const line = draftLine(words, place, context);
     const known = line.ingredient !== null && line.confidence >= 0.6;
     // 'Bowl of 4.8 L, medium': a word for a sort is no thing.
-    if (known && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
+    if (known && again === '' && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
     if (!known && said.amount.unit === null) return null;
     if (!known && said.amount.unit?.dimension === 'piece') return null;
     if (said.amount.unit === null && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;
@@ -231,7 +236,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       case 'soak':
       case 'infusion':
       case 'dip':
-        return latest((b) => b.place === 'soak') ?? latest((b) => !b.air && holds(b, 'sugar', 'drink') && holds(b, 'liquid', 'sour', 'drink')) ?? headed;
+        return latest((b) => b.place === 'soak') ?? latest((b) => !b.air && isWetOnly(b) && holds(b, 'sugar', 'drink') && holds(b, 'liquid', 'sour', 'drink')) ?? headed ?? latest((b) => !b.air && holds(b, 'sugar', 'drink') && holds(b, 'liquid', 'sour', 'drink'));
       case 'caramel':
       case 'sauce':
       case 'glaze':
@@ -267,6 +272,15 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     }
     return { share: ALL, said: '' };
   };
+
+  // 'Cream, whipped' in a list: it is whipped before it goes anywhere.
+  lines.forEach((l, i) => {
+    if (l.role !== 'cream' || !WHIPPED_FIRST.test(l.written)) return;
+    const b = make(l.under);
+    b.air = true;
+    b.stage = stageIn(l.written);
+    addLineTo(i, b);
+  });
 
   clauses.forEach((fc, index) => {
     const { clause: c } = fc;
@@ -373,6 +387,9 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
           for (const l of m.sense.lines) also.add(l.line);
           return;
         }
+        // 'The spices', 'the nuts': all of them that are still there.
+        const many = /^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs)$/.test(c.words[m.to - 1]!.said) && share.kind === 'all' ? m.sense.lines.filter((l) => l.strength < 2 && fresh(l.line) && (fc.section === null || m.sense.kind === 'line')) : [];
+        if (many.length > 1 && many.length === m.sense.lines.length) return many.forEach((l) => push({ kind: 'line', line: l.line, at: m.from, share: ALL, named: true }));
         const line = choose(m.sense.lines, fc, additive);
         if (line === null) return;
         const rest = restOf.get(line);
@@ -417,6 +434,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       }
     });
     for (const i of beside) push({ kind: 'line', line: i, at: items.find((x) => x.kind === 'line' && x.line > i)?.at ?? c.words.length, share: ALL, named: true });
+    // 'When the purée is at 22 °C, whip the cream': the purée only says when.
+    if (c.at > 0 && WHEN.test(c.text) && (verb === 'whip' || verb === 'whisk') && items.some((x) => x.at > c.at)) items.splice(0, items.length, ...items.filter((x) => x.at > c.at));
     // All that a list holds under this heading, or what is left of it.
     if (EVERYTHING.test(c.text) || (ALL_OF_IT.test(after) && items.length === 0 && bowls.every((b) => b.lines.size === 0))) {
       const heading = fc.section;
@@ -456,15 +475,20 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([lines[x.line]!.role]), bowl: null } : { roles: null, bowl: bowls[x.bowl]! }));
     const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? here() : null;
     const has = (...roles: Role[]): boolean => involved.some((x) => (x.bowl ? holds(x.bowl, ...roles) : roles.some((r) => x.roles!.has(r)))) || (target !== null && holds(target, ...roles));
-    const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), chocolate: has('chocolate'), built, chilled };
+    const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), chocolate: has('chocolate'), built, chilled, late: BEFORE_SERVING.test(around) };
     let work = workOf(c, on);
     const temps = temperaturesIn(c.text, fahrenheit);
     const destAt = destinationOf(c, items);
     if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, bowls, lines, here());
+    // Added while the machine runs, it is whisked.
+    if (work === 'hands' && (additive || verb === 'pour' || verb === 'drizzle' || verb === 'stream') && WHILE_RUNNING.test(c.text)) work = on.butter || on.cheese ? 'beat' : on.cream || on.white || on.yolk || (mine !== null && holds(mine, 'cream', 'white', 'yolk')) ? 'whisk' : work;
     const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature: temps[0] ?? null, machine: work === 'wait' && steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(steps.at(-1)!.text) ? 'oven' : machineOf(work, c, electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
     const at = steps.length;
     steps.push(step);
-    for (const i of also) step.lines.add(i);
+    for (const i of also) {
+      step.lines.add(i);
+      stepOf[i] ??= at;
+    }
     for (const x of items) if (x.kind === 'line') {
       step.lines.add(x.line);
       stepOf[x.line] ??= at;
@@ -521,7 +545,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       if (freshItems.length > 0 && bowlItems.length === 0) return;
     }
     if (work === 'chill' || work === 'freeze' || work === 'wait' || work === 'bake') {
-      const b = bowlItems.find((x) => x.b.place === 'mix')?.b ?? (freshItems.length > 0 ? null : here()) ?? latest((x) => x.placed !== 'no');
+      const b = bowlItems.find((x) => x.b.place === 'mix')?.b ?? (freshItems.length > 0 || (built && isWetOnly(here())) ? null : here()) ?? latest((x) => x.placed !== 'no' && !isWetOnly(x));
       if (freshItems.length > 0 && !b) {
         const made = make(fc.section ?? lines[freshItems[0]!.line]!.under);
         for (const x of freshItems) addLineTo(x.line, made);
@@ -605,7 +629,9 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const own = [...new Set(bowlItems.map((x) => x.b).filter((b) => b !== bowl))];
     // Folded in, what was only softened weighs like what is fresh.
     const folded = work === 'fold' ? own.filter((b) => !isFoamed(b) && !isCooked(b)).flatMap((b) => [...b.lines]) : [];
-    const heavy = folded.reduce((g, i) => g + weightOf(i), 0) + freshItems.filter((x) => !sources.some((s) => s === x && dests.includes(x))).reduce((g, x) => g + weightOf(x.line), 0);
+    // Wine or juice in a foam of yolks is of that foam.
+    const thins = (i: number): boolean => ['drink', 'liquid', 'milk'].includes(lines[i]!.role!) && holds(bowl!, 'yolk', 'egg') && !holds(bowl!, 'cream', 'white');
+    const heavy = folded.reduce((g, i) => g + weightOf(i), 0) + freshItems.filter((x) => !thins(x.line) && !sources.some((s) => s === x && dests.includes(x))).reduce((g, x) => g + weightOf(x.line), 0);
     const custard = own.some((b) => makesCustard(b, bowl!)) || (bowl.air && holds(bowl, 'yolk', 'egg') && !holds(bowl, 'white', 'cream') && freshItems.some((x) => ['milk', 'cream'].includes(lines[x.line]!.role!)) && /\b(?:hot|warm|boiling|scalded|steaming)\b/i.test(c.text));
     const keepsApart = said && !custard && (isFoamed(bowl) || isCooked(bowl)) && (own.some((b) => isFoamed(b) || isCooked(b)) || (heavy > 0.35 * Math.max(1, gramsIn(bowl, lines)) && bowl.lastStep < at && isFoamed(bowl) && work !== 'whisk' && !onlyButter(freshItems.map((x) => x.line), bowl)));
     if (keepsApart) {
@@ -650,6 +676,10 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   }
   function isCooked(b: Bowl): boolean {
     return b.heated && gramsIn(b, lines) > 60 && (holds(b, 'yolk', 'egg', 'chocolate', 'fruit') || (holds(b, 'milk') && holds(b, 'starch')));
+  }
+  /** A soak, a syrup: nothing that sets or stands. */
+  function isWetOnly(b: Bowl | null): boolean {
+    return b !== null && b.place !== 'layer' && b.place !== 'topping' && !holds(b, 'cream', 'cheese', 'white', 'yolk', 'egg', 'chocolate', 'fruit', 'milk', 'gelatin', 'setter', 'starch', 'butter', 'biscuit');
   }
   function onlyButter(list: readonly number[], b: Bowl): boolean {
     return list.every((i) => lines[i]!.role === 'butter' || weightOf(i) === 0) && holds(b, 'white', 'yolk', 'egg');
@@ -803,8 +833,13 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       step.places.add(b.id);
     }
     if (bowlItems.length === 0 && list.length === 0) {
-      const b = here();
-      if (b && b.place === 'mix') {
+      // 'Dip the fingers; line the mould': what was dipped is laid.
+      const dipped = steps[at - 1]?.work === 'soak' && steps[at - 1]!.bowl !== null ? bowls[steps[at - 1]!.bowl!]! : null;
+      const b = dipped?.place === 'layer' ? dipped : here();
+      if (b === dipped && b) {
+        b.lastStep = at;
+        step.places.add(b.id);
+      } else if (b && b.place === 'mix') {
         b.placed = b.placed === 'no' ? (late ? 'late' : 'built') : b.placed;
         b.lastStep = at;
         step.places.add(b.id);
@@ -942,11 +977,13 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
 /** Pouring mixes where it goes onto what is still in a bowl, and fills where it goes onto a base, biscuits or into a vessel. */
 function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: Clause, bowls: readonly Bowl[], lines: readonly DraftLine[], here: Bowl | null): StepWork {
   const dests = items.filter((x) => x.at > destAt);
+  const said = c.text.slice(c.words[Math.max(0, c.at)]?.start ?? 0);
   if (destAt < 0) {
     if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving/i.test(c.text)) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.
     if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(c.text) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
-    if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(c.text.slice(c.words[Math.max(0, c.at)]!.start))) return items.length > 0 ? 'hands' : work;
+    if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? the (?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;
+    if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(said)) return items.length > 0 && !items.some((x) => x.kind === 'bowl' && bowls[x.bowl] === here) ? 'hands' : work;
     return work;
   }
   const first = dests[0];

@@ -114,8 +114,12 @@ function weighed(text: string): number | null {
 export function ingredientOf(text: string, context: LineContext): { readonly ingredient: Ingredient | null; readonly confidence: number; readonly doubt: string } {
   const split = splitLine(text);
   // '1 baked 9-inch pie crust': a size is no name.
-  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').trim() || split.name };
-  const whole = matchOf(written, context.matcher);
+  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').trim() || split.name };
+  // 'biscuits à la cuillère (ladyfingers)', 'almond brittle (use toasted hazelnuts)': what the bracket calls it.
+  const plain = matchOf(written, context.matcher);
+  const bracket = plain && plain.confidence >= SURE_FROM ? null : /\((?:use |or |i use |i\.e\. )?(?:the )?([\p{L}][\p{L} '’-]{3,40})\)/iu.exec(text)?.[1];
+  const aside = bracket ? matchOf({ ...written, name: bracket }, context.matcher) : null;
+  const whole = aside && aside.confidence > (plain?.confidence ?? 0) ? aside : plain;
   const or = whole && whole.confidence >= 0.98 ? null : OR.exec(written.name);
   const onlySort = or !== null && or[1]!.toLowerCase().split(/\s+/).every((w) => SORTS.has(w));
   const first = or && !onlySort ? matchOf({ ...written, name: or[1]! }, context.matcher) : null;

@@ -17,6 +17,7 @@ import { SORTS } from './sorts';
 import { rowsOf, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
+import { LAYING } from './work';
 import { keyOf, singular } from './words';
 
 /** What reading needs of a kitchen. */
@@ -182,9 +183,11 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   }
   const before = c.words.slice(0, Math.max(0, c.at)).map((w) => w.said).join(' ').replace(/^.*\s[,:]\s?/, '');
   if (c.verb && NEVER.test(before)) return false;
+  // 'I make this every autumn': of the dish, not of the work.
+  if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
   if (c.verb && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
   if (c.verb) return true;
-  if (/^(?:do (?:that|this|the same)|and so on)\b/i.test(c.text)) return true;
+  if (/^(?:do (?:that|this|the same)|and so on)\b/i.test(c.text) || LAYING.test(c.text)) return true;
   if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
   if (!hasList && amountsIn(c).length > 0) return true;
   return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);
@@ -251,6 +254,9 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
   return { ...reading, unread: [...reading.unread, ...lostWords(text, reading, context.larder)] };
 }
 
+/** What hands do to a dessert that is built: it waits for that, as if something were laid on it. */
+const HANDLES = new Set('roll cover wrap cut slice tap bang peel trim mark lift run unwrap tilt invert flatten shape seal'.split(' '));
+
 /** The steps that each step waits for: the one before it in its bowl, those that made what it takes, and what was built before. */
 function stepsAfter(flow: Flow): readonly (readonly number[])[] {
   const lastOf = new Map<number, number>();
@@ -269,7 +275,7 @@ function stepsAfter(flow: Flow): readonly (readonly number[])[] {
       for (const t of flow.bowls[root(b)]!.takes.keys()) if (lastOf.has(root(t)) && (flow.bowls[root(b)]!.takenAt.get(t) ?? 0) <= i && s.bowl !== null && root(s.bowl) === root(b)) after.add(lastOf.get(root(t))!);
     }
     const tool = bowls.size === 0 && /\b(?:bowl|whisk|beaters|plate|tin|glasses)\b/i.test(s.text) && placed.size === 0;
-    const builds = !tool && (s.places.size > 0 || (s.bowl !== null && placed.has(root(s.bowl))) || s.work === 'fill' || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait')));
+    const builds = !tool && (s.places.size > 0 || (s.bowl !== null && placed.has(root(s.bowl))) || s.work === 'fill' || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait')) || (s.bowl === null && s.lines.size === 0 && lastBuilt !== null && HANDLES.has(s.verb)));
     if (builds && lastBuilt !== null) after.add(lastBuilt);
     if (after.size === 0 && s.bowl === null && lastAny !== null && builds) after.add(lastAny);
     for (const b of bowls) if (s.bowl === null || root(b) === root(s.bowl) || s.places.has(b) || !lastOf.has(root(b))) lastOf.set(root(b), i);
@@ -386,12 +392,17 @@ function lostWords(text: string, r: Reading, larder: ReadonlyMap<string, Ingredi
   const lost: string[] = [];
   for (const row of text.split(/\r\n|\r|\n/)) {
     let missing = false;
+    const taken: string[] = [];
     for (const w of count(row.replace(/^\s*(?:[-•*▢–]\s*)?(?:step\s*)?[a-z]?\d{1,2}[.):]\s+(?=\D)/i, ''))) {
       const left = kept.get(w) ?? 0;
       kept.set(w, left - 1);
+      taken.push(w);
       if (left <= 0 && (/\d|[½¼¾⅓⅔]/.test(w) || names.has(singular(w)))) missing = true;
     }
-    if (missing) lost.push(row.trim());
+    if (!missing) continue;
+    lost.push(row.trim());
+    // The row stands whole now: what it took is there for the rows behind it.
+    for (const w of taken) kept.set(w, (kept.get(w) ?? 0) + 1);
   }
   return lost.slice(0, 400);
 }

@@ -99,8 +99,9 @@ function inlineLists(row: RawRow): readonly RawRow[] {
   const out: RawRow[] = [];
   for (const [i, piece] of pieces.entries()) {
     const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece);
+    const listed = head !== null && INGREDIENTS.test(`${head[1]!}:`);
     const items = head ? head[2]!.replace(/\.$/, '').split(/;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|one\s|two\s|three\s))/) : [];
-    if (!head || items.length < 2 || !items.every((t) => /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
+    if (!head || items.length < 2 || !items.every((t) => (listed && t.length < 60 && items.length > 3) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
       out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
       continue;
     }
@@ -136,7 +137,7 @@ export function isAction(text: string): boolean {
   const first = sentencesOf(text)[0] ?? text;
   const c = clauseOf(first);
   if (c.verb && c.at <= 6) return !c.verb.weak || c.at > 0 || /[.!]$/.test(text) || text.split(/\s+/).length > 3 || timesIn(text).length > 0;
-  return c.verb !== null || (/\b(?:fridge|freezer|oven|microwave|overnight|o\/n|till|until)\b/i.test(text) && (timesIn(text).length > 0 || /\b(?:till|until)\b/i.test(text)));
+  return c.verb !== null || (/\b(?:fridge|freezer|oven|microwave|water|hob|overnight|o\/n|till|until)\b/i.test(text) && (timesIn(text).length > 0 || /\b(?:till|until)\b/i.test(text)));
 }
 
 type Mode = 'start' | 'lines' | 'steps' | 'notes';
@@ -247,6 +248,11 @@ function isTitle(r: RawRow, next: RawRow | undefined, listed: number): boolean {
   return !(c.verb && c.at === 0 && timesIn(text).length > 0 && words > 6);
 }
 
+/** 'CRUST': a word in capitals above a list in small letters. */
+const LOUD = /^[\p{Lu}][\p{Lu} &’'-]{3,40}$/u;
+/** What stands for a part wherever it stands alone. */
+const BARE_HEAD = /^(?:the )?(?:crust|base|filling|topping|garnish|frosting|icing|meringue|custard|mousse|sauce|syrup|soak|glaze|assembly|decoration|to (?:serve|finish|decorate)|for (?:serving|the top))s?:?$/i;
+
 /** 'For the cream', 'Topping:', or a few words under a blank row and above a row with an amount. */
 function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name: string) => boolean): boolean {
   const { text } = r;
@@ -255,6 +261,7 @@ function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name:
   if (r.marked || text.endsWith(':')) return true;
   if (FOR_THE.test(text)) return true;
   if (!next || next.blankBefore || !looksLikeLine(next.text) || text.split(/\s+/).length > 6) return false;
+  if (LOUD.test(text) || BARE_HEAD.test(text)) return true;
   if (/[,(]/.test(text) || splitLine(text).unweighed || splitLine(text).amounts.length > 0) return false;
   return r.blankBefore && !(isIngredient(text) && /^(?:\p{Ll})/u.test(text));
 }

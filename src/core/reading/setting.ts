@@ -18,7 +18,8 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\bfor (?:about |around |a party of )?${UPTO}\\s+${PEOPLE}`, 'i'),
   new RegExp(`\\b(?:makes?|yields?|gives|for|fills?|pipe onto|frosts?|covers?)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|enough .{0,24}?)?\\s*${UPTO}\\s+(?:\\w+[- ]){0,3}?${PIECES}\\b`, 'i'),
   new RegExp(`\\b${UPTO}\\s+(?:${PEOPLE})\\b`, 'i'),
-  new RegExp(`[,(]\\s*${UPTO}\\s+(?:pieces|slices|portions|servings)\\b`, 'i'),
+  new RegExp(`[,(]\\s*${UPTO}\\s+(?:pieces|slices|portions|servings|parts)\\b`, 'i'),
+  new RegExp(`\\b(?:x|×)\\s?${N}\\s+(?:\\w+[- ]){0,2}?${PIECES}\\b`, 'i'),
   new RegExp(`\\b(?:cut|slice|divide) (?:it |them |the \\w+ )?(?:in|into)\\s+${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
   new RegExp(`\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
@@ -78,17 +79,17 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\bdome\b|\bhemisphere\b|\bpudding basin\b/i, 'dome'],
   [/\b(?:baking|casserole|gratin|serving|oven|rectangular|square|glass|lasagne?|ceramic|deep|shallow) (?:baking )?dish\b|\bdish\b|\bbaking (?:tin|pan)\b|\btray\b|\bsheet pan\b|\b(?:square|rectangular) (?:tin|pan)\b|\bbrownie (?:tin|pan)\b/i, 'tray'],
   [/\b(?:round|cake|deep) (?:cake )?(?:tin|pan)\b|\bcake tin\b/i, 'round'],
-  [/\bramekins?\b|\b(?:silicone |individual |dariole |muffin |pudding )?mou?lds?\b|\bmuffin (?:tin|cups)\b|\bjelly mou?ld\b/i, 'mould'],
+  [/\bramekins?\b|\b(?:silicone |individual |dariole |muffin |pudding )?mou?lds?\b|\bmoules?\b|\bmuffin (?:tin|cups)\b|\bjelly mou?ld\b/i, 'mould'],
   [/\bglass(?:es)?\b(?! (?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\bpots\b/i, 'glass'],
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
   [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
 ];
-const COUNTED = new RegExp(`\\b(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:\\w+[- ]){0,3}?(?:\\d{2,3}[\\s-]?ml\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
+const COUNTED = new RegExp(`(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:\\w+[- ]){0,3}?(?:\\d{2,3}[\\s-]?ml\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
 const EACH_ML = /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
 const LITRES = /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin)|\b(?:terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
 const BY = new RegExp(`(\\d{1,3}(?:[.,]\\d)?)\\s*(?:cm|mm|inch(?:es)?|in\\b|["”])?\\s*(?:x|×|by)\\s*(\\d{1,3}(?:[.,]\\d)?)(?:\\s*(?:x|×|by)\\s*(\\d{1,2}(?:[.,]\\d)?))?[\\s-]*(cm|mm|inch(?:es)?|in\\b|["”])?`, 'i');
 const ROUND = new RegExp(`${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|diameter|wide|across|deep|loose|spring|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`, 'i');
-const ROUND_AFTER = new RegExp(`(?:spring[- ]?form|tin|pan|ring|round|tart|dish|shell|tray|mou?ld)[^.\\d]{0,22}?${SIZE}${UNIT}(?!\\s*(?:up|thick|high|deep|layer))`, 'i');
+const ROUND_AFTER = new RegExp(`(?:spring[- ]?form|tin|pan|ring|round|tart|dish|shell|tray|mou?ld|moule)[^.\\d]{0,22}?${SIZE}${UNIT}(?!\\s*(?:up|thick|high|deep|layer))`, 'i');
 
 /** The vessel that a text says; null where it says none. The last kind of vessel that is filled counts, with sizes from wherever they stand. */
 export function vesselIn(written: string): SaidVessel | null {
@@ -141,7 +142,7 @@ function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<S
     if (shape === 'glass' || shape === 'mould') {
       const ml = EACH_ML.exec(source);
       if (ml) return { eachMl: ml[3] ? Math.round(Number(ml[3]) * 29.57) : Number(ml[1] ?? ml[2]) };
-      continue;
+      if (shape === 'glass') continue;
     }
     const by = BY.exec(source);
     if (by && (shape === 'tray' || shape === 'dish' || shape === 'terrine')) {

@@ -15,6 +15,8 @@ export interface WorkedOn {
   readonly built: boolean;
   /** Whether it has been cold since it was built. */
   readonly chilled: boolean;
+  /** Said to be done when it is served. */
+  readonly late: boolean;
 }
 
 const PEAK = /\bpeaks?\b|\bfirm\b|\bstiff|\bfluffy\b|\bpale\b|\bribbon|\bdoubled?\b|\btripled?\b|\bfroth|\bfoam|\bbillow|\bholds? (?:its|their) shape|\bfloppy\b|\bthick and (?:light|pale|creamy)|\blight and|\bglossy\b|\baerated\b|\bin volume\b|\btrail|\bclings?\b/i;
@@ -27,6 +29,12 @@ const MIXER = /\bmixer\b|\bbeaters?\b|\belectric\b|\bpaddle\b|\bwhisk attachment
 const BY_HAND = /\bby hand\b|\bballoon whisk|\bhand whisk|\bwith a (?:fork|spoon|spatula|wooden|whisk|rubber|silicone|large metal|metal)|\bspatula\b|\bwooden spoon\b|\bmetal spoon\b|\bfork\b/i;
 const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug)\b/i;
 const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
+
+/** Layers that are told without a verb: 'half the cream', '2nd layer of fingers', 'rest of the cream'. */
+export const LAYING = /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
+export const BEFORE_SERVING = /\bbefore (?:you )?serv(?:e|ing)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
+/** Said of a machine that runs while something is added. */
+export const WHILE_RUNNING = /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the time|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
 
 /** What a clause does. */
 export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
@@ -100,6 +108,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'brown':
     case 'heat':
     case 'melt':
+      if (on.gelatin && /^melt\b.*\b(?:in|into|through)[.,;]?$/i.test(said)) return 'hands';
       return /\bheat the oven\b|\boven to\b/i.test(text) ? 'hands' : 'heat';
     case 'dissolve':
       return HOT.test(text) || /\bmicrowave|\bwarm the\b/i.test(text) ? 'heat' : 'hands';
@@ -154,6 +163,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'shave':
     case 'crumble':
       if (verb === 'sprinkle' && on.gelatin && !on.built) return 'soak';
+      if (on.late) return 'finish';
       if (/^(?:sift|sieve|grate|crumble|shave)/.test(verb)) return on.built && /\bover\b|\bon\b|\btop\b|\bit\b/i.test(text) ? 'finish' : 'hands';
       return on.built ? 'finish' : /\b(?:over|on|onto|top)\b/i.test(text) && SERVED_IN.test(text) ? 'fill' : 'hands';
     case 'dust':
@@ -191,8 +201,10 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return 'fill';
     case 'spread':
     case 'spoon':
-    case 'pipe':
     case 'tip':
+      if (/\b(?:to|and let it|until) cool\b|\bto get cold\b/i.test(text) && /\bplate\b|\btray\b|\bsheet\b|\bboard\b|\bpaper\b|\bdish\b/i.test(text)) return 'wait';
+      return spooned(verb, text);
+    case 'pipe':
     case 'layer':
     case 'fill':
     case 'lay':
@@ -200,13 +212,13 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'level':
     case 'smooth':
     case 'repeat':
-      return VESSEL_TO_MIX.test(text) && (verb === 'tip' || verb === 'spoon') && !SERVED_IN.test(text.replace(/\bbowl\b/g, '')) ? 'hands' : 'fill';
+      return 'fill';
     case 'top':
     case 'crown':
     case 'frost':
     case 'ice':
     case 'glaze':
-      return on.chilled || /\bjust before\b|\bserv/i.test(text) ? 'finish' : on.built ? 'finish' : 'fill';
+      return on.chilled || on.late || /\bjust before\b|\bserv/i.test(text) ? 'finish' : on.built ? 'finish' : 'fill';
     case 'finish':
       return /\bwith\b|\btop\b/i.test(text) || on.built ? 'finish' : 'hands';
     case 'serve':
@@ -218,9 +230,18 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
   }
 }
 
+/** 'Take out 10 minutes before slicing', 'move to the fridge an hour before serving': it stands for that long. */
+const TAKEN_OUT = /^[^.;]{0,24}\b(?:take|bring|remove|move|transfer|get|lift)\b[^.;]{0,40}\b(?:minutes?|mins?|hours?|hour)\s+before\b/i;
+
+/** Spooned, tipped or spread: into a bowl it is mixed, anywhere else it is laid. */
+function spooned(verb: string, text: string): StepWork {
+  return VESSEL_TO_MIX.test(text) && verb !== 'spread' && !SERVED_IN.test(text.replace(/\bbowl\b/g, '')) ? 'hands' : 'fill';
+}
+
 function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   const timed = timesIn(text).length > 0;
   if (ROOM.test(text) && verb !== 'remove' && verb !== 'lift') return 'wait';
+  if (TAKEN_OUT.test(text) && timed) return 'wait';
   if (verb === 'remove' || verb === 'lift' || verb === 'slide' || verb === 'take') {
     if (/\bring\b|\bsides?\b|\bmou?lds?\b|\btin\b|\bcollar\b|\bpaper\b|\bfilm\b|\bout of the (?:dish|terrine|pan)|\bterrine\b/i.test(text) && !/\bheat\b|\boven\b/i.test(text)) return 'finish';
     if (/\bout of\b|\bfrom\b|\boff\b/i.test(text)) return ROOM.test(text) && timed ? 'wait' : /\b(?:fridge|freezer|refrigerator)\b/i.test(text) && timed ? 'wait' : 'hands';
@@ -269,7 +290,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
 
 /** Notes without a verb: 'lvs in cold water 5 min', 'lid on, fridge overnight', 'oven 180 C, 10 min'. */
 function workWithoutVerb(text: string, on: WorkedOn): StepWork {
-  if (/^(?:do (?:that|this|the same|it)|repeat|and so on)\b/i.test(text)) return 'fill';
+  if (/^(?:do (?:that|this|the same|it)|repeat|and so on)\b/i.test(text) || LAYING.test(text)) return 'fill';
   if (FREEZER.test(text)) return 'freeze';
   if (COLD_PLACE.test(text)) return 'chill';
   if (OVEN.test(text) && timesIn(text).length > 0) return 'bake';
@@ -294,7 +315,7 @@ export function machineOf(work: StepWork, c: Clause, electric: boolean): StepMac
     case 'freeze':
       return 'freezer';
     case 'heat':
-      return /\bmicrowave\b/i.test(text) ? null : 'hob';
+      return /\bmicro(?:wave)?\b/i.test(text) ? null : 'hob';
     case 'whisk':
       return BY_HAND.test(text) && !/\bmixer\b|\belectric\b/i.test(text) ? null : 'mixer';
     case 'beat':
@@ -323,14 +344,14 @@ export function minutesOf(text: string, work: StepWork): readonly [number, numbe
 }
 
 /** 'Within 2 hours of serving', 'an hour before it is served', 'keeps 3 days': when, not how long. */
-const isAge = (text: string, t: SaidTime): boolean => !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper|chill|refrigerate|freeze|set)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) && (/^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) || /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
+const isAge = (text: string, t: SaidTime): boolean => !TAKEN_OUT.test(text) && !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper|chill|refrigerate|freeze|set)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) && (/^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) || /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
 
 const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\b(?:stiff|firm)(?:ish|er)?,?(?: \w+)? peaks?\b/i, 'firm'],
   [/\bsoft(?:ish|er)?,?(?: \w+)? peaks?\b|\bto (?:a )?soft\b|\bsoftly\b|\bjust (?:hold|thicken)/i, 'soft'],
   [/\bto (?:a )?(?:stiff|firm)\b/i, 'firm'],
   [/\bsoft(?:ly)?(?: and| to)? medium|\bmedium[- ]soft/i, 'medium'],
-  [/\bmedium[- ](?:firm|stiff)|\bsemi[- ]?(?:stiff|firm|whipped)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
+  [/\bmedium[- ](?:firm|stiff)|\bsemi[- ]?(?:stiff|firm|whipped)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|(?<!\b(?:on|at) )\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
   [/\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bwh(?:ip|isk)\w*\b[^.;]{0,60}\b(?:until|till) soft\b(?! and)|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i, 'soft'],
   [/\bstiff|\bfirm|\bhold(?:s)? (?:its|their|a) (?:shape|peaks?|points?)|\bstands? (?:up|straight)|\bclings?\b|\bstand in (?:points|peaks)|\bpipe?able\b|\bthick enough to pipe/i, 'firm'],
 ];
