@@ -45,7 +45,7 @@ const faultOpening = (path: string): DataFileError => {
 describe('the data file', () => {
   it('is stocked with the larder, mixers and rules once, and opens again as it was', () => {
     const facts = readKitchenFacts(db);
-    expect(facts.larder).toHaveLength(280);
+    expect(facts.larder).toHaveLength(281);
     expect(facts.mixers.map((m) => m.id)).toEqual(['planetary', 'hand-mixer', 'balloon']);
     const again = openKitchenFile(join(folder, 'kitchen.db'));
     expect(readKitchenFacts(again)).toEqual(facts);

@@ -36,10 +36,10 @@ export const UNITS: readonly Unit[] = [
   unit('dl', 'volume', 100, 'dl decilitre decilitres', 'dL'),
   unit('l', 'volume', 1000, 'l litre litres liter liters', 'L'),
   unit('floz', 'volume', 29.5735295625, 'fl_oz fl._oz floz fluid_ounce fluid_ounces', 'fl oz'),
-  unit('cup', 'volume', 236.5882365, 'cup cups c', 'cup', 'cups'),
-  unit('tbsp', 'volume', 14.78676478125, 'tbsp tbsps tablespoon tablespoons tbs tblsp tb', 'tbsp'),
+  unit('cup', 'volume', 236.5882365, 'cup cups c cupful cupfuls', 'cup', 'cups'),
+  unit('tbsp', 'volume', 14.78676478125, 'tbsp tbsps tablespoon tablespoons tablespoonful tablespoonfuls tbs tblsp tb', 'tbsp'),
   unit('dsp', 'volume', 9.8578431875, 'dsp dsps dessertspoon dessertspoons dstspn', 'dsp'),
-  unit('tsp', 'volume', 4.92892159375, 'tsp tsps teaspoon teaspoons', 'tsp'),
+  unit('tsp', 'volume', 4.92892159375, 'tsp tsps teaspoon teaspoons teaspoonful teaspoonfuls', 'tsp'),
   unit('pint', 'volume', 473.176473, 'pint pints pt pts', 'pint', 'pints'),
   unit('quart', 'volume', 946.352946, 'quart quarts qt qts', 'quart', 'quarts'),
   // Amounts by feel (house): a glug is about a tablespoon, a dash an eighth of a teaspoon, a drop a twentieth of a mL.

@@ -56,7 +56,7 @@ const ABOUT = /^(?:about|approximately|approx\.?|around|circa|ca\.?|~|≈)\s*/i;
 const BARE_UNIT = /(?:^|[\s,])((?:(?:a|an|one)\s)?(?:(?:small|good|large|generous|tiny)\s)?(pinch|dash|drop|knob|handful|glug|splash))\b/i;
 const UNWEIGHED = /\b(?:to taste|as needed|to serve|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a (?:little|bit|touch|hint)|some)\b/i;
 const WORD = /^[\s\u00a0-]*((?:fl\.?\s?oz|fluid\s(?:ounces?)|wine\s?glass(?:es|ful|fuls)?(?=\sof))\b\.?|\p{L}+\.?)/iu;
-const SIZES: Readonly<Record<string, EggSize>> = { small: 'small', medium: 'medium', large: 'large', xl: 'extra large', jumbo: 'jumbo', big: 'large' };
+const SIZES: Readonly<Record<string, EggSize>> = { small: 'small', medium: 'medium', large: 'large', lg: 'large', sm: 'small', xl: 'extra large', jumbo: 'jumbo', big: 'large' };
 
 /**
  * Splits a line into amount, measure, fat on the carton and name, wherever they stand: '600 g cream 36 %', 'mascarpone 250 g',

@@ -47,7 +47,7 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     const more = /^another/i.test(m[0]);
     const source = more ? `one ${text.slice(start + 7, start + 180).trimStart()}` : text.slice(start, start + 180);
     const shift = more ? start + 7 + (text.slice(start + 7).length - text.slice(start + 7).trimStart().length) - 4 : start;
-    const found = amountFrom(source, more);
+    const found = amountFrom(source, more) ?? namedBefore(text, source, start);
     if (!found) continue;
     const end = shift + found.length;
     // 'the yolks of five eggs', 'the juice and peel of two lemons'.
@@ -83,6 +83,15 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   return { said: { name, amount, definite: Boolean(lead[1]), more }, length: end + lead[0].length + nameText.indexOf(name) + name.length };
 }
 
+/** 'a shop-bought madeira cake, about 250 grams': the name stands before its amount. */
+function namedBefore(text: string, source: string, start: number): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {
+  const before = /(?:^|[\s(])(?:an?|the|some|your|my)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say)\s+$/iu.exec(text.slice(Math.max(0, start - 80), start));
+  const split = splitLine(source);
+  const amount = split.amounts[0];
+  if (!before || !amount?.quantity.ok || !split.span || split.span[0] > 1 || (amount.unit?.dimension !== 'mass' && amount.unit?.dimension !== 'volume') || !/^[\s\u00a0]*(?:[.,;)]|$)/.test(source.slice(split.span[1]))) return null;
+  return { said: { name: before[1]!, amount, definite: false, more: false }, length: split.span[1] };
+}
+
 /** The end of all that is the amount, a weight in brackets included. */
 function amountEnd(source: string, to: number, amounts: readonly WrittenAmount[]): number {
   const size = /^[\s\u00a0]*(?:large|medium|small|big|heaped|level|extra[- ]large)\b/i.exec(source.slice(to, to + 16));
@@ -101,7 +110,7 @@ function nameOf(text: string): string {
     const word = m[1]!.toLowerCase();
     if (STOPS.has(word) && !(word === 'up' || (words.length === 0 && STATES.has(word)))) break;
     // 'a pint of cream stiff': how it is whipped.
-    if (words.length > 0 && /^(?:stiff|stiffly|thick|thickly|lightly|smooth|firm|firmly|softly)$/.test(word)) break;
+    if (words.length > 0 && /^(?:very|quite|stiff|stiffly|thick|thickly|lightly|smooth|firm|firmly|softly)$/.test(word)) break;
     words.push(m[1]!);
     end = m.index + m[1]!.length;
     if (m[3] || words.length >= 6) break;

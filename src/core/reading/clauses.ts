@@ -66,6 +66,8 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next);
       if (/^(?:let|leave|allow)$/.test(said) && /\p{L}/u.test(next)) return i;
       if (/^(?:keep|continue|go|carry)$/.test(said) && /ing$/.test(next) && verbOfForm(next)) return i;
+      // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
+      if (said === 'cream' && strict && !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next)) return -1;
       if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;
       if (followed || !strict) return i;
       // 'cool completely', 'cream butter and sugar', 'layer biscuits': followed by a plain noun it is a verb at the start of a sentence only.

@@ -66,10 +66,10 @@ const ALL: Share = { kind: 'all' };
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
 const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|adding)/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|adding)/i;
 const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
-const PRONOUN = /\b(?:it|them|this|that|everything|the (?:lot|whole (?:lot|thing)))\b/i;
+const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
 const EVERYTHING = /\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ ingredients|ingredients together|all of it together|everything but)\b/i;
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
@@ -78,8 +78,11 @@ const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
 const REST = /\b(?:remaining|rest of|remainder of|other half of|what(?:'s| is) left of|leftover|reserved)\b[^,]{0,22}$/i;
 const DEST = new Set(['into', 'onto', 'over', 'to', 'in', 'on', 'through', 'upon']);
 
+/** What a letter of the list stands for: all under a heading, or one line. */
+export type ListLabel = { readonly under: string } | { readonly line: number };
+
 /** Follows the work through its bowls: which lines each step uses, what is mixed with what, what is put together. */
-export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLine[], context: LineContext, fahrenheit: boolean): Flow {
+export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLine[], context: LineContext, fahrenheit: boolean, labels: ReadonlyMap<string, ListLabel> = new Map()): Flow {
   const lines: DraftLine[] = [...listed];
   const bowlOf: (number | null)[] = lines.map(() => null);
   const stepOf: (number | null)[] = lines.map(() => null);
@@ -121,7 +124,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const name = said.name.replace(/\bones\b/i, biscuitWord || 'ones');
     // 'Leave another 100 g whole': of what was named last.
     const again = /^(?:whole|more|again|aside)$/i.test(name) ? splitLine(lines.at(-1)?.text ?? '').name : '';
-    const words = again !== '' ? `${said.amount.text} ${again}` : name === said.name ? said.text : said.text.replace(said.name, name);
+    const apart = !said.text.includes(said.name);
+    const words = again !== '' || apart ? `${said.amount.text} ${again || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
     const place = { under: null, block, start: c.start, end: c.end };
     const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
     if (both) {
@@ -261,6 +265,23 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     }
   };
 
+  /** The mentions of a clause with the letters that lists are called by. */
+  const withLabels = (named: readonly Mention[], c: Clause): readonly Mention[] => {
+    if (labels.size < 2) return named;
+    const letters = c.words.flatMap((w, i): Mention[] => {
+      const letter = c.text.slice(w.start, w.end);
+      return labels.has(letter) && i > 0 ? [{ from: i, to: i + 1, phrase: letter, sense: { kind: 'label', letter } }] : [];
+    });
+    return [...named.filter((m) => !letters.some((l) => l.from >= m.from && l.from < m.to)), ...letters].sort((a, b) => a.from - b.from);
+  };
+  /** What a letter stands for now: its lines, or the bowl that most of them are in. */
+  const labelled = (label: ListLabel): { readonly lines: readonly number[]; readonly bowl: Bowl | null } => {
+    const own = 'line' in label ? [label.line] : lines.flatMap((l, i) => (l.under === label.under ? [i] : []));
+    const open = own.filter(fresh);
+    const held = own.find((i) => !fresh(i));
+    return { lines: open, bowl: open.length === 0 && held !== undefined ? bowls[root(bowlOf[held]!)]! : null };
+  };
+
   const shareBefore = (c: Clause, m: Mention, prevEnd: number): { share: Share; said: string } => {
     const lead = c.text.slice(prevEnd, c.words[m.from]!.start);
     if (/\b(?:then|and|and then|followed by) (?:fold in )?(?:the )?(?:rest|remainder|remaining)\b/i.test(c.text.slice(c.words[m.to - 1]!.end))) return { share: ALL, said: '' };
@@ -302,7 +323,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const after = c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0);
     const additive = ADDS.test(after) || /\b(?:add|adding)\b/i.test(after.slice(0, 24));
     // The verb is no thing, though 'mix', 'dip' and 'cream' may be.
-    const lexical = mentionsIn(c.words, lexicon, c.at);
+    const lexical = withLabels(mentionsIn(c.words, lexicon, c.at), c);
 
     // Amounts that are said here: a share of what is listed, or a line of their own.
     const beside: number[] = [];
@@ -370,6 +391,12 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         if (CARRIES.has(lines[f.line]!.role!)) asBowl(bowls[bowlOf[f.line]!]!, m.from, ALL);
         return;
       }
+      if (m.sense.kind === 'label') {
+        const meant = labelled(labels.get(m.sense.letter)!);
+        for (const i of meant.lines) push({ kind: 'line', line: i, at: m.from, share: ALL, named: true });
+        if (meant.bowl) asBowl(meant.bowl, m.from, share);
+        return;
+      }
       if (m.sense.kind === 'line') {
         const whipped = /whipped/.test(m.phrase) ? latest((b) => b.air && holds(b, 'cream')) : null;
         if (whipped) return asBowl(whipped, m.from, share);
@@ -388,8 +415,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
           return;
         }
         // 'The spices', 'the nuts': all of them that are still there.
-        const many = /^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs)$/.test(c.words[m.to - 1]!.said) && share.kind === 'all' ? m.sense.lines.filter((l) => l.strength < 2 && fresh(l.line) && (fc.section === null || m.sense.kind === 'line')) : [];
-        if (many.length > 1 && many.length === m.sense.lines.length) return many.forEach((l) => push({ kind: 'line', line: l.line, at: m.from, share: ALL, named: true }));
+        const many = /^(?:creams|milks|spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs)$/.test(c.words[m.to - 1]!.said) && share.kind === 'all' ? m.sense.lines.filter((l, _, every) => l.strength >= Math.max(...every.map((x) => x.strength)) - 0.01 && fresh(l.line)) : [];
+        if (many.length > 1) return many.forEach((l) => push({ kind: 'line', line: l.line, at: m.from, share: ALL, named: true }));
         const line = choose(m.sense.lines, fc, additive);
         if (line === null) return;
         const rest = restOf.get(line);
@@ -446,6 +473,23 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       for (const i of dry) push({ kind: 'line', line: i, at: c.words.length, share: ALL, named: false });
     }
 
+    // 'Add the rest': of what was divided last.
+    if (items.length === 0 && /^(?:\w+ )?(?:in )?the (?:rest|remainder)\b(?! of)/i.test(after)) {
+      const open = [...restOf].filter(([of, rest]) => fresh(rest) && here()?.lines.has(of)).at(-1);
+      if (open) push({ kind: 'line', line: open[1], at: c.words.length, share: ALL, named: true });
+    }
+    // A list stands with its step: 'Fold in.' below '250 g mango'.
+    if (items.length === 0 && hasList && c.at >= 0 && steps.at(-1)?.start !== fc.start && /^(?:fold|stir|mix|beat|whisk|whip|add|combine|melt|heat|boil|blend|warm)$/.test(verb)) {
+      const above = lines.map((_, i) => i).filter((i) => i < listed.length && fresh(i) && lines[i]!.start < fc.start && lines[i]!.start > (steps.at(-1)?.start ?? Infinity));
+      for (const i of above) push({ kind: 'line', line: i, at: c.words.length, share: ALL, named: true });
+    }
+    // 'Melt the gelatin and beat in': into what it is for.
+    const inHandGel = items.length === 0 && additive && /^(?:beat|stir|whisk|mix|fold) in[.,;]?$/i.test(after.trim()) ? here() : null;
+    const goes = inHandGel && isWetOrGel(inHandGel) ? latest((b) => b !== inHandGel && b.placed === 'no' && b.place === 'mix' && !isWetOrGel(b) && b.lines.size + b.takes.size > 0) : null;
+    if (inHandGel && goes) {
+      push({ kind: 'bowl', bowl: inHandGel.id, at: c.at, share: ALL, named: false });
+      current = goes.id;
+    }
     // 'Take the cheese and stir it with the sugar', 'mix both': what was made ready before.
     const object = c.words.slice(c.at + 1, c.at + 3).map((w) => w.said).join(' ');
     if (c.at >= 0 && inHand.length > 0) {
@@ -554,6 +598,12 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
         current = made.id;
         return;
       }
+      // 'Freeze in a lidded tub': there it stays.
+      if (b && b.placed === 'no' && work === 'freeze' && /\b(?:tub|container|box|tin|mou?lds?|glasses|ramekins|terrine|dish)\b/i.test(c.text)) {
+        b.placed = 'built';
+        step.places.add(b.id);
+        built = true;
+      }
       if (b) {
         step.bowl = b.placed !== 'no' && work !== 'bake' ? null : b.id;
         if (work === 'bake') bakes(b, step);
@@ -584,7 +634,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const withIt = /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(how.after);
     let bowl: Bowl | null = null;
     // 'Fold it in': what was just made goes into what waits for it.
-    const foam = work === 'fold' && items.length === 0 && /^\w+ (?:it|this|them|these|that|in)\b/.test(how.after) ? here() : null;
+    const foam = work === 'fold' && items.length === 0 && /^\w+ (?:it|this|them|these|those|that|in|through)\b/.test(how.after) ? here() : null;
     if (foam) {
       const waits = latest((b) => b !== foam && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0));
       if (waits) bowlItems.push({ kind: 'bowl', bowl: foam.id, at: 0, share: ALL, named: false, b: foam });
@@ -671,11 +721,20 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   function weightOf(i: number): number {
     return (['flavour', 'salt', 'acid', 'gelatin', 'setter', 'sugar', 'sour', 'nut', 'starch', 'cocoa'].includes(lines[i]!.role!) ? 0 : (lines[i]!.grams ?? 0));
   }
+  /** Enough of it to be a layer of its own. */
+  function isWeighty(i: number): boolean {
+    return (lines[i]!.grams ?? 0) >= LAYER_G;
+  }
   function isFoamed(b: Bowl): boolean {
     return b.air && (holds(b, 'cream') || holds(b, 'white') || holds(b, 'yolk', 'egg'));
   }
   function isCooked(b: Bowl): boolean {
+    if (b.baked && holds(b, 'biscuit', 'nut') && !holds(b, 'cream', 'white')) return true;
     return b.heated && gramsIn(b, lines) > 60 && (holds(b, 'yolk', 'egg', 'chocolate', 'fruit') || (holds(b, 'milk') && holds(b, 'starch')));
+  }
+  /** Gelatin in what it was bloomed in, a syrup. */
+  function isWetOrGel(b: Bowl): boolean {
+    return !holds(b, 'cream', 'cheese', 'white', 'yolk', 'egg', 'chocolate', 'fruit', 'milk', 'starch', 'butter', 'biscuit');
   }
   /** A soak, a syrup: nothing that sets or stands. */
   function isWetOnly(b: Bowl | null): boolean {
@@ -824,7 +883,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     for (const i of list) {
       const role = lines[i]!.role;
       const laid = role === 'biscuit' && step.work === 'fill' && !/\b(?:crush|crumb|crumble|scatter|sprinkle|crumbled|crushed)\b/i.test(fc.clause.text);
-      const mate = latest((b) => b.place === (laid ? 'layer' : 'topping') && [...b.lines].some((j) => lines[j]!.under === lines[i]!.under && (laid || lines[j]!.block === lines[i]!.block)) && (laid || b.firstStep === at));
+      const mate = latest((b) => b.place === (laid ? 'layer' : 'topping') && [...b.lines].some((j) => lines[j]!.under === lines[i]!.under && (laid || lines[j]!.block === lines[i]!.block)) && (laid || (b.firstStep === at && ![...b.lines].some((j) => isWeighty(j) && isWeighty(i) && lines[j]!.ingredient?.category !== lines[i]!.ingredient?.category))));
       const b = mate ?? make(lines[i]!.under ?? fc.section);
       b.place = laid ? 'layer' : 'topping';
       addLineTo(i, b);
@@ -926,6 +985,8 @@ const pressesIn = (verb: string, after: string): boolean => (verb === 'press' ||
 const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds'.split(' '));
 
 const KEPT_SHARE = 0.2;
+/** From here on what is laid on something is a layer, g (house). */
+const LAYER_G = 150;
 const FRACTIONS: readonly (readonly [RegExp, number])[] = [
   [/three[- ]quarters|most|¾|3\/4/i, 0.75],
   [/two[- ]thirds|⅔|2\/3/i, 2 / 3],

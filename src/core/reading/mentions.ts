@@ -13,6 +13,8 @@ export type Sense =
   | { readonly kind: 'larder'; readonly ingredient: Ingredient }
   /** Something that is made: 'the custard'. */
   | { readonly kind: 'product'; readonly name: string }
+  /** A letter that a list is called by: 'cook A to 83 °C'. */
+  | { readonly kind: 'label'; readonly letter: string }
   /** Words that name no ingredient, though one stands in them: 'wooden spoon', 'baking paper'. */
   | { readonly kind: 'other' };
 

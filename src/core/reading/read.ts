@@ -9,7 +9,7 @@ import type { Mixer } from '../sheet/schema';
 import { amountsIn } from './amounts';
 import { gramsIn, type Bowl } from './bowls';
 import { clausesOf, clauseOf, sentencesOf, type Clause } from './clauses';
-import { flowOf, type Flow, type FlowClause } from './flow';
+import { flowOf, type Flow, type FlowClause, type ListLabel } from './flow';
 import { feedsIn, headedFlow, type ListedFeed } from './headed';
 import { kindOf, waysOf } from './kinds';
 import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
@@ -126,10 +126,17 @@ export function readRecipe(text: string, context: ReadContext, choices: ReadChoi
   const apart = { yolks: /\byolks?\b/i.test(prose), whites: /\bwhites?\b(?! (?:chocolate|sugar|wine))/i.test(prose) };
   const feeds = feedsIn(rows.value);
   const isFeed = (r: Row): boolean => feeds.some((f) => f.text === r.text && f.under === r.under);
-  const listed = rows.value.filter((r) => r.kind === 'line' && !isFeed(r)).flatMap((r) => linesOfRow(r.text, r, lineContext, apart));
+  const labels = new Map<string, ListLabel>();
+  for (const r of rows.value) if (r.kind === 'part' && r.label !== null) labels.set(r.label, { under: r.text });
+  const listed: DraftLine[] = [];
+  for (const r of rows.value) {
+    if (r.kind !== 'line' || isFeed(r)) continue;
+    if (r.label !== null) labels.set(r.label, { line: listed.length });
+    listed.push(...linesOfRow(r.text, r, lineContext, apart));
+  }
   const { clauses, chatter } = workIn(rows.value, listed.length > 0);
   const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || cups.system === 'us';
-  const followed = flowOf(clauses, listed, lineContext, fahrenheit);
+  const followed = flowOf(clauses, listed, lineContext, fahrenheit, labels);
   const flow = feeds.length > 0 || followed.steps.length === 0 ? headedFlow(followed, rows.value, feeds) : followed;
   return ok(assembled(text, rows.value, flow, feeds, chatter, cups, context));
 }
@@ -183,6 +190,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   }
   const before = c.words.slice(0, Math.max(0, c.at)).map((w) => w.said).join(' ').replace(/^.*\s[,:]\s?/, '');
   if (c.verb && NEVER.test(before)) return false;
+  // A question, or a word to whoever reads: no work.
+  if (/\?["”’)]*$/.test(c.text.trim()) || /\b(?:comments?|ratings?|rate (?:this|it)|reviews?|tag (?:me|us)|subscribe|newsletter|share (?:this|it) (?:on|with)|follow (?:me|us|along)|print (?:this|the)|jump to)\b/i.test(c.text)) return false;
   // 'I make this every autumn': of the dish, not of the work.
   if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
   if (c.verb && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
@@ -274,8 +283,10 @@ function stepsAfter(flow: Flow): readonly (readonly number[])[] {
       if (lastOf.has(root(b))) after.add(lastOf.get(root(b))!);
       for (const t of flow.bowls[root(b)]!.takes.keys()) if (lastOf.has(root(t)) && (flow.bowls[root(b)]!.takenAt.get(t) ?? 0) <= i && s.bowl !== null && root(s.bowl) === root(b)) after.add(lastOf.get(root(t))!);
     }
+    // 'When quite cold, whip …': when what was just done is.
+    if (lastAny !== null && /^(?:when|once|as soon as) (?:quite |completely |totally |fully |it(?:'s| is) |they(?:'re| are) )*(?:cold|cool|cooled|set|firm|frozen|baked|done|ready)\b/i.test(s.text)) after.add(lastAny);
     const tool = bowls.size === 0 && /\b(?:bowl|whisk|beaters|plate|tin|glasses)\b/i.test(s.text) && placed.size === 0;
-    const builds = !tool && (s.places.size > 0 || (s.bowl !== null && placed.has(root(s.bowl))) || s.work === 'fill' || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait')) || (s.bowl === null && s.lines.size === 0 && lastBuilt !== null && HANDLES.has(s.verb)));
+    const builds = !tool && (s.places.size > 0 || (s.bowl !== null && placed.has(root(s.bowl))) || (s.work === 'fill' && s.bowl === null) || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait')) || (s.bowl === null && s.lines.size === 0 && lastBuilt !== null && HANDLES.has(s.verb)));
     if (builds && lastBuilt !== null) after.add(lastBuilt);
     if (after.size === 0 && s.bowl === null && lastAny !== null && builds) after.add(lastAny);
     for (const b of bowls) if (s.bowl === null || root(b) === root(s.bowl) || s.places.has(b) || !lastOf.has(root(b))) lastOf.set(root(b), i);
@@ -342,6 +353,8 @@ function plainNameOf(b: Bowl, kind: PartKind, flow: Flow): string {
 function titleOf(rows: readonly Row[], text: string): string {
   const row = rows.find((r) => r.kind === 'title');
   if (row) return row.text.slice(0, 120);
+  const cheat = /^(?:right|ok(?:ay)?|so|well|now)?[, ]*(?:so )?for (?:the |my |our |a )([\p{L}][\p{L}\p{M}'’ -]{4,40}?),/iu.exec(text.trim());
+  if (cheat) return capital(cheat[1]!.trim());
   const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) make|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
   if (told) return capital(told[1]!.trim());
   const old = /^to make (?:a |an |the )?([^.:,;]{4,60})[.:,;]/i.exec(text.trim());

@@ -22,6 +22,8 @@ export interface Row {
   readonly under: string | null;
   /** Rows of a list without a blank row or a heading between them have the same number. */
   readonly block: number;
+  /** The letter that it is called by further down: 'A. Custard', 'cook A'; null for none. */
+  readonly label: string | null;
 }
 
 /** No recipe is longer; what is longer is text that stays where it is. */
@@ -64,6 +66,7 @@ interface RawRow {
   readonly bulleted: boolean;
   readonly numbered: boolean;
   readonly marked: boolean;
+  readonly label: string | null;
 }
 
 function splitRows(text: string): readonly RawRow[] {
@@ -85,7 +88,9 @@ function splitRows(text: string): readonly RawRow[] {
     const item = bare.replace(BULLET, '');
     const plain = item.replace(NUMBERED, '').replace(/^\*\*(.+?)\*\*:?\s*/, '$1: ').trim();
     if (plain !== '') {
-      const row = { text: plain, start, end: at, blankBefore: blank, bulleted: item !== bare, numbered: plain !== item && NUMBERED.test(item), marked };
+      const letter = /^[\s\u00a0]*([A-H])[.)]\s/.exec(item)?.[1] ?? null;
+      const label = letter !== null && !isAction(plain) ? letter : null;
+      const row = { text: plain, start, end: at, blankBefore: blank || label !== null, bulleted: item !== bare, numbered: label === null && plain !== item && NUMBERED.test(item), marked, label };
       for (const r of inlineLists(row)) out.push(r);
     }
     blank = false;
@@ -101,7 +106,7 @@ function inlineLists(row: RawRow): readonly RawRow[] {
     const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece);
     const listed = head !== null && INGREDIENTS.test(`${head[1]!}:`);
     const items = head ? head[2]!.replace(/\.$/, '').split(/;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|one\s|two\s|three\s))/) : [];
-    if (!head || items.length < 2 || !items.every((t) => (listed && t.length < 60 && items.length > 3) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
+    if (!head || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t) => (listed && t.length < 60 && items.length > 3) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
       out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
       continue;
     }
@@ -119,6 +124,8 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   if (timesIn(text).length > 0 && !amounts.some((a) => a.unit?.dimension === 'mass' || a.unit?.dimension === 'volume')) return false;
   if (amounts.length === 0 || !span) return unweighed && name !== '' && !isAction(text);
   if (name === '' && amounts[0]!.unit === null) return false;
+  // 'Cream 35 %   200 g': what ends in its measure is no sentence.
+  if (amounts[0]!.unit !== null && span[1] === text.trimEnd().length && name !== '' && name.split(/\s+/).length <= 5 && !isTime(text)) return true;
   if (span[0] <= 2) return !/[.!]\s+\p{Lu}/u.test(text) && !isTime(text) && name !== '';
   if (/^(?:the )?(?:(?:finely|freshly) )?(?:grated |pared )?(?:zest|juice|peel|rind|seeds)\b[^.]{0,30}\b(?:of|from)\b/i.test(text) && text.length < 70) return true;
   if (amounts[0]!.unit !== null && text.length < 70 && !/[.!]$/.test(text) && !isTime(text) && isIngredient(name)) return true;
@@ -151,7 +158,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
   let block = 0;
   rows.forEach((r, i) => {
     const { text } = r;
-    const push = (kind: RowKind, words = text): void => void out.push({ kind, text: words, start: r.start, end: r.end, under: kind === 'line' ? part : kind === 'prose' ? section : null, block });
+    const push = (kind: RowKind, words = text): void => void out.push({ kind, text: words, start: r.start, end: r.end, under: kind === 'line' ? part : kind === 'prose' ? section : null, block, label: r.label });
     const next = rows[i + 1];
     if (r.blankBefore) block++;
     if (TABLE_HEAD.test(text)) {
@@ -167,6 +174,8 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       }
       return;
     }
+    // A name that stands behind what the cook tells of it, above how much it makes.
+    if (i > 0 && mode === 'start' && next && text.length < 60 && !/[.!?:]$/.test(text) && out.every((o) => o.kind === 'note') && (ABOUT.test(next.text) || YIELD.test(next.text) || INGREDIENTS.test(next.text)) && isTitle(r, next, listed) && !looksLikeLine(text, isIngredient)) return push('title', text);
     if (INGREDIENTS.test(text) && !looksLikeLine(text)) {
       mode = 'lines';
       part = null;
@@ -199,6 +208,12 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       section = partName(text);
       return push('section', section);
     }
+    // 'B. Milk chocolate 300 g': a line of its own among lettered lists.
+    if (r.label !== null && looksLikeLine(text, isIngredient)) {
+      mode = 'lines';
+      part = null;
+      return push('line');
+    }
     if (mode !== 'steps' && looksLikeLine(text, isIngredient) && !(r.numbered && isAction(text))) {
       mode = 'lines';
       return push('line');
@@ -215,7 +230,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (prose && mode === 'start' && listed > 0 && !r.numbered && !beginsWithVerb(text)) return push('note');
     if (prose) {
       if (mode !== 'start' || listed === 0 || r.numbered || beginsWithVerb(text)) mode = listed === 0 ? mode : 'steps';
-      return void out.push({ kind: 'prose', text, start: r.start, end: r.end, under: named ?? section, block });
+      return void out.push({ kind: 'prose', text, start: r.start, end: r.end, under: named ?? section, block, label: null });
     }
     push(mode === 'start' && text.length < 90 && !/[.!?]$/.test(text) && next && looksLikeLine(next.text) ? 'about' : 'note');
   });

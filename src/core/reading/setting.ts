@@ -22,6 +22,7 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\b(?:x|×)\\s?${N}\\s+(?:\\w+[- ]){0,2}?${PIECES}\\b`, 'i'),
   new RegExp(`\\b(?:cut|slice|divide) (?:it |them |the \\w+ )?(?:in|into)\\s+${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
   new RegExp(`\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
+  new RegExp(`[,(/|–—]\\s*${UPTO}\\s+(?:\\w+[- ]){0,1}?${PIECES}\\b`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
 ];
 
@@ -37,7 +38,7 @@ const numberOf = (said: string): number => {
 export function portionsIn(heads: readonly string[], text: string): SaidPortions | null {
   for (const source of [...heads, text.slice(0, 60_000)]) {
     for (const [i, pattern] of SAID.entries()) {
-      if (source === text && i === SAID.length - 1) continue;
+      if (source === text && i >= SAID.length - 2) continue;
       const m = pattern.exec(source);
       if (!m) continue;
       const low = numberOf(m[1]!);
@@ -81,12 +82,13 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\b(?:round|cake|deep) (?:cake )?(?:tin|pan)\b|\bcake tin\b/i, 'round'],
   [/\bramekins?\b|\b(?:silicone |individual |dariole |muffin |pudding )?mou?lds?\b|\bmoules?\b|\bmuffin (?:tin|cups)\b|\bjelly mou?ld\b/i, 'mould'],
   [/\bglass(?:es)?\b(?! (?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\bpots\b/i, 'glass'],
+  [/\btub\b|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
   [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
 ];
 const COUNTED = new RegExp(`(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:\\w+[- ]){0,3}?(?:\\d{2,3}[\\s-]?ml\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
 const EACH_ML = /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
-const LITRES = /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin)|\b(?:terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
+const LITRES = /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin|tub|container|box)|\b(?:tub|container|terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
 const BY = new RegExp(`(\\d{1,3}(?:[.,]\\d)?)\\s*(?:cm|mm|inch(?:es)?|in\\b|["”])?\\s*(?:x|×|by)\\s*(\\d{1,3}(?:[.,]\\d)?)(?:\\s*(?:x|×|by)\\s*(\\d{1,2}(?:[.,]\\d)?))?[\\s-]*(cm|mm|inch(?:es)?|in\\b|["”])?`, 'i');
 const ROUND = new RegExp(`${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|diameter|wide|across|deep|loose|spring|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`, 'i');
 const ROUND_AFTER = new RegExp(`(?:spring[- ]?form|tin|pan|ring|round|tart|dish|shell|tray|mou?ld|moule)[^.\\d]{0,22}?${SIZE}${UNIT}(?!\\s*(?:up|thick|high|deep|layer))`, 'i');
@@ -150,7 +152,7 @@ function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<S
       const [a, b] = [mmOf(by[1]!, unit), mmOf(by[2]!, unit)];
       if (Math.max(a, b) >= 60 && Math.max(a, b) <= 1000) return { lengthMm: round(Math.max(a, b)), widthMm: round(Math.min(a, b)), ...(by[3] ? { heightMm: round(mmOf(by[3], unit)) } : {}) };
     }
-    const litres = shape === 'terrine' || shape === 'bowl' || shape === 'dome' || shape === 'tray' ? LITRES.exec(source) : null;
+    const litres = shape === 'tub' || shape === 'terrine' || shape === 'bowl' || shape === 'dome' || shape === 'tray' ? LITRES.exec(source) : null;
     if (litres) return { eachMl: litres[3] ? Number(litres[3]) : Math.round(1000 * Number((litres[1] ?? litres[2])!.replace(',', '.'))) };
     const across = ROUND.exec(source) ?? ROUND_AFTER.exec(source);
     if (across) {

@@ -28,7 +28,7 @@ const ROOM = /\broom[- ]temp(?:erature)?|\bat room\b|\bcounter\b|\bworktop\b|\bo
 const MIXER = /\bmixer\b|\bbeaters?\b|\belectric\b|\bpaddle\b|\bwhisk attachment|\bwhipping attachment|\bhigh speed|\blow speed|\bmedium speed|\bmedium-high|\bmedium-low|\bspeed\b|\bprocessor\b|\bblender\b|\bon (?:high|low|medium)\b|\bmachine\b/i;
 const BY_HAND = /\bby hand\b|\bballoon whisk|\bhand whisk|\bwith a (?:fork|spoon|spatula|wooden|whisk|rubber|silicone|large metal|metal)|\bspatula\b|\bwooden spoon\b|\bmetal spoon\b|\bfork\b/i;
 const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug)\b/i;
-const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
+const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
 
 /** Layers that are told without a verb: 'half the cream', '2nd layer of fingers', 'rest of the cream'. */
 export const LAYING = /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
@@ -49,6 +49,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return workWithoutVerb(text, on);
     case 'soften':
       // 'Soften 10 minutes in the fridge': nobody stirs.
+      if (on.gelatin && /\bwater\b/i.test(text)) return 'soak';
       return /\b(?:fridge|freezer|room|counter|worktop|side)\b/i.test(text) || (on.built && !on.butter && !on.cheese) ? 'wait' : 'beat';
     case 'whip':
     case 'rewhip':
@@ -113,7 +114,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'dissolve':
       return HOT.test(text) || /\bmicrowave|\bwarm the\b/i.test(text) ? 'heat' : 'hands';
     case 'toast':
-      return OVEN.test(text) ? 'bake' : 'heat';
+      return OVEN.test(text) || /\bgas \d|\b1[2-9]0 ?°? ?C|\b2[0-4]0 ?°? ?C|\b[34]\d0 ?°? ?F/i.test(text) ? 'bake' : 'heat';
     case 'dry':
       return OVEN.test(text) || timesIn(text).some((t) => t.minutes[0] >= 20) ? 'bake' : 'hands';
     case 'temper':
@@ -226,7 +227,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'eat':
       return 'serve';
     default:
-      return c.verb!.work;
+      // 'Drain in a sieve overnight in the fridge'.
+      return c.verb!.work === 'hands' && COLD_PLACE.test(text) && timesIn(text).length > 0 && !/\b(?:from|out of) the\b/i.test(text) ? 'chill' : c.verb!.work;
   }
 }
 
@@ -300,7 +302,7 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/\bovernight\b|\bo\/n\b/i.test(text)) return 'chill';
   if (/\b(?:till|until|'til)\b.*\bsmooth\b|\bsmooth\b/i.test(text) || MIXER.test(text)) return on.cream && !on.cheese ? 'whisk' : 'beat';
   if (/\binto\b|\bonto\b|\bon top\b|\blayer/i.test(text) && SERVED_IN.test(text)) return 'fill';
-  if (on.built && /\bon top\b|\bover\b/i.test(text)) return 'finish';
+  if (on.built && /\bon top\b|\bover\b/i.test(text)) return on.chilled || on.late ? 'finish' : 'fill';
   return 'hands';
 }
 
