@@ -23,10 +23,10 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first'.split(' '),
+  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first'.split(' '),
 );
 /** What a number counts that is no ingredient. */
-const COUNTS = /^(?:inch(?:es)?|in|cm|mm|layers?|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices? and|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
+const COUNTS = /^(?:inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
 const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |your |this |my |our )?(?:finished |whipped |cold |same )*/i;
 
 /** What is taken of it stands before the number. */
@@ -74,6 +74,8 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   const rest = source.slice(end);
   if (amount.unit === null && COUNTS.test(rest.trimStart().replace(/^-/, ''))) return null;
   if (/^[\s-]*(?:inch|cm|mm)\b/i.test(rest)) return null;
+  // 'Four 6-oz cups' hold something; they are nothing to eat.
+  if (/^[\s-]*(?:altogether\b|in (?:all|total)\b|(?:cups|glasses|ramekins|mou?lds|jars|pots|verrines|dishes)\b)/i.test(rest)) return null;
   const lead = LEAD.exec(rest)!;
   const nameText = rest.slice(lead[0].length);
   const name = nameOf(nameText);
@@ -88,6 +90,8 @@ function namedBefore(text: string, source: string, start: number): { said: Omit<
   const before = /(?:^|[\s(])(?:an?|the|some|your|my)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say)\s+$/iu.exec(text.slice(Math.max(0, start - 80), start));
   const split = splitLine(source);
   const amount = split.amounts[0];
+  // 'Whip the other 300 ml': of what was named before.
+  if (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && /\b(?:the|that) (?:other|remaining)\s+$/i.test(text.slice(Math.max(0, start - 20), start))) return { said: { name: 'more', amount, definite: false, more: true }, length: split.span[1] };
   if (!before || !amount?.quantity.ok || !split.span || split.span[0] > 1 || (amount.unit?.dimension !== 'mass' && amount.unit?.dimension !== 'volume') || !/^[\s\u00a0]*(?:[.,;)]|$)/.test(source.slice(split.span[1]))) return null;
   return { said: { name: before[1]!, amount, definite: false, more: false }, length: split.span[1] };
 }

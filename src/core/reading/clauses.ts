@@ -67,8 +67,8 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       if (/^(?:let|leave|allow)$/.test(said) && /\p{L}/u.test(next)) return i;
       if (/^(?:keep|continue|go|carry)$/.test(said) && /ing$/.test(next) && verbOfForm(next)) return i;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
-      if (said === 'cream' && strict && !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next)) return -1;
-      if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;
+      if (said === 'cream' && (strict ? !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next) : /^[:–—,-]$/.test(next))) return -1;
+      if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(i > from && words[i - 1]!.said === 'then' && /^\p{L}/u.test(next) && !verbNamed(next)) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;
       if (followed || !strict) return i;
       // 'cool completely', 'cream butter and sugar', 'layer biscuits': followed by a plain noun it is a verb at the start of a sentence only.
       return -1;
@@ -120,6 +120,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
     }
     if (at < 0) at = subjectVerb(words, i + 1);
     // 'level it, overnight in the fridge', 'press it into the tin, fridge.'
+    if (at < 0 && comma && coldAlone(words, i + 1) && /\b(?:fridge|freezer)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0 && timesIn(sentence.slice(cuts.at(-1)!, words[i]!.start)).length > 0) at = i + 1;
     if (at < 0 && comma && !until && coldAlone(words, i + 1) && !/\b(?:chill|fridge|refrigerat\w*|freez\w*|hours?|overnight)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
     if (at < 0 && /^(?:when|once|if|after)$/.test(words[i + 1]?.said ?? '')) at = laterVerb(words, i + 2);
     if (at < 0) continue;
@@ -139,7 +140,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
 }
 
 /** Whether words begin with nothing but the cold that something goes into. */
-const coldAlone = (words: readonly Word[], from: number): boolean => words[from]?.said === 'overnight' || (/^(?:fridge|freezer)$/.test(words[from]?.said ?? '') && /^(?:[.,;:]|for|overnight|till|until|)$/.test(words[from + 1]?.said ?? ''));
+const coldAlone = (words: readonly Word[], from: number): boolean => words[from]?.said === 'overnight' || (/^(?:fridge|freezer)$/.test(words[from]?.said ?? '') && /^(?:[.,;:]|for|overnight|o\/n|till|until|\d+|)$/.test(words[from + 1]?.said ?? ''));
 
 /** 'and when it is cold pour it over': the verb behind a condition without a comma; −1 where none follows soon. */
 function laterVerb(words: readonly Word[], from: number): number {

@@ -66,11 +66,11 @@ const ALL: Share = { kind: 'all' };
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
 const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|adding)/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding)/i;
 const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
-const EVERYTHING = /\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ ingredients|ingredients together|all of it together|everything but)\b/i;
+const EVERYTHING = /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ ingredients|ingredients together|all of it together|everything but)\b/i;
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
 const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) )?(?:whipped|beaten)\b/i;
@@ -120,12 +120,15 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   const fresh = (i: number): boolean => bowlOf[i] === null;
 
   /** A line that stands in a sentence. */
-  const newLineAt = (said: SaidAmount, c: FlowClause, block: number): number | null => {
+  const newLineAt = (said: SaidAmount, c: FlowClause, block: number, of: number | null): number | null => {
     const name = said.name.replace(/\bones\b/i, biscuitWord || 'ones');
     // 'Leave another 100 g whole': of what was named last.
-    const again = /^(?:whole|more|again|aside)$/i.test(name) ? splitLine(lines.at(-1)?.text ?? '').name : '';
+    const last = c.clause.verb?.work === 'whisk' ? (lines.findLast((l) => l.role === 'cream') ?? lines.at(-1)) : lines.at(-1);
+    const again = /^(?:whole|more|again|aside)$/i.test(name) ? splitLine(last?.text ?? '').name : '';
+    // 'Another 100 g of the biscuits': of those that were named.
+    const more = of === null ? '' : splitLine(lines[of]!.text).name;
     const apart = !said.text.includes(said.name);
-    const words = again !== '' || apart ? `${said.amount.text} ${again || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
+    const words = again !== '' || apart || more !== '' ? `${said.amount.text} ${again || more || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
     const place = { under: null, block, start: c.start, end: c.end };
     const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
     if (both) {
@@ -251,6 +254,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       case 'compote':
       case 'coulis':
       case 'puree':
+      case 'pulp':
         return latest((b) => holds(b, 'fruit')) ?? headed;
       case 'buttercream':
         return latest((b) => holds(b, 'butter') && holds(b, 'white', 'yolk', 'egg')) ?? latest((b) => holds(b, 'butter')) ?? headed;
@@ -354,7 +358,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       if (product && !named && (said.definite || ingredientOf(said.text, context).confidence < SURE_FROM)) continue;
       if (hasList && !isNew(said, context)) continue;
       const many = lines.length;
-      const line = newLineAt(said, fc, 1000 + index);
+      const line = newLineAt(said, fc, 1000 + index, said.more && said.definite && named?.sense.kind === 'line' ? named.sense.lines[0]!.line : null);
       if (line === null) continue;
       for (let i = many; i < line; i++) beside.push(i);
       lexicon = lexiconOf(lines, context.larder);
@@ -631,7 +635,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     // Mixing, whisking, heating, folding.
     const dests = how.destAt < 0 ? [] : items.filter((x) => x.at > how.destAt);
     const sources = how.destAt < 0 ? items : items.filter((x) => x.at <= how.destAt);
-    const withIt = /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(how.after);
+    const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(how.after) && !freshItems.some((x) => x.at <= c.at);
+    const withIt = itWith || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(how.after);
     let bowl: Bowl | null = null;
     // 'Fold it in': what was just made goes into what waits for it.
     const foam = work === 'fold' && items.length === 0 && /^\w+ (?:it|this|them|these|those|that|in|through)\b/.test(how.after) ? here() : null;

@@ -1,6 +1,7 @@
 import type { Ingredient } from '../composition/ingredient';
 import { roleOf, type Role } from '../larder/role';
 import { readLine, scaleLineText, splitLine, type Measures } from '../measures/line';
+import { asFraction } from '../measures/quantity';
 import { matchOf, type Match, type Matcher } from '../measures/match';
 import { SORTS } from './sorts';
 
@@ -54,7 +55,7 @@ const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 export function linesOfRow(row: string, place: Place, context: LineContext, apart: { readonly yolks: boolean; readonly whites: boolean }): readonly DraftLine[] {
   const text = row.slice(0, 480);
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
-  const joined = text.split(/\s\+\s/);
+  const joined = text.split(/\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice)\b)/);
   if (joined.length > 1 && joined.every((t) => splitLine(t).amounts[0]?.unit && splitLine(t).name !== '')) return joined.map((t) => made(t.trim()));
   const both = BOTH.exec(text);
   if (both) {
@@ -129,6 +130,10 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
   const surer = joined && second && second.confidence > joined.confidence ? second : joined;
   const found: Match | null = or ? (first && first.confidence >= SURE_FROM ? first : (surer ?? first ?? second ?? whole)) : whole;
   if (!found) return { ingredient: null, confidence: 0, doubt: '' };
+  // 'Gelatin sheets, silver', '3 leaves gelatine (bronze)': the grade counts, wherever it stands.
+  const grade = found.ingredient.bloom !== null && found.ingredient.piece?.name === 'leaf' ? /\b(titanium|bronze|silver|gold|platinum)\b/i.exec(text)?.[1] : undefined;
+  const graded = grade ? context.matcher.find(`${grade.toLowerCase()} gelatin leaves`, 1)[0] : undefined;
+  if (graded && graded.ingredient.bloom !== null) return { ingredient: graded.ingredient, confidence: Math.max(found.confidence, graded.confidence), doubt: '' };
   const choice = or && second && second.ingredient.id !== found.ingredient.id ? `either will do; ${found.ingredient.name} is taken` : '';
   return { ingredient: found.ingredient, confidence: found.confidence, doubt: choice };
 }
@@ -143,10 +148,19 @@ function sizeDoubt(text: string): string {
   return unit.dimension === 'pack' && unit.key !== 'sachet' ? `how large is ${amounts[0]!.text}? the larder’s pack is taken` : '';
 }
 
+/** A share of '1/4 cup plus 2 tbsp' in one measure: 2 tbsp; scaled as it is written where none is handy. */
+function inOneMeasure(text: string, share: number): string {
+  const { amounts, name } = splitLine(text);
+  const spoons = amounts.reduce((sum, a) => sum + (a.unit?.dimension === 'volume' && a.quantity.ok ? (a.quantity.value * a.unit.size) / TBSP_ML : NaN), 0) * share;
+  const said = Number.isFinite(spoons) ? asFraction(spoons, 0.02) : null;
+  return said === null ? scaleLineText(text, share) : `${said} tbsp ${name}`;
+}
+const TBSP_ML = 14.78676478125;
+
 /** The same line with a share of its amount, where a recipe divides it. */
 export function shareOfLine(line: DraftLine, share: number, said: string, context: LineContext): DraftLine {
-  const { name } = splitLine(line.text);
-  const typed = said === '' ? scaleLineText(line.text, share) : `${said} ${name}`;
+  const { name, amounts } = splitLine(line.text);
+  const typed = said === '' ? (amounts.length > 1 ? inOneMeasure(line.text, share) : scaleLineText(line.text, share)) : `${said} ${name}`;
   const fresh = draftLine(typed, line, context);
   const good = fresh.ingredient?.id === line.ingredient?.id && fresh.grams !== null ? fresh : { ...draftLine(scaleLineText(line.text, share), line, context) };
   return { ...line, text: good.text, grams: good.grams ?? (line.grams === null ? null : line.grams * share), divided: false };

@@ -14,10 +14,10 @@ import { feedsIn, headedFlow, type ListedFeed } from './headed';
 import { kindOf, waysOf } from './kinds';
 import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import { SORTS } from './sorts';
-import { rowsOf, type Row } from './rows';
+import { IN_GRAMS, rowsOf, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
-import { LAYING } from './work';
+import { LAYING, stageIn } from './work';
 import { keyOf, singular } from './words';
 
 /** What reading needs of a kitchen. */
@@ -128,17 +128,25 @@ export function readRecipe(text: string, context: ReadContext, choices: ReadChoi
   const isFeed = (r: Row): boolean => feeds.some((f) => f.text === r.text && f.under === r.under);
   const labels = new Map<string, ListLabel>();
   for (const r of rows.value) if (r.kind === 'part' && r.label !== null) labels.set(r.label, { under: r.text });
+  const grams = rows.value.some((r) => IN_GRAMS.test(r.text));
   const listed: DraftLine[] = [];
   for (const r of rows.value) {
     if (r.kind !== 'line' || isFeed(r)) continue;
     if (r.label !== null) labels.set(r.label, { line: listed.length });
-    listed.push(...linesOfRow(r.text, r, lineContext, apart));
+    const said = grams ? inGrams(r.text) : r.text;
+    listed.push(...linesOfRow(said, r, lineContext, apart).map((l) => (said === r.text ? l : { ...l, written: r.text })));
   }
   const { clauses, chatter } = workIn(rows.value, listed.length > 0);
   const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || cups.system === 'us';
   const followed = flowOf(clauses, listed, lineContext, fahrenheit, labels);
   const flow = feeds.length > 0 || followed.steps.length === 0 ? headedFlow(followed, rows.value, feeds) : followed;
   return ok(assembled(text, rows.value, flow, feeds, chatter, cups, context));
+}
+
+/** A row whose number has no measure, with the grams that its list says once. */
+function inGrams(row: string): string {
+  const { amounts, span } = splitLine(row);
+  return amounts[0]?.unit === null && span ? `${row.slice(0, span[1])} g${row.slice(span[1])}` : row;
 }
 
 interface Work {
@@ -199,6 +207,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/^(?:do (?:that|this|the same)|and so on)\b/i.test(c.text) || LAYING.test(c.text)) return true;
   if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
   if (!hasList && amountsIn(c).length > 0) return true;
+  // 'All in the mixer bowl, cold', 'medium speed to soft'.
+  if (/^all in(?:to)?\b/i.test(c.text) || (/\bspeed\b/i.test(c.text) && stageIn(c.text) !== null)) return true;
   return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);
 }
 
@@ -357,6 +367,9 @@ function titleOf(rows: readonly Row[], text: string): string {
   if (cheat) return capital(cheat[1]!.trim());
   const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) make|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
   if (told) return capital(told[1]!.trim());
+  // 'Apple Snow. Take six large …': a name with a full stop before the work.
+  const stop = /^(\p{Lu}[\p{L}\p{M}'’ -]{3,44})\.\s+(?=\p{Lu})/u.exec(text.trim());
+  if (stop && clauseOf(stop[1]!).verb === null) return capital(stop[1]!);
   const old = /^to make (?:a |an |the )?([^.:,;]{4,60})[.:,;]/i.exec(text.trim());
   if (old) return capital(old[1]!);
   const colon = /^([\p{L}][\p{L}\p{M}\d'’ -]{4,70}?):\s/u.exec(text.trim());

@@ -33,13 +33,15 @@ const LONGEST_LINE = 150;
 const BULLET = /^[\s\u00a0]*(?:[-–*•▢☐□◦·●○‣▪✓]|\[[ x]?\])[\s\u00a0]+/i;
 const NUMBERED = /^[\s\u00a0]*(?:(?:step|stage)[\s\u00a0]*)?(?:\d{1,2}|[a-z](?=\d{0,2}[.)]))\d{0,2}[.):][\s\u00a0]+(?=\D)|^[\s\u00a0]*step[\s\u00a0]+(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten)[\s\u00a0]*[-–—:.]?[\s\u00a0]+/i;
 const INGREDIENTS = /^(?:the |for the |your )?(?:ingredients?|shopping list|what you(?:['’]ll)? need|you(?:['’]ll| will)? need|what goes in|things)\b[^.]{0,40}:?$/i;
-const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|weight|grams|g)\b.{0,30}$|^(?:amounts?|quantit(?:y|ies)|weight|grams)\s+(?:ingredients?|item|name)\b.{0,30}$/i;
+const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|qty|weight|grams|g)\b.{0,30}$|^(?:amounts?|quantit(?:y|ies)|weight|grams)\s+(?:ingredients?|item|name)\b.{0,30}$/i;
 const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
 const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
 const YIELD = /^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/i;
 const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
 const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b.{0,60}\d/i;
+/** A list that says once what its numbers are. */
+export const IN_GRAMS = /^\(?(?:all |amounts |quantities |weights )*(?:in )?(?:grams|g|grammes)\)?[.:]?$/i;
 const FOR_THE = /^(?:for|to make|to do|making) (?:the )?(.{2,60}?)(?:,? you(?:['’]ll)? need)?:?$/i;
 const INLINE_HEAD = /^((?:for the |the )?\p{Lu}[\p{L}\d '’&,/-]{2,44}?)\s*[:–—]\s+(?=\S)/u;
 
@@ -53,9 +55,22 @@ const INLINE_HEAD = /^((?:for the |the )?\p{Lu}[\p{L}\d '’&,/-]{2,44}?)\s*[:�
 export function rowsOf(text: string, isIngredient: (name: string) => boolean): Result<readonly Row[]> {
   if (text.length > MOST_CHARACTERS) return fail('text', 'too-large', 'That is more than 5 MB of text: no recipe is so long. Nothing was read.');
   if (text.length > LONGEST_TEXT) return fail('text', 'too-long', `That is ${Math.round(text.length / 1000)}\u00a0000 characters: a recipe has at most ${LONGEST_TEXT / 1000}\u00a0000. Keep the part with the recipe.`);
-  const found = splitRows(text);
+  const found = splitRows(withoutTags(text));
   if (found.length === 0) return fail('text', 'empty', 'There is nothing to read yet: paste a recipe, or type it as you would tell it.');
   return ok(classified(found, isIngredient));
+}
+
+const ENTITIES: Readonly<Record<string, string>> = { nbsp: ' ', amp: '&', deg: '°', frac12: '½', frac14: '¼', frac34: '¾', ndash: '–', mdash: '—', lt: '<', gt: '>', quot: '"', '#39': "'", '#176': '°', '#8217': '’', '#189': '½', '#188': '¼', '#190': '¾', times: '×', eacute: 'é', egrave: 'è' };
+/** Tags that end a row. */
+const ENDS_ROW = /^<\/?(?:li|p|br|h\d|div|ul|ol|tr|section|article|header|table|tbody|thead)\b/i;
+
+/** The same text without the marks of a web page, each in its place: what is cut out is blanks, so that places stay true. */
+function withoutTags(text: string): string {
+  if (!/<\/?(?:li|p|br|h\d|div|ul|ol|td)\b/i.test(text)) return text;
+  return text
+    .replace(/<(script|style)\b[^>]{0,400}>[\s\S]{0,20000}?<\/\1>/gi, (t) => ' '.repeat(t.length))
+    .replace(/<!?\/?[a-z][^<>]{0,400}>/gi, (t) => (ENDS_ROW.test(t) ? `\n${' '.repeat(t.length - 1)}` : ' '.repeat(t.length)))
+    .replace(/&(#?\w{1,8});/g, (t, name: string) => (ENTITIES[name.toLowerCase()] ?? ' ').padEnd(t.length));
 }
 
 interface RawRow {
@@ -78,7 +93,7 @@ function splitRows(text: string): readonly RawRow[] {
     at = start + raw.length;
     // Cells of a table stand beside each other; a rule between its rows says nothing.
     const cells = raw.includes('|') || raw.includes('\t') ? raw.split(/\s*[|\t]\s*/).filter(Boolean).join(' ') : raw;
-    const clean = cells.replace(/[\u0000\ufeff]/g, ' ').replace(/[\u00a0\u202f]/g, ' ').trim();
+    const clean = cells.replace(/[\u0000\ufeff]/g, ' ').replace(/[\u00a0\u202f]/g, ' ').replace(/ {3,}(?=[%°CF]|g\b|ml\b)/g, ' ').trim();
     if (clean === '' || /^[-=_*~#|:\s]+$/.test(clean)) {
       blank = true;
       continue;
@@ -95,7 +110,16 @@ function splitRows(text: string): readonly RawRow[] {
     }
     blank = false;
   }
-  return out;
+  return counted(out);
+}
+
+/** '1 Beat …', '2 Whip …': rows that begin with 1, 2, 3 and a verb are steps, without a full stop behind the number too. */
+function counted(rows: readonly RawRow[]): readonly RawRow[] {
+  const bare = rows.map((r) => /^(\d{1,2})\s+(?=\p{Lu}\p{L}+)/u.exec(r.text));
+  const step = (i: number, n: number): boolean => bare[i] !== null && bare[i] !== undefined && Number(bare[i]![1]) === n && isAction(rows[i]!.text.slice(bare[i]![0].length));
+  const first = rows.findIndex((_, i) => step(i, 1));
+  if (first < 0 || !step(first + 1, 2)) return rows;
+  return rows.map((r, i) => (i >= first && step(i, i - first + 1) ? { ...r, text: r.text.slice(bare[i]![0].length), numbered: true } : r));
 }
 
 /** 'Base: 200 g biscuits, 80 g butter. Cream: 300 g cream, 30 g sugar.': lists within a row become rows of their own; any other row stays. */
@@ -176,7 +200,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     }
     // A name that stands behind what the cook tells of it, above how much it makes.
     if (i > 0 && mode === 'start' && next && text.length < 60 && !/[.!?:]$/.test(text) && out.every((o) => o.kind === 'note') && (ABOUT.test(next.text) || YIELD.test(next.text) || INGREDIENTS.test(next.text)) && isTitle(r, next, listed) && !looksLikeLine(text, isIngredient)) return push('title', text);
-    if (INGREDIENTS.test(text) && !looksLikeLine(text)) {
+    if (INGREDIENTS.test(text) && !looksLikeMeasured(text)) {
       mode = 'lines';
       part = null;
       return push('section');
@@ -194,6 +218,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       mode = 'notes';
       return push('section');
     }
+    if (IN_GRAMS.test(text)) return push('about');
     if (NOTE_LEAD.test(text)) return push('note');
     if (YIELD.test(text) && text.length < 80 && !looksLikeMeasured(text)) return push('yield');
     if ((ABOUT.test(text) || SIZES.test(text)) && text.length < 110 && !looksLikeMeasured(text) && !(mode === 'steps' && isAction(text) && !/time/i.test(text))) return push('about');

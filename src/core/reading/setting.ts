@@ -22,6 +22,8 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\b(?:x|×)\\s?${N}\\s+(?:\\w+[- ]){0,2}?${PIECES}\\b`, 'i'),
   new RegExp(`\\b(?:cut|slice|divide) (?:it |them |the \\w+ )?(?:in|into)\\s+${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
   new RegExp(`\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
+  new RegExp(`\\b(?:makes?|for)\\s*:?\\s*(?:about\\s*)?${UPTO}\\s*(?:\\)|$)`, 'i'),
+  new RegExp(`(?:^|[.!]\\s+)${UPTO}\\s+(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups)\\s*[.!]?\\s*$`, 'im'),
   new RegExp(`[,(/|–—]\\s*${UPTO}\\s+(?:\\w+[- ]){0,1}?${PIECES}\\b`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
 ];
@@ -38,7 +40,7 @@ const numberOf = (said: string): number => {
 export function portionsIn(heads: readonly string[], text: string): SaidPortions | null {
   for (const source of [...heads, text.slice(0, 60_000)]) {
     for (const [i, pattern] of SAID.entries()) {
-      if (source === text && i >= SAID.length - 2) continue;
+      if (source === text && (i >= SAID.length - 2 || i === SAID.length - 4)) continue;
       const m = pattern.exec(source);
       if (!m) continue;
       const low = numberOf(m[1]!);
@@ -76,17 +78,17 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottomed|based)\b/i, 'springform'],
   [/\bterrine\b|\bloaf (?:tin|pan|mould)\b|\bbread tin\b/i, 'terrine'],
   [/\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\b(?:pastry|tart) case\b/i, 'tart'],
-  [/\b(?:cake|mousse|pastry|dessert) ring\b|\bring mould\b|\bmetal ring\b/i, 'ring'],
+  [/\b(?:cake|mousse|pastry|dessert) ring\b|\bring mould\b|\bmetal ring\b|\b(?:cm|mm|inch|in) ring\b/i, 'ring'],
   [/\bdome\b|\bhemisphere\b|\bpudding basin\b/i, 'dome'],
-  [/\b(?:baking|casserole|gratin|serving|oven|rectangular|square|glass|lasagne?|ceramic|deep|shallow) (?:baking )?dish\b|\bdish\b|\bbaking (?:tin|pan)\b|\btray\b|\bsheet pan\b|\b(?:square|rectangular) (?:tin|pan)\b|\bbrownie (?:tin|pan)\b/i, 'tray'],
+  [/\b(?:baking|casserole|gratin|serving|oven|rectangular|square|glass|lasagne?|ceramic|deep|shallow) (?:baking )?dish\b|\bdish\b|\bbaking (?:tin|pan)\b|\btray\b|\bsheet pan\b|\b(?:square|rectangular) (?:tin|pan)\b|\bbrownie (?:tin|pan)\b|\bframe\b/i, 'tray'],
   [/\b(?:round|cake|deep) (?:cake )?(?:tin|pan)\b|\bcake tin\b/i, 'round'],
   [/\bramekins?\b|\b(?:silicone |individual |dariole |muffin |pudding )?mou?lds?\b|\bmoules?\b|\bmuffin (?:tin|cups)\b|\bjelly mou?ld\b/i, 'mould'],
-  [/\bglass(?:es)?\b(?! (?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\bpots\b/i, 'glass'],
+  [/\bglass(?:es)?\b(?! (?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\b\d{1,3}[\s-]?(?:oz|ounce|ml)\s(?:\w+ )?cups\b|\bpots\b/i, 'glass'],
   [/\btub\b|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
   [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
 ];
-const COUNTED = new RegExp(`(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:\\w+[- ]){0,3}?(?:\\d{2,3}[\\s-]?ml\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
+const COUNTED = new RegExp(`(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
 const EACH_ML = /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
 const LITRES = /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin|tub|container|box)|\b(?:tub|container|terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
 const BY = new RegExp(`(\\d{1,3}(?:[.,]\\d)?)\\s*(?:cm|mm|inch(?:es)?|in\\b|["”])?\\s*(?:x|×|by)\\s*(\\d{1,3}(?:[.,]\\d)?)(?:\\s*(?:x|×|by)\\s*(\\d{1,2}(?:[.,]\\d)?))?[\\s-]*(cm|mm|inch(?:es)?|in\\b|["”])?`, 'i');
@@ -102,6 +104,7 @@ export function vesselIn(written: string): SaidVessel | null {
     for (const [rank, [pattern, shape]] of SHAPES.entries()) {
       const m = pattern.exec(piece);
       if (!m) continue;
+      if (shape === 'dome' && /\bpipe\b/i.test(piece)) continue;
       if (/\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl/i.test(piece) && shape === 'bowl') continue;
       if (/\bbaking (?:tray|sheet)|\bice(?: cube)? tray|\b(?:wine|shot) glass of|\bmuffin cases/i.test(piece) && (shape === 'tray' || shape === 'glass') && !/\binto (?:the )?tray/i.test(piece)) continue;
       if (shape === 'tray' && /\b(?:spread|pour|spoon|tip) .{0,30}\b(?:shallow |flat )?(?:tray|dish) (?:to cool|and cover|and chill)/i.test(piece)) continue;

@@ -215,6 +215,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'repeat':
       return 'fill';
     case 'top':
+      if (/\btop(?:ped)? (?:it |them )?up\b/i.test(text)) return 'hands';
+      return on.chilled || on.late || /\bjust before\b|\bserv/i.test(text) ? 'finish' : on.built ? 'finish' : 'fill';
     case 'crown':
     case 'frost':
     case 'ice':
@@ -261,12 +263,14 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'sit':
     case 'stand':
     case 'ripen':
-      return 'wait';
+      // 'Stand the biscuits round the top': they are put there.
+      return verb === 'stand' && !timed && /\bstand (?:the|them|a|an|some|\w+) (?:\w+ )?(?:round|around|on|upright|along|up)\b|\bstand (?:the|them) \w+ \w+ (?:round|around|on|along)\b/i.test(text) ? (on.chilled || on.late ? 'finish' : 'fill') : 'wait';
     case 'leave':
     case 'let':
     case 'allow':
       return /\bboil\b|\bsimmer\b|\bbubble\b/i.test(text) ? 'heat' : /\bwhip|\bwhisk/i.test(text) && (on.cream || on.white) ? 'whisk' : 'wait';
     case 'set':
+      if (!timed && /\bset (?:a|an|one|the|each|\d+) \w+(?: \w+)? on(?:to)? (?:a |the |each |every )?(?:\w+ )?(?:plates?|platter|stand|board|base|top)\b/i.test(text)) return 'fill';
       return timed || /\bset (?:for|overnight|until)\b/i.test(text) ? 'chill' : /\bover\b/i.test(text) ? 'heat' : 'hands';
     case 'put':
     case 'place':
@@ -299,6 +303,7 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/\bmicrowave\b|\bhob\b|\bboil|\bhot\b.*\bnot\b|\bsimmer/i.test(text)) return 'heat';
   if (on.gelatin && /\bwater\b|\bh2o\b/i.test(text)) return 'soak';
   if (/\bpeaks?\b/i.test(text) && (on.cream || on.white || on.yolk)) return 'whisk';
+  if (MIXER.test(text) && stageIn(text) !== null && (on.cream || on.white || on.yolk)) return 'whisk';
   if (/\bovernight\b|\bo\/n\b/i.test(text)) return 'chill';
   if (/\b(?:till|until|'til)\b.*\bsmooth\b|\bsmooth\b/i.test(text) || MIXER.test(text)) return on.cream && !on.cheese ? 'whisk' : 'beat';
   if (/\binto\b|\bonto\b|\bon top\b|\blayer/i.test(text) && SERVED_IN.test(text)) return 'fill';
