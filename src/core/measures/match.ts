@@ -158,6 +158,7 @@ function namedWhole(written: Pick<WrittenLine, 'name' | 'fatText'>, matcher: Mat
 }
 
 const NEAR_ENOUGH = 0.6;
+const MOST_REMEMBERED = 2000;
 const nearEnough = (matcher: Matcher, name: string): Match | null => {
   const first = matcher.find(name, 1)[0];
   return first && first.confidence >= NEAR_ENOUGH ? first : null;
@@ -194,7 +195,18 @@ export function matcherFor(larder: readonly Ingredient[]): Matcher {
     return bare ? { ingredient: bare, confidence: 0.92 } : null;
   };
 
+  /** A recipe asks for the same name at its line, at its steps and at its doubts: the nearest is remembered. */
+  const nearest = new Map<string, readonly Match[]>();
   const find = (name: string, limit = 6): readonly Match[] => {
+    if (limit !== 1) return findAfresh(name, limit);
+    const known = nearest.get(name);
+    if (known) return known;
+    if (nearest.size >= MOST_REMEMBERED) nearest.clear();
+    const found = findAfresh(name, 1);
+    nearest.set(name, found);
+    return found;
+  };
+  const findAfresh = (name: string, limit: number): readonly Match[] => {
     if (plainName(name) === '') return [];
     const sure = sureOf(name);
     if (sure && limit === 1) return [sure];

@@ -92,6 +92,8 @@ function namedBefore(text: string, source: string, start: number): { said: Omit<
   const amount = split.amounts[0];
   // 'Whip the other 300 ml': of what was named before.
   if (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && /\b(?:the|that) (?:other|remaining)\s+$/i.test(text.slice(Math.max(0, start - 20), start))) return { said: { name: 'more', amount, definite: false, more: true }, length: split.span[1] };
+  const toTaste = /(?:^|[\s,(])(?:and |with )?([\p{L}]+(?: [\p{L}]+)?) to (?:your |the )?taste,? (?:about|say|perhaps)\s+$/iu.exec(text.slice(Math.max(0, start - 60), start));
+  if (toTaste && amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1) return { said: { name: toTaste[1]!, amount, definite: false, more: false }, length: split.span[1] };
   if (!before || !amount?.quantity.ok || !split.span || split.span[0] > 1 || (amount.unit?.dimension !== 'mass' && amount.unit?.dimension !== 'volume') || !/^[\s\u00a0]*(?:[.,;)]|$)/.test(source.slice(split.span[1]))) return null;
   return { said: { name: before[1]!, amount, definite: false, more: false }, length: split.span[1] };
 }

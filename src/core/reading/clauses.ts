@@ -189,6 +189,9 @@ function afterCondition(words: readonly Word[]): number {
   const skip = words.findIndex((w) => !/^(?:and|then|but|,)$/.test(w.said));
   if (skip > 0 && UNTIL.has(words[skip]?.word ?? '') && !words.some((w) => w.said === ',')) return Math.max(0, laterVerb(words, skip + 1));
   const first = words[0]?.word ?? '';
+  // 'Next day turn it out'.
+  const day = /^(?:the )?(?:next|following) (?:day|morning)(?: ,)?/.exec(words.slice(0, 5).map((w) => w.said).join(' '));
+  if (day) return day[0].split(' ').length;
   if (/^to$/.test(first) && words.slice(0, 6).some((w) => /^[:,–—]$/.test(w.said))) return words.findIndex((w) => /^[:,–—]$/.test(w.said)) + 1;
   const opens = UNTIL.has(first) || /^(?:in|for|with|using|on|at|about|just|the|to|during|by|meanwhile|first|evening|day|night|morning|friday|saturday|sunday|an|half|right|okay|ok|now)$/.test(first);
   if (!opens) return 0;

@@ -92,6 +92,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   const hasList = listed.length > 0;
   const whole = clauses.map((c) => c.clause.text).join(' ');
   const electric = mentionsElectric(whole);
+  // 'The pan' of a loaf or a pie is what is filled.
+  const panIsTin = /\b(?:loaf|cake|spring[- ]?form|baking|pie|tart|brownie|square|inch|x ?\d{1,2}) pan\b|\bpan with (?:plastic|parchment|cling|film|foil)/i.test(whole);
   let lexicon: Lexicon = lexiconOf(lines, context.larder);
   let current: number | null = null;
   let section: string | null = null;
@@ -248,7 +250,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       case 'sauce':
       case 'glaze':
       case 'reduction':
-        return headed ?? latest((b) => b.heated && holds(b, 'sugar', 'chocolate', 'fruit'));
+        return headed ?? latest((b) => b.heated && [...b.lines].some((i) => ['sugar', 'chocolate', 'fruit'].includes(lines[i]!.role!)) && ![...b.lines].some((i) => ['white', 'yolk', 'egg'].includes(lines[i]!.role!))) ?? latest((b) => b.heated && holds(b, 'sugar', 'chocolate', 'fruit'));
       case 'jelly':
         return headed ?? latest((b) => holds(b, 'gelatin'));
       case 'compote':
@@ -419,7 +421,10 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
           return;
         }
         // 'The spices', 'the nuts': all of them that are still there.
-        const many = /^(?:creams|milks|spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs)$/.test(c.words[m.to - 1]!.said) && share.kind === 'all' ? m.sense.lines.filter((l, _, every) => l.strength >= Math.max(...every.map((x) => x.strength)) - 0.01 && fresh(l.line)) : [];
+        const plural = c.words[m.to - 1]!.said;
+        const alike = /^(?:creams|milks|sugars|chocolates|juices|zests)$/.test(plural) && share.kind === 'all' ? lines.flatMap((l, i) => (fresh(i) && ` ${keyOf(l.written)} `.includes(` ${keyOf(plural)} `) ? [i] : [])) : [];
+        if (alike.length > 1) return alike.forEach((i) => push({ kind: 'line', line: i, at: m.from, share: ALL, named: true }));
+        const many = /^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs)$/.test(c.words[m.to - 1]!.said) && share.kind === 'all' ? m.sense.lines.filter((l, _, every) => l.strength >= Math.max(...every.map((x) => x.strength)) - 0.01 && fresh(l.line)) : [];
         if (many.length > 1) return many.forEach((l) => push({ kind: 'line', line: l.line, at: m.from, share: ALL, named: true }));
         const line = choose(m.sense.lines, fc, additive);
         if (line === null) return;
@@ -498,7 +503,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const object = c.words.slice(c.at + 1, c.at + 3).map((w) => w.said).join(' ');
     if (c.at >= 0 && inHand.length > 0) {
       const open = inHand.filter((x) => (x.kind === 'line' ? fresh(x.line) : bowls[x.bowl]!.into === null));
-      if (/^(?:it|them|this) in$/.test(object) && open.some((x) => x.kind === 'bowl' && x.bowl !== here()?.id)) for (const x of open.filter((y) => y.kind === 'bowl' && y.bowl !== here()?.id)) push({ ...x, at: c.at, share: ALL });
+      if (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss)(?: well| together)?[,.;]?$/i.test(after.trim())) for (const x of open) push({ ...x, at: c.at, share: ALL });
+      else if (/^(?:it|them|this) in$/.test(object) && open.some((x) => x.kind === 'bowl' && x.bowl !== here()?.id)) for (const x of open.filter((y) => y.kind === 'bowl' && y.bowl !== here()?.id)) push({ ...x, at: c.at, share: ALL });
       else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) for (const x of open) push({ ...x, at: c.at, share: ALL });
       else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
       else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) for (const x of open.filter((y) => y.kind === 'line')) push({ ...x, at: c.at, share: ALL });
@@ -511,7 +517,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
     const mine = here();
     const goesTo = c.at >= 0 && items.length > 0 && mine !== null && !items.some((x) => x.kind === 'bowl' && x.bowl === mine.id) ? c.words.findIndex((w, i) => i > c.at && DEST.has(w.said)) : -1;
-    if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + 1 && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour')) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: ALL, named: false });
+    if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour')) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: root(mine.id), at: c.at, share: ALL, named: false });
     // 'Fold a third into the yolks to loosen, then the rest': of what is in hand.
     const into = c.at >= 0 && mine !== null && !gel && items.length > 0 && !items.some((x) => x.kind === 'bowl' && x.bowl === mine.id) ? c.words.findIndex((w, i) => i > c.at + 1 && i <= c.at + 5 && (w.said === 'into' || w.said === 'through')) : -1;
     if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((w) => SHARE_WORDS.has(w.said))) {
@@ -527,7 +533,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     let work = workOf(c, on);
     const temps = temperaturesIn(c.text, fahrenheit);
     const destAt = destinationOf(c, items);
-    if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, bowls, lines, here());
+    if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, bowls, lines, here(), panIsTin);
     // Added while the machine runs, it is whisked.
     if (work === 'hands' && (additive || verb === 'pour' || verb === 'drizzle' || verb === 'stream') && WHILE_RUNNING.test(c.text)) work = on.butter || on.cheese ? 'beat' : on.cream || on.white || on.yolk || (mine !== null && holds(mine, 'cream', 'white', 'yolk')) ? 'whisk' : work;
     const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature: temps[0] ?? null, machine: work === 'wait' && steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(steps.at(-1)!.text) ? 'oven' : machineOf(work, c, electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
@@ -734,6 +740,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     return b.air && (holds(b, 'cream') || holds(b, 'white') || holds(b, 'yolk', 'egg'));
   }
   function isCooked(b: Bowl): boolean {
+    // A caramel or a sauce of cream and much sugar.
+    if (b.heated && !b.air && holds(b, 'cream', 'butter') && [...b.lines].reduce((g, i) => g + (lines[i]!.role === 'sugar' ? (lines[i]!.grams ?? 0) : 0), 0) > SAUCE_SUGAR * Math.max(1, gramsIn(b, lines))) return true;
     if (b.baked && holds(b, 'biscuit', 'nut') && !holds(b, 'cream', 'white')) return true;
     return b.heated && gramsIn(b, lines) > 60 && (holds(b, 'yolk', 'egg', 'chocolate', 'fruit') || (holds(b, 'milk') && holds(b, 'starch')));
   }
@@ -990,6 +998,8 @@ const pressesIn = (verb: string, after: string): boolean => (verb === 'press' ||
 const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds'.split(' '));
 
 const KEPT_SHARE = 0.2;
+/** From this share of sugar on, cooked cream or butter is a caramel, a sauce (house). */
+export const SAUCE_SUGAR = 0.3;
 /** From here on what is laid on something is a layer, g (house). */
 const LAYER_G = 150;
 const FRACTIONS: readonly (readonly [RegExp, number])[] = [
@@ -1041,10 +1051,11 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
 }
 
 /** Pouring mixes where it goes onto what is still in a bowl, and fills where it goes onto a base, biscuits or into a vessel. */
-function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: Clause, bowls: readonly Bowl[], lines: readonly DraftLine[], here: Bowl | null): StepWork {
+function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: Clause, bowls: readonly Bowl[], lines: readonly DraftLine[], here: Bowl | null, panIsTin: boolean): StepWork {
   const dests = items.filter((x) => x.at > destAt);
   const said = c.text.slice(c.words[Math.max(0, c.at)]?.start ?? 0);
   if (destAt < 0) {
+    if (panIsTin && /\binto the (?:\w+ )?pan\b/i.test(c.text)) return work;
     if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving/i.test(c.text)) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.
     if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(c.text) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';

@@ -1,7 +1,7 @@
 import type { Role } from '../larder/role';
 import type { PartKind } from '../sheet/kinds';
 import { gramsIn, rolesIn, type Bowl } from './bowls';
-import type { Flow } from './flow';
+import { SAUCE_SUGAR, type Flow } from './flow';
 
 /** What part of a dessert a bowl is: by what is in it and what was done with it, never by its name. */
 export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
@@ -44,11 +44,12 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   if (has('cheese')) return has('cream') ? 'cheese-cream' : has('butter') && grams('butter') > 0.1 * total ? 'cheese-cream' : 'set-filling';
   if (has('fruit') && (b.heated || b.sieved || has('gelatin') || grams('sugar') > 0)) return 'fruit-base';
   if (has('fruit')) return b.placed === 'no' ? 'fruit-base' : 'topping';
+  if (has('cream') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
   if (has('cream')) return b.heated ? (has('gelatin', 'setter', 'starch') ? 'set-filling' : 'whipped-cream') : 'whipped-cream';
   if (has('milk') && has('starch')) return 'custard';
   if (has('biscuit')) return b.pressed ? 'pressed-base' : 'biscuit-layer';
   if (has('gelatin', 'setter') && has('liquid', 'sour', 'drink')) return 'fruit-base';
-  if (has('milk')) return b.heated || has('gelatin') ? 'custard' : 'set-filling';
+  if (has('milk')) return b.heated || has('gelatin') ? 'custard' : flow.bowls.some((x) => x.place === 'layer') ? 'soak' : 'set-filling';
   if (has('drink') || (has('liquid') && !has('butter'))) return has('sugar') && b.heated && grams('sugar') > 2 * (grams('liquid') + grams('drink')) ? 'topping' : 'soak';
   if (has('butter') && has('sugar') && b.air) return 'buttercream';
   return 'topping';

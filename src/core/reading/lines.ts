@@ -43,6 +43,8 @@ type Place = Pick<DraftLine, 'under' | 'block' | 'start' | 'end'>;
 
 const FRUIT = '(lemon|lime|orange|grapefruit|clementine|tangerine|mandarin)s?';
 const BOTH = new RegExp(`^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:of|from) (.+)$|^(.+?\\b${FRUIT}),?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`, 'i');
+/** 'Zest of 3 limes and juice of 4'. */
+const ZEST_AND_JUICE = /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?),? (?:and|&|\+) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
 const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whites|yolks and whites separated?)\b.*$/i;
 const EXTRA = /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
 const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
@@ -62,6 +64,8 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
     const fruit = (both[1] ?? both[2] ?? '').replace(/[,(].*$/, '').trim();
     return [made(`zest of ${fruit}`), made(`juice of ${fruit}`)];
   }
+  const each = ZEST_AND_JUICE.exec(text);
+  if (each) return [made(`zest of ${each[1]!} ${each[2]!}`), made(`juice of ${each[3]!} ${each[2]!}`)];
   const eggs = SEPARATED.exec(text);
   if (eggs && (apart.yolks || apart.whites)) {
     const count = eggs[1]!.replace(/\beggs?$/i, '').trim();

@@ -127,7 +127,7 @@ function inlineLists(row: RawRow): readonly RawRow[] {
   const pieces = row.text.split(/(?<=[.;])\s+(?=\p{Lu}[\p{L} '’-]{2,30}:\s)/u);
   const out: RawRow[] = [];
   for (const [i, piece] of pieces.entries()) {
-    const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece);
+    const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece) ?? /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)(.+)$/su.exec(piece);
     const listed = head !== null && INGREDIENTS.test(`${head[1]!}:`);
     const items = head ? head[2]!.replace(/\.$/, '').split(/;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|one\s|two\s|three\s))/) : [];
     if (!head || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t) => (listed && t.length < 60 && items.length > 3) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {

@@ -9,21 +9,22 @@ export interface SaidPortions {
   readonly high: number;
 }
 
-const N = '(\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
+const N = '(\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
 const PEOPLE = '(?:people|persons?|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax)';
-const PIECES = '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|squares?|bars?|tartlets?|meringues?|moulds?|individual \\w+|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
+const PIECES = '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?|bars?|tartlets?|meringues?|moulds?|individual \\w+|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
-  new RegExp(`\\b(?:serves?|feeds|does|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch))`, 'i'),
+  new RegExp(`\\b(?:serves?|feeds|does|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`, 'i'),
   new RegExp(`\\bfor (?:about |around |a party of )?${UPTO}\\s+${PEOPLE}`, 'i'),
   new RegExp(`\\b(?:makes?|yields?|gives|for|fills?|pipe onto|frosts?|covers?)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|enough .{0,24}?)?\\s*${UPTO}\\s+(?:\\w+[- ]){0,3}?${PIECES}\\b`, 'i'),
   new RegExp(`\\b${UPTO}\\s+(?:${PEOPLE})\\b`, 'i'),
   new RegExp(`[,(]\\s*${UPTO}\\s+(?:pieces|slices|portions|servings|parts)\\b`, 'i'),
   new RegExp(`\\b(?:x|×)\\s?${N}\\s+(?:\\w+[- ]){0,2}?${PIECES}\\b`, 'i'),
-  new RegExp(`\\b(?:cut|slice|divide) (?:it |them |the \\w+ )?(?:in|into)\\s+${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
+  new RegExp(`\\b(?:cut(?:ting)?|slice|divide) (?:it |them |the \\w+ )?(?:(?:in|into)\\s+|(?=\\d+ (?:slices|pieces|squares|bars)))${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
   new RegExp(`\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
-  new RegExp(`\\b(?:makes?|for)\\s*:?\\s*(?:about\\s*)?${UPTO}\\s*(?:\\)|$)`, 'i'),
+  new RegExp(`\\b(?:makes?|for)\\s*:?\\s*(?:about\\s*)?${UPTO}\\s*(?:\\)|[.!]|$)`, 'i'),
   new RegExp(`(?:^|[.!]\\s+)${UPTO}\\s+(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups)\\s*[.!]?\\s*$`, 'im'),
+  new RegExp(`\\s[—–-]\\s*${UPTO}\\s*$`, 'i'),
   new RegExp(`[,(/|–—]\\s*${UPTO}\\s+(?:\\w+[- ]){0,1}?${PIECES}\\b`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
 ];
@@ -40,7 +41,7 @@ const numberOf = (said: string): number => {
 export function portionsIn(heads: readonly string[], text: string): SaidPortions | null {
   for (const source of [...heads, text.slice(0, 60_000)]) {
     for (const [i, pattern] of SAID.entries()) {
-      if (source === text && (i >= SAID.length - 2 || i === SAID.length - 4)) continue;
+      if (source === text && (i >= SAID.length - 3)) continue;
       const m = pattern.exec(source);
       if (!m) continue;
       const low = numberOf(m[1]!);
@@ -120,7 +121,7 @@ export function vesselIn(written: string): SaidVessel | null {
   if (flat && best && !['tray', 'terrine', 'springform', 'round', 'ring', 'tart'].includes(best.shape)) best = { shape: /\bloaf/i.test(flat[0]) ? 'terrine' : 'tray', says: flat[0], weight: 9 };
   if (!best) {
     const by = BY.exec(text);
-    if (!by || !/\b(?:dish|tin|pan|tray)\b/i.test(text)) return null;
+    if (!by || !/\b(?:dish|tin|pan|tray|cake|sponge|sheet)\b/i.test(text)) return null;
     best = { shape: 'tray', says: by[0], weight: 0 };
   }
   return { ...sizesOf(best.shape, best.says, text), shape: best.shape, count: countOf(best.shape, text), says: best.says };
@@ -170,7 +171,7 @@ const round = (mm: number): number => Math.round(mm);
 const MIXERS: readonly (readonly [RegExp, Mixer['kind']])[] = [
   [/\b(?:stand|planetary|kitchen|table|free-?standing|bench)[- ]?mixer\b|\bpaddle\b|\bwhisk attachment\b|\bbowl of (?:a|an|your|the) (?:electric )?mixer\b|\bmixer bowl\b|\bmixer fitted\b/i, 'planetary'],
   [/\b(?:hand|electric hand|elec hand|hand-held|handheld)[- ]?(?:held )?mixer\b|\belectric (?:whisk|beaters?|hand)|\bbeaters\b|\bhand beater\b/i, 'hand-mixer'],
-  [/\bballoon whisk\b|\bwhisk by hand\b|\bby hand with a whisk\b|\bhand whisk\b|\bwhip(?:ped)? by hand\b|\bwire whisk\b|\bbirch\b|\bwhisk of twigs\b|\btwigs\b/i, 'balloon-whisk'],
+  [/\bballoon whisk\b|\bwith a whisk\b|\bwhisk by hand\b|\bby hand with a whisk\b|\bhand whisk\b|\bwhip(?:ped)? by hand\b|\bwire whisk\b|\bbirch\b|\bwhisk of twigs\b|\btwigs\b/i, 'balloon-whisk'],
   [/\bmixer\b/i, 'planetary'],
   [/\bfood processor\b|\bblender\b/i, 'processor'],
 ];

@@ -10,7 +10,7 @@ export interface SaidTime {
   readonly bound: 'least' | 'most' | null;
 }
 
-const UNIT = /^[\s\u00a0-]*(hours?|hrs?|h|minutes?|mins?|min|m(?=[\s,.;)]|$)|seconds?|secs?|sec|s(?=[\s,.;)]|$)|days?|weeks?|months?)\b\.?/i;
+const UNIT = /^[\s\u00a0-]*(?:(?:more|further|extra|additional|full|good|whole)[\s\u00a0]+)?(hours?|hrs?|h|minutes?|mins?|min|m(?=[\s,.;)]|$)|seconds?|secs?|sec|s(?=[\s,.;)]|$)|days?|weeks?|months?)\b\.?/i;
 const PER: Readonly<Record<string, number>> = { h: 60, m: 1, s: 1 / 60, d: 1440, w: 10080 };
 const perOf = (unit: string): number => (/^month/i.test(unit) ? 43_200 : PER[unit[0]!.toLowerCase()]!);
 const NUMBER = /^(?:\d+(?:[.,]\d+)?(?:[\s\u00a0]?[½⅓⅔¼¾⅛⅜⅝⅞]|[\s\u00a0]+\d\/\d)?|\d\/\d|[½⅓⅔¼¾⅛⅜⅝⅞])/;

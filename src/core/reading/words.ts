@@ -28,14 +28,30 @@ export interface Word {
   readonly end: number;
 }
 
+const PLAIN_LETTERS = /^[\x20-\x7e]*$/;
 const TOKEN = /w\/(?=\s)|o\/n\b|h2o\b|[\p{L}][\p{L}\p{M}’'-]*|\d+(?:[.,]\d+)?|[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]|[^\s\p{L}\d]/giu;
+
+/** The same sentence is split when it is cut into actions, when each is looked at, and when it is followed: what it gives is remembered. */
+const split = new Map<string, readonly Word[]>();
+const MOST_SPLIT = 2000;
+const LONGEST_SPLIT = 600;
 
 /** The words, numbers and marks of a text. Linear in its length. */
 export function wordsOf(text: string): readonly Word[] {
+  if (text.length > LONGEST_SPLIT) return splitWords(text);
+  const known = split.get(text);
+  if (known) return known;
+  if (split.size >= MOST_SPLIT) split.clear();
+  const words = splitWords(text);
+  split.set(text, words);
+  return words;
+}
+
+function splitWords(text: string): readonly Word[] {
   const out: Word[] = [];
   for (const m of text.matchAll(TOKEN)) {
     const said = m[0].toLowerCase().replaceAll('’', "'");
-    const plain = said.normalize('NFD').replace(/\p{M}/gu, '').replace(/'s$/, '');
+    const plain = (PLAIN_LETTERS.test(said) ? said : said.normalize('NFD').replace(/\p{M}/gu, '')).replace(/'s$/, '');
     const word = SHORT[plain] ?? SHORT[plain.replace(/\.$/, '')] ?? singular(plain);
     out.push({ word: SHORT[word] ?? word, said, start: m.index, end: m.index + m[0].length });
   }

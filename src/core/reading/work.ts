@@ -254,6 +254,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   if (/\b(?:infuse|steep|brew|macerate|bloom|soak|swell|hydrate)\b/i.test(text)) return 'soak';
   if (FREEZER.test(text) && !/\bout of the freezer|\bfrom the freezer/i.test(text)) return 'freeze';
   if (COLD_PLACE.test(text) && !/\b(?:from|out of) the (?:fridge|refrigerator)/i.test(text)) return 'chill';
+  if (verb === 'set' && /\bset (?:the |your |an )?oven\b/i.test(text)) return 'hands';
   if (OVEN.test(text)) return verb === 'place' || verb === 'put' || verb === 'slide' || verb === 'get' || verb === 'transfer' ? 'bake' : 'wait';
   if (/\bsteam|\bover (?:a|the) (?:pan|pot|saucepan)|\bmicrowave|\bon the (?:hob|stove)|\bover (?:low|medium|gentle|high)/i.test(text)) return 'heat';
   switch (verb) {
@@ -351,7 +352,7 @@ export function minutesOf(text: string, work: StepWork): readonly [number, numbe
 }
 
 /** 'Within 2 hours of serving', 'an hour before it is served', 'keeps 3 days': when, not how long. */
-const isAge = (text: string, t: SaidTime): boolean => !TAKEN_OUT.test(text) && !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper|chill|refrigerate|freeze|set)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) && (/^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) || /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
+const isAge = (text: string, t: SaidTime): boolean => !TAKEN_OUT.test(text) && !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper|chill|refrigerate|freeze|fridge|freezer|set)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) && (/^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) || /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
 
 const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\b(?:stiff|firm)(?:ish|er)?,?(?: \w+)? peaks?\b/i, 'firm'],
