@@ -100,36 +100,49 @@ function keysOfLarder(larder: ReadonlyMap<string, Ingredient>): ReadonlyMap<stri
   return made;
 }
 
+/** What is made on the way, by its name. */
+const MADE: ReadonlyMap<string, Sense> = new Map(PRODUCTS.split('|').map((p) => [keyOf(p), { kind: 'product', name: keyOf(p) }]));
+
+/** The phrases that may mean a line, each with how surely; found once for a line, though the lexicon is made anew when a method adds one. */
+const claimed = new WeakMap<DraftLine, ReadonlyMap<string, number>>();
+function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
+  const known = claimed.get(l);
+  if (known) return known;
+  const out = new Map<string, number>();
+  const claim = (phrase: string, strength: number): void => {
+    if (phrase.length >= 3) out.set(phrase, Math.max(out.get(phrase) ?? 0, strength));
+  };
+  const written = keyOf(splitLine(l.text).name.replace(/\([^)]*\)/g, ' ').split(/,| - | or /)[0]!);
+  claim(written, 3);
+  const bare = written.split(' ').filter((w) => !SORTS.has(w));
+  claim(bare.join(' '), 3);
+  if (l.ingredient) {
+    if (l.ingredient.id !== 'water') for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), 2.5);
+    for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
+    for (const [id, words] of ALSO) if (id.test(l.ingredient.id)) for (const word of words.split('|')) claim(keyOf(word), 1.5);
+  }
+  // The noun of a name stands last; of an ingredient with a role of its own only that role's nouns do.
+  for (const w of new Set(bare)) {
+    const head = w === bare.at(-1);
+    const nounOfOther = /^(?:cream|milk|sugar|butter|water|egg|cheese|juice|chocolate|vanilla)$/.test(w) && !head;
+    if (!nounOfOther && (head || !MADE.has(w)) && !(l.role === 'cheese' && w === 'cream')) claim(w, head ? 2 : 1.2);
+  }
+  claimed.set(l, out);
+  return out;
+}
+
 /** What each phrase of a recipe's method stands for, given its lines. */
 export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<string, Ingredient>): Lexicon {
-  const senses = new Map<string, Sense>();
-  for (const p of PRODUCTS.split('|')) senses.set(keyOf(p), { kind: 'product', name: keyOf(p) });
-  const byPhrase = new Map<string, Map<number, number>>();
-  const claim = (phrase: string, line: number, strength: number): void => {
-    if (phrase === '' || phrase.length < 3) return;
-    const of = byPhrase.get(phrase) ?? new Map<number, number>();
-    of.set(line, Math.max(of.get(line) ?? 0, strength));
-    byPhrase.set(phrase, of);
-  };
-  lines.forEach((l, i) => {
-    const written = keyOf(splitLine(l.text).name.replace(/\([^)]*\)/g, ' ').split(/,| - | or /)[0]!);
-    claim(written, i, 3);
-    const bare = written.split(' ').filter((w) => !SORTS.has(w));
-    claim(bare.join(' '), i, 3);
-    const own = new Set(bare);
-    if (l.ingredient) {
-      if (l.ingredient.id !== 'water') for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), i, 2.5);
-      for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), i, l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
-      for (const [id, words] of ALSO) if (id.test(l.ingredient.id)) for (const word of words.split('|')) claim(keyOf(word), i, 1.5);
-    }
-    // The noun of a name stands last; of an ingredient with a role of its own only that role's nouns do.
-    for (const w of own) {
-      const head = w === bare.at(-1);
-      const nounOfOther = /^(?:cream|milk|sugar|butter|water|egg|cheese|juice|chocolate|vanilla)$/.test(w) && !head;
-      if (!nounOfOther && (head || senses.get(w)?.kind !== 'product') && !(l.role === 'cheese' && w === 'cream')) claim(w, i, head ? 2 : 1.2);
+  const senses = new Map<string, Sense>(MADE);
+  const byPhrase = new Map<string, { line: number; strength: number }[]>();
+  lines.forEach((l, line) => {
+    for (const [phrase, strength] of claimsOf(l)) {
+      const of = byPhrase.get(phrase);
+      if (of) of.push({ line, strength });
+      else byPhrase.set(phrase, [{ line, strength }]);
     }
   });
-  for (const [phrase, of] of byPhrase) senses.set(phrase, { kind: 'line', lines: [...of].map(([line, strength]) => ({ line, strength })) });
+  for (const [phrase, of] of byPhrase) senses.set(phrase, { kind: 'line', lines: of });
   for (const key of OTHER_KEYS) {
     const there = senses.get(key);
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(key, { kind: 'other' });
