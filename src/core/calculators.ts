@@ -96,7 +96,8 @@ const whiskCalculator = define({
   input: WhiskInputSchema,
   output: z.object({
     ratePerS: z.number(),
-    ceilingX: z.number(),
+    /** Below 1 where no clean peak stands above it; 0 where none stands. */
+    standsX: z.number(),
     stageS: z.record(z.enum(STAGES), seconds),
     windowS: z.record(z.enum(WISHED_STAGES), z.object({ opensS: z.number(), closesS: seconds }).nullable()),
     overrunPct: z.record(z.enum(WISHED_STAGES), z.number().nullable()),
@@ -111,7 +112,7 @@ const whiskCalculator = define({
     const w = made.value;
     return ok({
       ratePerS: w.ratePerS,
-      ceilingX: w.ceilingX,
+      standsX: w.standsX,
       stageS: byName(STAGES, (s) => secondsTo(w, STAGE_X[s])),
       windowS: byName(WISHED_STAGES, (s) => stopWindow(w, s)),
       overrunPct: byName(WISHED_STAGES, (s) => overrunAtStage(w, s)),

@@ -1,8 +1,8 @@
 import { fail, ok, within, type Result } from '../result';
-import { BEST_FILL, CLIMB_SHARE, COLD_EGG, EGG_FOAM_OVERRUN, EGG_MIXER_FACTOR, EGG_WHISK, FILL_PENALTY, GOOD_FILL, SPEED_FACTOR, type EggFoam } from './house';
+import { BEST_FILL, CLIMB_SHARE, COLD_EGG, EGG_FOAM_OVERRUN, EGG_MIXER_FACTOR, EGG_WHISK, GOOD_FILL, SPEED_FACTOR, type EggFoam } from './house';
 import { foamVolumeMl } from './overrun';
 import { peakLook, type PeakLook } from './peak';
-import type { MixerKind, Speed } from './whisk';
+import { fillFactor, type MixerKind, type Speed } from './whisk';
 
 /** Egg foams under the whisk: stages and times of their own (house ±25 %). */
 
@@ -62,7 +62,7 @@ export function eggWhip(input: EggWhiskInput): Result<EggWhip> {
   const bestFill = bestEggFill(input.foam, input.mixer);
   const factors = {
     mixer: mixer * (input.mixer === 'planetary' ? SPEED_FACTOR[input.speed] : 1),
-    fill: 1 / (1 + FILL_PENALTY * Math.log(fillShare / bestFill) ** 2),
+    fill: fillFactor(bestFill, fillShare),
     cold: HOT.includes(input.foam) ? 1 : 1 / (1 + COLD_EGG.lossPerC * Math.max(0, COLD_EGG.warmC - input.eggC)),
   };
   const rate = factors.mixer * factors.fill * factors.cold;

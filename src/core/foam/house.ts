@@ -2,7 +2,7 @@
  * House constants of foams: kitchen rules of thumb put into numbers. Each has a spread (relative standard
  * deviation), and the kitchen's own log corrects it. Nowhere else in this room is such a number written.
  */
-export const SPREAD = { overrun: 0.12, whiskTime: 0.18, hold: 0.45 } as const;
+export const SPREAD = { overrun: 0.2, whiskTime: 0.3, hold: 0.45 } as const;
 
 /** Overrun % that a cream can reach, by fat % of all in the bowl but the added sugar; linear between, no figure outside. */
 export const OVERRUN_BY_FAT: readonly (readonly [fatPct: number, overrunPct: number])[] = [
@@ -42,28 +42,40 @@ export const MIXER_FACTOR = { planetary: 1, 'hand-mixer': 0.85, 'balloon-whisk':
 /** Liquid volume over bowl volume at which each works best. */
 export const BEST_FILL = { planetary: 0.2, 'hand-mixer': 0.18, 'balloon-whisk': 0.07, processor: 0.25 } as const;
 export const FILL_PENALTY = 0.8;
-/** Below best fill over three the whisk hardly reaches the cream. */
-export const REACH_LIMIT = 1 / 3;
+/** Less than the best filling whisks quicker, by this power of best over filling and at most so much: less cream never takes longer. */
+export const SHALLOW = { power: 0.2, most: 1.3 } as const;
+/** Below best fill times this the wires do not reach the cream: there is no time to plan on. */
+export const REACH_LIMIT = 1 / 8;
 /** Foam above this share of the bowl climbs out. */
 export const CLIMB_SHARE = 0.9;
 /** A batch is split so that each fills a planetary bowl 0.12–0.30: 0.6 to 1.5 times its best fill, taken for the others too. */
 export const GOOD_FILL = { low: 0.6, high: 1.5 } as const;
 
-/** Rate per °C above 7 °C. */
+/** Rate per °C above 7 °C of the clock that builds air and network up to firm, and of the clock that clumps the fat past it. */
 export const WARM_RATE = 0.94;
+export const WARM_CLUMPING = 1.12;
 /** Rate lost per g of sugar per 100 g of cream. */
 export const RATE_LOSS_PER_SUGAR = { start: 0.01, 'soft-peak': 0.003 } as const;
-/** Above these temperatures the network stops short. */
-export const WARM_CEILINGS = [
-  { aboveC: 16, x: 0.24 },
-  { aboveC: 12, x: 0.54 },
-] as const;
-/** Fat network that a lean cream cannot pass, by fat %; linear between. */
-export const LEAN_CEILING: readonly (readonly [fatPct: number, x: number])[] = [
-  [25, 0.25],
-  [30, 0.55],
-  [33, 1],
-];
+/** Rate gained per share (0–1) of the dairy: mascarpone and soft cheese bring fat that is ready to stand. */
+export const RATE_GAIN_PER_SHARE = { mascarpone: 2.2, softCheese: 2.2 } as const;
+/** Sour cream thickens sooner and takes less air, per g of acid in a kg of the bowl, up to so much acid. */
+export const SOUR_WHISK = { rate: 0.12, air: 0.03, most: 8 } as const;
+/** What the kind of cream does to rate, air and hold; pasteurised is 1. */
+export const CREAM_KINDS = {
+  'long-life': { rate: 0.7, air: 1.15, hold: 2 },
+  stabilised: { rate: 0.8, air: 1.35, hold: 3 },
+} as const;
+/** A plant cream made for whipping: overrun %, and its fat stays in droplets, so that it never turns to butter. */
+export const PLANT_CREAM = { overrunPct: 300, rate: 0.8, hold: 6 } as const;
+/** Above the first of these there is no clean firm stage; from there to the second the earlier stages come to close at the first grain, °C. */
+export const CHURNS_FROM_C = 12;
+export const CHURNS_WHOLLY_C = 13;
+/** Above this no peak stands at all, °C. */
+export const NO_PEAK_FROM_C = 16;
+/** Fat % from which the clumping clock runs steeper downwards. */
+export const LEAN_CLUMPS = { belowPct: 33, power: 2.5 } as const;
+/** Fat % below which firm may not come, and below which it will not stand. */
+export const LEAN = { mayNotComePct: 31, willNotStandPct: 28 } as const;
 /** Air against the fat network: √((x − 0.02)/0.53) up to firm, then straight down to 0.4 at butter. */
 export const AIR_AT_BUTTER = 0.4;
 
@@ -86,7 +98,7 @@ export const HOLD_GAIN = {
   gelatinPerGPerKg: 0.55,
   mascarponeShare: 6,
   softCheeseShare: 10,
-  strainedYoghurtShare: 45,
+  strainedYoghurtShare: 10,
   rawStarchPct: 0.15,
   xanthanPerGPerKg: 1.2,
   powderPerGPerKg: 0.05,
@@ -94,17 +106,40 @@ export const HOLD_GAIN = {
 export const HOLD_GAIN_CAP = 20;
 /** Each 10 °C warmer shortens the hold by this factor. */
 export const HOLD_Q10 = 3.5;
-/** Above this the gelatin's part of the hold is gone. */
-export const GELATIN_MELTS_C = 24;
-/** Grainy or soft-only whisking. */
-export const OFF_STAGE_HOLD = 0.6;
-/** Juice or wine at 3–8 % of the mass acidulates and thickens. */
-export const SOUR_HOLD = { lowPct: 3, highPct: 8, factor: 1.4 } as const;
+/** Above 20 °C milk fat melts: from there each 10 °C shortens it so much more. */
+export const HOLD_WARM = { fromC: 20, q10: 8 } as const;
+/** The gelatin's part of the hold fades between these, °C. */
+export const GELATIN_FADES_C = { from: 20, gone: 28 } as const;
+/** Sugar binds water: hold gained per g of added sugar per 100 g of dairy, and its most. */
+export const SUGAR_HOLD = { perG: 0.02, most: 1.4 } as const;
+/** How long each stage holds against medium and firm; butter holds nothing. */
+export const STAGE_HOLD = { soft: 0.85, medium: 1, firm: 1, grainy: 0.6, butter: 0 } as const;
+/** Juice or wine acidulates and thickens: factor of the hold by % of the mass, straight between. */
+export const SOUR_HOLD: readonly (readonly [pct: number, factor: number])[] = [
+  [0, 1],
+  [2, 1],
+  [5, 1.4],
+  [15, 1.4],
+  [25, 1],
+  [100, 1],
+];
 /** Air that a meringue buttercream keeps, % of its volume without air: the butter takes most of what the meringue had (house: 1.05 to 1.25 mL a gram). */
 export const BUTTERCREAM_OVERRUN = 22;
 
-/** The usual rule for dairy cream desserts; a kitchen may be stricter. */
-export const KEEPING_H = { coldAtMostC: 5, dairy: 72, rawEgg: 24, outOfFridge: 2, frozen: 2160 } as const;
+/** The usual rule for dairy cream desserts; a kitchen may be stricter. `byPlace`: h that dairy keeps by °C where it stands, evenly by factor between. */
+export const KEEPING_H = {
+  dairy: 72,
+  rawEgg: 24,
+  outOfFridge: 2,
+  frozen: 2160,
+  byPlace: [
+    [-60, 72],
+    [5, 72],
+    [8, 24],
+    [12, 2],
+    [100, 2],
+  ] as readonly (readonly [placeC: number, hours: number])[],
+} as const;
 
 /** What a fold keeps of the air of every foam in the bowl, ±6 %. */
 export const FOLD_SPREAD = 0.06;

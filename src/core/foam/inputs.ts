@@ -16,6 +16,12 @@ export const CreamStateSchema = z.object({
   /** Shares of the dairy, 0–1. */
   softCheeseShare: z.number().min(0).max(1),
   mascarponeShare: z.number().min(0).max(1),
+  /** g of acid per kg of all in the bowl; none where left out. */
+  acidGPerKg: z.number().min(0).optional(),
+  /** Shares of the cream, 0–1: long-life, long-life with a stabiliser, plant cream for whipping; pasteurised where left out. */
+  longLifeShare: z.number().min(0).max(1).optional(),
+  stabilisedShare: z.number().min(0).max(1).optional(),
+  plantShare: z.number().min(0).max(1).optional(),
 });
 export type CreamState = Readonly<z.infer<typeof CreamStateSchema>>;
 
@@ -52,6 +58,12 @@ export const HoldInputSchema = z.object({
   powderGPerKg: z.number().min(0),
   /** Juice or wine, % of the whole. */
   sourLiquidPct: z.number().min(0),
+  /** g of added sugar per 100 g of the dairy; none where left out. */
+  sugarPer100: z.number().min(0).optional(),
+  /** Shares of the cream, 0–1, as in `CreamState`. */
+  longLifeShare: share.optional(),
+  stabilisedShare: share.optional(),
+  plantShare: share.optional(),
   stage: z.enum(STAGES),
   /** Where it stands, °C. */
   tempC: z.number(),

@@ -1,6 +1,6 @@
 import { readTable } from '../interpolate';
-import { LOAD_BY_NETWORK, SPREAD, STAGE_X } from './house';
-import { logit, stageAt, START, STAGES, type Stage, type Whip, type WishedStage } from './whisk';
+import { LOAD_BY_NETWORK, SPEED_FACTOR, SPREAD, STAGE_X } from './house';
+import { closesAtX, logit, stageAt, START, type Stage, type Whip, type WishedStage } from './whisk';
 
 /**
  * Where a running whisk is, from the load on its motor. The forecast's own curve is kept, run quicker or slower by a factor r that nobody
@@ -74,29 +74,34 @@ export function startLive(whip: Whip, target: WishedStage, sd = LOG_SD): LiveFil
   return { whip, target, sd, log, zero: all(ZERO.mean), gain: all(GAIN.mean), vz: all(ZERO.sd ** 2), vzg: all(0), vg: all(GAIN.sd ** 2), noise: NOISE.start, shift: 0, waiting: [], lastAtS: null, taken: 0, slowAtS: null };
 }
 
+/** On slow the plan's late rate holds, whether or not the plan had meant to slow down. */
+const slowShare = ({ ratePerS, lateRatePerS }: Whip): number => (lateRatePerS < ratePerS ? lateRatePerS / ratePerS : SPEED_FACTOR.slow);
+/** The clumping at the speed that it began with. */
+const clumpFast = ({ ratePerS, lateRatePerS, clumpRatePerS }: Whip): number => (clumpRatePerS * ratePerS) / lateRatePerS;
+const FIRM = logit(STAGE_X.firm) - START;
+
 /** The network at a rate r times the forecast's. */
 function networkOf(f: LiveFilter, rate: number, tS: number): number {
-  const { ratePerS, lateRatePerS, ceilingX } = f.whip;
-  const { slowAtS } = f;
-  const z = slowAtS === null || tS <= slowAtS ? START + rate * ratePerS * tS : START + rate * (ratePerS * slowAtS + slowRate(f, lateRatePerS) * (tS - slowAtS));
-  return Math.min(ceilingX, 1 / (1 + Math.exp(-z)));
+  const { whip: w, slowAtS } = f;
+  // Seconds at the first speed that come to as much.
+  const worth = slowAtS === null || tS <= slowAtS ? tS : slowAtS + slowShare(w) * (tS - slowAtS);
+  const firmS = FIRM / (rate * w.ratePerS);
+  const z = worth <= firmS ? rate * w.ratePerS * worth : FIRM + rate * clumpFast(w) * (worth - firmS);
+  return 1 / (1 + Math.exp(-(START + z)));
 }
-
-/** On slow the plan's late rate holds, whether or not the plan had meant to slow down. */
-const slowRate = (f: LiveFilter, lateRatePerS: number): number => (lateRatePerS < f.whip.ratePerS ? lateRatePerS : 0.4 * f.whip.ratePerS);
 
 /**
  * Seconds until the network is x at a rate r times the forecast's; null where it never is. Where the plan drops to slow at soft peak and
  * the cook has not yet, he is taken to do it there, or now where that is past.
  */
 function arrivalS(f: LiveFilter, rate: number, x: number, nowS: number): number | null {
-  const { ratePerS, lateRatePerS, ceilingX } = f.whip;
-  if (x > ceilingX + 1e-12) return null;
-  const fast = (logit(x) - START) / (rate * ratePerS);
-  const softS = (logit(STAGE_X.soft) - START) / (rate * ratePerS);
-  const dropS = f.slowAtS ?? (lateRatePerS < ratePerS ? Math.max(softS, nowS) : Infinity);
-  if (fast <= dropS) return fast;
-  return dropS + (logit(x) - START - rate * ratePerS * dropS) / (rate * slowRate(f, lateRatePerS));
+  const { whip: w } = f;
+  const z = logit(x) - START;
+  if (z > FIRM && w.clumpRatePerS <= 0) return null;
+  const fast = Math.min(z, FIRM) / (rate * w.ratePerS) + (z > FIRM ? (z - FIRM) / (rate * clumpFast(w)) : 0);
+  const softS = (logit(STAGE_X.soft) - START) / (rate * w.ratePerS);
+  const dropS = f.slowAtS ?? (w.lateRatePerS < w.ratePerS ? Math.max(softS, nowS) : Infinity);
+  return fast <= dropS ? fast : dropS + (fast - dropS) / slowShare(w);
 }
 
 /** A sample that waits, and whether it lies far off its neighbours. */
@@ -260,9 +265,8 @@ export function liveView(f: LiveFilter, nowS: number): LiveView {
     return { low: Math.min(a, c), mid: b, high: Math.max(a, c) };
   };
   const arrives = (x: number): LiveBand | null => (arrivalS(f, 1, x, nowS) === null ? null : over((rate) => arrivalS(f, rate, x, nowS)!));
-  const next = STAGES[STAGES.indexOf(f.target) + 1]!;
-  const opensS = arrives(STAGE_X[f.target]);
-  const closesS = opensS && arrives(STAGE_X[next]);
+  const opensS = STAGE_X[f.target] > f.whip.standsX ? null : arrives(STAGE_X[f.target]);
+  const closesS = opensS && arrives(closesAtX(f.whip, f.target));
   const x = over((rate) => networkOf(f, rate, nowS));
   const openS = opensS ? arrivalS(f, rateAt(1 - CALL.sure), STAGE_X[f.target], nowS)! : Infinity;
   const callS = opensS ? arrivalS(f, rateAt(1 - CALL.from), STAGE_X[f.target], nowS)! - CALL.leadS : Infinity;

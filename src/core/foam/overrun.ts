@@ -3,10 +3,13 @@ import { fail, ok, within, type Result } from '../result';
 import {
   AIR_AT_BUTTER,
   COLD_ENOUGH_C,
+  CREAM_KINDS,
   OVERRUN_BY_FAT,
   OVERRUN_LOSS_PER_C,
   OVERRUN_LOSS_PER_SHARE,
   OVERRUN_LOSS_PER_SUGAR,
+  PLANT_CREAM,
+  SOUR_WHISK,
   STAGE_X,
   WARMEST_OVERRUN_C,
   X_START,
@@ -17,8 +20,8 @@ export const SUGAR_MOMENTS = ['start', 'soft-peak'] as const;
 export type SugarMoment = (typeof SUGAR_MOMENTS)[number];
 
 /**
- * The highest overrun that this cream can reach, % (house ±12 %).
- * Table by fat × sugar × temperature × cheese factors, each clamped at nothing below 0.
+ * The highest overrun that this cream can reach, % (house ±20 %).
+ * Table by fat × sugar × temperature × cheese × acid × kind of cream, each clamped at nothing below 0.
  *
  * @returns a fault on `fatPct` outside 25–60 %, on `creamC` above 20 °C or below −2 °C.
  */
@@ -35,7 +38,12 @@ export function reachableOverrunPct(cream: CreamState): Result<number> {
   const warmth = 1 - OVERRUN_LOSS_PER_C * Math.max(0, cream.creamC - COLD_ENOUGH_C);
   const cheese = 1 - OVERRUN_LOSS_PER_SHARE.softCheese * cream.softCheeseShare;
   const mascarpone = 1 - OVERRUN_LOSS_PER_SHARE.mascarpone * cream.mascarponeShare;
-  return ok(byFat * sugar * warmth * cheese * mascarpone);
+  const sour = 1 - SOUR_WHISK.air * Math.min(SOUR_WHISK.most, cream.acidGPerKg ?? 0);
+  const { longLifeShare = 0, stabilisedShare = 0, plantShare = 0 } = cream;
+  const kind = 1 + longLifeShare * (CREAM_KINDS['long-life'].air - 1) + stabilisedShare * (CREAM_KINDS.stabilised.air - 1);
+  // A plant cream brings its own air, whatever its fat.
+  const base = byFat * (1 - plantShare) * kind + PLANT_CREAM.overrunPct * plantShare;
+  return ok(base * sugar * warmth * cheese * mascarpone * sour);
 }
 
 /**

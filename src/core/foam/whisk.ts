@@ -1,26 +1,34 @@
-import { readTable } from '../interpolate';
 import { fail, ok, within, type Result } from '../result';
 import {
   BEST_FILL,
+  CHURNS_FROM_C,
+  CHURNS_WHOLLY_C,
   CLIMB_SHARE,
   COLD_ENOUGH_C,
+  CREAM_KINDS,
   FAT_POWER,
   FILL_PENALTY,
   GOOD_FILL,
-  LEAN_CEILING,
+  LEAN,
+  LEAN_CLUMPS,
   MIXER_FACTOR,
+  NO_PEAK_FROM_C,
+  PLANT_CREAM,
+  RATE_GAIN_PER_SHARE,
   RATE_LOSS_PER_SUGAR,
   REACH_LIMIT,
   REFERENCE_FAT_PCT,
   REFERENCE_RATE_PER_S,
+  SHALLOW,
+  SOUR_WHISK,
   SPEED_FACTOR,
   STAGE_X,
-  WARM_CEILINGS,
+  WARM_CLUMPING,
   WARM_RATE,
   X_START,
 } from './house';
 import { airShareAt, foamVolumeMl, reachableOverrunPct, type SugarMoment } from './overrun';
-import type { WhiskInput } from './inputs';
+import type { CreamState, WhiskInput } from './inputs';
 
 export const MIXER_KINDS = ['planetary', 'hand-mixer', 'balloon-whisk', 'processor'] as const;
 export type MixerKind = (typeof MIXER_KINDS)[number];
@@ -34,18 +42,20 @@ export type WishedStage = (typeof WISHED_STAGES)[number];
 
 /** Everything needed to say where a whip is at any second. */
 export interface Whip {
-  /** Rate at the chosen speed, per second. */
+  /** Rate of air and network up to firm at the chosen speed, per second. */
   readonly ratePerS: number;
-  /** Rate after soft peak; the same when the speed stays. */
+  /** The same after soft peak; no other when the speed stays. */
   readonly lateRatePerS: number;
-  /** Fat network that it cannot pass, 0–1. */
-  readonly ceilingX: number;
-  /** Why there is a ceiling below butter; null where there is none. */
-  readonly ceilingWhy: 'lean' | 'warm' | null;
+  /** Rate of the clumping past firm, at the speed that it then has, per second; 0 where it never clumps. */
+  readonly clumpRatePerS: number;
+  /** The network at which a peak stands no longer clean: 1 for a cold cream, below firm for a warm one, 0 where no peak stands at all. */
+  readonly standsX: number;
+  /** How far towards grainy the windows before firm stay open: 0 below 12 °C, 1 from 13 °C on. */
+  readonly churns: number;
   /** Overrun that it can reach, %. */
   readonly reachablePct: number;
   /** Factors of the rate, for the working. */
-  readonly factors: { readonly fat: number; readonly mixer: number; readonly fill: number; readonly warmth: number; readonly sugar: number };
+  readonly factors: { readonly fat: number; readonly mixer: number; readonly fill: number; readonly warmth: number; readonly sugar: number; readonly cheese: number; readonly sour: number; readonly kind: number };
   /** Liquid of one bowlful over the bowl. */
   readonly fillShare: number;
 }
@@ -54,26 +64,31 @@ export interface Whip {
 export const logit = (x: number): number => Math.log(x / (1 - x));
 export const START = logit(X_START);
 
-/** The fat network that a cream of this fat and temperature cannot pass, and why. */
-export function whiskCeiling(fatPct: number, creamC: number): { x: number; why: Whip['ceilingWhy'] } {
-  const lean = fatPct >= 33 ? 1 : (readTable(LEAN_CEILING, fatPct) ?? 0);
-  const warm = WARM_CEILINGS.find((c) => creamC > c.aboveC)?.x ?? 1;
-  if (lean >= 1 && warm >= 1) return { x: 1, why: null };
-  return lean <= warm ? { x: lean, why: 'lean' } : { x: warm, why: 'warm' };
+/** How the filling of the bowl acts: above the best one 1/(1 + 0.8·ln(f/f₀)²), below it min(1.3, (f₀/f)^0.2). @param bestFill f₀, share of the bowl. */
+export function fillFactor(bestFill: number, fillShare: number): number {
+  const over = fillShare / bestFill;
+  return over >= 1 ? 1 / (1 + FILL_PENALTY * Math.log(over) ** 2) : Math.min(SHALLOW.most, over ** -SHALLOW.power);
 }
 
-/** How the filling of the bowl slows the whisk: 1/(1 + 0.8·ln(f/f₀)²). */
-export const fillFactor = (mixer: MixerKind, fillShare: number): number =>
-  1 / (1 + FILL_PENALTY * Math.log(fillShare / BEST_FILL[mixer]) ** 2);
+/** Fat against the clumping: as the other clock down to 33 %, steeper below it, without a step. */
+const clumpFat = (fatPct: number): number =>
+  fatPct >= LEAN_CLUMPS.belowPct ? (fatPct / REFERENCE_FAT_PCT) ** FAT_POWER : (LEAN_CLUMPS.belowPct / REFERENCE_FAT_PCT) ** FAT_POWER * (fatPct / LEAN_CLUMPS.belowPct) ** LEAN_CLUMPS.power;
+
+/** What the kinds of cream in the bowl make of a figure: 1 for pasteurised, by their shares. */
+export function creamKindFactor(cream: Pick<CreamState, 'longLifeShare' | 'stabilisedShare' | 'plantShare'>, of: 'rate' | 'hold'): number {
+  const { longLifeShare = 0, stabilisedShare = 0, plantShare = 0 } = cream;
+  return 1 + longLifeShare * (CREAM_KINDS['long-life'][of] - 1) + stabilisedShare * (CREAM_KINDS.stabilised[of] - 1) + plantShare * (PLANT_CREAM[of] - 1);
+}
 
 /** Rate lost to sugar: 1/(1 + 0.010·s) at the start, 1/(1 + 0.003·s) at soft peak. */
 export const sugarRateFactor = (sugarAt: SugarMoment, sugarPer100: number): number =>
   1 / (1 + RATE_LOSS_PER_SUGAR[sugarAt] * sugarPer100);
 
 /**
- * The whip of one bowlful (house ±18 %): dx/dt = k·x·(1 − x) from x = 0.02,
- * k = k₀·(F/36)^1.5·m·b·τ·q.
- * @returns a fault on the field outside its domain (fat 25–60 %, cream −2 to 20 °C).
+ * The whip of one bowlful (house ±30 %), by two clocks: up to firm dx/dt = k_a·x·(1 − x) from x = 0.02 with
+ * k_a = k₀·(F/36)^1.5·m·b·0.94^(T−7)·q·e·g·u; past firm k_c, with 1.12^(T−7) in place of 0.94^(T−7) and (F/33)^2.5 below 33 % fat.
+ * Source: science-2, section 5.
+ * @returns a fault on the field outside its domain (fat 25–60 %, cream −2 to 20 °C), and on `mixMl` where the wires do not reach it.
  */
 export function whip(input: WhiskInput): Result<Whip> {
   const reachable = reachableOverrunPct(input);
@@ -87,42 +102,55 @@ export function whip(input: WhiskInput): Result<Whip> {
   if (fillShare >= 1) {
     return fail('bowlMl', 'does-not-fit', 'The liquid alone fills the bowl: take a larger bowl or whisk it in more bowlfuls.');
   }
+  if (fillShare < BEST_FILL[input.mixer] * REACH_LIMIT) {
+    return fail('mixMl', 'not-reached', `The bowl is only ${Math.max(1, Math.round(100 * fillShare))}\u00a0% full and the wires do not reach it: take a smaller bowl, or whisk it by hand. There is no time to plan on.`);
+  }
   const speed = input.mixer === 'planetary' ? SPEED_FACTOR[input.speed] : 1;
+  const aboveC = Math.max(0, input.creamC - COLD_ENOUGH_C);
   const factors = {
     fat: (input.fatPct / REFERENCE_FAT_PCT) ** FAT_POWER,
     mixer: MIXER_FACTOR[input.mixer] * speed,
-    fill: fillFactor(input.mixer, fillShare),
-    warmth: WARM_RATE ** Math.max(0, input.creamC - COLD_ENOUGH_C),
+    fill: fillFactor(BEST_FILL[input.mixer], fillShare),
+    warmth: WARM_RATE ** aboveC,
     sugar: sugarRateFactor(input.sugarAt, input.sugarPer100),
+    cheese: 1 + RATE_GAIN_PER_SHARE.mascarpone * input.mascarponeShare + RATE_GAIN_PER_SHARE.softCheese * input.softCheeseShare,
+    sour: 1 + SOUR_WHISK.rate * Math.min(SOUR_WHISK.most, input.acidGPerKg ?? 0),
+    kind: creamKindFactor(input, 'rate'),
   };
-  const ratePerS = REFERENCE_RATE_PER_S * factors.fat * factors.mixer * factors.fill * factors.warmth * factors.sugar;
-  const slows = input.mixer === 'planetary' && input.slowFromSoft && input.speed !== 'slow';
-  const ceiling = whiskCeiling(input.fatPct, input.creamC);
+  const common = REFERENCE_RATE_PER_S * factors.mixer * factors.fill * factors.sugar * factors.cheese * factors.sour * factors.kind;
+  const ratePerS = common * factors.fat * factors.warmth;
+  const slows = input.mixer === 'planetary' && input.slowFromSoft && input.speed !== 'slow' ? SPEED_FACTOR.slow / speed : 1;
   return ok({
     ratePerS,
-    lateRatePerS: slows ? (ratePerS * SPEED_FACTOR.slow) / speed : ratePerS,
-    ceilingX: ceiling.x,
-    ceilingWhy: ceiling.why,
+    lateRatePerS: ratePerS * slows,
+    clumpRatePerS: common * clumpFat(input.fatPct) * WARM_CLUMPING ** aboveC * slows * (1 - (input.plantShare ?? 0)),
+    standsX: input.creamC > NO_PEAK_FROM_C ? 0 : input.creamC > CHURNS_FROM_C ? STAGE_X.firm - 1e-9 : 1,
+    churns: Math.min(1, Math.max(0, (input.creamC - CHURNS_FROM_C) / (CHURNS_WHOLLY_C - CHURNS_FROM_C))),
     reachablePct: reachable.value,
     factors,
     fillShare,
   });
 }
 
-/** Seconds until the fat network is x; null where the cream cannot get there. */
+const SOFT = logit(STAGE_X.soft) - START;
+const FIRM = logit(STAGE_X.firm) - START;
+
+/** Seconds until the fat network is x; null where it never gets there, as a plant cream to butter. */
 export function secondsTo(w: Whip, x: number): number | null {
-  if (x > w.ceilingX + 1e-12) return null;
   if (x <= X_START) return 0;
-  const soft = (logit(STAGE_X.soft) - START) / w.ratePerS;
-  if (x <= STAGE_X.soft) return (logit(x) - START) / w.ratePerS;
-  return soft + (logit(x) - logit(STAGE_X.soft)) / w.lateRatePerS;
+  const z = logit(x) - START;
+  const soft = Math.min(z, SOFT) / w.ratePerS;
+  const firm = Math.max(0, Math.min(z, FIRM) - SOFT) / w.lateRatePerS;
+  if (z <= FIRM) return soft + firm;
+  return w.clumpRatePerS > 0 ? soft + firm + (z - FIRM) / w.clumpRatePerS : null;
 }
 
-/** Fat network after some seconds, 0.02 to the ceiling. */
+/** Fat network after some seconds, from 0.02 on. */
 export function networkAt(w: Whip, seconds: number): number {
-  const soft = (logit(STAGE_X.soft) - START) / w.ratePerS;
-  const z = seconds <= soft ? START + w.ratePerS * seconds : logit(STAGE_X.soft) + w.lateRatePerS * (seconds - soft);
-  return Math.min(w.ceilingX, 1 / (1 + Math.exp(-z)));
+  const soft = SOFT / w.ratePerS;
+  const firm = soft + (FIRM - SOFT) / w.lateRatePerS;
+  const z = seconds <= soft ? w.ratePerS * seconds : seconds <= firm ? SOFT + w.lateRatePerS * (seconds - soft) : FIRM + w.clumpRatePerS * (seconds - firm);
+  return 1 / (1 + Math.exp(-(START + z)));
 }
 
 /** Overrun after some seconds, %; null once it is butter. */
@@ -145,24 +173,31 @@ export interface StopWindow {
   readonly closesS: number | null;
 }
 
-/** The stop window of a stage; null when the stage itself never comes. */
-export function stopWindow(w: Whip, stage: WishedStage): StopWindow | null {
-  const opensS = secondsTo(w, STAGE_X[stage]);
-  if (opensS === null) return null;
-  const next = STAGES[STAGES.indexOf(stage) + 1]!;
-  return { opensS, closesS: secondsTo(w, STAGE_X[next]) };
+/** The network at which the window of a stage closes: at the next stage; where the cream churns, at the first grain. */
+export function closesAtX(w: Whip, stage: WishedStage): number {
+  const next = STAGE_X[STAGES[STAGES.indexOf(stage) + 1]!];
+  return next + w.churns * Math.max(0, STAGE_X.grainy - next);
 }
 
-/** Overrun at the moment a stage is reached, %; null when it never comes. */
+/** The stop window of a stage; null where no clean peak of that stage stands. */
+export function stopWindow(w: Whip, stage: WishedStage): StopWindow | null {
+  if (STAGE_X[stage] > w.standsX) return null;
+  return { opensS: secondsTo(w, STAGE_X[stage])!, closesS: secondsTo(w, closesAtX(w, stage)) };
+}
+
+/** Overrun at the moment a stage is reached, %; null where no clean peak of that stage stands. */
 export function overrunAtStage(w: Whip, stage: WishedStage): number | null {
-  const seconds = secondsTo(w, STAGE_X[stage]);
-  return seconds === null ? null : overrunAt(w, seconds);
+  return STAGE_X[stage] > w.standsX ? null : overrunAt(w, secondsTo(w, STAGE_X[stage])!);
 }
 
 export type WhiskWarning =
-  | { readonly key: 'never'; readonly why: 'lean' | 'warm'; readonly reaches: Stage | null }
+  /** No clean peak of that stage; which one still stands. */
+  | { readonly key: 'never'; readonly reaches: WishedStage | null }
+  /** Too lean: firm may not come, or it will not stand. */
+  | { readonly key: 'lean'; readonly willStand: boolean }
   | { readonly key: 'warm' }
-  | { readonly key: 'hardly-reached' }
+  /** It thickens sooner than cream does. */
+  | { readonly key: 'sour' }
   | { readonly key: 'climbs-out' }
   | { readonly key: 'too-full' };
 
@@ -182,16 +217,18 @@ export function bowlfulsNeeded(input: WhiskInput, reachablePct: number): number 
   return null;
 }
 
+/** Acid, g a kg of the bowl, from which the thickening is said beforehand. */
+const SOUR_SAID_FROM = 1;
+
 /** What to say before the whisk is switched on; empty when nothing is wrong. */
 export function whiskWarnings(input: WhiskInput, w: Whip): WhiskWarning[] {
   const warnings: WhiskWarning[] = [];
-  if (w.ceilingX < STAGE_X[input.target]) {
-    warnings.push({ key: 'never', why: w.ceilingWhy ?? 'lean', reaches: stageAt(w.ceilingX) });
-  } else if (input.creamC > COLD_ENOUGH_C) {
-    warnings.push({ key: 'warm' });
-  }
+  if (STAGE_X[input.target] > w.standsX) warnings.push({ key: 'never', reaches: WISHED_STAGES.findLast((s) => STAGE_X[s] <= w.standsX) ?? null });
+  else if (input.creamC > COLD_ENOUGH_C) warnings.push({ key: 'warm' });
+  if (input.fatPct < LEAN.willNotStandPct) warnings.push({ key: 'lean', willStand: false });
+  else if (input.fatPct < LEAN.mayNotComePct && input.target === 'firm') warnings.push({ key: 'lean', willStand: true });
+  if ((input.acidGPerKg ?? 0) >= SOUR_SAID_FROM) warnings.push({ key: 'sour' });
   if (foamShare(input, w.reachablePct, input.batches) > CLIMB_SHARE) warnings.push({ key: 'climbs-out' });
   else if (w.fillShare > BEST_FILL[input.mixer] * GOOD_FILL.high + 1e-9) warnings.push({ key: 'too-full' });
-  if (w.fillShare < BEST_FILL[input.mixer] * REACH_LIMIT) warnings.push({ key: 'hardly-reached' });
   return warnings;
 }

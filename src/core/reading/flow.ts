@@ -66,7 +66,7 @@ const ALL: Share = { kind: 'all' };
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
 const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding)/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding)/i;
 const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
@@ -645,7 +645,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const withIt = itWith || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(how.after);
     let bowl: Bowl | null = null;
     // 'Fold it in': what was just made goes into what waits for it.
-    const foam = work === 'fold' && items.length === 0 && /^\w+ (?:it|this|them|these|those|that|in|through)\b/.test(how.after) ? here() : null;
+    const poursBack = items.length === 0 && /^(?:pour|stir|beat|whisk|mix|tip|scrape) (?:it|them|this|these|those) (?:back )?in(?:to)?\b/i.test(how.after) && here() !== null && isWetOrGel(here()!);
+    const foam = (work === 'fold' || poursBack) && items.length === 0 && /^\w+ (?:it|this|them|these|those|that|in|through)\b/.test(how.after) ? here() : null;
     if (foam) {
       const waits = latest((b) => b !== foam && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0));
       if (waits) bowlItems.push({ kind: 'bowl', bowl: foam.id, at: 0, share: ALL, named: false, b: foam });
@@ -886,7 +887,10 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       }
       return;
     }
-    for (const { b } of bowlItems) {
+    // 'With two thirds of it and half a pound of raspberries': it is what was whipped last.
+    const it = freshItems.length > 0 && bowlItems.length === 0 && /\b(?:of|with) (?:it|them)\b/i.test(fc.clause.text) ? here() : null;
+    const laid = it?.air && it.place === 'mix' && it.placed === 'no' ? [...bowlItems, { b: it, at: 0, share: ALL }] : bowlItems;
+    for (const { b } of laid) {
       b.placed = b.placed === 'built' && !late ? 'built' : late && b.placed === 'no' ? 'late' : b.placed === 'no' ? 'built' : b.placed;
       b.lastStep = at;
       step.places.add(b.id);
@@ -1060,6 +1064,7 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
     // 'Pour on the hot milk': onto what is in hand.
     if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(c.text) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? the (?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;
+    if (/^(?:\w+ly )?(?:pour|tip|scrape) (?:it|them|this|these) back in\b/i.test(said)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(said)) return items.length > 0 && !items.some((x) => x.kind === 'bowl' && bowls[x.bowl] === here) ? 'hands' : work;
     return work;
   }

@@ -3,19 +3,20 @@ import type { Ingredient } from '../composition/ingredient';
 import { combine, type Mixture } from '../composition/mixture';
 import { foldAccount, type Fold, type FoldStep } from '../foam/fold';
 import { holdOf, type Hold } from '../foam/hold';
-import { BUTTERCREAM_OVERRUN, WARM_BASE_C } from '../foam/house';
+import { BUTTERCREAM_OVERRUN, STAGE_X, WARM_BASE_C } from '../foam/house';
 import { ONE_POINT_C } from '../heat/house';
-import { foamVolumeMl } from '../foam/overrun';
+import { airShareAt, foamVolumeMl, reachableOverrunPct } from '../foam/overrun';
 import { eggWhip, type EggWhip } from '../foam/egg-whisk';
 import { overrunAtStage, stopWindow, whip, type StopWindow, type Whip } from '../foam/whisk';
 import type { WhiskInput } from '../foam/inputs';
+import { plainNumber } from '../figure';
 import { fail, ok, type Result } from '../result';
 import { gelatinDose, type GelatinDose } from '../setting/gelatin';
 import { buildIn, shareOfOne } from '../tin/build';
 import { capacityMl, fillHeightMm } from '../vessel/profile';
 import { optionOf, questionNamed } from '../ways/questions';
 import { eggFoamOf, type EggFoamForecast } from './egg-foam';
-import { bowlFatPct, type PartReading } from './read-part';
+import { bowlFatPct, type CreamKind, type PartReading } from './read-part';
 import { readSheet } from './read-sheet';
 import { isWhippedKind } from './kinds';
 import { eggHeated, eggOf, ownHeatOf, type OwnHeat } from './egg';
@@ -213,7 +214,7 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
   const egg = eggOf({ part, reading, eggFoam, ownHeat });
   const fedFrom = reading.lines.flatMap((l) => (l.fromPart && l.read ? [sourceOf(l.fromPart.id)] : [])).filter((x) => x !== null);
   const rawEgg = bringsRawEgg(egg !== null && !eggHeated(egg), ownHeat.baked || (ownHeat.tempC ?? 0) >= ONE_POINT_C, fedFrom);
-  const foam = foamOf(part, reading, mixMl, whipped, eggFoam, sourceOf);
+  const foam = foamOf(part, reading, mixMl, whiskInput, whipped, eggFoam, sourceOf);
   const hold = (tempC: number): Result<Hold> => (fatPct === null || reading.dairyG === 0 ? noCream() : chain(holdOf(holdInputOf(part, reading, fatPct, tempC, kitchen.rules, rawEgg)), (h) => ok(correctedHold(h, learnt.hold))));
   const massG = reading.mixture.massG;
   const leftShare = massG > 0 ? Math.max(0, 1 - givenG / massG) : 0;
@@ -229,7 +230,7 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
     whip: whipped,
     window: chain(whipped, (w) => {
       const window = stopWindow(w, part.whisk.stage);
-      return window ? ok(window) : neverReaches(w, part);
+      return window ? ok(window) : neverReaches(part);
     }),
     overrunPct: chain(foam, (f) => ok(f.overrunPct)),
     foamMl: chain(foam, (f) => ok(f.volumeMl)),
@@ -266,12 +267,19 @@ interface Foam {
 }
 
 /** The air of a part: whipped, an egg foam, folded from other parts, or none. */
-function foamOf(part: Part, r: PartReading, mixMl: number, whipped: Result<Whip>, eggFoam: EggFoamForecast | null, sourceOf: SourceOf): Result<Foam> {
+function foamOf(part: Part, r: PartReading, mixMl: number, whiskInput: Result<WhiskInput>, whipped: Result<Whip>, eggFoam: EggFoamForecast | null, sourceOf: SourceOf): Result<Foam> {
   if (r.mixture.massG <= 0) return noLinesIn(part);
   if (isWhippedKind(part.kind)) {
+    // Air does not ask which bowl: too little for this one is whisked in another.
+    if (!whipped.ok && whipped.fault.code === 'not-reached' && whiskInput.ok) {
+      return chain(reachableOverrunPct(whiskInput.value), (most) => {
+        const overrun = most * (airShareAt(STAGE_X[part.whisk.stage]) ?? 0);
+        return ok({ overrunPct: overrun, volumeMl: foamVolumeMl(mixMl, overrun) });
+      });
+    }
     return chain(whipped, (w) => {
       const overrun = overrunAtStage(w, part.whisk.stage);
-      return overrun === null ? neverReaches(w, part) : ok({ overrunPct: overrun, volumeMl: foamVolumeMl(mixMl, overrun) });
+      return overrun === null ? neverReaches(part) : ok({ overrunPct: overrun, volumeMl: foamVolumeMl(mixMl, overrun) });
     });
   }
   if (part.kind === 'buttercream') return ok({ overrunPct: BUTTERCREAM_OVERRUN, volumeMl: foamVolumeMl(mixMl, BUTTERCREAM_OVERRUN) });
@@ -323,14 +331,8 @@ const noMixer = (): Result<never> => fail('mixerId', 'no-mixer', 'This sheet’s
 const notWhipped = (): Result<never> => fail('kind', 'not-whipped', 'This part is not whipped cream.');
 const noCream = (): Result<never> => fail('lines', 'no-cream', 'There is no cream in the bowl yet: add a line like 600\u00a0g cream 36\u00a0%.');
 
-const neverReaches = (w: Whip, part: Part): Result<never> =>
-  fail(
-    w.ceilingWhy === 'warm' ? 'creamC' : 'fatPct',
-    'never-reached',
-    w.ceilingWhy === 'warm'
-      ? `At ${part.whisk.creamC}\u00a0°C the cream never comes to ${part.whisk.stage}: chill it and its bowl to 5\u00a0°C.`
-      : `This cream is too lean to come to ${part.whisk.stage}: bring its fat to 33\u00a0% or more.`,
-  );
+const neverReaches = (part: Part): Result<never> =>
+  fail('creamC', 'never-reached', `At ${plainNumber(part.whisk.creamC, 1)}\u00a0°C the cream churns before it stands ${part.whisk.stage}: chill it and its bowl to 5\u00a0°C.`);
 
 function whiskInputOf(part: Part, r: PartReading, mixer: Mixer | null, fatPct: number | null, mixMl: number): Result<WhiskInput> {
   if (fatPct === null || r.dairyG <= 0) return noCream();
@@ -343,6 +345,8 @@ function whiskInputOf(part: Part, r: PartReading, mixer: Mixer | null, fatPct: n
     creamC: plan.creamC,
     softCheeseShare: r.roleG['soft-cheese'] / r.dairyG,
     mascarponeShare: r.roleG.mascarpone / r.dairyG,
+    acidGPerKg: (1000 * r.mixture.grams.acid) / r.mixture.massG,
+    ...kindShares(r),
     mixer: mixer.kind,
     bowlMl: mixer.bowlMl,
     speed: plan.speed,
@@ -351,6 +355,12 @@ function whiskInputOf(part: Part, r: PartReading, mixer: Mixer | null, fatPct: n
     batches: plan.batches,
     target: plan.stage,
   });
+}
+
+/** Of all cream in the bowl, what is long-life, stabilised or of plants, 0–1. */
+function kindShares(r: PartReading): { readonly longLifeShare: number; readonly stabilisedShare: number; readonly plantShare: number } {
+  const of = (kind: CreamKind): number => (r.roleG.cream > 0 ? (r.creamKindG[kind] ?? 0) / r.roleG.cream : 0);
+  return { longLifeShare: of('long-life'), stabilisedShare: of('stabilised'), plantShare: of('plant') };
 }
 
 /** What the hold of a part rests on, at a place. */
@@ -366,6 +376,8 @@ export function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: n
     xanthanGPerKg: (1000 * r.roleG.xanthan) / totalG,
     powderGPerKg: (1000 * r.roleG['milk-powder']) / totalG,
     sourLiquidPct: (100 * r.roleG['sour-liquid']) / totalG,
+    sugarPer100: (100 * r.addedSugarG) / r.dairyG,
+    ...kindShares(r),
     stage: part.whisk.stage,
     tempC,
     rawEgg,

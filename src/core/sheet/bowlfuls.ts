@@ -1,5 +1,6 @@
 import { eggBowlfulsNeeded } from '../foam/egg-whisk';
-import { bowlfulsNeeded, whip } from '../foam/whisk';
+import { reachableOverrunPct } from '../foam/overrun';
+import { bowlfulsNeeded } from '../foam/whisk';
 import { analyseSheet, type Kitchen } from './analyse';
 import type { Sheet } from './schema';
 
@@ -12,9 +13,8 @@ export function fitBowlfuls(sheet: Sheet, kitchen: Kitchen): Sheet {
       const a = parts[i]!;
       let needed: number | null = null;
       if (a.whiskInput.ok) {
-        // Split finely it always fits, and says what it can reach.
-        const fine = whip({ ...a.whiskInput.value, batches: 50 });
-        needed = fine.ok ? bowlfulsNeeded(a.whiskInput.value, fine.value.reachablePct) : null;
+        const reachable = reachableOverrunPct(a.whiskInput.value);
+        needed = reachable.ok ? bowlfulsNeeded(a.whiskInput.value, reachable.value) : null;
       } else if (a.eggFoam && a.mixer) needed = eggBowlfulsNeeded({ foam: a.eggFoam.foam, mixer: a.mixer.kind, bowlMl: a.mixer.bowlMl, speed: part.whisk.speed, mixMl: a.mixMl, eggC: part.heat.eggC });
       return needed !== null && needed > part.whisk.batches ? { ...part, whisk: { ...part.whisk, batches: needed } } : part;
     }),

@@ -42,7 +42,7 @@ export function learntFor(corrections: readonly KitchenCorrection[], figure: Lea
 }
 
 /** A whip that takes `time` times as long and reaches `air` times the air. */
-export const correctedWhip = (w: Whip, time: number, air: number): Whip => ({ ...w, ratePerS: w.ratePerS / time, lateRatePerS: w.lateRatePerS / time, reachablePct: w.reachablePct * air });
+export const correctedWhip = (w: Whip, time: number, air: number): Whip => ({ ...w, ratePerS: w.ratePerS / time, lateRatePerS: w.lateRatePerS / time, clumpRatePerS: w.clumpRatePerS / time, reachablePct: w.reachablePct * air });
 
 export function correctedHold(h: Hold, learnt: Learnt | null): Hold {
   if (!learnt) return h;

@@ -34,6 +34,17 @@ export interface LineReading {
   readonly soakWaterG: number;
 }
 
+/** Cream that is not simply pasteurised. */
+export type CreamKind = 'long-life' | 'stabilised' | 'plant';
+
+/** The kind of a cream, by the words of its carton in the line and of its name in the larder; null for pasteurised. */
+export function creamKindOf(ingredient: Pick<Ingredient, 'name' | 'composition'>, text: string): CreamKind | null {
+  const words = `${text} ${ingredient.name}`;
+  if (/\bplant\b|\bnon-?dairy\b|\bvegan\b/i.test(words) && ingredient.composition.milk_fat === 0) return 'plant';
+  if (/\bstabili[sz]e[dr]\b|\bemulsifiers?\b/i.test(words)) return 'stabilised';
+  return /\b(?:uht|long[- ]life)\b/i.test(words) ? 'long-life' : null;
+}
+
 /** A part read into grams, and what its foam depends on. */
 export interface PartReading {
   readonly lines: readonly LineReading[];
@@ -51,6 +62,8 @@ export interface PartReading {
   readonly whippingFatG: number;
   readonly addedSugarG: number;
   readonly roleG: Readonly<Record<FoamRole, number>>;
+  /** g of cream that is not simply pasteurised, by its kind. */
+  readonly creamKindG: Readonly<Partial<Record<CreamKind, number>>>;
   /** As 225-bloom by the square-root school, g. */
   readonly gelatin225G: number;
   readonly rawStarchG: number;
@@ -161,6 +174,7 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
   let fedSweetG = 0;
   let fedFreezingG = 0;
   const roleG = emptyRoles();
+  const creamKindG: Partial<Record<CreamKind, number>> = {};
   const allergens = new Set<string>();
   const lines: LineReading[] = [];
   const losses: number[] = [];
@@ -183,6 +197,7 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
       fedSweetG += share * source.sweetG;
       fedFreezingG += share * source.freezingG;
       for (const role of Object.keys(roleG) as FoamRole[]) roleG[role] += share * source.roleG[role];
+      for (const [kind, g] of Object.entries(source.creamKindG)) creamKindG[kind as CreamKind] = (creamKindG[kind as CreamKind] ?? 0) + share * g;
       whippingFatG += share * source.whippingFatG;
       gelatin225G += share * source.gelatin225G;
       rawStarchG += share * source.rawStarchG;
@@ -203,6 +218,8 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
     const { massG, per100: per } = read;
     portions.push({ massG, per100: per, ownSweetness: ingredient.ownSweetness, ownFreezing: ingredient.ownFreezing });
     roleG[ingredient.foamRole] += massG;
+    const kind = ingredient.foamRole === 'cream' ? creamKindOf(ingredient, line.text) : null;
+    if (kind) creamKindG[kind] = (creamKindG[kind] ?? 0) + massG;
     soakWaterG += soak;
     whippingFatG += (massG * (per.milk_fat + (ingredient.foamRole === 'cream' ? per.other_fat : 0))) / 100;
     rawStarchG += (massG * per.starch) / 100;
@@ -227,7 +244,10 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
     // What is sieved out or left in the bowl is a share of everything.
     stays *= taken.staysShare;
   }
-  if (stays < 1) for (const role of Object.keys(roleG) as FoamRole[]) roleG[role] *= stays;
+  if (stays < 1) {
+    for (const role of Object.keys(roleG) as FoamRole[]) roleG[role] *= stays;
+    for (const kind of Object.keys(creamKindG) as CreamKind[]) creamKindG[kind] = creamKindG[kind]! * stays;
+  }
   return {
     lines,
     mixture,
@@ -239,6 +259,7 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
     whippingFatG: whippingFatG * stays,
     addedSugarG: addedSugarG(mixture),
     roleG,
+    creamKindG,
     gelatin225G: gelatin225G * stays,
     rawStarchG: rawStarchG * stays,
     rawProteaseFruit,

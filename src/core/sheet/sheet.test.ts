@@ -56,8 +56,9 @@ describe('tells', () => {
     expect(words(lean, 'air')).toBe('Air: no figure. Fat 20.0 % is under the 25 % that foams.');
   });
   it('say when a stage never comes', () => {
-    expect(words(sheetOf(['600 g cream 28 %'], { stage: 'firm' }), 'air')).toContain('too lean to come to firm');
-    expect(words(sheetOf(['600 g cream 36 %'], { stage: 'firm', creamC: 14 }), 'air')).toContain('At 14 °C the cream never comes to firm');
+    expect(words(sheetOf(['600 g cream 28 %'], { stage: 'firm' }), 'lean')).toContain('firm may not come');
+    expect(words(sheetOf(['600 g cream 27 %'], { stage: 'firm' }), 'lean')).toContain('will not stand');
+    expect(words(sheetOf(['600 g cream 36 %'], { stage: 'firm', creamC: 14 }), 'air')).toContain('At 14.0 °C the cream churns before it stands firm');
     expect(words(sheetOf(['600 g cream 36 %'], { creamC: 23 }), 'air')).toContain('it works from -2 to 20 °C');
   });
   it('let double cream down with milk', () => {

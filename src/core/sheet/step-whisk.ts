@@ -1,7 +1,6 @@
 import type { z } from 'zod';
 import { houseRange } from '../figure';
-import { EGG_WHISK_SPREAD, STAGE_X } from '../foam/house';
-import { secondsTo, STAGES } from '../foam/whisk';
+import { EGG_WHISK_SPREAD } from '../foam/house';
 import type { PartAnalysis } from './analyse';
 import { timeRange } from './learnt';
 import type { StepWhiskSchema } from './step-whisk-schema';
@@ -16,12 +15,11 @@ export function stepWhisk(a: PartAnalysis): StepWhisk | null {
     const { opensS } = a.window.value;
     const [earlyS, lateS] = timeRange(a, opensS);
     const { time, air } = a.learnt;
-    const next = STAGES[STAGES.indexOf(a.part.whisk.stage) + 1]!;
     return {
       stage: a.part.whisk.stage,
       earlyS,
       opensS,
-      closesS: secondsTo(a.whip.value, STAGE_X[next]),
+      closesS: a.window.value.closesS,
       cream: { input: a.whiskInput.value, timeFactor: time?.factor ?? 1, airFactor: air?.factor ?? 1, logSd: Math.log(lateS / opensS) / (time ? 1.2816 : 1) },
       egg: null,
     };

@@ -20,6 +20,8 @@ export function applyTellEdit(sheet: Sheet, change: TellEdit, context: EditConte
       return { ...sheet, portions: change.portions };
     case 'set-batches':
       return part ? setPart(sheet, part.id, { whisk: { ...part.whisk, batches: change.batches } }, context) : sheet;
+    case 'set-mixer':
+      return part ? setPart(sheet, part.id, { whisk: { ...part.whisk, mixerId: change.mixerId, batches: 1 } }, context) : sheet;
     case 'set-cream-temperature':
       return part ? setPart(sheet, part.id, { whisk: { ...part.whisk, creamC: change.creamC } }, context) : sheet;
     case 'set-heat':

@@ -2,7 +2,8 @@ import { SWEETNESS_BANDS, sweetnessPer100 } from '../composition/sweetness';
 import { inSentence, plainNumber, roughNumber, showFigure, showHours, showRange, withUnit, type Figure } from '../figure';
 import { addToReachFat, readFat } from '../foam/fat';
 import { holdRange } from '../sheet/learnt';
-import { bowlfulsNeeded, whiskWarnings } from '../foam/whisk';
+import { CHURNS_FROM_C } from '../foam/house';
+import { bowlfulsNeeded, whip, whiskWarnings } from '../foam/whisk';
 import type { Fault, Result } from '../result';
 import { DOSE_BANDS, REFERENCE_BLOOM, SOAK_WATER_PER_G } from '../setting/house';
 import { mainPart, servedFoam, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
@@ -29,7 +30,7 @@ import { frozenTells } from './frozen-tells';
 import { heatTells } from './heat-tells';
 import { setterTells } from './setter-tells';
 import { structureTells } from './structure-tells';
-import { worstFirst, type Stretch, type Tell, type TellAction, type TellState, type Track } from './tell';
+import { plainTell, worstFirst, type Stretch, type Tell, type TellAction, type TellState, type Track } from './tell';
 
 const NB = '\u00a0';
 const show = (figure: Figure): Stretch => ({ figure, shown: showFigure(figure) });
@@ -62,7 +63,7 @@ export function sheetTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] 
   const ofPart = (a: PartAnalysis, tells: readonly Tell[]): readonly Tell[] => (many ? tells.map((t) => named(t, a, main)) : tells);
   const tells = [
     ...structureTells(s),
-    ...s.parts.flatMap((a) => ofPart(a, isWhippedKind(a.part.kind) ? [fatTell(a, s), ...bowlTells(a), airTell(a, s), ...dissolveTell(a)] : [])),
+    ...s.parts.flatMap((a) => ofPart(a, isWhippedKind(a.part.kind) ? [fatTell(a, s), ...bowlTells(a, kitchen), airTell(a, s), ...dissolveTell(a)] : [])),
     portionsTell(s),
     sweetnessTell(main, s),
     ...servedFoam(s).flatMap((a) => ofPart(a, [holdTell(a, s, kitchen), counterTell(a, kitchen)])),
@@ -128,9 +129,10 @@ function fatAction(a: PartAnalysis, fatPct: number): TellAction | null {
 }
 
 /** Warnings of bowl and warmth that change what the cook does next. */
-function bowlTells(a: PartAnalysis): Tell[] {
+function bowlTells(a: PartAnalysis, kitchen: Kitchen): Tell[] {
   if (!a.whiskInput.ok) return [];
   const input = a.whiskInput.value;
+  if (!a.whip.ok && a.whip.fault.code === 'not-reached') return [{ key: 'bowl', state: 'near', sentence: [a.whip.fault.says], track: null, action: reachAction(a, kitchen) }];
   if (!a.whip.ok) return a.whip.fault.code === 'does-not-fit' ? [{ key: 'bowl', state: 'out', sentence: [a.whip.fault.says], track: null, action: splitAction(a, input.batches) }] : [];
   const w = a.whip.value;
   const tells: Tell[] = [];
@@ -145,20 +147,27 @@ function bowlTells(a: PartAnalysis): Tell[] {
         action: splitAction(a, input.batches),
       });
     }
-    if (warning.key === 'hardly-reached') {
-      tells.push({ key: 'bowl', state: 'near', sentence: [`The whisk hardly reaches it: the ${a.mixer?.name ?? 'bowl'} is only ${plainNumber(100 * w.fillShare, 0)}${NB}% full. Take a smaller bowl.`], track: null, action: null });
-    }
-    if (warning.key === 'warm') {
+    if (warning.key === 'lean') tells.push(plainTell('lean', warning.willStand ? 'near' : 'out', `With ${withUnit(plainNumber(input.fatPct, 1), '%')} fat ${warning.willStand ? 'firm may not come: stop at medium' : 'it thickens, but will not stand'}.`));
+    if (warning.key === 'sour') tells.push(plainTell('sour-whisk', 'near', `Sour: ${withUnit(plainNumber(input.acidGPerKg ?? 0, 1), 'g')} of acid a kilo thickens it sooner, with less air. Watch from the start.`));
+    if (warning.key === 'warm' || warning.key === 'never') {
       tells.push({
         key: 'warm',
-        state: input.creamC > 12 ? 'out' : 'near',
-        sentence: [`Cream at ${withUnit(plainNumber(input.creamC, 0), '°C')} is slower and takes less air than at 7${NB}°C or below.`],
+        state: input.creamC > CHURNS_FROM_C ? 'out' : 'near',
+        sentence: [`Cream at ${withUnit(plainNumber(input.creamC, 0), '°C')} ${input.creamC > CHURNS_FROM_C ? 'churns: grain comes soon after its peak, and firm never stands clean' : `is slower and takes less air than at 7${NB}°C or below`}.`],
         track: null,
         action: { label: `Chill to 5${NB}°C`, why: 'cream and bowl together', edit: { kind: 'set-cream-temperature', partId: a.part.id, creamC: 5 } },
       });
     }
   }
   return tells;
+}
+
+/** The first mixer of the kitchen whose wires reach so little; null where none does. */
+function reachAction(a: PartAnalysis, kitchen: Kitchen): TellAction | null {
+  if (!a.whiskInput.ok) return null;
+  const input = a.whiskInput.value;
+  const other = kitchen.mixers.filter((m) => m.kind !== 'processor' && whip({ ...input, mixer: m.kind, bowlMl: m.bowlMl }).ok).sort((x, y) => x.bowlMl - y.bowlMl)[0];
+  return other ? { label: `Whisk it in the ${other.name}`, why: 'there the wires reach it', edit: { kind: 'set-mixer', partId: a.part.id, mixerId: other.id } } : null;
 }
 
 /** Whisking it in as many bowlfuls as fit well; null when no number does. */

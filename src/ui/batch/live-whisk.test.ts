@@ -88,7 +88,7 @@ describe('what is left, in words', () => {
   it.each([
     [{ opensS: band(100, 130), closesS: band(150, 180) }, false, 80, 'The window opens in 20 s to 50 s.'],
     [{ opensS: band(100, 130), closesS: band(150, 180) }, true, 120, 'The window is open: 30 s to 1:00 min left.'],
-    [{ opensS: band(100, 130), closesS: null }, true, 140, 'The window is open, and stays so.'],
+    [{ opensS: band(100, 130), closesS: null }, true, 140, 'The window is open: from here it changes little.'],
     [{ opensS: band(100, 130), closesS: band(150, 180) }, true, 200, 'The window closes now.'],
     [{ opensS: null, closesS: null }, false, 20, 'It never comes there.'],
   ] as const)('%o', (view, open, now, words) => expect(plain(leftWords(view, open, now))).toBe(words));

@@ -57,7 +57,7 @@ export function leftWords({ opensS, closesS }: Pick<LiveView, 'opensS' | 'closes
   if (!opensS) return 'It never comes there.';
   const opens = open ? null : until(opensS, nowS);
   if (opens) return `The window opens in ${opens}.`;
-  if (!closesS) return 'The window is open, and stays so.';
+  if (!closesS) return 'The window is open: from here it changes little.';
   const closes = until(closesS, nowS);
   return closes ? `The window is open: ${closes} left.` : 'The window closes now.';
 }

@@ -22,7 +22,7 @@ function words(phase: TimerPhase, marks: TimerMarks | null, s: number, stage: st
     case 'watch':
       return `Look now: ${stage} may be there; expected in ${showSeconds(Math.ceil(marks.opensS - s))}.`;
     case 'stop':
-      return marks.closesS === null ? 'Stop when it looks right: it goes no further.' : `Stop now: ${showSeconds(Math.max(0, Math.ceil(marks.closesS - s)))} left.`;
+      return marks.closesS === null ? 'Stop when it looks right: from here it changes little.' : `Stop now: ${showSeconds(Math.max(0, Math.ceil(marks.closesS - s)))} left.`;
     case 'over':
       return `The window closed ${showSeconds(s - (marks.closesS ?? s))} ago: stop and look. Grainy edges come back with a little fresh cream.`;
     case 'stopped':

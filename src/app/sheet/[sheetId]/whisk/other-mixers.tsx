@@ -66,7 +66,7 @@ export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
               </th>
               {cell(window && bowlfuls !== null ? bowlfuls : '–', 'fig')}
               {cell(window ? showRoughSeconds(window.opensS) : why, window ? 'fig' : 'text-ink-soft')}
-              {cell(window?.closesS != null ? showRoughSeconds(window.closesS - window.opensS) : window ? 'no hurry' : '', 'text-ink-soft')}
+              {cell(window?.closesS != null ? showRoughSeconds(window.closesS - window.opensS) : window ? 'wide' : '', 'text-ink-soft')}
             </tr>
           );
         })}

@@ -49,12 +49,11 @@ export function WhiskDesk() {
   );
 }
 
-/** How far the clock is drawn: past butter, or well past where the cream stops. */
+/** How far the clock is drawn: past butter, or well past firm where there is none. */
 function endOf(w: Whip): number {
   const butter = secondsTo(w, STAGE_X.butter);
   if (butter !== null) return Math.ceil((butter * 1.12) / 10) * 10;
-  const near = secondsTo(w, Math.min(0.97, w.ceilingX * 0.995)) ?? 600;
-  return Math.ceil((near * 1.4) / 10) * 10;
+  return Math.ceil((secondsTo(w, STAGE_X.firm)! * 1.6) / 10) * 10;
 }
 
 function Forecast({ a, whip }: { readonly a: PartAnalysis; readonly whip: Whip }) {
@@ -65,7 +64,7 @@ function Forecast({ a, whip }: { readonly a: PartAnalysis; readonly whip: Whip }
   const onClockLine = useCallback((left: number, right: number) => setLine((l) => (l.left === left && l.right === right ? l : { left, right })), []);
   const at = Math.min(endS, cursor ?? window?.opensS ?? endS / 2);
   const says = window
-    ? `${a.part.whisk.stage} after about ${showRoughSeconds(window.opensS)}${window.closesS === null ? ', and it goes no further' : `, about ${showRoughSeconds(window.closesS - window.opensS)} to stop in`}`
+    ? `${a.part.whisk.stage} after about ${showRoughSeconds(window.opensS)}${window.closesS === null ? ', and then it changes little' : `, about ${showRoughSeconds(window.closesS - window.opensS)} to stop in`}`
     : `${a.part.whisk.stage} is never reached`;
   return (
     <>

@@ -11,13 +11,13 @@ function words(warning: WhiskWarning, input: WhiskInput, w: Whip, mixer: string)
   const full = withUnit(plainNumber(100 * w.fillShare, 0), '%');
   switch (warning.key) {
     case 'never':
-      return warning.why === 'lean'
-        ? `Too lean for ${input.target}: fat ${withUnit(plainNumber(input.fatPct, 1), '%')} ${warning.reaches ? `goes no further than ${warning.reaches}` : 'does not come to soft'}.`
-        : `Too warm for ${input.target}: at ${withUnit(plainNumber(input.creamC, 0), '°C')} it ${warning.reaches ? `goes no further than ${warning.reaches}` : 'holds no peak'}. Chill cream and bowl to 5\u00a0°C.`;
+      return `Too warm for ${input.target}: at ${withUnit(plainNumber(input.creamC, 1), '°C')} it churns ${warning.reaches ? `past ${warning.reaches}` : 'before any peak stands'}. Chill cream and bowl to 5\u00a0°C.`;
+    case 'lean':
+      return `Lean: with ${withUnit(plainNumber(input.fatPct, 1), '%')} fat ${warning.willStand ? 'firm may not come' : 'it thickens, but will not stand'}.`;
+    case 'sour':
+      return 'Acid thickens it sooner and tighter than plain cream: watch from the start.';
     case 'warm':
       return `Cream at ${withUnit(plainNumber(input.creamC, 0), '°C')} is warm: slower, and it takes less air than at 7\u00a0°C or below.`;
-    case 'hardly-reached':
-      return `The whisk hardly reaches it: ${mixer} is ${full} full. Take a smaller bowl.`;
     case 'climbs-out':
       return `It will climb out: ${mixer} is ${full} full before the air. Split it.`;
     case 'too-full':
