@@ -160,6 +160,9 @@ const gelatinCalculator = define({
     doseGPerKg: z.number(),
     band: z.object({ low: z.number(), high: z.number() }),
     harsh: z.boolean(),
+    /** What else sets, and all together, as g of 225-bloom a kg. */
+    supports: z.array(z.object({ name: z.string(), gPerKg: z.number() })),
+    setsGPerKg: z.number(),
     verdict: z.string(),
     /** In the gelatin at hand. */
     advisedG: z.number(),
@@ -173,8 +176,8 @@ const gelatinCalculator = define({
     const back = here ? { fromG: here.toG, toG: here.fromG } : undefined;
     const advised = gelatinForStrength(dose.value.advised225G, REFERENCE_BLOOM, bloom, school, back);
     if (!advised.ok) return advised;
-    const { doseGPerKg, band, harsh, verdict } = dose.value;
-    return ok({ gelatin225G: same.value, doseGPerKg, band, harsh, verdict, advisedG: advised.value });
+    const { doseGPerKg, band, harsh, supports, setsGPerKg, verdict } = dose.value;
+    return ok({ gelatin225G: same.value, doseGPerKg, band, harsh, supports: [...supports], setsGPerKg, verdict, advisedG: advised.value });
   },
 });
 

@@ -32,6 +32,7 @@ export const STARTING_RULES: KitchenRules = {
   roomC: 20,
   scaleStepG: 1,
   standardDrinkG: 10,
+  eggRule: 'table',
   authority: '',
   waterBoilsC: 100,
   cooling: null,

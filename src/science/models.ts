@@ -16,12 +16,12 @@ import { FOLD_TOO_WARM_C, FOLD_WINDOWS, GANACHE_WINDOW, HOB_SPREAD, ICE_VOLUME, 
 import { equivalentMinutes, whiskedCurve } from '../core/heat/lethality';
 import { boilSyrup } from '../core/heat/syrup';
 import type { Result } from '../core/result';
-import { DOSE_BANDS, DOSE_SPREAD, HARSH_EXTRA, OTHER_SETTERS, RUBBERY_G_PER_KG, SET, SET_NEEDS, SET_SPREAD, SHARE_SETTERS, SPOONFUL_C, STRINGS } from '../core/setting/house';
+import { CREAM_BANDS, DOSE_BANDS, DOSE_SPREAD, OTHER_SETTERS, RUBBERY_G_PER_KG, SET, SET_NEEDS, SET_SPREAD, SHARE_SETTERS, SOUR_EXTRA, SPOONFUL_C, STRINGS, STRONG_EXTRA, SUPPORTS } from '../core/setting/house';
 import { setMaturity } from '../core/setting/set';
 import { temper } from '../core/setting/tempering';
 import { dairyCream } from '../core/composition/cream';
 import { guest } from '../core/heat/meeting';
-import { CREAM_GIVES, DENSE_BELOW_PCT, MUSH_AFTER, SOAK_BANDS, SOAK_SPREAD, SOFTENING, SPONGE_WATER_PCT, SYRUP_OVER } from '../core/tin/house';
+import { CREAM_GIVES, DENSE_BELOW_PCT, DISSOLVES_FROM_SUGAR_PCT, MUSH_AFTER, POROUS, SOAK_BANDS, SOAK_SPREAD, SOFTENING, SPONGE_WATER_PCT, SYRUP_OVER } from '../core/tin/house';
 import { soakPace, uptakePct } from '../core/tin/soak';
 import { softeningOf } from '../core/tin/softening';
 import { BEST_KNOWN_RATIO } from '../core/vessel/packing/best-known';
@@ -135,7 +135,7 @@ export function modelPages(): readonly ModelPage[] {
       file: 'softening',
       title: 'When a biscuit bends in cream',
       equation: 't = 0.85·(h/2·(1 − f))²/D; f is what the dip filled',
-      constants: [['D', `${SOFTENING.plainMm2PerS} mm²/s plain and thin, ${SOFTENING.denseMm2PerS} dense (takes up less than ${DENSE_BELOW_PCT} % in 4 s), × ${SOFTENING.dipped} dipped`], ['falls apart', `after ${MUSH_AFTER.dry} times that, dipped ${MUSH_AFTER.dipped} times that of the dry one (ours, ±50 %)`], ['a sponge', `with more than ${SPONGE_WATER_PCT} % water of its own: bends from the start`], ['spread', pct(SOFTENING.spread)]],
+      constants: [['D', `${SOFTENING.plainMm2PerS} mm²/s plain and thin, ${SOFTENING.denseMm2PerS} dense (takes up less than ${DENSE_BELOW_PCT} % in 4 s), up to × ${SOFTENING.dipped} as the dip fills it`], ['open biscuits', `× ${POROUS.faster} at ${POROUS.openGPerMl} g/mL or less, × 1 from ${POROUS.closeGPerMl} on`], ['a meringue', `more than ${DISSOLVES_FROM_SUGAR_PCT} % sugar: dissolves, no hour`], ['falls apart', `after ${MUSH_AFTER} times the dry hours (ours, ±50 %)`], ['a sponge', `with more than ${SPONGE_WATER_PCT} % water of its own: bends from the start`], ['spread', pct(SOFTENING.spread)]],
       picture: plot({ title: 'Soft through nine tenths, laid dry', x: 'height of the biscuit, mm', y: 'hours', spread: SOFTENING.spread, lines: [line('plain', steps(2, 10), softH([60, 60, 60])), line('dense', steps(2, 10), softH([9, 14, 22]), true)] }),
       stops: 'Cream that touches it on both sides, in the fridge. The reference has no term for what a dip has already wetted: a finger dipped right would want 30 h, and trays are good after a night; so only the dry core counts (ours).',
     },
@@ -150,18 +150,18 @@ export function modelPages(): readonly ModelPage[] {
     {
       file: 'hold',
       title: 'How long it keeps its shape',
-      equation: 'h = 10·(F/36)²·A·s·u·3.5^((4 − T)/10)·stage·sour, above 20 °C 8^((20 − T)/10) more; never longer than it may be kept',
-      constants: [['hours at 4 °C, 36 %, nothing added', String(HOLD_H)], ['A', `gelatin ${HOLD_GAIN.gelatinPerGPerKg} per g/kg, mascarpone ${HOLD_GAIN.mascarponeShare}, cream cheese ${HOLD_GAIN.softCheeseShare}, strained yoghurt ${HOLD_GAIN.strainedYoghurtShare} per share, raw starch ${HOLD_GAIN.rawStarchPct} per %, xanthan ${HOLD_GAIN.xanthanPerGPerKg}, milk powder or cooked starch ${HOLD_GAIN.powderPerGPerKg} per g/kg; at most ${HOLD_GAIN_CAP}`], ['each 10 °C warmer', `÷ ${HOLD_Q10}`], ['above 20 °C each 10 °C', `÷ ${HOLD_WARM.q10}`], ['stage', Object.entries(STAGE_HOLD).map(([k, v]) => `${k} × ${v}`).join(', ')], ['sugar', `+${SUGAR_HOLD.perG} per g in 100 g, at most × ${SUGAR_HOLD.most}`], ['kind of cream', `long-life × ${CREAM_KINDS['long-life'].hold}, stabilised × ${CREAM_KINDS.stabilised.hold}, plant × ${PLANT_CREAM.hold}`], ['juice or wine, by % of the mass', SOUR_HOLD.map(([x, f]) => `${x}→${f}`).join(', ')], ['gelatin fades', `from ${GELATIN_FADES_C.from} to ${GELATIN_FADES_C.gone} °C`], ['keeping, °C→h', `${KEEPING_H.byPlace.slice(1, -1).map(([c, h]) => `${c}→${h}`).join(', ')}; ${KEEPING_H.rawEgg} h with raw egg`], ['spread', pct(SPREAD.hold)]],
+      equation: 'h = 10·(F/36)²·A·s·u·3.5^((4 − T)/10)·stage·sour, above 25 °C 20^((25 − T)/10) in its place; never longer than it may be kept',
+      constants: [['hours at 4 °C, 36 %, nothing added', String(HOLD_H)], ['A', `gelatin ${HOLD_GAIN.gelatinPerGPerKg} per g/kg, mascarpone ${HOLD_GAIN.mascarponeShare}, cream cheese ${HOLD_GAIN.softCheeseShare}, strained yoghurt ${HOLD_GAIN.strainedYoghurtShare} per share, raw starch ${HOLD_GAIN.rawStarchPct} per %, xanthan ${HOLD_GAIN.xanthanPerGPerKg}, milk powder or cooked starch ${HOLD_GAIN.powderPerGPerKg} per g/kg; at most ${HOLD_GAIN_CAP}`], ['each 10 °C warmer', `÷ ${HOLD_Q10}`], [`above ${HOLD_WARM.fromC} °C each 10 °C`, `÷ ${HOLD_WARM.q10}`], ['stage', Object.entries(STAGE_HOLD).map(([k, v]) => `${k} × ${v}`).join(', ')], ['sugar', `+${SUGAR_HOLD.perG} per g in 100 g, at most × ${SUGAR_HOLD.most}`], ['kind of cream', `long-life × ${CREAM_KINDS['long-life'].hold}, stabilised × ${CREAM_KINDS.stabilised.hold}, plant × ${PLANT_CREAM.hold}`], ['juice or wine, by % of the mass', SOUR_HOLD.map(([x, f]) => `${x}→${f}`).join(', ')], ['gelatin fades', `from ${GELATIN_FADES_C.from} to ${GELATIN_FADES_C.gone} °C`], ['keeping, °C→h', `${KEEPING_H.byPlace.slice(1, -1).map(([c, h]) => `${c}→${h}`).join(', ')}; ${KEEPING_H.rawEgg} h with raw egg`], ['spread', pct(SPREAD.hold)]],
       picture: plot({ title: 'Hold by temperature', x: 'where it stands, °C', y: 'hours, shape alone', spread: SPREAD.hold, lines: [line('36 %, plain', steps(0, 24), hold((x) => ({ tempC: x }))), line('with 3 g/kg gelatin', steps(0, 24), hold((x) => ({ tempC: x, gelatinGPerKg: 3 })), true)] }),
-      stops: 'Fat 25–60 %, −1 to 45 °C. From 28 °C on gelatin counts for nothing. The widest spread of all: the first thing that a kitchen’s own log corrects. Keeping follows the local food code.',
+      stops: 'Fat 25–60 %, −1 to 45 °C. From 32 °C on gelatin counts for nothing. The widest spread of all: the first thing that a kitchen’s own log corrects. Keeping follows the local food code.',
     },
     {
       file: 'gelatin',
       title: 'Gelatin: dose, tempering, set',
       equation: 'd = 1000·m·√(B/225)/M; maturity(t) = (1 − e^(−(t/4)^0.6))/(1 − e^(−4.5^0.6)) from a core under 15 °C',
-      constants: [['bands, g/kg', Object.values(DOSE_BANDS).map((b) => `${b.name} ${b.low}–${b.high}`).join(', ') + `; rubbery above ${RUBBERY_G_PER_KG}`], ['sour or strong', `+${100 * HARSH_EXTRA} %`], ['dose spread', pct(DOSE_SPREAD)], ['strings', `mix under ${STRINGS.belowC} °C with more than ${STRINGS.aboveGPerKg} g/kg`], ['first spoonful lands at', `${SPOONFUL_C.wish} °C (${SPOONFUL_C.low}–${SPOONFUL_C.high})`], ['needed', Object.values(SET_NEEDS).map((s) => `${s.name} ${s.maturity}`).join(', ') + `, core ≤ ${SET.coldAtMostC} °C`], ['set spread', pct(SET_SPREAD)]],
+      constants: [['bands, g/kg', Object.values(DOSE_BANDS).map((b) => `${b.name} ${b.low}–${b.high}`).join(', ') + `; rubbery above ${RUBBERY_G_PER_KG}`], ['in creams of 15 % fat and more', Object.entries(CREAM_BANDS).map(([k, b]) => `${k} ${b.low}–${b.high}`).join(', ')], ['what else sets, g/kg for each % of the mass (±40 %)', Object.values(SUPPORTS).map((x) => `${x.name} ${x.perPct.toFixed(3)}`).join(', ')], ['sour, g acid a kg → more', SOUR_EXTRA.slice(1, 3).map(([x, y]) => `${x}→+${100 * y} %`).join(', ')], ['strong, % vol → more', STRONG_EXTRA.slice(1, -1).map(([x, y]) => `${x}→+${100 * y} %`).join(', ')], ['dose spread', pct(DOSE_SPREAD)], ['strings', `mix under ${STRINGS.belowC} °C from ${STRINGS.fromGPerKg} g/kg on`], ['first spoonful lands at', `${SPOONFUL_C.wish} °C (${SPOONFUL_C.low}–${SPOONFUL_C.high})`], ['needed', Object.values(SET_NEEDS).map((s) => `${s.name} ${s.maturity}`).join(', ') + `, core ≤ ${SET.coldAtMostC} °C`], ['set spread', pct(SET_SPREAD)]],
       picture: plot({ title: 'Maturity of a set', x: 'hours under 15 °C', y: 'maturity', lines: [line('maturity', steps(0, 18), setMaturity)] }),
-      stops: 'Above 15 % alcohol it will not set reliably; raw protease fruit never lets it. Kitchens also count strength linearly or leaf for leaf: both are shown.',
+      stops: 'Above 30 % alcohol it will not set reliably; raw protease fruit never lets it. Kitchens also count strength linearly or leaf for leaf: both are shown.',
     },
     {
       file: 'tempering',

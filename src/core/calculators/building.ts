@@ -67,10 +67,10 @@ export const soakCalculator = define({
 export const softeningCalculator = define({
   name: 'softening',
   answers: 'Hours in cream until a biscuit bends, and until it falls apart.',
-  input: z.object({ biscuit: BiscuitSchema, waterPct: z.number().min(0).max(100).default(4), /** Share of what it can hold that the dip filled. */ filled: z.number().min(0).max(2).default(0) }),
+  input: z.object({ biscuit: BiscuitSchema, waterPct: z.number().min(0).max(100).default(4), /** Share of what it can hold that the dip filled. */ filled: z.number().min(0).max(2).default(0), /** g of one, where it is known. */ pieceG: z.number().positive().max(5000).optional(), /** g of sugar in 100 g of it. */ sugarPct: z.number().min(0).max(100).default(0) }),
   output: z.object({ softH: z.number(), range: z.tuple([z.number(), z.number()]), mushH: z.number(), dense: z.boolean(), sponge: z.boolean() }),
-  run: ({ biscuit, waterPct, filled }) => {
-    const s = softeningOf(biscuit, waterPct, filled);
+  run: ({ biscuit, waterPct, filled, pieceG, sugarPct }) => {
+    const s = softeningOf(biscuit, waterPct, filled, { pieceG: pieceG ?? null, sugarPct });
     return s.ok ? ok({ ...s.value, range: [s.value.range[0], s.value.range[1]] as [number, number] }) : s;
   },
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { freezingCurve, freezingStartC, frozenShare, knifeWindow, solutionOf } from '../heat/freezing';
 import { BOWL_HEAT, BOWL_TOUCHED, type BowlKind } from '../heat/house';
-import { EGG_KINDS, eggVerdict } from '../heat/lethality';
+import { EGG_KINDS, EGG_RULES, eggVerdict } from '../heat/lethality';
 import { bowlGuest, guest, massFor, mixingC, temperatureFor, type Guest } from '../heat/meeting';
 import { boilSyrup, reducingMinutes } from '../heat/syrup';
 import { LEVER_NAMES, FREEZING_LEVERS, moveSliceTo, sliceC } from '../sheet/frozen';
@@ -81,9 +81,9 @@ export const reduceCalculator = define({
 export const eggCalculator = define({
   name: 'egg',
   answers: 'Whether a temperature curve reaches the usual figure for egg. Never says safe; your local code leads.',
-  input: z.object({ kind: z.enum(EGG_KINDS), curve: z.array(z.tuple([z.number(), z.number()])).min(1).max(5000), richInSugar: z.boolean().default(false) }),
+  input: z.object({ kind: z.enum(EGG_KINDS), curve: z.array(z.tuple([z.number(), z.number()])).min(1).max(5000), richInSugar: z.boolean().default(false), rule: z.enum(EGG_RULES).default('table') }),
   output: z.object({ reaches: z.boolean(), by: z.enum(['one-point', 'hold']).nullable(), peakC: z.number(), equivalentMin: z.number(), referenceC: z.number() }),
-  run: ({ kind, curve, richInSugar }) => eggVerdict(kind, curve, richInSugar),
+  run: ({ kind, curve, richInSugar, rule }) => eggVerdict(kind, curve, richInSugar, rule),
 });
 
 export const freezingCalculator = define({

@@ -6,7 +6,7 @@ import { gridOf } from '../heat/solver/grid';
 import { march } from '../heat/solver/march';
 import { materialOf, type Material } from '../heat/solver/material';
 import { stirredCurve } from '../heat/stirred';
-import { effectiveH, WALLS } from '../heat/surface';
+import { AIR_H, effectiveH, WALLS } from '../heat/surface';
 import { fail, ok, within, type Result } from '../result';
 
 /** A cooked base that is to be cooled. */
@@ -26,6 +26,8 @@ export interface BaseInput {
   readonly placeH: number;
   readonly placeC: number;
   readonly placeName: string;
+  /** What the place carries off for each degree that it is warmer than set, W/K: hot food warms it. Null for one that never warms. */
+  readonly placeUaWPerK: number | null;
   readonly roomC: number;
 }
 
@@ -50,6 +52,8 @@ const MOST_H = 24;
 const BATH_H = 250;
 const ICE_WATER_C = 0;
 const DOWN_TO_C = 4;
+const STRIP_M2 = 2;
+const UNDER_STILL = 0.5;
 
 /** Stirred in an ice bath, spread in a tray, or left in its pan: each against a rule (physics; ±30 % stirred, ±20 % in the place). */
 export function baseWays(base: HotBase, i: BaseInput, rule: CoolingRule): Result<readonly BaseWay[]> {
@@ -62,7 +66,7 @@ export function baseWays(base: HotBase, i: BaseInput, rule: CoolingRule): Result
   const bathed = stirredCurve({ heat: heatContent(base.mixture, base.freezingG), massG: base.mixture.massG, startC: base.startC, areaM2: Math.PI * radiusM ** 2 + 2 * Math.PI * radiusM * depthM, outerH: BATH_H, wallM2KPerW: 0.001 / WALLS.steel.k, bathC: ICE_WATER_C }, DOWN_TO_C);
   if (!bathed.ok) return bathed;
   const material = materialOf(base.name, base.mixture, base.freezingG, 0);
-  const tray = trayCurve(material, base.startC, i);
+  const tray = trayCurve(base, material, i);
   const pan = stillCurve(material, base.startC, i, radiusM, depthM);
   const way = (key: BaseWay['key'], name: string, curve: BaseWay['curve']): BaseWay | null => {
     const verdict = coolingVerdict(curve, rule);
@@ -74,13 +78,18 @@ export function baseWays(base: HotBase, i: BaseInput, rule: CoolingRule): Result
 }
 
 /** The warmest point of a layer in a steel tray under film, min and °C. */
-function trayCurve(material: Material, startC: number, i: Pick<BaseInput, 'depthMm' | 'placeH' | 'placeC'>): BaseWay['curve'] {
+function trayCurve(base: HotBase, material: Material, i: Pick<BaseInput, 'depthMm' | 'placeH' | 'placeC' | 'placeUaWPerK'>): BaseWay['curve'] {
+  const { startC } = base;
+  // Still air under a warm floor hardly moves: about half of what it takes from above (textbook figures for plates facing up and down).
+  const moved = Math.min(1, Math.max(0, (i.placeH - AIR_H['still-fridge']) / (AIR_H['fan-fridge'] - AIR_H['still-fridge'])));
   const h = (cover: number): number => {
-    const made = effectiveH(i.placeH, cover > 0 ? 'none' : 'steel', cover > 0 ? 0 : 0.8, cover);
+    const made = effectiveH(cover > 0 ? i.placeH : i.placeH * (UNDER_STILL + (1 - UNDER_STILL) * moved), cover > 0 ? 'none' : 'steel', cover > 0 ? 0 : 0.8, cover);
     return made.ok ? made.value : 0;
   };
   const grid = gridOf({ kind: 'long', half: () => 1, layers: [{ material, fromM: 0, toM: i.depthMm / 1000, startC }], side: { h: 0, air: 0 }, bottom: { h: h(0), air: 0 }, top: { h: h(0.02), air: 0 }, across: 1, up: 16 });
-  const run = march({ grid, airs: [{ setC: i.placeC, uaWPerK: null, bodies: 1 }], mostH: MOST_H, untilC: Math.max(i.placeC + 0.3, DOWN_TO_C) });
+  // The grid is a strip two metres wide and one long: as much of it as the base spreads to.
+  const areaM2 = volumeMl(base.mixture, 60) / 1e6 / (i.depthMm / 1000);
+  const run = march({ grid, airs: [{ setC: i.placeC, uaWPerK: i.placeUaWPerK, bodies: areaM2 / STRIP_M2 }], mostH: MOST_H, untilC: Math.max(i.placeC + 0.3, DOWN_TO_C) });
   return run.ok ? Array.from(run.value.h, (x, k) => [60 * x, run.value.warmest[k]!] as const) : [];
 }
 
@@ -89,7 +98,7 @@ function stillCurve(material: Material, startC: number, i: BaseInput, radiusM: n
   const side = effectiveH(i.placeH, 'steel', 1);
   const top = effectiveH(i.placeH, 'none', 0, 0.02);
   const grid = gridOf({ kind: 'round', half: () => radiusM, layers: [{ material, fromM: 0, toM: depthM, startC }], side: { h: side.ok ? side.value : 0, air: 0 }, bottom: { h: side.ok ? side.value : 0, air: 0 }, top: { h: top.ok ? top.value : 0, air: 0 }, across: 10, up: 14 });
-  const run = march({ grid, airs: [{ setC: i.placeC, uaWPerK: null, bodies: 1 }], mostH: MOST_H, untilC: Math.max(i.placeC + 0.3, DOWN_TO_C) });
+  const run = march({ grid, airs: [{ setC: i.placeC, uaWPerK: i.placeUaWPerK, bodies: 1 }], mostH: MOST_H, untilC: Math.max(i.placeC + 0.3, DOWN_TO_C) });
   return run.ok ? Array.from(run.value.h, (x, k) => [60 * x, run.value.warmest[k]!] as const) : [];
 }
 
@@ -100,7 +109,7 @@ function stillCurve(material: Material, startC: number, i: BaseInput, radiusM: n
 export function depthThatMeets(base: HotBase, i: Omit<BaseInput, 'depthMm'>, rule: CoolingRule): Result<number> {
   const material = materialOf(base.name, base.mixture, base.freezingG, 0);
   const meets = (depthMm: number): boolean => {
-    const verdict = coolingVerdict(trayCurve(material, base.startC, { ...i, depthMm }), rule);
+    const verdict = coolingVerdict(trayCurve(base, material, { ...i, depthMm }), rule);
     return verdict.ok && verdict.value.stages.every((s) => s.state === 'met');
   };
   if (!meets(3)) return fail('depthMm', 'never', `In the ${i.placeName.toLowerCase()} at ${Math.round(i.placeC)}\u00a0°C no depth meets that rule: an ice bath first, or a colder place.`);

@@ -165,7 +165,7 @@ const CUSTARD: HotBase = (() => {
   const a = analyseSheet(partsSheet([['c', 'custard', 'Custard', ['1000 g milk', '4 yolks', '120 g caster sugar', '45 g corn starch']]]), KITCHEN).parts[0]!;
   return { name: 'Custard', mixture: a.reading.mixture, freezingG: a.reading.freezingG, startC: 85 };
 })();
-const PLACE = { panMm: 200, depthMm: 40, placeH: 15, placeC: 4, placeName: 'Fan fridge', roomC: 20 };
+const PLACE = { panMm: 200, depthMm: 40, placeH: 15, placeC: 4, placeName: 'Fan fridge', placeUaWPerK: 15, roomC: 20 };
 
 describe('cooked bases', () => {
   it('an ice bath meets the rule, a deep pan does not, and the depth that meets it does', () => {

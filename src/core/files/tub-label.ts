@@ -1,4 +1,4 @@
-import { plainNumber, withUnit } from '../figure';
+import { plainNumber, roughNumber, withUnit } from '../figure';
 import type { SheetAnalysis } from '../sheet/analyse';
 
 /** What stands on a tub or a tray. */
@@ -20,12 +20,15 @@ const NOT_FOR_CHILDREN = { gPerPortion: 0.5, abvPct: 0.5 } as const;
 /** What must be said of a dessert, in words. */
 export function declarations(s: SheetAnalysis): readonly string[] {
   const allergens = [...new Set(s.parts.flatMap((a) => a.reading.allergens))].sort();
+  const nuts = [...new Set(s.parts.flatMap((a) => a.reading.nuts))].sort();
+  const named = (a: string): string => (a === 'tree-nut' ? (nuts.length > 0 ? nuts.join(', ') : 'tree nuts') : a.replaceAll('-', ' '));
+  const caffeineMg = s.parts.reduce((mg, a) => mg + a.leftShare * a.reading.caffeineMg, 0) / s.sheet.portions;
   const ethanolG = s.mixture.massG > 0 ? s.mixture.grams.ethanol / s.sheet.portions : 0;
   return [
-    allergens.length > 0 ? `Contains ${allergens.map((a) => (a === 'tree-nut' ? 'tree nuts' : a.replaceAll('-', ' '))).join(', ')}` : 'No listed allergens; check for traces',
+    allergens.length > 0 ? `Contains ${allergens.map(named).join(', ')}` : 'Allergens: none entered; check every packet',
     ...(ethanolG >= NOT_FOR_CHILDREN.gPerPortion || s.abvPct >= NOT_FOR_CHILDREN.abvPct ? [`Alcohol ${withUnit(plainNumber(ethanolG, 1), 'g')} a portion: not for children`] : []),
     ...(s.keeping.rawEgg ? [s.sheet.family === 'semifreddo' ? 'Raw or lightly cooked egg: once soft, eat it the same day' : 'Raw or lightly cooked egg'] : []),
-    ...(s.parts.some((a) => a.reading.caffeine) ? ['Contains caffeine'] : []),
+    ...(s.parts.some((a) => a.reading.caffeine) ? [caffeineMg >= 1 ? `Contains caffeine: about ${withUnit(roughNumber(caffeineMg), 'mg')} a portion` : 'Contains caffeine'] : []),
   ];
 }
 

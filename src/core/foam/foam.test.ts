@@ -230,7 +230,7 @@ describe('whisking', () => {
     const air = (change: Partial<WhiskInput>): number => whipped({ ...reference, ...change }).reachablePct;
     expect(firm({}) / firm({ mascarponeShare: 0.5 })).toBeCloseTo(2.1, 9);
     expect(firm({}) / firm({ softCheeseShare: 0.5 })).toBeCloseTo(2.1, 9);
-    expect(firm({}) / firm({ acidGPerKg: 5 })).toBeCloseTo(1.6, 9);
+    expect(firm({}) / firm({ acidGPerKg: 5 })).toBeCloseTo(1.7, 9);
     expect(firm({ acidGPerKg: 12 })).toBe(firm({ acidGPerKg: 8 }));
     expect(air({ acidGPerKg: 5 }) / air({})).toBeCloseTo(0.85, 9);
     expect(firm({}) / firm({ longLifeShare: 1 })).toBeCloseTo(0.7, 9);
@@ -364,9 +364,9 @@ describe('hold', () => {
     expect(value(holdOf({ ...firm, keepingRuleH: 48 })).shownH).toBe(48);
     expect(keepingHours(20, false, null)).toBe(2);
   });
-  it('the gelatin’s part fades from 20 to 28 °C', () => {
+  it('the gelatin’s part fades evenly by factor from 20 to 32 °C', () => {
     const part = (tempC: number): number => value(holdOf({ ...bare, tempC, gelatinGPerKg: 6 })).cleanH / value(holdOf({ ...bare, tempC })).cleanH;
-    expect([part(20), part(24), part(28), part(35)].map((x) => Math.round(1000 * x) / 1000)).toEqual([4.3, 2.65, 1, 1]);
+    expect([part(20), part(26), part(32), part(40)].map((x) => Math.round(1000 * x) / 1000)).toEqual([4.3, 2.074, 1, 1]);
   });
   it('juice or wine helps from 2 to 25 %, most from 5 to 15; soft and grainy hold less, butter nothing', () => {
     const at = (sourLiquidPct: number): number => value(holdOf({ ...bare, sourLiquidPct })).cleanH;
@@ -383,10 +383,11 @@ describe('hold', () => {
     expect(clean({ stabilisedShare: 1 })).toBeCloseTo(30, 9);
     expect(clean({ plantShare: 0.5 })).toBeCloseTo(35, 9);
   });
-  it('milk fat melts above 20 °C: eight times shorter for ten degrees', () => {
+  it('the last milk fat melts above 25 °C: twenty times shorter for ten degrees', () => {
     const clean = (tempC: number): number => value(holdOf({ ...bare, tempC })).cleanH;
     expect(clean(14) / clean(4)).toBeCloseTo(1 / 3.5, 9);
-    expect(clean(30) / clean(20)).toBeCloseTo(1 / 8, 9);
+    expect(clean(25) / clean(15)).toBeCloseTo(1 / 3.5, 9);
+    expect(clean(35) / clean(25)).toBeCloseTo(1 / 20, 9);
   });
   it('keeps 72 h to 5 °C, 24 at 8, 2 from 12 on, and never jumps', () => {
     expect([4, 5, 6.5, 8, 10, 12, 20].map((c) => Math.round(10 * keepingHours(c, false, null)) / 10)).toEqual([72, 72, 41.6, 24, 6.9, 2, 2]);

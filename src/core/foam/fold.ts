@@ -1,4 +1,4 @@
-import { FIRST_PORTION_KEEPS, FOLD_KEEPS, STIFF_FOLD_KEEPS, WHISKED_IN_KEEPS } from './house';
+import { FIRST_PORTION_KEEPS, FOLD_KEEPS, STIFF_FOLD_KEEPS, WHISKED_IN_KEEPS, WHITES_IN_FAT_KEEP } from './house';
 
 /** Something with air in it that is folded in; volumes in mL. */
 export interface FoamVolume {
@@ -10,6 +10,8 @@ export interface FoamVolume {
 export interface Fold extends FoamVolume {
   /** Share (0–1) that is given up first to loosen the base; 0 for none. */
   readonly firstShare: number;
+  /** Whites that meet fat: part of their air is gone before they are under. */
+  readonly fragile?: boolean;
   /** Beaten in rather than folded. */
   readonly whiskedIn: boolean;
 }
@@ -36,14 +38,15 @@ export function foldAccount(base: FoamVolume, folds: readonly Fold[], stiff: boo
   return folds.map((fold) => {
     mixMl += fold.mixMl;
     const there = airMl + fold.airMl;
-    if (fold.whiskedIn) airMl = there * WHISKED_IN_KEEPS;
+    const arrives = fold.airMl * (fold.fragile ? WHITES_IN_FAT_KEEP : 1);
+    if (fold.whiskedIn) airMl = (airMl + arrives) * WHISKED_IN_KEEPS;
     else {
       const first = Math.min(1, Math.max(0, fold.firstShare));
       if (first > 0) {
-        airMl = airMl * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS) + first * fold.airMl * FIRST_PORTION_KEEPS;
+        airMl = airMl * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS) + first * arrives * FIRST_PORTION_KEEPS;
         hard = false;
       }
-      airMl = (airMl + (1 - first) * fold.airMl) * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS);
+      airMl = (airMl + (1 - first) * arrives) * (hard ? STIFF_FOLD_KEEPS : FOLD_KEEPS);
     }
     return { mixMl, airMl, broughtMl: fold.airMl, keeps: there > 0 ? airMl / there : 1 };
   });

@@ -48,9 +48,9 @@ export function holdOf(input: HoldInput): Result<Hold> {
     return fail('keepingRuleH', 'not-positive', 'The kitchen’s keeping rule must be more than 0\u00a0h.');
   }
   const { from, gone } = GELATIN_FADES_C;
-  const gelatin = input.gelatinGPerKg * Math.min(1, Math.max(0, (gone - input.tempC) / (gone - from)));
+  const gelatinLeft = Math.min(1, Math.max(0, (gone - input.tempC) / (gone - from)));
   const full =
-    (1 + HOLD_GAIN.gelatinPerGPerKg * gelatin) *
+    (1 + HOLD_GAIN.gelatinPerGPerKg * input.gelatinGPerKg) ** gelatinLeft *
     (1 + HOLD_GAIN.mascarponeShare * input.mascarponeShare) *
     (1 + HOLD_GAIN.softCheeseShare * input.softCheeseShare) *
     (1 + HOLD_GAIN.strainedYoghurtShare * input.strainedYoghurtShare) *

@@ -59,7 +59,7 @@ export const RATE_LOSS_PER_SUGAR = { start: 0.01, 'soft-peak': 0.003 } as const;
 /** Rate gained per share (0–1) of the dairy: mascarpone and soft cheese bring fat that is ready to stand. */
 export const RATE_GAIN_PER_SHARE = { mascarpone: 2.2, softCheese: 2.2 } as const;
 /** Sour cream thickens sooner and takes less air, per g of acid in a kg of the bowl, up to so much acid. */
-export const SOUR_WHISK = { rate: 0.12, air: 0.03, most: 8 } as const;
+export const SOUR_WHISK = { rate: 0.14, air: 0.03, most: 8 } as const;
 /** What the kind of cream does to rate, air and hold; pasteurised is 1. */
 export const CREAM_KINDS = {
   'long-life': { rate: 0.7, air: 1.15, hold: 2 },
@@ -106,10 +106,10 @@ export const HOLD_GAIN = {
 export const HOLD_GAIN_CAP = 20;
 /** Each 10 °C warmer shortens the hold by this factor. */
 export const HOLD_Q10 = 3.5;
-/** Above 20 °C milk fat melts: from there each 10 °C shortens it so much more. */
-export const HOLD_WARM = { fromC: 20, q10: 8 } as const;
-/** The gelatin's part of the hold fades between these, °C. */
-export const GELATIN_FADES_C = { from: 20, gone: 28 } as const;
+/** The last of the milk fat melts above this: from there each 10 °C shortens it so much (decision 119). */
+export const HOLD_WARM = { fromC: 25, q10: 20 } as const;
+/** Gelatin melts at 27–32 °C: its part of the hold fades evenly by factor between these, °C (decision 119). */
+export const GELATIN_FADES_C = { from: 20, gone: 32 } as const;
 /** Sugar binds water: hold gained per g of added sugar per 100 g of dairy, and its most. */
 export const SUGAR_HOLD = { perG: 0.02, most: 1.4 } as const;
 /** How long each stage holds against medium and firm; butter holds nothing. */
@@ -148,6 +148,8 @@ export const FOLD_KEEPS = 0.93;
 export const WARM_BASE_C = 30;
 /** Into a base stiffer than the foam, or warmer than 30 °C. */
 export const STIFF_FOLD_KEEPS = 0.85;
+/** Whites that meet chocolate or cheese lose air to its fat before they are folded under; this is kept of theirs (ours, ±25 %: a mousse of 170 g chocolate and four eggs comes to about a litre). */
+export const WHITES_IN_FAT_KEEP = 0.55;
 /** The sacrificed first portion keeps this of its own air. */
 export const FIRST_PORTION_KEEPS = 0.55;
 /** A foam that is whisked in rather than folded. */

@@ -24,6 +24,18 @@ describe('a cooling curve against a usual rule', () => {
     expect(states([[0, 65], [10, 55], [80, 8]], one)).toEqual(['met']);
     expect(states([[0, 65], [10, 55], [120, 8]], one)).toEqual(['late']);
   });
+  it('what warms again is late again, however soon it had been there', () => {
+    expect(states([[0, 80], [30, 57], [100, 20], [150, 45], [300, 21], [380, 5]])).toEqual(['late', 'met']);
+    expect(states([[0, 80], [30, 57], [100, 20], [110, 30]])).toEqual(['running', 'running']);
+    expect(states([[0, 80], [30, 57], [100, 20], [160, 30]])).toEqual(['late', 'running']);
+  });
+  it('the presets say what they ask', () => {
+    for (const rule of COOLING_RULES) {
+      expect(rule.name.startsWith(`${rule.fromC} to`), rule.name).toBe(true);
+      for (const [toC] of rule.stages) expect(rule.name).toContain(`${toC} °C`);
+    }
+    expect(COOLING_RULES.map((r) => [r.fromC, ...r.stages.flat()])).toEqual([[57, 21, 120, 5, 360], [63, 8, 90], [63, 10, 120], [60, 21, 120, 5, 360]]);
+  });
   it('never hot: no clock; no reading: a fault', () => {
     expect(states([[0, 20], [60, 5]])).toEqual(['running', 'running']);
     expect(coolingVerdict([], two).ok).toBe(false);

@@ -12,7 +12,9 @@ export interface CoolingRule {
 
 export const COOLING_RULES: readonly CoolingRule[] = [
   { key: 'two-stage', name: '57 to 21 °C in 2 h, to 5 °C in 6 h', fromC: 57, stages: [[21, 120], [5, 360]] },
-  { key: 'one-stage', name: '60 to 8 °C in 90 min', fromC: 60, stages: [[8, 90]] },
+  { key: 'one-stage', name: '63 to 8 °C in 90 min', fromC: 63, stages: [[8, 90]] },
+  { key: 'two-hours', name: '63 to 10 °C in 2 h', fromC: 63, stages: [[10, 120]] },
+  { key: 'two-stage-60', name: '60 to 21 °C in 2 h, to 5 °C in 6 h', fromC: 60, stages: [[21, 120], [5, 360]] },
 ];
 
 /** A kitchen's own figures as a rule; the usual presets where it has none. */
@@ -35,16 +37,22 @@ export interface CoolingVerdict {
   readonly stages: readonly CoolingStage[];
 }
 
-/** Minute at which a curve falls through a temperature after a minute, straight between readings; null where it does not. */
-function fallsThrough(curve: readonly Reading[], tC: number, afterMin: number): number | null {
+/** Minute at which a curve falls through a temperature after a minute, straight between readings: the first time, or for good; null where it does not. */
+function fallsThrough(curve: readonly Reading[], tC: number, afterMin: number, which: 'first' | 'last'): number | null {
+  let found: number | null = null;
   for (let i = 0; i < curve.length; i++) {
     const [min, c] = curve[i]!;
-    if (min < afterMin || c > tC) continue;
+    if (min < afterMin) continue;
+    if (c > tC) {
+      if (which === 'last') found = null;
+      continue;
+    }
+    if (found !== null) continue;
     const before = curve[i - 1];
-    if (!before || before[1] <= tC) return Math.max(min, afterMin);
-    return Math.max(afterMin, before[0] + ((min - before[0]) * (before[1] - tC)) / (before[1] - c));
+    found = !before || before[1] <= tC ? Math.max(min, afterMin) : Math.max(afterMin, before[0] + ((min - before[0]) * (before[1] - tC)) / (before[1] - c));
+    if (which === 'first') return found;
   }
-  return null;
+  return found;
 }
 
 /**
@@ -54,15 +62,15 @@ function fallsThrough(curve: readonly Reading[], tC: number, afterMin: number): 
 export function coolingVerdict(curve: readonly Reading[], rule: CoolingRule): Result<CoolingVerdict> {
   const checked = equivalentMinutes(curve, 60);
   if (!checked.ok) return checked;
-  const hottest = curve.findIndex(([, c]) => c === Math.max(...curve.map(([, t]) => t)));
-  if (curve[hottest]![1] < rule.fromC) return ok({ startMin: null, stages: rule.stages.map(([toC, withinMin]) => ({ toC, withinMin, tookMin: null, state: 'running' })) });
-  const startMin = fallsThrough(curve, rule.fromC, curve[hottest]![0]) ?? null;
+  const hot = curve.findIndex(([, c]) => c >= rule.fromC);
+  const startMin = hot < 0 ? null : fallsThrough(curve, rule.fromC, curve[hot]![0], 'first');
   const lastMin = curve.at(-1)![0];
   if (startMin === null) return ok({ startMin, stages: rule.stages.map(([toC, withinMin]) => ({ toC, withinMin, tookMin: null, state: 'running' })) });
   return ok({
     startMin,
     stages: rule.stages.map(([toC, withinMin]) => {
-      const there = fallsThrough(curve, toC, startMin);
+      // What warms again has not arrived: only the last fall counts.
+      const there = fallsThrough(curve, toC, startMin, 'last');
       const tookMin = there === null ? null : there - startMin;
       return { toC, withinMin, tookMin, state: (tookMin ?? lastMin - startMin) > withinMin ? 'late' : tookMin === null ? 'running' : 'met' };
     }),

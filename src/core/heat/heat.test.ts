@@ -121,6 +121,7 @@ describe('egg', () => {
   it.each([
     ['white', 56.7],
     ['whole', 60],
+    ['sweet-whole', 61.1],
     ['yolk', 61.1],
     ['sweet-yolk', 63.3],
   ] as const)('%s held 3.5 min at %s °C is just the table', (kind, t) => {
@@ -137,6 +138,18 @@ describe('egg', () => {
     const n = 200_000;
     for (let i = 0; i < n; i++) sum += (6 / n) * 10 ** ((50 + (16 * (i + 0.5)) / n - 60) / 4.6);
     expect(exact).toBeCloseTo(sum, 6);
+  });
+  it('only time at 55 °C (white) or 57 °C (whole, yolk) and above counts: below it germs grow', () => {
+    const reaches = (kind: 'white' | 'whole' | 'yolk' | 'sweet-yolk', c: number, min: number): boolean => value(eggVerdict(kind, [[0, c], [min, c]], false)).reaches;
+    expect([reaches('white', 45, 1320), reaches('white', 54.9, 600), reaches('white', 55, 20), reaches('yolk', 45, 11_500), reaches('whole', 56.9, 600), reaches('whole', 57, 60)]).toEqual([false, false, true, false, false, true]);
+    // A ramp through the limit counts from where it crosses.
+    const ramp = value(eggVerdict('white', [[0, 45], [20, 65]], false)).equivalentMin;
+    expect(ramp).toBeCloseTo(value(equivalentMinutes([[0, 55], [10, 65]], 56.7)), 9);
+  });
+  it('an authority may ask for 71 °C alone, or for 70 °C for two minutes', () => {
+    const by = (curve: readonly (readonly [number, number])[], rule: 'table' | 'one-point' | 'two-minutes') => value(eggVerdict('yolk', curve, false, rule)).by;
+    expect([by([[0, 66], [5, 66]], 'table'), by([[0, 66], [5, 66]], 'one-point'), by([[0, 71]], 'one-point')]).toEqual(['hold', null, 'one-point']);
+    expect([by([[0, 70], [2, 70]], 'two-minutes'), by([[0, 70], [1.9, 70]], 'two-minutes'), by([[0, 75]], 'two-minutes')]).toEqual(['hold', null, null]);
   });
   it('rich in sugar, only the one-point rule counts', () => {
     expect(value(eggVerdict('sweet-yolk', [[0, 66], [10, 66]], true)).reaches).toBe(false);

@@ -51,6 +51,8 @@ export const CUSTARD_OFF_HOB_C = 83;
 export const ICE_BATH = { toC: 4, iceC: -5 } as const;
 /** From this share of added sugar on, sugar protects germs beyond what the egg tables cover: the one-point rule leads. */
 export const RICH_IN_SUGAR = 0.2;
+/** Of whole egg the tables end here already. */
+export const RICH_WHOLE_EGG = 0.12;
 /** Yolk counts as sweetened from this share of sugar on (as the tables do). */
 export const SWEET_YOLK = 0.02;
 /** A written boil-off may differ by so many g before it is mentioned. */

@@ -1,6 +1,6 @@
 import { USUAL_COLD } from '../cold/usual';
 import type { SweetnessBand } from '../composition/sweetness';
-import { CUP_SYSTEMS, differsBySystem, unitSize, type CupSystem } from '../measures/units';
+import { CUP_SYSTEMS, differsBySystem, type CupSystem } from '../measures/units';
 import { splitLine } from '../measures/line';
 import { newLine, type EditContext } from '../sheet/edits';
 import { FORMAT_VERSION, goesByItself, USUAL_WAIT_H, type Family, type PartKind, type Use } from '../sheet/kinds';
@@ -87,7 +87,7 @@ export function readingToSheet(r: Reading, to: ToSheet): SheetRead {
     const feeds = read.feeds.length > 0 ? listed : read.takes.flatMap((t): Line[] => {
       const from = shells.find((x) => x.id === partIds.get(t.part));
       if (!from) return [];
-      const text = feedText(t.share, t.says, from.name, r, t.part);
+      const text = withCups(feedText(t.share, t.says, from.name, r, t.part), r.cups.system, context.measures.cups);
       return [{ id: newId(), text, ingredientId: null, fromPartId: from.id, lastGood: { text, ingredientId: null, fromPartId: from.id }, stepId: firstFeeding(r, read.id, t.part, stepIds) }];
     });
     const place = new Map<string, number>([...r.lines.map((l, k) => [lineIds[k]!, l.draft.start] as const), ...read.feeds.map((f, k) => [feeds[k]!.id, f.start] as const)]);
@@ -134,18 +134,9 @@ function partOf(p: ReadPart, id: string, mixerId: string, use: Use): Part {
 const usualStage = (kind: PartKind, use: Use): 'soft' | 'medium' | 'firm' => (use === 'pipe' && (kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown') ? 'firm' : 'medium');
 
 /** 'all of the cream', '1/4 of the cream', '1 cup of the cream', 'the rest of the cream' where others take a share of it too. */
-/** Cream or egg at its usual air, 100 %, g/mL (house). */
-const FOAM_G_PER_ML = 0.5;
-const AIRY: ReadonlySet<PartKind> = new Set(['whipped-cream', 'cheese-cream', 'crown', 'egg-foam']);
-
 function feedText(share: number, says: string, name: string, r: Reading, from: string): string {
   const shared = r.parts.flatMap((p) => p.takes.filter((t) => t.part === from)).length > 1;
-  const amount = splitLine(`${says} foam`).amounts[0];
-  // A foam is weighed, not spooned: its cups become grams.
-  if (amount?.unit?.dimension === 'volume' && amount.quantity.ok) {
-    const airy = r.parts.find((p) => p.id === from)?.kind;
-    return `${Math.round(amount.quantity.value * unitSize(amount.unit, r.cups.system) * (airy !== undefined && AIRY.has(airy) ? FOAM_G_PER_ML : 1))} g of the ${name}`;
-  }
+  if (splitLine(`${says} foam`).amounts[0]?.unit?.dimension === 'volume') return `${says} of the ${name}`;
   if (says !== '' && /\d|half|third|quarter/i.test(says)) return `${says} of the ${name}`;
   if (shared && share >= 0.5) return `the rest of the ${name}`;
   if (share >= 0.985) return `all of the ${name}`;

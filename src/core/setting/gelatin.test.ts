@@ -49,12 +49,31 @@ describe('dose', () => {
     [18.5, 'rubbery'],
   ])('%s g/kg to pipe is %s', (g, verdict) => expect(read({ gelatin225G: g }).verdict).toBe(verdict));
   it('asks a quarter more when sour or strong', () => {
-    expect(read({ acidGPerKg: 9 }).band).toEqual({ low: 6.25, high: 8.75 });
-    expect(read({ abvPct: 4.1 }).harsh).toBe(true);
-    expect(read({ acidGPerKg: 8, abvPct: 4 }).harsh).toBe(false);
+    expect(read({ acidGPerKg: 10 }).band).toEqual({ low: 6.25, high: 8.75 });
+    expect(read({ acidGPerKg: 8 }).band.low).toBeCloseTo(5 * 1.125, 9);
+    expect(read({ abvPct: 5 }).band.low).toBeCloseTo(6.25, 9);
+    expect(read({ abvPct: 18 }).band).toEqual({ low: 7.5, high: 10.5 });
+    expect(read({ acidGPerKg: 6, abvPct: 3 }).harsh).toBe(false);
   });
-  it('will not set above 15 % alcohol, nor with raw protease fruit', () => {
-    expect(read({ abvPct: 15.1 }).verdict).toBe('no-set-alcohol');
+  it('in cream the bands are lower, coming in from 10 to 15 % fat', () => {
+    const band = (use: GelatinDoseInput['use'], fatPct: number) => read({ use, fatPct }).band;
+    expect([band('glass', 15), band('slice', 15), band('turn-out', 30)]).toEqual([{ low: 5, high: 7 }, { low: 7, high: 10 }, { low: 8, high: 12 }]);
+    expect([band('glass', 10), band('slice', 0), band('turn-out', 5)]).toEqual([{ low: 6, high: 9 }, { low: 9, high: 12 }, { low: 12, high: 15 }]);
+    expect(band('slice', 12.5)).toEqual({ low: 8, high: 11 });
+    expect(band('pipe', 30)).toEqual({ low: 5, high: 7 });
+  });
+  it('counts what else sets in gelatin’s worth, and shows the parts', () => {
+    const worth = (supportPct: GelatinDoseInput['supportPct']): number => read({ gelatin225G: 1, supportPct }).setsGPerKg - 1;
+    expect([worth({ cheese: 40 }), worth({ cocoaButter: 6 }), worth({ cookedStarch: 2 }), worth({ custardYolk: 8 }), worth({ hardFat: 10 })].map((x) => Math.round(1000 * x) / 1000)).toEqual([5, 4, 3, 1, 4]);
+    // 900 g of filling with 45 % cream cheese and two leaves of 1.7 g platinum (250 bloom): it stands to be cut.
+    const cheese = read({ gelatin225G: 3.4 * Math.sqrt(250 / 225), totalG: 900, use: 'slice', fatPct: 25, supportPct: { cheese: 45 } });
+    expect(cheese.verdict).toBe('in-band');
+    expect(cheese.supports).toEqual([{ name: 'cream cheese', gPerKg: 5.625 }]);
+    expect(read({ gelatin225G: 3.4, totalG: 900, use: 'slice', fatPct: 25 }).verdict).toBe('under');
+  });
+  it('will not set above 30 % alcohol, nor with raw protease fruit', () => {
+    expect(read({ abvPct: 30.1 }).verdict).toBe('no-set-alcohol');
+    expect(read({ abvPct: 18, gelatin225G: 21, use: 'turn-out' }).verdict).toBe('in-band');
     expect(read({ rawProteaseFruit: true }).verdict).toBe('no-set-protease');
   });
   it('advises the middle of the band', () => expect(read({}).advised225G).toBeCloseTo(6, 12));

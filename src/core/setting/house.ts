@@ -12,21 +12,45 @@ export const DOSE_BANDS = {
   'turn-out': { name: 'to turn out of a mould', low: 12, high: 15 },
 } as const;
 export type GelatinUse = keyof typeof DOSE_BANDS;
+/** In creams, where fat helps to set: g/kg by use; and the share of fat (%) at which these hold wholly, coming in from the first. */
+export const CREAM_BANDS: Readonly<Partial<Record<GelatinUse, { readonly low: number; readonly high: number }>>> = { glass: { low: 5, high: 7 }, slice: { low: 7, high: 10 }, 'turn-out': { low: 8, high: 12 } };
+export const CREAM_FAT_PCT = { from: 10, wholly: 15 } as const;
+/** What else sets, as g of 225-bloom gelatin a kg for each % of the mass (house ±40 %). */
+export const SUPPORTS = {
+  cheese: { name: 'cream cheese', perPct: 5 / 40 },
+  cocoaButter: { name: 'cocoa butter', perPct: 4 / 6 },
+  cookedStarch: { name: 'cooked starch', perPct: 3 / 2 },
+  custardYolk: { name: 'cooked yolk', perPct: 1 / 8 },
+  hardFat: { name: 'coconut or palm fat', perPct: 4 / 10 },
+} as const;
+export type Support = keyof typeof SUPPORTS;
+export const SUPPORT_SPREAD = 0.4;
 /** Above this it is rubbery. */
 export const RUBBERY_G_PER_KG = 18;
-/** Sour (about pH 4 and below) or stronger than 4 % alcohol: a quarter more. */
-export const HARSH_EXTRA = 0.25;
-export const SOUR_ACID_G_PER_KG = 8;
-export const STRONG_ABV_PCT = 4;
+/** Sour (about pH 4 and below) or strong: so much more of it, by g of acid a kg and by % vol; straight between, with no step. */
+export const SOUR_EXTRA: readonly (readonly [acidGPerKg: number, extra: number])[] = [
+  [0, 0],
+  [6, 0],
+  [10, 0.25],
+  [1000, 0.25],
+];
+export const STRONG_EXTRA: readonly (readonly [abvPct: number, extra: number])[] = [
+  [0, 0],
+  [3, 0],
+  [5, 0.25],
+  [13, 0.25],
+  [17, 0.5],
+  [100, 0.5],
+];
 /** Above this it will not set reliably. */
-export const NO_SET_ABV_PCT = 15;
+export const NO_SET_ABV_PCT = 30;
 /** Soaked leaf keeps about this many times its mass of water. */
 export const SOAK_WATER_PER_G = 5;
 
 /** Gelatin goes in melted, at 50–60 °C: taken at 55. */
 export const MELTED_GELATIN_C = 55;
 /** Gelatin that meets something so cold, and is so much, strings. */
-export const STRINGS = { belowC: 18, aboveGPerKg: 6 } as const;
+export const STRINGS = { belowC: 18, fromGPerKg: 2 } as const;
 /** What the first spoonful's mix is brought to. */
 export const SPOONFUL_C = { wish: 25, low: 22, high: 28 } as const;
 

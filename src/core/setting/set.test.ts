@@ -46,9 +46,16 @@ describe('tempering', () => {
     expect(back.ok && Math.abs(back.value - 25)).toBeLessThan(0.2);
   });
   it('a small dose does not string, a warm base needs no spoonful', () => {
-    const small = temper(3, 15, cream(1000), 3);
+    const small = temper(1.9, 10, cream(1000), 1.9);
     expect(small.ok && small.value.strings).toBe(false);
-    expect(temper(10, 50, cream(500, 26), 9).ok).toBe(false);
+    const some = temper(2, 10, cream(1000), 2);
+    expect(some.ok && some.value.strings).toBe(true);
+    expect(temper(10, 50, cream(500, 26), 9)).toMatchObject({ ok: true, value: { spoonfulG: 0, strings: false } });
+    // All 40 g of cream in 60 g of melted gelatin: no 25 °C, and it is said.
+    const little = temper(10, 50, cream(40), 100);
+    expect(little.ok && little.value.spoonfulG).toBe(40);
+    expect(little.ok && little.value.spoonfulC).toBeCloseTo(little.ok ? little.value.atOnceC : NaN, 9);
+    expect(little.ok && little.value.spoonfulC).toBeGreaterThan(30);
     expect(temper(0, 50, cream(500), 9).ok).toBe(false);
   });
 });

@@ -5,6 +5,7 @@ import { foldAccount, type Fold, type FoldStep } from '../foam/fold';
 import { holdOf, type Hold } from '../foam/hold';
 import { BUTTERCREAM_OVERRUN, STAGE_X, WARM_BASE_C } from '../foam/house';
 import { ONE_POINT_C } from '../heat/house';
+import type { EggRule } from '../heat/lethality';
 import { airShareAt, foamVolumeMl, reachableOverrunPct } from '../foam/overrun';
 import { eggWhip, type EggWhip } from '../foam/egg-whisk';
 import { overrunAtStage, stopWindow, whip, type StopWindow, type Whip } from '../foam/whisk';
@@ -73,6 +74,8 @@ export interface PartAnalysis {
   readonly learnt: PartLearnt;
   /** What the cook's own steps heat it to. */
   readonly ownHeat: OwnHeat;
+  /** What the kitchen's authority takes as enough heat for egg. */
+  readonly eggRule: EggRule;
   /** Whether it holds egg that counts as raw, its own or taken from another part. */
   readonly rawEgg: boolean;
   readonly holdFridge: Result<Hold>;
@@ -88,7 +91,12 @@ export interface PartAnalysis {
 /** One fold, with the foam that it brought. */
 export interface NamedFold extends FoldStep {
   readonly name: string;
+  /** The line that brings it, and the part that it takes from. */
+  readonly lineId: string;
+  readonly fromPartId: string;
   readonly firstShare: number;
+  /** Whites that meet fat here. */
+  readonly fragile: boolean;
 }
 
 /** A part as it lies in the vessel. */
@@ -211,7 +219,7 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
   const whipped = chain(chain(whiskInput, whip), (w) => ok(correctedWhip(w, learnt.time?.factor ?? 1, learnt.air?.factor ?? 1)));
   const eggFoam = eggFoamOf(part, reading);
   const ownHeat = ownHeatOf(part.id, sheet.steps);
-  const egg = eggOf({ part, reading, eggFoam, ownHeat });
+  const egg = eggOf({ part, reading, eggFoam, ownHeat, eggRule: kitchen.rules.eggRule });
   const fedFrom = reading.lines.flatMap((l) => (l.fromPart && l.read ? [sourceOf(l.fromPart.id)] : [])).filter((x) => x !== null);
   const rawEgg = bringsRawEgg(egg !== null && !eggHeated(egg), ownHeat.baked || (ownHeat.tempC ?? 0) >= ONE_POINT_C, fedFrom);
   const foam = foamOf(part, reading, mixMl, whiskInput, whipped, eggFoam, sourceOf);
@@ -241,6 +249,7 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
     eggWhip: eggFoam && (mixer ? eggWhip({ foam: eggFoam.foam, mixer: mixer.kind, bowlMl: mixer.bowlMl, speed: part.whisk.speed, mixMl, batches: part.whisk.batches, eggC: part.heat.eggC }) : noMixer()),
     learnt,
     ownHeat,
+    eggRule: kitchen.rules.eggRule,
     rawEgg,
     holdFridge: hold(kitchen.rules.fridgeC),
     holdCounter: hold(kitchen.rules.roomC),
@@ -251,6 +260,7 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
       acidGPerKg: massG > 0 ? (1000 * reading.mixture.grams.acid) / massG : 0,
       abvPct: abv,
       rawProteaseFruit: reading.rawProteaseFruit,
+      ...setsWith(reading),
     }),
     abvPct: abv,
     leftG: massG * leftShare,
@@ -291,8 +301,9 @@ function foamOf(part: Part, r: PartReading, mixMl: number, whiskInput: Result<Wh
 }
 
 function foldedFoam(part: Part, r: PartReading, mixMl: number, sourceOf: SourceOf): Result<Foam> {
-  const folds: (Fold & { readonly name: string })[] = [];
+  const folds: (Fold & Pick<NamedFold, 'name' | 'lineId' | 'fromPartId' | 'fragile'>)[] = [];
   let foldedMixMl = 0;
+  const fatty = r.lines.some((l) => l.role === 'chocolate' || l.fromPart?.kind === 'chocolate-base' || l.role === 'cheese');
   const first = optionOf(questionNamed('first-portion')!, part.ways['first-portion']).id;
   const firstShare = first === 'third' ? 1 / 3 : first === 'quarter' ? 1 / 4 : 0;
   for (const line of r.lines) {
@@ -303,14 +314,14 @@ function foldedFoam(part: Part, r: PartReading, mixMl: number, sourceOf: SourceO
     if (source.overrunPct.value < 1) continue;
     const mixOfFold = source.mixMl * line.read.quantity;
     foldedMixMl += mixOfFold;
-    folds.push({ mixMl: mixOfFold, airMl: (mixOfFold * source.overrunPct.value) / 100, firstShare: folds.length === 0 ? firstShare : 0, whiskedIn: false, name: source.part.name });
+    folds.push({ mixMl: mixOfFold, airMl: (mixOfFold * source.overrunPct.value) / 100, firstShare: folds.length === 0 ? firstShare : 0, whiskedIn: false, fragile: fatty && (source.eggFoam?.foam === 'whites' || source.eggFoam?.foam.startsWith('french') === true), name: source.part.name, lineId: line.line.id, fromPartId: source.part.id });
   }
   const stiff = r.lines.some((l) => l.role === 'cheese' || l.role === 'chocolate' || l.fromPart?.kind === 'chocolate-base');
   const warm = [part, ...r.lines.flatMap((l) => (l.fromPart && !isWhippedKind(l.fromPart.kind) ? [l.fromPart] : []))].some((p) => (p.heat.atC ?? 0) > WARM_BASE_C);
   const baseMl = Math.max(0, mixMl - foldedMixMl);
   const account = foldAccount({ mixMl: baseMl, airMl: 0 }, folds, stiff || warm);
   const airMl = account.at(-1)?.airMl ?? 0;
-  return ok({ overrunPct: (100 * airMl) / mixMl, volumeMl: mixMl + airMl, folds: account.map((step, i) => ({ ...step, name: folds[i]!.name, firstShare: folds[i]!.firstShare })), baseMl, stiff: stiff || warm });
+  return ok({ overrunPct: (100 * airMl) / mixMl, volumeMl: mixMl + airMl, folds: account.map((step, i) => ({ ...step, name: folds[i]!.name, lineId: folds[i]!.lineId, fromPartId: folds[i]!.fromPartId, firstShare: folds[i]!.firstShare, fragile: folds[i]!.fragile })), baseMl, stiff: stiff || warm });
 }
 
 /** What biscuits take up as they lie, from their sizes; null where the larder has none for some of them. */
@@ -355,6 +366,16 @@ function whiskInputOf(part: Part, r: PartReading, mixer: Mixer | null, fatPct: n
     batches: plan.batches,
     target: plan.stage,
   });
+}
+
+/** Fat and what else sets of a part, % of its mass. */
+function setsWith(r: PartReading) {
+  const { massG, grams } = r.mixture;
+  const pct = (g: number): number => (massG > 0 ? (100 * g) / massG : 0);
+  return {
+    fatPct: pct(grams.milk_fat + grams.cocoa_fat + grams.egg_fat + grams.other_fat),
+    supportPct: { cheese: pct(r.roleG['soft-cheese']), cocoaButter: pct(grams.cocoa_fat), cookedStarch: pct(r.cookedStarchG), custardYolk: pct(r.custardYolkG), hardFat: pct(r.hardFatG) },
+  };
 }
 
 /** Of all cream in the bowl, what is long-life, stabilised or of plants, 0–1. */

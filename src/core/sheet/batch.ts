@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { clockFace, plainNumber, showFactor, withUnit } from '../figure';
-import { EGG_KINDS } from '../heat/lethality';
+import { EGG_KINDS, EGG_RULES } from '../heat/lethality';
 import { ForecastSchema } from './forecast';
 import { READING_KINDS, ReadingKindSchema } from './readings';
 import { StepWhiskSchema } from './step-whisk-schema';
@@ -25,7 +25,7 @@ const StepSchema = z.object({
   useWithinMin: z.number().nullable().default(null),
   tempC: z.number().nullable().default(null),
   heat: z
-    .discriminatedUnion('use', [z.object({ use: z.literal('egg'), egg: z.enum(EGG_KINDS), richInSugar: z.boolean() }), z.object({ use: z.literal('cooling') }), z.object({ use: z.literal('syrup') }), z.object({ use: z.literal('reach') })])
+    .discriminatedUnion('use', [z.object({ use: z.literal('egg'), egg: z.enum(EGG_KINDS), richInSugar: z.boolean(), rule: z.enum(EGG_RULES).default('table') }), z.object({ use: z.literal('cooling') }), z.object({ use: z.literal('syrup') }), z.object({ use: z.literal('reach') })])
     .nullable()
     .default(null),
   wayKey: z.string().default(''),

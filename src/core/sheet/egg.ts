@@ -1,6 +1,6 @@
 import type { Ingredient } from '../composition/ingredient';
-import { BOWL_TOUCHED, CUSTARD_OFF_HOB_C, RICH_IN_SUGAR, STEAM_STOP_C, SWEET_YOLK, SWISS_STOPS } from '../heat/house';
-import { eggVerdict, readCurve, whiskedCurve, type EggKind, type EggVerdict, type Reading } from '../heat/lethality';
+import { BOWL_TOUCHED, CUSTARD_OFF_HOB_C, RICH_IN_SUGAR, RICH_WHOLE_EGG, STEAM_STOP_C, SWEET_YOLK, SWISS_STOPS } from '../heat/house';
+import { eggVerdict, readCurve, TWO_MINUTES, whiskedCurve, type EggKind, type EggRule, type EggVerdict, type Reading } from '../heat/lethality';
 import { mixingC } from '../heat/meeting';
 import { ok, type Result } from '../result';
 import { optionOf, questionNamed } from '../ways/questions';
@@ -53,10 +53,10 @@ export function eggOf(a: EggBowl): EggReading | null {
   const has = (role: (typeof EGG_ROLES)[number]): boolean => eggs.some((l) => l.role === role);
   const massG = a.reading.mixture.massG;
   const sugarShare = massG > 0 ? a.reading.addedSugarG / massG : 0;
-  const kind: EggKind = has('egg') ? 'whole' : has('yolk') ? (sugarShare >= SWEET_YOLK ? 'sweet-yolk' : 'yolk') : 'white';
-  const richInSugar = sugarShare > RICH_IN_SUGAR;
+  const kind: EggKind = has('egg') ? (sugarShare >= SWEET_YOLK ? 'sweet-whole' : 'whole') : has('yolk') ? (sugarShare >= SWEET_YOLK ? 'sweet-yolk' : 'yolk') : 'white';
+  const richInSugar = sugarShare > (has('egg') ? RICH_WHOLE_EGG : RICH_IN_SUGAR);
   const base = { kind, richInSugar, notKillStep: false };
-  const judged = (from: EggReading['from'], curve: Result<readonly Reading[]>, notKillStep = false): EggReading => ({ ...base, way: 'heated', from, curve, verdict: curve.ok ? eggVerdict(kind, curve.value, richInSugar) : null, notKillStep });
+  const judged = (from: EggReading['from'], curve: Result<readonly Reading[]>, notKillStep = false): EggReading => ({ ...base, way: 'heated', from, curve, verdict: curve.ok ? eggVerdict(kind, heldFor(curve.value, a.eggRule, from), richInSugar, a.eggRule) : null, notKillStep });
   if (eggs.every((l) => isCarton(l.ingredient!))) return { ...base, way: 'carton', from: 'planned', curve: ok([]), verdict: null };
   if (a.part.heat.curve.trim() !== '') return judged('typed', readCurve(a.part.heat.curve));
   const syrup = syrupGuests(a, BOWL_TOUCHED.verdict);
@@ -68,6 +68,10 @@ export function eggOf(a: EggBowl): EggReading | null {
   if (stop !== null) return judged('planned', ok([[0, stop]]), stop < STEAM_STOP_C);
   return { ...base, way: a.part.kind === 'meringue' || a.ownHeat.baked ? 'baked' : 'raw', from: 'planned', curve: ok([]), verdict: null };
 }
+
+/** A planned stop is one moment: where the authority asks for two minutes, the method holds it so long. */
+const heldFor = (curve: readonly Reading[], rule: EggRule, from: EggReading['from']): readonly Reading[] =>
+  rule === 'two-minutes' && from === 'planned' && curve.length === 1 ? [curve[0]!, [curve[0]![0] + TWO_MINUTES.min, curve[0]![1]]] : curve;
 
 const isCarton = (i: Ingredient): boolean => i.flags.includes('pasteurised');
 

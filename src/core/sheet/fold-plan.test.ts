@@ -59,3 +59,26 @@ describe('bowlfuls that fit', () => {
     expect(fitBowlfuls(split, KITCHEN)).toEqual(split);
   });
 });
+
+describe('folds are told apart by their line', () => {
+  const weights = (parts: Parameters<typeof partsSheet>[0]): number[] => foldPlansOf(analyseSheet(partsSheet(parts), KITCHEN)).flatMap((p) => p.folds.map((f) => Math.round(f.massG)));
+  it('a quarter of the cream and the rest of it: 100 g and 300 g', () => {
+    expect(weights([['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']], ['f', 'set-filling', 'Filling', ['300 g mascarpone', '1/4 of the Cream', 'the rest of the Cream']]])).toEqual([100, 300]);
+  });
+  it('two parts of one name keep their own weights', () => {
+    expect(weights([['a', 'whipped-cream', 'Cream', ['400 g cream 36 %']], ['b', 'whipped-cream', 'Cream 2', ['200 g cream 36 %']], ['f', 'set-filling', 'Filling', ['300 g mascarpone', 'all of the Cream', 'all of the Cream 2']]])).toEqual([400, 200]);
+  });
+});
+
+describe('a part taken by the cup', () => {
+  it('weighs what a cup of its foam weighs: half of its mix for whipped cream', () => {
+    const s = analyseSheet(partsSheet([['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']], ['t', 'crown', 'Top', ['1 cup of the Cream']], ['f', 'set-filling', 'Filling', ['300 g mascarpone', 'the rest of the Cream']]]), KITCHEN);
+    const grams = (id: string): number => s.parts.find((p) => p.part.id === id)!.reading.fedG;
+    expect(grams('t')).toBeCloseTo(236.588 * 0.5, 2);
+    expect(grams('f')).toBeCloseTo(400 - 236.588 * 0.5, 2);
+  });
+  it('more cups than there is foam is said', () => {
+    const s = analyseSheet(partsSheet([['c', 'whipped-cream', 'Cream', ['100 g cream 36 %']], ['t', 'crown', 'Top', ['1 cup of the Cream']]]), KITCHEN);
+    expect(s.parts[1]!.reading.lines[0]!.fault?.code).toBe('more-than-there-is');
+  });
+});

@@ -42,10 +42,9 @@ export const foldPlansOf = (s: SheetAnalysis): readonly FoldPlan[] => s.parts.fl
 
 function planOf(s: SheetAnalysis, a: PartAnalysis, meetings: readonly Meeting[]): FoldPlan {
   const meeting = meetings.find((m) => m.kind === 'fold' && m.partId === a.part.id) ?? null;
-  const fed = a.reading.lines.filter((l) => l.kind === 'part' && l.fromPart && l.read);
   const folds = a.folds.map((f): PlannedFold => {
-    const line = fed.find((l) => s.parts.find((p) => p.part.id === l.fromPart!.id)?.part.name === f.name);
-    const source = s.parts.find((p) => p.part.id === line?.fromPart?.id) ?? null;
+    const line = a.reading.lines.find((l) => l.line.id === f.lineId);
+    const source = s.parts.find((p) => p.part.id === f.fromPartId) ?? null;
     const massG = source && line?.read ? source.reading.mixture.massG * line.read.quantity : 0;
     const bowlMl = f.mixMl + f.airMl;
     const strokes = foldStrokes(bowlMl);
@@ -65,9 +64,9 @@ function planOf(s: SheetAnalysis, a: PartAnalysis, meetings: readonly Meeting[])
   const base: FoamVolume = { mixMl: a.foldBaseMl, airMl: 0 };
   const stiff = a.foldedStiff;
   const firstShare = a.folds[0]!.firstShare;
-  const bring = a.folds.map((f, i) => ({ name: f.name, mixMl: foldMixMl(a, i), airMl: f.broughtMl }));
+  const bring = a.folds.map((f, i) => ({ name: f.name, mixMl: foldMixMl(a, i), airMl: f.broughtMl, fragile: f.fragile }));
   const kept = (order: readonly (typeof bring)[number][]): number => {
-    const account = foldAccount(base, order.map((f, i): Fold => ({ mixMl: f.mixMl, airMl: f.airMl, firstShare: i === 0 ? firstShare : 0, whiskedIn: false })), stiff);
+    const account = foldAccount(base, order.map((f, i): Fold => ({ mixMl: f.mixMl, airMl: f.airMl, firstShare: i === 0 ? firstShare : 0, whiskedIn: false, fragile: f.fragile })), stiff);
     return brought > 0 ? (100 * (account.at(-1)?.airMl ?? 0)) / brought : 100;
   };
   const orders = bring.length <= MOST_TRIED ? permutations(bring) : [bring];

@@ -8,7 +8,7 @@ import type { LineReading } from './read-part';
 import type { Step } from './schema';
 import { stepWhisk, type StepWhisk } from './step-whisk';
 import { eggOf } from './egg';
-import type { EggKind } from '../heat/lethality';
+import type { EggKind, EggRule } from '../heat/lethality';
 
 /** An amount to be weighed in a step. */
 export interface StepLine {
@@ -56,7 +56,7 @@ export interface ShownStep {
 }
 
 /** What the temperatures of a step are for. */
-export type StepHeat = { readonly use: 'egg'; readonly egg: EggKind; readonly richInSugar: boolean } | { readonly use: 'cooling' } | { readonly use: 'syrup' } | { readonly use: 'reach' };
+export type StepHeat = { readonly use: 'egg'; readonly egg: EggKind; readonly richInSugar: boolean; readonly rule: EggRule } | { readonly use: 'cooling' } | { readonly use: 'syrup' } | { readonly use: 'reach' };
 
 const EGG_STEPS = ['whisk', 'heat', 'cook'];
 
@@ -64,7 +64,7 @@ function stepHeat(step: Step, a: PartAnalysis | null): StepHeat | null {
   if (step.key === 'syrup') return { use: 'syrup' };
   if (step.key === 'cool' && a?.part.kind === 'custard') return { use: 'cooling' };
   const egg = step.tempC !== null && step.tempC >= 28 && EGG_STEPS.includes(step.key ?? '') && a ? eggOf(a) : null;
-  if (egg && egg.way === 'heated') return { use: 'egg', egg: egg.kind, richInSugar: egg.richInSugar };
+  if (egg && egg.way === 'heated') return { use: 'egg', egg: egg.kind, richInSugar: egg.richInSugar, rule: a!.eggRule };
   return step.tempC === null ? null : { use: 'reach' };
 }
 

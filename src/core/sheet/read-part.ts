@@ -3,13 +3,14 @@ import type { FoamRole, Ingredient } from '../composition/ingredient';
 import { addedSugarG, combine, mix, type Mixture, type MixtureShare, type Portion } from '../composition/mixture';
 import { sweetnessPer100, type SweetPortion } from '../composition/sweetness';
 import { roleOf, type Role } from '../larder/role';
+import { caffeineMgPer100, nutsIn } from '../larder/stimulants';
 import { cooksMeasure, readLine, splitLine, type Measures, type ReadLine } from '../measures/line';
 import { unitOf } from '../measures/units';
 import type { Fault, Result } from '../result';
 import { gelatinForStrength } from '../setting/gelatin';
 import { REFERENCE_BLOOM, SOAK_WATER_PER_G } from '../setting/house';
 import { optionOf, questionNamed } from '../ways/questions';
-import { readFeedAmount } from './feed';
+import { readFeedAmount, shareTaken } from './feed';
 import { sucroseEquivalentG, type FreezingPortion } from '../heat/freezing';
 import { isLossText, lossPortion, readLoss, type Loss } from './loss';
 import type { Line, Part } from './schema';
@@ -69,6 +70,14 @@ export interface PartReading {
   readonly rawStarchG: number;
   readonly rawProteaseFruit: boolean;
   readonly caffeine: boolean;
+  /** mg in all of it, as far as tables give it. */
+  readonly caffeineMg: number;
+  /** Tree nuts by their own names. */
+  readonly nuts: readonly string[];
+  /** What sets besides gelatin, g: starch and yolk that were cooked, fat that is hard in the cold (coconut, palm). */
+  readonly cookedStarchG: number;
+  readonly custardYolkG: number;
+  readonly hardFatG: number;
   readonly allergens: readonly string[];
 }
 
@@ -81,6 +90,8 @@ export interface FeedSources {
   readonly restShare: (partId: string) => number;
 }
 
+/** Yolk in a whole egg, share. */
+const YOLK_OF_EGG = 0.34;
 const WATER: Composition = composition({ water: 100 });
 const DAIRY_ROLES: readonly FoamRole[] = ['cream', 'milk', 'mascarpone', 'soft-cheese', 'strained-yoghurt'];
 
@@ -134,16 +145,16 @@ const faulty = (line: Line, kind: LineReading['kind'], fault: Fault, fromPart: P
 });
 
 /** A line that takes from another part, and what it brings. */
-function readFeed(line: Line, from: Part, sources: FeedSources): { reading: LineReading; source: PartReading | null; share: number } {
+function readFeed(line: Line, from: Part, sources: FeedSources, cups: Measures['cups']): { reading: LineReading; source: PartReading | null; share: number } {
   const source = sources.readingOf(from.id);
   const wrong = (fault: Fault) => ({ reading: faulty(line, 'part', fault, from), source: null, share: 0 });
   if (!source) return wrong({ field: 'text', code: 'circular', says: `${from.name} takes from this part in turn: one of the two must come first.` });
   const massG = source.mixture.massG;
   if (massG <= 0) return wrong({ field: 'text', code: 'nothing-there', says: `There is nothing in ${from.name} yet.` });
-  const amount = readFeedAmount(line.text);
+  const amount = readFeedAmount(line.text, cups);
   if (!amount.ok) return wrong(amount.fault);
   const a = amount.value;
-  const share = a.kind === 'share' ? a.share : a.kind === 'mass' ? a.massG / massG : sources.restShare(from.id);
+  const share = shareTaken(a, from.kind, massG) ?? sources.restShare(from.id);
   if (share > 1 + 1e-9) return wrong({ field: 'text', code: 'more-than-there-is', says: `${from.name} has only ${Math.round(massG)}\u00a0g: take less, or make more of it.` });
   const read: ReadLine = { massG: massG * share, rangeG: null, quantity: share, unit: unitOf('g'), fatPct: null, per100: WATER, unweighed: false };
   const cook = a.kind === 'rest' ? 'the rest' : a.kind === 'share' ? shareWords(a.share) : `${Math.round(100 * share)}\u00a0%`;
@@ -185,11 +196,14 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
   let rawStarchG = 0;
   let rawProteaseFruit = false;
   let caffeine = false;
+  let caffeineMg = 0;
+  const nuts = new Set<string>();
+  const sets = { cookedStarchG: 0, custardYolkG: 0, hardFatG: 0 };
   const heated = fruitIsCooked(part);
   for (const line of part.lines) {
     const from = line.fromPartId === null ? null : sources.partOf(line.fromPartId);
     if (from) {
-      const { reading, source, share } = readFeed(line, from, sources);
+      const { reading, source, share } = readFeed(line, from, sources, measures.cups);
       lines.push(reading);
       if (!source || !reading.read) continue;
       fedG += reading.read.massG;
@@ -203,6 +217,9 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
       rawStarchG += share * source.rawStarchG;
       rawProteaseFruit ||= source.rawProteaseFruit;
       caffeine ||= source.caffeine;
+      caffeineMg += share * source.caffeineMg;
+      source.nuts.forEach((n) => nuts.add(n));
+      for (const key of ['cookedStarchG', 'custardYolkG', 'hardFatG'] as const) sets[key] += share * source[key];
       source.allergens.forEach((a) => allergens.add(a));
       continue;
     }
@@ -229,6 +246,14 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
     } else if (per.gelatin_protein > 0) gelatin225G += (massG * per.gelatin_protein) / 100;
     rawProteaseFruit ||= !heated && ingredient.flags.includes('protease');
     caffeine ||= ingredient.flags.includes('caffeine');
+    caffeineMg += (massG * (caffeineMgPer100(ingredient) ?? 0)) / 100;
+    nutsIn(ingredient).forEach((n) => nuts.add(n));
+    if (part.kind === 'custard') {
+      sets.cookedStarchG += (massG * per.starch) / 100;
+      if (reading.role === 'yolk') sets.custardYolkG += massG;
+      if (reading.role === 'egg') sets.custardYolkG += massG * YOLK_OF_EGG;
+    }
+    if (/^(?:coconut-(?:oil|cream)|cream-of-coconut|shortening)/.test(ingredient.id)) sets.hardFatG += (massG * per.other_fat) / 100;
     ingredient.allergens.forEach((a) => allergens.add(a));
   }
   if (soakWaterG > 0) portions.push({ massG: soakWaterG, per100: WATER, ownSweetness: null });
@@ -264,6 +289,11 @@ function readLines(part: Part, larder: ReadonlyMap<string, Ingredient>, measures
     rawStarchG: rawStarchG * stays,
     rawProteaseFruit,
     caffeine,
+    caffeineMg: caffeineMg * stays,
+    nuts: [...nuts].sort(),
+    cookedStarchG: sets.cookedStarchG * stays,
+    custardYolkG: sets.custardYolkG * stays,
+    hardFatG: sets.hardFatG * stays,
     allergens: [...allergens].sort(),
   };
 }

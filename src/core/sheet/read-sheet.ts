@@ -1,6 +1,6 @@
 import type { Ingredient } from '../composition/ingredient';
 import type { Measures } from '../measures/line';
-import { readFeedAmount } from './feed';
+import { readFeedAmount, shareTaken } from './feed';
 import { readPart, type FeedSources, type PartReading } from './read-part';
 import type { Part, Sheet } from './schema';
 
@@ -22,7 +22,7 @@ export function readSheet(sheet: Sheet, larder: ReadonlyMap<string, Ingredient>,
   const sources: FeedSources = {
     partOf: (id) => byId.get(id) ?? null,
     readingOf: (id) => (open.has(id) ? null : read(byId.get(id)!)),
-    restShare: (id) => restShareOf(id, sheet, done.get(id)?.mixture.massG ?? 0),
+    restShare: (id) => restShareOf(id, sheet, done.get(id)?.mixture.massG ?? 0, measures.cups),
   };
   function read(part: Part): PartReading {
     const known = done.get(part.id);
@@ -44,15 +44,17 @@ export function readSheet(sheet: Sheet, larder: ReadonlyMap<string, Ingredient>,
 }
 
 /** What is left of a part for each line that takes 'the rest' of it, 0–1. */
-function restShareOf(partId: string, sheet: Sheet, massG: number): number {
+function restShareOf(partId: string, sheet: Sheet, massG: number, cups: Measures['cups']): number {
+  const kind = sheet.parts.find((p) => p.id === partId)?.kind;
   let taken = 0;
   let rests = 0;
   for (const line of sheet.parts.flatMap((p) => p.lines)) {
     if (line.fromPartId !== partId) continue;
-    const amount = readFeedAmount(line.text);
-    if (!amount.ok) continue;
-    if (amount.value.kind === 'rest') rests++;
-    else taken += amount.value.kind === 'share' ? amount.value.share : massG > 0 ? amount.value.massG / massG : 0;
+    const amount = readFeedAmount(line.text, cups);
+    if (!amount.ok || !kind) continue;
+    const share = shareTaken(amount.value, kind, massG);
+    if (share === null) rests++;
+    else taken += share;
   }
   return rests > 0 ? Math.max(0, 1 - taken) / rests : 0;
 }
@@ -64,7 +66,7 @@ export function usedUpParts(sheet: Sheet): ReadonlySet<string> {
     for (const line of part.lines) {
       if (line.fromPartId === null) continue;
       const amount = readFeedAmount(line.text);
-      if (!amount.ok || amount.value.kind === 'mass') continue;
+      if (!amount.ok || (amount.value.kind !== 'share' && amount.value.kind !== 'rest')) continue;
       taken.set(line.fromPartId, (taken.get(line.fromPartId) ?? 0) + (amount.value.kind === 'rest' ? 1 : amount.value.share));
     }
   }

@@ -1,3 +1,4 @@
+import { EGG_RULES } from '../heat/lethality';
 import { z } from 'zod';
 import { SWEETNESS_BANDS, type SweetnessBand } from '../composition/sweetness';
 import { SUGAR_MOMENTS } from '../foam/overrun';
@@ -204,6 +205,8 @@ export const KitchenRulesSchema = z.object({
   scaleStepG: z.number().positive().max(50),
   /** What counts as one standard drink, g of ethanol: 8, 10 or 14 by the country's code. */
   standardDrinkG: z.number().min(5).max(20).default(10),
+  /** What its authority takes as enough heat for egg. */
+  eggRule: z.enum(EGG_RULES).default('table'),
   /** Whose rules the kitchen follows, in its own words. */
   authority: z.string().max(400).default(''),
   /** Where plain water boils here, °C: lower on a mountain. */

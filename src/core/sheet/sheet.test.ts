@@ -75,7 +75,7 @@ describe('tells', () => {
     const bare = sheetOf(['600 g cream 36 %'], {}, { use: 'slice' });
     const action = tellsOf(bare).get('gelatin')!.action!;
     const text = action.edit.kind === 'add-line' ? action.edit.text : '';
-    expect(text).toBe('3 1/2 leaves gelatin');
+    expect(text).toBe('3 leaves gelatin');
     expect(tellsOf(sheetOf(['600 g cream 36 %', text], {}, { use: 'slice' })).get('gelatin')?.state).toBe('in');
   });
   it('stop hard at raw protease fruit', () => {

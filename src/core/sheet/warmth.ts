@@ -162,7 +162,7 @@ function foldMend(verdict: Meeting['verdict'], main: Guest & { partId: string },
 }
 
 /** What of a part says how its eggs are cooked. */
-export type EggBowl = Pick<PartAnalysis, 'part' | 'reading' | 'eggFoam' | 'ownHeat'>;
+export type EggBowl = Pick<PartAnalysis, 'part' | 'reading' | 'eggFoam' | 'ownHeat' | 'eggRule'>;
 
 /** What of an egg foam is eggs, what goes into the syrup. */
 interface SyrupParts {

@@ -1,5 +1,5 @@
 import { alcoholServed } from '../composition/alcohol';
-import { houseRange, plainNumber, showFigure, showGrams, withUnit, type Figure } from '../figure';
+import { houseRange, plainNumber, roughNumber, showFigure, showGrams, withUnit, type Figure } from '../figure';
 import { SYLLABUB, SYLLABUB_SPREAD } from '../foam/house';
 import { PARTED_WISH, readSyllabub, wineFor, type Syllabub } from '../foam/syllabub';
 import { mainPart, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
@@ -76,8 +76,8 @@ function alcoholTell(s: SheetAnalysis, kitchen: Kitchen): Tell[] {
 function caffeineTell(s: SheetAnalysis): Tell[] {
   const lines = s.parts.flatMap((a) => a.reading.lines.filter((l) => l.read && l.ingredient?.flags.includes('caffeine')));
   if (lines.length === 0) return [];
-  const g = lines.reduce((sum, l) => sum + (l.read?.massG ?? 0), 0) / s.sheet.portions;
-  return [plainTell('caffeine', 'in', `Caffeine: ${withUnit(plainNumber(g, g < 10 ? 1 : 0), 'g')} of ${[...new Set(lines.map((l) => l.name))].join(' and ')} in a portion. Say so to those who avoid it.`)];
+  const mg = s.parts.reduce((sum, a) => sum + a.leftShare * a.reading.caffeineMg, 0) / s.sheet.portions;
+  return [plainTell('caffeine', 'in', `Caffeine: ${mg >= 1 ? `about ${withUnit(roughNumber(mg), 'mg')} a portion` : 'some'}, from ${[...new Set(lines.map((l) => l.name))].join(' and ')}. Say so to those who avoid it.`)];
 }
 
 export function drinkFigure(x: Syllabub, a: PartAnalysis, hours: number): Figure {

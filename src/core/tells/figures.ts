@@ -258,7 +258,7 @@ export function holdFigure(key: string, name: string, hold: Hold, a: PartAnalysi
       num('T', 'where it stands', tempC, '°C', 0, 'the kitchen’s rules'),
       num('s', 'sugar binds water', hold.factors.sugar, '×', 2, 'the lines; at most 1.4'),
       num('u', 'kind of cream', hold.factors.kind, '×', 1, 'pasteurised 1, long-life 2, stabilised 3'),
-      num('warmth', '3.5^((4 − T)/10)', hold.factors.warmth, '×', 2, 'each 10 °C warmer shortens it 3.5 times, above 20 °C eight times'),
+      num('warmth', '3.5^((4 − T)/10)', hold.factors.warmth, '×', 2, 'each 10 °C warmer shortens it 3.5 times, above 25 °C twenty times'),
       num('stage', `whisked to ${a.part.whisk.stage}`, hold.factors.stage, '×', 1, 'medium and firm hold longest, butter not at all'),
       num('sour', 'juice or wine', hold.factors.sour, '×', 1, 'the lines'),
       num('clean', 'shape alone', hold.cleanH, 'h', hold.cleanH < 10 ? 1 : 0, 'the factors above, ±45 %'),
@@ -284,7 +284,8 @@ export function gelatinFigure(a: PartAnalysis, dose: GelatinDose): Figure {
     inputs: [
       num('m·√(B/225)', 'gelatin as 225 bloom', a.reading.gelatin225G, 'g', 1, 'the lines, by the strength in the larder'),
       num('M', 'everything it sets, soak water counted', a.reading.mixture.massG, 'g', 0, 'the lines'),
-      num('band', dose.harsh ? 'a quarter more, for sour or strong' : 'for this use', dose.band.low, `to ${plainNumber(dose.band.high, 1)}\u00a0g/kg`, 1, 'house, ±20 %'),
+      ...dose.supports.map((x) => num(x.name, `${x.name}, in gelatin’s worth (±40 %)`, x.gPerKg, 'g/kg', 1, 'its share of the mass')),
+      num('band', dose.harsh ? 'more, for sour or strong' : 'for this use', dose.band.low, `to ${plainNumber(dose.band.high, 1)}\u00a0g/kg`, 1, 'house, ±20 %'),
     ],
     source: 'Mass balance; the square-root school (kitchens also count linearly, or leaf for leaf). The band is a house figure, ±20 %.',
     limits: 'Needs a cold place under 15 °C and hours to set; melts again at 27–32 °C.',

@@ -233,7 +233,7 @@ function temperingFigure(t: Tempering, a: PartAnalysis): Figure {
     decimals: 0,
     formula: 'm = m_g·[h_g(55) − h_g(25)] / [h(25) − h(T)]',
     words: 'So much of the cold part is beaten into the melted gelatin first: their mix is at 25 °C and stays liquid.',
-    inputs: [num('all at once', 'it would come to', t.atOnceC, '°C', 0, `strings under ${STRINGS.belowC} °C with more than ${STRINGS.aboveGPerKg} g/kg`), num('least', 'for 28 °C', least, 'g', 0, 'the same sum'), num('most', 'for 22 °C', most, 'g', 0, 'the same sum')],
+    inputs: [num('all at once', 'it would come to', t.atOnceC, '°C', 0, `strings under ${STRINGS.belowC} °C from ${STRINGS.fromGPerKg} g/kg on`), num('least', 'for 28 °C', least, 'g', 0, 'the same sum'), num('most', 'for 22 °C', most, 'g', 0, 'the same sum')],
     source: `Mixing by heat content; the window of ${SPOONFUL_C.low}–${SPOONFUL_C.high} °C is a house figure.`,
     limits: 'Gelatin melted at 55 °C with its soak water; never boiled.',
   };

@@ -331,7 +331,8 @@ function gelatinAction(a: PartAnalysis, s: SheetAnalysis, kitchen: Kitchen): Tel
   const otherG = a.reading.mixture.massG - (line?.read ? line.read.massG + line.soakWaterG : 0);
   const other225G = a.reading.gelatin225G - (line?.read ? line.read.massG * strength : 0);
   // d·(otherG + grams·(1 + soak)) = 1000·(other225G + grams·strength), solved for grams.
-  const d = (band.low + band.high) / 2000;
+  const helps = a.gelatin.value.setsGPerKg - a.gelatin.value.doseGPerKg;
+  const d = Math.max(0, (band.low + band.high) / 2 - helps) / 1000;
   const grams = (d * otherG - other225G) / (strength - d * (1 + (leaf ? SOAK_WATER_PER_G : 0)));
   if (!(grams > 0)) return null;
   const amount = leaf ? leaves(grams / (ingredient.piece?.grams ?? 1)) : `${grams < 10 ? grams.toFixed(1) : Math.round(grams)} g`;
@@ -359,11 +360,12 @@ function gelatinTell(a: PartAnalysis, s: SheetAnalysis, kitchen: Kitchen): Tell 
     to: 20,
     low: dose.band.low,
     high: Math.min(20, dose.band.high),
-    value: Math.min(20, dose.doseGPerKg),
+    value: Math.min(20, dose.setsGPerKg),
     range: null,
     says: `${plainNumber(dose.doseGPerKg, 1)} g/kg on a track to 20; ${roughNumber(dose.band.low)} to ${roughNumber(dose.band.high)} is ${DOSE_BANDS[bandUse].name}`,
   };
-  const harsh = dose.harsh ? ', a quarter more for sour or strong' : '';
+  const harsh = dose.harsh ? ', more for sour or strong' : '';
+  const helped = dose.supports.length > 0 ? ` with ${dose.supports.map((x) => `${x.name} worth ${roughNumber(x.gPerKg)}`).join(' and ')}` : '';
   const band = `${showRange(dose.band.low, dose.band.high, 'g/kg')} ${DOSE_BANDS[bandUse].name}${harsh}`;
   const tell = (state: TellState, words: readonly Stretch[], action: TellAction | null): Tell => ({ key: 'gelatin', state, sentence: words, track, action });
   switch (dose.verdict) {
@@ -374,18 +376,19 @@ function gelatinTell(a: PartAnalysis, s: SheetAnalysis, kitchen: Kitchen): Tell 
     case 'no-set-protease':
       return { ...tell('out', ['Raw fruit in this bowl eats the gelatin: it will not set at all. Heat the fruit through to 85\u00a0°C first, or use it cooked.'], null), track: null };
     case 'no-set-alcohol':
-      return tell('out', ['Gelatin ', show(figure), ' will not set reliably above 15\u00a0% alcohol: use less of the drink.'], null);
+      return tell('out', ['Gelatin ', show(figure), ' will not set reliably above 30\u00a0% alcohol: use less of the drink.'], null);
     case 'rubbery':
       return tell('out', ['Gelatin ', show(figure), `: rubbery; ${band}.`], gelatinAction(a, s, kitchen));
     case 'under':
-      return tell(use === 'spoon' ? 'in' : 'near', ['Gelatin ', show(figure), use === 'spoon' ? ': a little help, and none is needed.' : `: loose; ${band}.`], use === 'spoon' ? null : gelatinAction(a, s, kitchen));
+      return tell(use === 'spoon' ? 'in' : 'near', ['Gelatin ', show(figure), use === 'spoon' ? ': a little help, and none is needed.' : `${helped}: loose; ${band}.`], use === 'spoon' ? null : gelatinAction(a, s, kitchen));
     case 'over':
       return tell('near', ['Gelatin ', show(figure), `: firmer than it need be; ${band}.`], gelatinAction(a, s, kitchen));
     case 'in-band':
-      return tell('in', ['Gelatin ', show(figure), `: right ${DOSE_BANDS[bandUse].name}.`], null);
+      return tell('in', ['Gelatin ', show(figure), `${helped}: right ${DOSE_BANDS[bandUse].name}.`], null);
   }
 }
 
 /** Cheese may hold it without gelatin, except where it must be cut or turned out. */
 const holdsWithout = (a: PartAnalysis, use: Use): boolean =>
-  use !== 'slice' && use !== 'turn-out' && a.holdFridge.ok && a.holdFridge.value.shownH >= WISHED_HOLD_H[use];
+  (a.gelatin.ok && a.gelatin.value.setsGPerKg >= a.gelatin.value.band.low) ||
+  (use !== 'slice' && use !== 'turn-out' && a.holdFridge.ok && a.holdFridge.value.shownH >= WISHED_HOLD_H[use]);

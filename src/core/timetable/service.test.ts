@@ -61,7 +61,7 @@ describe('tasks of a sheet', () => {
     expect(cake.tasks.find((t) => t.name === 'Cheese out of the fridge')).toMatchObject({ minutes: 60, hands: false });
     expect(cake.tasks.find((t) => t.stepId?.endsWith('whisk'))).toMatchObject({ hands: true, mixerId: 'planetary' });
     const nest = tasks('hazelnut-nest');
-    expect(nest.tasks.filter((t) => t.oven).map((t) => t.oven!.setting)).toEqual(expect.arrayContaining(['100', 'off']));
+    expect(nest.tasks.filter((t) => t.oven).map((t) => t.oven!.setting)).toEqual(expect.arrayContaining(['160', 'off']));
     expect(nest.tasks.some((t) => t.name.startsWith('Oven to'))).toBe(true);
     expect(nest.gaps.find((g) => g.to === 'served' && g.max === 30)).toBeDefined();
     // Every task of every sample is tied to another: nothing floats.

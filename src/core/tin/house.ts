@@ -18,8 +18,14 @@ export const SOFTENING = { plainMm2PerS: 2.5e-4, denseMm2PerS: 1.2e-4, dipped: 2
 export const DENSE_BELOW_PCT = 25;
 /** With more water than this of itself, %, it is a sponge and bends from the start. */
 export const SPONGE_WATER_PCT = 20;
-/** So many times its softening time and it falls apart (ours, ±50 %): dry, or dipped. */
-export const MUSH_AFTER = { dry: 6, dipped: 3 } as const;
+/** Open biscuits take water faster: so many times at a density of `openGPerMl` or less, as usual from `closeGPerMl` on; straight between. */
+export const POROUS = { faster: 3.5, openGPerMl: 0.28, closeGPerMl: 0.42 } as const;
+/** Where its weight is not known, an open biscuit is told by what it takes up in 4 s, % of its weight. */
+export const POROUS_BY_UPTAKE = { closePct: 60, openPct: 120 } as const;
+/** So many times its dry softening time and it falls apart (ours, ±50 %). */
+export const MUSH_AFTER = 3;
+/** With more sugar than this, % of the biscuit, it is a meringue: it dissolves where it touches, and has no softening hour. */
+export const DISSOLVES_FROM_SUGAR_PCT = 70;
 
 /** What cream gives a biscuit by the time it is soft, share of what the biscuit can hold (ours, ±40 %). */
 export const CREAM_GIVES = { share: 0.25, spread: 0.4 } as const;

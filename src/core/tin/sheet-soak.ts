@@ -55,7 +55,7 @@ export function soaksOf(s: SheetAnalysis): readonly PartSoak[] {
     const soak = input ? (way === 'brushed' ? brushed(input, liquid!.reading.mixture.massG) : soakOf(input)) : null;
     const filled = soak?.ok ? soak.value.filled : 0;
     const water = found.ingredient.composition.water;
-    const softening = softeningOf(biscuit, water, filled);
+    const softening = softeningOf(biscuit, water, filled, { pieceG: found.ingredient.piece?.grams ?? null, sugarPct: found.ingredient.composition.sucrose });
     const hours = s.sheet.servedAfterH;
     const softened = softening.ok ? softenedAfter(softening.value, hours) : 0;
     const after = filledAfterRest(filled, softened);

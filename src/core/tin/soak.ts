@@ -26,17 +26,20 @@ const SUGAR_THICKENS: readonly (readonly [number, number])[] = [
   [40, 6.15],
   [50, 15.4],
   [60, 58],
+  [65, 147],
+  [70, 481],
+  [75, 2050],
 ];
 
 /**
  * How much faster or slower than in the larder's thin cold soak a biscuit drinks: capillaries fill with the square root of 1/viscosity
  * (Washburn 1921), so sugar slows it and warmth speeds it.
  *
- * @param sugarPct g of sugars in 100 g of the soak, 0–60. @param soakC 0–90 °C.
+ * @param sugarPct g of sugars in 100 g of the soak, 0–75 (above, nothing flows). @param soakC 0–90 °C.
  */
 export function soakPace(sugarPct: number, soakC: number): number {
   const water = (tC: number): number => readTable(WATER_VISCOSITY, Math.max(0, Math.min(90, tC))) ?? 1;
-  const sugar = readTable(SUGAR_THICKENS, Math.max(0, Math.min(60, sugarPct))) ?? 1;
+  const sugar = readTable(SUGAR_THICKENS, Math.max(0, Math.min(75, sugarPct))) ?? 1;
   return Math.sqrt(water(DIP_REFERENCE_C) / (water(soakC) * sugar));
 }
 
@@ -45,7 +48,10 @@ export function soakPace(sugarPct: number, soakC: number): number {
  * last line beyond (house).
  */
 export function uptakePct(b: Biscuit, seconds: number): number {
-  const [one, two, four] = b.uptakePct;
+  // A longer dip never takes up less, whatever was measured.
+  const one = b.uptakePct[0];
+  const two = Math.max(one, b.uptakePct[1]);
+  const four = Math.max(two, b.uptakePct[2]);
   const root = Math.sqrt(Math.max(0, seconds));
   if (root <= 1) return one * root;
   if (root <= Math.SQRT2) return one + ((two - one) * (root - 1)) / (Math.SQRT2 - 1);
@@ -84,16 +90,20 @@ export interface SoakInput {
 export function soakOf(i: SoakInput): Result<Soak> {
   const fault = within('seconds', 'The dip', i.seconds, 0, 60, 's') ?? within('soakC', 'The soak', i.soakC, 0, 90, '°C') ?? within('biscuitsG', 'The biscuits', i.biscuitsG, 0, 1_000_000, 'g');
   if (fault) return { ok: false, fault };
-  const holds = i.biscuit.uptakePct[2];
+  const holds = Math.max(...i.biscuit.uptakePct);
   if (!(holds > 0)) return fail('biscuit', 'drinks-nothing', 'The Larder has no uptake for this biscuit: test five of them, weighed dry and dipped.');
   let pct = uptakePct(i.biscuit, i.seconds) * soakPace(i.sugarPct, i.soakC);
   if (i.test) {
     if (i.test.dippedG <= i.test.dryG) return fail('dippedG', 'lighter', 'Dipped biscuits weigh more than dry ones: weigh them again.');
     const at = uptakePct(i.biscuit, i.test.seconds);
-    pct = uptakePct(i.biscuit, i.seconds) * ((100 * (i.test.dippedG - i.test.dryG)) / i.test.dryG / at);
+    const measured = (100 * (i.test.dippedG - i.test.dryG)) / i.test.dryG;
+    // Where the table has nothing at the test’s second, the square root of time carries the test.
+    pct = at > 1 ? uptakePct(i.biscuit, i.seconds) * (measured / at) : measured * Math.sqrt(i.seconds / i.test.seconds);
   }
   const filled = pct / holds;
-  return ok({ uptakePct: pct, filled, reading: readingOf(filled), syrupG: (i.biscuitsG * pct * SYRUP_OVER) / 100, drunkG: (i.biscuitsG * pct) / 100 });
+  // What is full runs off: no more goes in than it holds.
+  const taken = i.test ? pct : Math.min(pct, holds);
+  return ok({ uptakePct: taken, filled, reading: readingOf(filled), syrupG: (i.biscuitsG * taken * SYRUP_OVER) / 100, drunkG: (i.biscuitsG * taken) / 100 });
 }
 
 export const readingOf = (filled: number): SoakReading => (filled < SOAK_BANDS.dry ? 'dry' : filled <= SOAK_BANDS.right ? 'right' : filled <= SOAK_BANDS.soggy ? 'soggy' : 'pools');

@@ -48,17 +48,18 @@ function doseLine(s: SheetAnalysis, build: Build): readonly StandLine[] {
   const main = build.uses.filter((u) => u.layer.part.kind !== 'biscuit-layer' && u.layer.part.kind !== 'pressed-base').toSorted((a, b) => b.takenMl - a.takenMl)[0];
   const a = main && s.parts.find((p) => p.part.id === main.layer.part.id);
   if (!a?.gelatin.ok) return [];
-  const { doseGPerKg, band } = a.gelatin.value;
+  const { doseGPerKg, setsGPerKg, supports, band } = a.gelatin.value;
   const factor = heightFactor(use, build.topMm);
   const [low, high] = [band.low * factor, band.high * factor];
   const wants = `${plainNumber(low, 0)}\u2060–\u2060${plainNumber(high, 0)}\u00a0g/kg`;
   const height = withUnit(plainNumber(build.topMm, 0), 'mm');
-  if (doseGPerKg <= 0) {
+  if (doseGPerKg <= 0 && setsGPerKg < low) {
     const biscuits = build.layers.some((l) => l.pieces !== null);
     return [{ key: 'dose', state: biscuits && build.topMm <= STANDS_MM.slice ? 'in' : 'near', says: biscuits ? `No gelatin: the softened biscuits carry it to about ${STANDS_MM.slice}\u00a0mm; it is ${height} high.` : `No gelatin in ${a.part.name.toLowerCase()}: ${height} high and ${DOSE_BANDS[use].name} wants ${wants}.` }];
   }
-  const state = doseGPerKg < low * 0.9 ? 'out' : doseGPerKg < low ? 'near' : doseGPerKg > high * 1.2 ? 'near' : 'in';
+  const state = setsGPerKg < low * 0.9 ? 'out' : setsGPerKg < low ? 'near' : doseGPerKg > high * 1.2 ? 'near' : 'in';
   const tall = factor > 1 ? `, a little more than usual because it is ${height} high` : `, at ${height}`;
-  const says = `${a.part.name} has ${plainNumber(doseGPerKg, 1)}\u00a0g gelatin a kg; ${DOSE_BANDS[use].name} it wants ${wants}${tall}`;
-  return [{ key: 'dose', state, says: `${says}: ${doseGPerKg < low ? 'it may lean or slump' : doseGPerKg > high * 1.2 ? 'firmer than it need be' : 'it stands'}.` }];
+  const helped = supports.length > 0 ? `, and ${supports.map((x) => `${x.name} worth ${plainNumber(x.gPerKg, 1)}`).join(' and ')}` : '';
+  const says = `${a.part.name} has ${plainNumber(doseGPerKg, 1)}\u00a0g gelatin a kg${helped}; ${DOSE_BANDS[use].name} it wants ${wants}${tall}`;
+  return [{ key: 'dose', state, says: `${says}: ${setsGPerKg < low ? 'it may lean or slump' : doseGPerKg > high * 1.2 ? 'firmer than it need be' : 'it stands'}.` }];
 }

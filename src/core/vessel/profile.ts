@@ -19,7 +19,7 @@ const BOWL_RINGS = 24;
 
 /**
  * The inner wall as rings from the foot to the rim, straight between them. A straight vessel has two, a glass of its own profile as many as
- * were measured; the wall of a bowl or a dome is a quarter of an ellipse from foot to rim, cut into 24 rings (its volume is within 0.2 % of
+ * were measured; the wall of a bowl is a quarter of an ellipse from foot to rim, that of a dome a cap of a sphere, cut into 24 rings (its volume is within 0.2 % of
  * the smooth one).
  */
 export function ringsOf(vessel: RoundVessel): readonly Ring[] {
@@ -46,8 +46,15 @@ function makeRings(vessel: RoundVessel): readonly Ring[] {
   return Array.from({ length: BOWL_RINGS + 1 }, (_, i) => {
     // Even steps of angle crowd the rings near the foot, where the wall turns.
     const angle = (i / BOWL_RINGS) * (Math.PI / 2);
-    return { zMm: vessel.heightMm * (1 - Math.cos(angle)), radiusMm: foot + (rim - foot) * Math.sin(angle) };
+    const zMm = vessel.heightMm * (1 - Math.cos(angle));
+    return { zMm, radiusMm: foot + (rim - foot) * (vessel.kind === 'dome' && vessel.heightMm < rim ? capShare(zMm, vessel.heightMm, rim) : Math.sin(angle)) };
   });
+}
+
+/** Radius of a spherical cap at a height above its pole, share of its rim: a dome is one up to a hemisphere, half an ellipsoid above. */
+function capShare(zMm: number, heightMm: number, rimMm: number): number {
+  const sphere = (rimMm ** 2 + heightMm ** 2) / (2 * heightMm);
+  return Math.sqrt(Math.max(0, 2 * sphere * zMm - zMm ** 2)) / rimMm;
 }
 
 /** A point of the inner wall as the cut shows it: height and half the width there, mm. */

@@ -190,8 +190,15 @@ function meringue(c: MethodContext): readonly StepTemplate[] {
     ...when(c.has('nut'), { key: 'roast', title: `Roast and chop the nuts at 160${NB}°C`, short: 'roast', detail: '10–12 min; cool them fully or they turn oily.', hands: 4, ovenC: 160, wait: [0.2, 0.4], wants: ['nut'] }),
     ...whisked({ ...c, has: (r) => (r === 'nut' || r === 'starch' ? false : c.has(r)) }),
     ...when(c.has('nut') || c.has('starch'), { key: 'fold', title: 'Fold in the dry', short: 'fold', detail: 'In two goes, sifted.', hands: 3, takes: ['nut', 'starch', 'cocoa'] }),
-    { key: 'pipe', title: 'Pipe and hollow', short: 'pipe', detail: 'Even height; the wall stands as thick as a finger.', hands: 10, within: 15 },
-    { key: 'bake', title: `Dry in the oven at 100${NB}°C`, short: 'bake', detail: 'Low fan. It lifts off the paper and sounds hollow when it is done.', hands: 2, ovenC: 100, wait: [1.25, 2] },
+    ...(c.has('nut')
+      ? [
+          { key: 'pipe', title: 'Spread or pipe the sheets', short: 'spread', detail: 'On paper, 8–12 mm thick, even to the edge.', hands: 8, within: 15 },
+          { key: 'bake', title: `Bake at 160${NB}°C`, short: 'bake', detail: 'Until golden and set on top, a little soft within: nuts ask for heat, not for drying.', hands: 2, ovenC: 160, wait: [0.25, 0.6] as const },
+        ]
+      : [
+          { key: 'pipe', title: 'Pipe and hollow', short: 'pipe', detail: 'Even height; the wall stands as thick as a finger.', hands: 10, within: 15 },
+          { key: 'bake', title: `Dry in the oven at 100${NB}°C`, short: 'bake', detail: 'Low fan. It lifts off the paper and sounds hollow when it is done.', hands: 2, ovenC: 100, wait: [1.25, 2] as const },
+        ]),
     { key: 'cool', title: shut ? 'Leave in the shut oven overnight' : 'Cool with the door ajar', short: 'cool', detail: shut ? 'Switched off; nobody else needs the oven.' : 'A wooden spoon in the door; an hour at least.', hands: 1, wait: shut ? [8, 12] : [1, 2] },
   ];
 }

@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Plus, X } from 'lucide-react';
 import { plainNumber } from '../../../core/figure';
+import { EGG_RULE_NAMES, EGG_RULES } from '../../../core/heat/lethality';
 import { MIXER_KINDS } from '../../../core/foam/whisk';
 import { CUP_SYSTEM_KEYS, CUP_SYSTEMS, EGG_SIZES } from '../../../core/measures/units';
 import { PLACE_KIND_NAMES, PLACE_KINDS } from '../../../core/sheet/kinds';
@@ -265,6 +266,7 @@ function Rules({ rules, onChange }: { readonly rules: KitchenRules; readonly onC
           options={[['usual', 'usual rule, 72 h'], ...[24, 36, 48, 60].map((h) => [String(h), `${h} h at most`] as const)]}
           onChange={(v) => onChange({ keepingH: v === 'usual' ? null : Number(v) })}
         />
+        <Choice label="Egg counts as heated at" value={rules.eggRule} options={EGG_RULES.map((r) => [r, EGG_RULE_NAMES[r]] as const)} onChange={(eggRule) => onChange({ eggRule })} />
         <QuantityField label="A standard drink" unit="g" value={rules.standardDrinkG} min={5} max={20} onChange={(standardDrinkG) => onChange({ standardDrinkG })} />
         <QuantityField label="Water boils at" unit="°C" value={rules.waterBoilsC} min={80} max={101} onChange={(waterBoilsC) => onChange({ waterBoilsC })} />
         <Choice label="Cooling rule" value={rules.cooling ? 'own' : 'usual'} options={[['usual', 'the usual one'], ['own', 'our authority’s']]} onChange={(v) => onChange({ cooling: v === 'own' ? { fromC: 57, firstC: 21, firstMin: 120, secondC: 5, secondMin: 360 } : null })} />

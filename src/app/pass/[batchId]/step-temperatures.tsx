@@ -102,7 +102,7 @@ function Verdict({ step, curve, waterBoilsC }: { readonly step: PlanStep; readon
     return <p className={line}>{strength.ok ? <>At {degrees(last[1])} it is <b className="fig">{withUnit(plainNumber(strength.value, 0), '%')}</b> sugar{step.tempC !== null && last[1] >= step.tempC ? ': it is there, off the hob.' : '.'}</> : strength.fault.says}</p>;
   }
   if (heat.use === 'egg') {
-    const verdict = eggVerdict(heat.egg, curve, heat.richInSugar);
+    const verdict = eggVerdict(heat.egg, curve, heat.richInSugar, heat.rule);
     if (!verdict.ok) return <p className={line}>{verdict.fault.says}</p>;
     const v = verdict.value;
     return (

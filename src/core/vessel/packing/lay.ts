@@ -71,7 +71,7 @@ function tooLarge(floor: Floor, b: LaidBiscuit): string {
 }
 
 function layRounds(floor: Floor, r: number, pattern: LayPattern, cutting: boolean): readonly Piece[] {
-  const centres = floor.kind === 'rect' ? roundsInRect(floor.lengthMm, floor.widthMm, r) : pattern === 'rings' ? ringsInRound(floor.radiusMm, r) : roundsInRound(floor.radiusMm, r);
+  const centres = floor.kind === 'rect' ? roundsInCorners(floor, r) : pattern === 'rings' ? ringsInRound(floor.radiusMm, r) : roundsInRound(floor.radiusMm, r);
   const outlines = centres.map((p): Outline => ({ kind: 'round', x: p.x, y: p.y, r })).filter((o) => jutsOutMm(floor, o) <= 1e-6);
   const pieces: Piece[] = outlines.map((outline, biscuit) => ({ outline, biscuit, cut: null }));
   if (!cutting) return pieces;
@@ -79,6 +79,31 @@ function layRounds(floor: Floor, r: number, pattern: LayPattern, cutting: boolea
   // Halves and quarters come out of the same biscuits: shares of a whole one.
   const from = shareOut(broken.map((b) => b.share));
   return [...pieces, ...broken.map((b, i) => ({ outline: b.outline, biscuit: outlines.length + from[i]!, cut: { share: b.share } }))];
+}
+
+/** Rounds a little larger than asked also fit: their places are tried too, so that a smaller round never goes in less often. */
+const LARGER = [1, 1.01, 1.02, 1.035, 1.05];
+
+/**
+ * Rounds in a tray whose corners are rounder than they are: in the rectangle drawn in along one side, along the other, or a little along both,
+ * so that a round in the corner touches its arc.
+ */
+function roundsInCorners(floor: Extract<Floor, { kind: 'rect' }>, r: number): readonly Point[] {
+  const arc = floor.cornerMm - r;
+  if (arc <= 1e-9) return roundsInRect(floor.lengthMm, floor.widthMm, r);
+  let best: readonly Point[] = [];
+  for (const larger of LARGER) {
+    const radius = r * larger;
+    const rest = Math.max(0, floor.cornerMm - radius);
+    const both = rest * (1 - Math.SQRT1_2);
+    for (const [along, across] of [[0, 0], [rest, 0], [0, rest], [both, both]] as const) {
+      const [length, width] = [floor.lengthMm - 2 * along, floor.widthMm - 2 * across];
+      if (length < 2 * radius || width < 2 * radius) continue;
+      const fits = roundsInRect(length, width, radius).filter((p) => jutsOutMm(floor, { kind: 'round', x: p.x, y: p.y, r }) <= 1e-6);
+      if (fits.length > best.length) best = fits;
+    }
+  }
+  return best;
 }
 
 /** Which biscuit each share comes from, halves first. */

@@ -37,7 +37,7 @@ export function BaseDesk() {
   const air = airNow(kitchen, { ...setup, placeId: setup.placeId && kitchen.places.some((p) => p.id === setup.placeId && p.airC > -1 && p.kind !== 'counter') ? setup.placeId : null }, 'pudding');
   const [answer, setAnswer] = useState<Result<BaseAnswer> | null>(null);
   const asked = useRef(0);
-  const question = part && air.ok ? JSON.stringify([part.part.id, startC, { panMm, depthMm, placeH: air.value.h, placeC: air.value.airC, placeName: air.value.name, roomC: kitchen.rules.roomC }, rule]) : null;
+  const question = part && air.ok ? JSON.stringify([part.part.id, startC, { panMm, depthMm, placeH: air.value.h, placeC: air.value.airC, placeName: air.value.name, placeUaWPerK: air.value.uaWPerK, roomC: kitchen.rules.roomC }, rule]) : null;
   useEffect(() => {
     if (!question) return;
     const mine = ++asked.current;
