@@ -54,6 +54,7 @@ interface PerGram {
   readonly bound: number;
   readonly sucroseEq: number;
   readonly msnf: number;
+  readonly salt: number;
   readonly ethanol: number;
   readonly frozenMl: number;
 }
@@ -92,6 +93,7 @@ function sumsOf(m: Mixture, freezerC: number, sucroseEq: number): PerGram {
     bound: boundWaterG(m),
     sucroseEq,
     msnf: milkSolidsNotFatG(m),
+    salt: g.salt,
     ethanol: g.ethanol,
     frozenMl: volumeMl(m, freezerC),
   };
@@ -143,13 +145,13 @@ export function goalForm(goal: BalanceGoal, lines: readonly BalanceLine[]): Goal
 
 const straight = (r: LinearRatio): GoalForm => ({ valueAt: (x) => evaluate(r, x), linearAt: () => r });
 
-const ICE_SUMS = ['mass', 'water', 'bound', 'sucroseEq', 'msnf', 'ethanol', 'frozenMl'] as const;
+const ICE_SUMS = ['mass', 'water', 'bound', 'sucroseEq', 'msnf', 'salt', 'ethanol', 'frozenMl'] as const;
 
 function iceForm(goal: BalanceGoal, vector: (s: Sum) => Float64Array, fixed: PerGram): GoalForm {
   const vectors = ICE_SUMS.map(vector);
   const at = (x: Float64Array): number => {
-    const [massG, waterG, boundG, sucroseEqG, msnfG, ethanolG, denseMl] = ICE_SUMS.map((s, k) => x.reduce((sum, v, i) => sum + v * vectors[k]![i]!, fixed[s])) as [number, number, number, number, number, number, number];
-    return iceVolumeOf({ massG, waterG, boundG: Math.min(waterG, boundG), sucroseEqG, msnfG, ethanolG }, denseMl, goal.airPct, goal.freezerC);
+    const [massG, waterG, boundG, sucroseEqG, msnfG, saltG, ethanolG, denseMl] = ICE_SUMS.map((s, k) => x.reduce((sum, v, i) => sum + v * vectors[k]![i]!, fixed[s])) as [number, number, number, number, number, number, number, number];
+    return iceVolumeOf({ massG, waterG, boundG: Math.min(waterG, boundG), sucroseEqG, msnfG, saltG, ethanolG }, denseMl, goal.airPct, goal.freezerC);
   };
   return {
     valueAt: at,

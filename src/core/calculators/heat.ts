@@ -96,7 +96,7 @@ export const freezingCalculator = define({
     iceVolume: z.number(),
     knifeWarmC: z.number().nullable(),
     knifeColdC: z.number().nullable(),
-    straight: z.enum(['clean', 'rest', 'hard']),
+    straight: z.enum(['soft', 'clean', 'rest', 'hard']),
     sliceC: z.number().nullable(),
     curve: z.array(z.object({ tC: z.number(), frozen: z.number() })),
     /** For the wish: g of each to add (below 0 to take out), or % of air; null where it cannot. */

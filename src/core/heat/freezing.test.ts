@@ -27,10 +27,10 @@ describe('depression', () => {
     for (let i = 1; i < t.length; i++) expect(t[i]![1]).toBeGreaterThan(t[i - 1]![1]);
     expect(t).toHaveLength(61);
   });
-  it('counts glucose 1.9, salt 11.7 and an own factor', () => {
+  it('counts glucose 1.9 and an own factor, and leaves salt to its own figure', () => {
     const one = (c: Parameters<typeof composition>[0], ownFreezing?: number) => sucroseEquivalentG([{ massG: 10, per100: composition(c), ...(ownFreezing === undefined ? {} : { ownFreezing }) }]);
     expect(one({ glucose: 100 })).toBeCloseTo(19, 9);
-    expect(one({ salt: 100 })).toBeCloseTo(117, 9);
+    expect(one({ salt: 100 })).toBe(0);
     expect(one({ higher_saccharides: 100 }, 1)).toBeCloseTo(10, 9);
     expect(ingredient('trehalose').ownFreezing).toBe(1);
     expect(ingredient('isomalt').ownFreezing).toBe(1);
@@ -76,6 +76,9 @@ describe('the curve', () => {
     const { s } = made([{ massG: 10, per100: composition({ ethanol: 100 }) }, { massG: 100, per100: composition({ water: 100 }) }]);
     expect(freezingStartC(s)).toBeCloseTo(-4.2, 6);
   });
+  it('salt lowers it by 0.59 °C for a gram in 100 g of water, at any strength', () => {
+    for (const g of [1, 5, 10]) expect(freezingStartC(made([{ massG: g, per100: composition({ salt: 100 }) }, { massG: 100, per100: composition({ water: 100 }) }]).s)).toBeCloseTo(-0.59 * g, 9);
+  });
   it('draws from the same function', () => {
     const { s } = sugarWater(30);
     expect(freezingCurve(s, 0, -20, 5).map((p) => p.frozen)).toEqual([0, -5, -10, -15, -20].map((t) => frozenShare(s, t)));
@@ -84,6 +87,24 @@ describe('the curve', () => {
 
 describe('the knife', () => {
   const m = sugarWater(30);
+  it('too soft is an answer of its own: less than half of the water is ice at the freezer', () => {
+    const strong = made([{ massG: 40, per100: composition({ sucrose: 100 }) }, { massG: 14, per100: composition({ ethanol: 100 }) }, { massG: 100, per100: composition({ water: 100 }) }]);
+    const w = knifeWindow(strong.mixture, strong.s, 60, -12);
+    expect(w).toMatchObject({ ok: true, value: { straight: 'soft', warmC: null, coldC: null } });
+    // Colder, it is frozen enough.
+    expect(knifeWindow(strong.mixture, strong.s, 60, -25)).toMatchObject({ ok: true, value: { straight: expect.stringMatching(/clean|rest|hard/) as string } });
+  });
+  it('a window never ends colder than the freezer, and never turns inside out', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 5, max: 60, noNaN: true }), fc.double({ min: 0, max: 12, noNaN: true }), fc.double({ min: -30, max: -8, noNaN: true }), (sugar, spirit, freezerC) => {
+        const x = made([{ massG: sugar, per100: composition({ sucrose: 100 }) }, { massG: spirit, per100: composition({ ethanol: 100 }) }, { massG: 100, per100: composition({ water: 100 }) }]);
+        const w = knifeWindow(x.mixture, x.s, 60, freezerC);
+        if (!w.ok || w.value.warmC === null || w.value.coldC === null) return;
+        expect(w.value.coldC).toBeGreaterThanOrEqual(freezerC - 1e-9);
+        expect(w.value.warmC).toBeGreaterThanOrEqual(w.value.coldC - 1e-9);
+      }),
+    );
+  });
   it('goes through between 50 and 68 % ice', () => {
     const w = knifeWindow(m.mixture, m.s, 0, -18);
     if (!w.ok) throw new Error(w.fault.says);

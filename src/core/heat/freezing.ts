@@ -20,7 +20,7 @@ const BEYOND_C_PER_G = 0.0667;
 /** Below this nothing more freezes, °C. */
 export const COLDEST_FREEZING_C = -35;
 
-/** What a gram lowers the freezing point by, against sucrose (published; salt as the ions of sodium chloride). */
+/** What a gram lowers the freezing point by, against sucrose (published). Salt stands outside the sugar table. */
 export const FREEZING_FACTORS: Readonly<Partial<Record<Component, number>>> = {
   sucrose: 1,
   lactose: 1,
@@ -29,8 +29,9 @@ export const FREEZING_FACTORS: Readonly<Partial<Record<Component, number>>> = {
   higher_saccharides: 0.6,
   polyol: 1.9,
   acid: 1.8,
-  salt: 11.7,
 };
+/** Sodium chloride, °C per g in 100 g of water (published). */
+export const SALT_C = 0.59;
 /** Milk salts, °C per g of milk solids not fat per g of water; ethanol, °C per g per 100 g of water (the line of its solutions). */
 const MILK_SALTS_C = 2.37;
 const ETHANOL_C = 0.42;
@@ -46,7 +47,7 @@ export interface FreezingPortion extends Portion {
 const FACTORS = Object.entries(FREEZING_FACTORS) as readonly (readonly [Component, number])[];
 const OWN: ReadonlySet<Component> = new Set<Component>(['sucrose', 'glucose', 'fructose', 'higher_saccharides', 'polyol']);
 
-/** g of sucrose that would lower the freezing point of the same water as much: Σ sugar·factor, acid and salt too; milk salts and ethanol apart. */
+/** g of sucrose that would lower the freezing point of the same water as much: Σ sugar·factor, acid too; salt, milk salts and ethanol apart. */
 export function sucroseEquivalentG(portions: readonly FreezingPortion[]): number {
   let sum = 0;
   for (const { massG, per100, ownFreezing } of portions) {
@@ -73,6 +74,7 @@ export interface Solution {
   readonly boundG: number;
   readonly sucroseEqG: number;
   readonly msnfG: number;
+  readonly saltG: number;
   readonly ethanolG: number;
 }
 
@@ -82,12 +84,12 @@ export const boundWaterG = ({ grams: g }: Mixture): number => BOUND_WATER * (g.m
 /** The solution that a mixture is. @param sucroseEqG from `sucroseEquivalentG` of its portions. */
 export function solutionOf(mixture: Mixture, sucroseEqG: number): Solution {
   const g = mixture.grams;
-  return { massG: mixture.massG, waterG: Math.max(0, g.water), boundG: Math.min(Math.max(0, g.water), boundWaterG(mixture)), sucroseEqG, msnfG: milkSolidsNotFatG(mixture), ethanolG: g.ethanol };
+  return { massG: mixture.massG, waterG: Math.max(0, g.water), boundG: Math.min(Math.max(0, g.water), boundWaterG(mixture)), sucroseEqG, msnfG: milkSolidsNotFatG(mixture), saltG: g.salt, ethanolG: g.ethanol };
 }
 
 /** Depression, °C, with all that is dissolved in `waterG` of unfrozen water. */
 export const depressionC = (s: Solution, waterG: number): number =>
-  sucroseDepressionC((100 * s.sucroseEqG) / waterG) + (MILK_SALTS_C * s.msnfG) / waterG + (100 * ETHANOL_C * s.ethanolG) / waterG;
+  sucroseDepressionC((100 * s.sucroseEqG) / waterG) + (MILK_SALTS_C * s.msnfG + 100 * SALT_C * s.saltG + 100 * ETHANOL_C * s.ethanolG) / waterG;
 
 /** Where the first ice forms, °C (at most 0); null where nothing can freeze. */
 export function freezingStartC(s: Solution): number | null {
@@ -107,7 +109,7 @@ export function unfrozenWaterG(s: Solution, tC: number): number {
   let low = s.boundG;
   let high = s.waterG;
   if (low > 0 && depressionC(s, low) <= wished) return low;
-  if (low === 0 && s.sucroseEqG + s.msnfG + s.ethanolG === 0) return 0;
+  if (low === 0 && s.sucroseEqG + s.msnfG + s.saltG + s.ethanolG === 0) return 0;
   for (let i = 0; i < 60 && high - low > 1e-12 * s.waterG; i++) {
     const mid = (low + high) / 2;
     if (depressionC(s, mid) > wished) low = mid;
@@ -143,7 +145,8 @@ export function iceVolumeOf(s: Solution, unfrozenMl: number, overrunPct: number,
 const WATER_ML_PER_G = (tC: number): number => volumeMl({ massG: 1, grams: PURE_WATER }, tC);
 const PURE_WATER = composition({ water: 1 });
 
-export type OutOfFreezer = 'clean' | 'rest' | 'hard';
+/** `soft`: less than half of its water is ice at the freezer's temperature, and a slice does not stand. */
+export type OutOfFreezer = 'soft' | 'clean' | 'rest' | 'hard';
 
 export interface KnifeWindow {
   /** Warm and cold end, °C; null where the mix never has so much ice. */
@@ -164,10 +167,12 @@ export function knifeWindow(mixture: Mixture, s: Solution, overrunPct: number, f
   if (fault) return { ok: false, fault };
   if (s.waterG <= s.boundG) return fail('mixture', 'no-water', 'There is no water in this mix that could freeze.');
   const iceVolume = iceVolumeShare(mixture, s, overrunPct, freezerC);
-  const straight: OutOfFreezer = iceVolume < ICE_VOLUME.clean ? 'clean' : iceVolume <= ICE_VOLUME.hard ? 'rest' : 'hard';
+  const straight: OutOfFreezer = frozenShare(s, freezerC) < KNIFE_ICE.low ? 'soft' : iceVolume < ICE_VOLUME.clean ? 'clean' : iceVolume <= ICE_VOLUME.hard ? 'rest' : 'hard';
   const warmC = temperatureOfFrozenShare(s, KNIFE_ICE.low);
   const cold = temperatureOfFrozenShare(s, KNIFE_ICE.high);
-  return ok({ warmC, coldC: straight === 'clean' && (cold === null || freezerC < cold) ? freezerC : cold, iceVolume, straight });
+  // Where it never gets so hard, or cuts clean colder than that, the window ends at the freezer.
+  const coldC = straight === 'soft' ? null : cold === null || cold < freezerC || (straight === 'clean' && freezerC < cold) ? freezerC : cold;
+  return ok({ warmC: straight === 'soft' ? null : warmC, coldC, iceVolume, straight });
 }
 
 /** The whole curve for drawing: frozen share at each temperature from `fromC` down to `toC`. */

@@ -82,7 +82,7 @@ export function goalChoices(s: SheetAnalysis, kitchen: Kitchen): readonly GoalCh
   const { cost } = shoppingOf(s);
   if (cost !== null) add('cost', null, cost, 0.85 * cost, 0.95 * cost);
   const frozen = s.sheet.family === 'semifreddo' ? frozenMixOf(s) : null;
-  if (frozen) add('ice', null, iceVolumeShare(frozen.mixture, frozen.solution, frozen.overrunPct, freezerOf(kitchen)), ICE_VOLUME.clean - 0.05, ICE_VOLUME.clean);
+  if (frozen) add('ice', null, iceVolumeShare(frozen.mixture, frozen.solution, frozen.overrunPct, freezerOf(kitchen, s.sheet)), ICE_VOLUME.clean - 0.05, ICE_VOLUME.clean);
   for (const { partId, reading } of movableLines(s)) {
     const pack = reading.ingredient?.packG;
     const g = reading.read?.massG ?? 0;
@@ -133,7 +133,7 @@ export function sheetProblem(s: SheetAnalysis, kitchen: Kitchen, goals: readonly
       share: lines.map((l) => counts(l.partId)),
       fixed: s.parts.flatMap((a) => a.reading.lines.flatMap((l) => (l.kind === 'loss' && l.read && counts(a.part.id) > 0 ? [{ massG: l.read.massG * counts(a.part.id), per100: { ...l.read.per100 } }] : []))),
       airPct: choice.figure === 'volume' ? (part?.overrunPct.ok ? part.overrunPct.value : 0) : (frozen?.overrunPct ?? 0),
-      freezerC: freezerOf(kitchen),
+      freezerC: freezerOf(kitchen, s.sheet),
       ...(choice.figure === 'use-up' ? { line: lines.findIndex((l) => l.reading.line.id === choice.lineId) } : {}),
     };
   });

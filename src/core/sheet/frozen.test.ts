@@ -17,7 +17,7 @@ const mix = frozenMixOf(analyseSheet(sheet, KITCHEN))!;
 describe('what is frozen', () => {
   it('is everything but what lies on top', () => expect(mix.mixture.massG).toBeCloseTo(102 + 90 + 30 + 10 + 320, 6));
   it('has air, a freezing start and a knife window', () => {
-    const r = readFrozen(mix, freezerOf(KITCHEN));
+    const r = readFrozen(mix, freezerOf(KITCHEN, sheet));
     if (!r.ok) throw new Error(r.fault.says);
     expect(r.value.overrunPct).toBeGreaterThan(50);
     expect(r.value.startC).toBeLessThan(-1);

@@ -7,6 +7,7 @@ import { ICE_VOLUME, KNIFE_ICE } from '../heat/house';
 import { fail, ok, within, type Result } from '../result';
 import type { Kitchen, SheetAnalysis } from './analyse';
 import type { PartKind } from './kinds';
+import type { Sheet } from './schema';
 
 /** What freezes as one: everything in the vessel but biscuits, bases, shells and what lies on top. */
 export interface FrozenMix {
@@ -43,10 +44,10 @@ export function frozenMixOf(s: SheetAnalysis): FrozenMix | null {
   return { mixture, sucroseEqG, solution: solutionOf(mixture, sucroseEqG), overrunPct: dense > 0 ? (100 * airMl) / dense : 0 };
 }
 
-/** The kitchen's freezer: the coldest of its freezers, or −18 °C where it has none. */
-export function freezerOf(kitchen: Kitchen): number {
+/** The freezer that a sheet is meant for, °C: the place of its set-up, else the kitchen's first, or −18 °C where it has none: the one that Cold and Clock take. */
+export function freezerOf(kitchen: Pick<Kitchen, 'places'>, sheet: Pick<Sheet, 'cold'>): number {
   const freezers = kitchen.places.filter((p) => p.kind === 'chest-freezer' || p.kind === 'frost-free-freezer');
-  return freezers.length > 0 ? Math.min(...freezers.map((p) => p.airC)) : USUAL_FREEZER_C;
+  return (freezers.find((p) => p.id === sheet.cold.setup.placeId) ?? freezers[0])?.airC ?? USUAL_FREEZER_C;
 }
 
 /** How a mix is when it is frozen through at a temperature (published curve; window house ±8 %). */

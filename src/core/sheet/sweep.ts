@@ -79,7 +79,7 @@ export const SWEPT_FIGURES: readonly SweptFigure[] = [
     decimals: 2,
     of: (s, kitchen) => {
       const m = frozenMixOf(s);
-      return m ? iceVolumeShare(m.mixture, m.solution, m.overrunPct, freezerOf(kitchen)) : null;
+      return m ? iceVolumeShare(m.mixture, m.solution, m.overrunPct, freezerOf(kitchen, s.sheet)) : null;
     },
     band: () => [0, ICE_VOLUME.clean],
   },

@@ -10,13 +10,16 @@ import { plainTell, type Stretch, type Tell } from './tell';
 
 const NB = '\u00a0';
 const show = (figure: Figure): Stretch => ({ figure, shown: showFigure(figure) });
+/** Milk and cocoa fat of the mix from which it hardens the slice (house), %. */
+const HARD_FAT_PCT = 20;
 /** Solids that keep a semifreddo smooth, % (house). */
 const SOLIDS_BAND = { low: 36, high: 56 } as const;
 
 const solutionInputs = (r: FrozenReading): Figure['inputs'] => [
   num('W', 'water', r.solution.waterG, 'g', 0, 'the lines'),
-  num('S', 'sugars, as sucrose', r.sucroseEqG, 'g', 0, 'glucose and fructose count 1.9, salt 11.7'),
+  num('S', 'sugars, as sucrose', r.sucroseEqG, 'g', 0, 'glucose and fructose count 1.9'),
   num('MSNF', 'milk solids not fat', r.solution.msnfG, 'g', 0, 'the lines'),
+  num('salt', 'salt, 0.59 °C for a gram in 100 g of water', r.solution.saltG, 'g', 1, 'the lines'),
   num('E', 'ethanol', r.solution.ethanolG, 'g', 1, 'the lines'),
   num('bound', 'water that never freezes', r.solution.boundG, 'g', 1, '0.25 g per g of protein and starch'),
 ];
@@ -31,7 +34,7 @@ export function freezingStartFigure(r: FrozenReading): Figure {
     spread: null,
     range: null,
     decimals: 1,
-    formula: 'T = −[table(100·S/W) + 2.37·MSNF/W + 42·E/W]',
+    formula: 'T = −[table(100·S/W) + (2.37·MSNF + 59·salt + 42·E)/W]',
     words: 'Sugars by the published table, milk salts and alcohol on top.',
     inputs: solutionInputs(r),
     source: 'The table of sucrose solutions that frozen desserts are reckoned with.',
@@ -86,7 +89,7 @@ export function frozenTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[]
   if (s.sheet.family !== 'semifreddo') return [];
   const m = frozenMixOf(s);
   if (!m) return [];
-  const read = readFrozen(m, freezerOf(kitchen));
+  const read = readFrozen(m, freezerOf(kitchen, s.sheet));
   if (!read.ok) return [plainTell('knife', 'silent', `Knife window: no figure. ${read.fault.says}`)];
   const r = read.value;
   return [knifeTell(r), iceTell(r), solidsTell(r)];
@@ -96,9 +99,12 @@ function knifeTell(r: FrozenReading): Tell {
   if (r.startC === null || !r.window.ok) return plainTell('knife', 'silent', 'Knife window: no figure. Nothing in this freezes above −35\u00a0°C.');
   const w = r.window.value;
   const start = freezingStartFigure(r);
+  if (w.straight === 'soft') return { ...plainTell('knife', 'out', ''), sentence: ['Freezes from ', show(start), ` on; at ${plainNumber(r.freezerC, 0)}${NB}°C only `, show(frozenShareFigure(r)), ' of its water is ice: too soft to slice. Less sugar or spirit, or a colder freezer.'] };
   if (w.warmC === null || w.coldC === null) return { ...plainTell('knife', 'near', ''), sentence: ['Freezes from ', show(start), ' on and never gets so hard that a knife is stopped.'] };
   const knife = knifeFigure(r, w.warmC, w.coldC);
-  const words = { clean: 'cuts straight from the freezer', rest: 'let it rest first', hard: 'hard from the freezer: let it rest long, or give it more air, sugar or spirit' }[w.straight];
+  const fatPct = (100 * (r.mixture.grams.milk_fat + r.mixture.grams.cocoa_fat)) / r.mixture.massG;
+  const hardFat = fatPct > HARD_FAT_PCT ? `; its fat (${plainNumber(fatPct, 0)}${NB}%) is hard in the cold, so 5 to 10 min more` : '';
+  const words = { clean: hardFat === '' ? 'cuts straight from the freezer' : `little ice to cut${hardFat}`, rest: `let it rest first${hardFat}`, hard: 'hard from the freezer: let it rest long, or give it more air, sugar or spirit' }[w.straight];
   return {
     key: 'knife',
     state: w.straight === 'hard' ? 'near' : 'in',

@@ -24,6 +24,7 @@ import {
   windowFigure,
 } from './figures';
 import { foldTells } from './fold-tells';
+import { cautionTells } from './caution-tells';
 import { tinTells } from './tin-tells';
 import { drinkTells } from './drink-tells';
 import { frozenTells } from './frozen-tells';
@@ -74,6 +75,7 @@ export function sheetTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] 
     ...frozenTells(s, kitchen),
     ...drinkTells(s, kitchen),
     ...tinTells(s),
+    ...cautionTells(s, kitchen),
   ];
   return worstFirst(tells);
 }

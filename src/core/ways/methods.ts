@@ -117,7 +117,7 @@ function custard(c: MethodContext): readonly StepTemplate[] {
     ...when(c.has('gelatin'), { key: 'gelatin', title: 'Stir in the soaked gelatin', short: 'gelatin', detail: `Below 80${NB}°C, until no thread is seen.`, hands: 2, wants: ['gelatin'], takes: ['gelatin'] }),
     c.way('custard-cooling') === 'ice-bath'
       ? { key: 'cool', title: `Cool in an ice bath to 20${NB}°C`, short: 'cool', detail: 'Stir, film on the surface, then the fridge. Cooked bases are cooled in two stages: follow your local code.', hands: 8, tempC: 20, wait: [0, 0] }
-      : { key: 'cool', title: 'Spread in a tray and chill', short: 'cool', detail: `Not deeper than 4${NB}cm, film on the surface. To 21${NB}°C within 2${NB}h and 5${NB}°C within 6${NB}h is the usual rule.`, hands: 3, tempC: 5, wait: [2, 4] },
+      : { key: 'cool', title: 'Spread in a tray and chill', short: 'cool', detail: `In a still fridge about 10${NB}mm deep, 15–20 in one with a fan, 40 in a blast chiller, film on the surface: Cold shows the depth that meets your rule. To 21${NB}°C within 2${NB}h and 5${NB}°C within 6${NB}h is the usual rule.`, hands: 3, tempC: 5, wait: [2, 4] },
   ];
 }
 

@@ -9,7 +9,7 @@ import type { ColdView } from '../../../../core/cold/view';
 
 const LineChart = lazy(() => import('../../../../ui/line-chart').then((m) => ({ default: m.LineChart })));
 
-const OUT_WORDS = { clean: 'cuts clean straight out', rest: 'rest it before it is cut', hard: 'hard and icy straight out' } as const;
+const OUT_WORDS = { soft: 'too soft to slice at this temperature', clean: 'cuts clean straight out', rest: 'rest it before it is cut', hard: 'hard and icy straight out' } as const;
 
 /** Out of the freezer: how hard, how long to rest, how long the knife goes through. */
 export function Tempering({ view, analysis }: { readonly view: ColdView; readonly analysis: SheetAnalysis }) {

@@ -14,7 +14,7 @@ const LineChart = lazy(() => import('../../../../ui/line-chart').then((m) => ({ 
 export function FrozenFigures({ analysis: s }: { readonly analysis: SheetAnalysis }) {
   const { kitchen } = useSheet();
   const mix = useMemo(() => frozenMixOf(s), [s]);
-  const freezerC = freezerOf(kitchen);
+  const freezerC = freezerOf(kitchen, s.sheet);
   const points = useMemo(() => (mix ? freezingCurve(mix.solution, 0, Math.min(-24, freezerC - 2), 97).map((p) => ({ x: p.tC, y: 100 * p.frozen })) : []), [mix, freezerC]);
   const now = mix ? sliceC(mix) : null;
   const [wishC, setWish] = useState(-10);
