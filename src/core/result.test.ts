@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readTable } from './interpolate';
-import { within } from './result';
+import { readable, within } from './result';
 
 describe('within', () => {
   it.each([4, 5, 6])('%s lies between 4 and 6', (v) => expect(within('f', 'It', v, 4, 6, 'g')).toBeNull());
@@ -34,5 +34,12 @@ describe('readTable', () => {
         expect(y).toBeLessThanOrEqual(20);
       }),
     );
+  });
+});
+
+describe('numbers in a fault', () => {
+  it('have four digits, or are whole', () => {
+    expect(within('f', 'Fat', 15.273872022453489, 25, 60, '%')?.says).toBe('Fat is 15.27; it works from 25 to 60\u00a0%.');
+    expect([0.000012345678, 123456.789, -3.14159, 71].map(readable)).toEqual(['0.00001235', '123457', '-3.142', '71']);
   });
 });

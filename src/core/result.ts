@@ -20,13 +20,16 @@ export const fail = (field: string, code: string, says: string): Result<never> =
   fault: { field, code, says },
 });
 
+/** A number as a sentence shows it: four digits or whole, never 15.273872022453489. */
+export const readable = (value: number): string => `${Math.abs(value) >= 1000 ? Math.round(value) : Number(value.toPrecision(4))}`;
+
 /** Checks that a number is finite and within [min, max]; the sentence names the range with its unit. */
 export function within(field: string, name: string, value: number, min: number, max: number, unit: string): Fault | null {
   if (Number.isFinite(value) && value >= min && value <= max) return null;
-  const read = Number.isFinite(value) ? `${value}` : 'not a number';
+  const read = Number.isFinite(value) ? readable(value) : 'not a number';
   return {
     field,
     code: 'out-of-range',
-    says: `${name} is ${read}; it works from ${min} to ${max}\u00a0${unit}.`.replace('\u00a0.', '.'),
+    says: `${name} is ${read}; it works from ${readable(min)} to ${readable(max)}\u00a0${unit}.`.replace('\u00a0.', '.'),
   };
 }

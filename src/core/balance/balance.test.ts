@@ -37,6 +37,20 @@ describe('solving for targets', () => {
     expect(b.amountsG[2]).toBeCloseTo(5, 6);
     expect(b.goals[0]!.met).toBe(true);
   });
+  it('what is met already is left as it is', () => {
+    const b = solved([line('cream-36', 600), line('sugar-caster', 140)], [goal('sweetness', 18, 30)]);
+    expect(b.amountsG).toEqual([600, 140]);
+    expect(b.goals[0]!.after).toBe(b.goals[0]!.before);
+    // Just outside, it is brought into the band.
+    const out = solved([line('cream-36', 600), line('sugar-caster', 100)], [goal('sweetness', 18, 30)]);
+    expect(out.amountsG).not.toEqual([600, 100]);
+    expect(out.goals[0]!.met).toBe(true);
+  });
+  it('faults show numbers as a cook writes them', () => {
+    const r = solveBalance({ lines: [line('cream-36', 600, { locked: true, minG: 1000.123456 })], goals: [goal('fat', 33, 35)], totalG: null });
+    expect(r.ok ? '' : r.fault.says).toContain('at least 1000.1');
+    expect(r.ok ? '' : r.fault.says).not.toContain('Infinity');
+  });
   it('whole eggs come whole', () => {
     const b = solved([line('egg-yolk', 34, { stepG: 17 }), line('sugar-caster', 60), line('cream-36', 300)], [goal('solids', 50, 52), goal('sweetness', 17, 19)], 400);
     expect((b.amountsG[0]! / 17) % 1).toBeCloseTo(0, 9);

@@ -1,5 +1,5 @@
 import { solve as solveLinear, type Coefficients, type Constraint } from 'yalps';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, readable, type Result } from '../result';
 import { goalForm, type GoalForm } from './figures';
 import type { BalanceGoal, BalanceLine, BalanceProblem } from './inputs';
 
@@ -45,6 +45,10 @@ export function solveBalance(problem: BalanceProblem): Result<Balance> {
   const fault = faultOf(problem);
   if (fault) return fault;
   const forms = problem.goals.map((g) => goalForm(g, problem.lines));
+  // What is met already stays as it is.
+  const now = Float64Array.from(problem.lines, (l) => l.nowG);
+  const here = keepsAll(problem, now) ? outcome(problem, forms, now, now) : null;
+  if (here?.goals.every((g) => g.met)) return ok({ ...here, fights: [] });
   const best = nearest(problem, forms);
   if (!best.ok) return best;
   return ok({ ...best.value, fights: fightsOf(problem, forms, best.value) });
@@ -53,17 +57,19 @@ export function solveBalance(problem: BalanceProblem): Result<Balance> {
 const halfWidth = (g: BalanceGoal): number => (g.high - g.low) / 2;
 const wishOf = (g: BalanceGoal): number => (g.high + g.low) / 2;
 const number = (v: number): string => `${Math.round(10 * v) / 10}`;
+/** '20 to 80 g', 'at least 1000 g'. */
+const bounds = (min: number, max: number): string => (Number.isFinite(max) ? `${number(min)} to ${number(max)}\u00a0g` : `at least ${number(min)}\u00a0g`);
 
 function faultOf({ lines, goals, totalG }: BalanceProblem): Result<never> | null {
   for (const l of lines) {
     if (l.minG < 0) return fail('minG', 'negative', `${l.name}: the least is ${number(l.minG)}\u00a0g; it cannot be below 0\u00a0g.`);
     const max = l.maxG ?? Infinity;
     if (max < l.minG) return fail('maxG', 'upside-down', `${l.name}: the least, ${number(l.minG)}\u00a0g, is more than the most, ${number(max)}\u00a0g.`);
-    if (l.locked && (l.nowG < l.minG - 1e-9 || l.nowG > max + 1e-9)) return fail('locked', 'lock-against-bound', `${l.name} is locked at ${number(l.nowG)}\u00a0g, outside its own bounds of ${number(l.minG)} to ${number(max)}\u00a0g.`);
+    if (l.locked && (l.nowG < l.minG - 1e-9 || l.nowG > max + 1e-9)) return fail('locked', 'lock-against-bound', `${l.name} is locked at ${number(l.nowG)}\u00a0g, outside its own bounds of ${bounds(l.minG, max)}.`);
     if (!l.locked && l.stepG !== null && Math.ceil(l.minG / l.stepG - 1e-9) * l.stepG > max + 1e-9) return fail('stepG', 'no-step', `${l.name} comes in steps of ${number(l.stepG)}\u00a0g: none lies between ${number(l.minG)} and ${number(max)}\u00a0g.`);
   }
   for (const g of goals) {
-    if (!(g.high > g.low) || !Number.isFinite(g.low) || !Number.isFinite(g.high)) return fail('goals', 'no-band', `${g.name || g.figure}: its band must go from less to more; it goes from ${g.low} to ${g.high}.`);
+    if (!(g.high > g.low) || !Number.isFinite(g.low) || !Number.isFinite(g.high)) return fail('goals', 'no-band', `${g.name || g.figure}: its band must go from less to more; it goes from ${readable(g.low)} to ${readable(g.high)}.`);
     if (g.figure === 'use-up' && (g.line === undefined || g.line >= lines.length)) return fail('goals', 'no-line', 'Use up: say which line.');
   }
   if (lines.every((l) => l.nowG === 0)) return fail('lines', 'empty', 'There is nothing in these lines yet: a balance starts from what is there.');

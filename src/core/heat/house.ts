@@ -16,6 +16,9 @@ export const FOLD_WINDOWS = {
   custard: { lowC: 0, highC: 20 },
 } as const;
 export type BaseKind = keyof typeof FOLD_WINDOWS;
+/** A chocolate base of no more chocolate than this share is fluid down to this, °C; from the other share on it is as chocolate alone (house). */
+export const THIN_CHOCOLATE = { share: 0.3, lowC: 24 } as const;
+export const THICK_CHOCOLATE_SHARE = 0.7;
 /** A finished fold that is warmer loses its air. */
 export const FOLD_TOO_WARM_C = 24;
 /** At which a part is taken to stand when the cook has not said otherwise, °C. */

@@ -8,7 +8,7 @@ import { setLineText } from './edits';
 import { CONTEXT } from '../../testing/sample';
 import { roundSheet } from './round';
 import { scaleTo, type ScaleWish } from './scale';
-import { shoppingOf } from './shopping';
+import { packsFor, shoppingOf } from './shopping';
 import { swapOptions } from './swap';
 
 const dessert = partsSheet(
@@ -158,5 +158,23 @@ describe('shopping', () => {
   });
   it('is empty for an empty sheet, without a number that is none', () => {
     expect(shoppingOf(analyseSheet(sheetOf([]), KITCHEN))).toMatchObject({ items: [], cost: null, per100: null, ethanolG: 0 });
+  });
+});
+
+describe('what is bought', () => {
+  const items = (...lines: string[]) => shoppingOf(analyseSheet(sheetOf(lines), KITCHEN), KITCHEN).items;
+  it('two US cups are a pint carton, four are two, and a tenth more is one more', () => {
+    const packs = (text: string) => items(text)[0]!;
+    const cream = { ...packs('2 cups cream 36 %').ingredient, packG: 477 };
+    expect([477.4, 954.8, 1002, 240].map((g) => packsFor(g, cream.packG))).toEqual([1, 2, 3, 1]);
+  });
+  it('zest is bought as fruits, not by its weight', () => {
+    expect(items('300 g cream 36 %', '15 g lemon zest').find((i) => i.ingredient.id === 'lemon-zest')).toMatchObject({ packs: null, fruits: { count: 3, name: 'lemons', shared: false } });
+  });
+  it('zest and juice come out of the same fruits', () => {
+    const both = items('300 g cream 36 %', 'zest of 4 lemons', 'juice of 4 lemons').filter((i) => i.fruits);
+    expect(both.map((i) => i.fruits)).toEqual([{ count: 4, name: 'lemons', shared: true }, { count: 4, name: 'lemons', shared: true }]);
+    expect(items('300 g cream 36 %', 'zest of 1 lemon', 'juice of 4 lemons').find((i) => i.fruits)!.fruits!.count).toBe(4);
+    expect(items('300 g cream 36 %').every((i) => i.fruits === null)).toBe(true);
   });
 });

@@ -13,6 +13,8 @@ export interface ShoppingItem {
   readonly boughtG: number;
   /** Null where the larder knows no pack. */
   readonly packs: number | null;
+  /** Whole fruits to buy: zest and juice come out of the same ones. Null for what is no citrus fruit. */
+  readonly fruits: { readonly count: number; readonly name: string; readonly shared: boolean } | null;
   /** What stays in the last pack, g. */
   readonly openedG: number | null;
   readonly cost: number | null;
@@ -58,6 +60,28 @@ export interface IngredientUse {
 /** Every line of a sheet that is bought. */
 export const usesOf = (s: SheetAnalysis): readonly IngredientUse[] => s.parts.flatMap((a) => a.reading.lines.flatMap(({ ingredient, read }) => (ingredient && read ? [{ ingredient, part: a.part.name, massG: read.massG }] : [])));
 
+/** A pack that falls short by so much of itself still does: two US cups are a pint carton. */
+const PACK_GRACE = 0.02;
+/** Packs for so many grams. */
+export const packsFor = (g: number, packG: number): number => Math.max(1, Math.ceil(g / packG - PACK_GRACE));
+
+const CITRUS = ['lemon', 'lime', 'orange'] as const;
+/** Whole fruits for zest, juice and fruit of one kind: as many as the greater of zest and juice needs, and the whole ones. */
+function citrusOf(items: ReadonlyMap<string, { readonly ingredient: Ingredient; readonly neededG: number }>): ReadonlyMap<string, NonNullable<ShoppingItem['fruits']>> {
+  const out = new Map<string, NonNullable<ShoppingItem['fruits']>>();
+  for (const name of CITRUS) {
+    const mine = (['zest', 'juice', 'whole'] as const).flatMap((taken) => {
+      const item = items.get(`${name}-${taken}`);
+      return item?.ingredient.piece ? [{ taken, id: item.ingredient.id, count: item.neededG / item.ingredient.piece.grams }] : [];
+    });
+    const of = (taken: string): number => mine.find((m) => m.taken === taken)?.count ?? 0;
+    // A piece is so much of a fruit; a twentieth short of one more is no fruit more.
+    const count = Math.max(1, Math.ceil(Math.max(of('zest'), of('juice')) + of('whole') - 0.05));
+    mine.forEach((m) => out.set(m.id, { count, name: count === 1 ? name : `${name}s`, shared: mine.length > 1 }));
+  }
+  return out;
+}
+
 /** Amounts summed by ingredient, with packs and what they cost. */
 export function itemsFrom(uses: readonly IngredientUse[]): readonly ShoppingItem[] {
   const byId = new Map<string, { ingredient: Ingredient; neededG: number; uses: { part: string; massG: number }[] }>();
@@ -67,16 +91,19 @@ export function itemsFrom(uses: readonly IngredientUse[]): readonly ShoppingItem
     item.uses.push({ part, massG });
     byId.set(ingredient.id, item);
   }
+  const fruits = citrusOf(byId);
   return [...byId.values()].map(({ ingredient, neededG, uses: where }): ShoppingItem => {
     // Whites and yolks come out of the same shells: they are bought as eggs, below.
     const shell = isShellEgg(ingredient);
     const bought = shell ? neededG : boughtG(neededG, ingredient);
-    const packs = shell || ingredient.packG === null ? null : Math.max(1, Math.ceil(bought / ingredient.packG - 1e-6));
+    const fruit = fruits.get(ingredient.id) ?? null;
+    const packs = shell || fruit || ingredient.packG === null ? null : packsFor(bought, ingredient.packG);
     return {
       ingredient,
       neededG,
       boughtG: bought,
       packs,
+      fruits: fruit,
       openedG: packs === null || ingredient.packG === null ? null : Math.max(0, packs * ingredient.packG - bought),
       cost: ingredient.pricePerKg === null ? null : shell ? 0 : (bought * ingredient.pricePerKg) / 1000,
       uses: where,

@@ -22,7 +22,7 @@ describe('meetings of a sheet', () => {
   it('hot cream on chocolate, then cream into the base, each between the extremes', () => {
     const [ganache, fold] = meetingsOf(of(mousse));
     expect(ganache).toMatchObject({ kind: 'ganache', verdict: 'in' });
-    expect(fold).toMatchObject({ kind: 'fold', window: { lowC: 32, highC: 42 }, judgedC: expect.closeTo(38, 6) });
+    expect(fold).toMatchObject({ kind: 'fold', window: { lowC: 30, highC: 42 }, judgedC: expect.closeTo(38, 6) });
     expect(fold!.resultC).toBeGreaterThan(5);
     expect(fold!.resultC).toBeLessThan(38);
   });
@@ -115,5 +115,36 @@ describe('tempering in a sheet', () => {
     const t = temperingOf(a);
     expect(t?.ok && t.value.strings).toBe(true);
     expect(temperingOf(of(sheetOf(['600 g cream 36 %'])).parts[0]!)).toBeNull();
+  });
+});
+
+describe('a chocolate base has a temperature that is right', () => {
+  const verdicts = (chocolateG: number, creamG: number, foamG: number): Map<number, string> => {
+    const sheet = partsSheet([['k', 'chocolate-base', 'Chocolate', [`${chocolateG} g dark chocolate 64 %`, `${creamG} g cream 36 %`]], ['c', 'whipped-cream', 'Cream', [`${foamG} g cream 36 %`]], ['m', 'set-filling', 'Mousse', ['all of the Chocolate', 'all of the Cream']]]);
+    return new Map(
+      Array.from({ length: 25 }, (_, i) => 20 + i).map((c) => {
+        const at = { ...sheet, parts: sheet.parts.map((p) => (p.id === 'k' ? { ...p, heat: { ...p.heat, atC: c } } : p)) };
+        return [c, meetingsOf(analyseSheet(at, KITCHEN)).find((m) => m.kind === 'fold')?.verdict ?? 'none'] as const;
+      }),
+    );
+  };
+  it.each([
+    [160, 240, 200],
+    [200, 200, 300],
+    [300, 60, 400],
+    [400, 300, 150],
+  ])('%s g chocolate with %s g cream, %s g cream folded in', (chocolateG, creamG, foamG) => {
+    const all = verdicts(chocolateG, creamG, foamG);
+    expect([...all.values()]).toContain('in');
+    expect(all.get(20)).toBe('cold');
+    expect(all.get(44)).not.toBe('in');
+  });
+  it('a thin one may be colder than chocolate alone', () => {
+    const coldest = (a: number, b: number): number => [...verdicts(a, b, 300)].find(([, v]) => v === 'in')![0];
+    expect(coldest(120, 280)).toBeLessThan(coldest(360, 40));
+  });
+  it('grated chocolate and toppings ask for nothing', () => {
+    const sheet = partsSheet([['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']], ['f', 'set-filling', 'Filling', ['200 g mascarpone', '40 g dark chocolate, grated', 'all of the Cream']], ['t', 'topping', 'Top', ['50 g dark chocolate']]]);
+    expect(meetingsOf(analyseSheet(sheet, KITCHEN)).filter((m) => m.window !== null)).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import { combine, mix } from '../composition/mixture';
 import { composition } from '../composition/components';
 import { sucroseEquivalentG, type FreezingPortion } from '../heat/freezing';
-import { BOWL_TOUCHED, CUSTARD_OFF_HOB_C, FOLD_TOO_WARM_C, FOLD_WINDOWS, GANACHE_WINDOW, ICE_BATH, POURED_C, USUAL_C, type BaseKind } from '../heat/house';
+import { BOWL_TOUCHED, CUSTARD_OFF_HOB_C, FOLD_TOO_WARM_C, FOLD_WINDOWS, GANACHE_WINDOW, THICK_CHOCOLATE_SHARE, THIN_CHOCOLATE, ICE_BATH, POURED_C, USUAL_C, type BaseKind } from '../heat/house';
 import { bowlGuest, guest, massFor, mixingC, temperatureFor, type Guest } from '../heat/meeting';
 import { boilSyrup, reducingMinutes, type Syrup } from '../heat/syrup';
 import type { Result } from '../result';
@@ -77,11 +77,16 @@ function isWhiskedCold(a: PartAnalysis): boolean {
 /** What the foams are folded into, by what is in it; null where nothing asks for a window. */
 function baseKindOf(a: PartAnalysis, sources: ReadonlyMap<string, PartAnalysis>): BaseKind | null {
   const { lines } = a.reading;
-  if (lines.some((l) => l.role === 'chocolate' || l.fromPart?.kind === 'chocolate-base')) return 'chocolate';
+  // Grated, in chips or in pieces it stays as it is: nothing has to flow.
+  if (lines.some((l) => (l.role === 'chocolate' && !STAYS_WHOLE.test(l.line.text)) || l.fromPart?.kind === 'chocolate-base')) return 'chocolate';
   const setsBase = lines.some((l) => (l.ingredient?.bloom && l.read) || (l.fromPart && !isFoam(sources.get(l.fromPart.id)) && (sources.get(l.fromPart.id)?.reading.gelatin225G ?? 0) > 0));
   if (setsBase) return 'gelatin';
   return lines.some((l) => l.fromPart?.kind === 'custard') ? 'custard' : null;
 }
+
+const STAYS_WHOLE = /\b(?:grated|shaved|shavings|chips?|chunks?|chopped|pieces|curls)\b/i;
+/** Kinds that lie on something: nothing is folded into them. */
+const LIES_ON: ReadonlySet<string> = new Set(['topping', 'crown', 'pressed-base', 'biscuit-layer', 'soak']);
 
 const isFoam = (a: PartAnalysis | undefined): boolean => a !== undefined && (isWhippedKind(a.part.kind) || a.part.kind === 'egg-foam' || a.part.kind === 'meringue');
 
@@ -94,6 +99,7 @@ export function meetingsOf(s: SheetAnalysis): readonly Meeting[] {
 }
 
 function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): Meeting[] {
+  if (LIES_ON.has(a.part.kind)) return [];
   const fed = a.reading.lines.flatMap((l) => {
     const source = l.fromPart && l.read ? byId.get(l.fromPart.id) : undefined;
     return source && l.read ? [{ source, share: l.read.quantity }] : [];
@@ -115,8 +121,11 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
   const base = mixingC(baseGuests);
   const all = mixingC([...baseGuests, ...foams]);
   if (!base.ok || !all.ok) return [];
-  const window = kind ? FOLD_WINDOWS[kind] : null;
-  const tooWarm = all.value > FOLD_TOO_WARM_C + PERMANENT;
+  const window = kind ? windowFor(kind, a, fed) : null;
+  // A window that a fold can never meet is none: at its lower end the fold is never called too warm.
+  const atLow = window ? mixingC([...baseGuests.map((g) => ({ ...g, tC: window.lowC })), ...foams]) : null;
+  const limitC = Math.max(FOLD_TOO_WARM_C, atLow?.ok ? atLow.value + GRACE_C : -Infinity);
+  const tooWarm = all.value > limitC + PERMANENT;
   const verdict = window && base.value < window.lowC - PERMANENT ? 'cold' : window && base.value > window.highC + PERMANENT ? 'warm' : tooWarm ? 'too-warm-fold' : 'in';
   const warmest = [...baseGuests].sort((x, y) => y.massG - x.massG)[0]!;
   return [
@@ -134,6 +143,22 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
       mend: verdict === 'in' ? null : foldMend(verdict, warmest, baseGuests, foams, window),
     },
   ];
+}
+
+/** A little above the lower end of the window is still the lower end, °C. */
+const GRACE_C = 1;
+
+/** The window of a base: a chocolate base that is thinned with cream stays fluid colder than chocolate alone. */
+function windowFor(kind: BaseKind, a: PartAnalysis, fed: readonly { readonly source: PartAnalysis; readonly share: number }[]): { readonly lowC: number; readonly highC: number } {
+  const usual = FOLD_WINDOWS[kind];
+  if (kind !== 'chocolate') return usual;
+  const bases = [a, ...fed.filter((f) => !isFoam(f.source)).map((f) => f.source)];
+  const lines = bases.flatMap((b) => b.reading.lines.filter((l) => l.kind === 'ingredient' && l.read));
+  const all = lines.reduce((g, l) => g + (l.read?.massG ?? 0), 0);
+  const chocolate = lines.reduce((g, l) => g + (l.role === 'chocolate' ? (l.read?.massG ?? 0) : 0), 0);
+  const share = all > 0 ? chocolate / all : 1;
+  const thick = Math.min(1, Math.max(0, (share - THIN_CHOCOLATE.share) / (THICK_CHOCOLATE_SHARE - THIN_CHOCOLATE.share)));
+  return { lowC: Math.round(THIN_CHOCOLATE.lowC + thick * (usual.lowC - THIN_CHOCOLATE.lowC)), highC: usual.highC };
 }
 
 /** Parts without air that are stirred together: custard and purée, fruit and syrup. */

@@ -1,7 +1,7 @@
 import type { Ingredient } from '../composition/ingredient';
 import { inStockG, type StockPack } from '../larder/stock';
 import type { Kitchen } from '../sheet/analyse';
-import { eggBalance, isShellEgg, itemsFrom, spareWords, usesOf, type EggBalance, type IngredientUse, type ShoppingItem } from '../sheet/shopping';
+import { eggBalance, isShellEgg, itemsFrom, packsFor, spareWords, usesOf, type EggBalance, type IngredientUse, type ShoppingItem } from '../sheet/shopping';
 import { biscuitOfPart, filledVessels } from '../tin/build';
 import type { Dish } from './dish';
 
@@ -35,7 +35,7 @@ export function serviceShopping(dishes: readonly { readonly name: string; readon
   const bought = items.flatMap((i) => {
     const toBuyG = i.boughtG - inStockG(stock, i.ingredient.id, day);
     const { packG } = i.ingredient;
-    return isShellEgg(i.ingredient) ? [i] : toBuyG > 0.5 && packG !== null ? [{ ...i, openedG: Math.ceil(toBuyG / packG - 1e-6) * packG - toBuyG }] : [];
+    return isShellEgg(i.ingredient) ? [i] : toBuyG > 0.5 && packG !== null ? [{ ...i, openedG: Math.max(0, packsFor(toBuyG, packG) * packG - toBuyG) }] : [];
   });
   const eggs = eggBalance(items, kitchen);
   const unpriced = items.filter((i) => i.cost === null).map((i) => i.ingredient.name);
@@ -53,7 +53,7 @@ export function serviceShopping(dishes: readonly { readonly name: string; readon
       .map((i): ServiceItem => {
         const have = inStockG(stock, i.ingredient.id, day);
         const toBuyG = Math.max(0, i.boughtG - have);
-        return { ...i, uses: byDish(uses, i.ingredient), inStockG: have, toBuyG, packsToBuy: isShellEgg(i.ingredient) || i.ingredient.packG === null ? null : Math.ceil(toBuyG / i.ingredient.packG - 1e-6) };
+        return { ...i, uses: byDish(uses, i.ingredient), inStockG: have, toBuyG, packsToBuy: isShellEgg(i.ingredient) || i.fruits || i.ingredient.packG === null ? null : toBuyG <= 0.5 ? 0 : packsFor(toBuyG, i.ingredient.packG) };
       })
       .sort((a, b) => (a.ingredient.category < b.ingredient.category ? -1 : a.ingredient.category > b.ingredient.category ? 1 : a.ingredient.name < b.ingredient.name ? -1 : 1)),
     eggs,

@@ -135,7 +135,7 @@ function Items({ items, eggs }: { readonly items: readonly ServiceItem[]; readon
               </td>
               <td className="fig py-1.5 pl-3 text-right font-medium">{i.inStockG > 0 ? showGrams(i.inStockG) : ''}</td>
               <td className="fig py-1.5 pl-3 text-right font-medium">
-                {i.toBuyG <= 0.5 ? <span className="text-fern-ink">enough</span> : i.packsToBuy !== null && i.ingredient.packG !== null ? `${i.packsToBuy} × ${showGrams(i.ingredient.packG)}` : i.ingredient.category === 'egg' ? 'as eggs' : showGrams(i.toBuyG)}
+                {i.toBuyG <= 0.5 ? <span className="text-fern-ink">enough</span> : i.fruits ? `${i.fruits.count}\u00a0${i.fruits.name}` : i.packsToBuy !== null && i.ingredient.packG !== null ? `${i.packsToBuy} × ${showGrams(i.ingredient.packG)}` : i.ingredient.category === 'egg' ? 'as eggs' : showGrams(i.toBuyG)}
               </td>
             </tr>
           ))}

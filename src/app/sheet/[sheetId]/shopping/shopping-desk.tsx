@@ -63,7 +63,7 @@ function List({ items, eggs }: { readonly items: readonly ShoppingItem[]; readon
               {i.uses.length > 1 && <span className="block text-[13.5px] text-ink-soft">{i.uses.map((u) => `${showGrams(u.massG)} ${u.part.toLowerCase()}`).join(', ')}</span>}
               {i.boughtG > i.neededG * 1.005 && <span className="block text-[13.5px] text-ink-soft">{showGrams(i.neededG)} on the board, the rest is peel and stones</span>}
             </td>
-            <td className="fig py-1.5 pl-3 text-right font-medium max-sm:hidden">{i.packs === null || i.ingredient.packG === null ? '' : `${i.packs} × ${showGrams(i.ingredient.packG)}`}</td>
+            <td className="fig py-1.5 pl-3 text-right font-medium max-sm:hidden">{i.fruits ? `${i.fruits.count}\u00a0${i.fruits.name}${i.fruits.shared ? ', the same' : ''}` : i.packs === null || i.ingredient.packG === null ? '' : `${i.packs} × ${showGrams(i.ingredient.packG)}`}</td>
             <td className="fig py-1.5 pl-3 text-right font-medium text-ink-soft max-sm:hidden">{i.openedG === null ? '' : showGrams(i.openedG)}</td>
             <td className="fig py-1.5 pl-3 text-right font-medium">{i.cost === null ? 'no price' : i.cost === 0 && i.packs === null ? '' : plainNumber(i.cost, 2)}</td>
           </tr>
