@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
 import { amountNow, freshProgress, progressAfter, ProgressSchema, rescaleTo, stepAfter, timerOf, whileItRests, WHISK_TIMER, type Progress, type ProgressEvent } from './batch';
 import { batchPlan } from './make-batch';
+import { whiskAt } from './step-whisk';
 import { elapsedS, phaseOf, timerMarks } from './whisk-timer';
 
 const start = (at: number, by = 'mine'): ProgressEvent => ({ kind: 'timer-start', id: WHISK_TIMER, name: 'whisk', seconds: null, at, by });
@@ -147,5 +148,23 @@ describe('the whisk timer', () => {
     const lean = batchPlan(sheetOf(['600 g cream 36 %'], { stage: 'firm', creamC: 14 }), KITCHEN);
     expect(lean.ok && timerMarks(lean.value.steps.find((s) => s.title.startsWith('Whisk'))?.whisk ?? null)).toBeNull();
     expect(phaseOf(running, null, 1e6)).toBe('whisking');
+  });
+});
+
+describe('a clock with the cream as it was found', () => {
+  const plan = batchPlan(sheetOf(['600 g cream 36 %'], { stage: 'medium', creamC: 5 }), KITCHEN);
+  const planned = plan.ok ? plan.value.steps.find((s) => s.whisk)!.whisk! : null;
+  it('is the plan’s own without a reading, later and narrower when the cream is warmer', () => {
+    expect(whiskAt(planned!, null)).toBe(planned);
+    expect(whiskAt(planned!, 5)).toBe(planned);
+    const warm = whiskAt(planned!, 10)!;
+    // 0.94 for each degree above 7 °C.
+    expect(warm.opensS / planned!.opensS).toBeCloseTo(0.94 ** -3, 9);
+    expect(warm.earlyS / warm.opensS).toBeCloseTo(planned!.earlyS / planned!.opensS, 9);
+    expect(warm.cream!.input.creamC).toBe(10);
+  });
+  it('has no time where the cream churns before it stands', () => {
+    expect(whiskAt(planned!, 17)).toBeNull();
+    expect(whiskAt(planned!, 13)).not.toBeNull();
   });
 });

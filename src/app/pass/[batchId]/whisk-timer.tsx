@@ -3,6 +3,8 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { clockFace, inSentence, showRoughSeconds, showSeconds } from '../../../core/figure';
 import { isRunning, timerOf, WHISK_TIMER, type PlanStep, type Timer } from '../../../core/sheet/batch';
+import { readReading } from '../../../core/sheet/readings';
+import { whiskAt, type StepWhisk } from '../../../core/sheet/step-whisk';
 import { elapsedS, phaseOf, timerMarks, type TimerMarks, type TimerPhase } from '../../../core/sheet/whisk-timer';
 import { allowSound } from '../../../ui/batch/call-sound';
 import { ENOUGH_SAMPLES, makeLiveWhisk, sensorWords, type LiveState } from '../../../ui/batch/live-whisk';
@@ -30,17 +32,23 @@ function words(phase: TimerPhase, marks: TimerMarks | null, s: number, stage: st
   }
 }
 
+/** A temperature that was typed, °C; null where none can be read. */
+const readC = (text: string | undefined): number | null => {
+  const read = text === undefined || text.trim() === '' ? null : readReading('cream-temperature', text);
+  return read?.ok ? read.value : null;
+};
+
 const nothing = (): null => null;
 const never = () => () => undefined;
 
 /** Follows the motor's load while this whisk runs; null where it does not, or nobody listens. */
-function useLive(step: PlanStep, timer: Timer | null, on: boolean): LiveState | null {
+function useLive(whisk: StepWhisk | null, timer: Timer | null, on: boolean): LiveState | null {
   const startedAt = on && isRunning(timer) ? timer!.startedAt : null;
   const slowAt = timer?.slowAt ?? null;
   const live = useMemo(() => {
-    const whip = creamOf(step.whisk);
-    return startedAt === null || !whip || !step.whisk?.cream ? null : makeLiveWhisk({ whip, target: step.whisk.cream.input.target, logSd: step.whisk.cream.logSd, startedAt });
-  }, [step, startedAt]);
+    const whip = creamOf(whisk);
+    return startedAt === null || !whip || !whisk?.cream ? null : makeLiveWhisk({ whip, target: whisk.cream.input.target, logSd: whisk.cream.logSd, startedAt });
+  }, [whisk, startedAt]);
   useEffect(() => live?.follow(), [live]);
   useEffect(() => {
     if (slowAt !== null) live?.slow(slowAt);
@@ -61,11 +69,15 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const now = useNow(running, 200);
   // Batches of before each step had its own forecast had one for the whole.
   const whole = plan.forecast.stageTimeS;
-  const whisk = step.whisk ?? (step.whisks && whole ? { stage: plan.forecast.stage, earlyS: whole.low, opensS: whole.value, closesS: null, cream: null, egg: null } : null);
+  const foundC = step.whisks ? readC(state.progress.fields['cream-temperature']) : null;
+  const { stage: wholeStage } = plan.forecast;
+  const planned = useMemo(() => step.whisk ?? (step.whisks && whole ? { stage: wholeStage, earlyS: whole.low, opensS: whole.value, closesS: null, cream: null, egg: null } : null), [step, whole, wholeStage]);
+  const whisk = useMemo(() => planned && whiskAt(planned, foundC), [planned, foundC]);
+  const tooWarm = planned !== null && whisk === null;
   const marks = timerMarks(whisk);
   const [listening, setListening] = useKept('local', 'soft-peak:listens-to-load');
   const listens = listening === 'yes';
-  const live = useLive(step, timer, listens && whisk?.cream != null);
+  const live = useLive(whisk, timer, listens && whisk?.cream != null);
   const byLoad = live !== null && live.samples >= ENOUGH_SAMPLES;
   const s = elapsedS(clock, now);
   const phase: TimerPhase = byLoad && running ? ({ whisking: 'whisking', soon: 'watch', stop: 'stop', over: 'over' } as const)[live.view.phase] : phaseOf(clock, marks, now);
@@ -101,8 +113,9 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
         </p>
         <div className="min-w-[240px] flex-1">
           <p className={`text-[clamp(20px,2.6vw,28px)] leading-tight font-[600] ${called ? 'text-yolk' : ''}`} role="status">
-            {says}
+            {tooWarm ? `At ${foundC}\u00a0°C it churns before it stands: chill cream and bowl to 5\u00a0°C.` : says}
           </p>
+          {!tooWarm && foundC !== null && whisk?.cream && planned?.cream && foundC !== planned.cream.input.creamC && <p className="mt-1 text-[16px] text-cocoa-soft">Reckoned with the cream at {foundC}&nbsp;°C; the plan had {planned.cream.input.creamC}&nbsp;°C.</p>}
           {sign && <p className="mt-1 text-[18px] text-cocoa-soft">It should look so: {inSentence(sign)}</p>}
           {live && <p className="mt-1 text-[16px] text-cocoa-soft">{sensorWords(live)}</p>}
           <div className="mt-4 flex flex-wrap items-center gap-3">
