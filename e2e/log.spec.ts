@@ -80,7 +80,7 @@ test('by place and day, two beside each other, and out as CSV and JSON', async (
   await page.getByRole('combobox', { name: 'This one' }).selectOption('sample-4');
   await page.getByRole('combobox', { name: 'beside' }).selectOption('sample-5');
   await expect(page).toHaveURL(/a=sample-4.*b=sample-5/);
-  await expect(page.locator('[data-changed]').filter({ hasText: 'Time to medium' })).toContainText('8:59');
+  await expect(page.locator('[data-changed]').filter({ hasText: 'Time to medium' })).toContainText('7:23');
   await expect(page.locator('[data-changed]').filter({ hasText: 'off the plan' })).toContainText('60 g more');
   const csv = await (await page.request.get('/api/log?format=csv')).text();
   expect(csv.split('\r\n')[0]).toContain('whisk_time_over_formula');

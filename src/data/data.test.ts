@@ -13,7 +13,7 @@ import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
 import { readLarderCsv } from '../core/larder/larder-csv';
 import { seedSampleKitchen } from './sample/sample-kitchen';
-import { importIngredients, removeIngredient, saveIngredient, usesOf } from './larder';
+import { getIngredient, importIngredients, removeIngredient, saveIngredient, usesOf } from './larder';
 import { saveThings, thingsRevision } from './kitchen-things';
 import { createSheet, getSheet, getSheetVersion, listSheetNames, listSheets, listVersions, nameVersion, saveSheet } from './sheets';
 
@@ -49,6 +49,23 @@ describe('the data file', () => {
     expect(facts.mixers.map((m) => m.id)).toEqual(['planetary', 'hand-mixer', 'balloon']);
     const again = openKitchenFile(join(folder, 'kitchen.db'));
     expect(readKitchenFacts(again)).toEqual(facts);
+    again.$client.close();
+  });
+  it('opened by a newer larder gets its new rows and what nobody changed; what the kitchen changed and its own stay', () => {
+    const path = join(folder, 'older.db');
+    const older = openKitchenFile(path);
+    const honey = getIngredient(older, 'honey')!;
+    older.$client.prepare("delete from ingredients where id = 'breadcrumbs'").run();
+    older.$client.prepare("update ingredients set facts = json_set(facts, '$.note', 'an older note') where id = 'quark'").run();
+    saveIngredient(older, { ...honey.ingredient, pricePerKg: 99 }, honey.revision);
+    saveIngredient(older, { ...honey.ingredient, id: 'our-honey', name: 'Our honey', aliases: [], own: true }, 0);
+    older.$client.close();
+    const again = openKitchenFile(path);
+    expect(getIngredient(again, 'breadcrumbs')?.ingredient.name).toContain('Breadcrumbs');
+    expect(getIngredient(again, 'quark')?.ingredient.note).not.toBe('an older note');
+    expect(getIngredient(again, 'quark')?.revision).toBe(1);
+    expect(getIngredient(again, 'honey')?.ingredient.pricePerKg).toBe(99);
+    expect(getIngredient(again, 'our-honey')?.ingredient.own).toBe(true);
     again.$client.close();
   });
   it('keeps its promises to the disk: WAL, full sync, foreign keys', () => {

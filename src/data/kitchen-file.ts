@@ -1,6 +1,7 @@
 import { accessSync, constants, copyFileSync, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import Database from 'better-sqlite3';
+import { eq } from 'drizzle-orm';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import * as schema from './schema';
@@ -87,6 +88,21 @@ function bringUpToDate(db: KitchenDb, path: string, existed: boolean): void {
   migrate(db, { migrationsFolder: shipped('migrations') });
 }
 
+type Write = Parameters<Parameters<KitchenDb['transaction']>[0]>[0];
+
+/**
+ * What the shipped larder has gained since a kitchen was stocked: rows that are new are put in, rows that nobody has touched become as they are
+ * shipped now. What the kitchen has changed, and what is its own, stays.
+ */
+function freshen(tx: Write): void {
+  const there = new Map(tx.select().from(schema.ingredients).all().map((row) => [row.id, row]));
+  for (const facts of startingLarder()) {
+    const row = there.get(facts.id);
+    if (!row) tx.insert(schema.ingredients).values({ id: facts.id, name: facts.name, facts }).run();
+    else if (row.revision === 1 && !row.facts.own && JSON.stringify(row.facts) !== JSON.stringify(facts)) tx.update(schema.ingredients).set({ name: facts.name, facts }).where(eq(schema.ingredients.id, facts.id)).run();
+  }
+}
+
 /** An empty kitchen gets the larder, mixers and rules that it starts from. */
 function stock(db: KitchenDb): void {
   db.transaction((tx) => {
@@ -95,7 +111,10 @@ function stock(db: KitchenDb): void {
       tx.insert(schema.vessels).values(startingVessels().map((v, place) => ({ id: v.id, name: v.vessel.name, shape: v.vessel, count: v.count, place }))).run();
     }
     if (!tx.select({ id: schema.coldPlaces.id }).from(schema.coldPlaces).get()) tx.insert(schema.coldPlaces).values(STARTING_PLACES.map((p, place) => ({ ...p, place }))).run();
-    if (tx.select({ id: schema.kitchenRules.id }).from(schema.kitchenRules).get()) return;
+    if (tx.select({ id: schema.kitchenRules.id }).from(schema.kitchenRules).get()) {
+      freshen(tx);
+      return;
+    }
     tx.insert(schema.kitchenRules).values({ id: 1, rules: STARTING_RULES }).run();
     tx.insert(schema.mixers).values(STARTING_MIXERS.map((m, place) => ({ ...m, place }))).run();
     for (const facts of startingLarder()) tx.insert(schema.ingredients).values({ id: facts.id, name: facts.name, facts }).run();

@@ -1,3 +1,4 @@
+import { isPerPortion } from '../vessel/profile';
 import { plainNumber, showFigure, showHours, withUnit, type Figure } from '../figure';
 import type { SheetAnalysis } from '../sheet/analyse';
 import { buildIn } from '../tin/build';
@@ -74,5 +75,5 @@ function crownTell(s: SheetAnalysis): Tell[] {
   const crown = crownOf(s);
   if (!crown) return [];
   const state: TellState = crown.verdict === 'bears' ? 'in' : crown.verdict === 'near' ? 'near' : 'out';
-  return [{ key: 'crown-weight', state, sentence: [`Each nest carries ${withUnit(plainNumber(crown.creamG, 0), 'g')}; it bears `, show(bearsFigure(crown)), `. Crown it at most ${withUnit(String(crown.withinMin), 'min')} before serving.`], track: null, action: null }];
+  return [{ key: 'crown-weight', state, sentence: [`${isPerPortion(s.sheet.vessel) ? 'Each nest' : 'The shell'} carries ${withUnit(plainNumber(crown.creamG, 0), 'g')}; it bears `, show(bearsFigure(crown)), `. Crown it at most ${withUnit(String(crown.withinMin), 'min')} before serving.`], track: null, action: null }];
 }

@@ -308,3 +308,19 @@ it('every biscuit of the larder can be laid or is scattered', () => {
   for (const i of LARDER.filter((x) => x.biscuit)) expect(['round', 'rect', 'loose']).toContain(i.biscuit!.shape);
   expect(ingredient('ladyfinger').biscuit).not.toBeNull();
 });
+
+describe('what stands free', () => {
+  const shell = (acrossMm: number, portions: number) =>
+    analyseSheet(
+      partsSheet([['m', 'meringue', 'Shell', ['140 g egg whites', '280 g caster sugar']], ['c', 'crown', 'Cream', ['800 g cream 36 %']]], { family: 'nest', portions, vessel: { kind: 'free', name: 'Shell', topMm: acrossMm, baseMm: acrossMm, heightMm: 60 } }),
+      KITCHEN,
+    );
+  it('a wide shell is one for all: it carries all of the cream, and holds it once', () => {
+    expect(crownOf(shell(240, 8))!.creamG).toBeCloseTo(800, 0);
+    expect(crownOf(shell(90, 8))!.creamG).toBeCloseTo(100, 0);
+    const [wide, nests] = [shell(240, 8), shell(90, 8)];
+    if (!wide.perVesselMl.ok || !nests.perVesselMl.ok || !wide.volumeMl.ok) throw new Error('no volume');
+    expect(wide.perVesselMl.value).toBeCloseTo(wide.volumeMl.value, 6);
+    expect(nests.perVesselMl.value).toBeCloseTo(wide.volumeMl.value / 8, 6);
+  });
+});

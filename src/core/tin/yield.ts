@@ -4,7 +4,7 @@ import { fail, ok, type Result } from '../result';
 import type { PartAnalysis, SheetAnalysis } from '../sheet/analyse';
 import { roundsInRect } from '../vessel/packing/rounds-in-rect';
 import { coverMl, fillingMl, type CakeSizes } from '../vessel/cover';
-import { floorAreaMm2, floorAt, isRound } from '../vessel/profile';
+import { floorAreaMm2, floorAt, isRound, isPerPortion } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
 import type { Build } from './build';
 import { CUPCAKE_ML, PIPED_SPREAD, ROSETTE, SHELL, SHELL_BEARS } from './house';
@@ -129,7 +129,9 @@ export interface Crown {
 export function crownOf(s: SheetAnalysis): Crown | null {
   const shell = s.layers.find((l) => l.part.kind === 'meringue');
   if (!shell) return null;
-  const creamG = s.layers.filter((l) => l !== shell).reduce((sum, l) => sum + l.massG, 0) / s.sheet.portions;
+  // A shell for many carries all of it, a nest its portion.
+  const shells = isPerPortion(s.sheet.vessel) ? s.sheet.portions : Math.max(1, s.sheet.tin.count);
+  const creamG = s.layers.filter((l) => l !== shell).reduce((sum, l) => sum + l.massG, 0) / shells;
   if (creamG <= 0) return null;
   const { vessel } = s.sheet;
   const areaCm2 = floorAreaMm2(floorAt(vessel, 0)) / 100;

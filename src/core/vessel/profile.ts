@@ -2,8 +2,10 @@ import { fail, ok, type Result } from '../result';
 import type { RectVessel, RoundVessel, Vessel } from './schema';
 
 export const isRound = (v: Vessel): v is RoundVessel => v.kind !== 'tray' && v.kind !== 'terrine';
+/** What stands free and is as wide as this is a cake for many, not a nest for one, mm (house). */
+const SHARED_FROM_MM = 140;
 /** Whether each portion has its own; otherwise one holds everything. */
-export const isPerPortion = (v: Vessel): boolean => v.kind === 'glass' || v.kind === 'mould' || v.kind === 'free';
+export const isPerPortion = (v: Vessel): boolean => v.kind === 'glass' || v.kind === 'mould' || (v.kind === 'free' && Math.max(v.baseMm, v.topMm) < SHARED_FROM_MM);
 /** How many portions one of them from the shelf is: as many as a tray of moulds has, else one. */
 export const cavitiesOf = (v: Vessel): number => (isRound(v) && v.kind === 'mould' ? (v.cavities ?? 1) : 1);
 /** Whether it is filled upside down and served standing on its opening. */

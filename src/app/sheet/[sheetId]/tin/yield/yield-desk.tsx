@@ -53,7 +53,9 @@ function Slices({ analysis, build }: { readonly analysis: SheetAnalysis; readonl
   const set = useSetTin();
   const round = isRound(doc.vessel);
   const slice = sliceOf(analysis, build);
-  const usual = gridFor(doc.vessel, doc.portions);
+  // So many portions out of each of several.
+  const eachOf = Math.max(1, Math.round(doc.portions / Math.max(1, doc.tin.count)));
+  const usual = gridFor(doc.vessel, eachOf);
   return (
     <>
       {slice.ok ? (
@@ -83,7 +85,7 @@ function Slices({ analysis, build }: { readonly analysis: SheetAnalysis; readonl
           </div>
           {(doc.tin.cutAlong !== usual.along || (!round && doc.tin.cutAcross !== usual.across)) && (
             <button type="button" className="btn btn-act mt-3" onClick={() => set({ cutAlong: usual.along, cutAcross: usual.across })}>
-              Cut for {doc.portions} portions: {round ? usual.along : `${usual.along} × ${usual.across}`}
+              Cut {doc.tin.count > 1 ? 'each ' : ''}for {eachOf} portions: {round ? usual.along : `${usual.along} × ${usual.across}`}
             </button>
           )}
           {slice.ok && (
