@@ -118,7 +118,7 @@ const whiskCalculator = define({
       overrunPct: byName(WISHED_STAGES, (s) => overrunAtStage(w, s)),
       reachablePct: w.reachablePct,
       fillShare: w.fillShare,
-      bowlfuls: bowlfulsNeeded(input, w.reachablePct),
+      bowlfuls: bowlfulsNeeded(input),
       warnings: whiskWarnings(input, w).map((x) => x.key),
     });
   },

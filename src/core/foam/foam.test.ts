@@ -264,7 +264,7 @@ describe('warnings and bowlfuls', () => {
   it('says when it will climb out, and how often to split it', () => {
     const full = { ...reference, mixMl: 3000 };
     expect(keys(full)).toContain('climbs-out');
-    expect(bowlfulsNeeded(full, 110)).toBe(3);
+    expect(bowlfulsNeeded(full)).toBe(3);
     expect(keys({ ...full, batches: 3 })).toEqual([]);
   });
   it('says when it is only too full, too warm, too lean or sour', () => {
@@ -280,7 +280,7 @@ describe('warnings and bowlfuls', () => {
   it('every bowlful it advises fits', () => {
     fc.assert(
       fc.property(fc.double({ min: 100, max: 40_000, noNaN: true }), (mixMl) => {
-        const n = bowlfulsNeeded({ ...reference, mixMl }, 110);
+        const n = bowlfulsNeeded({ ...reference, mixMl });
         if (n !== null) {
           expect(mixMl / n / 4800).toBeLessThanOrEqual(0.3 + 1e-9);
           if (n > 1) expect(mixMl / (n - 1) / 4800).toBeGreaterThan(0.3 - 1e-9);

@@ -202,17 +202,19 @@ export type WhiskWarning =
   | { readonly key: 'too-full' };
 
 /** Foam of one bowlful at the reachable overrun over the bowl. */
-const foamShare = (input: WhiskInput, reachablePct: number, batches: number): number =>
+const foamShare = (input: Pick<WhiskInput, 'mixMl' | 'bowlMl'>, reachablePct: number, batches: number): number =>
   foamVolumeMl(input.mixMl / batches, reachablePct) / input.bowlMl;
 
 /**
  * The fewest bowlfuls that each fill the bowl no more than is good for it, foam included.
- * Null when more than 50 would be needed.
+ * Null when more than 50 would be needed, or where nothing is known of that cream.
  */
-export function bowlfulsNeeded(input: WhiskInput, reachablePct: number): number | null {
+export function bowlfulsNeeded(input: Omit<WhiskInput, 'batches' | 'target'>): number | null {
+  const reachable = reachableOverrunPct(input);
+  if (!reachable.ok) return null;
   const most = BEST_FILL[input.mixer] * GOOD_FILL.high;
   for (let n = 1; n <= 50; n++) {
-    if (input.mixMl / n / input.bowlMl <= most + 1e-9 && foamShare(input, reachablePct, n) <= CLIMB_SHARE) return n;
+    if (input.mixMl / n / input.bowlMl <= most + 1e-9 && foamShare(input, reachable.value, n) <= CLIMB_SHARE) return n;
   }
   return null;
 }

@@ -1,5 +1,4 @@
 import { eggBowlfulsNeeded } from '../foam/egg-whisk';
-import { reachableOverrunPct } from '../foam/overrun';
 import { bowlfulsNeeded } from '../foam/whisk';
 import { analyseSheet, type Kitchen } from './analyse';
 import type { Sheet } from './schema';
@@ -12,10 +11,8 @@ export function fitBowlfuls(sheet: Sheet, kitchen: Kitchen): Sheet {
     parts: sheet.parts.map((part, i) => {
       const a = parts[i]!;
       let needed: number | null = null;
-      if (a.whiskInput.ok) {
-        const reachable = reachableOverrunPct(a.whiskInput.value);
-        needed = reachable.ok ? bowlfulsNeeded(a.whiskInput.value, reachable.value) : null;
-      } else if (a.eggFoam && a.mixer) needed = eggBowlfulsNeeded({ foam: a.eggFoam.foam, mixer: a.mixer.kind, bowlMl: a.mixer.bowlMl, speed: part.whisk.speed, mixMl: a.mixMl, eggC: part.heat.eggC });
+      if (a.whiskInput.ok) needed = bowlfulsNeeded(a.whiskInput.value);
+      else if (a.eggFoam && a.mixer) needed = eggBowlfulsNeeded({ foam: a.eggFoam.foam, mixer: a.mixer.kind, bowlMl: a.mixer.bowlMl, speed: part.whisk.speed, mixMl: a.mixMl, eggC: part.heat.eggC });
       return needed !== null && needed > part.whisk.batches ? { ...part, whisk: { ...part.whisk, batches: needed } } : part;
     }),
   };

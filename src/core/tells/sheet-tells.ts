@@ -175,7 +175,7 @@ function reachAction(a: PartAnalysis, kitchen: Kitchen): TellAction | null {
 /** Whisking it in as many bowlfuls as fit well; null when no number does. */
 export function splitAction(a: PartAnalysis, now: number): TellAction | null {
   if (!a.whiskInput.ok) return null;
-  const n = bowlfulsNeeded(a.whiskInput.value, a.whip.ok ? a.whip.value.reachablePct : 120);
+  const n = bowlfulsNeeded(a.whiskInput.value);
   if (n === null || n === now) return null;
   return { label: `Whisk in ${n} bowlfuls`, why: 'each then fills the bowl well', edit: { kind: 'set-batches', partId: a.part.id, batches: n } };
 }

@@ -2,18 +2,14 @@
 
 import type { ReactNode } from 'react';
 import { showRoughSeconds } from '../../../../core/figure';
-import { eggBowlfulsNeeded, eggWhip, type EggWhiskInput } from '../../../../core/foam/egg-whisk';
-import { bowlfulsNeeded, stopWindow, whip, type StopWindow } from '../../../../core/foam/whisk';
+import type { EggWhiskInput } from '../../../../core/foam/egg-whisk';
+import { creamInMixer, eggInMixer, type InMixer } from '../../../../core/foam/mixers';
 import type { PartAnalysis } from '../../../../core/sheet/analyse';
 import { correctedWhip, learntFor } from '../../../../core/sheet/learnt';
 import type { Mixer } from '../../../../core/sheet/schema';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
-interface InMixer {
-  readonly window: StopWindow | null;
-  readonly bowlfuls: number | null;
-  readonly why: string;
-}
+const WHY: Readonly<Record<Extract<InMixer, { bowlfuls: null }>['why'], string>> = { 'too-small': 'too small', 'not-reached': 'wires too high', never: 'never', 'no-air': 'brings no air' };
 
 /** The same foam in every mixer of the kitchen, split so that each bowlful fits: a few sums each, so they are done here. */
 export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
@@ -23,17 +19,9 @@ export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
   if (!cream && !egg) return null;
   const stage = egg && a.eggWhip?.ok ? a.eggWhip.value.right : a.part.whisk.stage;
   const of = (m: Mixer): InMixer => {
-    if (egg) {
-      const bowlfuls = eggBowlfulsNeeded({ ...egg, mixer: m.kind, bowlMl: m.bowlMl });
-      const made = eggWhip({ ...egg, mixer: m.kind, bowlMl: m.bowlMl, batches: bowlfuls ?? 1 });
-      return { window: made.ok ? made.value.window : null, bowlfuls, why: made.ok ? '' : made.fault.code === 'no-air' ? 'brings no air' : 'too small' };
-    }
-    const inMixer = { ...cream!, mixer: m.kind, bowlMl: m.bowlMl };
-    const first = whip({ ...inMixer, batches: 50 });
-    const bowlfuls = first.ok ? bowlfulsNeeded(inMixer, first.value.reachablePct) : null;
-    const made = bowlfuls === null ? first : whip({ ...inMixer, batches: bowlfuls });
+    if (egg) return eggInMixer({ ...egg, mixer: m.kind, bowlMl: m.bowlMl });
     const time = learntFor(kitchen.corrections, 'whisk-time', m.id)?.factor ?? 1;
-    return { window: made.ok ? stopWindow(correctedWhip(made.value, time, 1), inMixer.target) : null, bowlfuls, why: bowlfuls === null ? 'too small' : 'never' };
+    return creamInMixer({ ...cream!, mixer: m.kind, bowlMl: m.bowlMl }, (w) => correctedWhip(w, time, 1));
   };
   const bold = (m: Mixer): string => (m.id === a.part.whisk.mixerId ? 'font-semibold!' : '');
   const cell = (text: ReactNode, more = ''): ReactNode => <td className={`py-1.5 pl-3 text-right whitespace-nowrap ${more}`}>{text}</td>;
@@ -58,14 +46,15 @@ export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
       </thead>
       <tbody>
         {kitchen.mixers.map((m) => {
-          const { window, bowlfuls, why } = of(m);
+          const made = of(m);
+          const window = made.bowlfuls === null ? null : made.window;
           return (
             <tr key={m.id} className="border-t border-steel-light align-baseline">
               <th scope="row" className={`py-1.5 pr-1 text-left font-normal ${bold(m)}`}>
                 {m.name}
               </th>
-              {cell(window && bowlfuls !== null ? bowlfuls : '–', 'fig')}
-              {cell(window ? showRoughSeconds(window.opensS) : why, window ? 'fig' : 'text-ink-soft')}
+              {cell(made.bowlfuls ?? '–', 'fig')}
+              {cell(made.bowlfuls === null ? WHY[made.why] : showRoughSeconds(made.window.opensS), window ? 'fig' : 'text-ink-soft')}
               {cell(window?.closesS != null ? showRoughSeconds(window.closesS - window.opensS) : window ? 'wide' : '', 'text-ink-soft')}
             </tr>
           );

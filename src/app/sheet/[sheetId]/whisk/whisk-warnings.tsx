@@ -31,7 +31,7 @@ export function WhiskWarnings({ a, whip }: { readonly a: PartAnalysis; readonly 
   if (!a.whiskInput.ok) return null;
   const input = a.whiskInput.value;
   const warnings = whiskWarnings(input, whip);
-  const n = bowlfulsNeeded(input, whip.reachablePct);
+  const n = bowlfulsNeeded(input);
   return (
     <ul aria-label="Warnings">
       {warnings.length === 0 && (
