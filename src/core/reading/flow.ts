@@ -573,7 +573,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     // Preparing what is used later, and what has nothing in it.
     // 'Set aside 1 cup of it'.
     const ofIt = /\b(?:aside|reserve|keep(?: back)?|save|hold back|take out|scoop out)\s+(?:about |roughly )?(.{1,24}?) of (?:it|this|that|them)\b/i.exec(c.text)?.[1] ?? '';
-    if (work === 'serve' || (items.length === 0 && ofIt === '' && (work === 'hands' || work === 'finish'))) {
+    if (work === 'serve' || (items.length === 0 && ofIt === '' && ((work === 'hands' && !POURED_ON.test(how.after)) || work === 'finish'))) {
       if (work === 'finish') chilled = true;
       const b = aheadOf();
       if (b && b.placed === 'no' && work === 'hands' && verb !== 'preheat' && step.machine === null) step.bowl = b.id;
@@ -645,7 +645,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const withIt = itWith || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(how.after);
     let bowl: Bowl | null = null;
     // 'Fold it in': what was just made goes into what waits for it.
-    const poursBack = items.length === 0 && /^(?:pour|stir|beat|whisk|mix|tip|scrape) (?:it|them|this|these|those) (?:back )?in(?:to)?\b/i.test(how.after) && here() !== null && isWetOrGel(here()!);
+    const poursBack = items.length === 0 && here() !== null && ((isWetOrGel(here()!) && /^(?:pour|stir|beat|whisk|mix|tip|scrape) (?:it|them|this|these|those) (?:back )?in(?:to)?\b/i.test(how.after)) || POURED_ON.test(how.after));
     const foam = (work === 'fold' || poursBack) && items.length === 0 && /^\w+ (?:it|this|them|these|those|that|in|through)\b/.test(how.after) ? here() : null;
     if (foam) {
       const waits = latest((b) => b !== foam && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0));
@@ -1040,6 +1040,9 @@ function likeIt(ingredient: Ingredient, lines: readonly DraftLine[]): readonly n
 const namedAlone = (m: Mention, c: Clause, ingredient: Ingredient): boolean =>
   ingredient.id !== 'water' && c.verb !== null && !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) && !/\b(?:like|as|of a|no|for (?:the|a|an|this|my|our)(?: \w+)?)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some)\b/i.test(c.text);
 
+/** What is in hand goes onto something that is not named. */
+const POURED_ON = /^(?:pour|tip|strain|ladle) (?:it|this|that) (?:\w+ly )?(?:on|over)(?: (?:in a .{1,16}stream|gradually|slowly|bit by bit|while .*))?$/i;
+
 /** Behind which word the place stands that something goes into; −1 where no such word stands before something that is named. */
 function destinationOf(c: Clause, items: readonly Item[]): number {
   for (let i = Math.max(0, c.at + 1); i < c.words.length; i++) {
@@ -1061,6 +1064,8 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
   if (destAt < 0) {
     if (panIsTin && /\binto the (?:\w+ )?pan\b/i.test(c.text)) return work;
     if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving/i.test(c.text)) return 'hands';
+    // 'Heat the milk, pour it on': onto the eggs that wait for it.
+    if (POURED_ON.test(said) && items.length === 0 && here?.placed === 'no' && here.heated && bowls.some((b) => b !== here && b.into === null && b.placed === 'no' && b.place === 'mix' && !b.heated && [...b.lines].some((i) => ['yolk', 'egg'].includes(lines[i]!.role ?? '')))) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.
     if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(c.text) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? the (?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;

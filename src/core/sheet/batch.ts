@@ -28,6 +28,8 @@ const StepSchema = z.object({
     .discriminatedUnion('use', [z.object({ use: z.literal('egg'), egg: z.enum(EGG_KINDS), richInSugar: z.boolean(), rule: z.enum(EGG_RULES).default('table') }), z.object({ use: z.literal('cooling') }), z.object({ use: z.literal('syrup') }), z.object({ use: z.literal('reach') })])
     .nullable()
     .default(null),
+  /** Which bowlful of how many. */
+  bowlful: z.tuple([z.number(), z.number()]).nullable().default(null),
   wayKey: z.string().default(''),
   partId: z.string().default(''),
 });

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONTEXT, ingredient, KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
-import { readRecipe } from '../reading/read';
-import { readingToSheet } from '../reading/to-sheet';
+import { writtenSheet } from '../../testing/written';
 import { analyseSheet } from './analyse';
 import { addLine, divideLine, moveLine, moveStep, newLine, placePart, removeLine, removeStep, setLineAmount, setLineIngredient, setLinePart, setLineText, setPartKind, setStepPart, setStepWork } from './edits';
 import { scaleTo, scaleToPortions } from './scale';
@@ -111,10 +110,7 @@ describe('scaling', () => {
 });
 
 describe('putting a reading right', () => {
-  const read = readRecipe('Fool\nServes 4\n\n300 ml double cream\n100 g mascarpone\n30 g icing sugar\n\nBeat the mascarpone with the sugar. Whip the cream to soft peaks for 3 minutes. Fold together. Spoon into glasses. Chill for 2 hours.', CONTEXT);
-  if (!read.ok) throw new Error(read.fault.says);
-  let n = 0;
-  const own = readingToSheet(read.value, { context: CONTEXT, mixers: KITCHEN.mixers, vessels: KITCHEN.vessels, newId: () => `w${n++}` }).sheet;
+  const own = writtenSheet('Fool\nServes 4\n\n300 ml double cream\n100 g mascarpone\n30 g icing sugar\n\nBeat the mascarpone with the sugar. Whip the cream to soft peaks for 3 minutes. Fold together. Spoon into glasses. Chill for 2 hours.');
   const valid = (s: Sheet): Sheet => {
     expect(SheetSchema.safeParse(s).success).toBe(true);
     const ids = new Set(s.steps.map((x) => x.id));

@@ -1,5 +1,6 @@
 import { analyseSheet, mainPart, type Kitchen } from './analyse';
 import type { BatchPlan } from './batch';
+import { byBowlfuls } from './bowlfuls';
 import { forecastOf } from './forecast';
 import { shownSteps } from './method';
 import { beforeStarting, miseGroups } from './mise';
@@ -16,12 +17,13 @@ export function batchPlan(sheet: Sheet, kitchen: Kitchen, scale = 1): Result<Bat
   if (analysis.mixture.massG <= 0) {
     return fail('lines', 'empty', 'There is nothing to weigh yet: add the cream on Bench first.');
   }
-  const steps = shownSteps(analysis);
+  const written = shownSteps(analysis);
+  const steps = byBowlfuls(written, analysis);
   return ok({
     sheetName: sheet.name,
     partName: mainPart(analysis).part.name,
-    steps: steps.map((s) => ({ ...s, lines: [...s.lines], readings: [...s.readings], waitMin: s.waitMin && [...s.waitMin], saidMin: s.saidMin && [...s.saidMin] })),
-    before: [...beforeStarting(steps, sheet)],
+    steps: steps.map((s) => ({ ...s, lines: [...s.lines], readings: [...s.readings], waitMin: s.waitMin && [...s.waitMin], saidMin: s.saidMin && [...s.saidMin], bowlful: s.bowlful && [...s.bowlful] })),
+    before: [...beforeStarting(written, sheet)],
     mise: miseGroups(steps).map((g) => ({ ...g, lines: [...g.lines] })),
     scale,
     forecast: forecastOf(analysis),

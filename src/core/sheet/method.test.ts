@@ -1,21 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { CONTEXT, KITCHEN } from '../../testing/sample';
-import { readRecipe } from '../reading/read';
-import { readingToSheet } from '../reading/to-sheet';
+import { KITCHEN } from '../../testing/sample';
+import { writtenSheet } from '../../testing/written';
 import { analyseSheet } from './analyse';
 import { BatchPlanSchema } from './batch';
 import { batchPlan } from './make-batch';
 import { shownSteps, timeWords, waitWords } from './method';
 
-let n = 0;
-const written = (text: string) => {
-  const r = readRecipe(text, CONTEXT);
-  if (!r.ok) throw new Error(r.fault.says);
-  return readingToSheet(r.value, { context: CONTEXT, mixers: KITCHEN.mixers, vessels: KITCHEN.vessels, newId: () => `m${n++}` }).sheet;
-};
-
 describe('times of a method of the cook’s own', () => {
-  const sheet = written('Nests\nServes 6\n\n4 egg whites\n240 g caster sugar\n300 ml double cream\n200 g mascarpone\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 1 hour 30 minutes. Beat the mascarpone for 2 to 3 minutes. Whip the cream to soft peaks and fold it in. Pile onto the nests. Chill for 2 hours.');
+  const sheet = writtenSheet('Nests\nServes 6\n\n4 egg whites\n240 g caster sugar\n300 ml double cream\n200 g mascarpone\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 1 hour 30 minutes. Beat the mascarpone for 2 to 3 minutes. Whip the cream to soft peaks and fold it in. Pile onto the nests. Chill for 2 hours.');
   const steps = shownSteps(analyseSheet(sheet, KITCHEN));
   const step = (word: RegExp) => steps.find((s) => word.test(s.title))!;
 

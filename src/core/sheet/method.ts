@@ -48,6 +48,8 @@ export interface ShownStep {
   readonly ovenC: number | null;
   /** What its temperatures are held against; null where none are asked for. */
   readonly heat: StepHeat | null;
+  /** Which bowlful of how many; null where it is done once. */
+  readonly bowlful: readonly [n: number, of: number] | null;
   /** Which step of a way it is; '' for the cook's own. */
   readonly wayKey: string;
   readonly partId: string;
@@ -101,6 +103,7 @@ export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
       tempC: step.tempC,
       ovenC: step.ovenC,
       heat: stepHeat(step, a),
+      bowlful: null,
       wayKey: step.key ?? '',
       partId: step.partId ?? '',
       partName: s.parts.length > 1 ? (a?.part.name ?? '') : '',

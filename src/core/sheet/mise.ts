@@ -1,5 +1,6 @@
 import { inSentence, plainNumber, withUnit } from '../figure';
 import { isPerPortion } from '../vessel/profile';
+import { sheetStepKey } from './bowlfuls';
 import { waitWords, type ShownStep, type StepLine } from './method';
 import type { Sheet } from './schema';
 
@@ -20,21 +21,21 @@ export interface MiseGroup {
 /** Which use of several: 'first' and 'later' of two, else counted. */
 const turnWord = (turn: number, of: number): string => (of === 2 ? ['first', 'later'][turn]! : (['first', 'second', 'third', 'fourth', 'fifth'][turn] ?? `use ${turn + 1}`));
 
-/** The amounts of every step apart, in working order: what comes from another part is not weighed ahead. */
+/** The amounts of every step apart, in working order: what comes from another part is not weighed ahead. Bowlfuls of one step are one use. */
 export function miseGroups(steps: readonly ShownStep[]): readonly MiseGroup[] {
-  const uses = new Map<string, number>();
-  for (const s of steps) for (const id of new Set(s.lines.map((l) => l.ingredientId))) if (id) uses.set(id, (uses.get(id) ?? 0) + 1);
-  const turns = new Map<string, number>();
+  const uses = new Map<string, string[]>();
+  for (const s of steps) {
+    for (const { ingredientId } of s.lines) {
+      const known = uses.get(ingredientId) ?? [];
+      if (ingredientId && !known.includes(sheetStepKey(s.key))) uses.set(ingredientId, [...known, sheetStepKey(s.key)]);
+    }
+  }
   return steps.flatMap((s): MiseGroup[] => {
-    const own = new Map<string, number>();
     const lines = s.lines
       .filter((l) => l.ingredientId !== '')
       .map((l) => {
-        const of = uses.get(l.ingredientId)!;
-        if (of === 1) return l;
-        if (!own.has(l.ingredientId)) own.set(l.ingredientId, turns.get(l.ingredientId) ?? 0);
-        turns.set(l.ingredientId, own.get(l.ingredientId)! + 1);
-        return { ...l, name: `${l.name}, ${turnWord(own.get(l.ingredientId)!, of)}` };
+        const turns = uses.get(l.ingredientId)!;
+        return turns.length === 1 ? l : { ...l, name: `${l.name}, ${turnWord(turns.indexOf(sheetStepKey(s.key)), turns.length)}` };
       });
     return lines.length > 0 ? [{ stepKey: s.key, title: s.partName ? `${s.partName}: ${inSentence(s.title)}` : s.title, lines }] : [];
   });

@@ -8,7 +8,8 @@ import type { Sheet } from '../sheet/schema';
 import { capacityMl, isPerPortion } from '../vessel/profile';
 import { fail, ok, type Result } from '../result';
 import type { Serving } from './service-schema';
-import { ownWorkOf, workOfStep } from './own-work';
+import { ownWorkOf } from './own-work';
+import { workOfStep } from '../ways/step-work';
 import { workOf, type Work } from './work';
 
 /** A dessert at the size that is served, with its work. */

@@ -1,21 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { CONTEXT, KITCHEN } from '../../testing/sample';
+import { KITCHEN } from '../../testing/sample';
+import { writtenSheet } from '../../testing/written';
 import { readCorpus } from '../../testing/reading-corpus';
-import { readRecipe } from '../reading/read';
-import { readingToSheet } from '../reading/to-sheet';
 import { analyseSheet } from '../sheet/analyse';
 import type { Sheet } from '../sheet/schema';
 import { ownWorkOf } from './own-work';
 
-let n = 0;
-const written = (text: string): Sheet => {
-  const r = readRecipe(text, CONTEXT);
-  if (!r.ok) throw new Error(r.fault.says);
-  return readingToSheet(r.value, { context: CONTEXT, mixers: KITCHEN.mixers, vessels: KITCHEN.vessels, newId: () => `o${n++}` }).sheet;
-};
 const workOf = (sheet: Sheet, times = 1, coldH: number | null = null) => ownWorkOf(analyseSheet(sheet, KITCHEN), KITCHEN, times, coldH);
 
-const CAKE = written(
+const CAKE = writtenSheet(
   'Lemon icebox cake\nServes 8\n\n24 digestive biscuits\n500 ml double cream\n60 g icing sugar\n250 g mascarpone\n200 g raspberries\n\nThe day before, whip the cream with the sugar to soft peaks. Beat the mascarpone for 2 minutes and fold it in. Layer the biscuits and the cream in a 900 g loaf tin. Chill for 8 to 12 hours. Bake nothing. Top with the raspberries and serve.',
 );
 
@@ -33,7 +26,7 @@ describe('the tasks of a method of the cook’s own', () => {
     expect(task(/Chill/)).toMatchObject({ minutes: 480, hands: false, kind: 'cold' });
   });
   it('what says no time takes the usual one, or what Cold computes', () => {
-    const vague = written('Cream\n\n300 ml double cream\n\nWhip the cream. Spoon into glasses. Chill until set.');
+    const vague = writtenSheet('Cream\n\n300 ml double cream\n\nWhip the cream. Spoon into glasses. Chill until set.');
     const chill = (coldH: number | null) => workOf(vague, 1, coldH).tasks.find((t) => t.kind === 'cold')!;
     expect(chill(5.5)).toMatchObject({ minutes: 330 });
     expect(chill(5.5).because).toContain('Cold');
@@ -50,7 +43,7 @@ describe('the tasks of a method of the cook’s own', () => {
     expect(gaps.filter((g) => g.from === whip && g.min >= 720)).toHaveLength(1);
   });
   it('an oven is hot before it is needed, and no sooner', () => {
-    const nests = workOf(written('Nests\n\n4 egg whites\n240 g caster sugar\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 90 minutes.'));
+    const nests = workOf(writtenSheet('Nests\n\n4 egg whites\n240 g caster sugar\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 90 minutes.'));
     const bake = nests.tasks.find((t) => t.kind === 'oven')!;
     const hot = nests.tasks.find((t) => t.kind === 'ahead')!;
     expect(bake).toMatchObject({ minutes: 90, oven: { shelves: 1, setting: '110' } });
@@ -58,7 +51,7 @@ describe('the tasks of a method of the cook’s own', () => {
   });
   it('of every recipe of the corpus wait for no task that is not there, and for none in a ring', () => {
     for (const recipe of readCorpus()) {
-      const made = workOf(written(recipe.text));
+      const made = workOf(writtenSheet(recipe.text));
       const keys = new Set([...made.tasks.map((t) => t.key), 'served']);
       const next = new Map<string, string[]>();
       for (const g of made.gaps) {

@@ -4,6 +4,7 @@ import type { Kitchen, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
 import { goesByItself, type StepWork } from '../sheet/kinds';
 import type { Step } from '../sheet/schema';
 import { filledVessels } from '../tin/build';
+import { workOfStep } from '../ways/step-work';
 import { capacityMl, cavitiesOf } from '../vessel/profile';
 import { HOT_MOST_MIN, OVEN_HEATS_MIN, ROOM_PER_LITRE, UNCOVERED_MOST_MIN } from './house';
 import { SERVED } from './names';
@@ -74,9 +75,6 @@ export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, col
   if (first) for (const f of filledVessels(s)) if (onShelf.has(f.vessel.name)) stays.push({ from: first.id, until: SERVED, what: { kind: 'vessel', name: f.vessel.name, count: Math.ceil(f.count / cavitiesOf(f.vessel)) } });
   return { tasks, gaps: gaps.filter((g) => g.from !== g.to), stays };
 }
-
-/** The kind of work of a step; of a step of a way by what it has. */
-export const workOfStep = (step: Step): StepWork => step.work ?? (step.whisks ? 'whisk' : step.ovenC !== null ? 'bake' : step.key === 'set' || step.key === 'rest' || step.key === 'put-away' ? 'chill' : step.key === 'freeze' ? 'freeze' : 'hands');
 
 /** Whether a step goes on without hands; dipping and brushing, which say no time, do not. */
 const byItself = (step: Step): boolean => {

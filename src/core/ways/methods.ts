@@ -178,9 +178,15 @@ function pressedBase(c: MethodContext): readonly StepTemplate[] {
   return [
     { key: 'crush', title: 'Crush and bind', short: 'crush', detail: 'Crumbs like coarse sand; melted butter or chocolate through all of it.', hands: 6, takes: 'rest' },
     { key: 'press', title: 'Press into the tin', short: 'press', detail: 'Level with the foot of a glass, corners first.', hands: 5 },
-    baked
-      ? { key: 'bake', title: `Bake blind at 170${NB}°C`, short: 'bake', detail: '12–15 min, until the edge takes colour; cool fully.', hands: 2, ovenC: 170, wait: [0.7, 1] }
-      : { key: 'chill', title: 'Chill until firm', short: 'chill', detail: 'It feels firm after a few minutes in the cold.', hands: 1, wait: [0.33, 0.5] },
+    ...when(
+      baked,
+      { key: 'bake', title: `Bake blind at 170${NB}°C`, short: 'bake', detail: '12–15 min, until the edge takes colour.', hands: 2, ovenC: 170, wait: [0.2, 0.25] },
+      { key: 'cool-base', title: 'Cool the base in its tin', short: 'cool', detail: 'Fully, out of the oven: filled warm, it turns soggy.', hands: 1, wait: [0.5, 0.75] },
+    ),
+    ...when(
+      !baked,
+      { key: 'chill', title: 'Chill until firm', short: 'chill', detail: 'It feels firm after a few minutes in the cold.', hands: 1, wait: [0.33, 0.5] },
+    ),
   ];
 }
 

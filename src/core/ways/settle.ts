@@ -32,7 +32,7 @@ function contextOf(part: Part, larder: Larder): MethodContext {
 }
 
 /** A step of the canonical method, with the part that it makes. */
-interface Planned {
+export interface Planned {
   readonly id: string;
   readonly partId: string | null;
   readonly template: StepTemplate;
@@ -42,7 +42,7 @@ interface Planned {
 const LATE: readonly PartKind[] = ['topping', 'crown'];
 
 /** Every step that the ways ask for, in working order: parts as they are built, late ones after the rest, then serving. */
-function plannedSteps(sheet: Sheet, larder: Larder): readonly Planned[] {
+export function plannedSteps(sheet: Sheet, larder: Larder): readonly Planned[] {
   const ofPart = (part: Part): readonly Planned[] => methodOf(part.kind, contextOf(part, larder)).map((template) => ({ id: `${part.id}.${template.key}`, partId: part.id, template, parts: [] }));
   const usedUp = usedUpParts(sheet);
   const placed = sheet.parts.filter((p) => p.kind !== 'soak' && !usedUp.has(p.id));
@@ -62,7 +62,8 @@ function plannedSteps(sheet: Sheet, larder: Larder): readonly Planned[] {
   return [...early.flatMap(ofPart), ...assembly.slice(0, cut), ...late.flatMap(ofPart), ...assembly.slice(cut)];
 }
 
-function stepOf(p: Planned, before: Step | undefined): Step {
+/** A planned step as one of a sheet; where it is there already, with its note and the cook's own words. */
+export function stepOf(p: Planned, before: Step | undefined): Step {
   const t = p.template;
   const fresh: Step = {
     id: p.id,

@@ -69,7 +69,8 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const now = useNow(running, 200);
   // Batches of before each step had its own forecast had one for the whole.
   const whole = plan.forecast.stageTimeS;
-  const foundC = step.whisks ? readC(state.progress.fields['cream-temperature']) : null;
+  const readHere = plan.steps.some((s) => s.whisks && s.partId === step.partId);
+  const foundC = readHere ? readC(state.progress.fields['cream-temperature']) : null;
   const { stage: wholeStage } = plan.forecast;
   const planned = useMemo(() => step.whisk ?? (step.whisks && whole ? { stage: wholeStage, earlyS: whole.low, opensS: whole.value, closesS: null, cream: null, egg: null } : null), [step, whole, wholeStage]);
   const whisk = useMemo(() => planned && whiskAt(planned, foundC), [planned, foundC]);
@@ -93,7 +94,7 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const start = () => {
     allowSound();
     const at = Date.now();
-    void client.act({ kind: 'timer-start', id, name: step.partName ? `whisk, ${step.partName.toLowerCase()}` : 'whisk', seconds: null, at, by: tablet });
+    void client.act({ kind: 'timer-start', id, name: ['whisk', ...(step.partName ? [step.partName.toLowerCase()] : []), ...(step.bowlful ? [`bowlful ${step.bowlful[0]}`] : [])].join(', '), seconds: null, at, by: tablet });
     if (listens && whisk?.cream) void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-on', input: whisk.cream.input, startedAt: at }) }).catch(() => undefined);
   };
   const stop = () => {

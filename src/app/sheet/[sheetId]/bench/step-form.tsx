@@ -6,7 +6,7 @@ import { moveStep, removeStep, setStep, setStepPart, setStepWork } from '../../.
 import type { ShownStep } from '../../../../core/sheet/method';
 import { STEP_WORK_NAMES, STEP_WORKS } from '../../../../core/sheet/kinds';
 import type { Step } from '../../../../core/sheet/schema';
-import { workOfStep } from '../../../../core/timetable/own-work';
+import { workOfStep } from '../../../../core/ways/step-work';
 import { QuietChoice } from '../../../../ui/quiet-choice';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
