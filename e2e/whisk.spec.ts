@@ -14,26 +14,37 @@ test.describe('warnings before the whisk is switched on', () => {
     await startBatch(page, id);
     await page.getByRole('button', { name: /^Next/ }).click();
     await expect(page.getByText('Whisk it in 3 bowlfuls', { exact: false })).toBeVisible();
+    // One bowl after the other, each with its own grams and its own clock.
+    for (const n of [1, 2, 3]) {
+      await expect(page.getByRole('heading', { name: `Weigh into the bowl, bowlful ${n} of 3` })).toBeVisible();
+      await expect(page.getByRole('checkbox', { name: /1.000.g cream/ })).toBeVisible();
+      await page.getByRole('button', { name: /^Next/ }).click();
+      await expect(page.getByRole('heading', { name: `Whisk to medium, bowlful ${n} of 3` })).toBeVisible();
+      await expect(page.getByRole('timer', { name: 'Time under the whisk 0:00' })).toBeVisible();
+      await page.getByRole('button', { name: /^Next/ }).click();
+    }
   });
-  test('too little: the whisk hardly reaches it', async ({ page }) => {
-    const id = await newSheet(page, 'Too little', '150 g cream 36 %');
+  test('too little: the wires do not reach it, said instead of a time; a smaller bowl does', async ({ page }) => {
+    const id = await newSheet(page, 'Too little', '100 g cream 36 %');
     await page.goto(`/sheet/${id}/whisk`);
-    await expect(page.locator('[data-warning="hardly-reached"]')).toBeVisible();
+    await expect(page.getByText('the wires do not reach it', { exact: false })).toBeVisible();
     await page.getByLabel('Mixer and bowl').selectOption('hand-mixer');
+    await expect(page.getByText('Medium after', { exact: false })).toBeVisible();
+    await expect(page.getByRole('list', { name: 'Warnings' })).toContainText('shallow');
     await expect(page.getByText('This one runs at its own speed.')).toBeVisible();
   });
-  test('too lean and too warm: the stage never comes, said instead of a time', async ({ page }) => {
+  test('too lean and too warm: what may not come and what never does, said instead of a time', async ({ page }) => {
     const id = await newSheet(page, 'Too lean', '600 g cream 28 %');
     await page.goto(`/sheet/${id}/whisk`);
     await page.getByText('firm', { exact: true }).last().click();
-    await expect(page.locator('[data-warning="never"]')).toContainText('Too lean for firm');
-    await expect(page.getByRole('list', { name: 'When each stage comes' })).toContainText('never');
+    await expect(page.locator('[data-warning="lean"]')).toContainText('firm may not come');
     await page.goto(`/sheet/${id}/bench`);
     await page.getByLabel('Line 1', { exact: true }).fill('600 g cream 36 %');
     await saved(page);
     await page.goto(`/sheet/${id}/whisk`);
     await page.getByLabel('Cream with its bowl').fill('14');
     await expect(page.locator('[data-warning="never"]')).toContainText('Too warm for firm');
+    await expect(page.getByRole('list', { name: 'When each stage comes' })).toContainText('never');
     await page.getByLabel('Cream with its bowl').fill('22');
     await expect(page.getByText('No forecast:', { exact: false })).toBeVisible();
     await page.getByLabel('Cream with its bowl').fill('5');

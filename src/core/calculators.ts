@@ -16,11 +16,10 @@ import { sweetnessPer100 } from './composition/sweetness';
 import { blendToFat, readFat } from './foam/fat';
 import { foldAccount } from './foam/fold';
 import { holdOf } from './foam/hold';
-import { STAGE_X } from './foam/house';
 import { CreamStateSchema, HoldInputSchema, WhiskInputSchema } from './foam/inputs';
 import { airVolumeShare, overrunFromCups, reachableOverrunPct } from './foam/overrun';
 import { PARTED_WISH, readSyllabub, wineFor } from './foam/syllabub';
-import { bowlfulsNeeded, overrunAtStage, secondsTo, STAGES, stopWindow, whip, whiskWarnings, WISHED_STAGES } from './foam/whisk';
+import { bowlfulsNeeded, overrunAtStage, secondsToStage, STAGES, stopWindow, whip, whiskWarnings, WISHED_STAGES } from './foam/whisk';
 import { fail, ok, type Result } from './result';
 import { BLOOM_SCHOOLS, gelatinDose, gelatinForStrength } from './setting/gelatin';
 import { REFERENCE_BLOOM } from './setting/house';
@@ -113,7 +112,7 @@ const whiskCalculator = define({
     return ok({
       ratePerS: w.ratePerS,
       standsX: w.standsX,
-      stageS: byName(STAGES, (s) => secondsTo(w, STAGE_X[s])),
+      stageS: byName(STAGES, (s) => secondsToStage(w, s)),
       windowS: byName(WISHED_STAGES, (s) => stopWindow(w, s)),
       overrunPct: byName(WISHED_STAGES, (s) => overrunAtStage(w, s)),
       reachablePct: w.reachablePct,

@@ -8,7 +8,7 @@ import { airShareAt, airVolumeShare, foamVolumeMl, overrunFromCups, reachableOve
 import type { CreamState } from './inputs';
 import { peakLook } from './peak';
 import { peakShape } from './peak-shape';
-import { bowlfulsNeeded, networkAt, overrunAt, overrunAtStage, secondsTo, STAGES, stopWindow, whip, whiskWarnings, WISHED_STAGES, type Whip } from './whisk';
+import { bowlfulsNeeded, networkAt, overrunAt, overrunAtStage, secondsTo, secondsToStage, STAGES, stopWindow, whip, whiskWarnings, WISHED_STAGES, type Whip } from './whisk';
 import type { WhiskInput } from './inputs';
 
 const plain: CreamState = { fatPct: 36, sugarPer100: 0, sugarAt: 'start', creamC: 5, softCheeseShare: 0, mascarponeShare: 0 };
@@ -266,6 +266,12 @@ describe('warnings and bowlfuls', () => {
     expect(keys(full)).toContain('climbs-out');
     expect(bowlfulsNeeded(full)).toBe(3);
     expect(keys({ ...full, batches: 3 })).toEqual([]);
+  });
+  it('a stage of which no clean peak stands has no time; grains and butter come all the same', () => {
+    const warm = whipped({ ...reference, creamC: 14 });
+    expect(STAGES.map((s) => secondsToStage(warm, s) === null)).toEqual(WISHED_STAGES.map((s) => stopWindow(warm, s) === null).concat([false, false]));
+    expect(secondsToStage(warm, 'firm')).toBeNull();
+    for (const s of STAGES) expect(secondsToStage(whipped(reference), s)).toBe(secondsTo(whipped(reference), STAGE_X[s]));
   });
   it('says when it is only too full, too warm, too lean or sour', () => {
     expect(keys({ ...reference, mixMl: 1600 })).toEqual(['too-full']);

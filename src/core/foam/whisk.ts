@@ -173,6 +173,9 @@ export interface StopWindow {
   readonly closesS: number | null;
 }
 
+/** Seconds until a stage; null where no clean peak of it stands, and where it never comes. */
+export const secondsToStage = (w: Whip, stage: Stage): number | null => (WISHED_STAGES.some((s) => s === stage) && STAGE_X[stage] > w.standsX ? null : secondsTo(w, STAGE_X[stage]));
+
 /** The network at which the window of a stage closes: at the next stage; where the cream churns, at the first grain. */
 export function closesAtX(w: Whip, stage: WishedStage): number {
   const next = STAGE_X[STAGES[STAGES.indexOf(stage) + 1]!];

@@ -534,6 +534,8 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const temps = temperaturesIn(c.text, fahrenheit);
     const destAt = destinationOf(c, items);
     if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, bowls, lines, here(), panIsTin);
+    // Covered with something of the dessert, it is a layer of it; water and milk only cover.
+    if (verb === 'cover' && work === 'hands' && items.length > 0 && /^cover\b[^.;]*\bwith\b/i.test(after) && items.every((x) => x.kind === 'bowl' || !['liquid', 'milk', 'drink'].includes(lines[x.line]!.role!))) work = 'fill';
     // Added while the machine runs, it is whisked.
     if (work === 'hands' && (additive || verb === 'pour' || verb === 'drizzle' || verb === 'stream') && WHILE_RUNNING.test(c.text)) work = on.butter || on.cheese ? 'beat' : on.cream || on.white || on.yolk || (mine !== null && holds(mine, 'cream', 'white', 'yolk')) ? 'whisk' : work;
     const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature: temps[0] ?? null, machine: work === 'wait' && steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(steps.at(-1)!.text) ? 'oven' : machineOf(work, c, electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
@@ -896,6 +898,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       step.places.add(b.id);
       if (pressesIn(step.verb, how.after)) b.pressed = true;
     }
+    const named = new Map<number, number>(laid.map((x) => [x.b.id, x.at]));
     const list = freshItems.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
     for (const i of list) {
       const role = lines[i]!.role;
@@ -907,7 +910,12 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
       b.placed = late ? 'late' : 'built';
       b.lastStep = at;
       step.places.add(b.id);
+      named.set(b.id, Math.min(named.get(b.id) ?? Infinity, freshItems.find((x) => x.kind === 'line' && x.line === i)!.at));
     }
+    // They lie in the order in which they are named: 'the fingers, the custard and the cream'.
+    const inOrder = [...step.places].sort((a, b) => (named.get(a) ?? -1) - (named.get(b) ?? -1));
+    step.places.clear();
+    for (const b of inOrder) step.places.add(b);
     if (bowlItems.length === 0 && list.length === 0) {
       // 'Dip the fingers; line the mould': what was dipped is laid.
       const dipped = steps[at - 1]?.work === 'soak' && steps[at - 1]!.bowl !== null ? bowls[steps[at - 1]!.bowl!]! : null;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CONTEXT, KITCHEN } from '../../testing/sample';
+import { CONTEXT, ingredient, KITCHEN } from '../../testing/sample';
+import { writtenSheet } from '../../testing/written';
 import { readCorpus } from '../../testing/reading-corpus';
 import { analyseSheet } from '../sheet/analyse';
 import { SheetSchema } from '../sheet/schema';
@@ -136,5 +137,29 @@ describe('what is kept back', () => {
     expect(given).toBeCloseTo(550, 0);
     // 250 mL at 0.5 g/mL.
     expect(parts.find((p) => p.part.kind === 'crown')!.reading.fedG).toBeCloseTo(125, 6);
+  });
+});
+
+describe('the order in which it lies in the dessert', () => {
+  const kinds = (text: string): string[] => writtenSheet(text).parts.map((p) => p.kind);
+  const TRIFLE = (layer: string): string => `Custard trifle
+Serves 8
+500 ml milk
+5 egg yolks
+100 g caster sugar
+200 g sponge fingers
+400 ml double cream
+Whisk the yolks with the sugar. Heat the milk, pour it on and cook the custard to 82 °C, stirring. Cool the custard for 20 minutes.
+Whip the cream to soft peaks.
+${layer} Chill for 8 hours.`;
+  it('is that in which it is named where it is put together', () => {
+    expect(kinds(TRIFLE('Layer the sponge fingers, the custard and the cream in a glass bowl.'))).toEqual(['biscuit-layer', 'custard', 'whipped-cream']);
+    expect(kinds(TRIFLE('Layer the custard, the sponge fingers and the cream in a glass bowl.'))).toEqual(['custard', 'biscuit-layer', 'whipped-cream']);
+    expect(kinds(TRIFLE('Spoon the cream into a glass bowl. Cover with the sponge fingers. Pour the custard over the sponge fingers.'))).toEqual(['whipped-cream', 'biscuit-layer', 'custard']);
+  });
+  it('milk that is poured on yolks that wait is one custard with them', () => {
+    const sheet = writtenSheet(TRIFLE('Layer the sponge fingers, the custard and the cream in a glass bowl.'));
+    const custard = sheet.parts.find((p) => p.kind === 'custard')!;
+    expect(custard.lines.map((l) => ingredient(l.ingredientId ?? '').category)).toEqual(['dairy', 'egg', 'sugar']);
   });
 });

@@ -49,6 +49,8 @@ export interface ReadLine {
 
 export interface ReadStep {
   readonly text: string;
+  /** The word that asks for the work; '' where none stands there. */
+  readonly verb: string;
   readonly part: string | null;
   readonly work: StepWork;
   readonly minutes: readonly [number, number] | null;
@@ -232,6 +234,7 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
   const order = stepsAfter(flow);
   const steps: ReadStep[] = flow.steps.map((s, i) => ({
     text: s.text,
+    verb: s.verb,
     part: home(s.bowl),
     work: s.work,
     minutes: s.minutes,

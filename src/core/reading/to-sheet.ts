@@ -66,12 +66,13 @@ export function readingToSheet(r: Reading, to: ToSheet): SheetRead {
   const portions = Math.min(2000, Math.round(r.portions?.high ?? FAMILY_PORTIONS));
   const vessel = vesselOf(r.vessel, r.family, to.vessels);
   if (r.vessel === null) notSaid.push('vessel');
-  const partIds = new Map(r.parts.map((p) => [p.id, newId()]));
+  const ordered = inBuildOrder(r);
+  const partIds = new Map(ordered.map((p) => [p.id, newId()]));
   const stepIds = r.steps.map(() => newId());
   const lineIds = r.lines.map(() => newId());
-  const shells: Part[] = r.parts.map((p) => partOf(p, partIds.get(p.id)!, mixer?.id ?? '', use));
+  const shells: Part[] = ordered.map((p) => partOf(p, partIds.get(p.id)!, mixer?.id ?? '', use));
   const parts = shells.map((shell, i): Part => {
-    const read = r.parts[i]!;
+    const read = ordered[i]!;
     const own = r.lines.flatMap((l, k): Line[] => {
       if (l.part !== read.id) return [];
       const text = withCups(l.draft.text, r.cups.system, context.measures.cups).slice(0, 480);
@@ -146,6 +147,22 @@ function feedText(share: number, says: string, name: string, r: Reading, from: s
 /** Times that a wait takes where nothing says how long, h (house). */
 const UNSAID_H: Readonly<Partial<Record<ReadStep['work'], readonly [number, number]>>> = { chill: [2, 4], freeze: [6, 10], wait: [0.25, 0.5], soak: [0.08, 0.17], bake: [0.2, 0.25] };
 
+/** The parts in the order in which they lie in the dessert; what goes into another stands before it, and what nothing places stays where it was read. */
+function inBuildOrder(r: Reading): readonly ReadPart[] {
+  const placedAt = new Map<string, number>();
+  r.steps.forEach((s, i) => s.places.forEach((p, k) => !placedAt.has(p) && placedAt.set(p, i + k / 100)));
+  const rank = (p: ReadPart, seen: readonly string[]): number => {
+    const takers = r.parts.filter((t) => !seen.includes(t.id) && t.takes.some((x) => x.part === p.id));
+    const before = takers.map((t) => rank(t, [...seen, p.id]) - 0.0001);
+    return Math.min(placedAt.get(p.id) ?? Infinity, ...before);
+  };
+  const ranks = new Map(r.parts.map((p) => [p.id, rank(p, [p.id])]));
+  // One that is nowhere placed keeps to the one read before it.
+  let last = -1;
+  const keys = new Map(r.parts.map((p) => [p.id, (last = Number.isFinite(ranks.get(p.id)!) ? ranks.get(p.id)! : last)]));
+  return r.parts.map((p, i) => ({ p, i })).sort((a, b) => keys.get(a.p.id)! - keys.get(b.p.id)! || a.i - b.i).map((x) => x.p);
+}
+
 function stepsOf(r: Reading, ids: readonly string[], partIds: ReadonlyMap<string, string>): readonly Step[] {
   let ovenC: number | null = null;
   const builders = r.steps.map((s, i) => (s.work === 'fill' || s.work === 'finish' ? i : -1)).filter((i) => i >= 0);
@@ -168,7 +185,7 @@ function stepsOf(r: Reading, ids: readonly string[], partIds: ReadonlyMap<string
       partId: s.part === null ? null : (partIds.get(s.part) ?? null),
       key: null,
       title: words.title,
-      short: s.work,
+      short: s.verb.slice(0, 30) || s.work,
       detail: words.detail,
       handsMin: !by && said && said[1] <= 6000 ? Math.round(said[1] * 10) / 10 : null,
       waitH: hours ? [Math.min(1000, hours[0]), Math.min(1000, hours[1])] : null,

@@ -1,9 +1,8 @@
 import { z } from 'zod';
-import { STAGE_X } from '../foam/house';
 import { foamVolumeMl } from '../foam/overrun';
 import { mainPart, type SheetAnalysis } from './analyse';
 import { airRange, holdRange, stabiliserFamily, STABILISER_FAMILIES, timeRange } from './learnt';
-import { secondsTo, STAGES, WISHED_STAGES, type Stage } from '../foam/whisk';
+import { secondsToStage, STAGES, WISHED_STAGES, type Stage } from '../foam/whisk';
 import { WhiskInputSchema } from '../foam/inputs';
 
 const Band = z.object({ value: z.number(), low: z.number(), high: z.number() });
@@ -42,7 +41,7 @@ const band = (value: number, [low, high]: readonly [number, number]): ForecastBa
 export function forecastOf(s: SheetAnalysis): Forecast {
   const a = mainPart(s);
   const { whip: w } = a;
-  const secondsToStage = (stage: Stage): number | null => (w.ok ? secondsTo(w.value, STAGE_X[stage]) : null);
+  const toStage = (stage: Stage): number | null => (w.ok ? secondsToStage(w.value, stage) : null);
   const overrun = a.whip.ok && a.overrunPct.ok ? band(a.overrunPct.value, airRange(a, a.overrunPct.value)) : null;
   return {
     stage: a.part.whisk.stage,
@@ -50,7 +49,7 @@ export function forecastOf(s: SheetAnalysis): Forecast {
     massG: a.reading.mixture.massG,
     mixerName: a.mixer?.name ?? '',
     whisk: a.whiskInput.ok && a.whip.ok ? a.whiskInput.value : null,
-    stageS: Object.fromEntries(STAGES.map((stage) => [stage, secondsToStage(stage)])) as Forecast['stageS'],
+    stageS: Object.fromEntries(STAGES.map((stage) => [stage, toStage(stage)])) as Forecast['stageS'],
     stageTimeS: a.window.ok ? band(a.window.value.opensS, timeRange(a, a.window.value.opensS)) : null,
     overrunPct: overrun,
     yieldMl: overrun && {

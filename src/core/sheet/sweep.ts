@@ -1,7 +1,6 @@
 import { SWEETNESS_BANDS } from '../composition/sweetness';
 import { readSyllabub } from '../foam/syllabub';
-import { secondsTo } from '../foam/whisk';
-import { STAGE_X } from '../foam/house';
+import { secondsToStage } from '../foam/whisk';
 import { iceVolumeShare } from '../heat/freezing';
 import { ICE_VOLUME } from '../heat/house';
 import { withAmount } from '../measures/line';
@@ -51,7 +50,7 @@ export const SWEPT_FIGURES: readonly SweptFigure[] = [
     decimals: 0,
     of: (s) => {
       const a = mainPart(s);
-      return a.whip.ok ? secondsTo(a.whip.value, STAGE_X[a.part.whisk.stage]) : null;
+      return a.whip.ok ? secondsToStage(a.whip.value, a.part.whisk.stage) : null;
     },
     band: () => null,
   },

@@ -1,9 +1,10 @@
 'use client';
 
-import { lazy, useState, type CSSProperties, type HTMLAttributes, type KeyboardEvent, type Ref } from 'react';
+import { lazy, useState, type KeyboardEvent } from 'react';
 import { ArrowLeftRight, GripVertical, X } from 'lucide-react';
 import { OpensPanel } from '../../../../ui/opens-panel';
 import { focusLineField } from './focus';
+import type { Drag } from './use-sortable-rows';
 import { plainNumber, showGrams } from '../../../../core/figure';
 import { splitLine } from '../../../../core/measures/line';
 import type { LineReading } from '../../../../core/sheet/read-part';
@@ -12,14 +13,6 @@ import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
 const StepChoice = lazy(() => import('./step-choice').then((m) => ({ default: m.StepChoice })));
 const SwapPanel = lazy(() => import('./swap-panel').then((m) => ({ default: m.SwapPanel })));
-
-/** What makes a row draggable; null until a pointer has come near. */
-export interface Drag {
-  readonly ref: Ref<HTMLLIElement>;
-  readonly style: CSSProperties;
-  readonly dragging: boolean;
-  readonly grip: HTMLAttributes<HTMLButtonElement>;
-}
 
 interface LineRowProps {
   readonly drag: Drag | null;

@@ -1,15 +1,18 @@
 'use client';
 
 import { lazy, useState } from 'react';
-import { addStep } from '../../../../core/sheet/edits';
+import { addStep, moveStep } from '../../../../core/sheet/edits';
 import { shownSteps } from '../../../../core/sheet/method';
-import { settleMethod } from '../../../../core/ways/settle';
+import { besideWays } from '../../../../core/ways/beside';
+import { differenceSays } from '../../../../core/ways/says';
 import { waysOfSheet } from '../../../../core/ways/switch';
 import { OpensPanel } from '../../../../ui/opens-panel';
 import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
+import { useSortableRows, type Drag } from './use-sortable-rows';
 
 const WaysPanel = lazy(() => import('./ways-panel').then((m) => ({ default: m.WaysPanel })));
+const BesideWay = lazy(() => import('./beside-way').then((m) => ({ default: m.BesideWay })));
 const StepForm = lazy(() => import('./step-form').then((m) => ({ default: m.StepForm })));
 
 /** The steps in working order, as Pass will show them; each opens to be edited. */
@@ -22,6 +25,37 @@ export function Method() {
     if (title.trim() === '') return;
     edit('step', (d) => addStep(d, `own-${freshId()}`, title.trim().slice(0, 200), null, d.steps.at(-1)?.id ?? null));
     setTitle('');
+  };
+  const { list, Sortable, wake } = useSortableRows();
+  const ids = steps.map((s) => s.key);
+  const beside = new Map(besideWays(doc, context.larder).map((b) => [b.stepId, b.differs]));
+  const differing = [...beside.values()].filter((d) => d.length > 0).length;
+  const row = (i: number, drag: Drag | null) => {
+    const s = steps[i];
+    if (!s) return null;
+    const differs = beside.get(s.key) ?? [];
+    return (
+      <li key={s.key} ref={drag?.ref} style={drag?.style} className={`group/step flex break-inside-avoid items-baseline gap-2.5 border-t border-steel-light text-[14.5px] ${drag?.dragging ? 'relative z-10 bg-paper shadow-md' : ''}`} data-step={i + 1}>
+        <button type="button" aria-label={`Move step ${i + 1}`} data-drag={drag ? 'ready' : undefined} {...drag?.grip} tabIndex={-1} className="fig w-5 shrink-0 cursor-grab text-right text-[14px] font-bold pointer-coarse:min-h-11">
+          {i + 1}
+        </button>
+        <OpensPanel
+          wide
+          className="min-h-9 min-w-0 flex-1 py-1.5 text-left hover:underline pointer-coarse:min-h-11"
+          label={`Step ${i + 1}: ${s.title}`}
+          panelLabel={`Step ${i + 1}`}
+          face={
+            <>
+              {s.title}
+              {s.partName && <span className="text-[13.5px] text-ink-soft"> {s.partName}</span>}
+              {differs.length > 0 && <span className="block text-[13.5px] text-beet">the kitchen’s way: {differs.map(differenceSays).join(', ')}</span>}
+            </>
+          }
+          panel={(close) => <StepForm shown={s} step={doc.steps[i]!} at={i} onDone={close} />}
+        />
+        <span className="text-[13.5px] whitespace-nowrap text-ink-soft">{s.takes}</span>
+      </li>
+    );
   };
   if (analysis.mixture.massG <= 0 && doc.steps.every((s) => s.key !== null)) return null;
   const ways = waysOfSheet(doc);
@@ -39,32 +73,18 @@ export function Method() {
             panel={(close) => <WaysPanel partId={null} onDone={close} />}
           />
         )}
-        {doc.method === 'own' && (
-          <button type="button" className="min-h-7 text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => edit('method', (d) => settleMethod({ ...d, method: 'ways' }, context.larder, new Set(d.parts.map((p) => p.id))))}>
-            the recipe’s own words; add the steps of the ways
-          </button>
+        {doc.method === 'own' && doc.steps.length > 0 && (
+          <OpensPanel
+            wide
+            className="min-h-7 text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink"
+            panelLabel="Beside the kitchen’s way"
+            face={`the recipe’s own${differing > 0 ? `; ${differing} ${differing === 1 ? 'differs' : 'differ'} from the kitchen’s way` : ', beside the kitchen’s way'}`}
+            panel={(close) => <BesideWay onDone={close} />}
+          />
         )}
       </div>
-      <ol className="border-b border-steel sm:columns-2 sm:gap-9">
-        {steps.map((s, i) => (
-          <li key={s.key} className="flex break-inside-avoid items-baseline gap-2.5 border-t border-steel-light text-[14.5px]">
-            <b className="fig w-5 text-right text-[14px]">{i + 1}</b>
-            <OpensPanel
-              wide
-              className="min-h-9 min-w-0 flex-1 py-1.5 text-left hover:underline pointer-coarse:min-h-11"
-              label={`Step ${i + 1}: ${s.title}`}
-              panelLabel={`Step ${i + 1}`}
-              face={
-                <>
-                  {s.title}
-                  {s.partName && <span className="text-[13.5px] text-ink-soft"> {s.partName}</span>}
-                </>
-              }
-              panel={(close) => <StepForm shown={s} step={doc.steps[i]!} at={i} onDone={close} />}
-            />
-            <span className="text-[13.5px] whitespace-nowrap text-ink-soft">{s.takes}</span>
-          </li>
-        ))}
+      <ol ref={list} onPointerEnter={wake} className="border-b border-steel sm:columns-2 sm:gap-9">
+        {Sortable ? <Sortable id="steps" columns ids={ids} onMove={(stepId, to) => edit('move-step', (d) => moveStep(d, stepId, to))} row={row} /> : ids.map((_, i) => row(i, null))}
       </ol>
       <input
         aria-label="Next step"

@@ -1,6 +1,6 @@
 'use client';
 
-import { lazy, useRef, useState } from 'react';
+import { lazy, useState } from 'react';
 import Link from 'next/link';
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import { inSentence, plainNumber, withUnit } from '../../../../core/figure';
@@ -15,8 +15,8 @@ import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { AddLine } from './add-line';
 import { focusLineOfPart } from './focus';
-import { LineRow, type Drag } from './line-row';
-import type { SortableLines } from './sortable-lines';
+import { LineRow } from './line-row';
+import { useSortableRows, type Drag } from './use-sortable-rows';
 
 const WaysPanel = lazy(() => import('./ways-panel').then((m) => ({ default: m.WaysPanel })));
 
@@ -31,13 +31,7 @@ export function PartBlock({ analysis, at, shareOf }: { readonly analysis: PartAn
     const n = doc.steps.findIndex((s) => s.id === stepId);
     return n < 0 ? '' : `${n + 1} ${doc.steps[n]!.short}`;
   };
-  const list = useRef<HTMLOListElement>(null);
-  const [Sortable, setSortable] = useState<typeof SortableLines | null>(null);
-  /** Brings the grips to life; not while a row is being typed in, which would lose its cursor. */
-  const wake = () => {
-    if (Sortable || list.current?.contains(document.activeElement)) return;
-    void import('./sortable-lines').then((m) => setSortable(() => m.SortableLines));
-  };
+  const { list, Sortable, wake } = useSortableRows();
   const ids = part.lines.map((l) => l.id);
   const wholeG = shareOf === 'part' ? reading.mixture.massG : reading.roleG.cream;
   const before = doc.parts.slice(0, at).reduce((sum, p) => sum + p.lines.length, 0);

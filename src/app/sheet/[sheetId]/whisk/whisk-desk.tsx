@@ -7,7 +7,7 @@ import { useSearchParams } from 'next/navigation';
 import { roughNumber, showRange, showRoughSeconds, showSeconds, withUnit } from '../../../../core/figure';
 import { STAGE_X } from '../../../../core/foam/house';
 import { peakLook } from '../../../../core/foam/peak';
-import { networkAt, overrunAt, secondsTo, STAGES, type Whip } from '../../../../core/foam/whisk';
+import { networkAt, overrunAt, secondsTo, secondsToStage, STAGES, type Whip } from '../../../../core/foam/whisk';
 import { mainPart, type PartAnalysis } from '../../../../core/sheet/analyse';
 import { isWhippedKind } from '../../../../core/sheet/kinds';
 import { airRange, timeRange } from '../../../../core/sheet/learnt';
@@ -106,7 +106,7 @@ function StageTimes({ whip, onPick }: { readonly whip: Whip; readonly onPick: (s
   return (
     <ul aria-label="When each stage comes" className="mt-1 grid grid-cols-5 border-y border-steel">
       {STAGES.map((stage) => {
-        const s = secondsTo(whip, STAGE_X[stage]);
+        const s = secondsToStage(whip, stage);
         const accident = stage === 'grainy' || stage === 'butter';
         return (
           <li key={stage} className="border-l border-steel-light first:border-l-0">

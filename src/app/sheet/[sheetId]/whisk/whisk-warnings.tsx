@@ -1,6 +1,7 @@
 'use client';
 
 import { plainNumber, withUnit } from '../../../../core/figure';
+import { BEST_FILL, GOOD_FILL } from '../../../../core/foam/house';
 import { bowlfulsNeeded, whiskWarnings, type WhiskWarning, type Whip } from '../../../../core/foam/whisk';
 import type { WhiskInput } from '../../../../core/foam/inputs';
 import type { PartAnalysis } from '../../../../core/sheet/analyse';
@@ -36,7 +37,7 @@ export function WhiskWarnings({ a, whip }: { readonly a: PartAnalysis; readonly 
     <ul aria-label="Warnings">
       {warnings.length === 0 && (
         <li className="border-t border-steel-light py-2.5">
-          {a.mixer?.name}: <span className="fig">{plainNumber(100 * whip.fillShare, 0)}&nbsp;%</span> full of liquid, a good filling.
+          {a.mixer?.name}: <span className="fig">{plainNumber(100 * whip.fillShare, 0)}&nbsp;%</span> full of liquid, {whip.fillShare < BEST_FILL[input.mixer] * GOOD_FILL.low ? 'shallow: it goes quicker than in a full bowl.' : 'a good filling.'}
         </li>
       )}
       {warnings.map((warning) => (
