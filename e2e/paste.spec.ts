@@ -87,8 +87,29 @@ test('a flat US recipe whose cream is divided: to the batch and the label', asyn
   // The time that the recipe says has its clock.
   await page.getByRole('group', { name: 'Time' }).getByRole('button', { name: /^Timer/ }).click();
   await expect(page.getByRole('timer', { name: /^beat the cream cheese/ })).toHaveText(/^[12]:\d\d$/);
-  const label = await page.request.get(`/api/sheets/${sheet}/files/recipe`);
-  expect(await label.text()).toContain('Blackberry icebox cake');
+  const file = await page.request.get(`/api/sheets/${sheet}/files/recipe`);
+  expect(await file.text()).toContain('Blackberry icebox cake');
+  // To the end, and to the label on the tub.
+  const cold = page.getByRole('button', { name: 'It is in the cold' });
+  const next = page.getByRole('button', { name: /^Next/ });
+  const heading = page.getByRole('heading', { level: 1 });
+  await expect(async () => {
+    if (await next.isVisible()) {
+      const was = await heading.innerText();
+      await next.click();
+      await expect(heading).not.toHaveText(was);
+    }
+    await expect(cold).toBeVisible({ timeout: 500 });
+  }).toPass(PATIENT);
+  await cold.click();
+  await page.waitForURL(/\/log\/.+/, PATIENT);
+  const label = page.getByRole('region', { name: 'On its label' });
+  await expect(label).toContainText('Contains milk, wheat');
+  // Dairy cream: 72 h from when it went into the cold.
+  await expect(label).toContainText(/made \w{3} .*, use by \w{3} .*/);
+  const pdf = await page.request.get((await label.getByRole('link', { name: /A4, 21/ }).getAttribute('href'))!);
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });
 
 test('what was only told, without a list: amounts in words become lines of the right bowls', async ({ page }) => {
@@ -116,10 +137,50 @@ test('what was misread is put right: kind, part, order; taken back; kept through
   await steps.nth(1).hover();
   await page.getByRole('button', { name: 'Step 2 earlier' }).click();
   await expect.poll(async () => readable(await steps.nth(0).innerText()).split(' ').slice(2, 5).join(' ')).toBe(second.split(' ').slice(2, 5).join(' '));
+  // A time that was misread is put right here too.
+  await page.getByRole('button', { name: /^Step 5: Chill for 1 hour/ }).click();
+  await page.getByRole('dialog', { name: 'Step 5' }).getByLabel('Waits from').fill('3');
+  await page.keyboard.press('Escape');
+  await expect(steps.nth(4)).toContainText('3\u00a0h');
   await toBench(page);
+  await expect(page.getByRole('region', { name: 'Method', exact: true })).toContainText('3\u00a0h');
   // On Bench the same can still be put right.
   await choose(page, /^Kind of Whipped cream:/, 'crown of cream');
   await expect(page.getByRole('region', { name: 'Whipped cream', exact: true })).toHaveAttribute('data-part', 'crown');
+});
+
+test('a written method beside the kitchen’s way: one step taken from it, one added, and taken back', async ({ page }) => {
+  await review(page, 'Custard pots\nServes 4\n\n300 ml milk\n4 egg yolks\n60 g caster sugar\n300 ml double cream\n\nStir the yolks with the sugar. Heat the milk, pour it on and cook the custard to 70 °C, stirring. Cool the custard. Whip the cream to soft peaks. Layer the custard and the cream in glasses. Chill for 2 hours.');
+  await toBench(page);
+  const method = page.getByRole('region', { name: 'Method', exact: true });
+  await expect(method).toContainText('the kitchen’s way: 82\u00a0°C');
+  await method.getByRole('button', { name: /from the kitchen’s way|beside the kitchen’s way/ }).click();
+  const beside = page.getByRole('dialog', { name: 'Beside the kitchen’s way' });
+  await beside.getByRole('listitem').filter({ hasText: '82\u00a0°C' }).getByRole('button', { name: /^Step \d+ the kitchen’s way/ }).click();
+  await beside.getByRole('button', { name: 'Add: Chill the bowl and the whisk' }).click();
+  await page.keyboard.press('Escape');
+  await expect(method).not.toContainText('cook the custard to 70');
+  await expect(method).toContainText('Cook to 82\u00a0°C, stirring');
+  await expect(method).toContainText('Chill the bowl and the whisk');
+  const steps = method.getByRole('listitem');
+  const all = await steps.count();
+  await page.keyboard.press('Control+z');
+  await expect(steps).toHaveCount(all - 1);
+  await page.keyboard.press('Control+z');
+  await expect(method).toContainText('the kitchen’s way: 82\u00a0°C');
+  // The order is dragged, too.
+  const last = await steps.count();
+  await steps.nth(0).hover();
+  const grip = page.getByRole('button', { name: 'Move step 1' });
+  await expect(grip).toHaveAttribute('data-drag', 'ready');
+  const words = readable(await steps.nth(0).innerText()).slice(2);
+  const [from, to] = [(await grip.boundingBox())!, (await steps.nth(1).boundingBox())!];
+  await page.mouse.move(from.x + 6, from.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 6, to.y + to.height - 4, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(async () => readable(await steps.nth(1).innerText()).slice(2)).toBe(words);
+  await expect(steps).toHaveCount(last);
 });
 
 test('nothing pasted is dropped: what is no line or step stays in sight', async ({ page }) => {

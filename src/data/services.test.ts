@@ -12,7 +12,7 @@ import { readDueMoments } from './due';
 import { openKitchenFile, type KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
 import { seedSampleKitchen } from './sample/sample-kitchen';
-import { serviceLabels } from './service-labels';
+import { batchLabels, serviceLabels } from './labels';
 import { plannedService, soFarByServing } from './service-plans';
 import { createService, getService, listServices, removeService, saveService, setServingBatch } from './services';
 import { getSheet } from './sheets';
@@ -85,6 +85,24 @@ describe('services in the data file', () => {
     for (const grid of Object.keys(LABEL_SIZES) as LabelGridKey[]) expect((await pages(grid)).getPageCount(), grid).toBe(counts[grid]);
     expect((await pages('a4-21', 20)).getPageCount()).toBe(3);
     expect((await pages('roll-62')).getPage(0).getWidth() / (72 / 25.4)).toBeCloseTo(62, 6);
+  });
+});
+
+describe('the label of a batch', () => {
+  it('is made when the batch went into the cold, at its size; a batch that is gone has none', () => {
+    const batch = started('prune-mousse');
+    const before = batchLabels(db, batch.id, NOW);
+    recordEvent(db, batch.id, { kind: 'finish', at: NOW }, batch.revision, NOW);
+    const DAY = 86_400_000;
+    const later = batchLabels(db, batch.id, NOW + DAY);
+    if (!before.ok || !later.ok) throw new Error('no label');
+    expect(later.value[0]).toMatchObject({ name: getBatch(db, batch.id)!.plan.sheetName, portions: batch.portions });
+    // The prune mousse has raw whites: 24 h from the cold, whenever it is printed.
+    expect(later.value[0]!.declares).toContain('Raw or lightly cooked egg');
+    const hour = (words: string): string => words.slice(-5);
+    expect(hour(later.value[0]!.useBy)).toBe(hour(later.value[0]!.made));
+    expect(later.value[0]!.made.slice(-5)).toBe(before.value[0]!.made.slice(-5));
+    expect(batchLabels(db, 'nobody', NOW)).toMatchObject({ ok: false, fault: { code: 'gone' } });
   });
 });
 

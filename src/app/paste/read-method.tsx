@@ -1,16 +1,21 @@
 'use client';
 
+import { useMemo } from 'react';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { plainNumber, withUnit } from '../../core/figure';
-import { timeWords } from '../../core/sheet/method';
+import { shownSteps, timeWords } from '../../core/sheet/method';
+import type { SheetAnalysis } from '../../core/sheet/analyse';
 import { moveStep, setStepPart, setStepWork } from '../../core/sheet/edits';
 import { STEP_WORK_NAMES, STEP_WORKS } from '../../core/sheet/kinds';
 import type { Sheet, Step } from '../../core/sheet/schema';
+import { OpensPanel } from '../../ui/opens-panel';
 import { QuietChoice } from '../../ui/quiet-choice';
+import { StepForm } from '../../ui/sheet/step-form';
 import type { ReviewEdit } from './read-parts';
 
 /** The method as it was understood, in its order: work, words, where, how long. Each can be put right. */
-export function ReadMethod({ sheet, onEdit }: { readonly sheet: Sheet; readonly onEdit: ReviewEdit }) {
+export function ReadMethod({ sheet, analysis, onEdit }: { readonly sheet: Sheet; readonly analysis: SheetAnalysis; readonly onEdit: ReviewEdit }) {
+  const shown = useMemo(() => shownSteps(analysis), [analysis]);
   if (sheet.method !== 'own') return <p className="mt-6 border-t border-steel pt-3 text-ink-soft">No method is written: the kitchen’s own ways will write the steps.</p>;
   const parts = [...sheet.parts.map((p) => [p.id, p.name] as const), ['', 'putting it together'] as const];
   return (
@@ -21,10 +26,19 @@ export function ReadMethod({ sheet, onEdit }: { readonly sheet: Sheet; readonly 
           <li key={s.id} className="group/step grid grid-cols-[24px_64px_minmax(0,1fr)_auto] items-baseline gap-x-3 border-t border-steel-light py-1 text-[14.5px] sm:grid-cols-[24px_64px_minmax(0,1fr)_minmax(90px,130px)_86px]" data-work={s.work}>
             <b className="fig text-[14px]">{i + 1}</b>
             <QuietChoice label={`Work of step ${i + 1}`} value={s.work ?? 'hands'} options={STEP_WORKS.map((w) => [w, STEP_WORK_NAMES[w]] as const)} onChange={(work) => onEdit((d) => setStepWork(d, s.id, work))} className="text-[13.5px] text-ink-soft" />
-            <span className="min-w-0 [overflow-wrap:anywhere]">
-              {s.title}
-              {s.detail && <span className="text-ink-soft"> {s.detail}</span>}
-            </span>
+            <OpensPanel
+              wide
+              className="min-w-0 text-left [overflow-wrap:anywhere] hover:underline"
+              label={`Step ${i + 1}: ${s.title}`}
+              panelLabel={`Step ${i + 1}`}
+              face={
+                <>
+                  {s.title}
+                  {s.detail && <span className="text-ink-soft"> {s.detail}</span>}
+                </>
+              }
+              panel={(close) => <StepForm doc={sheet} edit={(_, to) => onEdit(to)} shown={shown[i]!} at={i} onDone={close} />}
+            />
             <span className="flex items-baseline justify-end gap-1 text-right text-[13.5px] text-ink-soft max-sm:hidden">
               <span className="flex self-center opacity-0 group-focus-within/step:opacity-100 group-hover/step:opacity-100 pointer-coarse:opacity-100">
                 <button type="button" className="flex size-6 items-center justify-center hover:text-ink disabled:opacity-35" aria-label={`Step ${i + 1} earlier`} disabled={i === 0} onClick={() => onEdit((d) => moveStep(d, s.id, i - 1))}>

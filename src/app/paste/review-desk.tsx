@@ -130,7 +130,7 @@ export function ReviewDesk({ facts, text, busy, refused, onTake, onBack }: Revie
           </Setting>
         </dl>
         <ReadParts reading={reading} draft={draft} analysis={analysis} context={context} open={open} onEdit={edit} onAdded={(i) => setAdded((a) => [...a, i])} />
-        <ReadMethod sheet={sheet} onEdit={edit} />
+        <ReadMethod sheet={sheet} analysis={analysis} onEdit={edit} />
       </div>
     </section>
   );

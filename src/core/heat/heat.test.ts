@@ -94,6 +94,12 @@ describe('boiling sugar', () => {
     expect(value(sugarPctAtBoil(t))).toBeCloseTo(pct, 9);
     expect(value(boilingC(pct))).toBeCloseTo(t, 9);
   });
+  it('bends: 64.5 % at 104 °C and 70.5 % at 106 °C, each degree adding less than the one before', () => {
+    expect(value(sugarPctAtBoil(104))).toBeCloseTo(64.5, 9);
+    expect(value(sugarPctAtBoil(106))).toBeCloseTo(70.5, 9);
+    const slopes = [103, 104, 106, 108.4, 112, 116].map((t, i, all) => (i === 0 ? Infinity : (value(sugarPctAtBoil(t)) - value(sugarPctAtBoil(all[i - 1]!))) / (t - all[i - 1]!)));
+    for (let i = 1; i < slopes.length; i++) expect(slopes[i]!).toBeLessThan(slopes[i - 1]!);
+  });
   it('on a mountain where water boils at 95 °C, 113 °C is what 118 is at the sea', () => expect(value(sugarPctAtBoil(113, 95))).toBeCloseTo(87, 9));
   it.each([[100], [131], [NaN]])('has no figure at %s °C', (t) => expect(sugarPctAtBoil(t).ok).toBe(false));
   const pan = { sugarG: 200, waterG: 60, toC: 118, hobW: 1800, startC: 20, waterBoilsC: 100, stays: 0 };

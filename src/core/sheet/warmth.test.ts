@@ -5,6 +5,7 @@ import { setPart } from './edits';
 import type { HeatPlan } from './kinds';
 import type { Sheet } from './schema';
 import { eggOf } from './egg';
+import { settleMethod } from '../ways/settle';
 import { iceForBath, meetingsOf, meetsAt, reducingOf, syrupOf, temperingOf } from './warmth';
 
 const of = (sheet: Sheet): SheetAnalysis => analyseSheet(sheet, KITCHEN);
@@ -98,6 +99,15 @@ describe('syrup and egg of a sheet', () => {
     expect(way({ eggs: 'pasteurised' }, ['100 g pasteurised yolk', '60 g caster sugar']).way).toBe('carton');
     expect(way({ whites: 'swiss-50' }, ['4 whites', '220 g caster sugar'])).toMatchObject({ notKillStep: true });
     expect(way({ whites: 'swiss-71' }, ['4 whites', '220 g caster sugar']).verdict).toMatchObject({ ok: true, value: { reaches: true } });
+  });
+  it('without water the sugar is boiled with the juice: its water counts, and its step takes it', () => {
+    const lemon = partsSheet([['y', 'egg-foam', 'Y', ['6 yolks', '200 g caster sugar', '180 g lemon juice']]]);
+    const sheet = { ...lemon, parts: lemon.parts.map((p) => ({ ...p, ways: { eggs: 'syrup' } })) };
+    const r = syrupOf(part(of(sheet), 'y'), 100)!;
+    expect(r.waterG).toBeGreaterThan(150);
+    expect(r.syrup).toMatchObject({ ok: true });
+    const settled = settleMethod({ ...sheet, parts: sheet.parts.map((p) => ({ ...p, lines: p.lines.map((l) => ({ ...l, stepId: null })) })) }, KITCHEN.larder, new Set(['y']));
+    expect(settled.parts[0]!.lines.map((l) => l.stepId)).toEqual(['y.yolks', 'y.syrup', 'y.syrup']);
   });
   it('what boils off is compared with what the sheet says', () => {
     const r = syrupOf(part(of(yolks), 'yolks'), 100)!;

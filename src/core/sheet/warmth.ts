@@ -201,7 +201,9 @@ function syrupPartsOf(a: EggBowl): SyrupParts | null {
   if (!cooked) return null;
   const there = a.reading.lines.filter((l) => l.kind === 'ingredient' && l.read && l.ingredient);
   const eggs = there.filter((l) => l.role === 'yolk' || l.role === 'white' || l.role === 'egg');
-  const syrup = there.filter((l) => l.role === 'sugar' || l.role === 'liquid');
+  // Without water in the pan the sugar is boiled with the juice.
+  const wet = there.some((l) => l.role === 'liquid') ? 'liquid' : 'sour';
+  const syrup = there.filter((l) => l.role === 'sugar' || l.role === wet);
   return eggs.length > 0 && syrup.length > 0 ? { eggs, syrup } : null;
 }
 

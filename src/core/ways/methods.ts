@@ -71,6 +71,9 @@ function whippedCream(c: MethodContext): readonly StepTemplate[] {
   ];
 }
 
+/** What the sugar is boiled with: water; without it the juice. */
+const wetOf = (c: MethodContext): Role => (c.has('liquid') ? 'liquid' : c.has('sour') ? 'sour' : 'liquid');
+
 function eggFoam(c: MethodContext): readonly StepTemplate[] {
   if (c.has('white') && !c.has('yolk') && !c.has('egg')) return [...whisked(c), { key: 'use', title: 'Use the whites at once', short: 'use', detail: 'They dry and break while they wait.', hands: 0, within: 5 }];
   const eggs = c.way('eggs');
@@ -78,7 +81,7 @@ function eggFoam(c: MethodContext): readonly StepTemplate[] {
   if (eggs === 'syrup') {
     return [
       { key: 'yolks', title: 'Start the yolks in the mixer', short: 'yolks', detail: 'On medium, while the syrup boils.', hands: 3, wants: ['yolk'], takes: ['yolk', 'egg', 'salt'] },
-      { key: 'syrup', title: `Boil the syrup to 118${NB}°C`, short: 'syrup', detail: 'Do not stir; brush the wall with water. Hot sugar burns: sleeves down, nobody behind you.', hands: 8, tempC: 118, wants: ['sugar', 'liquid'], takes: ['sugar', 'liquid'] },
+      { key: 'syrup', title: `Boil the syrup to 118${NB}°C`, short: 'syrup', detail: 'Do not stir; brush the wall with water. Hot sugar burns: sleeves down, nobody behind you.', hands: 8, tempC: 118, wants: ['sugar', wetOf(c)], takes: ['sugar', wetOf(c)] },
       { key: 'whisk', title: 'Pour it on and whisk until cool', short: 'pour on', detail: `In a thin stream between whisk and wall. Take the temperature right after: 71${NB}°C is the one-point rule. Fast until thick and at 28${NB}°C.`, hands: 8, whisks: true, tempC: 28, within: 15, takes: 'rest' },
     ];
   }
@@ -102,7 +105,7 @@ function whisked(c: MethodContext): readonly StepTemplate[] {
   }
   if (way === 'italian') {
     return [
-      { key: 'syrup', title: `Boil the syrup to 118${NB}°C`, short: 'syrup', detail: 'Do not stir. Hot sugar burns: sleeves down.', hands: 8, tempC: 118, wants: ['sugar', 'liquid'], takes: ['sugar', 'liquid'] },
+      { key: 'syrup', title: `Boil the syrup to 118${NB}°C`, short: 'syrup', detail: 'Do not stir. Hot sugar burns: sleeves down.', hands: 8, tempC: 118, wants: ['sugar', wetOf(c)], takes: ['sugar', wetOf(c)] },
       { key: 'whisk', title: 'Pour it on the whisked whites', short: 'whisk', detail: 'Whites at soft peak; a thin stream; fast until cool and glossy.', hands: 9, whisks: true, wants: ['white'], takes: 'rest' },
     ];
   }

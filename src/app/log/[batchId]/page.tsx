@@ -1,7 +1,9 @@
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import { LABEL_SIZES } from '../../../core/files/label-sizes';
 import { compareOutcome } from '../../../core/sheet/readings';
 import { getBatch } from '../../../data/batches';
+import { batchLabels } from '../../../data/labels';
 import { listObservations } from '../../../data/observations';
 import { listTemperatures } from '../../../data/temperatures';
 import { openedKitchen } from '../../../data/kitchen';
@@ -24,6 +26,8 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
   const made = getSheetVersion(db, batch.sheetId, batch.sheetVersion);
   const head = getSheet(db, batch.sheetId);
   const place = readKitchenFacts(db).places.find((p) => p.id === batch.progress.placeId)?.name ?? null;
+  const labels = batch.status === 'abandoned' ? null : batchLabels(db, batchId, Date.now());
+  const label = labels?.ok ? labels.value[0] : undefined;
   const rows = compareOutcome(batch.plan.forecast, batch.readings);
   return (
     <Frame
@@ -81,6 +85,26 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
           <p className="border-t border-steel-light py-2 text-[14px] text-ink-soft">
             {batch.portions} portions; {batch.plan.forecast.mixerName}; whisked to {batch.plan.forecast.stage}{place ? `; ${place.toLowerCase()}` : ''}. {batch.plan.allergens.length > 0 && `Allergens: ${batch.plan.allergens.join(', ')}.`}
           </p>
+          {label && (
+            <section aria-label="On its label" className="mt-4">
+              <h2 className="mb-1 text-[17px]">On its label</h2>
+              <p>
+                made <b className="fig font-[620]">{label.made}</b>, use by <b className="fig font-[620]">{label.useBy}</b>
+              </p>
+              <ul className="text-[14px] text-ink-soft">
+                {[...label.declares, label.storeAt].map((d) => (
+                  <li key={d}>{d}</li>
+                ))}
+              </ul>
+              <p className="mt-2 flex flex-wrap gap-2">
+                {Object.entries(LABEL_SIZES).map(([grid, name]) => (
+                  <a key={grid} href={`/api/batches/${batch.id}/labels?grid=${grid}`} target="_blank" className="min-h-9 border-b-2 border-yolk font-semibold hover:bg-yolk-pale pointer-coarse:min-h-11">
+                    {name}
+                  </a>
+                ))}
+              </p>
+            </section>
+          )}
           {batch.progress.offPlan.length > 0 && (
             <>
               <h2 className="mt-4 mb-1 text-[17px]">Off the plan</h2>

@@ -13,7 +13,7 @@ import { useSortableRows, type Drag } from './use-sortable-rows';
 
 const WaysPanel = lazy(() => import('./ways-panel').then((m) => ({ default: m.WaysPanel })));
 const BesideWay = lazy(() => import('./beside-way').then((m) => ({ default: m.BesideWay })));
-const StepForm = lazy(() => import('./step-form').then((m) => ({ default: m.StepForm })));
+const StepForm = lazy(() => import('../../../../ui/sheet/step-form').then((m) => ({ default: m.StepForm })));
 
 /** The steps in working order, as Pass will show them; each opens to be edited. */
 export function Method() {
@@ -51,7 +51,7 @@ export function Method() {
               {differs.length > 0 && <span className="block text-[13.5px] text-beet">the kitchen’s way: {differs.map(differenceSays).join(', ')}</span>}
             </>
           }
-          panel={(close) => <StepForm shown={s} step={doc.steps[i]!} at={i} onDone={close} />}
+          panel={(close) => <StepForm doc={doc} edit={edit} shown={s} at={i} onDone={close} />}
         />
         <span className="text-[13.5px] whitespace-nowrap text-ink-soft">{s.takes}</span>
       </li>

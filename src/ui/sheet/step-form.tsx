@@ -2,17 +2,25 @@
 
 import { useState } from 'react';
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
-import { moveStep, removeStep, setStep, setStepPart, setStepWork } from '../../../../core/sheet/edits';
-import type { ShownStep } from '../../../../core/sheet/method';
-import { STEP_WORK_NAMES, STEP_WORKS } from '../../../../core/sheet/kinds';
-import type { Step } from '../../../../core/sheet/schema';
-import { workOfStep } from '../../../../core/ways/step-work';
-import { QuietChoice } from '../../../../ui/quiet-choice';
-import { useSheet } from '../../../../ui/sheet/sheet-provider';
+import { moveStep, removeStep, setStep, setStepPart, setStepWork } from '../../core/sheet/edits';
+import type { ShownStep } from '../../core/sheet/method';
+import { STEP_WORK_NAMES, STEP_WORKS } from '../../core/sheet/kinds';
+import type { Sheet, Step } from '../../core/sheet/schema';
+import { workOfStep } from '../../core/ways/step-work';
+import { QuietChoice } from '../quiet-choice';
+
+interface StepFormProps {
+  readonly doc: Sheet;
+  /** An edit of the sheet; edits of one kind in a row are one for undo. */
+  readonly edit: (kind: string, to: (sheet: Sheet) => Sheet) => void;
+  readonly shown: ShownStep;
+  readonly at: number;
+  readonly onDone: () => void;
+}
 
 /** A step's words and figures. Words that the cook changes stay when a way is switched. */
-export function StepForm({ shown, step, at, onDone }: { readonly shown: ShownStep; readonly step: Step; readonly at: number; readonly onDone: () => void }) {
-  const { doc, edit } = useSheet();
+export function StepForm({ doc, edit, shown, at, onDone }: StepFormProps) {
+  const step = doc.steps[at]!;
   const set = (change: Partial<Omit<Step, 'id' | 'key' | 'partId'>>) => edit(`step:${step.id}:${Object.keys(change).join()}`, (d) => setStep(d, step.id, change));
   const detail = step.note ? shown.detail.slice(0, shown.detail.length - step.note.length).trim() : shown.detail;
   return (
