@@ -34,8 +34,8 @@ export interface Figure {
   readonly decimals: number;
   /** What the kitchen's log made of it; absent where it says nothing. */
   readonly learnt?: {
-    /** Batches that count. */
-    readonly n: number;
+    /** Whose batches it stands on: 'from 3 batches'. */
+    readonly says: string;
     readonly factor: number;
     /** The same figure by the formula alone. */
     readonly plain: string;

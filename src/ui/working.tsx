@@ -41,7 +41,7 @@ export function Working({ figure }: { readonly figure: Figure }) {
       </table>
       {figure.learnt && (
         <p className="mt-2 border-t border-steel-light pt-2" data-learnt>
-          From {figure.learnt.n} {figure.learnt.n === 1 ? 'batch' : 'batches'}: four in five of the next fall in this range. The plain formula says <span className="fig">{figure.learnt.plain}</span>.
+          {figure.learnt.says.replace(/^f/, 'F')}: four in five of the next fall in this range. The plain formula says <span className="fig">{figure.learnt.plain}</span>.
         </p>
       )}
       <p className="mt-2 border-t border-steel-light pt-2 text-[13px] text-ink-soft">

@@ -11,15 +11,22 @@ const foldTogether = (base: FoamVolume, folds: readonly Fold[], stiff: boolean):
 const foam = fc.record({ mixMl: fc.double({ min: 1, max: 3000, noNaN: true }), airMl: fc.double({ min: 0, max: 9000, noNaN: true }), firstShare: fc.constantFrom(0, 0.25, 1 / 3), whiskedIn: fc.boolean() });
 
 describe('folding', () => {
-  it('one foam into a soft base keeps 93 % of its air, into a stiff one 85 %', () => {
+  it('one foam into a soft base keeps 93 % of its air, into a stiff one 80 %', () => {
     const one = { mixMl: 100, airMl: 100, firstShare: 0, whiskedIn: false };
     expect(foldTogether({ mixMl: 200, airMl: 0 }, [one], false)).toEqual({ mixMl: 300, airMl: 93 });
-    expect(foldTogether({ mixMl: 200, airMl: 0 }, [one], true).airMl).toBeCloseTo(85, 9);
+    expect(foldTogether({ mixMl: 200, airMl: 0 }, [one], true).airMl).toBeCloseTo(80, 9);
     expect(foldTogether({ mixMl: 200, airMl: 0 }, [{ ...one, whiskedIn: true }], true).airMl).toBeCloseTo(75, 9);
   });
   it('a third given up first saves the rest: (33.3·0.55 + 66.7)·0.93', () => {
     const third = { mixMl: 100, airMl: 100, firstShare: 1 / 3, whiskedIn: false };
     expect(foldTogether({ mixMl: 200, airMl: 0 }, [third], true).airMl).toBeCloseTo((100 / 3) * 0.55 * 0.93 + (200 / 3) * 0.93, 9);
+  });
+  it('a portion given up first pays in a stiff base and costs in a soft one, whether a quarter or a third', () => {
+    for (const firstShare of [0.25, 1 / 3]) {
+      const air = (share: number, stiff: boolean): number => foldTogether({ mixMl: 200, airMl: 0 }, [{ mixMl: 100, airMl: 100, firstShare: share, whiskedIn: false }], stiff).airMl;
+      if (firstShare === 0.25) expect(air(firstShare, true)).toBeGreaterThan(air(0, true) + 2);
+      expect(air(firstShare, false)).toBeLessThan(air(0, false) - 5);
+    }
   });
   it('every fold costs every foam in the bowl', () => {
     const one = { mixMl: 100, airMl: 100, firstShare: 0, whiskedIn: false };

@@ -147,7 +147,7 @@ export const FOLD_KEEPS = 0.93;
 /** A base that is warmer than this counts as stiff, °C. */
 export const WARM_BASE_C = 30;
 /** Into a base stiffer than the foam, or warmer than 30 °C. */
-export const STIFF_FOLD_KEEPS = 0.85;
+export const STIFF_FOLD_KEEPS = 0.8;
 /** Whites that meet chocolate or cheese lose air to its fat before they are folded under; this is kept of theirs (ours, ±25 %: a mousse of 170 g chocolate and four eggs comes to about a litre). */
 export const WHITES_IN_FAT_KEEP = 0.55;
 /** The sacrificed first portion keeps this of its own air. */

@@ -35,10 +35,16 @@ export function stabiliserFamily(r: PartReading): StabiliserFamily {
   return strongest[1] > 0 ? strongest[0] : 'plain';
 }
 
+/** Whose batches a correction stands on. */
+export const batchesSay = ({ n, borrowed }: Pick<Learnt, 'n' | 'borrowed'>): string => {
+  const count = (k: number): string => `${k} ${k === 1 ? 'batch' : 'batches'}`;
+  return n > 0 && borrowed > 0 ? `from ${count(n)}, and ${count(borrowed)} elsewhere in this kitchen` : n > 0 ? `from ${count(n)}` : `from ${count(borrowed)} elsewhere in this kitchen`;
+};
+
 /** What the log says of a figure in a context; null where no batch counts yet. */
 export function learntFor(corrections: readonly KitchenCorrection[], figure: LearnableFigure, context: string): Learnt | null {
   const known = corrections.find((c) => c.figure === figure && c.context === context)?.learnt;
-  return known && known.n > 0 ? known : null;
+  return known && known.n + known.borrowed > 0 ? known : null;
 }
 
 /** A whip that takes `time` times as long and reaches `air` times the air. */

@@ -53,16 +53,22 @@ describe('forecasts that follow the log', () => {
     const learnt = figures.filter((f) => f.learnt);
     expect(learnt.length).toBeGreaterThan(0);
     for (const f of learnt) {
-      expect(f.learnt!.n).toBe(12);
+      expect(f.learnt!.says).toBe('from 12 batches');
       expect(f.learnt!.plain).not.toBe('');
       expect(f.inputs.map((i) => i.symbol)).toContain('log');
     }
     const without = sheetTells(analyseSheet(SHEET, KITCHEN), KITCHEN).flatMap((t) => t.sentence.filter((s): s is { figure: Figure; shown: string } => typeof s !== 'string').map((s) => s.figure));
     expect(without.every((f) => !f.learnt)).toBe(true);
   });
-  it('another mixer is not touched by it', () => {
+  it('another mixer is helped by what it shares with the first, and keeps a wider band; without any batch nothing is said', () => {
     const hand = sheetOf(['600 g cream 36 %'], { mixerId: 'hand-mixer' });
-    expect(mainPart(analyseSheet(hand, kitchen)).learnt.time).toBeNull();
+    const time = mainPart(analyseSheet(hand, kitchen)).learnt.time!;
+    const first = a.learnt.time!;
+    expect(time).toMatchObject({ n: 0, borrowed: 12 });
+    expect(time.factor).toBeGreaterThan(1.03);
+    expect(time.factor).toBeLessThan(first.factor);
+    expect(time.high / time.low).toBeGreaterThan(first.high / first.low);
+    expect(mainPart(analyseSheet(hand, KITCHEN)).learnt.time).toBeNull();
   });
 });
 

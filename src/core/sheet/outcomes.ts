@@ -1,7 +1,7 @@
-import { LEARNABLE, learn, type LearnableFigure, type Observation } from '../learning/correction';
+import { LEARNABLE, learnTogether, type Context, type LearnableFigure, type Observation } from '../learning/correction';
 import type { Mixer } from './schema';
 import type { Forecast } from './forecast';
-import type { KitchenCorrection } from './learnt';
+import { STABILISER_FAMILIES, type KitchenCorrection } from './learnt';
 import { compareOutcome, type Readings } from './readings';
 
 /** A batch as far as the log learns from it. */
@@ -36,18 +36,21 @@ export function outcomesOf(b: LoggedBatch, mixers: readonly Mixer[]): readonly O
   ];
 }
 
-/** What the whole log makes of each house figure in each context. */
-export function correctionsOf(batches: readonly LoggedBatch[], mixers: readonly Mixer[]): readonly KitchenCorrection[] {
-  const found = new Map<string, Outcome[]>();
-  for (const b of batches) {
-    for (const o of outcomesOf(b, mixers)) {
-      const key = `${o.figure} ${o.context}`;
-      found.set(key, [...(found.get(key) ?? []), o]);
-    }
-  }
-  return [...found.values()].map((outcomes) => {
-    const { figure, context } = outcomes[0]!;
-    const { spread, noise } = LEARNABLE[figure];
-    return { figure, context, learnt: learn(outcomes, spread, noise) };
+/** The contexts that a figure is found for: the kitchen's mixers and those that only the log still knows; the families of stabilisers. */
+function contextsOf(figure: LearnableFigure, outcomes: readonly Outcome[], mixers: readonly Mixer[]): readonly Context[] {
+  const known: readonly Context[] = figure === 'hold' ? STABILISER_FAMILIES.map((id) => ({ id, kind: 'cream' })) : mixers.map((m) => ({ id: m.id, kind: m.kind }));
+  const gone = [...new Set(outcomes.map((o) => o.context))].filter((id) => !known.some((c) => c.id === id));
+  return [...known, ...gone.map((id) => ({ id, kind: `gone ${id}` }))];
+}
+
+/** What the whole log makes of each house figure in each context; a figure of which nothing was ever taken down is left out. */
+export function correctionsFrom(outcomes: readonly Outcome[], mixers: readonly Mixer[]): readonly KitchenCorrection[] {
+  return (Object.keys(LEARNABLE) as LearnableFigure[]).flatMap((figure) => {
+    const of = outcomes.filter((o) => o.figure === figure);
+    if (of.length === 0) return [];
+    const learnt = learnTogether(of, contextsOf(figure, of, mixers), LEARNABLE[figure]);
+    return [...learnt].map(([context, l]) => ({ figure, context, learnt: l }));
   });
 }
+
+export const correctionsOf = (batches: readonly LoggedBatch[], mixers: readonly Mixer[]): readonly KitchenCorrection[] => correctionsFrom(batches.flatMap((b) => outcomesOf(b, mixers)), mixers);

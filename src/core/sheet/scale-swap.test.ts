@@ -71,6 +71,19 @@ describe('rounding', () => {
     expect(texts(r.sheet)).toEqual(['333 g cream 36 %', '500 g mascarpone', '3 yolks', '2 1/2 leaves gelatin', '1 1/2 tsp vanilla extract', '3 g salt']);
     expect(r.changes.map((c) => c.why)).toEqual(['the scale', 'whole packs', 'whole pieces', 'half leaves', 'the spoon', 'the scale']);
   });
+  it('no cup, spoon or ounce moves an amount by more than 3 %: where none fits, it is grams', () => {
+    const s = partsSheet([['a', 'custard', 'Custard', ['0.625 cup caster sugar', '0.66 cup milk', '11.99 oz butter', '0.45 cup cornstarch', '213 ml cream 36 %', '0.3 tsp vanilla extract']]]);
+    expect(texts(roundSheet(s, KITCHEN).sheet)).toEqual(['125 g caster sugar', '2/3 cup milk', '12 oz butter', '54 g cornstarch', '215 ml cream 36 %', '1/4 tsp vanilla extract']);
+    fc.assert(
+      fc.property(fc.constantFrom('cup', 'tbsp', 'floz', 'oz', 'lb', 'ml', 'pint'), fc.double({ min: 0.2, max: 40, noNaN: true }), (unit, n) => {
+        const written = sheetOf([`${(unit === 'ml' ? n * 20 : n).toFixed(3)} ${unit === 'floz' ? 'fl oz' : unit} caster sugar`]);
+        const mass = (x: typeof written): number => analyseSheet(x, KITCHEN).mixture.massG;
+        const [before, after] = [mass(written), mass(roundSheet(written, KITCHEN).sheet)];
+        const grain = 0.03 * before + KITCHEN.rules.scaleStepG / 2;
+        if (before >= 15) expect(Math.abs(after - before)).toBeLessThanOrEqual(grain + 1e-6);
+      }),
+    );
+  });
   it('leaves what is round as it is, and is done after once', () => {
     const s = sheetOf(['600 g cream 36 %', '2 leaves gelatin']);
     expect(roundSheet(s, KITCHEN)).toEqual({ sheet: s, changes: [] });

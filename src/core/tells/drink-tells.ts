@@ -36,7 +36,6 @@ export function abvFigure(s: SheetAnalysis): Figure {
       ...s.parts.filter((a) => a.abvPct > 0.05).map((a, i) => num(`part ${i + 1}`, a.part.name, a.abvPct, '% vol', 1, 'on its own')),
     ],
     source: 'Composition and densities; what is left of ethanol after boiling is a house figure, ±30 %.',
-    limits: 'Volumes are added: a 40 % spirit reads 38.6 %.',
   };
 }
 

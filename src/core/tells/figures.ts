@@ -7,7 +7,7 @@ import type { StopWindow, Whip } from '../foam/whisk';
 import type { WhiskInput } from '../foam/inputs';
 import type { Mixture } from '../composition/mixture';
 import type { Learnt } from '../learning/correction';
-import { airRange, holdRange, timeRange } from '../sheet/learnt';
+import { airRange, batchesSay, holdRange, timeRange } from '../sheet/learnt';
 import type { GelatinDose } from '../setting/gelatin';
 import type { Layer, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
 import { isPerPortion, isRound } from '../vessel/profile';
@@ -29,7 +29,7 @@ function corrected(figure: Figure, range: readonly [number, number], learnt: Lea
   if (!learnt || figure.spread === null) return figure;
   const value = figure.value / learnt.factor;
   const plain = showFigure({ ...figure, value, range: houseRange(value, figure.spread) });
-  return { ...figure, range, learnt: { n: learnt.n, factor: learnt.factor, plain }, inputs: [...figure.inputs, num('log', 'what the log found', learnt.factor, '×', 2, `from ${learnt.n} ${learnt.n === 1 ? 'batch' : 'batches'}`)] };
+  return { ...figure, range, learnt: { says: batchesSay(learnt), factor: learnt.factor, plain }, inputs: [...figure.inputs, num('log', 'what the log found', learnt.factor, '×', 2, batchesSay(learnt))] };
 }
 
 export function fatFigure(a: PartAnalysis, fatPct: number): Figure {

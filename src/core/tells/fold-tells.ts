@@ -1,5 +1,5 @@
 import { houseRange, plainNumber, showFigure, withUnit, type Figure, type FigureInput } from '../figure';
-import { FOLD_SPREAD } from '../foam/house';
+import { FOLD_KEEPS, FOLD_SPREAD, STIFF_FOLD_KEEPS } from '../foam/house';
 import type { PartAnalysis, SheetAnalysis } from '../sheet/analyse';
 import { num } from './figures';
 import type { Stretch, Tell } from './tell';
@@ -32,7 +32,7 @@ export function foldFigure(a: PartAnalysis): Figure | null {
       num(`${i + 1}`, `${f.name} brings`, f.broughtMl, 'mL', 0, f.firstShare > 0 ? `${Math.round(100 * f.firstShare)} % of it folded in first` : 'its air'),
       num(`after ${i + 1}`, 'air in the bowl', f.airMl, 'mL', 0, `${plainNumber(100 * f.keeps, 0)} % of what was then there`),
     ]),
-    source: 'House: 0.93 a fold into a base as soft as the foam, 0.85 into a stiffer or warmer one, ±6 % each.',
+    source: `House: ${FOLD_KEEPS} a fold into a base as soft as the foam, ${STIFF_FOLD_KEEPS} into a stiffer or warmer one, ±6 % each.`,
     limits: 'Folded with a spatula and no longer than it needs; a foam that waited brings less.',
   };
 }

@@ -25,7 +25,7 @@ export function allFatFigure(w: Whole): Figure {
 }
 
 export function partAbvFigure(w: Whole): Figure {
-  return { ...physics, key: `abv:${w.name}`, name: `Alcohol of ${w.name}`, value: w.abvPct, unit: '%', decimals: 1, formula: 'ABV = 100 · (E/0.789) / V', words: 'The volume of its ethanol at 20 °C over its volume without air.', inputs: [num('E', 'ethanol', w.mixture.grams.ethanol, 'g', 1, 'the lines, what boils off taken away'), num('V', 'volume at 20 °C', volumeMl(w.mixture, 20), 'mL', 0, 'Choi & Okos densities')], source: 'Composition and densities.', limits: 'Volumes are added: a 40 % spirit reads 38.6 %.' };
+  return { ...physics, key: `abv:${w.name}`, name: `Alcohol of ${w.name}`, value: w.abvPct, unit: '%', decimals: 1, formula: 'ABV = 100 · (E/0.789) / V', words: 'The volume of its ethanol at 20 °C over its volume without air.', inputs: [num('E', 'ethanol', w.mixture.grams.ethanol, 'g', 1, 'the lines, what boils off taken away'), num('V', 'volume at 20 °C', volumeMl(w.mixture, 20), 'mL', 0, 'Choi & Okos densities')], source: 'Composition and densities.' };
 }
 
 /** Air of a part by what it is: whipped, an egg foam, or what its folds keep. */

@@ -4,13 +4,15 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { plainNumber } from '../../../core/figure';
 import type { LearnableFigure, Learnt } from '../../../core/learning/correction';
+import { batchesSay } from '../../../core/sheet/learnt';
 import { ClockTime } from '../../../ui/clock-time';
 
 export interface FindingFacts {
   readonly figure: LearnableFigure;
   readonly name: string;
   readonly where: string;
-  readonly spread: number;
+  /** Half-width of the band by the formula alone, share. */
+  readonly alone: number;
   readonly learnt: Learnt;
   /** Oldest first. */
   readonly outcomes: readonly { readonly batchId: string; readonly sheet: string; readonly at: number; readonly ratio: number; readonly answer: 'count' | 'leave-out' | null }[];
@@ -19,7 +21,7 @@ export interface FindingFacts {
 const times = (f: number): string => `×\u00a0${plainNumber(f, 2)}`;
 
 /** One house figure in one context: factor, band, every batch, and the question about what lies far off. */
-export function Finding({ facts: { figure, name, where, spread, learnt, outcomes } }: { readonly facts: FindingFacts }) {
+export function Finding({ facts: { figure, name, where, alone, learnt, outcomes } }: { readonly facts: FindingFacts }) {
   const router = useRouter();
   const answer = async (batchId: string, said: 'count' | 'leave-out' | null) => {
     await fetch(`/api/batches/${batchId}/answers`, { method: 'POST', keepalive: true, headers: { 'content-type': 'application/json' }, body: JSON.stringify({ figure, answer: said }) });
@@ -32,16 +34,16 @@ export function Finding({ facts: { figure, name, where, spread, learnt, outcomes
         <h2 className="text-[18px]">{name}</h2>
         <p className="text-ink-soft">{where}</p>
         <p className="mt-1">
-          <span className="fig text-[26px]">{learnt.n > 0 ? times(learnt.factor) : '–'}</span>{' '}
+          <span className="fig text-[26px]">{learnt.n + learnt.borrowed > 0 ? times(learnt.factor) : '–'}</span>{' '}
           <span className="text-ink-soft">
-            from {learnt.n} {learnt.n === 1 ? 'batch' : 'batches'}
+            {batchesSay(learnt)}
           </span>
         </p>
       </div>
-      <Ratios outcomes={outcomes} learnt={learnt} spread={spread} says={`${name}, ${where}`} />
+      <Ratios outcomes={outcomes} learnt={learnt} alone={alone} says={`${name}, ${where}`} />
       <div className="text-[14.5px]">
         <p>
-          Four in five of the next batches: <span className="fig">{times(learnt.low)}</span> to <span className="fig">{times(learnt.high)}</span> of the formula. The formula alone: ±{Math.round(100 * spread)}&nbsp;%.
+          Four in five of the next batches: <span className="fig">{times(learnt.low)}</span> to <span className="fig">{times(learnt.high)}</span> of the formula. The formula alone: ±{Math.round(100 * alone)}&nbsp;%.
         </p>
         {learnt.asked.map((o) => {
           const of = outcomes.find((x) => x.batchId === o.batchId)!;
@@ -79,8 +81,8 @@ const W = 560;
 const H = 128;
 
 /** Every outcome over the formula, oldest first: the formula's line, the corrected one, and the next batch's band. */
-function Ratios({ outcomes, learnt, spread, says }: { readonly outcomes: FindingFacts['outcomes']; readonly learnt: Learnt; readonly spread: number; readonly says: string }) {
-  const reach = Math.max(Math.log(1 + spread) * 1.6, ...outcomes.map((o) => Math.abs(Math.log(o.ratio)) * 1.08), Math.abs(Math.log(learnt.high)), Math.abs(Math.log(learnt.low)));
+function Ratios({ outcomes, learnt, alone, says }: { readonly outcomes: FindingFacts['outcomes']; readonly learnt: Learnt; readonly alone: number; readonly says: string }) {
+  const reach = Math.max(Math.log(1 + alone) * 1.2, ...outcomes.map((o) => Math.abs(Math.log(o.ratio)) * 1.08), Math.abs(Math.log(learnt.high)), Math.abs(Math.log(learnt.low)));
   const y = (ratio: number): number => H / 2 - (Math.log(ratio) / reach) * (H / 2 - 10);
   const x = (i: number): number => 64 + ((W - 120) * (i + 0.5)) / Math.max(outcomes.length, 6);
   const asked = (id: string): boolean => learnt.asked.some((o) => o.batchId === id);

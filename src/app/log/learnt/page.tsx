@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { LEARNABLE, learn } from '../../../core/learning/correction';
 import { openedKitchen } from '../../../data/kitchen';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
+import { correctionsFrom } from '../../../core/sheet/outcomes';
 import { readOutcomes } from '../../../data/log';
 import { listBatches } from '../../../data/batches';
 import { Frame } from '../../../ui/frame';
@@ -18,14 +19,13 @@ export default async function LearntPage({ searchParams }: { readonly searchPara
   const { mixers, rules } = readKitchenFacts(db);
   const outcomes = readOutcomes(db);
   const names = new Map(listBatches(db, undefined, 100_000).map((b) => [b.id, b.plan.sheetName]));
-  const keys = [...new Set(outcomes.map((o) => `${o.figure}\u0000${o.context}`))];
-  const findings = keys
-    .map((key): FindingFacts => {
-      const of = outcomes.filter((o) => `${o.figure}\u0000${o.context}` === key);
-      const { figure, context } = of[0]!;
+  const findings = correctionsFrom(outcomes, mixers)
+    .map(({ figure, context, learnt }): FindingFacts => {
+      const of = outcomes.filter((o) => o.figure === figure && o.context === context);
       const { spread, noise, name } = LEARNABLE[figure];
-      return { figure, name, where: figure === 'hold' ? `${context} creams` : (mixers.find((m) => m.id === context)?.name ?? 'a mixer no longer here'), spread, learnt: learn(of, spread, noise), outcomes: of.map((o) => ({ batchId: o.batchId, sheet: names.get(o.batchId) ?? '', at: o.at, ratio: o.ratio, answer: o.answer })) };
+      return { figure, name, where: figure === 'hold' ? `${context} creams` : (mixers.find((m) => m.id === context)?.name ?? 'a mixer no longer here'), alone: learn([], spread, noise).high - 1, learnt, outcomes: of.map((o) => ({ batchId: o.batchId, sheet: names.get(o.batchId) ?? '', at: o.at, ratio: o.ratio, answer: o.answer })) };
     })
+    .filter((f) => f.outcomes.length > 0 || f.figure !== 'hold')
     .sort((a, b) => b.outcomes.length - a.outcomes.length);
   return (
     <Frame station="Log" sheetId={sheet ?? null} heading={<h1 className="text-[20px]">What the log has learnt</h1>}>
@@ -34,7 +34,7 @@ export default async function LearntPage({ searchParams }: { readonly searchPara
       </div>
       <div className="px-4 py-5 md:px-8">
         <div className="flex flex-wrap items-start justify-between gap-x-10 gap-y-3">
-          <p className="max-w-[72ch] text-[16px]">Each house figure starts from its formula and its spread. Every batch whose outcome was taken down moves it: the more batches, the less the formula counts. The formula’s own figure always stays in the working.</p>
+          <p className="max-w-[72ch] text-[16px]">Each house figure starts from its formula and its spread. Every batch whose outcome was taken down moves it: the more batches, the less the formula counts. What a kitchen’s mixers share helps the ones that were seldom used. The formula’s own figure always stays in the working.</p>
           <LearnSwitch on={rules.learning} />
         </div>
         {findings.length === 0 ? (
