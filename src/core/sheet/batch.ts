@@ -13,6 +13,7 @@ const StepSchema = z.object({
   short: z.string(),
   takes: z.string(),
   detail: z.string(),
+  laid: z.string().default(''),
   lines: z.array(LineSchema),
   readings: z.array(ReadingKindSchema),
   whisks: z.boolean(),

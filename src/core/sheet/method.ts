@@ -8,6 +8,8 @@ import type { LineReading } from './read-part';
 import type { Step } from './schema';
 import { stepWhisk, type StepWhisk } from './step-whisk';
 import { eggOf } from './egg';
+import { buildSays } from '../tin/build-says';
+import { workOfStep } from '../ways/step-work';
 import type { EggKind, EggRule } from '../heat/lethality';
 
 /** An amount to be weighed in a step. */
@@ -32,6 +34,8 @@ export interface ShownStep {
   /** How long it takes, in words; '' where it is a moment. */
   readonly takes: string;
   readonly detail: string;
+  /** What it lays into each vessel, with grams and pieces; '' where it lays nothing. */
+  readonly laid: string;
   readonly lines: readonly StepLine[];
   readonly readings: readonly ReadingKind[];
   readonly whisks: boolean;
@@ -60,17 +64,25 @@ export interface ShownStep {
 /** What the temperatures of a step are for. */
 export type StepHeat = { readonly use: 'egg'; readonly egg: EggKind; readonly richInSugar: boolean; readonly rule: EggRule } | { readonly use: 'cooling' } | { readonly use: 'syrup' } | { readonly use: 'reach' };
 
+/** From here on what is heated is a boiling syrup: milk and cream boil below it, °C. */
+const SYRUP_FROM_C = 104;
 const EGG_STEPS = ['whisk', 'heat', 'cook'];
 
+/** What the temperatures of a step are for; of the cook's own by its work, of a step of a way by its key. */
 function stepHeat(step: Step, a: PartAnalysis | null): StepHeat | null {
-  if (step.key === 'syrup') return { use: 'syrup' };
-  if (step.key === 'cool' && a?.part.kind === 'custard') return { use: 'cooling' };
-  const egg = step.tempC !== null && step.tempC >= 28 && EGG_STEPS.includes(step.key ?? '') && a ? eggOf(a) : null;
+  const own = step.key === null ? workOfStep(step) : null;
+  if (step.key === 'syrup' || (own === 'heat' && step.tempC !== null && step.tempC >= SYRUP_FROM_C)) return { use: 'syrup' };
+  if (a?.part.kind === 'custard' && (step.key === 'cool' || own === 'wait' || own === 'chill')) return { use: 'cooling' };
+  const heats = own === null ? EGG_STEPS.includes(step.key ?? '') : own === 'heat' || own === 'whisk';
+  const egg = step.tempC !== null && step.tempC >= 28 && heats && a ? eggOf(a) : null;
   if (egg && egg.way === 'heated') return { use: 'egg', egg: egg.kind, richInSugar: egg.richInSugar, rule: a!.eggRule };
   return step.tempC === null ? null : { use: 'reach' };
 }
 
 const MAIN_READINGS: Readonly<Record<string, ReadingKind>> = { chill: 'cream-temperature', weigh: 'cup-liquid', whisk: 'minutes-to-stage', cup: 'cup-foam' };
+
+/** What a whisk of the cook's own asks for: the ways have a step for each. */
+const OWN_WHISK_READINGS: readonly ReadingKind[] = ['cream-temperature', 'minutes-to-stage'];
 
 /** The name of a line as it is read at the scale. */
 export const lineName = (l: LineReading): string => (l.read?.fatPct == null ? l.name : `${l.name} ${withUnit(plainNumber(l.read.fatPct, Number.isInteger(l.read.fatPct) ? 0 : 1), '%')} fat`);
@@ -85,6 +97,7 @@ export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
     const lines = s.parts.flatMap((p) => p.reading.lines.filter((l) => l.line.stepId === step.id && l.read !== null && l.kind !== 'loss'));
     const isMain = a === main;
     const reading = isMain && step.key ? MAIN_READINGS[step.key] : step.key === 'put-away' ? 'hold-hours' : undefined;
+    const ownWhisk = step.key === null && step.whisks && isMain && a.whip.ok && s.sheet.steps.find((x) => x.whisks && x.partId === step.partId) === step;
     const whisk = step.whisks && a ? stepWhisk(a) : null;
     const waits = step.waitH !== null && step.waitH[1] > 0;
     return {
@@ -93,8 +106,9 @@ export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
       short: step.short,
       takes: takesWords(step, a),
       detail: [filled(step.detail, a, s), step.note].filter(Boolean).join(' '),
+      laid: workOfStep(step) === 'fill' ? buildSays(s, step.parts) : '',
       lines: lines.map(stepLine),
-      readings: reading ? [reading] : [],
+      readings: ownWhisk ? OWN_WHISK_READINGS : reading ? [reading] : [],
       whisks: step.whisks && isMain && a !== null && a.whip.ok,
       whisk,
       waitMin: waits ? [60 * step.waitH![0], 60 * step.waitH![1]] : null,

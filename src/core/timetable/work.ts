@@ -8,6 +8,7 @@ import type { Step } from '../sheet/schema';
 import { filledVessels } from '../tin/build';
 import { capacityMl, cavitiesOf } from '../vessel/profile';
 import { optionOf, questionNamed } from '../ways/questions';
+import { workOfStep } from '../ways/step-work';
 import { SERVED } from './names';
 import { AHEAD_MOST_H, BLOOMED_MOST_MIN, BUTTER_OUT_MIN, CHEESE_OUT_MIN, HOT_MOST_MIN, UNCOVERED_MOST_MIN, WEIGHED_MOST_MIN, FRUIT_IN_LEMON_MOST_MIN, FRUIT_MOST_MIN, GROWS, KNIFE_WAIT_MIN, LATE_MIN, NEXT_BOWL_MIN, OVEN_HEATS_MIN, PIECEWORK, ROOM_PER_LITRE, SHORT_WAIT_H, USUAL_HANDS_MIN } from './house';
 
@@ -62,7 +63,6 @@ export const minutesOf = (h: number): number => {
   return min > 30 ? Math.ceil(min / 5 - 1e-9) * 5 : Math.max(1, Math.round(min));
 };
 const COLD_KEYS = ['set', 'rest', 'freeze'];
-const HOB_KEYS = ['cook', 'syrup', 'heat', 'melt', 'brew'];
 
 /**
  * The tasks of a dessert from its steps: hands and what goes on by itself apart, with the gaps between them, what they need, and how long the
@@ -244,7 +244,7 @@ function looseUntil(step: Step, steps: readonly Step[]): string | null {
 
 const looseMost = (step: Step): number | null => (step.key === 'soak' ? BLOOMED_MOST_MIN : null);
 
-const onHob = (step: Step): boolean => HOB_KEYS.includes(step.key ?? '') || (step.whisks && step.tempC !== null && step.tempC >= 60);
+const onHob = (step: Step): boolean => workOfStep(step) === 'heat' || (step.whisks && step.tempC !== null && step.tempC >= 60);
 
 function waitName(key: string, title: string): string {
   switch (key) {

@@ -112,11 +112,16 @@ function whisked(c: MethodContext): readonly StepTemplate[] {
   return [{ key: 'whisk', title: 'Whisk whites, then the sugar in spoons', short: 'whisk', detail: 'Soft peak first; each spoon dissolved before the next; glossy and firm at the end.', hands: 9, whisks: true, within: 10, wants: ['white', 'sugar'], takes: 'rest' }];
 }
 
+/** What goes into a custard once it is cooked. */
+const AFTER_COOKING: readonly Role[] = ['butter', 'flavour', 'drink', 'chocolate'];
+
 function custard(c: MethodContext): readonly StepTemplate[] {
   const starch = c.has('starch');
   return [
     { key: 'mix', title: starch ? 'Stir sugar, starch and yolks smooth' : 'Stir yolks and sugar smooth', short: 'mix', detail: 'At once, before the sugar draws lumps out of the yolks.', hands: 3, takes: ['yolk', 'egg', 'sugar', 'starch', 'cocoa', 'salt'] },
-    { key: 'cook', title: starch ? 'Bring to the boil and cook for a minute' : `Cook to 82${NB}°C, stirring`, short: 'cook', detail: starch ? 'Whisk all the time: raw starch thins overnight.' : `It coats a spoon. Above 85${NB}°C it scrambles.`, hands: 10, tempC: starch ? 96 : 82, takes: 'rest' },
+    { key: 'scald', title: 'Heat the milk until it steams', short: 'milk', detail: 'Half of it onto the yolks, stirring all the time, then everything back into the pan.', hands: 5, takes: 'rest' },
+    { key: 'cook', title: starch ? 'Bring to the boil and cook for a minute' : `Cook to 82${NB}°C, stirring`, short: 'cook', detail: starch ? 'Whisk all the time: raw starch thins overnight.' : `It coats a spoon. Above 85${NB}°C it scrambles.`, hands: 8, tempC: starch ? 96 : 82 },
+    ...when(AFTER_COOKING.some((r) => c.has(r)), { key: 'finish', title: 'Off the heat, stir in what must not boil', short: 'finish', detail: 'Butter in pieces until it is gone; flavour and drink last, so that they stay.', hands: 2, takes: AFTER_COOKING }),
     ...when(c.has('gelatin'), { key: 'gelatin', title: 'Stir in the soaked gelatin', short: 'gelatin', detail: `Below 80${NB}°C, until no thread is seen.`, hands: 2, wants: ['gelatin'], takes: ['gelatin'] }),
     c.way('custard-cooling') === 'ice-bath'
       ? { key: 'cool', title: `Cool in an ice bath to 20${NB}°C`, short: 'cool', detail: 'Stir, film on the surface, then the fridge. Cooked bases are cooled in two stages: follow your local code.', hands: 8, tempC: 20, wait: [0, 0] }

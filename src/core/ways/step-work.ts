@@ -18,6 +18,7 @@ const WORK: Readonly<Record<string, StepWork>> = {
   syrup: 'heat',
   heat: 'heat',
   cook: 'heat',
+  scald: 'heat',
   melt: 'heat',
   brew: 'heat',
   cool: 'wait',

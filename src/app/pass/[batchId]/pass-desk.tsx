@@ -173,6 +173,7 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
     <>
       {step.partName && <p className="text-[20px] text-yolk">{step.partName}</p>}
       <h1 className="text-[clamp(30px,4.6vw,52px)] leading-[1.08]">{step.title}</h1>
+      {step.laid && <p className="mt-3 max-w-[36em] text-[24px] leading-snug">{step.laid}</p>}
       <p className="mt-3 max-w-[44em] text-[20px] leading-snug text-cocoa-soft">{step.detail}</p>
       {whisks && <WhiskTimer step={step} />}
       {(step.waitMin ?? step.saidMin) && <StepTimer step={step} />}
