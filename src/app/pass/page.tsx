@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { redirect } from 'next/navigation';
-import { showGrams, showRange, showSecondsRange } from '../../core/figure';
+import { showRange, showSecondsRange } from '../../core/figure';
 import { kitchenOf } from '../../core/sheet/analyse';
 import { batchPlan } from '../../core/sheet/make-batch';
 import { runningBatch } from '../../data/batches';
@@ -50,22 +50,7 @@ export default async function PassPage({ searchParams }: { readonly searchParams
                 </>
               )}
             </p>
-            <StartBatch sheetId={sheet.id} portions={sheet.doc.portions} versions={versions} />
-            <ol className="mt-7">
-              {plan.value.steps.map((s, i) => (
-                <li key={s.key} className="grid grid-cols-[28px_minmax(0,1fr)] border-t border-steel py-2.5">
-                  <span className="fig text-ink-soft">{i + 1}</span>
-                  <span>
-                    <span className="font-[600]">{s.title}</span>
-                    {s.lines.length > 0 && (
-                      <span className="block text-ink-soft">
-                        {s.lines.map((l) => `${l.name} ${showGrams(l.massG)}`).join(', ')}
-                      </span>
-                    )}
-                  </span>
-                </li>
-              ))}
-            </ol>
+            <StartBatch sheetId={sheet.id} portions={sheet.doc.portions} versions={versions} steps={plan.value.steps} />
           </>
         ) : (
           <>

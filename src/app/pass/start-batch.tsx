@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { showFactor } from '../../core/figure';
+import { showFactor, showGrams } from '../../core/figure';
 import { allowSound } from '../../ui/batch/call-sound';
 
 interface StartBatchProps {
@@ -10,12 +10,14 @@ interface StartBatchProps {
   readonly portions: number;
   /** Newest first. */
   readonly versions: readonly { readonly number: number; readonly name: string | null; readonly portions: number }[];
+  /** Of the newest version, as it is written. */
+  readonly steps: readonly { readonly key: string; readonly title: string; readonly lines: readonly { readonly lineId: string; readonly name: string; readonly massG: number }[] }[];
 }
 
 const MOST = 2000;
 
 /** Starts a batch of a version, for so many portions, and opens its first screen. */
-export function StartBatch({ sheetId, portions, versions }: StartBatchProps) {
+export function StartBatch({ sheetId, portions, versions, steps }: StartBatchProps) {
   const router = useRouter();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [starting, setStarting] = useState(false);
@@ -71,6 +73,19 @@ export function StartBatch({ sheetId, portions, versions }: StartBatchProps) {
       <p role="alert" className="mt-2 text-beet empty:hidden">
         {trouble}
       </p>
+      {version === versions[0]?.number && (
+        <ol aria-label="Its steps" className="mt-7">
+          {steps.map((s, i) => (
+            <li key={s.key} className="grid grid-cols-[28px_minmax(0,1fr)] border-t border-steel py-2.5">
+              <span className="fig text-ink-soft">{i + 1}</span>
+              <span>
+                <span className="font-[600]">{s.title}</span>
+                {s.lines.length > 0 && <span className="block text-ink-soft">{s.lines.map((l) => `${l.name} ${showGrams(l.massG * (good ? wanted / written : 1))}`).join(', ')}</span>}
+              </span>
+            </li>
+          ))}
+        </ol>
+      )}
     </>
   );
 }

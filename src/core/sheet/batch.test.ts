@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
+import { writtenSheet } from '../../testing/written';
 import { amountNow, freshProgress, progressAfter, ProgressSchema, rescaleTo, stepAfter, timerOf, whileItRests, WHISK_TIMER, type Progress, type ProgressEvent } from './batch';
 import { batchPlan } from './make-batch';
 import { whiskAt } from './step-whisk';
@@ -166,5 +167,24 @@ describe('a clock with the cream as it was found', () => {
   it('has no time where the cream churns before it stands', () => {
     expect(whiskAt(planned!, 17)).toBeNull();
     expect(whiskAt(planned!, 13)).not.toBeNull();
+  });
+});
+
+describe('how a batch begins and ends', () => {
+  const planOf = (text: string) => {
+    const made = batchPlan(writtenSheet(text), KITCHEN);
+    if (!made.ok) throw new Error(made.fault.says);
+    return made.value;
+  };
+  it('what must be soft is taken out of the fridge first, by the words of its line', () => {
+    const plan = planOf('Cheese cream\nServes 4\n\n200 g cream cheese, softened\n100 g butter, at room temperature\n200 ml double cream\n\nBeat the cream cheese with the butter. Whip the cream and fold it in. Chill for 2 hours.');
+    expect(plan.before.map((b) => b.title)).toEqual(expect.arrayContaining(['Cream cheese out of the fridge', 'Butter out of the fridge']));
+    expect(new Set(plan.before.map((b) => b.key)).size).toBe(plan.before.length);
+  });
+  it('in the cold, or on the plate', () => {
+    expect(planOf('Fool\nServes 4\n\n300 ml double cream\n\nWhip the cream to soft peaks. Spoon into glasses. Chill for 1 hour. Serve.').ends).toBe('plate');
+    expect(planOf('Fool\nServes 4\n\n300 ml double cream\n\nWhip the cream to soft peaks. Spoon into glasses. Chill for 1 hour.').ends).toBe('cold');
+    const nest = batchPlan(partsSheet([['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']]], { family: 'nest' }), KITCHEN);
+    expect(nest.ok && nest.value.ends).toBe('plate');
   });
 });

@@ -47,6 +47,8 @@ export const BatchPlanSchema = z.object({
   mise: z.array(z.object({ stepKey: z.string(), title: z.string(), lines: z.array(LineSchema) })).default([]),
   /** How many times the sheet. */
   scale: z.number().positive().default(1),
+  /** How it ends: put away in the cold, or on the plate. */
+  ends: z.enum(['cold', 'plate']).default('cold'),
   forecast: ForecastSchema,
   allergens: z.array(z.string()),
 });

@@ -6,6 +6,7 @@ import { shownSteps } from './method';
 import { beforeStarting, miseGroups } from './mise';
 import { fail, ok, type Result } from '../result';
 import type { Sheet } from './schema';
+import { workOfStep } from '../ways/step-work';
 
 /**
  * What a batch of a sheet is started with: its steps and its forecast, frozen.
@@ -26,7 +27,16 @@ export function batchPlan(sheet: Sheet, kitchen: Kitchen, scale = 1): Result<Bat
     before: [...beforeStarting(written, sheet)],
     mise: miseGroups(steps).map((g) => ({ ...g, lines: [...g.lines] })),
     scale,
+    ends: endsOf(sheet),
     forecast: forecastOf(analysis),
     allergens: [...new Set(analysis.parts.flatMap((a) => a.reading.allergens))].sort(),
   });
+}
+
+/** A nest, or what is crowned and served at once, is never put away; what rests last in the cold is. */
+function endsOf(sheet: Sheet): BatchPlan['ends'] {
+  if (sheet.method === 'ways') return sheet.family === 'nest' ? 'plate' : 'cold';
+  const works = sheet.steps.map(workOfStep);
+  const cold = Math.max(works.lastIndexOf('chill'), works.lastIndexOf('freeze'));
+  return cold >= 0 && works.lastIndexOf('serve') < cold ? 'cold' : works.includes('serve') || sheet.family === 'nest' ? 'plate' : 'cold';
 }

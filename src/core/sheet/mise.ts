@@ -1,4 +1,5 @@
 import { inSentence, plainNumber, withUnit } from '../figure';
+import { splitLine } from '../measures/line';
 import { isPerPortion } from '../vessel/profile';
 import { sheetStepKey } from './bowlfuls';
 import { waitWords, type ShownStep, type StepLine } from './method';
@@ -17,6 +18,10 @@ export interface MiseGroup {
   readonly title: string;
   readonly lines: readonly StepLine[];
 }
+
+/** What a line says of something that must be soft before it is used. */
+const SOFT = /,?\s*\(?(?:softened|very soft|at room temp(?:erature)?|room temp(?:erature)?)\)?/i;
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Which use of several: 'first' and 'later' of two, else counted. */
 const turnWord = (turn: number, of: number): string => (of === 2 ? ['first', 'later'][turn]! : (['first', 'second', 'third', 'fourth', 'fifth'][turn] ?? `use ${turn + 1}`));
@@ -52,6 +57,12 @@ export function beforeStarting(steps: readonly ShownStep[], sheet: Sheet): reado
     if (s.wayKey === 'soak' && s.waitMin) list.push({ key: `before:${s.key}`, title: 'Cold water for the gelatin', detail: `It soaks ${waitWords([s.waitMin[0] / 60, s.waitMin[1] / 60])}${named(s)}.` });
     if (s.wayKey === 'line') list.push({ key: `before:${s.key}`, title: 'Line the mould', detail: 'Film with long ends; into the freezer.' });
     if (s.ovenC !== null) list.push({ key: `before:${s.key}`, title: `Oven to ${withUnit(plainNumber(s.ovenC, 0), '°C')}`, detail: `It takes 15–20\u00a0min${named(s)}.` });
+  }
+  // The ways say it for their own steps; in the cook's own method it stands with the line.
+  for (const p of sheet.method === 'own' ? sheet.parts : []) {
+    for (const l of p.lines) {
+      if (SOFT.test(l.text)) list.push({ key: `before:soft:${l.id}`, title: `${capital(splitLine(l.text).name.replace(SOFT, '').replace(/[\s,;]+$/, '').trim())} out of the fridge`, detail: `An hour ahead, in pieces, to 18–20\u00a0°C for ${p.name.toLowerCase()}.` });
+    }
   }
   if (!isPerPortion(sheet.vessel)) list.push({ key: 'before:tin', title: `Weigh the empty ${sheet.vessel.name.toLowerCase()}`, detail: 'Then what is in it can be weighed at any time.' });
   return list;

@@ -130,7 +130,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
               To its page in Log
             </Link>
           ) : allDone ? (
-            <Finish places={places} onFinish={(placeId) => void finish(placeId)} />
+            <Finish places={plan.ends === 'plate' ? [] : places} says={plan.ends === 'plate' ? 'It is served' : 'It is in the cold'} onFinish={(placeId) => void finish(placeId)} />
           ) : (
             <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-yolk px-3 text-[22px] leading-tight font-[650] text-ink" onClick={next}>
               <span className="max-sm:sr-only">Next: {(atMise ? plan.steps[at]! : plan.steps[after]!).title.toLowerCase()}</span>
@@ -145,7 +145,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
 }
 
 /** The end of a batch: where it went. */
-function Finish({ places, onFinish }: { readonly places: PassDeskProps['places']; readonly onFinish: (placeId: string | null) => void }) {
+function Finish({ places, says, onFinish }: { readonly places: PassDeskProps['places']; readonly says: string; readonly onFinish: (placeId: string | null) => void }) {
   const [placeId, setPlaceId] = useState(places[0]?.id ?? '');
   return (
     <div className="flex min-h-[76px] items-stretch bg-yolk text-ink">
@@ -159,7 +159,7 @@ function Finish({ places, onFinish }: { readonly places: PassDeskProps['places']
         </select>
       )}
       <button type="button" className="flex flex-1 items-center justify-center gap-3 text-[22px] font-[650]" onClick={() => onFinish(placeId || null)}>
-        <Check aria-hidden="true" className="max-sm:hidden" /> It is in the cold
+        <Check aria-hidden="true" className="max-sm:hidden" /> {says}
       </button>
     </div>
   );
