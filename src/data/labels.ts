@@ -48,7 +48,7 @@ function madeBatch(db: KitchenDb, batchId: string, now: number): Result<{ readon
 }
 
 /** A label for each vessel of a batch. */
-export function batchLabels(db: KitchenDb, batchId: string, now: number): Result<readonly TubLabel[]> {
+export function batchLabels(db: KitchenDb, batchId: string, now = Date.now()): Result<readonly TubLabel[]> {
   const made = madeBatch(db, batchId, now);
   if (!made.ok) return made;
   const { analysis, kitchen, times } = made.value;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { switchWay } from '../ways/switch';
 import { writeCalendar, writePlanCsv } from '../files/service-files';
 import { daySheets } from './day-sheet';
 import { batchPlan } from '../sheet/make-batch';
@@ -77,6 +78,13 @@ describe('tasks of a sheet', () => {
     expect(freeze.because).toContain('Cold: ready after');
     expect(freeze.minutes).toBeGreaterThan(240);
     expect(tasks('pear-icebox').tasks.find((t) => t.name === 'Soften overnight')!.minutes).toBe(600);
+  });
+
+  it('a rest of an hour that was chosen is an hour, whatever Cold says of cutting', () => {
+    const rested = switchWay(sheets.get('barley-tiramisu')!, null, 'rest', 'hour', { larder: kitchen.larder, measures: { cups: 'us', eggs: kitchen.rules.eggs }, newId: () => 'x' });
+    const dish = dishOf(rested, { portions: rested.portions, vessel: null, placeId: null }, kitchen, newDishCache());
+    if (!dish.ok) throw new Error(dish.fault.says);
+    expect(dish.value.work.tasks.find((t) => t.name.startsWith('Rest at'))).toMatchObject({ minutes: 60 });
   });
 
   it('a larger size takes more bowlfuls, more hands, more tins', () => {

@@ -26,7 +26,7 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
   const made = getSheetVersion(db, batch.sheetId, batch.sheetVersion);
   const head = getSheet(db, batch.sheetId);
   const place = readKitchenFacts(db).places.find((p) => p.id === batch.progress.placeId)?.name ?? null;
-  const labels = batch.status === 'abandoned' ? null : batchLabels(db, batchId, Date.now());
+  const labels = batch.status === 'abandoned' ? null : batchLabels(db, batchId);
   const label = labels?.ok ? labels.value[0] : undefined;
   const rows = compareOutcome(batch.plan.forecast, batch.readings);
   return (
