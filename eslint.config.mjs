@@ -1,5 +1,14 @@
 import next from 'eslint-config-next/core-web-vitals';
+import { readFileSync } from 'node:fs';
 import typescript from 'eslint-config-next/typescript';
+
+/** The rooms of the core in their order, each with those that it may import. */
+const rooms = JSON.parse(readFileSync(new URL('src/core/rooms.json', import.meta.url), 'utf8'));
+
+const OUTWARD = [
+  { group: ['react', 'react-*', 'next', 'next/*', 'node:*', 'fs', 'path', 'better-sqlite3', 'drizzle-orm', 'drizzle-orm/*', 'server-only', 'comlink', 'chart.js'], message: 'The core imports nothing outward.' },
+  { group: ['**/data/**', '**/ui/**', '**/app/**', '**/workers/**', '@/data/*', '@/ui/*', '@/app/*'], message: 'The core imports nothing outward.' },
+];
 
 const config = [
   { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**'] },
@@ -24,16 +33,21 @@ const config = [
       'no-restricted-imports': [
         'error',
         {
-          patterns: [
-            { group: ['react', 'react-*', 'next', 'next/*', 'node:*', 'fs', 'path', 'better-sqlite3', 'drizzle-orm', 'drizzle-orm/*', 'server-only', 'comlink', 'chart.js'], message: 'The core imports nothing outward.' },
-            { group: ['**/data/**', '**/ui/**', '**/app/**', '**/workers/**', '@/data/*', '@/ui/*', '@/app/*'], message: 'The core imports nothing outward.' },
-          ],
+          patterns: OUTWARD,
         },
       ],
       'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'fetch', 'process'],
       'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: 'Time is passed in.' }, { object: 'Math', property: 'random', message: 'Randomness is passed in.' }],
     },
   },
+  ...rooms.map(({ room, imports }) => {
+    const closed = rooms.map((r) => r.room).filter((r) => r !== room && !imports.includes(r));
+    return {
+      files: [`src/core/${room}/**/*.ts`],
+      ignores: ['src/core/**/*.test.ts'],
+      rules: { 'no-restricted-imports': ['error', { patterns: [...OUTWARD, { group: closed.flatMap((r) => [`../${r}/*`, `../../${r}/*`]), message: `core/${room} does not stand on that room: see src/core/rooms.json.` }] }] },
+    };
+  }),
 ];
 
 export default config;

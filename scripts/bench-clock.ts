@@ -5,7 +5,8 @@ import { brokenBy } from '../src/core/timetable/proving/check-plan';
 import { schedulingInstance } from '../src/core/timetable/proving/scheduling-instance';
 import { planService } from '../src/core/timetable/service-plan';
 import type { Service } from '../src/core/timetable/service-schema';
-import { DAILY, EMPTY_SERVICE } from '../src/core/timetable/usual';
+import { EMPTY_SERVICE } from '../src/core/timetable/usual';
+import { DAILY } from '../src/core/kitchen/usual-crew';
 import { minuteOf } from '../src/core/timetable/zone';
 import { GANNET_QUAY, SHEETS } from '../src/testing/gannet-quay';
 

@@ -5,11 +5,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { bodyOf } from '../src/core/cold/body';
 import { hourAt, runCold } from '../src/core/cold/run';
-import { USUAL_SETUP } from '../src/core/cold/usual';
+import { USUAL_SETUP } from '../src/core/document/usual-cold';
 import type { Grid } from '../src/core/heat/solver/grid';
 import { march } from '../src/core/heat/solver/march';
 import { FROM_C, H_STEP, heatAt, K_STEP, temperatureAt } from '../src/core/heat/solver/material';
-import { analyseSheet } from '../src/core/sheet/analyse';
+import { analyseSheet } from '../src/core/analysis/analyse';
 import { STARTING_VESSELS } from '../src/core/vessel/profile';
 import { KITCHEN, partsSheet } from '../src/testing/sample';
 

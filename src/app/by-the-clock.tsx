@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { inSentence } from '../core/figure';
 import { calls } from '../core/timetable/moments';
-import { clockOf, dayClock } from '../core/timetable/says';
+import { clockOf, dayClock } from '../core/timetable/clock-words';
 import { localTime } from '../core/timetable/zone';
 import type { PlannedTask } from '../core/timetable/service-plan';
 import { presentServices } from '../data/due';

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { compareOutcome } from '../core/sheet/readings';
+import { compareOutcome } from '../core/batch/readings';
 import type { StoredBatch } from '../data/batches';
 import { ClockTime } from '../ui/clock-time';
 import { forecastWords, landed, outcomeWords } from './log/outcome-words';

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { Suspense } from 'react';
-import { kitchenOf } from '../core/sheet/analyse';
+import { kitchenOf } from '../core/kitchen/kitchen';
 import { listBatches } from '../data/batches';
 import { openedKitchen } from '../data/kitchen';
 import { readKitchenFacts } from '../data/kitchen-facts';

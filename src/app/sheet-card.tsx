@@ -1,5 +1,6 @@
 import Link from 'next/link';
-import { analyseSheet, type Kitchen } from '../core/sheet/analyse';
+import { analyseSheet } from '../core/analysis/analyse';
+import type { Kitchen } from '../core/kitchen/kitchen';
 import { sheetTells } from '../core/tells/sheet-tells';
 import { tellText } from '../core/tells/tell';
 import type { StoredSheet } from '../data/sheets';

@@ -1,7 +1,7 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { BatchPlanSchema, freshProgress, takenBy, progressAfter, ProgressSchema, withTimes, type BatchPlan, type Progress, type ProgressEvent } from '../core/sheet/batch';
-import type { ReadingKind } from '../core/sheet/method';
-import { readReading, ReadingKindSchema, type Readings } from '../core/sheet/readings';
+import { BatchPlanSchema, freshProgress, takenBy, progressAfter, ProgressSchema, withTimes, type BatchPlan, type Progress, type ProgressEvent } from '../core/batch/batch';
+import type { ReadingKind } from '../core/batch/method';
+import { readReading, ReadingKindSchema, type Readings } from '../core/batch/readings';
 import { batchChanged } from './batch-watch';
 import type { KitchenDb } from './kitchen-file';
 import { batches, readings } from './schema';

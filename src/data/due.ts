@@ -1,5 +1,5 @@
-import { isRunning, WHISK_TIMER } from '../core/sheet/batch';
-import { dueMoments, type DueMoment } from '../core/sheet/due';
+import { isRunning, WHISK_TIMER } from '../core/batch/batch';
+import { dueMoments, type DueMoment } from '../core/batch/due';
 import { momentsOf } from '../core/timetable/moments';
 import { minuteOf } from '../core/timetable/zone';
 import { listBatches } from './batches';

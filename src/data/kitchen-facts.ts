@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import { IngredientSchema } from '../core/composition/ingredient';
-import type { KitchenFacts } from '../core/sheet/analyse';
-import { ColdPlaceSchema, KitchenRulesSchema, ShelfVesselSchema } from '../core/sheet/schema';
+import type { KitchenFacts } from '../core/kitchen/kitchen';
+import { ColdPlaceSchema, KitchenRulesSchema, ShelfVesselSchema } from '../core/kitchen/schema';
 import type { KitchenDb } from './kitchen-file';
 import { readCorrections } from './learning';
 import { coldPlaces, ingredients, kitchenRules, mixers, vessels } from './schema';

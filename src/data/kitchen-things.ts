@@ -1,5 +1,5 @@
 import { eq, sql } from 'drizzle-orm';
-import { ColdPlaceSchema, KitchenRulesSchema, MixerSchema, ShelfVesselSchema, type ColdPlace, type KitchenRules, type Mixer, type ShelfVessel } from '../core/sheet/schema';
+import { ColdPlaceSchema, KitchenRulesSchema, MixerSchema, ShelfVesselSchema, type ColdPlace, type KitchenRules, type Mixer, type ShelfVessel } from '../core/kitchen/schema';
 import type { KitchenDb } from './kitchen-file';
 import { coldPlaces, kitchenRules, mixers, vessels } from './schema';
 

@@ -1,10 +1,12 @@
 import { declarations, storeAtSays, type TubLabel } from '../core/files/tub-label';
 import { fail, ok, type Result } from '../core/result';
-import { analyseSheet, kitchenOf, type KitchenFacts, type SheetAnalysis } from '../core/sheet/analyse';
-import { scaleToPortions } from '../core/sheet/scale';
+import { analyseSheet } from '../core/analysis/analyse';
+import type { SheetAnalysis } from '../core/analysis/analysed';
+import { kitchenOf, type KitchenFacts } from '../core/kitchen/kitchen';
+import { scaleToPortions } from '../core/rewrite/scale';
 import { isPerPortion } from '../core/vessel/profile';
-import { isFreezer } from '../core/cold/place';
-import { fullMoment } from '../core/timetable/says';
+import { isFreezer } from '../core/kitchen/place';
+import { fullMoment } from '../core/timetable/clock-words';
 import { labelTimes } from '../core/timetable/label-times';
 import { dishOf } from '../core/timetable/dish';
 import { getBatch } from './batches';

@@ -1,11 +1,11 @@
 import { asc, eq, ne, sql } from 'drizzle-orm';
 import type { LearnableFigure } from '../core/learning/correction';
-import { BatchPlanSchema } from '../core/sheet/batch';
-import type { KitchenCorrection } from '../core/sheet/learnt';
-import { correctionsOf, type LoggedBatch } from '../core/sheet/outcomes';
-import type { ReadingKind } from '../core/sheet/method';
-import { ReadingKindSchema } from '../core/sheet/readings';
-import { KitchenRulesSchema, type Mixer } from '../core/sheet/schema';
+import { BatchPlanSchema } from '../core/batch/batch';
+import type { KitchenCorrection } from '../core/learning/correction';
+import { correctionsOf, type LoggedBatch } from '../core/batch/outcomes';
+import type { ReadingKind } from '../core/batch/method';
+import { ReadingKindSchema } from '../core/batch/readings';
+import { KitchenRulesSchema, type Mixer } from '../core/kitchen/schema';
 import type { KitchenDb } from './kitchen-file';
 import { batches, kitchenRules, outcomeAnswers, readings } from './schema';
 

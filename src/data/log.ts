@@ -1,6 +1,6 @@
 import { asc } from 'drizzle-orm';
 import type { LogEntry } from '../core/files/log-files';
-import { outcomesOf, type Outcome } from '../core/sheet/outcomes';
+import { outcomesOf, type Outcome } from '../core/batch/outcomes';
 import { listBatches } from './batches';
 import type { KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';

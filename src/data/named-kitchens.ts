@@ -1,4 +1,4 @@
-import { kitchenOf, type Kitchen } from '../core/sheet/analyse';
+import { kitchenOf, type Kitchen } from '../core/kitchen/kitchen';
 import { SAMPLE_INGREDIENTS } from './sample/sample-ingredients';
 import { STARTING_MIXERS, STARTING_PLACES, STARTING_RULES, startingLarder, startingVessels } from './starting-kitchen';
 

@@ -2,7 +2,7 @@ import { mkdirSync, existsSync, readFileSync, rmSync, writeFileSync, renameSync 
 import { dirname, join } from 'node:path';
 import { and, asc, eq, isNotNull } from 'drizzle-orm';
 import type { CleanPhoto } from '../core/files/photo';
-import type { ObservationKind } from '../core/sheet/observation';
+import type { ObservationKind } from '../core/batch/observation';
 import { dataFilePath, type KitchenDb } from './kitchen-file';
 import { observations } from './schema';
 

@@ -1,9 +1,10 @@
 import { integer, real, sqliteTable, text, uniqueIndex, index } from 'drizzle-orm/sqlite-core';
 import type { Ingredient } from '../core/composition/ingredient';
 import type { Vessel } from '../core/vessel/schema';
-import type { BatchPlan, Progress } from '../core/sheet/batch';
-import { OBSERVATION_KINDS } from '../core/sheet/observation';
-import type { ColdPlace, KitchenRules, Sheet } from '../core/sheet/schema';
+import type { BatchPlan, Progress } from '../core/batch/batch';
+import { OBSERVATION_KINDS } from '../core/batch/observation';
+import type { Sheet } from '../core/document/schema';
+import type { ColdPlace, KitchenRules } from '../core/kitchen/schema';
 import type { Service } from '../core/timetable/service-schema';
 
 /** Times are milliseconds since 1970. Every table that is edited carries a revision, checked at each write. */

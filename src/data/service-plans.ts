@@ -1,7 +1,7 @@
 import { inArray } from 'drizzle-orm';
-import { kitchenOf, type Kitchen } from '../core/sheet/analyse';
-import { BatchPlanSchema, ProgressSchema } from '../core/sheet/batch';
-import type { Sheet } from '../core/sheet/schema';
+import { kitchenOf, type Kitchen } from '../core/kitchen/kitchen';
+import { BatchPlanSchema, ProgressSchema } from '../core/batch/batch';
+import type { Sheet } from '../core/document/schema';
 import { newDishCache } from '../core/timetable/dish';
 import { planService, type ServiceAnswer } from '../core/timetable/service-plan';
 import type { ServiceFacts, SoFar } from '../core/timetable/service-project';

@@ -1,5 +1,5 @@
 import { and, count, desc, eq } from 'drizzle-orm';
-import { readSheetDoc, SheetSchema, type Sheet } from '../core/sheet/schema';
+import { readSheetDoc, SheetSchema, type Sheet } from '../core/document/schema';
 import type { KitchenDb } from './kitchen-file';
 import { batches, sheets, sheetVersions } from './schema';
 

@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Ingredient } from '../core/composition/ingredient';
 import { readLarderCsv } from '../core/larder/larder-csv';
-import type { ColdPlace, KitchenRules, Mixer, ShelfVessel } from '../core/sheet/schema';
-import { USUAL_CREW, USUAL_OVENS } from '../core/timetable/usual';
+import type { ColdPlace, KitchenRules, Mixer, ShelfVessel } from '../core/kitchen/schema';
+import { USUAL_CREW, USUAL_OVENS } from '../core/kitchen/usual-crew';
 import { STARTING_VESSELS } from '../core/vessel/profile';
 
 /** Where files that ship with the app lie; the server always runs from the project's folder. */

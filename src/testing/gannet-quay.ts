@@ -1,7 +1,7 @@
 /** The sample kitchen with its own ingredients and all its sheets, for tests and the bench. */
 import { matcherFor } from '../core/measures/match';
-import { kitchenOf, type Kitchen } from '../core/sheet/analyse';
-import type { Sheet } from '../core/sheet/schema';
+import { kitchenOf, type Kitchen } from '../core/kitchen/kitchen';
+import type { Sheet } from '../core/document/schema';
 import { SAMPLE_INGREDIENTS } from '../data/sample/sample-ingredients';
 import { sampleDoc } from '../data/sample/sample-kitchen';
 import { SAMPLE_SHEETS } from '../data/sample/sample-sheets';

@@ -1,11 +1,11 @@
 /** What tests start from: the shipped larder, the starting mixers and rules, and sheets typed as a cook types them. */
-import { kitchenOf, type Kitchen } from '../core/sheet/analyse';
-import { newLine, type EditContext } from '../core/sheet/edits';
+import { kitchenOf, type Kitchen } from '../core/kitchen/kitchen';
+import { newLine, type EditContext } from '../core/editing/edits';
 import { matcherFor } from '../core/measures/match';
-import { startingPart, startingSheet } from '../core/sheet/starting';
-import type { PartKind } from '../core/sheet/kinds';
+import { startingPart, startingSheet } from '../core/editing/starting';
+import type { PartKind } from '../core/document/kinds';
 import { settleMethod } from '../core/ways/settle';
-import type { Sheet, WhiskPlan } from '../core/sheet/schema';
+import type { Sheet, WhiskPlan } from '../core/document/schema';
 
 import { STARTING_MIXERS, STARTING_PLACES, STARTING_RULES, startingLarder, startingVessels } from '../data/starting-kitchen';
 

@@ -1,7 +1,7 @@
 /** What tests of a cook's own method start from: recipes as text, read by the reader. */
 import { readRecipe } from '../core/reading/read';
 import { readingToSheet } from '../core/reading/to-sheet';
-import type { Sheet } from '../core/sheet/schema';
+import type { Sheet } from '../core/document/schema';
 import { CONTEXT, KITCHEN } from './sample';
 
 /** The sheet of a recipe as it is written or told. @param id put before the ids of what is made. */

@@ -1,8 +1,8 @@
 'use client';
 
 import { Plus, X } from 'lucide-react';
-import type { Cook } from '../core/timetable/crew-schema';
-import { DAILY } from '../core/timetable/usual';
+import type { Cook } from '../core/kitchen/crew-schema';
+import { DAILY } from '../core/kitchen/usual-crew';
 import { freshId } from './sheet/fresh-id';
 
 const DAY_LETTERS = ['M', 'T', 'W', 'T', 'F', 'S', 'S'];

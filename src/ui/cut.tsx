@@ -1,6 +1,6 @@
 import { memo, useId } from 'react';
 import { plainNumber, showVolumeMl, withUnit } from '../core/figure';
-import type { CutLayer } from '../core/sheet/layers';
+import type { CutLayer } from '../core/tin/cut-layers';
 import { bubbleTile, MOST_BUBBLES } from '../core/vessel/bubbles';
 import { cutWidthMm, halfWidthAt, wallOf, type WallPoint } from '../core/vessel/profile';
 import type { Vessel } from '../core/vessel/schema';

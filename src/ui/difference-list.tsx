@@ -1,4 +1,4 @@
-import type { Difference, FigurePair } from '../core/sheet/compare';
+import type { Difference, FigurePair } from '../core/rewrite/compare';
 
 const MARKS = { added: '+', removed: '−', changed: '~', same: '' } as const;
 const SAYS = { added: 'new: ', removed: 'gone: ', changed: 'changed: ', same: '' } as const;

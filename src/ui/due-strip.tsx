@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import type { DueMoment } from '../core/sheet/due';
+import type { DueMoment } from '../core/batch/due';
 import { callSound } from './batch/call-sound';
 import { ClockTime } from './clock-time';
 import { useNow } from './use-now';

@@ -1,4 +1,4 @@
-import type { PartKind } from '../core/sheet/kinds';
+import type { PartKind } from '../core/document/kinds';
 
 /** How a kind of part is drawn: hatch and lightness first, hue second, so that none is told by colour alone. */
 export interface PartLook {

@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
-import type { Kitchen } from '../core/sheet/analyse';
-import type { Sheet } from '../core/sheet/schema';
+import type { Kitchen } from '../core/kitchen/kitchen';
+import type { Sheet } from '../core/document/schema';
 import type { CoreService } from './core.worker';
 
 let service: Remote<CoreService> | null = null;

@@ -1,11 +1,11 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { ColdSetup } from '../core/cold/setup-schema';
+import type { ColdSetup } from '../core/document/cold-plan-schema';
 import type { ColdView } from '../core/cold/view';
 import type { Result } from '../core/result';
-import type { Kitchen } from '../core/sheet/analyse';
-import type { Sheet } from '../core/sheet/schema';
+import type { Kitchen } from '../core/kitchen/kitchen';
+import type { Sheet } from '../core/document/schema';
 import type { Vessel } from '../core/vessel/schema';
 import { coreWith } from './core-service';
 

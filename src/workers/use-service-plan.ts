@@ -2,8 +2,8 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Result } from '../core/result';
-import type { Kitchen } from '../core/sheet/analyse';
-import type { Sheet } from '../core/sheet/schema';
+import type { Kitchen } from '../core/kitchen/kitchen';
+import type { Sheet } from '../core/document/schema';
 import type { Effort } from '../core/timetable/search';
 import type { ServiceAnswer, ServicePlan } from '../core/timetable/service-plan';
 import { coreForService } from './core-service';

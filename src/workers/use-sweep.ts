@@ -2,9 +2,9 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Result } from '../core/result';
-import type { Kitchen } from '../core/sheet/analyse';
-import type { Sheet } from '../core/sheet/schema';
-import type { Lever, SweepPoint } from '../core/sheet/sweep';
+import type { Kitchen } from '../core/kitchen/kitchen';
+import type { Sheet } from '../core/document/schema';
+import type { Lever, SweepPoint } from '../core/rewrite/sweep';
 import { coreWith } from './core-service';
 
 export interface SweepQuestion {

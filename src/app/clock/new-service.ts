@@ -1,7 +1,8 @@
-import { EMPTY_SERVICE, USUAL_CREW } from '../../core/timetable/usual';
-import type { KitchenRules } from '../../core/sheet/schema';
+import { EMPTY_SERVICE } from '../../core/timetable/usual';
+import { USUAL_CREW } from '../../core/kitchen/usual-crew';
+import type { KitchenRules } from '../../core/kitchen/schema';
 import type { Service, Serving } from '../../core/timetable/service-schema';
-import { dayDate } from '../../core/timetable/says';
+import { dayDate } from '../../core/timetable/clock-words';
 import { localTime, minuteOf, nextDay } from '../../core/timetable/zone';
 
 /** An evening's dinner, until the cook says otherwise. */

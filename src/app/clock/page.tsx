@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { dayClock } from '../../core/timetable/says';
+import { dayClock } from '../../core/timetable/clock-words';
 import { minuteOf } from '../../core/timetable/zone';
 import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';

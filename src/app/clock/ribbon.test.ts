@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { newDishCache } from '../../core/timetable/dish';
 import { planService } from '../../core/timetable/service-plan';
-import { EMPTY_SERVICE, USUAL_CREW } from '../../core/timetable/usual';
+import { EMPTY_SERVICE } from '../../core/timetable/usual';
+import { USUAL_CREW } from '../../core/kitchen/usual-crew';
 import { minuteOf } from '../../core/timetable/zone';
 import { GANNET_QUAY, SHEETS } from '../../testing/gannet-quay';
 import { rowsByDish, rowsByMachine, type Row } from './ribbon-rows';

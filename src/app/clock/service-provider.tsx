@@ -1,8 +1,8 @@
 'use client';
 
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { kitchenOf, type Kitchen, type KitchenFacts } from '../../core/sheet/analyse';
-import type { Sheet } from '../../core/sheet/schema';
+import { kitchenOf, type Kitchen, type KitchenFacts } from '../../core/kitchen/kitchen';
+import type { Sheet } from '../../core/document/schema';
 import type { SoFar } from '../../core/timetable/service-project';
 import type { Service } from '../../core/timetable/service-schema';
 import { useNow } from '../../ui/use-now';

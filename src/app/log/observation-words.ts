@@ -1,5 +1,5 @@
 import { plainNumber, withUnit } from '../../core/figure';
-import type { ObservationKind } from '../../core/sheet/observation';
+import type { ObservationKind } from '../../core/batch/observation';
 
 interface Seen {
   readonly kind: ObservationKind;

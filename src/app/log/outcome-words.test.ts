@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Comparison } from '../../core/sheet/readings';
+import type { Comparison } from '../../core/batch/readings';
 import { comparisonTrack, forecastWords, landed, outcomeWords } from './outcome-words';
 
 const plain = (s: string): string => s.replace(/[\u00a0\u202f]/g, ' ').replaceAll('\u2060', '');

@@ -1,5 +1,5 @@
 import { plainNumber, showFigure, showSeconds, withUnit } from '../../core/figure';
-import type { Comparison } from '../../core/sheet/readings';
+import type { Comparison } from '../../core/batch/readings';
 import type { Track } from '../../core/tells/tell';
 
 const exactly = (c: Comparison, v: number): string => {

@@ -1,6 +1,6 @@
 import Link from 'next/link';
-import { compareOutcome } from '../../core/sheet/readings';
-import type { ColdPlace } from '../../core/sheet/schema';
+import { compareOutcome } from '../../core/batch/readings';
+import type { ColdPlace } from '../../core/kitchen/schema';
 import { listBatches, type StoredBatch } from '../../data/batches';
 import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';

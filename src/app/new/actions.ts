@@ -1,10 +1,10 @@
 'use server';
 
 import { redirect } from 'next/navigation';
-import { kitchenOf } from '../../core/sheet/analyse';
-import { newLine } from '../../core/sheet/edits';
-import { SKELETONS, sheetOfSkeleton } from '../../core/sheet/skeletons';
-import { startingSheet } from '../../core/sheet/starting';
+import { kitchenOf } from '../../core/kitchen/kitchen';
+import { newLine } from '../../core/editing/edits';
+import { SKELETONS, sheetOfSkeleton } from '../../core/editing/skeletons';
+import { startingSheet } from '../../core/editing/starting';
 import { matcherFor } from '../../core/measures/match';
 import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useActionState, useMemo, useState } from 'react';
-import type { KitchenFacts } from '../../core/sheet/analyse';
+import type { KitchenFacts } from '../../core/kitchen/kitchen';
 import { readLine, splitLine } from '../../core/measures/line';
 import { ingredientNamed, matcherFor } from '../../core/measures/match';
 import { plainNumber } from '../../core/figure';

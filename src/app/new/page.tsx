@@ -1,4 +1,4 @@
-import { SKELETONS } from '../../core/sheet/skeletons';
+import { SKELETONS } from '../../core/editing/skeletons';
 import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';
 import { Frame } from '../../ui/frame';

@@ -1,8 +1,8 @@
 import Link from 'next/link';
 import { redirect } from 'next/navigation';
 import { showRange, showSecondsRange } from '../../core/figure';
-import { kitchenOf } from '../../core/sheet/analyse';
-import { batchPlan } from '../../core/sheet/make-batch';
+import { kitchenOf } from '../../core/kitchen/kitchen';
+import { batchPlan } from '../../core/batch/make-batch';
 import { runningBatch } from '../../data/batches';
 import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';

@@ -2,9 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { lazy, Suspense, useState } from 'react';
-import { MOST_CHARACTERS } from '../../core/files/table';
-import type { KitchenFacts } from '../../core/sheet/analyse';
-import type { Sheet } from '../../core/sheet/schema';
+import { MOST_CHARACTERS } from '../../core/table/table';
+import type { KitchenFacts } from '../../core/kitchen/kitchen';
+import type { Sheet } from '../../core/document/schema';
 import { useKept } from '../../ui/use-kept';
 
 const ReviewDesk = lazy(() => import('./review-desk').then((m) => ({ default: m.ReviewDesk })));

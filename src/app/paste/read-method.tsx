@@ -3,11 +3,11 @@
 import { useMemo } from 'react';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { plainNumber, withUnit } from '../../core/figure';
-import { shownSteps, timeWords } from '../../core/sheet/method';
-import type { SheetAnalysis } from '../../core/sheet/analyse';
-import { moveStep, setStepPart, setStepWork } from '../../core/sheet/edits';
-import { STEP_WORK_NAMES, STEP_WORKS } from '../../core/sheet/kinds';
-import type { Sheet, Step } from '../../core/sheet/schema';
+import { shownSteps, timeWords } from '../../core/batch/method';
+import type { SheetAnalysis } from '../../core/analysis/analysed';
+import { moveStep, setStepPart, setStepWork } from '../../core/editing/edits';
+import { STEP_WORK_NAMES, STEP_WORKS } from '../../core/document/kinds';
+import type { Sheet, Step } from '../../core/document/schema';
 import { OpensPanel } from '../../ui/opens-panel';
 import { QuietChoice } from '../../ui/quiet-choice';
 import { StepForm } from '../../ui/sheet/step-form';

@@ -6,11 +6,11 @@ import { showGrams } from '../../core/figure';
 import { fromKin } from '../../core/larder/kin';
 import { splitLine } from '../../core/measures/line';
 import type { Doubt, Reading } from '../../core/reading/read';
-import type { PartAnalysis, SheetAnalysis } from '../../core/sheet/analyse';
-import { setLineIngredient, setLinePart, setLineStep, setLineText, setPart, setPartKind, type EditContext } from '../../core/sheet/edits';
-import { PART_KIND_NAMES, PART_KINDS, STEP_WORK_NAMES } from '../../core/sheet/kinds';
-import type { LineReading } from '../../core/sheet/read-part';
-import type { Sheet } from '../../core/sheet/schema';
+import type { PartAnalysis, SheetAnalysis } from '../../core/analysis/analysed';
+import { setLineIngredient, setLinePart, setLineStep, setLineText, setPart, setPartKind, type EditContext } from '../../core/editing/edits';
+import { PART_KIND_NAMES, PART_KINDS, STEP_WORK_NAMES } from '../../core/document/kinds';
+import type { LineReading } from '../../core/lines/read-part';
+import type { Sheet } from '../../core/document/schema';
 import { railHatch } from '../../ui/part-look';
 import { QuietChoice } from '../../ui/quiet-choice';
 

@@ -7,10 +7,11 @@ import { CUP_SYSTEM_KEYS, CUP_SYSTEMS, type CupSystem } from '../../core/measure
 import { marksOf } from '../../core/reading/marks';
 import { readRecipe, type Reading } from '../../core/reading/read';
 import { readingToSheet, type SheetRead } from '../../core/reading/to-sheet';
-import { analyseSheet, kitchenOf, type KitchenFacts } from '../../core/sheet/analyse';
-import { setFamily, setPart } from '../../core/sheet/edits';
-import { FAMILIES, FAMILY_NAMES, USE_NAMES, USES } from '../../core/sheet/kinds';
-import type { Sheet } from '../../core/sheet/schema';
+import { analyseSheet } from '../../core/analysis/analyse';
+import { kitchenOf, type KitchenFacts } from '../../core/kitchen/kitchen';
+import { setFamily, setPart } from '../../core/editing/edits';
+import { FAMILIES, FAMILY_NAMES, USE_NAMES, USES } from '../../core/document/kinds';
+import type { Sheet } from '../../core/document/schema';
 import { QuietChoice } from '../../ui/quiet-choice';
 import { freshId } from '../../ui/sheet/fresh-id';
 import { useKept } from '../../ui/use-kept';

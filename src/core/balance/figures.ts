@@ -4,11 +4,8 @@ import { addedSugarG, milkSolidsNotFatG, mix, type Mixture } from '../compositio
 import { RELATIVE_SWEETNESS, sweetnessPer100 } from '../composition/sweetness';
 import { boundWaterG, iceVolumeOf, sucroseEquivalentG } from '../heat/freezing';
 import { REFERENCE_BLOOM } from '../setting/house';
-import type { BalanceGoal, BalanceLine } from './inputs';
+import type { BalanceFigure, BalanceGoal, BalanceLine } from './inputs';
 
-/** What can be wished for. */
-export const BALANCE_FIGURES = ['fat', 'sweetness', 'solids', 'gelatin', 'abv', 'volume', 'mass', 'cost', 'ice', 'use-up'] as const;
-export type BalanceFigure = (typeof BALANCE_FIGURES)[number];
 
 export const BALANCE_FIGURE_NAMES: Readonly<Record<BalanceFigure, { readonly name: string; readonly unit: string; readonly decimals: number }>> = {
   fat: { name: 'fat in the bowl', unit: '%', decimals: 1 },

@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { CompositionSchema } from '../composition/ingredient';
-import { BALANCE_FIGURES } from './figures';
+
+/** What can be wished for. */
+export const BALANCE_FIGURES = ['fat', 'sweetness', 'solids', 'gelatin', 'abv', 'volume', 'mass', 'cost', 'ice', 'use-up'] as const;
+export type BalanceFigure = (typeof BALANCE_FIGURES)[number];
 
 const grams = z.number().min(0).max(1_000_000);
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { BiscuitSchema } from '../composition/ingredient';
 import { ok } from '../result';
 import { laidAs } from '../tin/laid-as';
-import { DipTestSchema } from '../tin/plan-schema';
+import { DipTestSchema } from '../document/tin-plan-schema';
 import { soakOf } from '../tin/soak';
 import { softeningOf } from '../tin/softening';
 import { LAY_PATTERNS } from '../vessel/packing/lay';

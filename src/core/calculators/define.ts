@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Result } from '../result';
-import type { Kitchen } from '../sheet/analyse';
+import type { Kitchen } from '../kitchen/kitchen';
 
 /** A computation that the command line, the HTTP route and the worker all reach by its name. */
 export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {

@@ -4,7 +4,7 @@ import { BOWL_HEAT, BOWL_TOUCHED, type BowlKind } from '../heat/house';
 import { EGG_KINDS, EGG_RULES, eggVerdict } from '../heat/lethality';
 import { bowlGuest, guest, massFor, mixingC, temperatureFor, type Guest } from '../heat/meeting';
 import { boilSyrup, reducingMinutes } from '../heat/syrup';
-import { LEVER_NAMES, FREEZING_LEVERS, moveSliceTo, sliceC } from '../sheet/frozen';
+import { LEVER_NAMES, FREEZING_LEVERS, moveSliceTo, sliceC } from '../analysis/frozen';
 import { hourAt } from '../cold/run';
 import { gridOf } from '../heat/solver/grid';
 import { march } from '../heat/solver/march';

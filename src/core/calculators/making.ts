@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { eggWhip } from '../foam/egg-whisk';
 import { foldStrokes, keptAfter } from '../foam/fold-strokes';
 import { EGG_FOAM_OVERRUN, FOLD_KEEPS, STIFF_FOLD_KEEPS, type EggFoam } from '../foam/house';
-import { MIXER_KINDS, SPEEDS } from '../foam/whisk';
+import { MIXER_KINDS, SPEEDS } from '../foam/kinds';
 import { COOLING_RULES, coolingVerdict } from '../heat/cooling';
 import { LEARNABLE, learn, type LearnableFigure } from '../learning/correction';
 import { fail, ok } from '../result';

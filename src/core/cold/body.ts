@@ -5,14 +5,15 @@ import { materialOf, type Material } from '../heat/solver/material';
 import type { Air } from '../heat/solver/march';
 import { COVERS, effectiveH, UNDER_H, WALLS } from '../heat/surface';
 import { fail, ok, type Result } from '../result';
-import type { Kitchen, SheetAnalysis } from '../sheet/analyse';
-import { meetsAt } from '../sheet/warmth';
-import { buildIn, type Build, type BuiltLayer } from '../tin/build';
+import type { SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
+import { meetsAt } from '../analysis/warmth';
+import { buildIn, type Build, type BuiltLayer } from '../analysis/build';
 import { soaksOf } from '../tin/sheet-soak';
 import { cavitiesOf, floorAreaMm2, floorAt, halfWidthAt, isRound, volumeBelowMl, wallLengthMm, wallOf } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
-import { airNow, wallOfVessel } from './place';
-import type { ColdSetup } from './setup-schema';
+import { airNow, wallOfVessel } from '../kitchen/place';
+import type { ColdSetup } from '../document/cold-plan-schema';
 
 /** A dessert in its vessel, cut into cells, with the airs round it. */
 export interface ColdBody {

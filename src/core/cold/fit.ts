@@ -1,8 +1,9 @@
 import { fail, ok, type Result } from '../result';
-import type { Kitchen, SheetAnalysis } from '../sheet/analyse';
-import { placeOf } from './place';
+import type { SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
+import { placeOf } from '../kitchen/place';
 import { runCold, valueAt } from './run';
-import type { ColdSetup } from './setup-schema';
+import type { ColdSetup } from '../document/cold-plan-schema';
 
 /** A place's heat transfer from probe readings. */
 export interface Fit {

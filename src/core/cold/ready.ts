@@ -4,8 +4,9 @@ import { knifeWindow, temperatureOfFrozenShare, type KnifeWindow } from '../heat
 import { KNIFE_ICE } from '../heat/house';
 import { SET_NEEDS, type SetNeed } from '../setting/house';
 import { hoursToSet } from '../setting/set';
-import { servedFoam, type Kitchen, type SheetAnalysis } from '../sheet/analyse';
-import { frozenMixOf } from '../sheet/frozen';
+import { servedFoam, type SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
+import { frozenMixOf } from '../analysis/frozen';
 import { soaksOf } from '../tin/sheet-soak';
 import { COLD_ENOUGH_C, DANGER_BAND, FOLD_ON_C, LID_OVER_AIR_K, NEAR_AIR_K, SETS_UNDER_C, SOFTENING_Q10 } from './house';
 import { hourAt, type ColdRun } from './run';

@@ -2,11 +2,12 @@ import { march, type Frame, type March } from '../heat/solver/march';
 import type { Grid } from '../heat/solver/grid';
 import { iceAt } from '../heat/solver/material';
 import { fail, ok, type Result } from '../result';
-import type { Kitchen, SheetAnalysis } from '../sheet/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
 import type { Vessel } from '../vessel/schema';
 import { bodyOf, type ColdBody } from './body';
 import { MOST_H } from './house';
-import type { ColdSetup } from './setup-schema';
+import type { ColdSetup } from '../document/cold-plan-schema';
 
 /** Curves of a run: moments, h, and temperatures, °C. The core is the warmest point while it cools, the coldest while it warms. */
 export interface ColdCurves {

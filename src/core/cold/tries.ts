@@ -1,11 +1,12 @@
 import { plainNumber, withUnit } from '../figure';
-import type { Kitchen, SheetAnalysis } from '../sheet/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
 import { capacityMl, isPerPortion } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
-import { isFreezer, placeOf } from './place';
+import { isFreezer, placeOf } from '../kitchen/place';
 import { coldAnswers, type Ready } from './ready';
 import { runCold } from './run';
-import type { ColdSetup } from './setup-schema';
+import type { ColdSetup } from '../document/cold-plan-schema';
 
 /** A change that was tried, and when it would then be ready. */
 export interface Tried {

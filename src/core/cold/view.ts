@@ -1,11 +1,12 @@
 import { coolingRulesOf } from '../heat/cooling';
 import type { Result } from '../result';
 import { ok } from '../result';
-import type { Kitchen, SheetAnalysis } from '../sheet/analyse';
-import { isFreezer, placeOf } from './place';
+import type { SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
+import { isFreezer, placeOf } from '../kitchen/place';
 import { coldAnswers, type ColdAnswers } from './ready';
 import { iceField, runCold, warmUp, type ColdCurves } from './run';
-import type { ColdSetup } from './setup-schema';
+import type { ColdSetup } from '../document/cold-plan-schema';
 import type { Vessel } from '../vessel/schema';
 
 /** The field of the section at one moment. */

@@ -8,12 +8,12 @@ import { readLarderCsv, writeLarderCsv } from '../larder/larder-csv';
 import { matcherFor } from '../measures/match';
 import { readRecipe } from '../reading/read';
 import { readingToSheet } from '../reading/to-sheet';
-import { analyseSheet } from '../sheet/analyse';
-import { shownSteps } from '../sheet/method';
+import { analyseSheet } from '../analysis/analyse';
+import { shownSteps } from '../batch/method';
 import { importRecipe } from './import-recipe';
 import { SCHEMA_FILES, schemaText } from './schemas';
 import { readSheetJson, writeSheetJson } from './sheet-json';
-import { readTable } from './table';
+import { readTable } from '../table/table';
 import { FILE_FORMATS, writeSheetFile } from './write';
 import { fileName } from './written';
 

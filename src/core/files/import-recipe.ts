@@ -1,6 +1,6 @@
 import { looksLikeJson, textOfJsonLd } from '../reading/json-ld';
 import { ok, type Result } from '../result';
-import type { Sheet } from '../sheet/schema';
+import type { Sheet } from '../document/schema';
 import { textOfLinesCsv } from './lines-csv';
 import { readSheetJson } from './sheet-json';
 

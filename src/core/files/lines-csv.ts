@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
 import { plainNumber } from '../figure';
 import { fail, ok, type Result } from '../result';
-import type { SheetAnalysis } from '../sheet/analyse';
-import { shownSteps } from '../sheet/method';
-import { readTable } from './table';
+import type { SheetAnalysis } from '../analysis/analysed';
+import { shownSteps } from '../batch/method';
+import { readTable } from '../table/table';
 import { fileName, type WrittenFile } from './written';
 
 export const LINE_COLUMNS = ['part', 'line', 'grams', 'measure', 'ingredient', 'share_of_part_pct', 'step'] as const;

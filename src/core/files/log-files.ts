@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
 import type { LearnableFigure } from '../learning/correction';
-import type { Outcome } from '../sheet/outcomes';
-import { compareOutcome, type Comparison, type Readings } from '../sheet/readings';
-import type { Forecast } from '../sheet/forecast';
-import type { OffPlan } from '../sheet/batch';
+import type { Outcome } from '../batch/outcomes';
+import { compareOutcome, type Comparison, type Readings } from '../batch/readings';
+import type { Forecast } from '../batch/forecast';
+import type { OffPlan } from '../batch/batch';
 
 /** A batch as it leaves the kitchen. */
 export interface LogEntry {

@@ -1,6 +1,6 @@
 import { showGrams } from '../figure';
-import type { SheetAnalysis } from '../sheet/analyse';
-import { shownSteps } from '../sheet/method';
+import type { SheetAnalysis } from '../analysis/analysed';
+import { shownSteps } from '../batch/method';
 import { vesselSize } from '../vessel/profile';
 import { fileName, type WrittenFile } from './written';
 

@@ -1,7 +1,7 @@
 import { nutritionOf } from '../larder/nutrition';
 import type { Composition } from '../composition/components';
-import type { SheetAnalysis } from '../sheet/analyse';
-import { shownSteps } from '../sheet/method';
+import type { SheetAnalysis } from '../analysis/analysed';
+import { shownSteps } from '../batch/method';
 import { fileName, type WrittenFile } from './written';
 
 const minutes = (min: number): string => `PT${Math.max(1, Math.round(min))}M`;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { IngredientSchema } from '../composition/ingredient';
-import { SheetSchema } from '../sheet/schema';
+import { SheetSchema } from '../document/schema';
 import { ServiceSchema } from '../timetable/service-schema';
 
 /** The files whose form is documented, made from the schemas that the program reads them by. */

@@ -1,6 +1,6 @@
 import { fail, type Result } from '../result';
-import { readSheetDoc, type Sheet } from '../sheet/schema';
-import { MOST_CHARACTERS } from './table';
+import { readSheetDoc, type Sheet } from '../document/schema';
+import { MOST_CHARACTERS } from '../table/table';
 
 /** A sheet as a file of its own form: everything, in JSON. */
 export const writeSheetJson = (sheet: Sheet): string => `${JSON.stringify(sheet, null, 2)}\n`;

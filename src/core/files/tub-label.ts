@@ -1,5 +1,5 @@
 import { plainNumber, roughNumber, withUnit } from '../figure';
-import type { SheetAnalysis } from '../sheet/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
 
 /** What stands on a tub or a tray. */
 export interface TubLabel {

@@ -1,4 +1,4 @@
-import type { SheetAnalysis } from '../sheet/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
 import { writeLinesCsv } from './lines-csv';
 import { writeMarkdown } from './markdown';
 import { writeRecipeJsonLd } from './recipe-json-ld';

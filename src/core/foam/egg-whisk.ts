@@ -2,7 +2,8 @@ import { fail, ok, within, type Result } from '../result';
 import { BEST_FILL, CLIMB_SHARE, COLD_EGG, EGG_FOAM_OVERRUN, EGG_MIXER_FACTOR, EGG_WHISK, GOOD_FILL, SPEED_FACTOR, type EggFoam } from './house';
 import { foamVolumeMl } from './overrun';
 import { peakLook, type PeakLook } from './peak';
-import { fillFactor, type MixerKind, type Speed } from './whisk';
+import { fillFactor } from './whisk';
+import type { MixerKind, Speed } from './kinds';
 
 /** Egg foams under the whisk: stages and times of their own (house ±25 %). */
 

@@ -8,7 +8,8 @@ import { airShareAt, airVolumeShare, foamVolumeMl, overrunFromCups, reachableOve
 import type { CreamState } from './inputs';
 import { peakLook } from './peak';
 import { peakShape } from './peak-shape';
-import { bowlfulsNeeded, networkAt, overrunAt, overrunAtStage, secondsTo, secondsToStage, STAGES, stopWindow, whip, whiskWarnings, WISHED_STAGES, type Whip } from './whisk';
+import { bowlfulsNeeded, networkAt, overrunAt, overrunAtStage, secondsTo, secondsToStage, stopWindow, whip, whiskWarnings, type Whip } from './whisk';
+import { STAGES, WISHED_STAGES } from './kinds';
 import type { WhiskInput } from './inputs';
 
 const plain: CreamState = { fatPct: 36, sugarPer100: 0, sugarAt: 'start', creamC: 5, softCheeseShare: 0, mascarponeShare: 0 };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { SUGAR_MOMENTS } from './overrun';
-import { MIXER_KINDS, SPEEDS, STAGES, WISHED_STAGES } from './whisk';
+import { SUGAR_MOMENTS } from './kinds';
+import { MIXER_KINDS, SPEEDS, STAGES, WISHED_STAGES } from './kinds';
 
 /** What the room's models are asked with: kept apart from them, so that the browser need not carry the checks. */
 

@@ -1,6 +1,7 @@
 import { readTable } from '../interpolate';
 import { LOAD_BY_NETWORK, SPEED_FACTOR, SPREAD, STAGE_X } from './house';
-import { closesAtX, logit, stageAt, START, type Stage, type Whip, type WishedStage } from './whisk';
+import { closesAtX, logit, stageAt, START, type Whip } from './whisk';
+import type { Stage, WishedStage } from './kinds';
 
 /**
  * Where a running whisk is, from the load on its motor. The forecast's own curve is kept, run quicker or slower by a factor r that nobody

@@ -16,9 +16,6 @@ import {
 } from './house';
 import type { CreamState } from './inputs';
 
-export const SUGAR_MOMENTS = ['start', 'soft-peak'] as const;
-export type SugarMoment = (typeof SUGAR_MOMENTS)[number];
-
 /**
  * The highest overrun that this cream can reach, % (house ±20 %).
  * Table by fat × sugar × temperature × cheese × acid × kind of cream, each clamped at nothing below 0.

@@ -1,6 +1,7 @@
 import { STAGE_X, X_START } from './house';
 import { airShareAt } from './overrun';
-import { stageAt, type Stage } from './whisk';
+import { stageAt } from './whisk';
+import type { Stage } from './kinds';
 
 /** How cream stands on an upturned whisk; every number follows the model's state without a step. */
 export interface PeakLook {

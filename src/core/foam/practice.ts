@@ -1,5 +1,6 @@
 import type { WhiskInput } from './inputs';
-import { networkAt, overrunAt, stageAt, stopWindow, whip, WISHED_STAGES, type MixerKind, type Stage, type StopWindow, type Whip, type WishedStage } from './whisk';
+import { networkAt, overrunAt, stageAt, stopWindow, whip, type StopWindow, type Whip } from './whisk';
+import { WISHED_STAGES, type MixerKind, type Stage, type WishedStage } from './kinds';
 
 /** Practising the stop: a cream, a mixer and a batch that nobody has seen, whisked without a clock. */
 

@@ -27,18 +27,10 @@ import {
   WARM_RATE,
   X_START,
 } from './house';
-import { airShareAt, foamVolumeMl, reachableOverrunPct, type SugarMoment } from './overrun';
+import { airShareAt, foamVolumeMl, reachableOverrunPct } from './overrun';
+import type { SugarMoment } from './kinds';
 import type { CreamState, WhiskInput } from './inputs';
-
-export const MIXER_KINDS = ['planetary', 'hand-mixer', 'balloon-whisk', 'processor'] as const;
-export type MixerKind = (typeof MIXER_KINDS)[number];
-export const SPEEDS = ['fast', 'medium', 'slow'] as const;
-export type Speed = (typeof SPEEDS)[number];
-export const STAGES = ['soft', 'medium', 'firm', 'grainy', 'butter'] as const;
-export type Stage = (typeof STAGES)[number];
-/** Stages that a cook whisks to; the other two are accidents. */
-export const WISHED_STAGES = ['soft', 'medium', 'firm'] as const;
-export type WishedStage = (typeof WISHED_STAGES)[number];
+import { STAGES, WISHED_STAGES, type Stage, type WishedStage } from './kinds';
 
 /** Everything needed to say where a whip is at any second. */
 export interface Whip {

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { COMPONENTS, type Component } from '../composition/components';
 import { IngredientSchema, type Ingredient } from '../composition/ingredient';
-import { readTable, type ReadTable } from '../files/table';
+import { readTable, type ReadTable } from '../table/table';
 import { fail, ok, type Fault, type Result } from '../result';
 
 /** The columns of a larder file, in their order. Grams are per 100 g; lists are parted by ';', aliases by '|'. */

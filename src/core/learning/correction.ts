@@ -116,3 +116,10 @@ export function learnTogether(observations: readonly (Observation & { readonly c
 /** The same of one context alone. */
 export const learn = (observations: readonly Observation[], spread: number, noise: number): Learnt =>
   learnTogether(observations.map((o) => ({ ...o, context: '' })), [{ id: '', kind: '' }], { spread, noise }).get('')!;
+
+/** What the kitchen's log has found for a house figure in one context: a mixer, or a family of stabilisers. */
+export interface KitchenCorrection {
+  readonly figure: LearnableFigure;
+  readonly context: string;
+  readonly learnt: Learnt;
+}

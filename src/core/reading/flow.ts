@@ -1,6 +1,6 @@
 import type { Ingredient } from '../composition/ingredient';
 import type { Role } from '../larder/role';
-import type { StepMachine, StepWork } from '../sheet/kinds';
+import type { StepMachine, StepWork } from '../document/kinds';
 import { amountsIn, type SaidAmount } from './amounts';
 import { gramsIn, newBowl, type Bowl } from './bowls';
 import { type Clause } from './clauses';

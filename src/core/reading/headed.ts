@@ -1,5 +1,5 @@
-import { namesPart, readFeedAmount } from '../sheet/feed';
-import { isLossText } from '../sheet/loss';
+import { namesPart, readFeedAmount } from '../lines/feed';
+import { isLossText } from '../lines/loss';
 import { newBowl, rolesIn, type Bowl } from './bowls';
 import type { Flow } from './flow';
 import type { DraftLine } from './lines';

@@ -1,4 +1,4 @@
-import { MOST_CHARACTERS } from '../files/table';
+import { MOST_CHARACTERS } from '../table/table';
 import { fail, ok, type Result } from '../result';
 import { portionsIn } from './setting';
 

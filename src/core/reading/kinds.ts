@@ -1,5 +1,5 @@
 import type { Role } from '../larder/role';
-import type { PartKind } from '../sheet/kinds';
+import type { PartKind } from '../document/kinds';
 import { gramsIn, rolesIn, type Bowl } from './bowls';
 import { SAUCE_SUGAR, type Flow } from './flow';
 

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { CONTEXT, ingredient, KITCHEN } from '../../testing/sample';
 import { writtenSheet } from '../../testing/written';
 import { readCorpus } from '../../testing/reading-corpus';
-import { analyseSheet } from '../sheet/analyse';
-import { SheetSchema } from '../sheet/schema';
+import { analyseSheet } from '../analysis/analyse';
+import { SheetSchema } from '../document/schema';
 import { readRecipe, type Reading } from './read';
 import { readingToSheet } from './to-sheet';
 

@@ -1,11 +1,11 @@
 import type { Ingredient } from '../composition/ingredient';
 import { ok, type Result } from '../result';
-import type { Family, PartKind, StepMachine, StepWork, Use } from '../sheet/kinds';
+import type { Family, PartKind, StepMachine, StepWork, Use } from '../document/kinds';
 import type { CupSystem } from '../measures/units';
 import type { Measures } from '../measures/line';
 import { matchOf, type Matcher } from '../measures/match';
 import { splitLine } from '../measures/line';
-import type { Mixer } from '../sheet/schema';
+import type { Mixer } from '../kitchen/schema';
 import { amountsIn } from './amounts';
 import { gramsIn, type Bowl } from './bowls';
 import { clausesOf, clauseOf, sentencesOf, type Clause } from './clauses';

@@ -1,4 +1,4 @@
-import { MOST_CHARACTERS } from '../files/table';
+import { MOST_CHARACTERS } from '../table/table';
 import { splitLine } from '../measures/line';
 import { fail, ok, type Result } from '../result';
 import { clauseOf, sentencesOf } from './clauses';

@@ -1,6 +1,6 @@
 import type { CupSystem } from '../measures/units';
-import type { Family, PartKind, Use } from '../sheet/kinds';
-import type { Mixer } from '../sheet/schema';
+import type { Family, PartKind, Use } from '../document/kinds';
+import type { Mixer } from '../kitchen/schema';
 import { wordNumber } from '../measures/word-number';
 
 /** How many a dessert serves, as it is said. */

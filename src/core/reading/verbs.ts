@@ -1,4 +1,4 @@
-import type { StepWork } from '../sheet/kinds';
+import type { StepWork } from '../document/kinds';
 
 /** What a verb of the kitchen does, before it is known to what. */
 export interface Verb {

@@ -1,4 +1,4 @@
-import type { StepMachine, StepWork } from '../sheet/kinds';
+import type { StepMachine, StepWork } from '../document/kinds';
 import type { Clause } from './clauses';
 import { timesIn, type SaidTime } from './times';
 

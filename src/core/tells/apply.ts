@@ -1,7 +1,7 @@
-import { addLine, newLine, placePart, setLineAmount, setPart, setLineText, type EditContext } from '../sheet/edits';
+import { addLine, newLine, placePart, setLineAmount, setPart, setLineText, type EditContext } from '../editing/edits';
 import { showGramsPlain } from '../figure';
 import { readLine } from '../measures/line';
-import type { Part, Sheet } from '../sheet/schema';
+import type { Part, Sheet } from '../document/schema';
 import { shortName, switchWay } from '../ways/switch';
 import type { TellEdit } from './tell';
 

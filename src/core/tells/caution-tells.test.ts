@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
-import { analyseSheet } from '../sheet/analyse';
-import type { Sheet } from '../sheet/schema';
+import { analyseSheet } from '../analysis/analyse';
+import type { Sheet } from '../document/schema';
 import { cautionsOf, cautionTells } from './caution-tells';
 import { tellText } from './tell';
 

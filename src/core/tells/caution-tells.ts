@@ -1,6 +1,7 @@
 import { roughNumber, withUnit } from '../figure';
-import { eggHeated, eggOf } from '../sheet/egg';
-import type { Kitchen, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
+import { eggHeated, eggOf } from '../analysis/egg';
+import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
 import { plainTell, type Tell } from './tell';
 
 /** The usual cautions, quietly and where they apply. Each defers to the local code. */

@@ -2,7 +2,7 @@ import { houseRange, plainNumber, withUnit, type Figure } from '../figure';
 import { COLD_SPREAD } from '../cold/house';
 import type { Ready } from '../cold/ready';
 import type { ColdView } from '../cold/view';
-import type { SheetAnalysis } from '../sheet/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
 import { num } from './figures';
 
 /** When it is ready, with what it waits for. */

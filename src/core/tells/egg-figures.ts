@@ -1,7 +1,7 @@
 import { houseRange, type Figure } from '../figure';
 import { EGG_FOAM_OVERRUN, EGG_WHISK_SPREAD } from '../foam/house';
 import type { EggWhip } from '../foam/egg-whisk';
-import type { PartAnalysis } from '../sheet/analyse';
+import type { PartAnalysis } from '../analysis/analysed';
 import { num } from './figures';
 
 /** Time under the whisk of an egg foam, with its working. */

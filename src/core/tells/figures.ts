@@ -7,9 +7,9 @@ import type { StopWindow, Whip } from '../foam/whisk';
 import type { WhiskInput } from '../foam/inputs';
 import type { Mixture } from '../composition/mixture';
 import type { Learnt } from '../learning/correction';
-import { airRange, batchesSay, holdRange, timeRange } from '../sheet/learnt';
+import { airRange, batchesSay, holdRange, timeRange } from '../analysis/learnt';
 import type { GelatinDose } from '../setting/gelatin';
-import type { Layer, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
+import type { Layer, PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import { isPerPortion, isRound } from '../vessel/profile';
 
 /** The figures of a sheet, each with the working that opens from it. */

@@ -1,6 +1,6 @@
 import { houseRange, plainNumber, showFigure, withUnit, type Figure, type FigureInput } from '../figure';
 import { FOLD_KEEPS, FOLD_SPREAD, STIFF_FOLD_KEEPS } from '../foam/house';
-import type { PartAnalysis, SheetAnalysis } from '../sheet/analyse';
+import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import { num } from './figures';
 import type { Stretch, Tell } from './tell';
 

@@ -1,7 +1,8 @@
 import { plainNumber, showFigure, withUnit, type Figure } from '../figure';
 import { ICE_VOLUME, KNIFE_ICE, KNIFE_SPREAD } from '../heat/house';
-import type { Kitchen, SheetAnalysis } from '../sheet/analyse';
-import { freezerOf, frozenMixOf, readFrozen, type FrozenReading } from '../sheet/frozen';
+import type { SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
+import { freezerOf, frozenMixOf, readFrozen, type FrozenReading } from '../analysis/frozen';
 import { FROZEN_MONTHS } from '../foam/house';
 import { num } from './figures';
 import { plainTell, type Stretch, type Tell } from './tell';

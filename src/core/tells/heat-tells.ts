@@ -1,9 +1,10 @@
 import { houseRange, plainNumber, showFigure, showGrams, showGramsPlain, withUnit, type Figure, type FigureInput } from '../figure';
 import { BOIL_OFF_GRACE_G, FOLD_TOO_WARM_C, HOB_SPREAD, ONE_POINT_C } from '../heat/house';
 import { EGG_KIND_NAMES, EGG_REFERENCE_C, REFERENCE_MIN, Z_C } from '../heat/lethality';
-import type { Kitchen, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
-import { eggHeated, eggOf, type EggReading } from '../sheet/egg';
-import { iceForBath, meetingsOf, reducingOf, syrupOf, temperingOf, type Meeting, type SyrupReading } from '../sheet/warmth';
+import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
+import { eggHeated, eggOf, type EggReading } from '../analysis/egg';
+import { iceForBath, meetingsOf, reducingOf, syrupOf, temperingOf, type Meeting, type SyrupReading } from '../analysis/warmth';
 import { SPOONFUL_C, STRINGS } from '../setting/house';
 import type { Syrup } from '../heat/syrup';
 import type { Tempering } from '../setting/tempering';

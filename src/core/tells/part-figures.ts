@@ -2,8 +2,8 @@ import { densityGPerMl, volumeMl } from '../composition/density';
 import { fatG } from '../composition/mixture';
 import { houseRange, type Figure } from '../figure';
 import { EGG_FOAM_SPREAD, SPREAD } from '../foam/house';
-import { airRange } from '../sheet/learnt';
-import type { PartAnalysis, SheetAnalysis } from '../sheet/analyse';
+import { airRange } from '../analysis/learnt';
+import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import { num } from './figures';
 
 /** Plain figures of one part, or of all that is served, each with its working. */

@@ -1,8 +1,8 @@
 import { houseRange, plainNumber, showFigure, showHours, showRange, withUnit, type Figure } from '../figure';
 import { DOSE_SPREAD, SET_NEEDS, SET_SPREAD, type SetNeed } from '../setting/house';
 import { hoursToSet } from '../setting/set';
-import type { PartAnalysis, SheetAnalysis } from '../sheet/analyse';
-import { settersOf, type SheetSetter } from '../sheet/setters';
+import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
+import { settersOf, type SheetSetter } from '../analysis/setters';
 import { num } from './figures';
 import type { Stretch, Tell } from './tell';
 

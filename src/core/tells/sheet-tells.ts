@@ -1,15 +1,17 @@
 import { SWEETNESS_BANDS, sweetnessPer100 } from '../composition/sweetness';
 import { inSentence, plainNumber, roughNumber, showFigure, showHours, showRange, withUnit, type Figure } from '../figure';
 import { addToReachFat, readFat } from '../foam/fat';
-import { holdRange } from '../sheet/learnt';
+import { holdRange } from '../analysis/learnt';
 import { CHURNS_FROM_C } from '../foam/house';
 import { bowlfulsNeeded, whip, whiskWarnings } from '../foam/whisk';
 import type { Fault, Result } from '../result';
 import { DOSE_BANDS, REFERENCE_BLOOM, SOAK_WATER_PER_G } from '../setting/house';
-import { mainPart, servedFoam, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
-import { isWhippedKind, USE_NAMES, WISHED_HOLD_H, type Use } from '../sheet/kinds';
+import { mainPart } from '../analysis/analyse';
+import { servedFoam, type PartAnalysis, type SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
+import { isWhippedKind, USE_NAMES, WISHED_HOLD_H, type Use } from '../document/kinds';
 import { isPerPortion } from '../vessel/profile';
-import type { LineReading } from '../sheet/read-part';
+import type { LineReading } from '../lines/read-part';
 import {
   fatFigure,
   fillFigure,

@@ -1,7 +1,7 @@
 import { showGrams } from '../figure';
 import { ROLE_NAMES } from '../larder/role';
-import type { SheetAnalysis } from '../sheet/analyse';
-import { usedUpParts } from '../sheet/read-sheet';
+import type { SheetAnalysis } from '../analysis/analysed';
+import { usedUpParts } from '../lines/read-sheet';
 import type { Tell, TellAction } from './tell';
 
 const look = (key: string, state: Tell['state'], says: string): Tell => ({ key, state, sentence: [says], track: null, action: null });

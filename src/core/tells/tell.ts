@@ -1,5 +1,5 @@
 import type { Figure } from '../figure';
-import type { HeatPlan } from '../sheet/kinds';
+import type { HeatPlan } from '../document/kinds';
 
 /** A stretch of a tell's sentence: plain words, or a figure that opens its working. */
 export type Stretch = string | { readonly figure: Figure; readonly shown: string };

@@ -1,11 +1,11 @@
 import { houseRange, plainNumber, withUnit, type Figure } from '../figure';
 import { SHELL_BEARS, SOAK_SPREAD, SOFTENING, SYRUP_OVER } from '../tin/house';
 import type { BiscuitCount } from '../tin/biscuits';
-import type { Build, BuiltLayer, PartUse } from '../tin/build';
+import type { Build, BuiltLayer, PartUse } from '../analysis/build';
 import type { PartSoak, SoakServed } from '../tin/sheet-soak';
 import { soakPace, uptakePct } from '../tin/soak';
 import type { Crown, Slice } from '../tin/yield';
-import type { SheetAnalysis } from '../sheet/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
 import { floorAreaMm2, floorAt } from '../vessel/profile';
 import type { Plan } from '../vessel/packing/lay';
 import { num } from './figures';

@@ -1,7 +1,7 @@
 import { isPerPortion } from '../vessel/profile';
 import { plainNumber, showFigure, showHours, withUnit, type Figure } from '../figure';
-import type { SheetAnalysis } from '../sheet/analyse';
-import { buildIn } from '../tin/build';
+import type { SheetAnalysis } from '../analysis/analysed';
+import { buildIn } from '../analysis/build';
 import { SOAK_BANDS } from '../tin/house';
 import { soaksOf, soakServed, type PartSoak } from '../tin/sheet-soak';
 import { crownOf } from '../tin/yield';

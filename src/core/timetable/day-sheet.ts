@@ -1,4 +1,4 @@
-import { dayClock } from './says';
+import { dayClock } from './clock-words';
 import type { PlannedTask, ServicePlan } from './service-plan';
 import type { Service } from './service-schema';
 import { localTime } from './zone';

@@ -1,10 +1,12 @@
 import { coldAnswers } from '../cold/ready';
 import { runCold } from '../cold/run';
 import { mainReady } from '../cold/tries';
-import { analyseSheet, type Kitchen, type PartAnalysis, type SheetAnalysis } from '../sheet/analyse';
-import { fitBowlfuls } from '../sheet/bowlfuls';
-import { scaleToPortions } from '../sheet/scale';
-import type { Sheet, Step } from '../sheet/schema';
+import { analyseSheet } from '../analysis/analyse';
+import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
+import { fitBowlfuls } from '../analysis/fit-bowlfuls';
+import { scaleToPortions } from '../rewrite/scale';
+import type { Sheet, Step } from '../document/schema';
 import { capacityMl, isPerPortion } from '../vessel/profile';
 import { fail, ok, type Result } from '../result';
 import type { Serving } from './service-schema';

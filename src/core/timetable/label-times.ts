@@ -1,4 +1,4 @@
-import type { SheetAnalysis } from '../sheet/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
 import type { ServicePlan } from './service-plan';
 
 /**

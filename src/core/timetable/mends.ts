@@ -1,11 +1,12 @@
 import { inSentence } from '../figure';
-import { isFreezer, placeOf } from '../cold/place';
+import { isFreezer, placeOf } from '../kitchen/place';
 import { capacityMl, isPerPortion } from '../vessel/profile';
 import type { DishCache } from './dish';
 import { dishOf } from './dish';
 import { madeOnce } from './made-once';
 import { likeParts } from './merges';
-import { clockOf, dayName, showSpan } from './says';
+import { showSpan } from './says';
+import { clockOf, dayName } from './clock-words';
 import { planService } from './service-plan';
 import { dishName, gapKey, taskId } from './names';
 import { serviceProject, type ServiceFacts } from './service-project';

@@ -1,5 +1,5 @@
 import { inSentence } from '../figure';
-import type { DueMoment } from '../sheet/due';
+import type { DueMoment } from '../batch/due';
 import type { PlannedTask, ServicePlan } from './service-plan';
 
 const MINUTE_MS = 60_000;

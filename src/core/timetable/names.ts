@@ -1,4 +1,4 @@
-import type { Sheet } from '../sheet/schema';
+import type { Sheet } from '../document/schema';
 import type { Service, Serving } from './service-schema';
 
 /** What stands for a serving among its tasks. */

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { KITCHEN } from '../../testing/sample';
 import { writtenSheet } from '../../testing/written';
 import { readCorpus } from '../../testing/reading-corpus';
-import { analyseSheet } from '../sheet/analyse';
-import type { Sheet } from '../sheet/schema';
+import { analyseSheet } from '../analysis/analyse';
+import type { Sheet } from '../document/schema';
 import { ownWorkOf } from './own-work';
 
 const workOf = (sheet: Sheet, times = 1, coldH: number | null = null) => ownWorkOf(analyseSheet(sheet, KITCHEN), KITCHEN, times, coldH);

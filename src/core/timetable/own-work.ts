@@ -1,9 +1,10 @@
-import { isFreezer, placeOf } from '../cold/place';
+import { isFreezer, placeOf } from '../kitchen/place';
 import { inSentence, plainNumber, showHours, withUnit } from '../figure';
-import type { Kitchen, PartAnalysis, SheetAnalysis } from '../sheet/analyse';
-import { goesByItself, type StepWork } from '../sheet/kinds';
-import type { Step } from '../sheet/schema';
-import { filledVessels } from '../tin/build';
+import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
+import type { Kitchen } from '../kitchen/kitchen';
+import { goesByItself, type StepWork } from '../document/kinds';
+import type { Step } from '../document/schema';
+import { filledVessels } from '../analysis/build';
 import { workOfStep } from '../ways/step-work';
 import { capacityMl, cavitiesOf } from '../vessel/profile';
 import { HOT_MOST_MIN, OVEN_HEATS_MIN, ROOM_PER_LITRE, UNCOVERED_MOST_MIN } from './house';

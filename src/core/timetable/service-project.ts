@@ -1,14 +1,14 @@
 import { inSentence } from '../figure';
 import { fail, ok, type Result } from '../result';
-import type { Kitchen } from '../sheet/analyse';
-import type { Sheet } from '../sheet/schema';
+import type { Kitchen } from '../kitchen/kitchen';
+import type { Sheet } from '../document/schema';
 import { dishOf, type Dish, type DishCache } from './dish';
 import { GROWS } from './house';
 import type { Gap, Goal, Machine, Pool, Project, Stay, Task } from './project';
 import type { Service } from './service-schema';
 import { dishName, gapKey, SERVED, servedTask, taskId } from './names';
 import type { WorkKind, WorkTask } from './work';
-import { dayClock } from './says';
+import { dayClock } from './clock-words';
 import { minuteOf, stretchesOf } from './zone';
 
 /** How far the batch of a serving has come; moments in minutes since 1970. */

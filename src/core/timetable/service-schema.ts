@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../result';
-import { CookSchema, type Cook } from './crew-schema';
+import { CookSchema, type Cook } from '../kitchen/crew-schema';
 import { isZone, minuteOf } from './zone';
 
 const id = z.string().min(1).max(60);

@@ -1,8 +1,8 @@
 import type { Ingredient } from '../composition/ingredient';
 import { inStockG, type StockPack } from '../larder/stock';
-import type { Kitchen } from '../sheet/analyse';
-import { eggBalance, isShellEgg, itemsFrom, packsFor, spareWords, usesOf, type EggBalance, type IngredientUse, type ShoppingItem } from '../sheet/shopping';
-import { biscuitOfPart, filledVessels } from '../tin/build';
+import type { Kitchen } from '../kitchen/kitchen';
+import { eggBalance, isShellEgg, itemsFrom, packsFor, spareWords, usesOf, type EggBalance, type IngredientUse, type ShoppingItem } from '../shopping/shopping';
+import { biscuitOfPart, filledVessels } from '../analysis/build';
 import type { Dish } from './dish';
 
 /** One thing of the whole service, with what the larder has of it. */

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { switchWay } from '../ways/switch';
 import { writeCalendar, writePlanCsv } from '../files/service-files';
 import { daySheets } from './day-sheet';
-import { batchPlan } from '../sheet/make-batch';
-import { freshProgress, progressAfter, withTimes, type Progress, type ProgressEvent } from '../sheet/batch';
+import { batchPlan } from '../batch/make-batch';
+import { freshProgress, progressAfter, withTimes, type Progress, type ProgressEvent } from '../batch/batch';
 import { GANNET_QUAY, SHEETS } from '../../testing/gannet-quay';
 import { tryCapacity, type Capacity } from './capacity';
 import { dishOf, newDishCache } from './dish';
@@ -19,7 +19,8 @@ import { serviceProject, type ServiceFacts, type SoFar } from './service-project
 import { readServiceDoc, type Service } from './service-schema';
 import { serviceShopping } from './service-shopping';
 import { soFarOf } from './so-far';
-import { DAILY, EMPTY_SERVICE } from './usual';
+import { EMPTY_SERVICE } from './usual';
+import { DAILY } from '../kitchen/usual-crew';
 import { localTime, minuteOf } from './zone';
 
 const kitchen = GANNET_QUAY;

@@ -1,4 +1,4 @@
-import type { BatchPlan, Progress } from '../sheet/batch';
+import type { BatchPlan, Progress } from '../batch/batch';
 import type { SoFar } from './service-project';
 
 const MINUTE_MS = 60_000;

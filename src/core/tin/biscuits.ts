@@ -1,10 +1,10 @@
 import type { Ingredient } from '../composition/ingredient';
 import { fail, type Result } from '../result';
-import type { SheetAnalysis } from '../sheet/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
 import type { LayPattern, Plan } from '../vessel/packing/lay';
 import { narrowestFloor, type Floor } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
-import { biscuitOfPart, buildIn, filledVessels, laidBiscuit } from './build';
+import { biscuitOfPart, buildIn, filledVessels, laidBiscuit } from '../analysis/build';
 
 /** One layer of biscuits that is to be laid. */
 export interface BiscuitLayer {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { KITCHEN, partsSheet } from '../../testing/sample';
 import { writtenSheet } from '../../testing/written';
-import { analyseSheet } from '../sheet/analyse';
-import { shownSteps } from '../sheet/method';
-import { filledVessels } from './build';
+import { analyseSheet } from '../analysis/analyse';
+import { shownSteps } from '../batch/method';
+import { filledVessels } from '../analysis/build';
 import { buildSays } from './build-says';
 
 const POTS = partsSheet(

@@ -1,6 +1,6 @@
 import { inSentence, plainNumber, withUnit } from '../figure';
-import type { SheetAnalysis } from '../sheet/analyse';
-import { buildIn, filledVessels, type BuiltLayer } from './build';
+import type { SheetAnalysis } from '../analysis/analysed';
+import { buildIn, filledVessels, type BuiltLayer } from '../analysis/build';
 
 /** 'Ladyfingers, 12' or 'Custard, 350 g'. */
 const layerSays = (l: BuiltLayer): string => `${inSentence(l.layer.part.name)} ${l.pieces !== null ? plainNumber(l.pieces, 0) : withUnit(plainNumber(l.massG, 0), 'g')}`;

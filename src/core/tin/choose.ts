@@ -1,9 +1,9 @@
 import { fail, ok, type Result } from '../result';
-import type { Use } from '../sheet/kinds';
-import type { ShelfVessel } from '../sheet/schema';
+import type { Use } from '../document/kinds';
+import type { ShelfVessel } from '../kitchen/schema';
 import { capacityMl, cavitiesOf, isPerPortion } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
-import type { Filled } from './build';
+import type { Filled } from '../analysis/build';
 
 /** Vessels that a batch could go into. */
 export interface Choice {

@@ -1,5 +1,5 @@
-import type { Build } from './build';
-import type { LaidLayer, Take, TinPlan } from './plan-schema';
+import type { Build } from '../analysis/build';
+import type { LaidLayer, Take, TinPlan } from '../document/tin-plan-schema';
 
 /** No layer is drawn or laid thinner, mm. */
 const THINNEST_MM = 1;

@@ -1,9 +1,9 @@
-import type { SheetAnalysis } from '../sheet/analyse';
-import type { PartKind } from '../sheet/kinds';
+import type { SheetAnalysis } from '../analysis/analysed';
+import type { PartKind } from '../document/kinds';
 import { floorAreaMm2, floorAt } from '../vessel/profile';
-import { biscuitOfPart, laidBiscuit, shareOfOne } from './build';
+import { biscuitOfPart, laidBiscuit, shareOfOne } from '../analysis/build';
 import { BED_MM, CREAM_MM, RIM_MM } from './house';
-import type { LaidLayer } from './plan-schema';
+import type { LaidLayer } from '../document/tin-plan-schema';
 
 /** The parts of a sheet by where they lie. */
 export interface Places {

@@ -1,9 +1,9 @@
 import { abvPct, volumeMl } from '../composition/density';
 import { per100 } from '../composition/mixture';
 import { ok, type Result } from '../result';
-import type { PartAnalysis, SheetAnalysis } from '../sheet/analyse';
-import { optionOf, questionNamed } from '../ways/questions';
-import { biscuitOfPart } from './build';
+import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
+import { optionOf, questionNamed } from '../schools/questions';
+import { biscuitOfPart } from '../analysis/build';
 import { softenedAfter, softeningOf, type Softening } from './softening';
 import { filledAfterRest, readingOf, secondsFor, soakOf, type Soak, type SoakInput, type SoakReading } from './soak';
 import { SOAK_BANDS } from './house';

@@ -2,7 +2,7 @@ import type { Ingredient } from '../composition/ingredient';
 import { readTable } from '../interpolate';
 import { fail, ok, within, type Result } from '../result';
 import { CREAM_GIVES, DIP_REFERENCE_C, SOAK_BANDS, SYRUP_OVER } from './house';
-import type { DipTest } from './plan-schema';
+import type { DipTest } from '../document/tin-plan-schema';
 
 type Biscuit = NonNullable<Ingredient['biscuit']>;
 

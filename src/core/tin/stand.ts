@@ -1,9 +1,9 @@
 import { plainNumber, showHours, withUnit } from '../figure';
 import { DOSE_BANDS, SET_NEEDS } from '../setting/house';
 import { hoursToSet } from '../setting/set';
-import type { SheetAnalysis } from '../sheet/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
 import { isTurnedOver } from '../vessel/profile';
-import type { Build } from './build';
+import type { Build } from '../analysis/build';
 import { MOST_HEIGHT_FACTOR, STANDS_MM } from './house';
 
 /** One answer to 'will it turn out and stand', in words. */

@@ -1,20 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { analyseSheet, type SheetAnalysis } from '../sheet/analyse';
-import { cutLayers } from '../sheet/layers';
-import type { Sheet } from '../sheet/schema';
+import { analyseSheet } from '../analysis/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
+import { cutLayers } from './cut-layers';
+import type { Sheet } from '../document/schema';
 import { capacityMl, STARTING_VESSELS, volumeBelowMl } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
 import { CONTEXT, ingredient, KITCHEN, LARDER, partsSheet } from '../../testing/sample';
 import { biscuitLayers, countBiscuits, layAsk, whyNoBiscuits } from './biscuits';
 import { laidAs } from './laid-as';
-import { biscuitOfPart, buildIn, filledVessels, shareOfOne, type Build } from './build';
+import { biscuitOfPart, buildIn, filledVessels, shareOfOne, type Build } from '../analysis/build';
 import { chooseVessels, WELL_FILLED } from './choose';
 import { layersInRepeats, repeatLimits } from './repeats';
 import { soakServed, soaksOf } from './sheet-soak';
 import { heightFactor, standLines } from './stand';
 import { cakesFrom, crownOf, discsFrom, gridFor, pipedFrom, rosetteMl, shellMl, sliceOf } from './yield';
-import { USUAL_TIN } from './usual';
+import { USUAL_TIN } from '../document/usual-tin';
 
 const vessel = (name: string): Vessel => STARTING_VESSELS.find((v) => v.name === name)!;
 const tin = (change: Partial<Sheet['tin']>): Partial<Sheet> => ({ tin: { ...USUAL_TIN, ...change } });

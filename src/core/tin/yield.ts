@@ -1,12 +1,12 @@
 import { houseRange } from '../figure';
 import { nutritionOf } from '../larder/nutrition';
 import { fail, ok, type Result } from '../result';
-import type { PartAnalysis, SheetAnalysis } from '../sheet/analyse';
+import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import { roundsInRect } from '../vessel/packing/rounds-in-rect';
 import { coverMl, fillingMl, type CakeSizes } from '../vessel/cover';
 import { floorAreaMm2, floorAt, isRound, isPerPortion } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
-import type { Build } from './build';
+import type { Build } from '../analysis/build';
 import { CUPCAKE_ML, PIPED_SPREAD, ROSETTE, SHELL, SHELL_BEARS } from './house';
 
 /** One slice of what stands in a vessel. */

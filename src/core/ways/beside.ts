@@ -1,6 +1,6 @@
 import type { Ingredient } from '../composition/ingredient';
-import { goesByItself } from '../sheet/kinds';
-import type { Sheet, Step } from '../sheet/schema';
+import { goesByItself } from '../document/kinds';
+import type { Sheet, Step } from '../document/schema';
 import type { StepTemplate } from './methods';
 import { plannedSteps, stepOf, type Planned } from './settle';
 import { workOfStep, workOfTemplate } from './step-work';

@@ -1,5 +1,5 @@
 import type { Role } from '../larder/role';
-import type { Family, PartKind } from '../sheet/kinds';
+import type { Family, PartKind } from '../document/kinds';
 
 /** A step as a way writes it; which lines it takes is said by role, the rest goes to the one that takes 'rest'. */
 export interface StepTemplate {

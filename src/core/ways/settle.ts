@@ -2,12 +2,12 @@ import type { Ingredient } from '../composition/ingredient';
 import { roleOf, type Role } from '../larder/role';
 import { splitLine } from '../measures/line';
 import { plainName } from '../measures/match';
-import { isLossText } from '../sheet/loss';
-import { usedUpParts } from '../sheet/read-sheet';
-import type { Line, Part, Sheet, Step } from '../sheet/schema';
-import type { PartKind } from '../sheet/kinds';
+import { isLossText } from '../lines/loss';
+import { usedUpParts } from '../lines/read-sheet';
+import type { Line, Part, Sheet, Step } from '../document/schema';
+import type { PartKind } from '../document/kinds';
 import { assemblyOf, methodOf, type MethodContext, type StepTemplate } from './methods';
-import { optionOf, questionNamed } from './questions';
+import { optionOf, questionNamed } from '../schools/questions';
 
 type Larder = ReadonlyMap<string, Ingredient>;
 

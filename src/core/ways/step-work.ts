@@ -1,5 +1,5 @@
-import type { StepWork } from '../sheet/kinds';
-import type { Step } from '../sheet/schema';
+import type { StepWork } from '../document/kinds';
+import type { Step } from '../document/schema';
 import type { StepTemplate } from './methods';
 
 /** What is done in the steps of the ways that neither whisk nor bake, by their key; anything else is done by hand. */

@@ -2,8 +2,8 @@ import type { Ingredient } from '../composition/ingredient';
 import { readLine, type Measures } from '../measures/line';
 import { roleOf, type Role } from '../larder/role';
 import { showGramsPlain } from '../figure';
-import type { Line, Part, Sheet } from '../sheet/schema';
-import { optionOf, questionNamed, WAY_QUESTIONS, type LineChange, type WayOption, type WayQuestion } from './questions';
+import type { Line, Part, Sheet } from '../document/schema';
+import { optionOf, questionNamed, WAY_QUESTIONS, type LineChange, type WayOption, type WayQuestion } from '../schools/questions';
 import { settleMethod } from './settle';
 
 type Larder = ReadonlyMap<string, Ingredient>;

@@ -6,11 +6,11 @@ import { SAMPLE_INGREDIENTS } from '../../data/sample/sample-ingredients';
 import { sampleDoc } from '../../data/sample/sample-kitchen';
 import { LARDER } from '../../testing/sample';
 import { matcherFor } from '../measures/match';
-import { addLine, newLine, removeLine, removeStep, setLineText, setPart, setStep } from '../sheet/edits';
-import { FAMILIES, PART_KINDS } from '../sheet/kinds';
-import { SheetSchema, type Sheet } from '../sheet/schema';
+import { addLine, newLine, removeLine, removeStep, setLineText, setPart, setStep } from '../editing/edits';
+import { FAMILIES, PART_KINDS } from '../document/kinds';
+import { SheetSchema, type Sheet } from '../document/schema';
 import { assemblyOf, methodOf } from './methods';
-import { WAY_QUESTIONS } from './questions';
+import { WAY_QUESTIONS } from '../schools/questions';
 import { settleMethod } from './settle';
 import { switchWay, waysOfPart, waysOfSheet } from './switch';
 

@@ -1,6 +1,6 @@
-import type { Family, HeatPlan, PartKind } from '../../core/sheet/kinds';
-import type { Sheet, WhiskPlan } from '../../core/sheet/schema';
-import type { TinPlan } from '../../core/tin/plan-schema';
+import type { Family, HeatPlan, PartKind } from '../../core/document/kinds';
+import type { Sheet, WhiskPlan } from '../../core/document/schema';
+import type { TinPlan } from '../../core/document/tin-plan-schema';
 
 /** A part as the sample kitchen's cooks wrote it down. */
 export interface SamplePart {

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { freshProgress, progressAfter, type ProgressEvent } from '../../core/sheet/batch';
+import { freshProgress, progressAfter, type ProgressEvent } from '../../core/batch/batch';
 import { makeBatchClient, type BatchState } from './batch-client';
 
 /** A server in the test: one batch, its revision checked as the real one does. */

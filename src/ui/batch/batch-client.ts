@@ -1,6 +1,6 @@
 import { createStore } from 'zustand/vanilla';
-import { progressAfter, ProgressEventSchema, type Progress, type ProgressEvent } from '../../core/sheet/batch';
-import type { ReadingKind } from '../../core/sheet/method';
+import { progressAfter, ProgressEventSchema, type Progress, type ProgressEvent } from '../../core/batch/batch';
+import type { ReadingKind } from '../../core/batch/method';
 
 /** A batch as the server last told it. */
 export interface BatchState {

@@ -1,7 +1,8 @@
 import { createStore } from 'zustand/vanilla';
 import { showSeconds } from '../../core/figure';
 import { dropToSlow, liveView, SILENT_AFTER_S, startLive, takeSample, type LiveView } from '../../core/foam/live';
-import type { Whip, WishedStage } from '../../core/foam/whisk';
+import type { Whip } from '../../core/foam/whisk';
+import type { WishedStage } from '../../core/foam/kinds';
 import { listen } from '../instruments/instrument-feed';
 
 /** A running whisk as the page follows it. */

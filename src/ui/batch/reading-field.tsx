@@ -1,8 +1,8 @@
 'use client';
 
 import { useId } from 'react';
-import { READING_FORMS, readReading } from '../../core/sheet/readings';
-import type { ReadingKind } from '../../core/sheet/method';
+import { READING_FORMS, readReading } from '../../core/batch/readings';
+import type { ReadingKind } from '../../core/batch/method';
 
 interface ReadingFieldProps {
   readonly kind: ReadingKind;

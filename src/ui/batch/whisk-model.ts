@@ -1,8 +1,8 @@
 import { eggLook, eggWhip, type EggWhip } from '../../core/foam/egg-whisk';
 import { peakLook, type PeakLook } from '../../core/foam/peak';
 import { networkAt, whip, type Whip } from '../../core/foam/whisk';
-import { correctedWhip } from '../../core/sheet/learnt';
-import type { StepWhisk } from '../../core/sheet/step-whisk';
+import { correctedWhip } from '../../core/analysis/learnt';
+import type { StepWhisk } from '../../core/analysis/step-whisk';
 import type { PeakTone } from '../peak';
 
 /** The cream of a step as it was forecast, corrected as it was then; null for an egg foam. */

@@ -3,7 +3,7 @@
 import { Dialog } from 'radix-ui';
 import { ClockTime } from '../clock-time';
 import { useSheet } from './sheet-provider';
-import type { Sheet } from '../../core/sheet/schema';
+import type { Sheet } from '../../core/document/schema';
 
 /** The lines of a sheet that the other one does not have. */
 const linesOnlyIn = (a: Sheet, b: Sheet): readonly string[] => {

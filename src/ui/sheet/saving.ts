@@ -1,4 +1,4 @@
-import type { Sheet } from '../../core/sheet/schema';
+import type { Sheet } from '../../core/document/schema';
 import type { SavedState, SheetStore, UndoStep } from './sheet-store';
 
 /** What the server answers to a save. */
@@ -101,7 +101,7 @@ export function readDraft(sheetId: string, like: Sheet): Draft | 'earlier' | nul
 export async function readEarlierDraft(sheetId: string): Promise<Draft | null> {
   try {
     const raw = JSON.parse(localStorage.getItem(draftKey(sheetId)) ?? 'null') as Partial<Record<keyof Draft, unknown>> | null;
-    const { readSheetDoc } = await import('../../core/sheet/schema');
+    const { readSheetDoc } = await import('../../core/document/schema');
     const doc = readSheetDoc(raw?.doc);
     return doc.ok && typeof raw?.baseRevision === 'number' ? { baseRevision: raw.baseRevision, doc: doc.value, screen: String(raw.screen ?? '') } : null;
   } catch {

@@ -1,5 +1,5 @@
-import type { SheetAnalysis } from '../../core/sheet/analyse';
-import { cutLayers } from '../../core/sheet/layers';
+import type { SheetAnalysis } from '../../core/analysis/analysed';
+import { cutLayers } from '../../core/tin/cut-layers';
 import { Cut } from '../cut';
 
 /** The cut of a sheet as it stands. */

@@ -2,8 +2,8 @@
 
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { Minus, Plus, Redo2, Undo2 } from 'lucide-react';
-import { addLine, newLine } from '../../core/sheet/edits';
-import { scaleToPortions } from '../../core/sheet/scale';
+import { addLine, newLine } from '../../core/editing/edits';
+import { scaleToPortions } from '../../core/rewrite/scale';
 import { OpensPanel } from '../opens-panel';
 import { Frame } from '../frame';
 import type { Command } from '../find';

@@ -2,9 +2,11 @@
 
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { matcherFor } from '../../core/measures/match';
-import { analyseSheet, kitchenOf, type Kitchen, type KitchenFacts, type SheetAnalysis } from '../../core/sheet/analyse';
-import type { EditContext } from '../../core/sheet/edits';
-import type { Sheet } from '../../core/sheet/schema';
+import { analyseSheet } from '../../core/analysis/analyse';
+import type { SheetAnalysis } from '../../core/analysis/analysed';
+import { kitchenOf, type Kitchen, type KitchenFacts } from '../../core/kitchen/kitchen';
+import type { EditContext } from '../../core/editing/edits';
+import type { Sheet } from '../../core/document/schema';
 import { dropDraft, isSameSheet, keepDraft, keepUndo, makeSaver, readDraft, readEarlierDraft, readUndo, screenName, type Draft } from './saving';
 import { makeSheetStore, type SavedState, type SheetState, type SheetStore } from './sheet-store';
 

@@ -1,5 +1,5 @@
 import { createStore } from 'zustand/vanilla';
-import type { Sheet } from '../../core/sheet/schema';
+import type { Sheet } from '../../core/document/schema';
 
 /** A sheet as the server last confirmed it. */
 export interface SavedState {

@@ -2,10 +2,10 @@
 
 import { useState } from 'react';
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
-import { moveStep, removeStep, setStep, setStepPart, setStepWork } from '../../core/sheet/edits';
-import type { ShownStep } from '../../core/sheet/method';
-import { STEP_WORK_NAMES, STEP_WORKS } from '../../core/sheet/kinds';
-import type { Sheet, Step } from '../../core/sheet/schema';
+import { moveStep, removeStep, setStep, setStepPart, setStepWork } from '../../core/editing/edits';
+import type { ShownStep } from '../../core/batch/method';
+import { STEP_WORK_NAMES, STEP_WORKS } from '../../core/document/kinds';
+import type { Sheet, Step } from '../../core/document/schema';
 import { workOfStep } from '../../core/ways/step-work';
 import { QuietChoice } from '../quiet-choice';
 

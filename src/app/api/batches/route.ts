@@ -1,9 +1,9 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { kitchenOf } from '../../../core/sheet/analyse';
-import { fitBowlfuls } from '../../../core/sheet/bowlfuls';
-import { batchPlan } from '../../../core/sheet/make-batch';
-import { scaleToPortions } from '../../../core/sheet/scale';
+import { kitchenOf } from '../../../core/kitchen/kitchen';
+import { fitBowlfuls } from '../../../core/analysis/fit-bowlfuls';
+import { batchPlan } from '../../../core/batch/make-batch';
+import { scaleToPortions } from '../../../core/rewrite/scale';
 import { servedSheet } from '../../../core/timetable/dish';
 import { startBatch } from '../../../data/batches';
 import type { KitchenDb } from '../../../data/kitchen-file';

@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { ColdPlaceSchema, KitchenRulesSchema, MixerSchema, ShelfVesselSchema } from '../../../core/sheet/schema';
+import { ColdPlaceSchema, KitchenRulesSchema, MixerSchema, ShelfVesselSchema } from '../../../core/kitchen/schema';
 import { saveThings } from '../../../data/kitchen-things';
 import { readBody, refuse, withKitchen } from '../answers';
 

@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { SheetSchema, type Sheet } from '../../../core/sheet/schema';
+import { SheetSchema, type Sheet } from '../../../core/document/schema';
 import { createSheet, listSheetNames } from '../../../data/sheets';
 import { readBody, withKitchen } from '../answers';
 

@@ -3,7 +3,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { proxy } from 'comlink';
 import type { Mend } from '../../../core/timetable/mends';
-import { dayClock, showSpan, taskSays } from '../../../core/timetable/says';
+import { showSpan, taskSays } from '../../../core/timetable/says';
+import { dayClock } from '../../../core/timetable/clock-words';
 import { coreForService } from '../../../workers/core-service';
 import { useService } from '../service-provider';
 

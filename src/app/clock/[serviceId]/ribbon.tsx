@@ -2,7 +2,8 @@
 
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Pin } from 'lucide-react';
-import { clockOf, dayClock, dayDate, showSpan } from '../../../core/timetable/says';
+import { showSpan } from '../../../core/timetable/says';
+import { clockOf, dayClock, dayDate } from '../../../core/timetable/clock-words';
 import type { PlannedServing, PlannedTask, ServicePlan } from '../../../core/timetable/service-plan';
 import { localTime, minuteOf } from '../../../core/timetable/zone';
 import { rowsByDish, rowsByMachine, type Row } from '../ribbon-rows';

@@ -3,7 +3,8 @@
 import Link from 'next/link';
 import { X } from 'lucide-react';
 import { inSentence } from '../../../core/figure';
-import { clockOf, dayClock, showSpan } from '../../../core/timetable/says';
+import { showSpan } from '../../../core/timetable/says';
+import { clockOf, dayClock } from '../../../core/timetable/clock-words';
 import type { PlannedGap, PlannedTask } from '../../../core/timetable/service-plan';
 import { gapKey } from '../../../core/timetable/names';
 import { localTime } from '../../../core/timetable/zone';

@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { READING_KINDS } from '../../../core/sheet/readings';
-import type { ReadingKind } from '../../../core/sheet/method';
+import { READING_KINDS } from '../../../core/batch/readings';
+import type { ReadingKind } from '../../../core/batch/method';
 import { makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
 import { ReadingField } from '../../../ui/batch/reading-field';
 

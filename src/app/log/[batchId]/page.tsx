@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { LABEL_SIZES } from '../../../core/files/label-sizes';
-import { compareOutcome } from '../../../core/sheet/readings';
+import { compareOutcome } from '../../../core/batch/readings';
 import { getBatch } from '../../../data/batches';
 import { batchLabels } from '../../../data/labels';
 import { listObservations } from '../../../data/observations';

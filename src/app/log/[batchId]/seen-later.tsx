@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useId, useRef, useState } from 'react';
 import { Camera } from 'lucide-react';
 import { showHours } from '../../../core/figure';
-import { readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/sheet/observation';
+import { readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/batch/observation';
 import { ClockTime } from '../../../ui/clock-time';
 import { useKept } from '../../../ui/use-kept';
 import { observationWords } from '../observation-words';

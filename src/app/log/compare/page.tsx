@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { showFactor, showGrams } from '../../../core/figure';
-import { compareOutcome } from '../../../core/sheet/readings';
+import { compareOutcome } from '../../../core/batch/readings';
 import { getBatch, listBatches, type StoredBatch } from '../../../data/batches';
 import { openedKitchen } from '../../../data/kitchen';
 import { listObservations } from '../../../data/observations';

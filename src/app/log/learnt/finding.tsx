@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { plainNumber } from '../../../core/figure';
 import type { LearnableFigure, Learnt } from '../../../core/learning/correction';
-import { batchesSay } from '../../../core/sheet/learnt';
+import { batchesSay } from '../../../core/analysis/learnt';
 import { ClockTime } from '../../../ui/clock-time';
 
 export interface FindingFacts {

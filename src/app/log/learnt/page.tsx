@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { LEARNABLE, learn } from '../../../core/learning/correction';
 import { openedKitchen } from '../../../data/kitchen';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
-import { correctionsFrom } from '../../../core/sheet/outcomes';
+import { correctionsFrom } from '../../../core/batch/outcomes';
 import { readOutcomes } from '../../../data/log';
 import { listBatches } from '../../../data/batches';
 import { Frame } from '../../../ui/frame';

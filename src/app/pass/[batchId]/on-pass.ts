@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { BatchPlan } from '../../../core/sheet/batch';
+import type { BatchPlan } from '../../../core/batch/batch';
 import type { BatchClient, ClientState } from '../../../ui/batch/batch-client';
 import type { TemperatureLog } from '../../../ui/batch/temperature-log';
 

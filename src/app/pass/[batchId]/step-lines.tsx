@@ -3,9 +3,9 @@
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Check } from 'lucide-react';
 import { showGrams } from '../../../core/figure';
-import { amountNow, rescaleTo } from '../../../core/sheet/batch';
+import { amountNow, rescaleTo } from '../../../core/batch/batch';
 import { readQuantity } from '../../../core/measures/quantity';
-import type { BatchPlan } from '../../../core/sheet/batch';
+import type { BatchPlan } from '../../../core/batch/batch';
 import { gramsOf } from '../../../instruments/wire';
 import { devicesOf, SILENT_MS, useInstruments } from '../../../ui/instruments/use-instruments';
 import { useNow } from '../../../ui/use-now';

@@ -1,8 +1,8 @@
 'use client';
 
 import { plainNumber, showRange, withUnit } from '../../../core/figure';
-import type { ReadingKind } from '../../../core/sheet/method';
-import { compareOutcome, readReading, type Readings } from '../../../core/sheet/readings';
+import type { ReadingKind } from '../../../core/batch/method';
+import { compareOutcome, readReading, type Readings } from '../../../core/batch/readings';
 import type { ClientState } from '../../../ui/batch/batch-client';
 import { ReadingField } from '../../../ui/batch/reading-field';
 import { gramsOf } from '../../../instruments/wire';

@@ -6,7 +6,7 @@ import { plainNumber, showHours, withUnit } from '../../../core/figure';
 import { COOLING_RULES, coolingVerdict } from '../../../core/heat/cooling';
 import { EGG_KIND_NAMES, eggVerdict, REFERENCE_MIN, type Reading } from '../../../core/heat/lethality';
 import { sugarPctAtBoil } from '../../../core/heat/syrup';
-import type { PlanStep } from '../../../core/sheet/batch';
+import type { PlanStep } from '../../../core/batch/batch';
 import { useKept } from '../../../ui/use-kept';
 import { devicesOf, useInstruments } from '../../../ui/instruments/use-instruments';
 import { useOnPass } from './on-pass';

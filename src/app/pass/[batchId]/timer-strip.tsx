@@ -3,8 +3,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { BellRing } from 'lucide-react';
 import { clockFace } from '../../../core/figure';
-import { isRunning, type Timer } from '../../../core/sheet/batch';
-import { elapsedS } from '../../../core/sheet/whisk-timer';
+import { isRunning, type Timer } from '../../../core/batch/batch';
+import { elapsedS } from '../../../core/batch/whisk-timer';
 import { allowSound, callSound } from '../../../ui/batch/call-sound';
 import { useNow } from '../../../ui/use-now';
 import { useOnPass } from './on-pass';

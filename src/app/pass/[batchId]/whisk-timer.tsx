@@ -2,10 +2,10 @@
 
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { clockFace, inSentence, showRoughSeconds, showSeconds } from '../../../core/figure';
-import { isRunning, timerOf, WHISK_TIMER, type PlanStep, type Timer } from '../../../core/sheet/batch';
-import { readReading } from '../../../core/sheet/readings';
-import { whiskAt, type StepWhisk } from '../../../core/sheet/step-whisk';
-import { elapsedS, phaseOf, timerMarks, type TimerMarks, type TimerPhase } from '../../../core/sheet/whisk-timer';
+import { isRunning, timerOf, WHISK_TIMER, type PlanStep, type Timer } from '../../../core/batch/batch';
+import { readReading } from '../../../core/batch/readings';
+import { whiskAt, type StepWhisk } from '../../../core/analysis/step-whisk';
+import { elapsedS, phaseOf, timerMarks, type TimerMarks, type TimerPhase } from '../../../core/batch/whisk-timer';
 import { allowSound } from '../../../ui/batch/call-sound';
 import { ENOUGH_SAMPLES, makeLiveWhisk, sensorWords, type LiveState } from '../../../ui/batch/live-whisk';
 import { creamOf, lookAt } from '../../../ui/batch/whisk-model';

@@ -1,9 +1,10 @@
 import { notFound } from 'next/navigation';
 import { plainNumber, showGrams } from '../../../core/figure';
-import { analyseSheet, kitchenOf } from '../../../core/sheet/analyse';
-import { lineName, shownSteps } from '../../../core/sheet/method';
-import { FAMILY_NAMES } from '../../../core/sheet/kinds';
-import { shoppingOf } from '../../../core/sheet/shopping';
+import { analyseSheet } from '../../../core/analysis/analyse';
+import { kitchenOf } from '../../../core/kitchen/kitchen';
+import { lineName, shownSteps } from '../../../core/batch/method';
+import { FAMILY_NAMES } from '../../../core/document/kinds';
+import { shoppingOf } from '../../../core/shopping/shopping';
 import { vesselSize } from '../../../core/vessel/profile';
 import { openedKitchen } from '../../../data/kitchen';
 import { readKitchenFacts } from '../../../data/kitchen-facts';

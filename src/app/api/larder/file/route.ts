@@ -1,5 +1,5 @@
 import { NextResponse } from 'next/server';
-import { MOST_CHARACTERS } from '../../../../core/files/table';
+import { MOST_CHARACTERS } from '../../../../core/table/table';
 import { readLarderCsv, writeLarderCsv } from '../../../../core/larder/larder-csv';
 import { readKitchenFacts } from '../../../../data/kitchen-facts';
 import { importIngredients } from '../../../../data/larder';

@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { SheetSchema } from '../../../../core/sheet/schema';
+import { SheetSchema } from '../../../../core/document/schema';
 import { getSheet, saveSheet } from '../../../../data/sheets';
 import { readBody, refuse, withKitchen } from '../../answers';
 

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { Result } from '../../../../core/result';
 import type { Capacity } from '../../../../core/timetable/capacity';
 import { MOST_PORTIONS } from '../../../../core/timetable/house';
-import { dayClock } from '../../../../core/timetable/says';
+import { dayClock } from '../../../../core/timetable/clock-words';
 import { dishName } from '../../../../core/timetable/names';
 import { minuteOf } from '../../../../core/timetable/zone';
 import { Choice } from '../../../../ui/choice';

@@ -7,7 +7,7 @@ import { declarations } from '../../../../core/files/tub-label';
 import { LABEL_SIZES, type LabelGridKey } from '../../../../core/files/label-sizes';
 import { dishOf, newDishCache } from '../../../../core/timetable/dish';
 import { labelTimes } from '../../../../core/timetable/label-times';
-import { fullMoment } from '../../../../core/timetable/says';
+import { fullMoment } from '../../../../core/timetable/clock-words';
 import { dishName } from '../../../../core/timetable/names';
 import { Choice } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';

@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import { daySheets, whenSays } from '../../../../core/timetable/day-sheet';
-import { clockOf, dayDate, dayName, showSpan } from '../../../../core/timetable/says';
+import { showSpan } from '../../../../core/timetable/says';
+import { clockOf, dayDate, dayName } from '../../../../core/timetable/clock-words';
 import type { PlannedTask } from '../../../../core/timetable/service-plan';
 import { localTime, minuteOf } from '../../../../core/timetable/zone';
 import { openedKitchen } from '../../../../data/kitchen';

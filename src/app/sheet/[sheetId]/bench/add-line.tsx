@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { showGrams } from '../../../../core/figure';
-import { readingOf } from '../../../../core/sheet/read-part';
-import { addLine, newLine } from '../../../../core/sheet/edits';
+import { readingOf } from '../../../../core/lines/read-part';
+import { addLine, newLine } from '../../../../core/editing/edits';
 import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { focusLineField } from './focus';

@@ -2,8 +2,8 @@
 
 import { settleMethod } from '../../../../core/ways/settle';
 import { addWayStep, besideWays, lackingWaySteps, takeWayStep } from '../../../../core/ways/beside';
-import { differenceSays } from '../../../../core/ways/says';
-import { filled } from '../../../../core/sheet/method';
+import { differenceSays } from '../../../../core/batch/way-says';
+import { filled } from '../../../../core/batch/method';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
 
 /** A written method beside the kitchen's way: one step can be taken from it, what it has besides added, or all of it taken. */

@@ -7,8 +7,8 @@ import { focusLineField } from './focus';
 import type { Drag } from './use-sortable-rows';
 import { plainNumber, showGrams } from '../../../../core/figure';
 import { splitLine } from '../../../../core/measures/line';
-import type { LineReading } from '../../../../core/sheet/read-part';
-import { setLineIngredient, setLineText } from '../../../../core/sheet/edits';
+import type { LineReading } from '../../../../core/lines/read-part';
+import { setLineIngredient, setLineText } from '../../../../core/editing/edits';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
 const StepChoice = lazy(() => import('./step-choice').then((m) => ({ default: m.StepChoice })));

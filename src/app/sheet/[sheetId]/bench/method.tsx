@@ -1,10 +1,10 @@
 'use client';
 
 import { lazy, useState } from 'react';
-import { addStep, moveStep } from '../../../../core/sheet/edits';
-import { shownSteps } from '../../../../core/sheet/method';
+import { addStep, moveStep } from '../../../../core/editing/edits';
+import { shownSteps } from '../../../../core/batch/method';
 import { besideWays } from '../../../../core/ways/beside';
-import { differenceSays } from '../../../../core/ways/says';
+import { differenceSays } from '../../../../core/batch/way-says';
 import { waysOfSheet } from '../../../../core/ways/switch';
 import { OpensPanel } from '../../../../ui/opens-panel';
 import { freshId } from '../../../../ui/sheet/fresh-id';

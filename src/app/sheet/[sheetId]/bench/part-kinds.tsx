@@ -1,8 +1,8 @@
 'use client';
 
-import { addPart } from '../../../../core/sheet/edits';
-import { PART_KINDS, PART_KIND_NAMES, type PartKind } from '../../../../core/sheet/kinds';
-import { startingPart } from '../../../../core/sheet/starting';
+import { addPart } from '../../../../core/editing/edits';
+import { PART_KINDS, PART_KIND_NAMES, type PartKind } from '../../../../core/document/kinds';
+import { startingPart } from '../../../../core/editing/starting';
 import { railHatch } from '../../../../ui/part-look';
 import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';

@@ -1,6 +1,6 @@
 'use client';
 
-import { divideLine, setLinePart, setLineStep } from '../../../../core/sheet/edits';
+import { divideLine, setLinePart, setLineStep } from '../../../../core/editing/edits';
 import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 

@@ -2,9 +2,9 @@
 
 import { useMemo, useState } from 'react';
 import { plainNumber, showGrams, withUnit } from '../../../../core/figure';
-import { analyseSheet } from '../../../../core/sheet/analyse';
-import { compareFigures } from '../../../../core/sheet/compare';
-import { BASIS_NAMES, swapOptions, type Basis, type SwapOption } from '../../../../core/sheet/swap';
+import { analyseSheet } from '../../../../core/analysis/analyse';
+import { compareFigures } from '../../../../core/rewrite/compare';
+import { BASIS_NAMES, swapOptions, type Basis, type SwapOption } from '../../../../core/rewrite/swap';
 import { FigurePairs } from '../../../../ui/difference-list';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
 

@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { compareSheets, isSame } from '../../../../core/sheet/compare';
+import { compareSheets, isSame } from '../../../../core/rewrite/compare';
 import { switchWay, waysOfPart, waysOfSheet } from '../../../../core/ways/switch';
-import { usualOption, type WayOption, type WayQuestion } from '../../../../core/ways/questions';
+import { usualOption, type WayOption, type WayQuestion } from '../../../../core/schools/questions';
 import { DifferenceList } from '../../../../ui/difference-list';
 import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';

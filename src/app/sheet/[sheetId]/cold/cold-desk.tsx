@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Pause, Play } from 'lucide-react';
 import { plainNumber, showHours, withUnit } from '../../../../core/figure';
-import type { ColdSetup } from '../../../../core/cold/setup-schema';
+import type { ColdSetup } from '../../../../core/document/cold-plan-schema';
 import type { ColdView } from '../../../../core/cold/view';
 import { valueAt } from '../../../../core/cold/run';
 import { mainReady } from '../../../../core/cold/tries';

@@ -1,7 +1,7 @@
 'use client';
 
-import type { ColdSetup } from '../../../../core/cold/setup-schema';
-import { isFreezer, placeOf, wallOfVessel } from '../../../../core/cold/place';
+import type { ColdSetup } from '../../../../core/document/cold-plan-schema';
+import { isFreezer, placeOf, wallOfVessel } from '../../../../core/kitchen/place';
 import { COVERS, UNDER_H, WALLS, type Cover, type Under, type Wall } from '../../../../core/heat/surface';
 import { plainNumber } from '../../../../core/figure';
 import { Choice } from '../../../../ui/choice';

@@ -3,7 +3,7 @@
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { showHours } from '../../../../core/figure';
-import type { ColdSetup } from '../../../../core/cold/setup-schema';
+import type { ColdSetup } from '../../../../core/document/cold-plan-schema';
 import { quickestFirst, type Tried } from '../../../../core/cold/tries';
 import { useNow } from '../../../../ui/use-now';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';

@@ -2,8 +2,8 @@
 
 import { lazy, Suspense, useMemo } from 'react';
 import { freezingCurve, frozenShare } from '../../../../core/heat/freezing';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import { frozenMixOf } from '../../../../core/sheet/frozen';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import { frozenMixOf } from '../../../../core/analysis/frozen';
 import { showHours, withUnit, plainNumber } from '../../../../core/figure';
 import type { ColdView } from '../../../../core/cold/view';
 

@@ -1,7 +1,8 @@
 'use client';
 
-import { analyseSheet, type SheetAnalysis } from '../../../../core/sheet/analyse';
-import { drinkSwaps, withoutAlcohol } from '../../../../core/sheet/without-alcohol';
+import { analyseSheet } from '../../../../core/analysis/analyse';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import { drinkSwaps, withoutAlcohol } from '../../../../core/rewrite/without-alcohol';
 import { plainNumber } from '../../../../core/figure';
 import { DifferenceList } from '../../../../ui/difference-list';
 import { freshId } from '../../../../ui/sheet/fresh-id';

@@ -3,8 +3,8 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { plainNumber, showGrams, withUnit } from '../../../../core/figure';
 import { freezingCurve } from '../../../../core/heat/freezing';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import { FREEZING_LEVERS, freezerOf, frozenMixOf, LEVER_NAMES, moveSliceTo, readFrozen, sliceC } from '../../../../core/sheet/frozen';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import { FREEZING_LEVERS, freezerOf, frozenMixOf, LEVER_NAMES, moveSliceTo, readFrozen, sliceC } from '../../../../core/analysis/frozen';
 import { QuantityField } from '../../../../ui/quantity-field';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 

@@ -3,11 +3,11 @@
 import { useId, useState } from 'react';
 import { plainNumber, showGrams, withUnit } from '../../../../core/figure';
 import { readCurve } from '../../../../core/heat/lethality';
-import type { PartAnalysis, SheetAnalysis } from '../../../../core/sheet/analyse';
-import { setPart } from '../../../../core/sheet/edits';
-import type { HeatPlan } from '../../../../core/sheet/kinds';
-import { eggOf } from '../../../../core/sheet/egg';
-import { meetingsOf, meetsAt, syrupOf } from '../../../../core/sheet/warmth';
+import type { PartAnalysis, SheetAnalysis } from '../../../../core/analysis/analysed';
+import { setPart } from '../../../../core/editing/edits';
+import type { HeatPlan } from '../../../../core/document/kinds';
+import { eggOf } from '../../../../core/analysis/egg';
+import { meetingsOf, meetsAt, syrupOf } from '../../../../core/analysis/warmth';
 import { Choice } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';

@@ -3,10 +3,11 @@
 import { showFigure, type Figure } from '../../../../core/figure';
 import { COOL_BOX_C, FROZEN_MONTHS } from '../../../../core/foam/house';
 import { holdOf } from '../../../../core/foam/hold';
-import { WISHED_STAGES } from '../../../../core/foam/whisk';
-import { holdInputOf, mainPart, type PartAnalysis, type SheetAnalysis } from '../../../../core/sheet/analyse';
-import { isWhippedKind } from '../../../../core/sheet/kinds';
-import { correctedHold, holdRange } from '../../../../core/sheet/learnt';
+import { WISHED_STAGES } from '../../../../core/foam/kinds';
+import { holdInputOf, mainPart } from '../../../../core/analysis/analyse';
+import type { PartAnalysis, SheetAnalysis } from '../../../../core/analysis/analysed';
+import { isWhippedKind } from '../../../../core/document/kinds';
+import { correctedHold, holdRange } from '../../../../core/analysis/learnt';
 import { holdFigure } from '../../../../core/tells/figures';
 import { FigureButton } from '../../../../ui/figure-button';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';

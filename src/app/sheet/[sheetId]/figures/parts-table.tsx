@@ -1,5 +1,5 @@
-import type { PartAnalysis, SheetAnalysis } from '../../../../core/sheet/analyse';
-import { isWhippedKind } from '../../../../core/sheet/kinds';
+import type { PartAnalysis, SheetAnalysis } from '../../../../core/analysis/analysed';
+import { isWhippedKind } from '../../../../core/document/kinds';
 import { fatFigure, sweetnessFigure } from '../../../../core/tells/figures';
 import { allFatFigure, densityFigure, partAbvFigure, partAirFigure, partAsWhole, weightFigure, wholeOf } from '../../../../core/tells/part-figures';
 import { FigureButton } from '../../../../ui/figure-button';

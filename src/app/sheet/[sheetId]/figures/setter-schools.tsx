@@ -1,7 +1,7 @@
 'use client';
 
 import { showGrams } from '../../../../core/figure';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
 import { gelatinForStrength } from '../../../../core/setting/gelatin';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 

@@ -2,9 +2,10 @@
 
 import { showGrams, showGramsPlain } from '../../../../core/figure';
 import { PARTED_WISH, wineFor } from '../../../../core/foam/syllabub';
-import { mainPart, type SheetAnalysis } from '../../../../core/sheet/analyse';
-import { wineOf } from '../../../../core/sheet/wine';
-import { setLineAmount } from '../../../../core/sheet/edits';
+import { mainPart } from '../../../../core/analysis/analyse';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import { wineOf } from '../../../../core/analysis/wine';
+import { setLineAmount } from '../../../../core/editing/edits';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
 /** The wine for a whole syllabub and for a parted one, each with one touch. */

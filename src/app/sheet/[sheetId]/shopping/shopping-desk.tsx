@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { plainNumber, showGrams, withUnit } from '../../../../core/figure';
 import type { Nutrition } from '../../../../core/larder/nutrition';
-import { shoppingOf, type EggBalance, type Shopping, type ShoppingItem } from '../../../../core/sheet/shopping';
+import { shoppingOf, type EggBalance, type Shopping, type ShoppingItem } from '../../../../core/shopping/shopping';
 import { SheetFrame } from '../../../../ui/sheet/sheet-frame';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
 import { BenchPages } from '../bench-pages';

@@ -6,9 +6,9 @@ import { plainNumber, showGrams, showGramsPlain, withUnit } from '../../../../co
 import { blendSources } from '../../../../core/balance/blend';
 import { blendToFat, readFat } from '../../../../core/foam/fat';
 import { fatG } from '../../../../core/composition/mixture';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import { addLine, newLine, removeLine } from '../../../../core/sheet/edits';
-import { isWhippedKind } from '../../../../core/sheet/kinds';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import { addLine, newLine, removeLine } from '../../../../core/editing/edits';
+import { isWhippedKind } from '../../../../core/document/kinds';
 import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 

@@ -3,9 +3,9 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Lock, LockOpen } from 'lucide-react';
 import { plainNumber, showGrams, showVolumeMl, withUnit } from '../../../../core/figure';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import { changesOf, goalChoices, movableLines, sheetProblem, startsLocked, usualBounds, type GoalChoice, type LineBounds, type LineChange, type SheetGoal } from '../../../../core/sheet/balance';
-import { setLineText } from '../../../../core/sheet/edits';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import { changesOf, goalChoices, movableLines, sheetProblem, startsLocked, usualBounds, type GoalChoice, type LineBounds, type LineChange, type SheetGoal } from '../../../../core/rewrite/balance';
+import { setLineText } from '../../../../core/editing/edits';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { TrackRuler } from '../../../../ui/track';
 import { useCalculator } from '../../../../workers/use-calculator';

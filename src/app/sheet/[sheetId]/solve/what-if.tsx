@@ -2,11 +2,13 @@
 
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { plainNumber, showGramsPlain, withUnit } from '../../../../core/figure';
-import { analyseSheet, type Kitchen, type SheetAnalysis } from '../../../../core/sheet/analyse';
-import { movableLines } from '../../../../core/sheet/balance';
-import { setLineAmount, setLineText, setPart } from '../../../../core/sheet/edits';
-import { isWhippedKind } from '../../../../core/sheet/kinds';
-import { leverRange, pulled, sweptFiguresOf, type Lever } from '../../../../core/sheet/sweep';
+import { analyseSheet } from '../../../../core/analysis/analyse';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import type { Kitchen } from '../../../../core/kitchen/kitchen';
+import { movableLines } from '../../../../core/rewrite/balance';
+import { setLineAmount, setLineText, setPart } from '../../../../core/editing/edits';
+import { isWhippedKind } from '../../../../core/document/kinds';
+import { leverRange, pulled, sweptFiguresOf, type Lever } from '../../../../core/rewrite/sweep';
 import { Choice } from '../../../../ui/choice';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { useSweep } from '../../../../workers/use-sweep';

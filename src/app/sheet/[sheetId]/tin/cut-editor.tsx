@@ -2,9 +2,9 @@
 
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { plainNumber, showGrams, showVolumeMl, withUnit } from '../../../../core/figure';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import { cutLayers } from '../../../../core/sheet/layers';
-import type { Build, BuiltLayer } from '../../../../core/tin/build';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import { cutLayers } from '../../../../core/tin/cut-layers';
+import type { Build, BuiltLayer } from '../../../../core/analysis/build';
 import { layerFigure } from '../../../../core/tells/tin-figures';
 import { cutWidthMm, halfWidthAt, isPerPortion } from '../../../../core/vessel/profile';
 import { CutDrawing, frameOf, Rule, type CutFrame } from '../../../../ui/cut';

@@ -4,10 +4,10 @@ import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Choice, Segments } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
 import { freshId } from '../../../../ui/sheet/fresh-id';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import type { Build } from '../../../../core/tin/build';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import type { Build } from '../../../../core/analysis/build';
 import { addLayer, plannedLayers, removeLayer, setTake, shiftLayer } from '../../../../core/tin/edit-layers';
-import type { TinPlan } from '../../../../core/tin/plan-schema';
+import type { TinPlan } from '../../../../core/document/tin-plan-schema';
 
 interface BarProps {
   readonly analysis: SheetAnalysis;

@@ -1,9 +1,9 @@
 'use client';
 
 import { plainNumber, showFactor, withUnit } from '../../../../core/figure';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import { scaleTo } from '../../../../core/sheet/scale';
-import type { Build } from '../../../../core/tin/build';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import { scaleTo } from '../../../../core/rewrite/scale';
+import type { Build } from '../../../../core/analysis/build';
 import { leftOverFigure } from '../../../../core/tells/tin-figures';
 import { capacityMl } from '../../../../core/vessel/profile';
 import { FigureButton } from '../../../../ui/figure-button';

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { Minus, Plus } from 'lucide-react';
 import { plainNumber } from '../../../../core/figure';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
 import { CREAM_MM } from '../../../../core/tin/house';
 import { layersInRepeats, placesOf, repeatedParts, repeatLimits } from '../../../../core/tin/repeats';
 import { QuantityField } from '../../../../ui/quantity-field';

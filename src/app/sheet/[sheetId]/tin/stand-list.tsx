@@ -1,5 +1,5 @@
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import type { Build } from '../../../../core/tin/build';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import type { Build } from '../../../../core/analysis/build';
 import { standLines } from '../../../../core/tin/stand';
 
 const MARKS = { in: '', near: 'Near: ', out: 'Look: ' } as const;

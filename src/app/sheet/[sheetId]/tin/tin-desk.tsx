@@ -3,11 +3,11 @@
 import { useState } from 'react';
 import Link from 'next/link';
 import { plainNumber, showVolumeMl, withUnit } from '../../../../core/figure';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import { buildIn, filledVessels, type Build } from '../../../../core/tin/build';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import { buildIn, filledVessels, type Build } from '../../../../core/analysis/build';
 import { filledWords } from '../../../../core/tin/choose';
 import { moveTop } from '../../../../core/tin/edit-layers';
-import type { TinPlan } from '../../../../core/tin/plan-schema';
+import type { TinPlan } from '../../../../core/document/tin-plan-schema';
 import { fillFigure } from '../../../../core/tells/figures';
 import { capacityMl } from '../../../../core/vessel/profile';
 import { slicedThrough } from '../../../../core/vessel/packing/sliced';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
 import { biscuitLayers, layAsk, type BiscuitLayer } from '../../../../core/tin/biscuits';
 import type { Plan } from '../../../../core/vessel/packing/lay';
 import type { Result } from '../../../../core/result';

@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { X } from 'lucide-react';
 import { plainNumber, showVolumeMl, withUnit } from '../../../../core/figure';
-import type { SheetAnalysis } from '../../../../core/sheet/analyse';
-import type { Sheet } from '../../../../core/sheet/schema';
+import type { SheetAnalysis } from '../../../../core/analysis/analysed';
+import type { Sheet } from '../../../../core/document/schema';
 import { chooseVessels, filledWords, type Choice as VesselChoice } from '../../../../core/tin/choose';
 import { capacityMl, isPerPortion } from '../../../../core/vessel/profile';
 import { Choice } from '../../../../ui/choice';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { analyseSheet } from '../../../../core/sheet/analyse';
-import { compareFigures, compareSheets, isSame } from '../../../../core/sheet/compare';
-import type { Sheet } from '../../../../core/sheet/schema';
+import { analyseSheet } from '../../../../core/analysis/analyse';
+import { compareFigures, compareSheets, isSame } from '../../../../core/rewrite/compare';
+import type { Sheet } from '../../../../core/document/schema';
 import type { VersionEntry } from '../../../../data/sheets';
 import { Choice } from '../../../../ui/choice';
 import { ClockTime } from '../../../../ui/clock-time';

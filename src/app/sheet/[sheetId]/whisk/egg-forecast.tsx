@@ -6,10 +6,10 @@ import { houseRange, plainNumber, showRange, showRoughSeconds, showSeconds, show
 import { eggBowlfulsNeeded, eggLook, eggOverrunAt, eggStageAt, type EggWhip } from '../../../../core/foam/egg-whisk';
 import { CLIMB_SHARE, EGG_FOAM_OVERRUN, EGG_FOAM_SPREAD, EGG_WHISK_SPREAD } from '../../../../core/foam/house';
 import { foamVolumeMl } from '../../../../core/foam/overrun';
-import type { PartAnalysis } from '../../../../core/sheet/analyse';
-import { setPart } from '../../../../core/sheet/edits';
-import { SPEEDS } from '../../../../core/foam/whisk';
-import type { WhiskPlan } from '../../../../core/sheet/schema';
+import type { PartAnalysis } from '../../../../core/analysis/analysed';
+import { setPart } from '../../../../core/editing/edits';
+import { SPEEDS } from '../../../../core/foam/kinds';
+import type { WhiskPlan } from '../../../../core/document/schema';
 import { eggWhiskFigure } from '../../../../core/tells/egg-figures';
 import { Choice, Segments } from '../../../../ui/choice';
 import { FigureButton } from '../../../../ui/figure-button';

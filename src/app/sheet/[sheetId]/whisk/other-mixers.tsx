@@ -4,9 +4,9 @@ import type { ReactNode } from 'react';
 import { showRoughSeconds } from '../../../../core/figure';
 import type { EggWhiskInput } from '../../../../core/foam/egg-whisk';
 import { creamInMixer, eggInMixer, type InMixer } from '../../../../core/foam/mixers';
-import type { PartAnalysis } from '../../../../core/sheet/analyse';
-import { correctedWhip, learntFor } from '../../../../core/sheet/learnt';
-import type { Mixer } from '../../../../core/sheet/schema';
+import type { PartAnalysis } from '../../../../core/analysis/analysed';
+import { correctedWhip, learntFor } from '../../../../core/analysis/learnt';
+import type { Mixer } from '../../../../core/kitchen/schema';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
 const WHY: Readonly<Record<Extract<InMixer, { bowlfuls: null }>['why'], string>> = { 'too-small': 'too small', 'not-reached': 'wires too high', never: 'never', 'no-air': 'brings no air' };

@@ -5,7 +5,8 @@ import { useEffect, useMemo, useRef } from 'react';
 import { clockFace, showSecondsRange } from '../../../../core/figure';
 import { STAGE_X } from '../../../../core/foam/house';
 import { pageTokens, type PageTokens } from '../../../../ui/page-tokens';
-import { networkAt, overrunAt, STAGES, type StopWindow, type Whip } from '../../../../core/foam/whisk';
+import { networkAt, overrunAt, type StopWindow, type Whip } from '../../../../core/foam/whisk';
+import { STAGES } from '../../../../core/foam/kinds';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
 

@@ -2,9 +2,9 @@
 
 import { plainNumber, showRoughSeconds, withUnit } from '../../../../core/figure';
 import { whiskChoices, whiskingWarmsC } from '../../../../core/foam/whisk-choices';
-import type { PartAnalysis } from '../../../../core/sheet/analyse';
-import { correctedWhip } from '../../../../core/sheet/learnt';
-import { inRoomBowlC } from '../../../../core/sheet/warmth';
+import type { PartAnalysis } from '../../../../core/analysis/analysed';
+import { correctedWhip } from '../../../../core/analysis/learnt';
+import { inRoomBowlC } from '../../../../core/analysis/warmth';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
 /** So warm is a kitchen in summer, and a cream from a fridge that is opened all day, °C. */

@@ -1,9 +1,9 @@
 'use client';
 
-import { SPEEDS, WISHED_STAGES } from '../../../../core/foam/whisk';
-import type { PartAnalysis } from '../../../../core/sheet/analyse';
-import { setPart } from '../../../../core/sheet/edits';
-import type { WhiskPlan } from '../../../../core/sheet/schema';
+import { SPEEDS, WISHED_STAGES } from '../../../../core/foam/kinds';
+import type { PartAnalysis } from '../../../../core/analysis/analysed';
+import { setPart } from '../../../../core/editing/edits';
+import type { WhiskPlan } from '../../../../core/document/schema';
 import { Choice, Segments } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';

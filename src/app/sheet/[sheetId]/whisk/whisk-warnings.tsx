@@ -4,8 +4,8 @@ import { plainNumber, withUnit } from '../../../../core/figure';
 import { BEST_FILL, GOOD_FILL } from '../../../../core/foam/house';
 import { bowlfulsNeeded, whiskWarnings, type WhiskWarning, type Whip } from '../../../../core/foam/whisk';
 import type { WhiskInput } from '../../../../core/foam/inputs';
-import type { PartAnalysis } from '../../../../core/sheet/analyse';
-import { setPart } from '../../../../core/sheet/edits';
+import type { PartAnalysis } from '../../../../core/analysis/analysed';
+import { setPart } from '../../../../core/editing/edits';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
 function words(warning: WhiskWarning, input: WhiskInput, w: Whip, mixer: string): string {

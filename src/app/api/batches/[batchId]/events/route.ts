@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { ProgressEventSchema } from '../../../../../core/sheet/batch';
+import { ProgressEventSchema } from '../../../../../core/batch/batch';
 import { recordEvent } from '../../../../../data/batches';
 import { readBody, refuse, withKitchen } from '../../../answers';
 

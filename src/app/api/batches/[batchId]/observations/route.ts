@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { cleanPhoto, MOST_PHOTO_BYTES, type CleanPhoto } from '../../../../../core/files/photo';
-import { OBSERVATION_KINDS, readObservation } from '../../../../../core/sheet/observation';
+import { OBSERVATION_KINDS, readObservation } from '../../../../../core/batch/observation';
 import { getBatch } from '../../../../../data/batches';
 import { addObservation, listObservations } from '../../../../../data/observations';
 import { refuse, withKitchen } from '../../../answers';

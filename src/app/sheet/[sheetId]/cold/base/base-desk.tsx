@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { BaseAnswer, BaseInput, BaseWay } from '../../../../../core/cold/base';
 import { COLD_SPREAD } from '../../../../../core/cold/house';
-import { airNow } from '../../../../../core/cold/place';
+import { airNow } from '../../../../../core/kitchen/place';
 import { plainNumber, showGrams, showHours, withUnit } from '../../../../../core/figure';
 import { STIRRED_SPREAD } from '../../../../../core/heat/stirred';
 import { coolingRulesOf } from '../../../../../core/heat/cooling';

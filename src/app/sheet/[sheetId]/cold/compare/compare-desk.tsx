@@ -1,7 +1,7 @@
 'use client';
 
 import { showHours } from '../../../../../core/figure';
-import type { ColdSetup } from '../../../../../core/cold/setup-schema';
+import type { ColdSetup } from '../../../../../core/document/cold-plan-schema';
 import type { ColdView } from '../../../../../core/cold/view';
 import { mainReady } from '../../../../../core/cold/tries';
 import type { Result } from '../../../../../core/result';

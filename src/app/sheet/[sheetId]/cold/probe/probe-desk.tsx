@@ -3,12 +3,12 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Fit } from '../../../../../core/cold/fit';
-import { placeOf } from '../../../../../core/cold/place';
+import { placeOf } from '../../../../../core/kitchen/place';
 import { plainNumber, showHours, withUnit } from '../../../../../core/figure';
 import { readCurve } from '../../../../../core/heat/lethality';
 import { AIR_H } from '../../../../../core/heat/surface';
 import type { Result } from '../../../../../core/result';
-import type { ColdPlace } from '../../../../../core/sheet/schema';
+import type { ColdPlace } from '../../../../../core/kitchen/schema';
 import { ClockTime } from '../../../../../ui/clock-time';
 import { SheetFrame } from '../../../../../ui/sheet/sheet-frame';
 import { useSheet } from '../../../../../ui/sheet/sheet-provider';

@@ -3,9 +3,9 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { plainNumber, withUnit } from '../../../../../core/figure';
-import { setLineAmount } from '../../../../../core/sheet/edits';
+import { setLineAmount } from '../../../../../core/editing/edits';
 import { countBiscuits, whyNoBiscuits, type BiscuitCount } from '../../../../../core/tin/biscuits';
-import type { TinPlan } from '../../../../../core/tin/plan-schema';
+import type { TinPlan } from '../../../../../core/document/tin-plan-schema';
 import { biscuitsFigure, coveredFigure } from '../../../../../core/tells/tin-figures';
 import { Choice, Segments } from '../../../../../ui/choice';
 import { FigureButton } from '../../../../../ui/figure-button';

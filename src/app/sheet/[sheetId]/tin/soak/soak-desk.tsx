@@ -3,12 +3,12 @@
 import Link from 'next/link';
 import { plainNumber, showGrams, showHours, withUnit } from '../../../../../core/figure';
 import { soakServed, soaksOf, type PartSoak } from '../../../../../core/tin/sheet-soak';
-import type { TinPlan } from '../../../../../core/tin/plan-schema';
+import type { TinPlan } from '../../../../../core/document/tin-plan-schema';
 import { soakOf, type SoakInput } from '../../../../../core/tin/soak';
 import { soakPortionFigure, softFigure, syrupFigure, uptakeFigure } from '../../../../../core/tells/tin-figures';
 import { soakTrack } from '../../../../../core/tells/tin-tells';
-import { setLineAmount } from '../../../../../core/sheet/edits';
-import type { SheetAnalysis } from '../../../../../core/sheet/analyse';
+import { setLineAmount } from '../../../../../core/editing/edits';
+import type { SheetAnalysis } from '../../../../../core/analysis/analysed';
 import { FigureButton } from '../../../../../ui/figure-button';
 import { QuantityField } from '../../../../../ui/quantity-field';
 import { SheetFrame } from '../../../../../ui/sheet/sheet-frame';

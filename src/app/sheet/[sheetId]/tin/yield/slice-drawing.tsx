@@ -1,6 +1,6 @@
-import type { SheetAnalysis } from '../../../../../core/sheet/analyse';
-import { cutLayers } from '../../../../../core/sheet/layers';
-import type { Build } from '../../../../../core/tin/build';
+import type { SheetAnalysis } from '../../../../../core/analysis/analysed';
+import { cutLayers } from '../../../../../core/tin/cut-layers';
+import type { Build } from '../../../../../core/analysis/build';
 import { floorAt, isPerPortion } from '../../../../../core/vessel/profile';
 import { Cut } from '../../../../../ui/cut';
 import { PART_LOOKS } from '../../../../../ui/part-look';

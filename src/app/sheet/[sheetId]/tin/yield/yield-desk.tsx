@@ -2,11 +2,11 @@
 
 import { useState } from 'react';
 import { plainNumber, showGrams, showVolumeMl, withUnit } from '../../../../../core/figure';
-import type { SheetAnalysis } from '../../../../../core/sheet/analyse';
-import { isWhippedKind } from '../../../../../core/sheet/kinds';
-import { buildIn, type Build } from '../../../../../core/tin/build';
+import type { SheetAnalysis } from '../../../../../core/analysis/analysed';
+import { isWhippedKind } from '../../../../../core/document/kinds';
+import { buildIn, type Build } from '../../../../../core/analysis/build';
 import { CUPCAKE_ML, PIPED_SPREAD } from '../../../../../core/tin/house';
-import type { TinPlan } from '../../../../../core/tin/plan-schema';
+import type { TinPlan } from '../../../../../core/document/tin-plan-schema';
 import { cakesFrom, crownOf, discsFrom, gridFor, pipedFrom, rosetteMl, shellMl, sliceOf } from '../../../../../core/tin/yield';
 import { bearsFigure, pipedFigure, sliceFigure } from '../../../../../core/tells/tin-figures';
 import { pressedMl, pressedThickness } from '../../../../../core/vessel/cover';

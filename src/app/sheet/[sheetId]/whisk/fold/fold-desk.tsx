@@ -5,7 +5,7 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { clockFace, houseRange, plainNumber, showGrams, showRange, showVolumeMl, withUnit } from '../../../../../core/figure';
 import { keptAfter } from '../../../../../core/foam/fold-strokes';
 import { FOLD_STROKES } from '../../../../../core/foam/house';
-import { foldPlansOf, type FoldPlan, type PlannedFold } from '../../../../../core/sheet/fold-plan';
+import { foldPlansOf, type FoldPlan, type PlannedFold } from '../../../../../core/analysis/fold-plan';
 import { foldFigure } from '../../../../../core/tells/fold-tells';
 import { FigureButton } from '../../../../../ui/figure-button';
 import { isTyping } from '../../../../../ui/frame';

@@ -1,6 +1,6 @@
 import { runningBatch } from '../../../../../data/batches';
 import { openedKitchen } from '../../../../../data/kitchen';
-import { isRunning } from '../../../../../core/sheet/batch';
+import { isRunning } from '../../../../../core/batch/batch';
 import { FoldDesk } from './fold-desk';
 
 /** Fold, with the clocks of what waits for it on Pass now. */

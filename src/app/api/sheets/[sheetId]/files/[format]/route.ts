@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import { isFileFormat, writeSheetFile } from '../../../../../../core/files/write';
-import { analyseSheet, kitchenOf } from '../../../../../../core/sheet/analyse';
+import { analyseSheet } from '../../../../../../core/analysis/analyse';
+import { kitchenOf } from '../../../../../../core/kitchen/kitchen';
 import { readKitchenFacts } from '../../../../../../data/kitchen-facts';
 import { getSheet } from '../../../../../../data/sheets';
 import { refuse, withKitchen } from '../../../../answers';

@@ -1,7 +1,8 @@
 import { NextResponse } from 'next/server';
 import { templateSvg } from '../../../../../../core/files/template';
 import { PAPERS, templatePdf, type Paper } from '../../../../../../core/files/template-pdf';
-import { analyseSheet, kitchenOf } from '../../../../../../core/sheet/analyse';
+import { analyseSheet } from '../../../../../../core/analysis/analyse';
+import { kitchenOf } from '../../../../../../core/kitchen/kitchen';
 import { biscuitLayers, layAsk } from '../../../../../../core/tin/biscuits';
 import { laidAs } from '../../../../../../core/tin/laid-as';
 import { readKitchenFacts } from '../../../../../../data/kitchen-facts';
