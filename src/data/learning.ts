@@ -1,6 +1,6 @@
 import { asc, eq, ne, sql } from 'drizzle-orm';
 import type { LearnableFigure } from '../core/learning/correction';
-import { BatchPlanSchema } from '../core/batch/batch';
+import { ForecastSchema } from '../core/batch/forecast';
 import type { KitchenCorrection } from '../core/learning/correction';
 import { correctionsOf, type LoggedBatch } from '../core/batch/outcomes';
 import type { ReadingKind } from '../core/batch/method';
@@ -26,19 +26,21 @@ export function loggedBatches(db: KitchenDb): readonly LoggedBatch[] {
     if (kind.success) taken.set(row.batchId, { ...taken.get(row.batchId), [kind.data]: row.value });
   }
   const answers = readAnswers(db);
-  const rows = db.select({ id: batches.id, at: batches.startedAt, plan: batches.plan }).from(batches).where(ne(batches.status, 'abandoned')).orderBy(asc(batches.startedAt)).all();
+  // Of a plan only its forecast is read: the steps of a hundred thousand batches are not.
+  const forecast = sql<string>`json_extract(${batches.plan}, '$.forecast')`;
+  const rows = db.select({ id: batches.id, at: batches.startedAt, forecast }).from(batches).where(ne(batches.status, 'abandoned')).orderBy(asc(batches.startedAt)).all();
   return rows.flatMap((row) => {
     const known = taken.get(row.id);
-    return known ? [{ id: row.id, at: row.at, forecast: BatchPlanSchema.shape.forecast.parse(row.plan.forecast), readings: known, answers: answers.get(row.id) ?? {} }] : [];
+    return known ? [{ id: row.id, at: row.at, forecast: ForecastSchema.parse(JSON.parse(row.forecast)), readings: known, answers: answers.get(row.id) ?? {} }] : [];
   });
 }
 
 const kept = new WeakMap<KitchenDb, { readonly stamp: string; readonly corrections: readonly KitchenCorrection[] }>();
 
-/** What the log makes of each house figure. Worked out anew only when a batch, a reading or an answer has changed. */
+/** What the log makes of each house figure. Worked out anew only when a reading, an answer or what was left off has changed: a tick on Pass is none of these. */
 export function readCorrections(db: KitchenDb, mixers: readonly Mixer[]): readonly KitchenCorrection[] {
-  const of = db.get<{ n: number; r: number; t: number; a: string | null }>(
-    sql`select (select count(*) from batches) n, (select coalesce(sum(revision), 0) from batches) r, (select count(*) + coalesce(sum(taken_at), 0) from readings) t, (select group_concat(batch_id || figure || answer) from outcome_answers) a`,
+  const of = db.get<{ n: number; o: number; t: number; a: string | null }>(
+    sql`select (select count(*) from readings) n, (select count(*) from batches where status = 'abandoned') o, (select coalesce(sum(taken_at), 0) + coalesce(sum(value), 0) from readings) t, (select group_concat(batch_id || figure || answer) from outcome_answers) a`,
   );
   const stamp = JSON.stringify([of, mixers]);
   const known = kept.get(db);

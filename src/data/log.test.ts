@@ -57,6 +57,15 @@ describe('what the log learns', () => {
     setLearning(db, false);
     expect(readKitchenFacts(db).corrections).toEqual([]);
   });
+  it('a tick on Pass teaches nothing, and makes no page learn the log anew; a reading does', () => {
+    const learnt = () => readCorrections(db, readKitchenFacts(db).mixers);
+    const was = learnt();
+    const b = getBatch(db, 'sample-1')!;
+    recordEvent(db, 'sample-1', { kind: 'tick', line: 'x', on: true }, b.revision, 1);
+    expect(learnt()).toBe(was);
+    recordEvent(db, 'sample-1', { kind: 'write', reading: 'minutes-to-stage', text: '5:01', was: '' }, getBatch(db, 'sample-1')!.revision, 1);
+    expect(learnt()).not.toBe(was);
+  });
   it('a batch that was left off teaches nothing', () => {
     const n = readOutcomes(db).length;
     const b = getBatch(db, 'sample-10')!;

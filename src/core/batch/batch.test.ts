@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
 import { writtenSheet } from '../../testing/written';
-import { amountNow, freshProgress, progressAfter, ProgressSchema, rescaleTo, stepAfter, timerOf, whileItRests, WHISK_TIMER, type Progress, type ProgressEvent } from './batch';
+import { amountNow, freshProgress, takenBy, type BatchPlan, progressAfter, ProgressSchema, rescaleTo, stepAfter, timerOf, whileItRests, WHISK_TIMER, type Progress, type ProgressEvent } from './batch';
 import { batchPlan } from './make-batch';
 import { whiskAt } from '../analysis/step-whisk';
 import { elapsedS, phaseOf, timerMarks } from './whisk-timer';
@@ -91,6 +91,15 @@ describe('off the plan', () => {
     expect(p).toMatchObject({ step: 2, done: ['s1'], pausedAt: 9 });
     expect(p.offPlan.map((o) => o.kind)).toEqual(['skipped', 'paused']);
     expect(progressAfter(p, { kind: 'off-plan', entry: { at: 20, kind: 'resumed', words: 'Goes on' } }).pausedAt).toBeNull();
+  });
+  it('of two steps of one name only the skipped one took nothing, until it is taken up again', () => {
+    const step = (key: string, grams: number) => ({ key, title: 'Stir it in', lines: [{ lineId: `l-${key}`, ingredientId: 'milk', massG: grams, name: 'milk', measure: '' }] });
+    const plan = { steps: [step('a', 100), step('b', 30)] } as unknown as BatchPlan;
+    const taken = (p: Progress): number => takenBy(plan, p, true).reduce((sum, t) => sum + t.massG, 0);
+    const skipped = after({ kind: 'skip', step: 1, key: 'b', title: 'Stir it in', at: 5 });
+    expect(taken(after())).toBe(130);
+    expect(taken(skipped)).toBe(100);
+    expect(taken(progressAfter(skipped, { kind: 'reopen', key: 'b' }))).toBe(130);
   });
   it('the next step is the next open one, and round to what was left open', () => {
     const steps = ['a', 'b', 'c', 'd'].map((key) => ({ key }));

@@ -93,6 +93,8 @@ export const ProgressSchema = z.preprocess(
     step: z.number().int().min(0).max(300),
     /** Keys of the steps that are behind. */
     done: z.array(z.string().max(80)).max(300).default([]),
+    /** Those of them that were skipped: nothing of theirs was taken. */
+    skipped: z.array(z.string().max(80)).max(300).default([]),
     /** When each of them was left behind; empty in batches of before it was written down. */
     doneAt: z.record(z.string().max(80), z.number()).default({}),
     ticks: z.array(z.string().max(120)).max(1000),
@@ -112,7 +114,7 @@ export const ProgressSchema = z.preprocess(
 );
 export type Progress = z.infer<typeof ProgressSchema>;
 
-export const freshProgress = (): Progress => ({ step: 0, done: [], doneAt: {}, ticks: [], weighed: {}, timers: [], fields: {}, note: '', scale: 1, pausedAt: null, offPlan: [], placeId: null });
+export const freshProgress = (): Progress => ({ step: 0, done: [], skipped: [], doneAt: {}, ticks: [], weighed: {}, timers: [], fields: {}, note: '', scale: 1, pausedAt: null, offPlan: [], placeId: null });
 
 const at = z.number();
 const tablet = z.string().max(40);
@@ -153,9 +155,9 @@ export function progressAfter(p: Progress, event: ProgressEvent): Progress {
     case 'go':
       return { ...p, step: event.step, done: event.done === undefined || p.done.includes(event.done) ? p.done : [...p.done, event.done] };
     case 'reopen':
-      return { ...p, done: p.done.filter((k) => k !== event.key) };
+      return { ...p, done: p.done.filter((k) => k !== event.key), skipped: p.skipped.filter((k) => k !== event.key) };
     case 'skip':
-      return written({ ...p, step: event.step, done: p.done.includes(event.key) ? p.done : [...p.done, event.key] }, { at: event.at, kind: 'skipped', words: `Skipped: ${event.title}` });
+      return written({ ...p, step: event.step, done: p.done.includes(event.key) ? p.done : [...p.done, event.key], skipped: p.skipped.includes(event.key) ? p.skipped : [...p.skipped, event.key] }, { at: event.at, kind: 'skipped', words: `Skipped: ${event.title}` });
     case 'tick':
       return { ...p, ticks: event.on ? [...p.ticks.filter((t) => t !== event.line), event.line] : p.ticks.filter((t) => t !== event.line) };
     case 'weigh':
@@ -216,9 +218,8 @@ export const amountNow = (p: Progress, line: { readonly lineId: string; readonly
  * left off those that were ticked. As weighed, without peel.
  */
 export function takenBy(plan: BatchPlan, p: Progress, finished: boolean): readonly { readonly ingredientId: string; readonly massG: number }[] {
-  const skipped = new Set(p.offPlan.filter((o) => o.kind === 'skipped').map((o) => o.words));
   return plan.steps
-    .filter((s) => !skipped.has(`Skipped: ${s.title}`))
+    .filter((s) => !p.skipped.includes(s.key))
     .flatMap((s) => s.lines.flatMap((l) => (l.ingredientId !== '' && l.massG > 0 && (finished || p.weighed[l.lineId] !== undefined || p.ticks.includes(l.lineId) || p.ticks.includes(`${MISE}:${l.lineId}`)) ? [{ ingredientId: l.ingredientId, massG: amountNow(p, l) }] : [])));
 }
 
