@@ -308,3 +308,22 @@ test.describe('a server that dies in the middle', () => {
     await expect(page.locator('[data-live="ready"]')).toContainText('Stopped after');
   });
 });
+
+test('what is sent twice because an answer was lost is done once: a start, a serving from three tablets, a change of scale', async ({ page }) => {
+  await page.goto('/');
+  const id = '7d1f3b52-94a6-4b1c-8c55-1a2b3c4d5e6f';
+  const start = () => page.request.post('/api/batches', { data: { id, sheetId: 'bay-leaf-chantilly', portions: 8 } });
+  for (const answer of [await start(), await start()]) expect(await answer.json()).toEqual({ id });
+  const event = { id: 'told-twice-by-one-tablet', event: { kind: 'rescale', factor: 1.5, words: 'more', at: 1 }, baseRevision: 1 };
+  const tell = async () => (await (await page.request.post(`/api/batches/${id}/events`, { data: event })).json()) as { kind: string; batch: { progress: { scale: number } } };
+  for (const answer of [await tell(), await tell()]) expect(answer).toMatchObject({ kind: 'done', batch: { progress: { scale: 1.5 } } });
+  await page.request.post(`/api/batches/${id}/events`, { data: { event: { kind: 'abandon', at: 2 }, baseRevision: 2 } });
+
+  const doc = { format: 'soft-peak-service', formatVersion: 1, name: 'Three tablets', zone: 'UTC', from: null, spareMin: 5, crew: [{ id: 'c', name: 'Cook', hours: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '07:00', to: '23:00' }] }], servings: [{ id: 'one', sheetId: 'bay-leaf-chantilly', portions: 8, at: '2026-12-24T19:00' }] };
+  const service = (await (await page.request.post('/api/services', { data: { doc } })).json()) as { id: string };
+  const tablets = await Promise.all([1, 2, 3].map(() => page.request.post('/api/batches', { data: { sheetId: 'bay-leaf-chantilly', serving: { serviceId: service.id, servingId: 'one' } } })));
+  const ids = await Promise.all(tablets.map(async (t) => ((await t.json()) as { id: string }).id));
+  expect(ids[0]).toMatch(/^[0-9a-f-]{36}$/);
+  expect(new Set(ids).size).toBe(1);
+});
+

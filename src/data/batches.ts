@@ -4,7 +4,7 @@ import type { ReadingKind } from '../core/batch/method';
 import { readReading, ReadingKindSchema, type Readings } from '../core/batch/readings';
 import { batchChanged } from './batch-watch';
 import type { KitchenDb } from './kitchen-file';
-import { batches, readings } from './schema';
+import { batchEvents, batches, readings } from './schema';
 import { drawStock } from './stock';
 
 export interface StoredBatch {
@@ -98,12 +98,14 @@ export type EventOutcome =
 /**
  * Does one thing to a batch that was read at `baseRevision`, in one transaction. A written field becomes a reading when
  * it can be read; an unreadable or emptied one takes the reading away, and its text stays.
+ * @param eventId of the screen that did it: one that is known already changes nothing, and is answered as done.
  */
-export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, baseRevision: number, now: number): EventOutcome {
+export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, baseRevision: number, now: number, eventId: string | null = null): EventOutcome {
   const outcome = db.transaction(
     (tx): EventOutcome => {
       const row = tx.select().from(batches).where(eq(batches.id, id)).get();
       if (!row) return { kind: 'gone' };
+      if (eventId !== null && tx.select().from(batchEvents).where(eq(batchEvents.id, eventId)).get()) return { kind: 'done', batch: stored(tx, row) };
       if (row.revision !== baseRevision) return { kind: 'behind', current: stored(tx, row) };
       const before = ProgressSchema.parse(row.progress);
       const progress = withTimes(before, progressAfter(before, event), now);
@@ -122,6 +124,7 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
       for (const kind of ReadingKindSchema.options) {
         if (progress.fields[kind] !== before.fields[kind]) setReading(tx, id, kind, progress.fields[kind] ?? '', now);
       }
+      if (eventId !== null) tx.insert(batchEvents).values({ id: eventId, batchId: id, at: now }).run();
       return { kind: 'done', batch: stored(tx, saved) };
     },
     { behavior: 'immediate' },

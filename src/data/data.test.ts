@@ -160,6 +160,17 @@ describe('batches', () => {
     expect(getSheet(db, 's')?.version).toBe(2);
     expect(getSheetVersion(db, 's', 1)?.parts[0]!.lines[0]!.text).toBe('600 g cream 36 %');
   });
+  it('an event that is told twice is done once, whatever revision it comes with', () => {
+    const b = start();
+    const more = { kind: 'rescale', factor: 1.5, words: 'more', at: 1 } as const;
+    const once = recordEvent(db, 'b', more, b.revision, 9, 'event-of-a-tablet');
+    const again = recordEvent(db, 'b', more, b.revision, 10, 'event-of-a-tablet');
+    expect(again).toEqual(once);
+    expect(getBatch(db, 'b')!.progress.scale).toBeCloseTo(1.5, 12);
+    expect(recordEvent(db, 'b', more, b.revision, 11, 'another-event')).toMatchObject({ kind: 'behind' });
+    expect(recordEvent(db, 'b', more, getBatch(db, 'b')!.revision, 12, 'another-event')).toMatchObject({ kind: 'done' });
+    expect(getBatch(db, 'b')!.progress.scale).toBeCloseTo(2.25, 12);
+  });
   it('turn what is written into readings, and take it back when it cannot be read', () => {
     const b = start();
     const write = (text: string, revision: number) => recordEvent(db, 'b', { kind: 'write', reading: 'cup-liquid', text, was: '' }, revision, 9);

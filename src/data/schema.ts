@@ -104,6 +104,19 @@ export const batches = sqliteTable(
   (t) => [index('batches_by_sheet').on(t.sheetId), index('batches_by_start').on(t.startedAt)],
 );
 
+/** What was done to a batch, by the id that its screen gave it: an event that is sent twice is known and changes nothing. */
+export const batchEvents = sqliteTable(
+  'batch_events',
+  {
+    id: text('id').primaryKey(),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batches.id),
+    at: integer('at').notNull(),
+  },
+  (t) => [index('batch_events_by_batch').on(t.batchId)],
+);
+
 export const readings = sqliteTable(
   'readings',
   {

@@ -1,9 +1,10 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { showFactor, showGrams } from '../../core/figure';
 import { allowSound } from '../../ui/batch/call-sound';
+import { freshUuid } from '../../ui/sheet/fresh-id';
 
 interface StartBatchProps {
   readonly sheetId: string;
@@ -26,12 +27,16 @@ export function StartBatch({ sheetId, portions, versions, steps }: StartBatchPro
   const written = versions.find((v) => v.number === version)?.portions ?? portions;
   const wanted = Number(wish.trim());
   const good = Number.isInteger(wanted) && wanted >= 1 && wanted <= MOST;
+  // An answer that was lost and is asked for again starts no second batch.
+  const asked = useRef<{ readonly what: string; readonly id: string } | null>(null);
   const start = async () => {
+    const what = `${version} ${wanted}`;
+    if (asked.current?.what !== what) asked.current = { what, id: freshUuid() };
     setStarting(true);
     setTrouble(null);
     allowSound();
     try {
-      const response = await fetch('/api/batches', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ sheetId, version, portions: wanted }) });
+      const response = await fetch('/api/batches', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: asked.current.id, sheetId, version, portions: wanted }) });
       const body = (await response.json()) as { id?: string; says?: string };
       if (response.ok && body.id) {
         router.push(`/pass/${body.id}`);

@@ -2,18 +2,22 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { freshProgress, progressAfter, type ProgressEvent } from '../../core/batch/batch';
 import { makeBatchClient, type BatchState } from './batch-client';
 
-/** A server in the test: one batch, its revision checked as the real one does. */
+/** A server in the test: one batch, its revision and the ids of its events checked as the real one does. */
 function server() {
-  const state = { batch: { id: 'b', revision: 1, progress: freshProgress(), status: 'running' } as BatchState, away: false, calls: 0 };
+  const known = new Set<string>();
+  const state = { loses: 0, batch: { id: 'b', revision: 1, progress: freshProgress(), status: 'running' } as BatchState, away: false, calls: 0 };
   const write = (event: ProgressEvent) => {
     state.batch = { ...state.batch, revision: state.batch.revision + 1, progress: progressAfter(state.batch.progress, event) };
   };
   vi.stubGlobal('fetch', async (_url: string, init: { body: string }) => {
     state.calls++;
     if (state.away) throw new TypeError('away');
-    const { event, baseRevision } = JSON.parse(init.body) as { event: ProgressEvent; baseRevision: number };
+    const { id, event, baseRevision } = JSON.parse(init.body) as { id: string; event: ProgressEvent; baseRevision: number };
+    if (known.has(id)) return Response.json({ kind: 'done', batch: state.batch });
     if (baseRevision !== state.batch.revision) return Response.json({ kind: 'behind', current: state.batch }, { status: 409 });
     write(event);
+    known.add(id);
+    if (state.loses-- > 0) throw new TypeError('the answer was lost');
     return Response.json({ kind: 'done', batch: state.batch });
   });
   return { state, write };
@@ -70,6 +74,28 @@ describe('a batch on one screen', () => {
     await vi.advanceTimersByTimeAsync(3500);
     expect(state.batch.progress.fields['cup-liquid']).toBe('120');
     expect(c.get()).toMatchObject({ trouble: null, pending: [] });
+  });
+  it('an answer that is lost does nothing twice: the scale is once what it was made', async () => {
+    vi.useFakeTimers();
+    const { state } = server();
+    state.loses = 1;
+    const c = makeBatchClient(first);
+    await c.act({ kind: 'rescale', factor: 1.5, words: 'more', at: 1 });
+    expect(c.get().pending).toHaveLength(1);
+    await vi.advanceTimersByTimeAsync(3500);
+    expect(state.batch.progress.scale).toBeCloseTo(1.5, 12);
+    expect(c.get()).toMatchObject({ pending: [], trouble: null });
+    expect(c.get().progress.scale).toBeCloseTo(1.5, 12);
+  });
+  it('one kept event in two tabs is done once', async () => {
+    const { state } = server();
+    state.away = true;
+    await makeBatchClient(first).act({ kind: 'rescale', factor: 2, words: 'more', at: 1 });
+    state.away = false;
+    for (const tab of [makeBatchClient(first), makeBatchClient(first)]) tab.resume();
+    await vi.waitFor(() => expect(state.batch.revision).toBeGreaterThan(1));
+    await vi.waitFor(() => expect(localStorage.getItem('soft-peak:events:b')).toBeNull());
+    expect(state.batch.progress.scale).toBeCloseTo(2, 12);
   });
   it('after a reload takes up what was never told', async () => {
     const { state } = server();

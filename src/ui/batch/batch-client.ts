@@ -1,4 +1,6 @@
+import { z } from 'zod';
 import { createStore } from 'zustand/vanilla';
+import { freshId } from '../sheet/fresh-id';
 import { progressAfter, ProgressEventSchema, type Progress, type ProgressEvent } from '../../core/batch/batch';
 import type { ReadingKind } from '../../core/batch/method';
 
@@ -17,10 +19,14 @@ export interface Clash {
   readonly mine: string;
 }
 
+/** Something done here, with the id by which the server knows it when it is told twice. */
+const PendingSchema = z.object({ id: z.string().min(8).max(60), event: ProgressEventSchema });
+type Pending = Readonly<z.infer<typeof PendingSchema>>;
+
 export interface ClientState {
   readonly batch: BatchState;
   /** Done here and not yet confirmed. */
-  readonly pending: readonly ProgressEvent[];
+  readonly pending: readonly Pending[];
   /** The server's progress with the pending events on top: what is shown. */
   readonly progress: Progress;
   /** Why nothing is sent at the moment; null while all is well. */
@@ -35,19 +41,19 @@ const AWAY = 'The server does not answer. Everything is kept on this tablet and 
 
 const kept = (id: string): string => `soft-peak:events:${id}`;
 
-function readKept(id: string): ProgressEvent[] {
+function readKept(id: string): Pending[] {
   try {
     const raw = JSON.parse(localStorage.getItem(kept(id)) ?? '[]') as unknown[];
     return raw.flatMap((e) => {
-      const event = ProgressEventSchema.safeParse(e);
-      return event.success ? [event.data] : [];
+      const pending = PendingSchema.safeParse(e);
+      return pending.success ? [pending.data] : [];
     });
   } catch {
     return [];
   }
 }
 
-function keep(id: string, pending: readonly ProgressEvent[]): void {
+function keep(id: string, pending: readonly Pending[]): void {
   try {
     if (pending.length === 0) localStorage.removeItem(kept(id));
     else localStorage.setItem(kept(id), JSON.stringify(pending));
@@ -56,7 +62,7 @@ function keep(id: string, pending: readonly ProgressEvent[]): void {
   }
 }
 
-const applied = (progress: Progress, events: readonly ProgressEvent[]): Progress => events.reduce(progressAfter, progress);
+const applied = (progress: Progress, pending: readonly Pending[]): Progress => pending.reduce((p, { event }) => progressAfter(p, event), progress);
 
 export interface BatchClient {
   readonly get: () => ClientState;
@@ -76,7 +82,7 @@ export function makeBatchClient(batch: BatchState): BatchClient {
   const { getState: get, setState: set } = store;
   let sending: Promise<void> | null = null;
 
-  const setPending = (pending: readonly ProgressEvent[], known = get().batch) => {
+  const setPending = (pending: readonly Pending[], known = get().batch) => {
     keep(batch.id, pending);
     set({ batch: known, pending, progress: applied(known.progress, pending) });
   };
@@ -84,12 +90,13 @@ export function makeBatchClient(batch: BatchState): BatchClient {
   /** Sends the first pending event; true when the next may follow at once. */
   const sendFirst = async (): Promise<boolean> => {
     const { batch: known, pending } = get();
-    const [event] = pending;
-    if (!event) return false;
+    const [first] = pending;
+    if (!first) return false;
+    const { event } = first;
     const response = await fetch(`/api/batches/${batch.id}/events`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ event, baseRevision: known.revision }),
+      body: JSON.stringify({ ...first, baseRevision: known.revision }),
       keepalive: true,
     });
     const answer = (await response.json()) as Answer;
@@ -133,10 +140,11 @@ export function makeBatchClient(batch: BatchState): BatchClient {
 
   const act = async (event: ProgressEvent): Promise<void> => {
     const { pending } = get();
-    const last = pending.at(-1);
+    const last = pending.at(-1)?.event;
     // The first may be on its way already; only a later one can still be rewritten.
     const rewrites = event.kind === 'write' && pending.length > 1 && last?.kind === 'write' && last.reading === event.reading;
-    setPending(rewrites ? [...pending.slice(0, -1), { ...event, was: last.was }] : [...pending, event]);
+    const id = `${freshId()}-${freshId()}`;
+    setPending(rewrites ? [...pending.slice(0, -1), { id, event: { ...event, was: last.was } }] : [...pending, { id, event }]);
     await send();
   };
 
@@ -166,7 +174,9 @@ export function makeBatchClient(batch: BatchState): BatchClient {
     resume: () => {
       const before = readKept(batch.id);
       if (before.length === 0) return;
-      setPending([...before, ...get().pending]);
+      // What this screen has in hand already lies there too.
+      const here = get().pending.filter((p) => !before.some((b) => b.id === p.id));
+      setPending([...before, ...here]);
       void send();
     },
   };

@@ -5,21 +5,23 @@ import { fitBowlfuls } from '../../../core/analysis/fit-bowlfuls';
 import { batchPlan } from '../../../core/batch/make-batch';
 import { scaleToPortions } from '../../../core/rewrite/scale';
 import { servedSheet } from '../../../core/timetable/dish';
-import { startBatch } from '../../../data/batches';
+import { getBatch, startBatch } from '../../../data/batches';
 import type { KitchenDb } from '../../../data/kitchen-file';
 import { getService, setServingBatch } from '../../../data/services';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { getSheet, getSheetVersion } from '../../../data/sheets';
 import { readBody, refuse, withKitchen } from '../answers';
 
-const StartSchema = z.object({ sheetId: z.string().min(1).max(80), version: z.number().int().positive().optional(), portions: z.number().int().optional(), serving: z.object({ serviceId: z.string().min(1).max(80), servingId: z.string().min(1).max(60) }).optional() });
+const StartSchema = z.object({ id: z.string().min(8).max(60).optional(), sheetId: z.string().min(1).max(80), version: z.number().int().positive().optional(), portions: z.number().int().optional(), serving: z.object({ serviceId: z.string().min(1).max(80), servingId: z.string().min(1).max(60) }).optional() });
 
-/** Starts a batch of a version of a sheet, at a scale: its steps and forecast are frozen with it. */
+/** Starts a batch of a version of a sheet, at a scale: its steps and forecast are frozen with it. Twice with one id it is one batch. */
 export async function POST(request: Request) {
   const body = await readBody(request, StartSchema);
   if (!body.ok) return body.answer;
   return withKitchen((db) => {
-    const { sheetId, version, portions, serving: of } = body.value;
+    const { id = crypto.randomUUID(), sheetId, version, portions, serving: of } = body.value;
+    // An answer that was lost is asked for again: the batch is there already.
+    if (getBatch(db, id)) return NextResponse.json({ id }, { status: 200 });
     if (of) return startServing(db, of.serviceId, of.servingId);
     const sheet = getSheet(db, sheetId);
     if (!sheet) return refuse(404, 'This sheet is no longer in the kitchen.');
@@ -32,7 +34,7 @@ export async function POST(request: Request) {
     const fitting = scaled.value.portions > doc.portions ? fitBowlfuls(scaled.value, kitchen) : scaled.value;
     const plan = batchPlan(fitting, kitchen, scaled.value.portions / doc.portions);
     if (!plan.ok) return refuse(422, plan.fault.says);
-    const batch = startBatch(db, { id: crypto.randomUUID(), sheetId, sheetVersion: version ?? sheet.version, portions: scaled.value.portions, plan: plan.value, startedAt: Date.now() });
+    const batch = startBatch(db, { id, sheetId, sheetVersion: version ?? sheet.version, portions: scaled.value.portions, plan: plan.value, startedAt: Date.now() });
     return NextResponse.json({ id: batch.id }, { status: 201 });
   });
 }
@@ -42,6 +44,9 @@ function startServing(db: KitchenDb, serviceId: string, servingId: string) {
   const service = getService(db, serviceId);
   const serving = service?.doc.servings.find((s) => s.id === servingId);
   if (!serving) return refuse(404, 'This serving is no longer in the service.');
+  // Another tablet was quicker: its batch is the one.
+  const there = serving.batchId ? getBatch(db, serving.batchId) : null;
+  if (there && there.status !== 'abandoned') return NextResponse.json({ id: there.id }, { status: 200 });
   const sheet = getSheet(db, serving.sheetId);
   if (!sheet) return refuse(404, 'Its sheet is no longer in the kitchen.');
   const kitchen = kitchenOf(readKitchenFacts(db));
