@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { Suspense } from 'react';
+import { inSentence } from '../core/figure';
 import { kitchenOf } from '../core/kitchen/kitchen';
 import { listBatches } from '../data/batches';
 import { openedKitchen } from '../data/kitchen';
@@ -38,7 +39,7 @@ export default async function Today() {
               {running.map((b) => (
                 <li key={b.id} className="flex flex-wrap items-center justify-between gap-3 border-t border-steel py-3">
                   <span>
-                    <span className="font-[650]">{b.plan.sheetName}</span>, step {Math.min(b.progress.step + 1, b.plan.steps.length)} of {b.plan.steps.length}: {b.plan.steps[b.progress.step]?.title.toLowerCase()}
+                    <span className="font-[650]">{b.plan.sheetName}</span>, step {Math.min(b.progress.step + 1, b.plan.steps.length)} of {b.plan.steps.length}: {inSentence(b.plan.steps[b.progress.step]?.title ?? '')}
                   </span>
                   <Link href={`/pass/${b.id}`} className="btn btn-act">
                     Go on

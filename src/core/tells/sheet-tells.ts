@@ -107,7 +107,7 @@ function fatTell(a: PartAnalysis, s: SheetAnalysis): Tell {
   const parts = s.sheet.family === 'syllabub' && s.sheet.ways.syllabub === 'parted' && a.fatPct < 33;
   const sentence: Stretch[] = ['Fat in the bowl ', show(fat), `: ${parts ? 'lean enough for a drink to gather under it' : reading.says}`];
   const window = a.whip.ok && a.window.ok ? windowFigure(a, a.whip.value, a.window.value) : null;
-  if (window) sentence.push('; ', show(window), ' to stop in.');
+  if (window) sentence.push('; window ', show(window), '.');
   else sentence.push('.');
   return {
     key: 'fat',

@@ -96,9 +96,10 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
                   <li key={d}>{d}</li>
                 ))}
               </ul>
-              <p className="mt-2 flex flex-wrap gap-2">
+              <p className="mt-2 flex flex-wrap gap-x-4 gap-y-1.5 text-[14px]">
+                <span className="text-ink-soft">Print on</span>
                 {Object.entries(LABEL_SIZES).map(([grid, name]) => (
-                  <a key={grid} href={`/api/batches/${batch.id}/labels?grid=${grid}`} target="_blank" className="min-h-9 border-b-2 border-yolk font-semibold hover:bg-yolk-pale pointer-coarse:min-h-11">
+                  <a key={grid} href={`/api/batches/${batch.id}/labels?grid=${grid}`} target="_blank" className="border-b-2 border-yolk font-semibold hover:bg-yolk-pale pointer-coarse:py-3">
                     {name}
                   </a>
                 ))}

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { plainNumber, withUnit } from '../../../core/figure';
+import { inSentence, plainNumber, withUnit } from '../../../core/figure';
 
 const LineChart = dynamic(() => import('../../../ui/line-chart').then((m) => m.LineChart), { ssr: false });
 
@@ -27,7 +27,7 @@ export function TemperaturesOf({ samples, steps }: TemperaturesOfProps) {
           <div key={step.key} className="border-t border-steel-light py-2">
             <p>
               {step.partName && `${step.partName}: `}
-              {step.title.toLowerCase()}, {of.length} readings, at the end <span className="fig">{withUnit(plainNumber(last.tC, 1), '°C')}</span>
+              {inSentence(step.title)}, {of.length} readings, at the end <span className="fig">{withUnit(plainNumber(last.tC, 1), '°C')}</span>
             </p>
             {of.length > 1 && (
               <div className="mt-1 h-44">

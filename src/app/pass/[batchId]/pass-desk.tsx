@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useState, useSyncExternalStore } from 'react';
 import { ArrowLeft, ArrowRight, Check } from 'lucide-react';
 import { isRunning, MISE, stepAfter, timerOf, whileItRests, type BatchPlan, type PlanStep } from '../../../core/batch/batch';
-import { plainNumber, showFactor, withUnit } from '../../../core/figure';
+import { inSentence, plainNumber, showFactor, withUnit } from '../../../core/figure';
 import { READING_FORMS } from '../../../core/batch/readings';
 import { allowSound } from '../../../ui/batch/call-sound';
 import { makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
@@ -67,7 +67,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
     if (after === at) return;
     // What it made waits for its use no longer than so.
     if (step.useWithinMin && !progress.done.includes(step.key) && !isRunning(timerOf(progress, `use:${step.key}`))) {
-      void client.act({ kind: 'timer-start', id: `use:${step.key}`, name: `use: ${(step.partName || step.title).toLowerCase()}`, seconds: 60 * step.useWithinMin, at: Date.now(), by: tablet });
+      void client.act({ kind: 'timer-start', id: `use:${step.key}`, name: `use: ${inSentence(step.partName || step.title)}`, seconds: 60 * step.useWithinMin, at: Date.now(), by: tablet });
     }
     const consumed = plan.steps[after]!.partId === '' ? progress.timers.filter((t) => t.id.startsWith('use:') && isRunning(t)) : [];
     for (const t of consumed) void client.act({ kind: 'timer-stop', id: t.id, at: Date.now(), by: tablet });
@@ -133,7 +133,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
             <Finish places={plan.ends === 'plate' ? [] : places} says={plan.ends === 'plate' ? 'It is served' : 'It is in the cold'} onFinish={(placeId) => void finish(placeId)} />
           ) : (
             <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-yolk px-3 text-[22px] leading-tight font-[650] text-ink" onClick={next}>
-              <span className="max-sm:sr-only">Next: {(atMise ? plan.steps[at]! : plan.steps[after]!).title.toLowerCase()}</span>
+              <span className="max-sm:sr-only">Next: {inSentence((atMise ? plan.steps[at]! : plan.steps[after]!).title)}</span>
               <span className="sm:hidden">Next</span>
               <ArrowRight aria-hidden="true" className="shrink-0" />
             </button>
@@ -214,7 +214,7 @@ function StepTimer({ step }: { readonly step: PlanStep }) {
   if (isRunning(timer)) return null;
   const start = (min: number, at: number) => {
     allowSound();
-    void client.act({ kind: 'timer-start', id, name: step.title.toLowerCase(), seconds: Math.round(60 * min), at, by: tablet });
+    void client.act({ kind: 'timer-start', id, name: inSentence(step.title), seconds: Math.round(60 * min), at, by: tablet });
   };
   const show = (min: number): string => (min < 1 ? withUnit(plainNumber(60 * min, 0), 's') : min < 90 ? withUnit(plainNumber(min, 0), 'min') : withUnit(plainNumber(min / 60, 1).replace(/\.0$/, ''), 'h'));
   const choices = low > 0 && low < high ? [low, high] : [high];

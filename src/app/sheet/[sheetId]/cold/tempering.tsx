@@ -48,7 +48,7 @@ export function Tempering({ view, analysis }: { readonly view: ColdView; readonl
             {t.place}: {t.opensH === null ? 'it does not come to it in half a day' : t.opensH < 0.01 ? <>at once</> : <>after <span className="fig">{showHours(t.opensH)}</span></>}
             {t.opensH !== null && (
               <>
-                , {t.closesH === null ? 'and it stays so' : <>too soft after <span className="fig">{showHours(t.closesH)}</span></>}
+                , {t.closesH === null ? 'and there it changes little' : <>too soft after <span className="fig">{showHours(t.closesH)}</span></>}
               </>
             )}
           </li>

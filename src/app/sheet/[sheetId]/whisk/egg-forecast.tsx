@@ -58,7 +58,7 @@ function Stages({ a, w }: { readonly a: PartAnalysis; readonly w: EggWhip }) {
     <>
       <p className="pb-2 text-[20px] leading-snug">
         <span className="font-figure font-[650]">{w.right.charAt(0).toUpperCase() + w.right.slice(1)}</span> after <FigureButton figure={eggWhiskFigure(a, w)} className="text-[22px]" />
-        {a.part.whisk.batches > 1 ? ` for each of ${a.part.whisk.batches} bowlfuls` : ''}; {w.window.closesS === null ? 'it stays so, there is no hurry.' : <>then about <b className="fig">{showSecondsRange(...houseRange(w.window.closesS - w.window.opensS, EGG_WHISK_SPREAD))}</b> to stop in.</>}
+        {a.part.whisk.batches > 1 ? ` for each of ${a.part.whisk.batches} bowlfuls` : ''}; {w.window.closesS === null ? 'from there it changes little: there is no hurry.' : <>its window stays open about <b className="fig">{showSecondsRange(...houseRange(w.window.closesS - w.window.opensS, EGG_WHISK_SPREAD))}</b>.</>}
       </p>
       <div className="grid items-end gap-x-8 sm:grid-cols-[300px_minmax(0,1fr)]">
         <div className="mx-auto h-[250px] w-full max-w-[280px]">

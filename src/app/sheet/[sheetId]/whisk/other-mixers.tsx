@@ -40,7 +40,7 @@ export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
             each
           </th>
           <th scope="col" className="pl-3 text-right font-normal whitespace-nowrap">
-            to stop in
+            window
           </th>
         </tr>
       </thead>

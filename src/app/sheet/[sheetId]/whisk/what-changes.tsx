@@ -32,7 +32,7 @@ export function WhatChanges({ a }: { readonly a: PartAnalysis }) {
               {input.target}
             </th>
             <th scope="col" className="pl-3 text-right font-normal">
-              to stop in
+              window
             </th>
             <th scope="col" className="pl-3 text-right font-normal">
               air

@@ -66,7 +66,7 @@ function Forecast({ a, whip }: { readonly a: PartAnalysis; readonly whip: Whip }
   const onClockLine = useCallback((left: number, right: number) => setLine((l) => (l.left === left && l.right === right ? l : { left, right })), []);
   const at = Math.min(endS, cursor ?? window?.opensS ?? endS / 2);
   const says = window
-    ? `${a.part.whisk.stage} after about ${showRoughSeconds(window.opensS)}${window.closesS === null ? ', and then it changes little' : `, about ${showRoughSeconds(window.closesS - window.opensS)} to stop in`}`
+    ? `${a.part.whisk.stage} after about ${showRoughSeconds(window.opensS)}${window.closesS === null ? ', and then it changes little' : `, its window open for about ${showRoughSeconds(window.closesS - window.opensS)}`}`
     : `${a.part.whisk.stage} is never reached`;
   return (
     <>
@@ -99,7 +99,7 @@ function Headline({ a, whip }: { readonly a: PartAnalysis; readonly whip: Whip }
   return (
     <p className="pb-2 text-[20px] leading-snug">
       <span className="font-figure font-[650]">{stage.charAt(0).toUpperCase() + stage.slice(1)}</span> after <FigureButton figure={time} className="text-[22px]" />
-      {many}; {window ? <>then <FigureButton figure={window} className="text-[22px]" /> to stop in.</> : 'it goes no further, so there is no hurry.'}
+      {many}; {window ? <>its window stays open <FigureButton figure={window} className="text-[22px]" />.</> : 'it goes no further from there: there is no hurry.'}
     </p>
   );
 }

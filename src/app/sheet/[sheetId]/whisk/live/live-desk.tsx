@@ -125,7 +125,7 @@ function Ready({ whisk, run, onStart }: { readonly whisk: StepWhisk; readonly ru
           <span className="font-figure font-[650]">{whisk.stage}</span> is forecast at <b className="fig">{showRoughSeconds(whisk.opensS)}</b>
           {whisk.closesS !== null && (
             <>
-              , with <b className="fig">{showRoughSeconds(whisk.closesS - whisk.opensS)}</b> to stop in
+              , window <b className="fig">{showRoughSeconds(whisk.closesS - whisk.opensS)}</b>
             </>
           )}
           .
