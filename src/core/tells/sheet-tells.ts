@@ -28,6 +28,7 @@ import {
 import { foldTells } from './fold-tells';
 import { cautionTells } from './caution-tells';
 import { tinTells } from './tin-tells';
+import { turnTells } from './turn-tells';
 import { drinkTells } from './drink-tells';
 import { frozenTells } from './frozen-tells';
 import { heatTells } from './heat-tells';
@@ -77,6 +78,7 @@ export function sheetTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] 
     ...frozenTells(s, kitchen),
     ...drinkTells(s, kitchen),
     ...tinTells(s),
+    ...turnTells(s),
     ...cautionTells(s, kitchen),
   ];
   return worstFirst(tells);
