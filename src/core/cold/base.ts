@@ -2,11 +2,11 @@ import { volumeMl } from '../composition/density';
 import type { Mixture } from '../composition/mixture';
 import { coolingVerdict, type CoolingRule, type CoolingVerdict } from '../heat/cooling';
 import { heatContent } from '../heat/heat-content';
-import { gridOf } from '../heat/solver/grid';
+import { gridOf, type Face } from '../heat/solver/grid';
 import { march } from '../heat/solver/march';
 import { materialOf, type Material } from '../heat/solver/material';
 import { stirredCurve } from '../heat/stirred';
-import { AIR_H, effectiveH, WALLS } from '../heat/surface';
+import { DRAUGHT_PER_K, drivenShare, effectiveH, FILM_M2K_PER_W, WALLS, type Wall } from '../heat/surface';
 import { fail, ok, within, type Result } from '../result';
 
 /** A cooked base that is to be cooled. */
@@ -48,6 +48,8 @@ export interface BaseWay {
   readonly meets: boolean;
 }
 
+/** The volume and the weight of a litre are those of a base on its way down, °C. */
+const VOLUME_AT_C = 60;
 const MOST_H = 24;
 const BATH_H = 250;
 const ICE_WATER_C = 0;
@@ -60,12 +62,12 @@ export function baseWays(base: HotBase, i: BaseInput, rule: CoolingRule): Result
   const fault = within('panMm', 'The pan', i.panMm, 60, 1000, 'mm') ?? within('depthMm', 'The depth', i.depthMm, 2, 300, 'mm') ?? within('startC', 'The base', base.startC, 5, 110, '°C');
   if (fault) return { ok: false, fault };
   if (!(base.mixture.massG > 0)) return fail('mixture', 'empty', `There is nothing in ${base.name} yet.`);
-  const ml = volumeMl(base.mixture, 60);
+  const ml = volumeMl(base.mixture, VOLUME_AT_C);
   const radiusM = i.panMm / 2000;
   const depthM = ml / 1e6 / (Math.PI * radiusM ** 2);
   const bathed = stirredCurve({ heat: heatContent(base.mixture, base.freezingG), massG: base.mixture.massG, startC: base.startC, areaM2: Math.PI * radiusM ** 2 + 2 * Math.PI * radiusM * depthM, outerH: BATH_H, wallM2KPerW: 0.001 / WALLS.steel.k, bathC: ICE_WATER_C }, DOWN_TO_C);
   if (!bathed.ok) return bathed;
-  const material = materialOf(base.name, base.mixture, base.freezingG, 0);
+  const material = materialOf(base.name, base.mixture, base.freezingG, 0, VOLUME_AT_C);
   const tray = trayCurve(base, material, i);
   const pan = stillCurve(material, base.startC, i, radiusM, depthM);
   const way = (key: BaseWay['key'], name: string, curve: BaseWay['curve']): BaseWay | null => {
@@ -77,27 +79,32 @@ export function baseWays(base: HotBase, i: BaseInput, rule: CoolingRule): Result
   );
 }
 
+/** A face of a hot base: its wall and film, and the draught that its own heat makes, in the share that no fan drives. */
+function hotFace(airH: number, wall: Wall, wallMm: number, coverM2KPerW: number, own: number): Face {
+  const made = effectiveH(airH, wall, wallMm, coverM2KPerW);
+  return { h: made.ok ? made.value : 0, air: 0, ...(made.ok && own > 0 ? { own: { airH, risePerK: own * DRAUGHT_PER_K } } : {}) };
+}
+
 /** The warmest point of a layer in a steel tray under film, min and °C. */
 function trayCurve(base: HotBase, material: Material, i: Pick<BaseInput, 'depthMm' | 'placeH' | 'placeC' | 'placeUaWPerK'>): BaseWay['curve'] {
   const { startC } = base;
   // Still air under a warm floor hardly moves: about half of what it takes from above (textbook figures for plates facing up and down).
-  const moved = Math.min(1, Math.max(0, (i.placeH - AIR_H['still-fridge']) / (AIR_H['fan-fridge'] - AIR_H['still-fridge'])));
-  const h = (cover: number): number => {
-    const made = effectiveH(cover > 0 ? i.placeH : i.placeH * (UNDER_STILL + (1 - UNDER_STILL) * moved), cover > 0 ? 'none' : 'steel', cover > 0 ? 0 : 0.8, cover);
-    return made.ok ? made.value : 0;
-  };
-  const grid = gridOf({ kind: 'long', half: () => 1, layers: [{ material, fromM: 0, toM: i.depthMm / 1000, startC }], side: { h: 0, air: 0 }, bottom: { h: h(0), air: 0 }, top: { h: h(0.02), air: 0 }, across: 1, up: 16 });
+  const driven = drivenShare(i.placeH);
+  const under = hotFace(i.placeH * (UNDER_STILL + (1 - UNDER_STILL) * driven), 'steel', 0.8, 0, UNDER_STILL * (1 - driven));
+  const over = hotFace(i.placeH, 'none', 0, FILM_M2K_PER_W, 1 - driven);
+  const grid = gridOf({ kind: 'long', half: () => 1, layers: [{ material, fromM: 0, toM: i.depthMm / 1000, startC }], side: { h: 0, air: 0 }, bottom: under, top: over, across: 1, up: 16 });
   // The grid is a strip two metres wide and one long: as much of it as the base spreads to.
-  const areaM2 = volumeMl(base.mixture, 60) / 1e6 / (i.depthMm / 1000);
+  const areaM2 = volumeMl(base.mixture, VOLUME_AT_C) / 1e6 / (i.depthMm / 1000);
   const run = march({ grid, airs: [{ setC: i.placeC, uaWPerK: i.placeUaWPerK, bodies: areaM2 / STRIP_M2 }], mostH: MOST_H, untilC: Math.max(i.placeC + 0.3, DOWN_TO_C) });
   return run.ok ? Array.from(run.value.h, (x, k) => [60 * x, run.value.warmest[k]!] as const) : [];
 }
 
 /** The warmest point of a pan that is left alone. */
 function stillCurve(material: Material, startC: number, i: BaseInput, radiusM: number, depthM: number): BaseWay['curve'] {
-  const side = effectiveH(i.placeH, 'steel', 1);
-  const top = effectiveH(i.placeH, 'none', 0, 0.02);
-  const grid = gridOf({ kind: 'round', half: () => radiusM, layers: [{ material, fromM: 0, toM: depthM, startC }], side: { h: side.ok ? side.value : 0, air: 0 }, bottom: { h: side.ok ? side.value : 0, air: 0 }, top: { h: top.ok ? top.value : 0, air: 0 }, across: 10, up: 14 });
+  const own = 1 - drivenShare(i.placeH);
+  const side = hotFace(i.placeH, 'steel', 1, 0, own);
+  const top = hotFace(i.placeH, 'none', 0, FILM_M2K_PER_W, own);
+  const grid = gridOf({ kind: 'round', half: () => radiusM, layers: [{ material, fromM: 0, toM: depthM, startC }], side, bottom: side, top, across: 10, up: 14 });
   const run = march({ grid, airs: [{ setC: i.placeC, uaWPerK: i.placeUaWPerK, bodies: 1 }], mostH: MOST_H, untilC: Math.max(i.placeC + 0.3, DOWN_TO_C) });
   return run.ok ? Array.from(run.value.h, (x, k) => [60 * x, run.value.warmest[k]!] as const) : [];
 }
@@ -107,7 +114,7 @@ function stillCurve(material: Material, startC: number, i: BaseInput, radiusM: n
  * @returns a fault when not even 3 mm meet it.
  */
 export function depthThatMeets(base: HotBase, i: Omit<BaseInput, 'depthMm'>, rule: CoolingRule): Result<number> {
-  const material = materialOf(base.name, base.mixture, base.freezingG, 0);
+  const material = materialOf(base.name, base.mixture, base.freezingG, 0, VOLUME_AT_C);
   const meets = (depthMm: number): boolean => {
     const verdict = coolingVerdict(trayCurve(base, material, { ...i, depthMm }), rule);
     return verdict.ok && verdict.value.stages.every((s) => s.state === 'met');

@@ -13,6 +13,15 @@ export const AIR_H = {
 } as const;
 export type AirKind = keyof typeof AIR_H;
 
+/**
+ * What a surface adds to still air by its own draught, W/m²K for each degree between them: 7 cold, 11 at 60 °C difference
+ * (natural convection and radiation from a hot plate, textbook range); air that a fan drives does not feel it.
+ */
+export const DRAUGHT_PER_K = 4 / 60;
+
+/** How far a place's air is driven by a fan, 0 in a still fridge to 1 in a fan fridge and beyond. */
+export const drivenShare = (placeH: number): number => Math.min(1, Math.max(0, (placeH - AIR_H['still-fridge']) / (AIR_H['fan-fridge'] - AIR_H['still-fridge'])));
+
 /** What stands under the base: W/m²K where it is not the air itself. */
 export const UNDER_H = { rack: null, 'metal-shelf': 12, 'freezing-plate': 20 } as const;
 export type Under = keyof typeof UNDER_H;

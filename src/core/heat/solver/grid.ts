@@ -6,6 +6,31 @@ export interface Face {
   readonly h: number;
   /** Which air: an index into the airs of the march. */
   readonly air: number;
+  /** A face whose air stirs itself where it is warmer or colder than that air; absent where the transfer is always the same. */
+  readonly own?: OwnDraught;
+}
+
+/** Air that a hot or cold surface sets moving by itself. */
+export interface OwnDraught {
+  /** Transfer of the air alone, W/m²K, at no difference. */
+  readonly airH: number;
+  /** By how much it rises for each degree between surface and air, W/m²K². */
+  readonly risePerK: number;
+}
+
+/** Heat transfer of a face whose inner surface differs by so many degrees from its air, W/m²K: the wall as it is, the air's share moved by the difference at the outside. */
+export function faceH(face: Face, differenceK: number): number {
+  if (!face.own) return face.h;
+  const { airH, risePerK } = face.own;
+  const restM2KPerW = 1 / face.h - 1 / airH;
+  let h = face.h;
+  let moved = airH;
+  // The outside of the wall is nearer to the air than its inside; three rounds settle it to a thousandth.
+  for (let i = 0; i < 3; i++) {
+    moved = airH + (risePerK * Math.abs(differenceK) * h) / moved;
+    h = 1 / (1 / moved + restM2KPerW);
+  }
+  return h;
 }
 
 /** A layer across the height. */

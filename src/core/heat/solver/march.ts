@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../../result';
-import type { Grid } from './grid';
+import { faceH, type Grid } from './grid';
 import { FROM_C, H_STEP, heatAt, K_STEP, TO_C, type Material } from './material';
 
 /** Air round the body: its set temperature, and how it gives way when heat comes (a full shelf). */
@@ -105,7 +105,7 @@ export function march(input: MarchInput): Result<March> {
   while (t < input.mostH * 3600 && steps < MOST_STEPS) {
     before.set(H);
     lookUp(tables, grid.of, T, K, C, mass);
-    for (let a = 0; a < airs.length; a++) airC[a] = airNow(grid, airs[a]!, a, T, K);
+    for (let a = 0; a < airs.length; a++) airC[a] = airNow(grid, airs[a]!, a, airC[a]!, T, K);
     const order = steps % 2 === 0 ? dims : [...dims].reverse();
     for (const d of order) gaveJ += sweep(grid, d, T, H, K, C, perMass, airC, dt, line, tables);
     t += dt;
@@ -199,7 +199,7 @@ function lookUp(tables: Tables, of: Uint8Array, T: Float64Array, K: Float64Array
 }
 
 /** What an air comes to with all the heat that runs into it now, °C: the balance of what the faces give and the fridge takes. */
-function airNow(grid: Grid, air: Air, index: number, T: Float64Array, K: Float64Array): number {
+function airNow(grid: Grid, air: Air, index: number, lastC: number, T: Float64Array, K: Float64Array): number {
   if (air.uaWPerK === null) return air.setC;
   let g = 0;
   let gt = 0;
@@ -211,7 +211,7 @@ function airNow(grid: Grid, air: Air, index: number, T: Float64Array, K: Float64
       const inner = (end === 0 ? grid.low : grid.high)[d];
       for (let c = 0; c < T.length; c++) {
         if (areas[c] === 0) continue;
-        const through = 1 / (1 / (K[c]! * inner[c]!) + 1 / (face.h * areas[c]!));
+        const through = 1 / (1 / (K[c]! * inner[c]!) + 1 / (faceH(face, T[c]! - lastC) * areas[c]!));
         g += through * air.bodies;
         gt += through * air.bodies * T[c]!;
       }
@@ -245,14 +245,14 @@ function sweep(grid: Grid, d: 0 | 1 | 2, T: Float64Array, H: Float64Array, K: Fl
   const lowArea = grid.lowFace[d];
   const highArea = grid.highFace[d];
   const [lowFace, highFace] = grid.faces[d]!;
-  const hLow = lowFace ? lowFace.h : 0;
-  const hHigh = highFace ? highFace.h : 0;
   const lowAir = lowFace ? airC[lowFace.air]! : 0;
   const highAir = highFace ? airC[highFace.air]! : 0;
   let gave = 0;
   for (let l = 0; l < lines; l++) {
     const first = d === 2 ? l : d === 0 ? l * n1 : (l % n1) + Math.floor(l / n1) * n1 * n2;
     const last = first + (n - 1) * stride;
+    const hLow = lowFace ? faceH(lowFace, T[first]! - lowAir) : 0;
+    const hHigh = highFace ? faceH(highFace, T[last]! - highAir) : 0;
     const gLow = hLow > 0 && lowArea[first]! > 0 ? 1 / (1 / (K[first]! * lowG[first]!) + 1 / (hLow * lowArea[first]!)) : 0;
     const gHigh = hHigh > 0 && highArea[last]! > 0 ? 1 / (1 / (K[last]! * highG[last]!) + 1 / (hHigh * highArea[last]!)) : 0;
     const before = (1 - THETA) * (gLow * (T[first]! - lowAir) + gHigh * (T[last]! - highAir));

@@ -2,8 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { composition } from '../../composition/components';
 import { mix } from '../../composition/mixture';
+import { densityGPerMl } from '../../composition/density';
 import { sucroseEquivalentG, solutionOf, freezingStartC } from '../freezing';
-import { gridOf, type BodySpec, type Face } from './grid';
+import { heatContent } from '../heat-content';
+import { DRAUGHT_PER_K } from '../surface';
+import { faceH, gridOf, type BodySpec, type Face } from './grid';
 import { march, type March, type MarchInput } from './march';
 import { constantMaterial, heatAt, materialOf, temperatureAt, type Material } from './material';
 import { cylinderTheta, plankS, slabTheta } from './series';
@@ -111,6 +114,23 @@ describe('freezing', () => {
       expect(Math.abs(when(rod, -5) / plankS('cylinder', m.rhoKgPerM3, dh, startC, -25, d, h, k) - 1)).toBeLessThan(0.15);
     }
   }, 60_000);
+  it('a gel that starts where it begins to freeze has all of its latent heat before it', () => {
+    const portions = [{ massG: 100, per100: composition({ water: 97, gelatin_protein: 2, sucrose: 1 }), ownSweetness: null, ownFreezing: null }];
+    const eq = sucroseEquivalentG(portions);
+    const startC = freezingStartC(solutionOf(mix(portions), eq))!;
+    const exact = heatContent(mix(portions), eq);
+    const m = gel();
+    for (const tC of [startC, startC + 0.02, startC + 1]) expect(heatAt(m, tC)).toBeCloseTo(exact.at(tC), 3);
+    expect(Math.abs(temperatureAt(m, exact.at(startC)) - startC)).toBeLessThan(0.02);
+    const lag = (from: number): number => when(run(body('long', 1, 0.05, { side: shut, bottom: face(40), top: face(40) }, [1, 40], m, from), { airC: -25, untilC: -5.2, step: 0.015 }), -5);
+    // A hundredth of a degree warmer has no more than its own heat to lose: nothing jumps.
+    expect(lag(startC + 0.01) / lag(startC)).toBeLessThan(1.003);
+  }, 60_000);
+  it('the litre is weighed at the temperature at which it was filled', () => {
+    const m = mix([{ massG: 100, per100: composition({ water: 66, milk_fat: 12, milk_protein: 6, sucrose: 16 }), ownSweetness: null, ownFreezing: null }]);
+    expect(materialOf('hot', m, 16, 0, 60).rhoKgPerM3).toBeCloseTo(1000 * densityGPerMl(m, 60)!, 9);
+    expect(materialOf('hot', m, 16, 0, 60).rhoKgPerM3).toBeLessThan(0.985 * materialOf('cold', m, 16, 0).rhoKgPerM3);
+  });
   it('a sweet terrine against a grid and steps twice as fine: within 1 %', () => {
     const spec = (across: number, up: number): BodySpec => ({ ...body('long', 0.037, 0.055, { side: face(6.8), bottom: face(7), top: face(6.5) }, [across, up], sweet(), 12), half: (z) => 0.034 + 0.1 * z });
     const coarse = run(spec(16, 24), { airC: -20, untilC: -15.2 });
@@ -185,5 +205,26 @@ describe('what must hold', () => {
     const m = march({ grid, airs: still(4), mostH: 100, untilC: null, goOn: () => false });
     expect(m.ok && m.value.stopped).toBe('asked');
     expect(march({ grid, airs: still(4), mostH: 0, untilC: null }).ok).toBe(false);
+  });
+});
+
+describe('the draught of a hot surface', () => {
+  const still: Face = { h: 7, air: 0, own: { airH: 7, risePerK: DRAUGHT_PER_K } };
+  it('takes 7 W/m²K cold and 11 at sixty degrees; through a film both ways in series', () => {
+    expect(faceH(still, 0)).toBeCloseTo(7, 9);
+    expect(faceH(still, 60)).toBeCloseTo(11, 6);
+    expect(faceH(still, -60)).toBeCloseTo(11, 6);
+    const filmed: Face = { h: 1 / (1 / 7 + 0.02), air: 0, own: { airH: 7, risePerK: DRAUGHT_PER_K } };
+    const h = faceH(filmed, 60);
+    // What the film lets through is what the air takes at the difference that is left outside it.
+    const outsideK = 60 - h * 60 * 0.02;
+    expect(h * 60).toBeCloseTo((7 + DRAUGHT_PER_K * outsideK) * outsideK, 0);
+  });
+  it('a thin plate of one temperature cools as the closed solution of h = h₀ + rΔ says', () => {
+    const thickM = 0.01;
+    const m = run(body('long', 1, thickM, { side: shut, bottom: still, top: still }, [1, 4], constantMaterial(RHO, C, 500), 80), { airC: 4, untilC: 9, step: 0.01 });
+    const of = (d: number): number => Math.log(d / (7 + DRAUGHT_PER_K * d));
+    const seconds = (RHO * C * 1000 * thickM * (of(76) - of(6))) / (2 * 7);
+    expect(when(m, 10) / seconds).toBeCloseTo(1, 2);
   });
 });
