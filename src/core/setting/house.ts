@@ -84,3 +84,6 @@ export const SHARE_SETTERS = {
   marshmallow: { name: 'marshmallow', low: 8, high: 15, rule: 'Melt it in a little of the cream and let it cool to 25\u00a0°C; its gelatin is counted.' },
 } as const;
 export type ShareSetter = keyof typeof SHARE_SETTERS;
+
+/** How long soft cheese is beaten before it curdles, s (science-2). */
+export const CHEESE_BEATEN_S = [20, 30] as const;

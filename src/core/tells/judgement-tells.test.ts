@@ -115,3 +115,20 @@ describe('where a model ends', () => {
     expect(says(kiwi, 'gelatin')).toContain('85 °C');
   });
 });
+
+describe('cheese that is only beaten', () => {
+  const frosting = (...more: string[]): Sheet => partsSheet([['f', 'cheese-cream', 'Frosting', ['300 g cream cheese', '100 g icing sugar', ...more]]]);
+  it('without cream is beaten smooth, for half a minute at most, and never whisked to a stage', () => {
+    expect(says(frosting(), 'beaten')).toContain('20–30');
+    expect(frosting().steps.some((x) => x.whisks)).toBe(false);
+    expect(frosting().steps.find((x) => x.key === 'beat')!.title).toBe('Beat smooth, 20–30\u00a0s');
+    // Every line is in some step: nothing stays in the fridge.
+    const sheet = frosting('60 g unsalted butter');
+    expect(sheet.parts[0]!.lines.every((l) => l.stepId !== null)).toBe(true);
+  });
+  it('with cream it is whisked as before', () => {
+    const sheet = frosting('200 g cream 36 %');
+    expect(sheet.steps.some((x) => x.whisks)).toBe(true);
+    expect(tells(sheet).some((t) => t.key === 'beaten')).toBe(false);
+  });
+});

@@ -5,7 +5,7 @@ import { holdRange } from '../analysis/learnt';
 import { CHURNS_FROM_C } from '../foam/house';
 import { bowlfulsNeeded, whip, whiskWarnings } from '../foam/whisk';
 import type { Fault, Result } from '../result';
-import { DOSE_BANDS, REFERENCE_BLOOM, SOAK_WATER_PER_G } from '../setting/house';
+import { CHEESE_BEATEN_S, DOSE_BANDS, REFERENCE_BLOOM, SOAK_WATER_PER_G } from '../setting/house';
 import { mainPart } from '../analysis/analyse';
 import { servedFoam, type PartAnalysis, type SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
@@ -142,6 +142,8 @@ function bowlTells(a: PartAnalysis, kitchen: Kitchen): Tell[] {
   if (!a.whip.ok) return a.whip.fault.code === 'does-not-fit' ? [{ key: 'bowl', state: 'out', sentence: [a.whip.fault.says], track: null, action: splitAction(a, input.batches) }] : [];
   const w = a.whip.value;
   const tells: Tell[] = [];
+  if (a.reading.roleG['soft-cheese'] > 0 && a.reading.roleG.cream <= 0)
+    tells.push(plainTell('beaten', 'near', `Cheese without cream: once it is soft and smooth, beat it ${CHEESE_BEATEN_S[0]}–${CHEESE_BEATEN_S[1]}${NB}s, no more. Over-mixed it curdles and runs.`));
   for (const warning of whiskWarnings(input, w)) {
     if (warning.key === 'climbs-out' || warning.key === 'too-full') {
       const words = warning.key === 'climbs-out' ? 'The foam would climb out of the' : 'That is more than works well in the';

@@ -1,4 +1,5 @@
 import type { Role } from '../larder/role';
+import { CHEESE_BEATEN_S } from '../setting/house';
 import type { Family, PartKind } from '../document/kinds';
 
 /** A step as a way writes it; which lines it takes is said by role, the rest goes to the one that takes 'rest'. */
@@ -44,7 +45,18 @@ const soakGelatin = (c: MethodContext): readonly StepTemplate[] =>
     takes: ['gelatin'],
   });
 
+/** Cheese without cream takes up no air: it is beaten smooth, and curdles when that goes on (science-2: 20–30 s). */
+function beatenCheese(c: MethodContext): readonly StepTemplate[] {
+  return [
+    ...soakGelatin(c),
+    { key: 'loosen', title: 'Loosen the cheese alone', short: 'loosen', detail: `At 16–18${NB}°C, stirred only until smooth; scrape the bowl.`, hands: 3, wants: ['cheese'], takes: ['cheese'] },
+    { key: 'weigh', title: 'Weigh the rest to it', short: 'weigh', detail: `Butter as soft as the cheese, sugar sifted.{bowls}`, hands: 4, takes: 'rest' },
+    { key: 'beat', title: `Beat smooth, ${CHEESE_BEATEN_S[0]}–${CHEESE_BEATEN_S[1]}${NB}s`, short: 'beat', detail: 'Paddle, slow; stop when no streak is left. Beaten on, it curdles and runs.', hands: 2, within: 20 },
+  ];
+}
+
 function whippedCream(c: MethodContext): readonly StepTemplate[] {
+  if (c.has('cheese') && !c.has('cream') && !c.has('white')) return beatenCheese(c);
   const late: Role[] = [...(c.way('sugar-moment') === 'soft-peak' ? (['sugar'] as const) : [])];
   const gelatinLate = c.has('gelatin') ? ' Beat two spoons of cream into the warm gelatin, then pour it in at soft peak.' : '';
   const buttercream = c.has('white') && c.has('butter');

@@ -127,7 +127,7 @@ describe('freezing', () => {
     expect(lag(startC + 0.01) / lag(startC)).toBeLessThan(1.003);
   }, 60_000);
   it('the litre is weighed at the temperature at which it was filled', () => {
-    const m = mix([{ massG: 100, per100: composition({ water: 66, milk_fat: 12, milk_protein: 6, sucrose: 16 }), ownSweetness: null, ownFreezing: null }]);
+    const m = mix([{ massG: 100, per100: composition({ water: 66, milk_fat: 12, milk_protein: 6, sucrose: 16 }) }]);
     expect(materialOf('hot', m, 16, 0, 60).rhoKgPerM3).toBeCloseTo(1000 * densityGPerMl(m, 60)!, 9);
     expect(materialOf('hot', m, 16, 0, 60).rhoKgPerM3).toBeLessThan(0.985 * materialOf('cold', m, 16, 0).rhoKgPerM3);
   });
