@@ -216,3 +216,8 @@ export const LOAD_BY_NETWORK: readonly (readonly [x: number, load: number])[] = 
 
 /** Strokes of a spatula that fold a litre in (±30 %, ours); more volume takes more, as its cube root. What a fold keeps is kept at these strokes. */
 export const FOLD_STROKES = { perLitre: 30, spread: 0.3 } as const;
+
+/** Melted milk fat sets again in the cold before it can hold air: at least, and best, h at 5 °C or below (science-2, section 5). */
+export const FAT_SETS_H = [6, 12] as const;
+/** From this share of the cream on it matters that it was hot (house). */
+export const HEATED_SHARE = 0.25;

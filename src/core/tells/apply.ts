@@ -24,6 +24,8 @@ export function applyTellEdit(sheet: Sheet, change: TellEdit, context: EditConte
       return part ? setPart(sheet, part.id, { whisk: { ...part.whisk, mixerId: change.mixerId, batches: 1 } }, context) : sheet;
     case 'set-cream-temperature':
       return part ? setPart(sheet, part.id, { whisk: { ...part.whisk, creamC: change.creamC } }, context) : sheet;
+    case 'set-wait':
+      return { ...sheet, steps: sheet.steps.map((x) => (x.id === change.stepId ? { ...x, waitH: [...change.waitH], minutes: null } : x)) };
     case 'set-heat':
       return part ? setPart(sheet, part.id, { heat: { ...part.heat, ...change.change } }, context) : sheet;
     case 'switch-way':

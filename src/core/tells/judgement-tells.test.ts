@@ -132,3 +132,16 @@ describe('cheese that is only beaten', () => {
     expect(tells(sheet).some((t) => t.key === 'beaten')).toBe(false);
   });
 });
+
+describe('sweetness beside acid', () => {
+  it('a tart cream says that its acid works against the sugar, a plain one does not', () => {
+    const cream = (lemon: number): Sheet => sheetOf(['400 g cream 36 %', '60 g caster sugar', `${lemon} g lemon juice`]);
+    expect(says(cream(60), 'sweetness')).toMatch(/g of acid a kilo/);
+    expect(says(cream(2), 'sweetness')).not.toContain('acid');
+    // By hand: lemon juice holds near 5 to 6 % acid, so the line is crossed near 25 to 30 g in half a kilo.
+    const line = [...Array(60).keys()].find((g) => g > 0 && says(cream(g), 'sweetness').includes('acid'))!;
+    const s = analyseSheet(cream(line), kitchen);
+    expect((1000 * s.mixture.grams.acid) / s.mixture.massG).toBeGreaterThanOrEqual(3);
+    expect((1000 * s.mixture.grams.acid) / s.mixture.massG).toBeLessThan(3.15);
+  });
+});

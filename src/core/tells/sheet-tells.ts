@@ -28,6 +28,7 @@ import {
 import { foldTells } from './fold-tells';
 import { cautionTells } from './caution-tells';
 import { tinTells } from './tin-tells';
+import { restTells } from './rest-tells';
 import { turnTells } from './turn-tells';
 import { drinkTells } from './drink-tells';
 import { frozenTells } from './frozen-tells';
@@ -78,6 +79,7 @@ export function sheetTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] 
     ...frozenTells(s, kitchen),
     ...drinkTells(s, kitchen),
     ...tinTells(s),
+    ...restTells(s),
     ...turnTells(s),
     ...cautionTells(s, kitchen),
   ];
@@ -229,6 +231,16 @@ function portionsTell(s: SheetAnalysis): Tell {
 
 const isSugarLine = (l: LineReading): boolean => l.ingredient?.category === 'sugar' && l.read !== null;
 
+/** From so much acid in the mouthful on it is tasted against the sugar, g/kg (house: a lemon cream has 5 to 8). */
+const TART_FROM_G_PER_KG = 3;
+
+/** What its acid does to the taste: the index counts sugars alone. */
+function acidWords(s: SheetAnalysis, over: boolean): string {
+  const gPerKg = (1000 * s.mixture.grams.acid) / s.mixture.massG;
+  if (gPerKg < TART_FROM_G_PER_KG) return '';
+  return `; ${withUnit(plainNumber(gPerKg, 1), 'g')} of acid a kilo ${over ? 'take some of that back: it tastes tart-sweet' : 'make it tart'}`;
+}
+
 function sweetnessTell(main: PartAnalysis, s: SheetAnalysis): Tell {
   if (s.mixture.massG <= 0) return silent('sweetness', 'Sweetness', faultOf(main.whiskInput.ok ? s.volumeMl : main.whiskInput));
   const band = SWEETNESS_BANDS[s.sheet.sweetness];
@@ -240,7 +252,7 @@ function sweetnessTell(main: PartAnalysis, s: SheetAnalysis): Tell {
   return {
     key: 'sweetness',
     state: off === 0 ? 'in' : off < 1.5 ? 'near' : 'out',
-    sentence: [alone ? 'Sweetness ' : 'Sweetness by the mouthful ', show(figure), `: ${words}.`],
+    sentence: [alone ? 'Sweetness ' : 'Sweetness by the mouthful ', show(figure), `: ${words}${acidWords(s, v > band.high)}.`],
     track: { from: 0, to: 30, low: band.low, high: band.high, value: Math.min(30, v), range: null, says: `${plainNumber(v, 1)} on a track to 30; ${band.low} to ${band.high} is ${band.name}` },
     action: off === 0 || !alone ? null : sugarAction(main, (band.low + band.high) / 2),
   };

@@ -27,6 +27,7 @@ export type TellEdit =
   | { readonly kind: 'carton-egg'; readonly partIds: readonly string[] }
   | { readonly kind: 'switch-way'; readonly partId: string; readonly question: string; readonly option: string }
   | { readonly kind: 'set-mixer'; readonly partId: string; readonly mixerId: string }
+  | { readonly kind: 'set-wait'; readonly stepId: string; readonly waitH: readonly [number, number] }
   | { readonly kind: 'set-cream-temperature'; readonly partId: string; readonly creamC: number };
 
 export interface TellAction {

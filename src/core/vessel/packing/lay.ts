@@ -1,3 +1,4 @@
+import { plainNumber } from '../../figure';
 import { fail, ok, type Result } from '../../result';
 import { floorAreaMm2, type Floor } from '../profile';
 import { breakInto } from './broken-rounds';
@@ -46,14 +47,19 @@ export interface Plan {
 /** From this ratio of sides on a biscuit breaks when it is cut lengthwise. */
 const FINGER_FROM = 3;
 
+/** No one lays more pieces than this in a layer; up to here the search takes no longer than half a second. */
+const MOST_BISCUITS = 2500;
+
 /**
  * Lays one layer (geometry): as many whole biscuits as the search finds, then, where cutting is asked, pieces cut or broken for what is left.
  * No piece lies on another or outside the wall, to 1e-6 mm.
  *
- * @returns a fault on `biscuit` when not one fits; the sentence names the widest that would.
+ * @returns a fault on `biscuit` when not one fits (the sentence names the widest that would), or when they are too small to lay one by one.
  */
 export function layBiscuits(floor: Floor, biscuit: LaidBiscuit, pattern: LayPattern = 'tight', cutting = true): Result<Plan> {
   if (!(biscuit.widthMm > 0 && biscuit.lengthMm > 0)) return fail('biscuit', 'no-size', 'This biscuit has no size: enter its width and length in the Larder.');
+  const each = biscuit.shape === 'round' ? (Math.PI / 4) * biscuit.widthMm ** 2 : biscuit.widthMm * biscuit.lengthMm;
+  if (floorAreaMm2(floor) > MOST_BISCUITS * each) return fail('biscuit', 'too-small', `More than ${plainNumber(MOST_BISCUITS, 0)} of these would go on that floor: check the biscuit’s size, or crumble it.`);
   const pieces = biscuit.shape === 'round' ? layRounds(floor, biscuit.widthMm / 2, pattern, cutting) : layRects(floor, biscuit, pattern, cutting);
   if (pieces.length === 0) return fail('biscuit', 'too-large', tooLarge(floor, biscuit));
   const whole = pieces.filter((p) => p.cut === null).length;

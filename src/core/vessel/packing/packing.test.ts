@@ -51,6 +51,17 @@ describe('a layer of biscuits', () => {
       { numRuns: 10_000 },
     );
   }, 240_000);
+  it('refuses crumbs in words, at once: thousands of pieces are no layer', () => {
+    const floor = { kind: 'round', radiusMm: 1000 } as const;
+    for (const b of [{ shape: 'rect', widthMm: 25, lengthMm: 5 }, { shape: 'round', widthMm: 5, lengthMm: 5 }, { shape: 'rect', widthMm: 0.01, lengthMm: 20 }] as const) {
+      const plan = layBiscuits(floor, b);
+      expect(plan).toMatchObject({ ok: false, fault: { field: 'biscuit', code: 'too-small' } });
+      expect(!plan.ok && plan.fault.says).toContain('2\u202f500');
+    }
+    // By area: 2,500 of 20 × 20 mm are a square metre.
+    expect(layBiscuits({ kind: 'rect', lengthMm: 1000, widthMm: 1000, cornerMm: 0 }, { shape: 'rect', widthMm: 20, lengthMm: 20 }).ok).toBe(true);
+    expect(layBiscuits({ kind: 'rect', lengthMm: 1001, widthMm: 1000, cornerMm: 0 }, { shape: 'rect', widthMm: 20, lengthMm: 20 }).ok).toBe(false);
+  });
   it('counts what is drawn: whole, cut, and the biscuits that they come from', () => {
     fc.assert(
       fc.property(floors, biscuits, fc.boolean(), (floor, biscuit, cutting) => {
