@@ -1,6 +1,7 @@
 import { plainNumber, showFigure, withUnit, type Figure } from '../figure';
 import { ICE_VOLUME, KNIFE_ICE, KNIFE_SPREAD } from '../heat/house';
-import type { SheetAnalysis } from '../analysis/analysed';
+import { servedFoam, type SheetAnalysis } from '../analysis/analysed';
+import { isFreezer } from '../kitchen/place';
 import type { Kitchen } from '../kitchen/kitchen';
 import { freezerOf, frozenMixOf, readFrozen, type FrozenReading } from '../analysis/frozen';
 import { FROZEN_MONTHS } from '../foam/house';
@@ -13,6 +14,8 @@ const NB = '\u00a0';
 const show = (figure: Figure): Stretch => ({ figure, shown: showFigure(figure) });
 /** Milk and cocoa fat of the mix from which it hardens the slice (house), %. */
 const HARD_FAT_PCT = 20;
+/** Whipped cream that was frozen stays whole when it thaws from either of these on (science-2, section 10). */
+const THAWS_WHOLE = { sugarPct: 10, gelatinGPerKg: 3 } as const;
 /** Solids that keep a semifreddo smooth, % (house). */
 const SOLIDS_BAND = { low: 36, high: 56 } as const;
 
@@ -87,13 +90,28 @@ export const knifeWords = (warmC: number, coldC: number): string => withUnit(`${
 
 /** Judgements of a sheet that is frozen; none for any other. */
 export function frozenTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] {
-  if (s.sheet.family !== 'semifreddo') return [];
+  if (s.sheet.family !== 'semifreddo') return thawTell(s, kitchen);
   const m = frozenMixOf(s);
   if (!m) return [];
   const read = readFrozen(m, freezerOf(kitchen, s.sheet));
   if (!read.ok) return [plainTell('knife', 'silent', `Knife window: no figure. ${read.fault.says}`)];
   const r = read.value;
   return [knifeTell(r), iceTell(r), solidsTell(r)];
+}
+
+/** What freezing does to a cream that is thawed again, where its place in the cold is a freezer (science-2, section 10). */
+function thawTell(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] {
+  const place = kitchen.places.find((p) => p.id === s.sheet.cold.setup.placeId);
+  if (!place || !isFreezer(place)) return [];
+  return servedFoam(s).flatMap((a) => {
+    const m = a.reading.mixture;
+    if (m.massG <= 0) return [];
+    const sugarPct = (100 * a.reading.addedSugarG) / m.massG;
+    const gelatin = (1000 * a.reading.gelatin225G) / m.massG;
+    const keeps = sugarPct >= THAWS_WHOLE.sugarPct || gelatin >= THAWS_WHOLE.gelatinGPerKg;
+    const has = `${withUnit(plainNumber(sugarPct, 0), '%')} sugar and ${withUnit(plainNumber(gelatin, 1), 'g/kg')} gelatin`;
+    return [plainTell(`thaw:${a.part.id}`, keeps ? 'in' : 'near', `${a.part.name}, frozen and thawed: with ${has} it ${keeps ? 'stays whole' : `weeps; from ${THAWS_WHOLE.sugarPct}${NB}% sugar or ${THAWS_WHOLE.gelatinGPerKg}${NB}g/kg gelatin on it would not`}. Thaw it in the fridge; the fridge’s clock starts then.`)];
+  });
 }
 
 function knifeTell(r: FrozenReading): Tell {

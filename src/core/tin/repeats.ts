@@ -44,6 +44,12 @@ export interface RepeatLimits {
   readonly eachMm: number;
 }
 
+/** The thickness that the cook has fixed for a part's one layer, mm; null where it shares out what there is. */
+function fixedMm(s: SheetAnalysis, partId: string): number | null {
+  const own = (s.sheet.tin.layers ?? []).filter((l) => l.partId === partId);
+  return own.length === 1 && own[0]!.by === 'mm' ? own[0]!.amount : null;
+}
+
 /**
  * How many repeats of biscuits and cream a vessel holds (geometry, at the area of half its height).
  *
@@ -62,7 +68,8 @@ export function repeatLimits(s: SheetAnalysis, creamMm = CREAM_MM, perLayer: num
   const bedMm = places.creams.length === 1 && places.biscuits.length > 0 && places.base.length === 0 ? BED_MM : 0;
   const creams = Math.max(1, places.creams.length);
   const eachMm = biscuitMm + creamMm * creams;
-  const room = vessel.heightMm - RIM_MM - bedMm - mm(mlOf(places.base)) - mm(mlOf(places.top));
+  const takes = (ids: readonly string[]): number => ids.reduce((sum, id) => sum + (fixedMm(s, id) ?? mm(mlOf([id]))), 0);
+  const room = vessel.heightMm - RIM_MM - bedMm - takes(places.base) - takes(places.top);
   const pieces = biscuits[0] ? biscuits[0].pieces * share : null;
   return {
     byDepth: Math.max(0, Math.floor(room / eachMm + 1e-9)),
@@ -82,7 +89,12 @@ export function layersInRepeats(s: SheetAnalysis, times: number): readonly LaidL
   const places = placesOf(s);
   const layers: LaidLayer[] = [];
   const add = (partId: string, by: LaidLayer['by'] = 'share', amount = 0): void => void layers.push({ id: `l${layers.length + 1}`, partId, by, amount });
-  places.base.forEach((id) => add(id));
+  const keep = (id: string): void => {
+    const mm = fixedMm(s, id);
+    if (mm === null) add(id);
+    else add(id, 'mm', mm);
+  };
+  places.base.forEach(keep);
   const middle = repeatedParts(s);
   const cream = places.creams.at(-1);
   const bed = places.creams.length === 1 && places.biscuits.length > 0 && places.base.length === 0;
@@ -90,6 +102,6 @@ export function layersInRepeats(s: SheetAnalysis, times: number): readonly LaidL
   for (let i = 0; i < times; i++) middle.forEach((id) => add(id));
   // Biscuits never close it: the last cream goes on top of them.
   if (cream && places.biscuits.includes(middle.at(-1) ?? '')) add(cream);
-  places.top.forEach((id) => add(id));
+  places.top.forEach(keep);
   return layers;
 }

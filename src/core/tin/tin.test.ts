@@ -117,6 +117,20 @@ describe('repeats', () => {
     const base = partsSheet([['base', 'pressed-base', 'Base', ['200 g oat thins', '80 g butter']], ['cream', 'whipped-cream', 'Cream', ['500 g cream 36 %']], ['thins', 'biscuit-layer', 'Thins', ['20 ginger thins']], ['figs', 'topping', 'Figs', ['4 figs']]]);
     expect(layersInRepeats(analysed(base), 1).map((l) => l.partId)).toEqual(['base', 'thins', 'cream', 'figs']);
   });
+  it('a layer that is fixed in mm stays fixed, and takes its room', () => {
+    const laid = (amount: number) =>
+      analysed(
+        partsSheet([['base', 'pressed-base', 'Base', ['200 g oat thins', '80 g butter']], ['cream', 'whipped-cream', 'Cream', ['500 g cream 36 %']], ['thins', 'biscuit-layer', 'Thins', ['20 ginger thins']]], {
+          vessel: vessel('Springform 24 cm'),
+          ...tin({ layers: [{ id: 'a', partId: 'base', by: 'mm', amount }, { id: 'b', partId: 'thins', by: 'share', amount: 0 }, { id: 'c', partId: 'cream', by: 'share', amount: 0 }] }),
+        }),
+      );
+    expect(layersInRepeats(laid(8), 2)[0]).toMatchObject({ partId: 'base', by: 'mm', amount: 8 });
+    const { eachMm, byDepth } = repeatLimits(laid(8), 12);
+    // 70 mm less 3 under the rim and 8 of base, in whole repeats; one repeat more of base takes one away.
+    expect(byDepth).toBe(Math.floor((70 - 3 - 8) / eachMm));
+    expect(repeatLimits(laid(8 + eachMm), 12).byDepth).toBe(byDepth - 1);
+  });
   it('several creams keep their order, and biscuits never close it', () => {
     const s = analysed(partsSheet([['custard', 'custard', 'Custard', ['400 g milk', '4 yolks', '30 g corn starch']], ['cream', 'whipped-cream', 'Cream', ['300 g cream 36 %']], ['sponge', 'biscuit-layer', 'Sponge', ['160 g genoise']]]));
     expect(layersInRepeats(s, 1).map((l) => l.partId)).toEqual(['custard', 'cream', 'sponge', 'cream']);
