@@ -1,0 +1,140 @@
+import { plainNumber, showGrams, withUnit, type Figure, type FigureInput } from '../figure';
+import type { Ingredient } from '../composition/ingredient';
+import type { Sheet } from '../document/schema';
+import { guest, type Guest } from '../heat/meeting';
+import { heatContent } from '../heat/heat-content';
+import { stirredCurve } from '../heat/stirred';
+import { WALLS } from '../heat/surface';
+import type { LineReading } from '../lines/read-part';
+import { bowlG, shareOfPart, type Bowl } from './case';
+import { STEAM_W_PER_KG } from './house';
+import type { SignId } from './words';
+
+/** One thing to do, large enough for wet hands. */
+export interface RescueStep {
+  /** What is weighed in it, shown large; null where nothing is. */
+  readonly amount: string | null;
+  readonly does: string;
+  /** Its timer, s. */
+  readonly timerS: number | null;
+  readonly stopIf: string | null;
+}
+
+/** Something that goes in besides. */
+export interface Added {
+  readonly ingredientId: string;
+  readonly name: string;
+  readonly massG: number;
+}
+
+/** What can be done about a sign, worked out for one batch. */
+export interface Rescue {
+  /** It comes right; it becomes something else; or it must go. */
+  readonly kind: 'mend' | 'instead' | 'discard';
+  readonly title: string;
+  readonly says: string;
+  readonly steps: readonly RescueStep[];
+  /** What goes into the part besides what it holds. */
+  readonly adds: readonly Added[];
+  /** What is weighed a second time for a fresh one: it leaves the larder, and the first is lost. */
+  readonly again: readonly Added[];
+  /** The sheet as it stands afterwards, but for what is added; null where nothing else of it changes. */
+  readonly change: ((sheet: Sheet) => Sheet) | null;
+  /** How long it takes, min. */
+  readonly minutes: number;
+  /** What it leaves of the part's air and hold, against a part that never went wrong; 1 where it is whole again. */
+  readonly airKept: number;
+  readonly holdKept: number;
+  /** Where to go if it does not come back. */
+  readonly otherwise: SignId | null;
+  readonly figures: readonly Figure[];
+}
+
+const NB = '\u00a0';
+export const deg = (tC: number): string => withUnit(plainNumber(tC, 0), '°C');
+export const pct = (v: number, digits = 0): string => withUnit(plainNumber(v, digits), '%');
+export const minutesWords = (min: number): string => (min < 1 ? withUnit(plainNumber(Math.max(5, 5 * Math.round(12 * min)), 0), 's') : min < 100 ? withUnit(plainNumber(min, 0), 'min') : withUnit(plainNumber(min / 60, 1), 'h'));
+
+/** An amount as it is weighed: half grams below ten, grams to two hundred, five grams above. */
+export const weighable = (g: number): number => (g < 10 ? Math.max(0.5, Math.round(2 * g) / 2) : g < 200 ? Math.round(g) : 5 * Math.round(g / 5));
+
+export const step = (does: string, more: { readonly g?: number; readonly amount?: string; readonly timerMin?: number; readonly stopIf?: string } = {}): RescueStep => ({
+  amount: more.amount ?? (more.g === undefined ? null : showGrams(more.g)),
+  does,
+  timerS: more.timerMin === undefined ? null : Math.max(5, Math.round(60 * more.timerMin)),
+  stopIf: more.stopIf ?? null,
+});
+
+const BASE = { adds: [], again: [], change: null, minutes: 5, airKept: 1, holdKept: 1, otherwise: null, figures: [] } as const;
+type Parts = Partial<Omit<Rescue, 'kind' | 'title' | 'says' | 'steps'>>;
+
+export const mended = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'mend', title, says, steps });
+export const instead = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'instead', title, says, steps });
+export const discard = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'discard', title, says, steps });
+
+/** An input of a working. */
+export const num = (symbol: string, name: string, value: number, unit: string, decimals: number, from: string): FigureInput => ({ symbol, name, value: withUnit(plainNumber(value, decimals), unit), from });
+
+/** An amount of a rescue with its working. */
+export const amount = (key: string, name: string, massG: number, formula: string, words: string, inputs: readonly FigureInput[], source: string, spread: number | null = null): Figure => ({
+  key,
+  name,
+  value: massG,
+  unit: 'g',
+  kind: spread === null ? 'physics' : 'house',
+  spread,
+  range: spread === null ? null : [massG / (1 + spread), massG * (1 + spread)],
+  decimals: massG < 10 ? 1 : 0,
+  formula,
+  words,
+  inputs,
+  source,
+});
+
+export const ofRole = (b: Bowl, ...roles: readonly string[]): readonly LineReading[] => b.a.reading.lines.filter((l) => roles.includes(l.role ?? '') && l.read !== null && l.ingredient !== null && l.read.massG > 0);
+export const gramsOf = (lines: readonly LineReading[]): number => lines.reduce((g, l) => g + (l.read?.massG ?? 0), 0);
+export const heaviest = (lines: readonly LineReading[]): LineReading | null => [...lines].sort((x, y) => y.read!.massG - x.read!.massG)[0] ?? null;
+
+/** Some of a line of the part more. */
+export const moreOf = (line: LineReading, massG: number): Added => ({ ingredientId: line.ingredient!.id, name: line.name, massG });
+/** Something of the larder; null where the kitchen's larder has none of it. */
+export function fromLarder(b: Bowl, massG: number, ...ids: readonly string[]): Added | null {
+  const found = ids.map((id) => b.kitchen.larder.get(id)).find((i): i is Ingredient => i !== undefined);
+  return found ? { ingredientId: found.id, name: found.name, massG } : null;
+}
+/** The cream of the part, else one of the larder: of so much fat. */
+export function creamFor(b: Bowl, massG: number): Added {
+  const own = heaviest(ofRole(b, 'cream'));
+  return own ? moreOf(own, massG) : (fromLarder(b, massG, 'cream-36', 'cream-35', 'cream-38') ?? { ingredientId: 'cream-36', name: 'cream', massG });
+}
+
+/** Every line of the part as it is written, for a fresh bowl. */
+export const freshLines = (b: Bowl): readonly Added[] => b.a.reading.lines.flatMap((l) => (l.ingredient && l.read && l.kind === 'ingredient' && l.read.massG > 0 ? [moreOf(l, l.read.massG * Math.min(1, shareOfPart(b)))] : []));
+export const freshStep = (lines: readonly Added[], how: string): RescueStep =>
+  step(`A fresh bowl: ${lines.slice(0, 4).map((l) => `${showGrams(l.massG)} ${l.name}`).join(', ')}${lines.length > 4 ? ` and ${lines.length - 4} more` : ''}. ${how}`);
+
+/** The bowl as a guest at a meeting. */
+export const bowlGuestOf = (b: Bowl, tC: number, massG = bowlG(b)): Guest => ({ ...guest(b.a.part.name, b.a.reading.mixture, b.a.reading.freezingG, tC), massG });
+
+/** Its heat content, J/g. */
+export const heatOf = (b: Bowl) => heatContent(b.a.reading.mixture, b.a.reading.freezingG);
+
+/** Wall that a bowl's content touches, m²: half a sphere of its volume. */
+export const touchedM2 = (ml: number): number => 2 * Math.PI * ((3 * ml) / (2 * Math.PI)) ** (2 / 3) * 1e-4;
+
+/** Minutes stirred in ice water from one temperature to another (house ±30 %); null where it never comes there. */
+export function iceBathMin(b: Bowl, fromC: number, toC: number): number | null {
+  if (fromC <= toC) return 0;
+  const massG = bowlG(b);
+  const curve = stirredCurve({ heat: heatOf(b), massG, startC: fromC, areaM2: touchedM2(massG), outerH: 250, wallM2KPerW: 0.0008 / WALLS.steel.k, bathC: 0 }, Math.max(1, toC));
+  return curve.ok ? curve.value.at(-1)![0] : null;
+}
+
+/** Minutes over steam from one temperature to another: the heat it takes over what steam gives a bowl (house ±30 %). */
+export function steamMin(b: Bowl, fromC: number, toC: number): number {
+  const heat = heatOf(b);
+  return Math.max(0, (1000 * (heat.at(toC) - heat.at(fromC))) / STEAM_W_PER_KG / 60);
+}
+
+export const between = (low: number, v: number, high: number): number => Math.min(high, Math.max(low, v));
+export const nbRange = (low: number, high: number): string => `${plainNumber(low, 0)}–${plainNumber(high, 0)}${NB}`;

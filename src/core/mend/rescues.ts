@@ -1,0 +1,67 @@
+import type { Bowl } from './case';
+import * as amounts from './rescue-amounts';
+import * as built from './rescue-built';
+import * as cooked from './rescue-cooked';
+import * as cream from './rescue-cream';
+import * as sets from './rescue-sets';
+import type { Rescue } from './rescue';
+import type { CauseId, SignId } from './words';
+
+/** What is done about each sign, by the likeliest cause. */
+export const RESCUES: Readonly<Record<SignId, (b: Bowl, cause: CauseId) => Rescue>> = {
+  runs: cream.runs,
+  grains: cream.grains,
+  butter: cream.butter,
+  sandy: cream.sandy,
+  weeps: (b) => cream.backByHand(b, true),
+  softens: (b) => cream.backByHand(b, false),
+  'whites-flat': sets.whitesFlat,
+  'whites-dry': sets.whitesDry,
+  'yolks-thin': sets.yolksThin,
+  strings: sets.strings,
+  unset: sets.unset,
+  rubbery: sets.rubbery,
+  seized: sets.seized,
+  'ganache-split': sets.ganacheSplit,
+  specks: sets.specks,
+  'bc-curdled': sets.buttercreamCurdled,
+  'bc-soup': sets.buttercreamSoup,
+  'cheese-curdled': sets.cheeseCurdled,
+  'cheese-lumps': sets.cheeseLumps,
+  scrambled: cooked.scrambled,
+  'custard-thin': cooked.custardThin,
+  lumpy: cooked.lumpy,
+  'egg-cold': cooked.eggCold,
+  'syrup-grainy': cooked.syrupGrainy,
+  'custard-warm': cooked.custardWarm,
+  'juice-runs': cooked.juiceRuns,
+  browned: cooked.browned,
+  flat: cooked.flat,
+  'base-hot': cooked.baseHot,
+  'base-set': cooked.baseSet,
+  soggy: built.soggy,
+  hard: built.hard,
+  'few-biscuits': built.fewBiscuits,
+  stuck: built.stuck,
+  leans: built.leans,
+  'crust-crumbles': built.crustCrumbles,
+  cracked: built.cracked,
+  'shell-wet': built.shellWet,
+  'too-hard': built.tooHard,
+  'never-froze': built.neverFroze,
+  icy: built.icy,
+  thawed: built.thawed,
+  'too-sweet': amounts.tooSweet,
+  'too-sour': amounts.tooSour,
+  'too-strong': amounts.tooStrong,
+  bland: amounts.bland,
+  short: amounts.short,
+  left: amounts.left,
+  glasses: amounts.glasses,
+  forgot: amounts.forgot,
+  twice: amounts.twice,
+  'all-in': amounts.allIn,
+  'left-out': amounts.leftOut,
+  burnt: cooked.burnt,
+  foreign: amounts.foreign,
+};
