@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { ingredient, KITCHEN } from '../testing/sample';
+import { ingredient, KITCHEN, sheetOf } from '../testing/sample';
 import { CALCULATORS, calculate } from './calculators';
 
 const cream = [{ massG: 500, creamFatPct: 36 }];
@@ -38,6 +38,8 @@ const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
   biscuits: { floor: { kind: 'round', radiusMm: 120 }, shape: 'round', widthMm: 50, lengthMm: 50 },
   soak: { biscuit: ingredient('ladyfinger').biscuit, biscuitsG: 384, seconds: 2 },
   'read-recipe': { text: 'Chantilly\n300 g cream\n30 g icing sugar\n\nWhip the cream with the sugar.' },
+  'mend-causes': { sheet: sheetOf(['500 g cream 36 %', '50 g icing sugar']), sign: 'grains', facts: { creamC: 11, whiskedS: 400 } },
+  'mend-rescue': { sheet: sheetOf(['500 g cream 36 %', '50 g icing sugar']), sign: 'grains' },
   softening: { biscuit: ingredient('ginger-thin').biscuit },
   timetable: { tasks: [{ id: 'served', minutes: 0, at: 600 }, { id: 'set', minutes: 240 }], gaps: [{ from: 'set', to: 'served' }], goals: [{ serve: 'served', tasks: ['set'] }] },
 };

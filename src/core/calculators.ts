@@ -5,6 +5,7 @@ import { define, type Calculator, type Kitchens } from './calculators/define';
 import { coldCalculator, eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
 import { coolingCalculator, correctionCalculator, eggWhiskCalculator, strokesCalculator } from './calculators/making';
 import { PortionsSchema, readPortions } from './calculators/portions';
+import { mendCausesCalculator, mendRescueCalculator } from './calculators/mending';
 import { readRecipeCalculator } from './calculators/reading';
 import { timetableCalculator } from './calculators/timetable';
 import { setterCalculator, setTimeCalculator, temperingCalculator } from './calculators/setting';
@@ -255,6 +256,8 @@ export const CALCULATORS = {
   softening: softeningCalculator,
   timetable: timetableCalculator,
   'read-recipe': readRecipeCalculator,
+  'mend-causes': mendCausesCalculator,
+  'mend-rescue': mendRescueCalculator,
 } as const;
 
 export type CalculatorName = keyof typeof CALCULATORS;

@@ -4,6 +4,7 @@ import type { ReadingKind } from '../core/batch/method';
 import { readReading, ReadingKindSchema, type Readings } from '../core/batch/readings';
 import { batchChanged } from './batch-watch';
 import type { KitchenDb } from './kitchen-file';
+import { keepMends } from './mends';
 import { batchEvents, batches, readings } from './schema';
 import { drawStock } from './stock';
 
@@ -124,6 +125,7 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
       for (const kind of ReadingKindSchema.options) {
         if (progress.fields[kind] !== before.fields[kind]) setReading(tx, id, kind, progress.fields[kind] ?? '', now);
       }
+      if (progress.mends !== before.mends) keepMends(tx, id, progress.mends);
       if (eventId !== null) tx.insert(batchEvents).values({ id: eventId, batchId: id, at: now }).run();
       return { kind: 'done', batch: stored(tx, saved) };
     },

@@ -1,6 +1,7 @@
 import { declarations, storeAtSays, type TubLabel } from '../core/files/tub-label';
 import { fail, ok, type Result } from '../core/result';
 import { analyseSheet } from '../core/analysis/analyse';
+import { isDiscarded, withMends } from '../core/mend/batch-case';
 import type { SheetAnalysis } from '../core/analysis/analysed';
 import { kitchenOf, type KitchenFacts } from '../core/kitchen/kitchen';
 import { scaleToPortions } from '../core/rewrite/scale';
@@ -44,7 +45,8 @@ function madeBatch(db: KitchenDb, batchId: string, now: number): Result<{ readon
   const scaled = scaleToPortions(doc, batch.portions);
   if (!scaled.ok) return scaled;
   const kitchen = readKitchenFacts(db);
-  const analysis = analyseSheet(scaled.value, kitchenOf(kitchen));
+  if (isDiscarded(batch.progress.mends)) return fail('batch', 'discarded', 'This batch was thrown away: it gets no label.');
+  const analysis = analyseSheet(withMends(scaled.value, batch.progress.mends), kitchenOf(kitchen));
   const made = Math.floor((batch.endedAt ?? now) / MINUTE_MS);
   return ok({ analysis, kitchen, times: { made, useBy: made + Math.round(MINUTES_AN_HOUR * analysis.keeping.eatByH) } });
 }

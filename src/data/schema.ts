@@ -154,6 +154,22 @@ export const temperatures = sqliteTable(
   (t) => [uniqueIndex('temperatures_moment').on(t.batchId, t.series, t.at)],
 );
 
+/** What went wrong in a batch and was mended: from these the causes of this kitchen are learnt, and which rescues work here. */
+export const mends = sqliteTable(
+  'mends',
+  {
+    id: text('id').primaryKey(),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batches.id),
+    at: integer('at').notNull(),
+    sign: text('sign').notNull(),
+    cause: text('cause').notNull(),
+    helped: integer('helped', { mode: 'boolean' }),
+  },
+  (t) => [index('mends_by_sign').on(t.sign)],
+);
+
 /** What was seen of a batch afterwards. A photo lies as a file beside the data file. */
 export const observations = sqliteTable(
   'observations',

@@ -70,9 +70,29 @@ export const TimerSchema = z.object({
 export type Timer = Readonly<z.infer<typeof TimerSchema>>;
 
 /** Something that was not as the recipe has it. */
-export const OFF_PLAN_KINDS = ['more', 'skipped', 'instead', 'paused', 'resumed', 'abandoned', 'note'] as const;
+export const OFF_PLAN_KINDS = ['more', 'skipped', 'instead', 'paused', 'resumed', 'abandoned', 'mended', 'note'] as const;
 export const OffPlanSchema = z.object({ at: z.number(), kind: z.enum(OFF_PLAN_KINDS), words: z.string().max(400) });
 export type OffPlan = Readonly<z.infer<typeof OffPlanSchema>>;
+
+const AddedSchema = z.object({ lineId: z.string().max(80), ingredientId: z.string().max(80), name: z.string().max(200), massG: z.number().positive().max(1_000_000) });
+
+/** A rescue that was done: what went in besides, what was weighed a second time, and later whether it helped. */
+export const MendEntrySchema = z.object({
+  id: z.string().min(1).max(60),
+  at: z.number(),
+  sign: z.string().max(40),
+  cause: z.string().max(40),
+  partId: z.string().max(40),
+  kind: z.enum(['mend', 'instead', 'discard']),
+  title: z.string().max(200),
+  adds: z.array(AddedSchema).max(20),
+  again: z.array(AddedSchema).max(60),
+  /** What the dessert is then served as; null where nothing of it changed. */
+  portions: z.number().int().min(1).max(2000).nullable(),
+  use: z.string().max(20).nullable(),
+  helped: z.boolean().nullable().default(null),
+});
+export type MendEntry = Readonly<z.infer<typeof MendEntrySchema>>;
 
 /** Stands in `done` once the amounts are weighed ahead. */
 export const MISE = 'mise';
@@ -108,13 +128,14 @@ export const ProgressSchema = z.preprocess(
     scale: z.number().positive().default(1),
     pausedAt: z.number().nullable().default(null),
     offPlan: z.array(OffPlanSchema).max(500).default([]),
+    mends: z.array(MendEntrySchema).max(50).default([]),
     /** Where it went in the end: a cold place of the kitchen. */
     placeId: z.string().max(40).nullable().default(null),
   }),
 );
 export type Progress = z.infer<typeof ProgressSchema>;
 
-export const freshProgress = (): Progress => ({ step: 0, done: [], skipped: [], doneAt: {}, ticks: [], weighed: {}, timers: [], fields: {}, note: '', scale: 1, pausedAt: null, offPlan: [], placeId: null });
+export const freshProgress = (): Progress => ({ step: 0, done: [], skipped: [], doneAt: {}, ticks: [], weighed: {}, timers: [], fields: {}, note: '', scale: 1, pausedAt: null, offPlan: [], mends: [], placeId: null });
 
 const at = z.number();
 const tablet = z.string().max(40);
@@ -136,6 +157,8 @@ export const ProgressEventSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('note'), text: z.string().max(4000) }),
   z.object({ kind: z.literal('off-plan'), entry: OffPlanSchema }),
   z.object({ kind: z.literal('rescale'), factor: z.number().min(0.1).max(10), words: z.string().max(400), at }),
+  z.object({ kind: z.literal('mend'), entry: MendEntrySchema }),
+  z.object({ kind: z.literal('mend-helped'), id: z.string().max(60), helped: z.boolean().nullable() }),
   z.object({ kind: z.literal('finish'), at, placeId: z.string().max(40).nullable().optional() }),
   z.object({ kind: z.literal('abandon'), at, words: z.string().max(400).optional() }),
 ]);
@@ -196,6 +219,10 @@ export function progressAfter(p: Progress, event: ProgressEvent): Progress {
     }
     case 'rescale':
       return written({ ...p, scale: p.scale * event.factor }, { at: event.at, kind: 'more', words: event.words });
+    case 'mend':
+      return p.mends.some((m) => m.id === event.entry.id) ? p : written({ ...p, mends: [...p.mends, event.entry].slice(-50) }, { at: event.entry.at, kind: 'mended', words: `Mended: ${event.entry.title}`.slice(0, 400) });
+    case 'mend-helped':
+      return { ...p, mends: p.mends.map((m) => (m.id === event.id ? { ...m, helped: event.helped } : m)) };
     case 'finish':
       return { ...p, placeId: event.placeId ?? p.placeId };
     case 'abandon':
@@ -215,12 +242,14 @@ export const amountNow = (p: Progress, line: { readonly lineId: string; readonly
 
 /**
  * What a batch took out of the larder, g by ingredient: of one that was finished every line of the steps that were not skipped, of one that was
- * left off those that were ticked. As weighed, without peel.
+ * left off those that were ticked; and what its mends took. As weighed, without peel.
  */
 export function takenBy(plan: BatchPlan, p: Progress, finished: boolean): readonly { readonly ingredientId: string; readonly massG: number }[] {
+  const mended = p.mends.flatMap((m) => [...m.adds, ...m.again].map(({ ingredientId, massG }) => ({ ingredientId, massG })));
   return plan.steps
     .filter((s) => !p.skipped.includes(s.key))
-    .flatMap((s) => s.lines.flatMap((l) => (l.ingredientId !== '' && l.massG > 0 && (finished || p.weighed[l.lineId] !== undefined || p.ticks.includes(l.lineId) || p.ticks.includes(`${MISE}:${l.lineId}`)) ? [{ ingredientId: l.ingredientId, massG: amountNow(p, l) }] : [])));
+    .flatMap((s) => s.lines.flatMap((l) => (l.ingredientId !== '' && l.massG > 0 && (finished || p.weighed[l.lineId] !== undefined || p.ticks.includes(l.lineId) || p.ticks.includes(`${MISE}:${l.lineId}`)) ? [{ ingredientId: l.ingredientId, massG: amountNow(p, l) }] : [])))
+    .concat(mended);
 }
 
 /** More (or less) of one line than it should be: everything still to come follows it. */
