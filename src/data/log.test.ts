@@ -8,7 +8,9 @@ import { watchBatch } from './batch-watch';
 import { openKitchenFile, type KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
 import { answerOutcome, readCorrections, setLearning } from './learning';
+import { batchLabels } from './labels';
 import { readLog, readOutcomes } from './log';
+import { listMends } from './mends';
 import { addObservation, listObservations, readPhoto, removeObservation } from './observations';
 import { seedSampleKitchen } from './sample/sample-kitchen';
 import { addTemperatures, listTemperatures, removeTemperature } from './temperatures';
@@ -30,6 +32,34 @@ afterEach(() => {
 });
 
 const timeInMixer = () => readCorrections(db, readKitchenFacts(db).mixers).find((c) => c.figure === 'whisk-time' && c.context === 'planetary')!.learnt;
+
+describe('mends', () => {
+  const entry = (id: string) => ({ id, at: 7, sign: 'grains', cause: 'past-firm', partId: getBatch(db, 'sample-1')!.plan.steps.find((s) => s.whisks)!.partId, kind: 'mend' as const, title: 'Stir in cold cream', adds: [{ lineId: `${id}-1`, ingredientId: 'cream-36', name: 'cream 36 %', massG: 60 }], again: [], portions: null, use: null, minutes: 5, helped: null });
+  const act = (event: Parameters<typeof recordEvent>[2], eventId: string) => recordEvent(db, 'sample-1', event, getBatch(db, 'sample-1')!.revision, 9, eventId);
+  it('one touch writes it once into batch and kitchen; whether it helped follows', () => {
+    act({ kind: 'mend', entry: entry('m-one') }, 'event-mend-1');
+    act({ kind: 'mend', entry: entry('m-one') }, 'event-mend-1');
+    act({ kind: 'mend', entry: entry('m-one') }, 'event-mend-2');
+    expect(getBatch(db, 'sample-1')!.progress.mends).toHaveLength(1);
+    expect(listMends(db)).toEqual([{ sign: 'grains', cause: 'past-firm', helped: null }]);
+    act({ kind: 'mend-helped', id: 'm-one', helped: false }, 'event-mend-3');
+    expect(listMends(db)).toEqual([{ sign: 'grains', cause: 'past-firm', helped: false }]);
+  });
+  it('a sign that this program does not know is kept and left out', () => {
+    act({ kind: 'mend', entry: { ...entry('m-two'), sign: 'sings' } }, 'event-mend-4');
+    expect(listMends(db)).toEqual([]);
+  });
+  it('its label says what went in, and none is printed once it was thrown away', () => {
+    const label = () => batchLabels(db, 'sample-1', 100);
+    const before = label();
+    act({ kind: 'mend', entry: { ...entry('m-three'), adds: [{ lineId: 'm-three-1', ingredientId: 'hazelnut-toasted', name: 'hazelnuts', massG: 20 }] } }, 'event-mend-5');
+    const after = label();
+    expect(before.ok && before.value[0]!.declares.join()).not.toContain('hazelnut');
+    expect(after.ok && after.value[0]!.declares.join()).toContain('hazelnut');
+    act({ kind: 'mend', entry: { ...entry('m-four'), kind: 'discard', adds: [] } }, 'event-mend-6');
+    expect(label()).toMatchObject({ ok: false, fault: { code: 'discarded' } });
+  });
+});
 
 describe('what the log learns', () => {
   it('the sample month: the kitchen is a tenth slower than the formula; the one over-whisked is asked about', () => {

@@ -4,6 +4,7 @@ import { Command as Cmdk } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { SIGN_IDS, SIGN_WORDS } from '../core/mend/words';
 import { STATIONS, stationHref } from './stations';
 
 /** Something that the finder can do. */
@@ -11,6 +12,8 @@ export interface Command {
   readonly name: string;
   readonly group: string;
   readonly keys?: string;
+  /** Other words that find it. */
+  readonly words?: readonly string[];
   readonly run: () => void;
 }
 
@@ -19,6 +22,12 @@ interface FindProps {
   readonly sheetId: string | null;
   readonly commands: readonly Command[];
   readonly showKeys: () => void;
+}
+
+/** Mend for a sign: of the batch in hand, else of the sheet, else it asks. */
+function mendHref(sign: string, sheetId: string | null): string {
+  const batchId = /^\/(?:pass|log)\/([^/]+)$/.exec(window.location.pathname)?.[1];
+  return batchId && batchId !== 'compare' && batchId !== 'learnt' ? `/mend?batch=${batchId}&sign=${sign}` : sheetId ? `/mend?sheet=${sheetId}&sign=${sign}` : `/mend?sign=${sign}`;
 }
 
 /** Finds any sheet, service, ingredient, station or command by typing part of its name. */
@@ -55,6 +64,7 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
     { name: 'Paste a recipe: read what is written or told', group: 'Commands', run: go('/paste') },
     { name: 'Show the keys', group: 'Commands', keys: '?', run: showKeys },
     ...commands,
+    ...SIGN_IDS.map((id) => ({ name: SIGN_WORDS[id].name, group: 'Something is wrong', words: SIGN_WORDS[id].words, run: go(mendHref(id, sheetId)) })),
     // With a sheet in hand an ingredient is one to add; its own page is a touch on its line.
     ...(sheetId === null ? ingredients.map((i) => ({ name: i.name, group: 'Larder', run: go(`/larder/${i.id}`) })) : []),
   ];
@@ -77,6 +87,7 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
                       <Cmdk.Item
                         key={c.name}
                         value={`${c.name} ${group}`}
+                        keywords={[...(c.words ?? [])]}
                         onSelect={() => {
                           onClose();
                           c.run();

@@ -7,6 +7,7 @@ export const STATIONS = [
   { key: '5', name: 'Clock', says: 'backwards from the moment it is served' },
   { key: '6', name: 'Pass', says: 'making it, step by step' },
   { key: '7', name: 'Log', says: 'what was forecast and what came' },
+  { key: '8', name: 'Mend', says: 'what do you see, and what to do about it' },
   { key: '9', name: 'Larder', says: 'ingredients, vessels, mixers, places, rules' },
 ] as const;
 export type StationName = (typeof STATIONS)[number]['name'];
@@ -28,6 +29,8 @@ export function stationHref(name: StationName, sheetId: string | null): string {
       return sheetId ? `/pass?sheet=${sheetId}` : '/pass';
     case 'Log':
       return sheetId ? `/log?sheet=${sheetId}` : '/log';
+    case 'Mend':
+      return sheetId ? `/mend?sheet=${sheetId}` : '/mend';
     case 'Larder':
       return '/larder';
   }

@@ -90,6 +90,8 @@ export const MendEntrySchema = z.object({
   /** What the dessert is then served as; null where nothing of it changed. */
   portions: z.number().int().min(1).max(2000).nullable(),
   use: z.string().max(20).nullable(),
+  /** What it takes, min. */
+  minutes: z.number().min(0).max(100_000).default(0),
   helped: z.boolean().nullable().default(null),
 });
 export type MendEntry = Readonly<z.infer<typeof MendEntrySchema>>;

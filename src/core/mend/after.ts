@@ -63,24 +63,17 @@ export function afterRescue(b: Bowl, rescue: Rescue): After | null {
   const fat = (a: PartAnalysis): string | null => (a.fatPct === null || a.reading.dairyG <= 0 ? null : withUnit(plainNumber(a.fatPct, 1), '%'));
   row('Fat in the bowl', fat(b.a), fat(now));
   row('Sweetness', plainNumber(b.s.sweetness, 1), plainNumber(analysis.sweetness, 1));
-  const air = (a: PartAnalysis, kept: number): string | null => {
-    if (!a.overrunPct.ok) return null;
-    const [low, high] = airRange(a, a.overrunPct.value).map((v) => v * kept) as [number, number];
-    return withUnit(`${plainNumber(low, 0)}–${plainNumber(high, 0)}`, '%');
-  };
-  // Air is that of what is there: what goes in without air shares it.
-  row('Air', air(b.a, 1), air(now, rescue.airKept));
-  const volume = (s: SheetAnalysis, a: PartAnalysis, kept: number): string | null => {
-    if (!a.overrunPct.ok || !a.foamMl.ok) return s.volumeMl.ok ? showVolumeMl(s.volumeMl.value) : null;
-    const [low, high] = airRange(a, a.overrunPct.value).map((v) => a.mixMl * (1 + (v * kept) / 100)) as [number, number];
-    return showVolumeRange(low, high);
-  };
-  row('Volume', volume(b.s, b.a, 1), volume(analysis, now, rescue.airKept));
+  const foam = foamRange(b.a, now, rescue);
+  const percent = ([low, high]: readonly [number, number], mixMl: number): string => withUnit(`${plainNumber(100 * (low / mixMl - 1), 0)}–${plainNumber(100 * (high / mixMl - 1), 0)}`, '%');
+  if (foam) {
+    row('Air', percent(foam.before, b.a.mixMl), percent(foam.after, foam.mixMl));
+    row('Volume', showVolumeRange(...foam.before), showVolumeRange(...foam.after));
+  } else if (b.s.volumeMl.ok && analysis.volumeMl.ok) row('Volume', showVolumeMl(b.s.volumeMl.value), showVolumeMl(analysis.volumeMl.value));
   row('Portions', withUnit(plainNumber(b.s.sheet.portions, 0), ''), withUnit(plainNumber(sheet.portions, 0), ''));
   const clean = (s: SheetAnalysis, kept: number): string | null => {
     if (s.keeping.cleanH === null) return null;
     const [low, high] = holdRange(now, s.keeping.cleanH * kept);
-    return `${showHours(Math.min(low, s.keeping.eatByH))}–${showHours(Math.min(high, s.keeping.eatByH))}`;
+    return hoursRange(Math.min(low, s.keeping.eatByH), Math.min(high, s.keeping.eatByH));
   };
   row('Clean for', clean(b.s, 1), clean(analysis, rescue.holdKept));
   row('Eat by', showHours(b.s.keeping.eatByH), showHours(analysis.keeping.eatByH));
@@ -88,10 +81,27 @@ export function afterRescue(b: Bowl, rescue: Rescue): After | null {
     const c = shoppingOf(s, b.kitchen).cost;
     return c === null ? null : plainNumber(c + more, 2);
   };
-  row('Cost', cost(b.s, 0), cost(analysis, costOf(b, rescue.again)));
+  row('Cost, in the larder’s money', cost(b.s, 0), cost(analysis, costOf(b, rescue.again)));
   const before = new Map(sheetTells(b.s, b.kitchen).map((t) => [t.key, t]));
   const worse = sheetTells(analysis, b.kitchen).filter((t) => RANK[t.state] > RANK[before.get(t.key)?.state ?? 'in']);
   return { sheet, analysis, figures: rows, worse };
+}
+
+/** The volume of a part with air before and after, mL: what it keeps of its own air, and what goes in with or without air of its own. */
+function foamRange(before: PartAnalysis, now: PartAnalysis, rescue: Rescue): { readonly before: readonly [number, number]; readonly after: readonly [number, number]; readonly mixMl: number } | null {
+  if (!before.overrunPct.ok || before.mixMl <= 0 || !(before.overrunPct.value > 0)) return null;
+  const range = airRange(before, before.overrunPct.value);
+  const addedMl = Math.max(0, now.mixMl - before.mixMl);
+  const at = (kept: number, more: number): readonly [number, number] => [before.mixMl * (1 + (range[0] * kept) / 100) + more, before.mixMl * (1 + (range[1] * kept) / 100) + more];
+  return { before: at(1, 0), after: at(rescue.airKept, rescue.bringsMl > 0 ? rescue.bringsMl : addedMl), mixMl: before.mixMl + addedMl };
+}
+
+/** '4.6–7.7 h': the unit once where both have it. */
+function hoursRange(low: number, high: number): string {
+  const [a, b] = [showHours(low), showHours(high)];
+  if (a === b) return a;
+  const unit = b.slice(b.indexOf('\u00a0'));
+  return a.endsWith(unit) ? `${a.slice(0, -unit.length)}–${b}` : `${a}–${b}`;
 }
 
 /** What is weighed a second time, in the larder's money; 0 where a price is missing. */

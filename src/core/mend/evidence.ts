@@ -1,7 +1,7 @@
 import { clockFace, plainNumber, showGrams, showHours, withUnit } from '../figure';
 import { CHURNS_FROM_C, COLD_ENOUGH_C, LEAN } from '../foam/house';
 import { KNIFE_ICE } from '../heat/house';
-import { networkAt, stageAt } from '../foam/whisk';
+import { networkAt, stageAt, stopWindow, whip, type StopWindow, type Whip } from '../foam/whisk';
 import { frozenMixOf, freezerOf, readFrozen } from '../analysis/frozen';
 import { meetingsOf, temperingOf } from '../analysis/warmth';
 import { eggHeated, eggOf } from '../analysis/egg';
@@ -30,7 +30,23 @@ const none: readonly Evidence[] = [];
 /** The cream's temperature: as it was seen, else as the sheet plans it. */
 export const creamCOf = (b: Bowl): { readonly tC: number; readonly seen: boolean } => ({ tC: b.facts.creamC ?? b.a.part.whisk.creamC, seen: b.facts.creamC !== null });
 
-const window = (b: Bowl) => (b.a.window.ok ? b.a.window.value : null);
+/** The whip of the bowl at the temperature that its cream really had. */
+export function whipOf(b: Bowl): Whip | null {
+  const { creamC } = b.facts;
+  const seen = creamC !== null && b.a.whiskInput.ok ? whip({ ...b.a.whiskInput.value, creamC }) : null;
+  // The kitchen's log has corrected the planned one; the seen one keeps that correction.
+  if (seen?.ok && b.a.whip.ok && b.a.whiskInput.ok) {
+    const planned = whip(b.a.whiskInput.value);
+    const learnt = planned.ok ? b.a.whip.value.ratePerS / planned.value.ratePerS : 1;
+    return { ...seen.value, ratePerS: seen.value.ratePerS * learnt, lateRatePerS: seen.value.lateRatePerS * learnt, clumpRatePerS: seen.value.clumpRatePerS * learnt };
+  }
+  return b.a.whip.ok ? b.a.whip.value : null;
+}
+
+const window = (b: Bowl): StopWindow | null => {
+  const w = whipOf(b);
+  return w ? stopWindow(w, b.a.part.whisk.stage) : null;
+};
 
 function whisked(b: Bowl, past: boolean): readonly Evidence[] {
   const { whiskedS } = b.facts;
@@ -222,8 +238,9 @@ function atHandOf(b: Bowl): readonly Evidence[] {
 
 function foamSeen(b: Bowl): readonly Evidence[] {
   const { whiskedS } = b.facts;
-  if (whiskedS === null || !b.a.whip.ok) return none;
-  const stage = stageAt(networkAt(b.a.whip.value, whiskedS));
+  const w = whipOf(b);
+  if (whiskedS === null || !w) return none;
+  const stage = stageAt(networkAt(w, whiskedS));
   return [says(stage === 'grainy' || stage === 'butter' ? SAYS.points : SAYS.speaksAgainst, `${clockFace(whiskedS)}${NB}min under the whisk: ${stage ?? 'before soft'} by the forecast.`)];
 }
 

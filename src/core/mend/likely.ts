@@ -45,7 +45,7 @@ export function likelyCauses(c: MendCase, sign: SignId, part: PartAnalysis | nul
       const { prior, says } = priorOf(c, sign, cause, house);
       const evidence = [...EVIDENCE[cause](b)].sort((x, y) => Math.abs(Math.log(y.ratio)) - Math.abs(Math.log(x.ratio)));
       const sentences = [...evidence.map((e) => e.says), ...(says ? [says] : [])];
-      return { cause, name: CAUSES[cause], p: posterior(prior, evidence.map((e) => e.ratio)), prior, evidence, says: sentences.join(' ') || 'Nothing was noted for or against it; so it is as often as it usually is.' };
+      return { cause, name: CAUSES[cause], p: posterior(prior, evidence.map((e) => e.ratio)), prior, evidence, says: sentences.join(' ') || 'Nothing noted: as often as usual.' };
     })
     .sort((x, y) => y.p - x.p);
 }

@@ -5,7 +5,7 @@ import { temperingOf } from '../analysis/warmth';
 import { capacityMl, isPerPortion } from '../vessel/profile';
 import { bowlG, holdsAir, shareOfPart, type Bowl } from './case';
 import { MOST_ADDED, OUT_H, SEEN_SHORT, SOUR, STRONG_ABV } from './house';
-import { amount, creamFor, deg, discard, freshLines, freshStep, heaviest, mended, moreOf, num, pct, step, weighable, type Added, type Rescue } from './rescue';
+import { amount, creamFor, deg, discard, foldedMlPerG, freshLines, freshStep, heaviest, mended, moreOf, num, pct, step, weighable, type Added, type Rescue } from './rescue';
 
 /** Rescues of taste, of amounts and order, of time; and what must go. */
 
@@ -21,7 +21,7 @@ function thinned(b: Bowl, what: string, from: number, to: number, unit: string, 
     step('Whisked to soft peak, cold.', { g }),
     step('Folded through in one go.', { stopIf: 'the streaks are gone' }),
     step(otherwise),
-  ], { adds: [cream], minutes: 6, figures: [amount('thin', `Cream against ${what.toLowerCase()}`, g, 'g = m·(v − w)/(w − c)', 'What goes in brings hardly any of it: the mean of both is the wish.', [num('m', 'in the bowl', mass, 'g', 0, 'the lines'), num('v', what.toLowerCase(), from, unit, 1, 'the sheet'), num('w', 'the edge of its band', to, unit, 1, 'the band')], 'Mass balance.')] });
+  ], { adds: [cream], minutes: 6, bringsMl: g * foldedMlPerG(), figures: [amount('thin', `Cream against ${what.toLowerCase()}`, g, 'g = m·(v − w)/(w − c)', 'What goes in brings hardly any of it: the mean of both is the wish.', [num('m', 'in the bowl', mass, 'g', 0, 'the lines'), num('v', what.toLowerCase(), from, unit, 1, 'the sheet'), num('w', 'the edge of its band', to, unit, 1, 'the band')], 'Mass balance.')] });
 }
 
 export function tooSweet(b: Bowl): Rescue {

@@ -14,7 +14,7 @@ import { soaksOf, soakPart } from '../tin/sheet-soak';
 import { capacityMl } from '../vessel/profile';
 import { bowlG, shareOfPart, type Bowl } from './case';
 import { LOOSEN, OUT_H } from './house';
-import { amount, creamFor, deg, discard, freshLines, freshStep, fromLarder, gramsOf, heaviest, instead, mended, minutesWords, moreOf, nbRange, num, ofRole, pct, step, weighable, type Rescue } from './rescue';
+import { amount, creamFor, deg, discard, foldedMlPerG, freshLines, freshStep, fromLarder, gramsOf, heaviest, instead, mended, minutesWords, moreOf, nbRange, num, ofRole, pct, step, weighable, type Rescue } from './rescue';
 
 /** Rescues of what is laid, turned out, baked and frozen. */
 
@@ -179,7 +179,7 @@ export function neverFroze(b: Bowl): Rescue {
     step('Whisked to soft peak, unsweetened.', { g }),
     step('Folded through what is half frozen, quickly.'),
     step('Back into the freezer, covered.', { timerMin: 300 }),
-  ], { adds: [cream], minutes: 310, figures: [amount('cream-to-freeze', 'Cream until it freezes', g, 'φ(m + g) = 0.53 at the freezer', 'Each gram brings water and no sugar: the share that is ice is worked out anew on the freezing curve.', [num('φ', 'ice of its water now', 100 * read.value.frozen, '%', 0, 'the freezing curve'), num('T', 'freezer', freezer, '°C', 0, 'the kitchen')], 'Freezing curve of sucrose solutions; a slice stands from half of the water on.')] });
+  ], { adds: [cream], minutes: 310, bringsMl: g * foldedMlPerG(), figures: [amount('cream-to-freeze', 'Cream until it freezes', g, 'φ(m + g) = 0.53 at the freezer', 'Each gram brings water and no sugar: the share that is ice is worked out anew on the freezing curve.', [num('φ', 'ice of its water now', 100 * read.value.frozen, '%', 0, 'the freezing curve'), num('T', 'freezer', freezer, '°C', 0, 'the kitchen')], 'Freezing curve of sucrose solutions; a slice stands from half of the water on.')] });
 }
 
 export const icy = (b: Bowl): Rescue => {

@@ -1,6 +1,5 @@
 import { plainNumber, showGrams, showHours, withUnit } from '../figure';
 import { iceForBath, meetingsOf, syrupOf } from '../analysis/warmth';
-import { foamVolumeMl } from '../foam/overrun';
 import { FOLD_KEEPS, KEEPING_H } from '../foam/house';
 import { ICE_BATH, POURED_C } from '../heat/house';
 import { guest, massFor } from '../heat/meeting';
@@ -9,7 +8,7 @@ import { composition } from '../composition/components';
 import { foldStrokes } from '../foam/fold-strokes';
 import { bowlG, holdsAir, shareOfPart, type Bowl } from './case';
 import { CUSTARD_BACK_C, DANGER_C, EGG_CURDLES_C, FRESH_FOAM_MOST } from './house';
-import { amount, bowlGuestOf, creamFor, deg, discard, freshLines, freshStep, fromLarder, gramsOf, heaviest, iceBathMin, instead, mended, minutesWords, moreOf, num, ofRole, steamMin, step, weighable, type Rescue } from './rescue';
+import { amount, bowlGuestOf, creamFor, deg, discard, freshLines, freshStep, foldedMlPerG, fromLarder, gramsOf, heaviest, iceBathMin, instead, mended, minutesWords, moreOf, num, ofRole, steamMin, step, weighable, type Rescue } from './rescue';
 
 /** Rescues of custards, syrups, fruit and folds. */
 
@@ -117,20 +116,21 @@ export function flat(b: Bowl): Rescue {
   const nowMl = b.facts.volumeMl ?? mixMl + (full - mixMl) / 2;
   const lostMl = Math.max(0, full - nowMl);
   const source = b.s.parts.find((p) => b.a.folds.some((f) => f.fromPartId === p.part.id) && p.foamMl.ok && p.reading.dairyG > 0);
-  const perG = source?.foamMl.ok ? source.foamMl.value / source.reading.mixture.massG : foamVolumeMl(1 / 1.009, 95);
+  const perG = source?.foamMl.ok ? source.foamMl.value / source.reading.mixture.massG : foldedMlPerG() / FOLD_KEEPS;
   const g = weighable(lostMl / (perG * FOLD_KEEPS));
+  const airKept = Math.min(1, Math.max(0.05, (nowMl - mixMl) / Math.max(1, full - mixMl)));
   const most = FRESH_FOAM_MOST * bowlG(b);
   if (lostMl <= 0) return mended('It is as full as it should be', `${withUnit(plainNumber(nowMl, 0), 'mL')} is what the sheet reckons with.`, [step('Fill it, and stop folding.')], { minutes: 1 });
   const strokes = foldStrokes(full);
   if (g > most) {
-    return instead('Serve it as a dense cream', `It would take ${showGrams(g)} of fresh foam: more folding than it bears.`, [step('Into glasses; it sets heavier, and tastes the same.'), step('Count fewer portions, or smaller glasses.')], { minutes: 5, airKept: Math.max(0.05, (nowMl - mixMl) / Math.max(1, full - mixMl)) });
+    return instead('Serve it as a dense cream', `It would take ${showGrams(g)} of fresh foam: more folding than it bears.`, [step('Into glasses; it sets heavier, and tastes the same.'), step('Count fewer portions, or smaller glasses.')], { minutes: 5, airKept });
   }
   const own = source ? heaviest(source.reading.lines.filter((l) => l.role === 'cream' && l.read)) : null;
   const cream = own ? moreOf(own, g) : creamFor(b, g);
   return mended(`Fold in ${showGrams(g)} fresh whipped cream`, `${withUnit(plainNumber(lostMl, 0), 'mL')} are missing; soft peak, in one go, ${strokes.ok ? `${plainNumber(strokes.value / 2, 0)} strokes` : 'few strokes'}.`, [
     step('Whisk it to soft peak, cold.', { g }),
     step('A spoon of it stirred in, then all of it folded from below.', { stopIf: 'the last streak is nearly gone' }),
-  ], { adds: [cream], minutes: 6, figures: [amount('fresh-foam', 'Fresh foam', g, 'g = lost/(mL per g · kept)', 'The volume that is missing over what a gram of fresh foam brings and keeps.', [num('lost', 'missing', lostMl, 'mL', 0, b.facts.volumeMl === null ? 'half of its air: nobody measured' : 'as measured'), num('v', 'fresh foam', perG, 'mL/g', 2, 'its air on the sheet')], 'Volume balance.', 0.25)] });
+  ], { adds: [cream], minutes: 6, airKept, bringsMl: g * perG * FOLD_KEEPS, figures: [amount('fresh-foam', 'Fresh foam', g, 'g = lost/(mL per g · kept)', 'The volume that is missing over what a gram of fresh foam brings and keeps.', [num('lost', 'missing', lostMl, 'mL', 0, b.facts.volumeMl === null ? 'half of its air: nobody measured' : 'as measured'), num('v', 'fresh foam', perG, 'mL/g', 2, 'its air on the sheet')], 'Volume balance.', 0.25)] });
 }
 
 export function baseHot(b: Bowl): Rescue {

@@ -4,7 +4,7 @@ import { addToReachFat } from '../foam/fat';
 import { FAT_SETS_H, STAGE_HOLD, STAGE_X } from '../foam/house';
 import { bowlfulsNeeded, networkAt, secondsTo, whip } from '../foam/whisk';
 import { bowlG, shareOfPart, type Bowl } from './case';
-import { creamCOf } from './evidence';
+import { creamCOf, whipOf } from './evidence';
 import { BUTTER, GRAINS_BACK, HOLDS_G_PER_KG, MOST_ADDED, RICHER, WHISK_AT_C } from './house';
 import { amount, between, creamFor, deg, freshLines, freshStep, fromLarder, heaviest, iceBathMin, instead, mended, moreOf, num, ofRole, pct, step, weighable, type Rescue } from './rescue';
 import type { CauseId } from './words';
@@ -14,7 +14,8 @@ import type { CauseId } from './words';
 /** How far the fat network has gone: by the clock where one ran, else where grain is usually seen. */
 const networkOf = (b: Bowl): { readonly x: number; readonly timed: boolean } => {
   const { whiskedS } = b.facts;
-  return b.a.whip.ok && whiskedS !== null ? { x: networkAt(b.a.whip.value, whiskedS), timed: true } : { x: GRAINS_BACK.usualX, timed: false };
+  const w = whipOf(b);
+  return w && whiskedS !== null ? { x: networkAt(w, whiskedS), timed: true } : { x: GRAINS_BACK.usualX, timed: false };
 };
 
 export function grains(b: Bowl): Rescue {
@@ -24,14 +25,13 @@ export function grains(b: Bowl): Rescue {
   const g = weighable(share * bowlG(b));
   const cream = creamFor(b, g);
   const each = g / GRAINS_BACK.goes;
-  const mixShare = bowlG(b) / (bowlG(b) + g);
   const air = airShareAt(from) ?? 0.7;
   const figure = amount('cold-cream', 'Cold cream for the grains', g, 'g = (5 % + 15 %·(x − 0.70)/0.15)·m', 'The further the fat has clumped, the more loose cream it takes to carry the grains apart again.', [num('x', 'fat network', from, '', 2, timed ? `${clockFace(b.facts.whiskedS!)} min under the whisk` : 'usual where grain is first seen: no clock ran'), num('m', 'in the bowl', bowlG(b), 'g', 0, 'the lines')], 'House: one part in twenty at the first grain, one in five at the last that comes back.', 0.4);
-  return mended(`Stir in ${showGrams(g)} cold cream`, `${cream.name}, at ${deg(4)} to ${deg(6)}, by hand, in ${GRAINS_BACK.goes} goes. No whisk.`, [
+  return mended(`Stir in ${showGrams(g)} cold cream`, `${cream.name.charAt(0).toUpperCase()}${cream.name.slice(1)} at ${deg(4)} to ${deg(6)}, by hand, in three goes. No whisk.`, [
     step('Poured round the edge. Eight strokes from below.', { g: each, stopIf: 'it turns smooth' }),
     step('Again. It should shine and fall in a soft tip.', { g: each, stopIf: 'it turns smooth' }),
     step('The last. Still grainy: do not whisk, it is on its way to butter.', { g: each, stopIf: 'liquid shows' }),
-  ], { adds: [cream], minutes: 3, airKept: air * mixShare, holdKept: STAGE_HOLD.grainy, otherwise: 'butter', figures: [figure] });
+  ], { adds: [cream], minutes: 3, airKept: air, holdKept: STAGE_HOLD.grainy, otherwise: 'butter', figures: [figure] });
 }
 
 export function butter(b: Bowl): Rescue {
@@ -72,7 +72,8 @@ function colderAndOn(b: Bowl): Rescue {
   const input = b.a.whiskInput.ok ? { ...b.a.whiskInput.value, creamC: Math.min(nowC, WHISK_AT_C) } : null;
   const cold = input ? whip(input) : null;
   const stage = b.a.part.whisk.stage;
-  const whiskedX = b.facts.whiskedS !== null && b.a.whip.ok ? networkAt(b.a.whip.value, b.facts.whiskedS) : null;
+  const w = whipOf(b);
+  const whiskedX = b.facts.whiskedS !== null && w ? networkAt(w, b.facts.whiskedS) : null;
   const to = cold?.ok ? secondsTo(cold.value, STAGE_X[stage]) : null;
   const been = cold?.ok && whiskedX !== null ? (secondsTo(cold.value, Math.min(whiskedX, STAGE_X[stage])) ?? 0) : 0;
   const left = to === null ? null : Math.max(5, to - been);

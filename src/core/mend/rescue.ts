@@ -2,12 +2,16 @@ import { plainNumber, showGrams, withUnit, type Figure, type FigureInput } from 
 import type { Ingredient } from '../composition/ingredient';
 import type { Sheet } from '../document/schema';
 import { guest, type Guest } from '../heat/meeting';
+import { FOLD_KEEPS, OVERRUN_BY_FAT, REFERENCE_FAT_PCT, STAGE_X } from '../foam/house';
+import { airShareAt } from '../foam/overrun';
+import { readTable } from '../interpolate';
 import { heatContent } from '../heat/heat-content';
 import { stirredCurve } from '../heat/stirred';
 import { WALLS } from '../heat/surface';
 import type { LineReading } from '../lines/read-part';
 import { bowlG, shareOfPart, type Bowl } from './case';
 import { STEAM_W_PER_KG } from './house';
+import { touchedM2 } from './warm-cream';
 import type { SignId } from './words';
 
 /** One thing to do, large enough for wet hands. */
@@ -45,6 +49,8 @@ export interface Rescue {
   /** What it leaves of the part's air and hold, against a part that never went wrong; 1 where it is whole again. */
   readonly airKept: number;
   readonly holdKept: number;
+  /** Volume that what goes in brings with its own air, mL; 0 where it goes in without air. */
+  readonly bringsMl: number;
   /** Where to go if it does not come back. */
   readonly otherwise: SignId | null;
   readonly figures: readonly Figure[];
@@ -65,7 +71,7 @@ export const step = (does: string, more: { readonly g?: number; readonly amount?
   stopIf: more.stopIf ?? null,
 });
 
-const BASE = { adds: [], again: [], change: null, minutes: 5, airKept: 1, holdKept: 1, otherwise: null, figures: [] } as const;
+const BASE = { adds: [], again: [], change: null, minutes: 5, airKept: 1, holdKept: 1, bringsMl: 0, otherwise: null, figures: [] } as const;
 type Parts = Partial<Omit<Rescue, 'kind' | 'title' | 'says' | 'steps'>>;
 
 export const mended = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'mend', title, says, steps });
@@ -119,9 +125,6 @@ export const bowlGuestOf = (b: Bowl, tC: number, massG = bowlG(b)): Guest => ({ 
 /** Its heat content, J/g. */
 export const heatOf = (b: Bowl) => heatContent(b.a.reading.mixture, b.a.reading.freezingG);
 
-/** Wall that a bowl's content touches, m²: half a sphere of its volume. */
-export const touchedM2 = (ml: number): number => 2 * Math.PI * ((3 * ml) / (2 * Math.PI)) ** (2 / 3) * 1e-4;
-
 /** Minutes stirred in ice water from one temperature to another (house ±30 %); null where it never comes there. */
 export function iceBathMin(b: Bowl, fromC: number, toC: number): number | null {
   if (fromC <= toC) return 0;
@@ -138,3 +141,10 @@ export function steamMin(b: Bowl, fromC: number, toC: number): number {
 
 export const between = (low: number, v: number, high: number): number => Math.min(high, Math.max(low, v));
 export const nbRange = (low: number, high: number): string => `${plainNumber(low, 0)}–${plainNumber(high, 0)}${NB}`;
+
+/** What cream at soft peak brings once it is folded in, mL a gram: its air as a plain cream has it, less what the fold takes. */
+export function foldedMlPerG(): number {
+  const softPct = (airShareAt(STAGE_X.soft) ?? 0) * (readTable(OVERRUN_BY_FAT, REFERENCE_FAT_PCT) ?? 0);
+  return CREAM_ML_PER_G * (1 + (FOLD_KEEPS * softPct) / 100);
+}
+const CREAM_ML_PER_G = 1 / 1.009;

@@ -24,6 +24,8 @@ export interface SoFar {
   /** The step in hand; null where none is. */
   readonly step: string | null;
   readonly stepSince: number;
+  /** Hands that mends of this step have taken or take, min. */
+  readonly mendMin: number;
 }
 
 export interface ServiceFacts {
@@ -324,7 +326,7 @@ function happenedTo(t: WorkTask, b: SoFar, minutes: number, now: number): { read
     if (b.status !== 'running' || b.step !== t.stepId) return null;
     // A wait that was begun says that the hands are behind.
     if (b.waitFrom[t.stepId] !== undefined) return { task: { at: b.waitFrom[t.stepId]! - minutes }, done: true };
-    return { task: { at: b.stepSince, minutes: Math.max(minutes, now - b.stepSince + 1) }, done: false };
+    return { task: { at: b.stepSince, minutes: Math.max(minutes + b.mendMin, now - b.stepSince + 1) }, done: false };
   }
   const from = b.waitFrom[t.stepId];
   return from === undefined ? null : { task: { at: from, minutes }, done: from + minutes <= now };

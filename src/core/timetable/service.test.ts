@@ -175,6 +175,25 @@ describe('while it runs', () => {
     expect(plan.servings[0]!.lateMin).toBe(0);
   });
 
+  it('a mend of the step in hand moves what comes after it by its minutes', () => {
+    const mend = (minutes: number) => ({ kind: 'mend' as const, entry: { id: 'm1', at: 1e15, sign: 'grains', cause: 'past-firm', partId: 'p', kind: 'mend' as const, title: 'Stir in cream', adds: [], again: [], portions: null, use: null, minutes, helped: null } });
+    const now = minuteOf('2026-11-25T11:05', zone);
+    const whisk = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => act(act(act(p, { kind: 'go', step: 1, done: keys[0]! }, at(1)), { kind: 'go', step: 2, done: keys[1]! }, at(2)), { kind: 'timer-start', id: keys[2]!, name: 'x', seconds: null, at: at(3), by: 't' }, at(3));
+    const from = batch(whisk);
+    const later = (minutes: number): number => {
+      const soFar = batch((p, keys, at) => act(whisk(p, keys, at), mend(minutes), at(4)));
+      expect(soFar.mendMin).toBe(Math.min(60, minutes));
+      const plan = planOf(facts(cream, { batches: new Map([['cream', soFar]]), now }));
+      return Math.min(...plan.tasks.filter((t) => !t.done && !t.running && t.kind === 'hands').map((t) => t.start));
+    };
+    expect(from.mendMin).toBe(0);
+    const plain = Math.min(...planOf(facts(cream, { batches: new Map([['cream', from]]), now })).tasks.filter((t) => !t.done && !t.running && t.kind === 'hands').map((t) => t.start));
+    // As late as it may be, half an hour lies between; what is longer moves it.
+    expect(later(25)).toBe(plain);
+    expect(later(55)).toBeGreaterThan(plain + 10);
+    expect(later(300)).toBe(later(60));
+  });
+
   it('what rests has been put away, and the step after it is not in hand while it rests', () => {
     const upTo = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => keys.slice(0, keys.indexOf('assembly.rest') + 1).reduce((q, key, i) => act(q, { kind: 'go', step: i + 1, done: key }, at(5 * i)), p);
     const cake = service([serving('cake', 'pear-icebox', '2026-11-26T20:15', { batchId: 'b' })]);

@@ -8,6 +8,12 @@ const SAT_OUT = 0.5;
 /** A dessert that rests, sets or freezes has been covered and put away, whatever Pass was told. */
 const COLD_WAYS = ['rest', 'set', 'freeze'];
 
+/** A rescue keeps hands no longer than this; what is longer of it is a rest, min. */
+const MOST_HANDS_MIN = 60;
+
+/** Hands that the mends since a moment ask for. */
+const mendMinutes = (progress: Progress, sinceMs: number): number => progress.mends.filter((m) => m.at >= sinceMs).reduce((sum, m) => sum + Math.min(MOST_HANDS_MIN, Math.round(m.minutes)), 0);
+
 /**
  * How far a batch has come, for the plan: when each step was left, and since when the present one is in hand.
  * A wait begins with its timer; without one, when its step was left, or when it was come to if most of it was sat out there. The step after a
@@ -46,5 +52,5 @@ export function soFarOf(batch: { readonly status: SoFar['status']; readonly star
   const before = plan.steps.find((s) => progress.doneAt[s.key] === last);
   const waits = before?.waitMin != null && waitFrom[before.key]! + before.waitMin[0] > now;
   const touched = current !== null && (timer !== undefined || current.lines.some((l) => progress.weighed[l.lineId] !== undefined || progress.ticks.includes(l.lineId)));
-  return { status: batch.status, startedAt: minute(batch.startedAt), doneAt, begunAt, waitFrom, step: current && (touched || !waits) ? current.key : null, stepSince: minute(last) };
+  return { status: batch.status, startedAt: minute(batch.startedAt), doneAt, begunAt, waitFrom, step: current && (touched || !waits) ? current.key : null, stepSince: minute(last), mendMin: mendMinutes(progress, last) };
 }

@@ -125,6 +125,9 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
             <Link href={`/log/compare?b=${batch.id}&sheet=${batch.sheetId}`} className="btn">
               Beside another batch
             </Link>
+            <Link href={`/mend?batch=${batch.id}`} className="btn">
+              Something is wrong with it
+            </Link>
             <Link href={`/sheet/${batch.sheetId}/bench`} className="btn">
               Open the sheet
             </Link>

@@ -3,6 +3,9 @@ import type { BatchPlan } from '../../../core/batch/batch';
 import type { BatchClient, ClientState } from '../../../ui/batch/batch-client';
 import type { TemperatureLog } from '../../../ui/batch/temperature-log';
 
+/** What may go wrong in a step, by its key: the sign, and the sheet's own figure that makes it likely. */
+export type AheadOfStep = Readonly<Record<string, readonly { readonly sign: string; readonly name: string; readonly says: string }[]>>;
+
 /** The batch in hand, for every piece of Pass. */
 export interface OnPass {
   readonly batchId: string;
@@ -14,6 +17,8 @@ export interface OnPass {
   /** Smallest step of the kitchen's scale, g. */
   readonly scaleStepG: number;
   readonly waterBoilsC: number;
+  readonly fridgeC: number;
+  readonly ahead: AheadOfStep;
   /** How amounts are shown and ticked, on every screen alike. */
   readonly amounts: { readonly inGrams: boolean; readonly byScale: boolean; readonly toggleUnit: () => void; readonly toggleScale: () => void };
 }

@@ -3,7 +3,28 @@ import { getBatch } from '../../../data/batches';
 import { openedKitchen } from '../../../data/kitchen';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { listTemperatures } from '../../../data/temperatures';
+import { getSheetVersion } from '../../../data/sheets';
+import { analyseSheet } from '../../../core/analysis/analyse';
+import { kitchenOf } from '../../../core/kitchen/kitchen';
+import { aheadOf } from '../../../core/mend/ahead';
+import { NO_FACTS } from '../../../core/mend/case';
+import { scaleToPortions } from '../../../core/rewrite/scale';
+import type { AheadOfStep } from './on-pass';
+import { listMends } from '../../../data/mends';
+import type { KitchenDb } from '../../../data/kitchen-file';
+import type { StoredBatch } from '../../../data/batches';
+import type { KitchenFacts } from '../../../core/kitchen/kitchen';
 import { PassDesk } from './pass-desk';
+
+/** What may go wrong in each step, by the key of its step. */
+function aheadOfSteps(db: KitchenDb, batch: StoredBatch, facts: KitchenFacts): AheadOfStep {
+  const doc = getSheetVersion(db, batch.sheetId, batch.sheetVersion);
+  const scaled = doc && scaleToPortions(doc, batch.portions);
+  if (!scaled?.ok) return {};
+  const kitchen = kitchenOf(facts);
+  const c = { s: analyseSheet(scaled.value, kitchen), kitchen, facts: NO_FACTS, log: listMends(db) };
+  return Object.fromEntries(scaled.value.steps.map((step) => [step.id, aheadOf(c, step).map(({ sign, name, says }) => ({ sign, name, says }))] as const).filter(([, list]) => list.length > 0));
+}
 
 export default async function BatchOnPass({ params }: { readonly params: Promise<{ batchId: string }> }) {
   const { batchId } = await params;
@@ -11,7 +32,8 @@ export default async function BatchOnPass({ params }: { readonly params: Promise
   const batch = getBatch(db, batchId);
   if (!batch) notFound();
   const { id, sheetId, sheetVersion, plan, progress, status, revision } = batch;
-  const { places, rules } = readKitchenFacts(db);
+  const facts = readKitchenFacts(db);
+  const { places, rules } = facts;
   return (
     <PassDesk
       key={id}
@@ -23,6 +45,8 @@ export default async function BatchOnPass({ params }: { readonly params: Promise
       places={places.map((p) => ({ id: p.id, name: p.name }))}
       scaleStepG={rules.scaleStepG}
       waterBoilsC={rules.waterBoilsC}
+      fridgeC={rules.fridgeC}
+      ahead={aheadOfSteps(db, batch, facts)}
     />
   );
 }

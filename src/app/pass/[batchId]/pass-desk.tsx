@@ -15,7 +15,7 @@ import { isTyping } from '../../../ui/frame';
 import { useWakeLock } from '../../../ui/use-wake-lock';
 import { MiseScreen } from './mise-screen';
 import { OffPlanPanel } from './off-plan';
-import { OnPassContext, useOnPass, type OnPass } from './on-pass';
+import { OnPassContext, useOnPass, type AheadOfStep, type OnPass } from './on-pass';
 import { StepLines } from './step-lines';
 import { StepReadings } from './step-readings';
 import { StepTemperatures } from './step-temperatures';
@@ -31,13 +31,15 @@ interface PassDeskProps {
   readonly places: readonly { readonly id: string; readonly name: string }[];
   readonly scaleStepG: number;
   readonly waterBoilsC: number;
+  readonly fridgeC: number;
+  readonly ahead: AheadOfStep;
 }
 
 const nobody = (): string => '';
 const never = () => () => undefined;
 
 /** Pass: one step fills the screen. */
-export function PassDesk({ sheetId, version, plan, batch, samples, places, scaleStepG, waterBoilsC }: PassDeskProps) {
+export function PassDesk({ sheetId, version, plan, batch, samples, places, scaleStepG, waterBoilsC, fridgeC, ahead }: PassDeskProps) {
   const router = useRouter();
   const [client] = useState(() => makeBatchClient(batch));
   const [temperatures] = useState(() => makeTemperatureLog(batch.id, samples));
@@ -94,6 +96,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
     if (e.key === '1') router.push(`/sheet/${sheetId}/bench`);
     if (e.key === '3') router.push(`/sheet/${sheetId}/whisk`);
     if (e.key === '7') router.push(`/log?sheet=${sheetId}`);
+    if (e.key === '8') router.push(`/mend?batch=${batch.id}`);
   });
   useEffect(() => {
     window.addEventListener('keydown', onKey);
@@ -104,7 +107,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
     await client.act({ kind: 'finish', at: Date.now(), placeId });
     if (client.get().pending.length === 0) router.push(`/log/${batch.id}`);
   };
-  const onPass: OnPass = { batchId: batch.id, plan, state, client, tablet, temperatures, scaleStepG, waterBoilsC, amounts: { inGrams, byScale, toggleUnit: () => setInGrams(!inGrams), toggleScale: () => setByScale(!byScale) } };
+  const onPass: OnPass = { batchId: batch.id, plan, state, client, tablet, temperatures, scaleStepG, waterBoilsC, fridgeC, ahead, amounts: { inGrams, byScale, toggleUnit: () => setInGrams(!inGrams), toggleScale: () => setByScale(!byScale) } };
   return (
     <OnPassContext value={onPass}>
       <div className="on-cocoa grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-cocoa text-milk">
@@ -175,6 +178,7 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
       <h1 className="text-[clamp(30px,4.6vw,52px)] leading-[1.08]">{step.title}</h1>
       {step.laid && <p className="mt-3 max-w-[36em] text-[24px] leading-snug">{step.laid}</p>}
       <p className="mt-3 max-w-[44em] text-[20px] leading-snug text-cocoa-soft">{step.detail}</p>
+      <Mind step={step} />
       {whisks && <WhiskTimer step={step} />}
       {(step.waitMin ?? step.saidMin) && <StepTimer step={step} />}
       <div className={whisks && step.lines.length > 0 && step.readings.length > 0 ? 'grid gap-x-12 lg:grid-cols-[minmax(0,1fr)_300px]' : ''}>
@@ -205,6 +209,24 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
   );
 }
 
+/** What may go wrong here, by this sheet's own figures; each leads to what is done about it. */
+function Mind({ step }: { readonly step: PlanStep }) {
+  const { batchId, ahead } = useOnPass();
+  const list = ahead[step.key.replace(/#\d+$/, '')] ?? [];
+  if (list.length === 0) return null;
+  return (
+    <ul aria-label="Mind" className="mt-3 max-w-[44em] text-[17px]">
+      {list.map((a) => (
+        <li key={a.sign}>
+          <Link href={`/mend?batch=${batchId}&sign=${a.sign}`} className="inline-flex min-h-9 flex-wrap items-baseline gap-x-3 hover:text-yolk">
+            <b className="font-[650] text-yolk">{a.name}?</b> <span className="text-cocoa-soft">{a.says}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** The clock of a rest, or of work whose time is said: short ends at the early end, so that it can be looked at. */
 function StepTimer({ step }: { readonly step: PlanStep }) {
   const { state, client, tablet } = useOnPass();
@@ -231,7 +253,7 @@ function StepTimer({ step }: { readonly step: PlanStep }) {
 }
 
 function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readonly version: number; readonly at: number | null; readonly awake: boolean; readonly offPlan: boolean; readonly onOffPlan: () => void; readonly onStep: (key: string) => void }) {
-  const { plan, state, client } = useOnPass();
+  const { batchId, plan, state, client } = useOnPass();
   const { progress } = state;
   const [adding, setAdding] = useState(false);
   return (
@@ -250,6 +272,9 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
         </p>
         <p className="flex flex-wrap items-center gap-x-5 text-[17px]">
           <span className="text-[15px] text-cocoa-soft">{state.batch.status !== 'running' ? 'over' : awake ? 'screen stays on' : 'screen may sleep'}</span>
+          <Link href={`/mend?batch=${batchId}`} className="inline-flex min-h-11 items-center rounded-s border border-cocoa-soft px-3 text-[16px] hover:border-milk" title="Mend (key 8)">
+            something is wrong
+          </Link>
           <button type="button" aria-expanded={adding} className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => setAdding(!adding)}>
             timer
           </button>

@@ -7,6 +7,7 @@ import type { ClientState } from '../../../ui/batch/batch-client';
 import { ReadingField } from '../../../ui/batch/reading-field';
 import { gramsOf } from '../../../instruments/wire';
 import { devicesOf, useInstruments } from '../../../ui/instruments/use-instruments';
+import { warmCreamSays } from '../../../core/mend/warm-cream';
 import { useOnPass } from './on-pass';
 
 /** What the fields say, as far as it can be read. */
@@ -21,11 +22,14 @@ function readingsFrom(fields: ClientState['progress']['fields']): Readings {
 
 /** Values that the step asks for: typed, or taken over from an instrument. */
 export function StepReadings({ kinds }: { readonly kinds: readonly ReadingKind[] }) {
-  const { plan, state, client } = useOnPass();
+  const { plan, state, client, fridgeC } = useOnPass();
   const feed = useInstruments(kinds.length > 0);
   if (kinds.length === 0) return null;
   const { fields } = state.progress;
   const write = (reading: ReadingKind) => (text: string) => void client.act({ kind: 'write', reading, text, was: fields[reading] ?? '' });
+  const typedC = readReading('cream-temperature', fields['cream-temperature'] ?? '');
+  const { whisk } = plan.forecast;
+  const warm = typedC.ok && whisk ? warmCreamSays(typedC.value, { massG: plan.forecast.massG * state.progress.scale, fatPct: whisk.fatPct, sugarPer100: whisk.sugarPer100, fridgeC }) : null;
   const air = compareOutcome(plan.forecast, readingsFrom(fields)).find((c) => c.key === 'overrun');
   /** What an instrument shows now that would fit a field. */
   const offers = (kind: ReadingKind): readonly (readonly [label: string, text: string])[] => {
@@ -38,6 +42,11 @@ export function StepReadings({ kinds }: { readonly kinds: readonly ReadingKind[]
       {kinds.map((kind) => (
         <div key={kind}>
           <ReadingField dark kind={kind} text={fields[kind] ?? ''} onWrite={write(kind)} fault={kind === 'cup-foam' ? (air?.fault ?? null) : null} />
+          {kind === 'cream-temperature' && warm && (
+            <p role="status" className="mt-1 text-[17px] text-yolk">
+              {warm}
+            </p>
+          )}
           <p className="flex flex-wrap gap-x-4">
             {offers(kind).map(([label, text]) => (
               <button key={label} type="button" className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => write(kind)(text)}>

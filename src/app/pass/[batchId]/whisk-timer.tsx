@@ -26,7 +26,7 @@ function words(phase: TimerPhase, marks: TimerMarks | null, s: number, stage: st
     case 'stop':
       return marks.closesS === null ? 'Stop when it looks right: from here it changes little.' : `Stop now: ${showSeconds(Math.max(0, Math.ceil(marks.closesS - s)))} left.`;
     case 'over':
-      return `The window closed ${showSeconds(s - (marks.closesS ?? s))} ago: stop and look. Grainy edges come back with a little fresh cream.`;
+      return `The window closed ${showSeconds(s - (marks.closesS ?? s))} ago: stop and look. Grains, or butter already? ‘Something is wrong’ above says what comes back, and with how much.`;
     case 'stopped':
       return `Stopped after ${showSeconds(s)}. Correct the time below if the whisk stood still in between.`;
   }

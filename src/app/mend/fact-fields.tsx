@@ -1,0 +1,70 @@
+'use client';
+
+import { useId, useState } from 'react';
+import { asksOf, type Ask } from '../../core/mend/asks';
+import type { BatchFacts } from '../../core/mend/case';
+import type { SignId } from '../../core/mend/words';
+import { clockFace } from '../../core/figure';
+import { asDecimal, readQuantity } from '../../core/measures/quantity';
+
+interface FactFieldsProps {
+  readonly sign: SignId;
+  readonly facts: BatchFacts;
+  /** What the batch tells of itself. */
+  readonly fromBatch: BatchFacts;
+  readonly onChange: (facts: BatchFacts) => void;
+}
+
+/** What is known, and what can still be said: each figure moves causes and amounts at once. */
+export function FactFields({ sign, facts, fromBatch, onChange }: FactFieldsProps) {
+  const asks = asksOf(sign);
+  if (asks.length === 0) return null;
+  return (
+    <section aria-label="What is known" className="mt-6 flex flex-wrap gap-x-4 gap-y-3">
+      {asks.map((ask) => (
+        <FactField key={ask.key} ask={ask} value={facts[ask.key]} known={fromBatch[ask.key] !== null && fromBatch[ask.key] === facts[ask.key]} onChange={(value) => onChange({ ...facts, [ask.key]: value })} />
+      ))}
+    </section>
+  );
+}
+
+function FactField({ ask, value, known, onChange }: { readonly ask: Ask; readonly value: number | null; readonly known: boolean; readonly onChange: (value: number | null) => void }) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const read = (text: string) => {
+    setDraft(text);
+    if (text.trim() === '') {
+      setFault(null);
+      onChange(null);
+      return;
+    }
+    const clock = ask.key === 'whiskedS' ? /^(\d{1,3}):([0-5]\d)$/.exec(text.trim()) : null;
+    const typed = clock ? Number(clock[1]) + Number(clock[2]) / 60 : null;
+    const q = typed === null ? readQuantity(text.trim().replace(/^-/, '')) : null;
+    const v = typed ?? (q?.ok ? q.value * (text.trim().startsWith('-') ? -1 : 1) : null);
+    if (v === null) setFault(q && !q.ok ? q.fault.says : 'Type a number.');
+    else if (v < ask.min || v > ask.max) setFault(`From ${ask.min} to ${ask.max}${ask.unit ? `\u00a0${ask.unit}` : ''}.`);
+    else if (ask.whole && !Number.isInteger(v)) setFault('A whole number.');
+    else {
+      setFault(null);
+      onChange(v * ask.times);
+    }
+  };
+  const shown = value === null ? '' : ask.key === 'whiskedS' ? clockFace(value) : asDecimal(Math.round((value / ask.times) * 100) / 100);
+  return (
+    <div className="w-36">
+      <label htmlFor={id} className="block text-[13.5px] text-ink-soft">
+        {ask.label}
+        {known && ', from the batch'}
+      </label>
+      <div className="relative mt-0.5">
+        <input id={id} inputMode="decimal" value={draft ?? shown} maxLength={20} placeholder="not known" aria-invalid={fault !== null || undefined} onChange={(e) => read(e.target.value)} onBlur={() => fault === null && setDraft(null)} className="field fig w-full pr-10 text-[16px]" />
+        <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-ink-soft">{ask.unit}</span>
+      </div>
+      <p role="alert" className="text-[13.5px] text-beet empty:hidden">
+        {fault}
+      </p>
+    </div>
+  );
+}

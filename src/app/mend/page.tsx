@@ -1,0 +1,59 @@
+import { kitchenOf } from '../../core/kitchen/kitchen';
+import { factsOfBatch, withMends } from '../../core/mend/batch-case';
+import { NO_FACTS } from '../../core/mend/case';
+import { SIGN_IDS } from '../../core/mend/words';
+import { scaleTo, scaleToPortions } from '../../core/rewrite/scale';
+import { getBatch, listBatches } from '../../data/batches';
+import { openedKitchen } from '../../data/kitchen';
+import { readKitchenFacts } from '../../data/kitchen-facts';
+import type { KitchenDb } from '../../data/kitchen-file';
+import { listMends } from '../../data/mends';
+import { getSheet, getSheetVersion, listSheets } from '../../data/sheets';
+import { listTemperatures } from '../../data/temperatures';
+import { requestTime } from '../request-time';
+import { MendChoice } from './mend-choice';
+import { MendDesk, type MendDeskProps } from './mend-desk';
+
+export const metadata = { title: 'Mend' };
+
+interface Asked {
+  readonly batch?: string;
+  readonly sheet?: string;
+  readonly sign?: string;
+}
+
+/** A batch as it was made and is now: its version at its size, with what was poured more and what its mends put in. */
+function ofBatch(db: KitchenDb, batchId: string, now: number): Omit<MendDeskProps, 'first' | 'kitchen' | 'log'> | null {
+  const batch = getBatch(db, batchId);
+  const doc = batch && getSheetVersion(db, batch.sheetId, batch.sheetVersion);
+  if (!batch || !doc) return null;
+  const scaled = scaleToPortions(doc, batch.portions);
+  const kitchen = kitchenOf(readKitchenFacts(db));
+  const poured = scaled.ok && batch.progress.scale !== 1 ? scaleTo(scaled.value, { kind: 'factor', factor: batch.progress.scale }, kitchen) : null;
+  const base = poured?.ok ? poured.value.sheet : scaled.ok ? scaled.value : doc;
+  const head = getSheet(db, batch.sheetId);
+  return {
+    sheetId: batch.sheetId,
+    sheet: withMends(base, batch.progress.mends),
+    head: head ? { doc: head.doc, revision: head.revision, version: head.version } : null,
+    facts: factsOfBatch(batch.plan, batch.progress, batch.readings, listTemperatures(db, batchId), batch.endedAt, now),
+    batch: { id: batch.id, progress: batch.progress, status: batch.status, revision: batch.revision },
+    startedAt: batch.startedAt,
+  };
+}
+
+function ofSheet(db: KitchenDb, sheetId: string): Omit<MendDeskProps, 'first' | 'kitchen' | 'log'> | null {
+  const sheet = getSheet(db, sheetId);
+  return sheet ? { sheetId, sheet: sheet.doc, head: { doc: sheet.doc, revision: sheet.revision, version: sheet.version }, facts: NO_FACTS, batch: null, startedAt: null } : null;
+}
+
+/** Mend: what do you see? For a batch, for a sheet, or first asking for which. */
+export default async function MendPage({ searchParams }: { readonly searchParams: Promise<Asked> }) {
+  const { batch: batchId, sheet: sheetId, sign } = await searchParams;
+  const db = openedKitchen();
+  const first = SIGN_IDS.find((s) => s === sign) ?? null;
+  const found = batchId ? ofBatch(db, batchId, await requestTime()) : sheetId ? ofSheet(db, sheetId) : null;
+  if (found && found.sheet.parts.some((p) => p.lines.length > 0)) return <MendDesk key={`${batchId ?? sheetId}:${sign ?? ''}`} {...found} first={first} kitchen={readKitchenFacts(db)} log={listMends(db)} />;
+  const batches = listBatches(db, undefined, 12).map((b) => ({ id: b.id, name: b.plan.sheetName, at: b.startedAt, status: b.status }));
+  return <MendChoice sign={first} gone={batchId !== undefined || sheetId !== undefined} batches={batches} sheets={listSheets(db).map((s) => ({ id: s.id, name: s.doc.name }))} />;
+}

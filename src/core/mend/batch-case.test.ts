@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest';
+import { KITCHEN, sheetOf } from '../../testing/sample';
+import { analyseSheet } from '../analysis/analyse';
+import { freshProgress, progressAfter, takenBy, WHISK_TIMER, type MendEntry, type Progress } from '../batch/batch';
+import { batchPlan } from '../batch/make-batch';
+import { factsOfBatch, isDiscarded, withMends } from './batch-case';
+
+const CREAM = sheetOf(['600 g cream 36 %', '60 g icing sugar']);
+const plan = (() => {
+  const p = batchPlan(CREAM, KITCHEN);
+  if (!p.ok) throw new Error(p.fault.says);
+  return p.value;
+})();
+const entry = (more: Partial<MendEntry> = {}): MendEntry => ({ id: 'm1', at: 5, sign: 'grains', cause: 'past-firm', partId: CREAM.parts[0]!.id, kind: 'mend', title: 'Stir in 80 g cold cream', adds: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream 36 %', massG: 80 }], again: [], portions: null, use: null, minutes: 5, helped: null, ...more });
+const mended = (e: MendEntry, p: Progress = freshProgress()): Progress => progressAfter(p, { kind: 'mend', entry: e });
+
+describe('a mend in a batch', () => {
+  it('is written once, also when it is sent twice, with a line off the plan', () => {
+    const p = mended(entry(), mended(entry()));
+    expect(p.mends).toHaveLength(1);
+    expect(p.offPlan.map((o) => [o.kind, o.words])).toEqual([['mended', 'Mended: Stir in 80 g cold cream']]);
+    expect(progressAfter(p, { kind: 'mend-helped', id: 'm1', helped: true }).mends[0]!.helped).toBe(true);
+    expect(progressAfter(p, { kind: 'mend-helped', id: 'other', helped: true }).mends[0]!.helped).toBeNull();
+  });
+  it('its cream leaves the larder, and a fresh bowl once more', () => {
+    const creamG = (p: Progress): number => takenBy(plan, p, true).reduce((g, t) => g + (t.ingredientId === 'cream-36' ? t.massG : 0), 0);
+    expect(creamG(freshProgress())).toBe(600);
+    expect(creamG(mended(entry()))).toBe(680);
+    expect(creamG(mended(entry({ id: 'm2', adds: [], again: [{ lineId: 'm2-1', ingredientId: 'cream-36', name: 'cream', massG: 600 }] })))).toBe(1200);
+  });
+  it('stands in the dessert that is made: weight, fat, portions', () => {
+    const s = analyseSheet(withMends(CREAM, [entry(), entry({ id: 'm2', adds: [], portions: 7, use: 'glass' })]), KITCHEN);
+    expect(s.mixture.massG).toBeCloseTo(740, 6);
+    expect(s.sheet.portions).toBe(7);
+    expect(s.sheet.use).toBe('glass');
+    // The sheet itself is as it was.
+    expect(CREAM.parts[0]!.lines).toHaveLength(2);
+    expect(new Set(s.sheet.parts[0]!.lines.map((l) => l.id)).size).toBe(3);
+  });
+  it('one that was thrown away is known as such', () => {
+    expect(isDiscarded([entry()])).toBe(false);
+    expect(isDiscarded([entry(), entry({ id: 'm2', kind: 'discard', adds: [] })])).toBe(true);
+  });
+});
+
+describe('what a batch tells of itself', () => {
+  const whiskStep = plan.steps.findIndex((s) => s.whisks);
+  const at = (p: Partial<Progress>): Progress => ({ ...freshProgress(), step: whiskStep, ...p });
+  const timer = (startedAt: number, stoppedAt: number | null) => ({ id: WHISK_TIMER, name: 'whisk', seconds: null, startedAt, stoppedAt, owner: 'x', slowAt: null });
+  it('the part in hand, the whisk’s clock running or stopped', () => {
+    const running = factsOfBatch(plan, at({ timers: [timer(1000, null)] }), {}, [], null, 91_000);
+    expect(running.partId).toBe(CREAM.parts[0]!.id);
+    expect(running.whiskedS).toBe(90);
+    expect(factsOfBatch(plan, at({ timers: [timer(1000, 61_000)] }), {}, [], null, 91_000).whiskedS).toBe(60);
+    expect(factsOfBatch(plan, at({}), { 'minutes-to-stage': 4.5 }, [], null, 0).whiskedS).toBe(270);
+    expect(factsOfBatch(plan, at({}), {}, [], null, 0).whiskedS).toBeNull();
+    // A clock that was left on over night says nothing.
+    expect(factsOfBatch(plan, at({ timers: [timer(0, null)] }), {}, [], null, 9 * 3_600_000).whiskedS).toBeNull();
+  });
+  it('the last temperature of the step, else the last of all', () => {
+    const key = plan.steps[whiskStep]!.key;
+    const taken = [{ series: `step:${key}`, at: 10, tC: 6 }, { series: 'step:other', at: 20, tC: 30 }];
+    expect(factsOfBatch(plan, at({}), {}, taken, null, 0).nowC).toBe(6);
+    expect(factsOfBatch(plan, at({}), {}, taken.slice(1), null, 0).nowC).toBe(30);
+  });
+  it('hours in the cold once it has ended, and no part in hand then', () => {
+    const f = factsOfBatch(plan, at({}), { 'cream-temperature': 6 }, [], 0, 5 * 3_600_000);
+    expect(f).toMatchObject({ partId: null, coldH: 5, creamC: 6 });
+    expect(factsOfBatch(plan, at({}), {}, [], null, 5).coldH).toBeNull();
+  });
+  it('what was skipped, by the key of its way', () => {
+    const skipped = plan.steps[0]!;
+    expect(factsOfBatch(plan, at({ skipped: [skipped.key] }), {}, [], null, 0).skipped).toEqual([skipped.wayKey]);
+  });
+});
