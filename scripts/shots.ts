@@ -101,8 +101,16 @@ const SHOTS: readonly Shot[] = [
   { name: 'live', path: '/sheet/bay-leaf-chantilly/whisk/live', before: alreadyWhisking },
   { name: 'clock', path: '/clock/harbour-dinner', before: (p) => p.waitForTimeout(1500) },
   { name: 'clock-list', path: '/clock/harbour-dinner/list', before: (p) => p.waitForTimeout(1500) },
-  { name: 'clock-labels', path: '/clock/harbour-dinner/labels', before: (p) => p.waitForTimeout(1500) },
   { name: 'log', path: '/log' },
+  {
+    name: 'mend',
+    path: '/mend?sheet=bay-leaf-chantilly&sign=grains',
+    before: async (p) => {
+      await p.getByLabel('Under the whisk').fill('8:52');
+      await p.getByLabel('Cream before').fill('9');
+      await p.getByLabel('Cream before').blur();
+    },
+  },
 ];
 
 const env = { ...process.env, SOFT_PEAK_PORT: PORT, SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-shots-')), 'kitchen.db') };

@@ -87,7 +87,7 @@ export function Frame({ station, sheetId, heading, right, commands = [], childre
               href={stationHref(s.name, sheet)}
               aria-current={here ? 'page' : undefined}
               title={`${s.name}: ${s.says}`}
-              className={`flex min-h-11 flex-1 flex-col items-center justify-center border-transparent py-2 leading-tight max-md:border-t-[3px] md:flex-none md:items-start md:border-l-[3px] md:pl-[18px] ${here ? 'border-yolk! bg-paper font-[650]' : 'text-ink-soft hover:text-ink'}`}
+              className={`flex min-h-11 flex-1 flex-col items-center justify-center border-transparent py-2 leading-tight max-md:border-t-[3px] max-md:text-[13px] max-md:tracking-tight md:flex-none md:items-start md:border-l-[3px] md:pl-[18px] ${here ? 'border-yolk! bg-paper font-[650]' : 'text-ink-soft hover:text-ink'}`}
             >
               <small className="font-figure text-[12px] font-medium text-ink-soft max-md:hidden">{s.key}</small>
               {s.name}

@@ -30,8 +30,8 @@ interface RescuePanelProps {
   readonly onSign: (sign: SignId) => void;
 }
 
-/** A minute of a timer, '2:30' or '4 h'. */
-const timerWords = (s: number): string => (s < 5400 ? `${clockFace(s)}\u00a0min` : `${Math.round(s / 360) / 10}\u00a0h`);
+/** A timer as it is set: '30 s', '2:30 min', '33 min', '4 h'. */
+const timerWords = (s: number): string => (s < 60 ? `${Math.round(s / 5) * 5}\u00a0s` : s < 600 ? `${clockFace(Math.round(s / 5) * 5)}\u00a0min` : s < 5400 ? `${Math.round(s / 60)}\u00a0min` : `${Math.round(s / 360) / 10}\u00a0h`);
 
 /** The rescue: what to do with how much, what it then is, and what keeps it from coming again. */
 export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client, onSign }: RescuePanelProps) {
@@ -60,7 +60,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
       <ol className="mt-4">
         {rescue.steps.map((s, i) => (
           <li key={i} className="grid grid-cols-[92px_minmax(0,1fr)] items-baseline gap-x-4 border-t border-steel py-3">
-            <span className="fig text-right text-[21px] leading-tight whitespace-normal">{s.amount ?? ''}</span>
+            <span className="fig text-right text-[21px] leading-tight whitespace-normal">{s.amount ?? (s.timerS === null ? '' : timerWords(s.timerS))}</span>
             <span className="text-[16.5px] leading-snug">
               {s.does}
               {s.stopIf && <span className="text-ink-soft"> Stop if {s.stopIf}.</span>}
@@ -70,7 +70,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
                     Timer <span className="fig">{timerWords(s.timerS)}</span>
                   </button>
                 ) : (
-                  <span className="fig mt-1 block text-[15px] text-ink-soft">{timerWords(s.timerS)}</span>
+                  s.amount !== null && <span className="fig mt-1 block text-[15px] text-ink-soft">{timerWords(s.timerS)}</span>
                 ))}
             </span>
           </li>
