@@ -50,3 +50,31 @@ test('with a passphrase nothing of the kitchen is shown without it, and a page o
     server.kill('SIGTERM');
   }
 });
+
+test('told to go, a server with an open stream goes, and says that it ended well; one that is killed does not', async () => {
+  const port = 4393;
+  const env = { ...process.env, SOFT_PEAK_PORT: String(port), SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db') };
+  const start = async (): Promise<ChildProcess> => {
+    const server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
+    await expect.poll(() => answer(port, 'GET', '/api/due', { host: `127.0.0.1:${port}` }).then((r) => r.status, () => 0), PATIENT).toBe(200);
+    return server;
+  };
+  const ended = (server: ChildProcess): Promise<number | null> => new Promise((done) => server.on('exit', (code) => done(code)));
+  const server = await start();
+  const stream = request({ host: '127.0.0.1', port, path: '/api/instruments/stream', headers: { host: `127.0.0.1:${port}` } });
+  const open = new Promise<void>((go) => stream.on('response', (res) => res.once('data', () => go())));
+  stream.on('error', () => undefined);
+  stream.end();
+  await open;
+  const goes = ended(server);
+  server.kill('SIGTERM');
+  expect(await goes).toBe(0);
+  expect(await answer(port, 'GET', '/api/due', { host: `127.0.0.1:${port}` }).then((r) => r.status, () => 0)).toBe(0);
+  // Its server killed under it: the starter says so.
+  const again = await start();
+  const dies = ended(again);
+  const child = spawnSync('pgrep', ['-P', String(again.pid)], { encoding: 'utf8' }).stdout.trim().split('\n')[0]!;
+  process.kill(Number(child), 'SIGKILL');
+  expect(await dies).not.toBe(0);
+  spawnSync('pkill', ['-9', '-P', child]);
+});

@@ -16,5 +16,15 @@ if (!local && !process.env.SOFT_PEAK_PASSPHRASE) {
 
 const mode = process.argv.includes('--dev') ? 'dev' : 'start';
 const server = spawn('node', ['node_modules/next/dist/bin/next', mode, '-H', host, '-p', port], { cwd: ROOT, env: ENV, stdio: 'inherit' });
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-server.on('exit', (code) => process.exit(code ?? 0));
+/** Open streams would keep it for ever: what is written is written at once, so it may go after this. */
+const GOES_AFTER_MS = 2500;
+let asked = false;
+for (const signal of ['SIGINT', 'SIGTERM']) {
+  process.on(signal, () => {
+    asked = true;
+    server.kill(signal);
+    setTimeout(() => server.kill('SIGKILL'), GOES_AFTER_MS).unref();
+  });
+}
+// One that was killed did not end well, unless it was told to go.
+server.on('exit', (code) => process.exit(asked ? 0 : (code ?? 1)));

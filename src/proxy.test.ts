@@ -44,3 +44,17 @@ describe('writes', () => {
     expect(ask({ host, 'sec-fetch-site': 'cross-site' })).toBe(200);
   });
 });
+
+describe('headers', () => {
+  const headers = (path: string): Headers => proxy(new NextRequest(`http://127.0.0.1:4310${path}`, { headers: { host: '127.0.0.1:4310' } })).headers;
+  it('nobody may frame a page, and it loads its own things only', () => {
+    const policy = headers('/').get('content-security-policy') ?? '';
+    for (const part of ["default-src 'self'", "frame-ancestors 'none'", "object-src 'none'", "form-action 'self'"]) expect(policy).toContain(part);
+    expect(policy).not.toContain('unsafe-eval');
+    expect(headers('/').get('x-frame-options')).toBe('DENY');
+  });
+  it('every answer is taken for what it says it is', () => {
+    for (const path of ['/', '/api/due', '/api/services/x/files/plan']) expect(headers(path).get('x-content-type-options')).toBe('nosniff');
+    expect(headers('/api/due').get('content-security-policy')).toBeNull();
+  });
+});

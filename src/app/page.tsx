@@ -2,10 +2,12 @@ import Link from 'next/link';
 import { Suspense } from 'react';
 import { inSentence } from '../core/figure';
 import { kitchenOf } from '../core/kitchen/kitchen';
+import { isDiscarded } from '../core/mend/batch-case';
 import { listBatches } from '../data/batches';
 import { openedKitchen } from '../data/kitchen';
 import { readKitchenFacts } from '../data/kitchen-facts';
 import { listSheets } from '../data/sheets';
+import { unreadableRows } from '../data/unreadable';
 import { Frame } from '../ui/frame';
 import { ByTheClock } from './by-the-clock';
 import { InTheCold, type ColdBatch } from './in-the-cold';
@@ -24,14 +26,20 @@ export default async function Today() {
   const running = batches.filter((b) => b.status === 'running');
   const cold: ColdBatch[] = batches.flatMap((b) => {
     const { holdShownH, keepingH } = b.plan.forecast;
-    if (b.status !== 'finished' || b.endedAt === null || holdShownH === null) return [];
+    if (b.status !== 'finished' || b.endedAt === null || holdShownH === null || isDiscarded(b.progress.mends)) return [];
     const until = b.endedAt + holdShownH * 3_600_000;
     const keep = b.endedAt + (keepingH ?? 72) * 3_600_000;
     return keep > now ? [{ id: b.id, name: b.plan.sheetName, portions: b.portions, since: b.endedAt, until, keep, now }] : [];
   });
+  const unreadable = unreadableRows();
   return (
     <Frame station={null} sheetId={null} heading={<h1 className="truncate text-[20px]">{facts.rules.kitchenName}, today</h1>}>
       <div className="mx-auto max-w-[1180px] px-4 py-6 md:px-8">
+        {unreadable.length > 0 && (
+          <p role="alert" className="mb-6 border-l-4 border-beet pl-3 text-[15px]">
+            Left out, because it cannot be read: {unreadable.map((u) => `${u.table} ${u.id}`).join(', ')}. It lies in the data file as it was; the server’s log says what is wrong with it.
+          </p>
+        )}
         {running.length > 0 && (
           <section className="mb-9">
             <h2 className="mb-2 text-[17px]">On the pass now</h2>

@@ -7,6 +7,7 @@ import type { KitchenDb } from './kitchen-file';
 import { keepMends } from './mends';
 import { batchEvents, batches, readings } from './schema';
 import { drawStock } from './stock';
+import { readRows } from './unreadable';
 
 export interface StoredBatch {
   readonly id: string;
@@ -50,12 +51,12 @@ export function listBatches(db: KitchenDb, sheetId?: string, limit = 200): Store
     .orderBy(desc(batches.startedAt))
     .limit(limit)
     .all();
-  return rows.map((row) => stored(db, row));
+  return readRows('batch', rows, (row) => stored(db, row));
 }
 
 export function getBatch(db: KitchenDb, id: string): StoredBatch | null {
   const row = db.select().from(batches).where(eq(batches.id, id)).get();
-  return row ? stored(db, row) : null;
+  return row ? (readRows('batch', [row], (r) => stored(db, r))[0] ?? null) : null;
 }
 
 /** The batch of a sheet that is being made now, if there is one. */
@@ -67,7 +68,7 @@ export function runningBatch(db: KitchenDb, sheetId?: string): StoredBatch | nul
     .where(sheetId ? and(running, eq(batches.sheetId, sheetId)) : running)
     .orderBy(desc(batches.startedAt))
     .get();
-  return row ? stored(db, row) : null;
+  return row ? (readRows('batch', [row], (r) => stored(db, r))[0] ?? null) : null;
 }
 
 export interface NewBatch {

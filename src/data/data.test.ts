@@ -2,7 +2,7 @@ import { copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFile
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { CONTEXT, ingredient, sheetOf } from '../testing/sample';
 import { setLineText } from '../core/editing/edits';
 import { analyseSheet } from '../core/analysis/analyse';
@@ -16,6 +16,7 @@ import { readLarderCsv } from '../core/larder/larder-csv';
 import { seedSampleKitchen } from './sample/sample-kitchen';
 import { getIngredient, importIngredients, removeIngredient, saveIngredient, usesOf } from './larder';
 import { saveThings, thingsRevision } from './kitchen-things';
+import { unreadableRows } from './unreadable';
 import { createSheet, getSheet, getSheetVersion, listSheetNames, listSheets, listVersions, nameVersion, saveSheet } from './sheets';
 
 let folder: string;
@@ -42,6 +43,28 @@ const faultOpening = (path: string): DataFileError => {
   }
   throw new Error('it opened');
 };
+
+describe('a row that cannot be read', () => {
+  it('is named and left out; the rest of the kitchen stays', () => {
+    seedSampleKitchen(db, Date.UTC(2026, 10, 20, 12));
+    const before = { batches: listBatches(db).length, sheets: listSheets(db).length, larder: readKitchenFacts(db).larder.length };
+    const quiet = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+    db.$client.exec("update batches set plan = '{}' where id = 'sample-3'");
+    db.$client.exec("update sheets set doc = '{\"formatVersion\": 9}' where id = 'prune-mousse'");
+    db.$client.exec("update ingredients set facts = json_set(facts, '$.composition.water', 1) where id = 'cream-36'");
+    expect(listBatches(db)).toHaveLength(before.batches - 1);
+    expect(getBatch(db, 'sample-3')).toBeNull();
+    expect(listSheets(db)).toHaveLength(before.sheets - 1);
+    expect(getSheet(db, 'prune-mousse')).toBeNull();
+    expect(readKitchenFacts(db).larder).toHaveLength(before.larder - 1);
+    expect(getIngredient(db, 'cream-36')).toBeNull();
+    readDueMoments(db, Date.UTC(2026, 10, 20, 12));
+    expect(unreadableRows()).toEqual(expect.arrayContaining([{ table: 'batch', id: 'sample-3' }, { table: 'sheet', id: 'prune-mousse' }, { table: 'ingredient', id: 'cream-36' }]));
+    // Said once in the log, not at every page.
+    expect(quiet.mock.calls.filter(([said]) => String(said).includes('sample-3'))).toHaveLength(1);
+    quiet.mockRestore();
+  });
+});
 
 describe('the data file', () => {
   it('is stocked with the larder, mixers and rules once, and opens again as it was', () => {

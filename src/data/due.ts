@@ -1,5 +1,6 @@
 import { isRunning, WHISK_TIMER } from '../core/batch/batch';
 import { dueMoments, type DueMoment } from '../core/batch/due';
+import { isDiscarded } from '../core/mend/batch-case';
 import { momentsOf } from '../core/timetable/moments';
 import { minuteOf } from '../core/timetable/zone';
 import { listBatches } from './batches';
@@ -17,7 +18,7 @@ export function readDueMoments(db: KitchenDb, now: number, patient = true): read
     name: b.plan.sheetName,
     status: b.status,
     endedAt: b.endedAt,
-    holdShownH: b.plan.forecast.holdShownH,
+    holdShownH: isDiscarded(b.progress.mends) ? null : b.plan.forecast.holdShownH,
     keepingH: b.plan.forecast.keepingH,
     timers: b.progress.timers.filter(isRunning).flatMap((t) => {
       const whisk = b.plan.steps.find((s) => s.key === t.id || (t.id === WHISK_TIMER && s.whisks))?.whisk;

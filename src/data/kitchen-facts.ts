@@ -5,6 +5,7 @@ import { ColdPlaceSchema, KitchenRulesSchema, ShelfVesselSchema } from '../core/
 import type { KitchenDb } from './kitchen-file';
 import { readCorrections } from './learning';
 import { coldPlaces, ingredients, kitchenRules, mixers, vessels } from './schema';
+import { readRows } from './unreadable';
 
 /** The kitchen's larder, mixers, vessels, cold places and rules, and what its log has found. */
 export function readKitchenFacts(db: KitchenDb): KitchenFacts {
@@ -12,7 +13,7 @@ export function readKitchenFacts(db: KitchenDb): KitchenFacts {
   const rules = KitchenRulesSchema.parse(row?.rules);
   const known = db.select().from(mixers).orderBy(asc(mixers.place)).all().map(({ id, name, kind, bowlMl }) => ({ id, name, kind, bowlMl }));
   return {
-    larder: db.select().from(ingredients).orderBy(asc(ingredients.name)).all().map((i) => IngredientSchema.parse(i.facts)),
+    larder: readRows('ingredient', db.select().from(ingredients).orderBy(asc(ingredients.name)).all(), (i) => IngredientSchema.parse(i.facts)),
     mixers: known,
     vessels: db.select().from(vessels).orderBy(asc(vessels.place)).all().map((v) => ShelfVesselSchema.parse({ id: v.id, vessel: v.shape, count: v.count })),
     places: db.select().from(coldPlaces).orderBy(asc(coldPlaces.place)).all().map((p) => ColdPlaceSchema.parse({ ...p, hWPerM2K: p.hWPerM2K ?? undefined })),

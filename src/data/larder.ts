@@ -3,6 +3,7 @@ import { IngredientSchema, type Ingredient } from '../core/composition/ingredien
 import type { KitchenDb } from './kitchen-file';
 import { ingredients } from './schema';
 import { listSheets } from './sheets';
+import { readRows } from './unreadable';
 
 export interface StoredIngredient {
   readonly ingredient: Ingredient;
@@ -11,7 +12,7 @@ export interface StoredIngredient {
 
 export function getIngredient(db: KitchenDb, id: string): StoredIngredient | null {
   const row = db.select().from(ingredients).where(eq(ingredients.id, id)).get();
-  return row ? { ingredient: IngredientSchema.parse(row.facts), revision: row.revision } : null;
+  return row ? (readRows('ingredient', [row], (r) => ({ ingredient: IngredientSchema.parse(r.facts), revision: r.revision }))[0] ?? null) : null;
 }
 
 export type LarderOutcome = { readonly kind: 'saved'; readonly stored: StoredIngredient } | { readonly kind: 'conflict'; readonly current: StoredIngredient } | { readonly kind: 'gone' };

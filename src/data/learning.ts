@@ -8,6 +8,7 @@ import { ReadingKindSchema } from '../core/batch/readings';
 import { KitchenRulesSchema, type Mixer } from '../core/kitchen/schema';
 import type { KitchenDb } from './kitchen-file';
 import { batches, kitchenRules, outcomeAnswers, readings } from './schema';
+import { readRows } from './unreadable';
 
 export type OutcomeAnswers = Readonly<Partial<Record<LearnableFigure, 'count' | 'leave-out'>>>;
 
@@ -29,10 +30,10 @@ export function loggedBatches(db: KitchenDb): readonly LoggedBatch[] {
   // Of a plan only its forecast is read: the steps of a hundred thousand batches are not.
   const forecast = sql<string>`json_extract(${batches.plan}, '$.forecast')`;
   const rows = db.select({ id: batches.id, at: batches.startedAt, forecast }).from(batches).where(ne(batches.status, 'abandoned')).orderBy(asc(batches.startedAt)).all();
-  return rows.flatMap((row) => {
+  return readRows('batch', rows, (row) => {
     const known = taken.get(row.id);
     return known ? [{ id: row.id, at: row.at, forecast: ForecastSchema.parse(JSON.parse(row.forecast)), readings: known, answers: answers.get(row.id) ?? {} }] : [];
-  });
+  }).flat();
 }
 
 const kept = new WeakMap<KitchenDb, { readonly stamp: string; readonly corrections: readonly KitchenCorrection[] }>();

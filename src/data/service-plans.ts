@@ -13,6 +13,7 @@ import type { KitchenDb } from './kitchen-file';
 import { batches } from './schema';
 import { getSheet, listSheets } from './sheets';
 import type { StoredService } from './services';
+import { readRows } from './unreadable';
 
 const MINUTE_MS = 60_000;
 
@@ -26,7 +27,8 @@ export function soFarByServing(db: KitchenDb, service: Service, now: number): Re
       const row = rows.find((r) => r.id === s.batchId);
       // One that was left off is made anew.
       if (!row || row.status === 'abandoned') return [];
-      return [[s.id, soFarOf({ status: row.status, startedAt: row.startedAt, plan: BatchPlanSchema.parse(row.plan), progress: ProgressSchema.parse(row.progress) }, Math.floor(now / MINUTE_MS))] as const];
+      const { status } = row;
+      return readRows('batch', [row], (r) => [s.id, soFarOf({ status, startedAt: r.startedAt, plan: BatchPlanSchema.parse(r.plan), progress: ProgressSchema.parse(r.progress) }, Math.floor(now / MINUTE_MS))] as const);
     }),
   );
 }

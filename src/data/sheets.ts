@@ -2,6 +2,7 @@ import { and, count, desc, eq } from 'drizzle-orm';
 import { readSheetDoc, SheetSchema, type Sheet } from '../core/document/schema';
 import type { KitchenDb } from './kitchen-file';
 import { batches, sheets, sheetVersions } from './schema';
+import { readRows } from './unreadable';
 
 /** A sheet as it stands in the data file. */
 export interface StoredSheet {
@@ -36,7 +37,7 @@ const stored = (row: Row): StoredSheet => ({
 });
 
 /** All sheets, last touched first. */
-export const listSheets = (db: KitchenDb): StoredSheet[] => db.select().from(sheets).orderBy(desc(sheets.updatedAt)).all().map(stored);
+export const listSheets = (db: KitchenDb): StoredSheet[] => readRows('sheet', db.select().from(sheets).orderBy(desc(sheets.updatedAt)).all(), stored);
 
 /** Names only, for finding. */
 export const listSheetNames = (db: KitchenDb): { id: string; name: string }[] =>
@@ -44,7 +45,7 @@ export const listSheetNames = (db: KitchenDb): { id: string; name: string }[] =>
 
 export function getSheet(db: KitchenDb, id: string): StoredSheet | null {
   const row = db.select().from(sheets).where(eq(sheets.id, id)).get();
-  return row ? stored(row) : null;
+  return row ? (readRows('sheet', [row], stored)[0] ?? null) : null;
 }
 
 /** A sheet as it was in one of its versions; null when there is none of that number. */

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { practiceRun } from '../core/foam/practice';
 import { freshProbe, probeSays, stickInto } from './probe';
 import { freshScale, putOn, scaleSays, tare } from './scale';
-import { afterAct, freshStandIns, standInsSay, StandInActSchema } from './stand-ins';
+import { afterAct, freshStandIns, LEFT_ON_MS, REPLAY_MS, standInsSay, StandInActSchema } from './stand-ins';
 import { loadSample, usualBench } from './whisk-load';
 import { gramsOf, readInstrumentLine } from './wire';
 
@@ -89,6 +89,11 @@ describe('the whisk load', () => {
     expect(said.length).toBeGreaterThan(30);
     expect(said.every((l) => l.at >= NOW && l.at <= NOW + 10_000)).toBe(true);
     expect(afterAct(freshStandIns(NOW), { act: 'whisk-off' }, NOW).ok).toBe(false);
+    // Left on: it goes off by itself after an hour, and a late page hears a quarter of an hour at the most.
+    const hours = (h: number) => standInsSay(on.value, 0, NOW + h * 3_600_000).filter((l) => l.instrument === 'load');
+    expect(hours(24)).toEqual([]);
+    expect(hours(1.1).every((l) => l.at <= NOW + LEFT_ON_MS && l.at >= NOW + 1.1 * 3_600_000 - REPLAY_MS)).toBe(true);
+    expect(hours(1.1).length).toBeGreaterThan(100);
     expect(afterAct(freshStandIns(NOW), { act: 'whisk-on', input: { ...input, mixMl: input.bowlMl * 2 }, seed: 1 }, NOW).ok).toBe(false);
   });
 });

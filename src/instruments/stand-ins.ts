@@ -74,7 +74,11 @@ const alongFast = (w: Whip): Whip => ({ ...w, lateRatePerS: w.ratePerS });
 /** How much of the motor's work is left on slow, and how much of the network's rate. */
 const ON_SLOW = { load: 0.72, rate: 0.4 };
 
-/** Every line that the stand-ins say in (from, to], oldest first. */
+/** What a page that comes late is still told of the past, and after what time a whisk that was left on goes off by itself, ms. */
+export const REPLAY_MS = 15 * 60_000;
+export const LEFT_ON_MS = 60 * 60_000;
+
+/** Every line that the stand-ins say in (from, to], oldest first: of the last quarter of an hour at the most. */
 export function standInsSay(s: StandIns, from: number, to: number): readonly InstrumentLine[] {
   const lines: InstrumentLine[] = [];
   const scale = scaleSays(s.scale, to);
@@ -85,9 +89,10 @@ export function standInsSay(s: StandIns, from: number, to: number): readonly Ins
   }
   const { load } = s;
   if (load && !load.silent) {
-    const stop = Math.min(to, load.stoppedAt ?? to);
+    const stop = Math.min(to, load.stoppedAt ?? to, load.startedAt + LEFT_ON_MS);
+    const since = Math.max(from, to - REPLAY_MS);
     const step = 1000 / LOAD_HZ;
-    for (let i = Math.max(0, Math.floor((from - load.startedAt) / step) + 1); load.startedAt + i * step <= stop; i++) {
+    for (let i = Math.max(0, Math.floor((since - load.startedAt) / step) + 1); load.startedAt + i * step <= stop; i++) {
       const at = load.startedAt + i * step;
       const slowS = load.slowAt === null || at <= load.slowAt ? 0 : (at - load.slowAt) / 1000;
       // On slow the cream ages more slowly and the motor works less.

@@ -71,7 +71,11 @@ export type Timer = Readonly<z.infer<typeof TimerSchema>>;
 
 /** Something that was not as the recipe has it. */
 export const OFF_PLAN_KINDS = ['more', 'skipped', 'instead', 'paused', 'resumed', 'abandoned', 'mended', 'note'] as const;
-export const OffPlanSchema = z.object({ at: z.number(), kind: z.enum(OFF_PLAN_KINDS), words: z.string().max(400) });
+/** A moment, ms since 1970: to the end of the year 2100, beyond which no calendar goes. */
+export const LATEST_MS = Date.UTC(2101, 0, 1);
+export const MomentSchema = z.number().min(0).max(LATEST_MS);
+
+export const OffPlanSchema = z.object({ at: MomentSchema, kind: z.enum(OFF_PLAN_KINDS), words: z.string().max(400) });
 export type OffPlan = Readonly<z.infer<typeof OffPlanSchema>>;
 
 const AddedSchema = z.object({ lineId: z.string().max(80), ingredientId: z.string().max(80), name: z.string().max(200), massG: z.number().positive().max(1_000_000) });
@@ -79,7 +83,7 @@ const AddedSchema = z.object({ lineId: z.string().max(80), ingredientId: z.strin
 /** A rescue that was done: what went in besides, what was weighed a second time, and later whether it helped. */
 export const MendEntrySchema = z.object({
   id: z.string().min(1).max(60),
-  at: z.number(),
+  at: MomentSchema,
   sign: z.string().max(40),
   cause: z.string().max(40),
   partId: z.string().max(40),
@@ -139,7 +143,7 @@ export type Progress = z.infer<typeof ProgressSchema>;
 
 export const freshProgress = (): Progress => ({ step: 0, done: [], skipped: [], doneAt: {}, ticks: [], weighed: {}, timers: [], fields: {}, note: '', scale: 1, pausedAt: null, offPlan: [], mends: [], placeId: null });
 
-const at = z.number();
+const at = MomentSchema;
 const tablet = z.string().max(40);
 const timerId = z.string().min(1).max(80);
 

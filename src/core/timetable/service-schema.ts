@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../result';
 import { CookSchema, type Cook } from '../kitchen/crew-schema';
-import { isZone, minuteOf } from './zone';
+import { isLocalTime, isZone, minuteOf } from './zone';
 
 const id = z.string().min(1).max(60);
-const local = z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'a date and a time, like 2026-11-27T19:00');
+const local = z.string().refine(isLocalTime, 'a date and a time from 2000 to 2100, like 2026-11-27T19:00');
 /** One serving moment: this dessert, for so many, at this time. */
 export const ServingSchema = z.object({
   id,

@@ -4,7 +4,7 @@ import { switchWay } from '../ways/switch';
 import { writeCalendar, writePlanCsv } from '../files/service-files';
 import { daySheets } from './day-sheet';
 import { batchPlan } from '../batch/make-batch';
-import { freshProgress, progressAfter, withTimes, type Progress, type ProgressEvent } from '../batch/batch';
+import { freshProgress, progressAfter, ProgressEventSchema, withTimes, type Progress, type ProgressEvent } from '../batch/batch';
 import { GANNET_QUAY, SHEETS } from '../../testing/gannet-quay';
 import { tryCapacity, type Capacity } from './capacity';
 import { dishOf, newDishCache } from './dish';
@@ -16,7 +16,7 @@ import { brokenBy } from './proving/check-plan';
 import type { Result } from '../result';
 import { planService, type ServiceAnswer, type ServicePlan } from './service-plan';
 import { serviceProject, type ServiceFacts, type SoFar } from './service-project';
-import { readServiceDoc, type Service } from './service-schema';
+import { readServiceDoc, ServiceSchema, type Service } from './service-schema';
 import { serviceShopping } from './service-shopping';
 import { soFarOf } from './so-far';
 import { EMPTY_SERVICE } from './usual';
@@ -150,6 +150,24 @@ describe('a dinner of three desserts', () => {
     // On the clock only nine hours lie between, because one comes twice.
     expect(localTime(soften.start, zone) < '2026-10-24T23:59').toBe(true);
     expect(localTime(soften.end, zone).slice(0, 10)).toBe('2026-10-25');
+  });
+});
+
+describe('moments that a kitchen plans in', () => {
+  it('a year that is half typed is none: 2, 20 and 202 are refused at field, schema and core', () => {
+    for (const year of ['0002', '0020', '0202', '1999', '2101', '9999']) {
+      expect(minuteOf(`${year}-12-05T19:00`, zone)).toBeNaN();
+      expect(ServiceSchema.safeParse(service([serving('cream', 'bay-leaf-chantilly', `${year}-12-05T19:00`)])).success).toBe(false);
+    }
+    for (const year of ['2000', '2026', '2100']) {
+      expect(minuteOf(`${year}-12-05T19:00`, zone)).toBeGreaterThan(0);
+      expect(ServiceSchema.safeParse(service([serving('cream', 'bay-leaf-chantilly', `${year}-12-05T19:00`)])).success).toBe(true);
+    }
+  });
+  it('an event at no moment of a calendar is refused', () => {
+    const skip = (at: number) => ProgressEventSchema.safeParse({ kind: 'skip', step: 1, key: 'a', title: 'A', at }).success;
+    expect(skip(Date.UTC(2026, 1, 1))).toBe(true);
+    for (const at of [8.64e15 + 1, 1e300, 1e16, -1, NaN]) expect(skip(at)).toBe(false);
   });
 });
 

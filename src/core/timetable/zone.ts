@@ -7,6 +7,12 @@ export type LocalTime = string;
 const MINUTE_MS = 60_000;
 const READING = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
 
+/** Years that a kitchen plans in: one that is only half typed (0202) lies centuries off, and planning back to it has no end. */
+const YEARS = { first: 2000, last: 2100 } as const;
+export const isPlannableYear = (year: number): boolean => year >= YEARS.first && year <= YEARS.last;
+/** A reading of a wall clock in those years. */
+export const isLocalTime = (text: string): boolean => READING.test(text) && isPlannableYear(Number(text.slice(0, 4)));
+
 const two = (n: number): string => String(n).padStart(2, '0');
 
 /** Whether a zone is one that this machine knows. */
@@ -21,11 +27,11 @@ export function isZone(zone: string): boolean {
 
 /**
  * The minute (since 1970, UTC) that a wall clock shows as `local`. On the night when the clock goes forward a reading that it skips is
- * taken an hour on; on the night when it goes back, of the two the first. NaN for what is no such reading.
+ * taken an hour on; on the night when it goes back, of the two the first. NaN for what is no such reading, and outside of the years 2000 to 2100.
  */
 export function minuteOf(local: LocalTime, zone: string): number {
   const m = READING.exec(local);
-  if (!m) return NaN;
+  if (!m || !isLocalTime(local)) return NaN;
   const [y, mo, d, h, mi] = m.slice(1).map(Number) as [number, number, number, number, number];
   const at = new TZDate(y, mo - 1, d, h, mi, 0, zone).getTime();
   if (Number.isNaN(at)) return NaN;

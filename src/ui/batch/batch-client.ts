@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { createStore } from 'zustand/vanilla';
 import { freshId } from '../sheet/fresh-id';
+import { whileShown } from '../while-shown';
 import { progressAfter, ProgressEventSchema, type Progress, type ProgressEvent } from '../../core/batch/batch';
 import type { ReadingKind } from '../../core/batch/method';
 
@@ -157,7 +158,7 @@ export function makeBatchClient(batch: BatchState): BatchClient {
       set({ clash: null });
       if (clash && use === 'mine') void act({ kind: 'write', reading: clash.reading, text: clash.mine, was: clash.theirs });
     },
-    follow: () => {
+    follow: () => whileShown(() => {
       const stream = new EventSource(`/api/batches/${batch.id}/stream`);
       stream.onmessage = (message: MessageEvent<string>) => {
         const told = JSON.parse(message.data) as BatchState;
@@ -170,7 +171,7 @@ export function makeBatchClient(batch: BatchState): BatchClient {
         if (get().pending.length > 0) void send();
       };
       return () => stream.close();
-    },
+    }),
     resume: () => {
       const before = readKept(batch.id);
       if (before.length === 0) return;

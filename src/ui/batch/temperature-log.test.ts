@@ -20,18 +20,24 @@ class Stream {
 
 let sent: { series: string; at: number; tC: number }[];
 let away: boolean;
+/** The server's answer waits for it. */
+let held: Promise<void> | null;
 const kept = new Map<string, string>();
 
 beforeEach(() => {
   vi.useFakeTimers({ now: 1_800_000_000_000 });
   sent = [];
   away = false;
+  held = null;
   kept.clear();
   vi.stubGlobal('EventSource', Stream);
   vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => void kept.set(k, v), removeItem: (k: string) => void kept.delete(k) });
   vi.stubGlobal('fetch', async (_url: string, init: { body: string }) => {
     if (away) throw new TypeError('away');
-    sent.push(...(JSON.parse(init.body) as { samples: typeof sent }).samples);
+    const { samples } = JSON.parse(init.body) as { samples: typeof sent };
+    await held;
+    if (samples.some((x) => x.tC > 300)) return Response.json({ says: 'too hot' }, { status: 400 });
+    sent.push(...samples);
     return Response.json({});
   });
 });
@@ -47,6 +53,35 @@ describe('temperatures on one tablet', () => {
     expect(log.get().samples).toEqual([{ series: 'cook|by hand', at: Date.now(), tC: 71 }]);
     await vi.advanceTimersByTimeAsync(10);
     expect(sent).toHaveLength(1);
+  });
+  it('one that the server refuses is said and set aside; those before and behind it arrive', async () => {
+    const log = makeTemperatureLog('b', []);
+    away = true;
+    for (const tC of [20, 999, 30, 31]) {
+      log.add('cook|by hand', tC);
+      await vi.advanceTimersByTimeAsync(10);
+    }
+    away = false;
+    log.add('cook|by hand', 32);
+    await vi.advanceTimersByTimeAsync(50);
+    expect(sent.map((x) => x.tC)).toEqual([20, 30, 31, 32]);
+    expect(log.get().trouble).toMatch(/^999.°C was not taken/);
+    expect(log.get().samples.map((x) => x.tC)).toEqual([20, 30, 31, 32]);
+    expect(JSON.parse([...kept.entries()].find(([k]) => k.includes('temperatures'))?.[1] ?? '[]')).toEqual([]);
+  });
+  it('one taken away while it is sent takes no other with it', async () => {
+    const log = makeTemperatureLog('b', []);
+    let answer = (): void => undefined;
+    held = new Promise((go) => (answer = go));
+    log.add('cook|by hand', 20);
+    await vi.advanceTimersByTimeAsync(10);
+    const [first] = log.get().samples;
+    const removing = log.remove(first!).catch(() => undefined);
+    log.add('cook|by hand', 33);
+    answer();
+    await vi.advanceTimersByTimeAsync(50);
+    await removing;
+    expect(sent.map((x) => x.tC)).toContain(33);
   });
   it('a probe writes into its series until it is told to stop, and not while it is silent', async () => {
     const log = makeTemperatureLog('b', []);
@@ -79,6 +114,7 @@ describe('temperatures on one tablet', () => {
     expect(JSON.parse(kept.get('soft-peak:temperatures:b')!)).toHaveLength(2);
     // The page is loaded again.
     away = false;
+  held = null;
     const again = makeTemperatureLog('b', []);
     const stop = again.follow();
     await vi.advanceTimersByTimeAsync(2100);
@@ -93,6 +129,7 @@ describe('temperatures on one tablet', () => {
     expect(log.get().samples).toHaveLength(1);
     expect(log.get().trouble).toContain('still there');
     away = false;
+  held = null;
     vi.stubGlobal('fetch', async (url: string, init: { method: string }) => (init.method === 'DELETE' && url.includes('at=5') ? Response.json({}) : Response.json({}, { status: 500 })));
     await log.remove(log.get().samples[0]!);
     expect(log.get().samples).toEqual([]);

@@ -51,24 +51,48 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
   const store = createStore<TemperatureState>(() => ({ samples: known, logging: {}, trouble: null }));
   let waiting: Sample[] = [];
   let sending = false;
+  /** As many at once; one by one after the server refused some, so that a bad one holds back none behind it. */
+  let atOnce = MOST_AT_ONCE;
+  /** What was refused last; it stays in sight until the next temperature is taken. */
+  let refused: string | null = null;
 
   const send = async (): Promise<void> => {
     if (sending || waiting.length === 0) return;
     sending = true;
-    const samples = waiting.slice(0, MOST_AT_ONCE);
+    const samples = waiting.slice(0, atOnce);
+    const settled = (): void => {
+      // What was taken away meanwhile is no longer among them: only those that were sent go.
+      waiting = waiting.filter((w) => !samples.includes(w));
+      write('temperatures', waiting);
+    };
+    let more = false;
     try {
       const answer = await fetch(`/api/batches/${batchId}/temperatures`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ samples }) });
-      if (!answer.ok) throw new Error('refused');
-      waiting = waiting.slice(samples.length);
-      write('temperatures', waiting);
-      store.setState({ trouble: null });
+      if (answer.ok) {
+        settled();
+        store.setState({ trouble: refused });
+        more = waiting.length > 0;
+        if (!more) atOnce = MOST_AT_ONCE;
+      } else if (answer.status >= 400 && answer.status < 500 && answer.status !== 401 && answer.status !== 403) {
+        more = true;
+        if (samples.length === 1) {
+          const [bad] = samples;
+          settled();
+          more = waiting.length > 0;
+          const { says } = (await answer.json().catch(() => ({}))) as { says?: string };
+          refused = `${bad!.tC}\u00a0°C was not taken: ${says ?? 'the kitchen refuses it.'}`;
+          store.setState((s) => ({ samples: s.samples.filter((x) => x !== bad), trouble: refused }));
+        } else atOnce = 1;
+      } else throw new Error('refused');
     } catch {
       store.setState({ trouble: 'The server does not answer: temperatures are kept on this tablet.' });
     }
     sending = false;
+    if (more) await send();
   };
 
   const take = (sample: Sample): void => {
+    refused = null;
     store.setState((s) => ({ samples: [...s.samples, sample] }));
     waiting.push(sample);
     write('temperatures', waiting);
@@ -107,7 +131,7 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
     follow: () => {
       store.setState({ logging: read<Record<string, string>>('logging', {}) });
       waiting = read<Sample[]>('temperatures', []);
-      const stop = listen();
+      const stop = listen(undefined, () => Object.keys(store.getState().logging).length > 0);
       const timer = setInterval(sampleProbes, EVERY_MS);
       return () => {
         stop();

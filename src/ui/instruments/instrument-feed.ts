@@ -1,5 +1,6 @@
 import { createStore } from 'zustand/vanilla';
 import type { InstrumentLine } from '../../instruments/wire';
+import { whileShown } from '../while-shown';
 
 /** What the instruments said last, by serial, and when this page heard it. */
 export interface Heard {
@@ -18,11 +19,13 @@ type Listener = (line: InstrumentLine) => void;
 
 const store = createStore<FeedState>(() => ({ devices: {}, open: false }));
 const listeners = new Set<Listener>();
-let stream: EventSource | null = null;
+let stop: (() => void) | null = null;
 let users = 0;
+/** Who must go on hearing while another tab is in front: a probe that writes a curve down. */
+const behind = new Set<() => boolean>();
 
-function openStream(): void {
-  stream = new EventSource('/api/instruments/stream');
+function openStream(): () => void {
+  const stream = new EventSource('/api/instruments/stream');
   stream.onopen = () => store.setState({ open: true });
   stream.onerror = () => store.setState({ open: false });
   stream.onmessage = (message: MessageEvent<string>) => {
@@ -30,19 +33,25 @@ function openStream(): void {
     for (const listener of listeners) listener(line);
     if (line.instrument !== 'load') store.setState((s) => ({ devices: { ...s.devices, [line.id]: { line, heardAt: Date.now() } } }));
   };
+  return () => stream.close();
 }
 
-/** Opens the page's one stream while anybody listens. @returns what ends this listening. */
-export function listen(listener?: Listener): () => void {
+/**
+ * Opens the page's one stream while anybody listens and the page is on screen. @param alsoBehind whether it must go on behind another tab.
+ * @returns what ends this listening.
+ */
+export function listen(listener?: Listener, alsoBehind?: () => boolean): () => void {
   if (listener) listeners.add(listener);
+  if (alsoBehind) behind.add(alsoBehind);
   users++;
-  if (!stream) openStream();
+  stop ??= whileShown(openStream, () => [...behind].some((b) => b()));
   return () => {
     if (listener) listeners.delete(listener);
+    if (alsoBehind) behind.delete(alsoBehind);
     users--;
     if (users > 0) return;
-    stream?.close();
-    stream = null;
+    stop?.();
+    stop = null;
     store.setState({ devices: {}, open: false });
   };
 }

@@ -1,5 +1,6 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
+import { MomentSchema } from '../../../../../core/batch/batch';
 import { batchChanged } from '../../../../../data/batch-watch';
 import { getBatch } from '../../../../../data/batches';
 import { addTemperatures, listTemperatures, removeTemperature } from '../../../../../data/temperatures';
@@ -10,7 +11,7 @@ interface Context {
 }
 
 const series = z.string().min(1).max(160);
-const SamplesSchema = z.object({ samples: z.array(z.object({ series, at: z.number(), tC: z.number().min(-60).max(300) })).max(2000) });
+const SamplesSchema = z.object({ samples: z.array(z.object({ series, at: MomentSchema, tC: z.number().min(-60).max(300) })).max(2000) });
 
 export async function GET(_request: Request, { params }: Context) {
   const { batchId } = await params;
