@@ -6,7 +6,7 @@ import { isDiscarded } from '../core/mend/batch-case';
 import { listBatches } from '../data/batches';
 import { openedKitchen } from '../data/kitchen';
 import { readKitchenFacts } from '../data/kitchen-facts';
-import { listSheets } from '../data/sheets';
+import { countSheets, listSheets } from '../data/sheets';
 import { unreadableRows } from '../data/unreadable';
 import { Frame } from '../ui/frame';
 import { ByTheClock } from './by-the-clock';
@@ -15,14 +15,18 @@ import { Lately } from './lately';
 import { requestTime } from './request-time';
 import { SheetCard } from './sheet-card';
 
+/** As many sheets stand on Today; the others are found by name. */
+const SHEETS_SHOWN = 40;
+
 /** Today: what is being made, what is in the cold and until when, and the sheets last touched. */
 export default async function Today() {
   const db = openedKitchen();
   const facts = readKitchenFacts(db);
   const kitchen = kitchenOf(facts);
-  const sheets = listSheets(db);
+  const sheets = listSheets(db, SHEETS_SHOWN);
+  const more = countSheets(db) - sheets.length;
   const now = await requestTime();
-  const batches = listBatches(db, undefined, 40);
+  const batches = listBatches(db, { limit: 40 });
   const running = batches.filter((b) => b.status === 'running');
   const cold: ColdBatch[] = batches.flatMap((b) => {
     const { holdShownH, keepingH } = b.plan.forecast;
@@ -71,6 +75,7 @@ export default async function Today() {
                 <SheetCard key={s.id} sheet={s} kitchen={kitchen} />
               ))}
             </ul>
+            {more > 0 && <p className="border-t border-steel pt-3 text-[15px] text-ink-soft">{more} more: Find, by name.</p>}
           </section>
           <div>
             <Suspense fallback={null}>

@@ -1,4 +1,4 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, gte, lt, sql } from 'drizzle-orm';
 import { BatchPlanSchema, freshProgress, takenBy, progressAfter, ProgressSchema, withTimes, type BatchPlan, type Progress, type ProgressEvent } from '../core/batch/batch';
 import type { ReadingKind } from '../core/batch/method';
 import { readReading, ReadingKindSchema, type Readings } from '../core/batch/readings';
@@ -42,17 +42,48 @@ const stored = (db: Tx, row: Row): StoredBatch => ({
   readings: readingsOf(db, row.id),
 });
 
-/** Batches, newest first; of one sheet when it is named. */
-export function listBatches(db: KitchenDb, sheetId?: string, limit = 200): StoredBatch[] {
+/** Which batches are wanted. Moments are ms since 1970. */
+export interface BatchesWanted {
+  readonly sheetId?: string | undefined;
+  /** Started before it. */
+  readonly before?: number | undefined;
+  /** Started from it on. */
+  readonly from?: number | undefined;
+  /** Where it went; null for those of which nobody said. */
+  readonly placeId?: string | null | undefined;
+  readonly limit?: number | undefined;
+}
+
+const placeOf = sql<string | null>`json_extract(${batches.progress}, '$.placeId')`;
+const wantedWhere = (w: BatchesWanted) =>
+  and(
+    w.sheetId ? eq(batches.sheetId, w.sheetId) : undefined,
+    w.before === undefined ? undefined : lt(batches.startedAt, w.before),
+    w.from === undefined ? undefined : gte(batches.startedAt, w.from),
+    w.placeId === undefined ? undefined : w.placeId === null ? sql`${placeOf} is null` : sql`${placeOf} = ${w.placeId}`,
+  );
+
+/** Batches, newest first: 200 unless another limit is wanted. */
+export function listBatches(db: KitchenDb, wanted: BatchesWanted = {}): StoredBatch[] {
   const rows = db
     .select()
     .from(batches)
-    .where(sheetId ? eq(batches.sheetId, sheetId) : undefined)
+    .where(wantedWhere(wanted))
     .orderBy(desc(batches.startedAt))
-    .limit(limit)
+    .limit(wanted.limit ?? 200)
     .all();
   return readRows('batch', rows, (row) => stored(db, row));
 }
+
+/** Places to which the latest batches went; null among them where nobody said. */
+export function placesOfBatches(db: KitchenDb, sheetId?: string): readonly (string | null)[] {
+  const latest = db.select({ place: placeOf }).from(batches).where(wantedWhere({ sheetId })).orderBy(desc(batches.startedAt)).limit(200).all();
+  return [...new Set(latest.map((r) => r.place))];
+}
+
+/** The name of each batch's sheet when it was made, without reading its plan. */
+export const batchNames = (db: KitchenDb): ReadonlyMap<string, string> =>
+  new Map(db.select({ id: batches.id, name: sql<string>`json_extract(${batches.plan}, '$.sheetName')` }).from(batches).all().map((r) => [r.id, r.name]));
 
 export function getBatch(db: KitchenDb, id: string): StoredBatch | null {
   const row = db.select().from(batches).where(eq(batches.id, id)).get();

@@ -13,7 +13,7 @@ import { listServices, type StoredService } from './services';
  * @param patient plans that are not there yet are made; else only those that are there already count.
  */
 export function readDueMoments(db: KitchenDb, now: number, patient = true): readonly DueMoment[] {
-  const batches = listBatches(db, undefined, 60).map((b) => ({
+  const batches = listBatches(db, { limit: 60 }).map((b) => ({
     id: b.id,
     name: b.plan.sheetName,
     status: b.status,

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { IngredientSchema, type Ingredient } from '../core/composition/ingredient';
 import type { KitchenDb } from './kitchen-file';
 import { ingredients } from './schema';
-import { listSheets } from './sheets';
+import { sheetsNaming } from './sheets';
 import { readRows } from './unreadable';
 
 export interface StoredIngredient {
@@ -69,7 +69,7 @@ export interface IngredientUse {
 
 /** Every line of every sheet that means an ingredient. */
 export const usesOf = (db: KitchenDb, ingredientId: string): IngredientUse[] =>
-  listSheets(db).flatMap((s) => s.doc.parts.flatMap((p) => p.lines.filter((l) => (l.ingredientId ?? l.lastGood?.ingredientId) === ingredientId).map((l) => ({ sheetId: s.id, sheetName: s.doc.name, part: p.name, text: l.text }))));
+  sheetsNaming(db, ingredientId).flatMap((s) => s.doc.parts.flatMap((p) => p.lines.filter((l) => (l.ingredientId ?? l.lastGood?.ingredientId) === ingredientId).map((l) => ({ sheetId: s.id, sheetName: s.doc.name, part: p.name, text: l.text }))));
 
 /** Takes one of the kitchen's own ingredients out; not while a sheet uses it, and not what came with the larder. */
 export function removeIngredient(db: KitchenDb, id: string): 'removed' | 'used' | 'shipped' | 'gone' {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { cleanPhoto } from '../core/files/photo';
-import { getBatch, recordEvent } from './batches';
+import { batchNames, getBatch, listBatches, placesOfBatches, recordEvent } from './batches';
 import { watchBatch } from './batch-watch';
 import { openKitchenFile, type KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
@@ -11,6 +11,7 @@ import { answerOutcome, readCorrections, setLearning } from './learning';
 import { batchLabels } from './labels';
 import { readLog, readOutcomes } from './log';
 import { listMends } from './mends';
+import { countSheets, latestSheetNames, listSheets, sheetsNaming } from './sheets';
 import { addObservation, listObservations, readPhoto, removeObservation } from './observations';
 import { seedSampleKitchen } from './sample/sample-kitchen';
 import { addTemperatures, listTemperatures, removeTemperature } from './temperatures';
@@ -32,6 +33,41 @@ afterEach(() => {
 });
 
 const timeInMixer = () => readCorrections(db, readKitchenFacts(db).mixers).find((c) => c.figure === 'whisk-time' && c.context === 'planetary')!.learnt;
+
+describe('batches by pages', () => {
+  it('page after page is the whole log, each once, newest first', () => {
+    const all = listBatches(db).map((b) => b.id);
+    expect(all.length).toBeGreaterThan(5);
+    const paged: string[] = [];
+    let before: number | undefined;
+    for (;;) {
+      const page = listBatches(db, { limit: 3, before });
+      if (page.length === 0) break;
+      paged.push(...page.map((b) => b.id));
+      before = page.at(-1)!.startedAt;
+    }
+    expect(paged).toEqual(all);
+  });
+  it('by sheet, by place and by time, as a reader of all of them would choose', () => {
+    const all = listBatches(db);
+    const { sheetId } = all[0]!;
+    expect(listBatches(db, { sheetId }).map((b) => b.id)).toEqual(all.filter((b) => b.sheetId === sheetId).map((b) => b.id));
+    for (const place of placesOfBatches(db)) expect(listBatches(db, { placeId: place }).map((b) => b.id)).toEqual(all.filter((b) => b.progress.placeId === place).map((b) => b.id));
+    const middle = all[Math.floor(all.length / 2)]!.startedAt;
+    expect(listBatches(db, { from: middle }).map((b) => b.id)).toEqual(all.filter((b) => b.startedAt >= middle).map((b) => b.id));
+    expect(listBatches(db, { before: middle }).map((b) => b.id)).toEqual(all.filter((b) => b.startedAt < middle).map((b) => b.id));
+    expect(batchNames(db).get(all[0]!.id)).toBe(all[0]!.plan.sheetName);
+  });
+  it('sheets are limited, counted, and found by what they name', () => {
+    const all = listSheets(db);
+    expect(listSheets(db, 3).map((s) => s.id)).toEqual(all.slice(0, 3).map((s) => s.id));
+    expect(countSheets(db)).toBe(all.length);
+    expect(latestSheetNames(db).map((s) => s.id)).toEqual(all.map((s) => s.id));
+    const naming = sheetsNaming(db, 'mascarpone').map((s) => s.id);
+    expect(naming).toEqual(all.filter((s) => JSON.stringify(s.doc).includes('"mascarpone"')).map((s) => s.id));
+    expect(naming.length).toBeGreaterThan(0);
+  });
+});
 
 describe('mends', () => {
   const entry = (id: string) => ({ id, at: 7, sign: 'grains', cause: 'past-firm', partId: getBatch(db, 'sample-1')!.plan.steps.find((s) => s.whisks)!.partId, kind: 'mend' as const, title: 'Stir in cold cream', adds: [{ lineId: `${id}-1`, ingredientId: 'cream-36', name: 'cream 36 %', massG: 60 }], again: [], portions: null, use: null, minutes: 5, helped: null });

@@ -7,12 +7,15 @@ import { readKitchenFacts } from './kitchen-facts';
 import { loggedBatches, readAnswers } from './learning';
 import { observations } from './schema';
 
+const ALL = 1_000_000;
+
 /** The whole log, newest first, as it leaves the kitchen. */
 export function readLog(db: KitchenDb, sheetId?: string): readonly LogEntry[] {
   const { mixers, places } = readKitchenFacts(db);
   const answers = readAnswers(db);
-  const seen = db.select().from(observations).orderBy(asc(observations.at)).all();
-  return listBatches(db, sheetId, 100_000).map((b) => ({
+  const seen = new Map<string, (typeof observations.$inferSelect)[]>();
+  for (const o of db.select().from(observations).orderBy(asc(observations.at)).all()) seen.set(o.batchId, [...(seen.get(o.batchId) ?? []), o]);
+  return listBatches(db, { sheetId, limit: ALL }).map((b) => ({
     id: b.id,
     sheet: b.plan.sheetName,
     version: b.sheetVersion,
@@ -26,7 +29,7 @@ export function readLog(db: KitchenDb, sheetId?: string): readonly LogEntry[] {
     readings: b.readings,
     note: b.progress.note,
     offPlan: b.progress.offPlan,
-    observations: seen.filter((o) => o.batchId === b.id).map(({ kind, at, value, words }) => ({ kind, at, value, words })),
+    observations: (seen.get(b.id) ?? []).map(({ kind, at, value, words }) => ({ kind, at, value, words })),
     outcomes: outcomesOf({ id: b.id, at: b.startedAt, forecast: b.plan.forecast, readings: b.readings, answers: answers.get(b.id) ?? {} }, mixers),
   }));
 }

@@ -1,4 +1,4 @@
-import { and, count, desc, eq } from 'drizzle-orm';
+import { and, count, desc, eq, sql } from 'drizzle-orm';
 import { readSheetDoc, SheetSchema, type Sheet } from '../core/document/schema';
 import type { KitchenDb } from './kitchen-file';
 import { batches, sheets, sheetVersions } from './schema';
@@ -36,8 +36,17 @@ const stored = (row: Row): StoredSheet => ({
   savedBy: row.savedBy,
 });
 
-/** All sheets, last touched first. */
-export const listSheets = (db: KitchenDb): StoredSheet[] => readRows('sheet', db.select().from(sheets).orderBy(desc(sheets.updatedAt)).all(), stored);
+/** Sheets, last touched first: all, or as many as are wanted. */
+export const listSheets = (db: KitchenDb, limit = -1): StoredSheet[] => readRows('sheet', db.select().from(sheets).orderBy(desc(sheets.updatedAt)).limit(limit).all(), stored);
+
+export const countSheets = (db: KitchenDb): number => db.select({ n: count() }).from(sheets).get()!.n;
+
+/** Ids and names, last touched first. */
+export const latestSheetNames = (db: KitchenDb): { id: string; name: string }[] => db.select({ id: sheets.id, name: sheets.name }).from(sheets).orderBy(desc(sheets.updatedAt)).all();
+
+/** Sheets whose text names an ingredient: those alone are read. */
+export const sheetsNaming = (db: KitchenDb, ingredientId: string): StoredSheet[] =>
+  readRows('sheet', db.select().from(sheets).where(sql`instr(${sheets.doc}, ${JSON.stringify(ingredientId)}) > 0`).orderBy(desc(sheets.updatedAt)).all(), stored);
 
 /** Names only, for finding. */
 export const listSheetNames = (db: KitchenDb): { id: string; name: string }[] =>

@@ -4,6 +4,6 @@ import { listSheets } from '../../data/sheets';
 
 /** Bench without a sheet in hand: the one last touched. */
 export default function Bench() {
-  const last = listSheets(openedKitchen())[0];
+  const last = listSheets(openedKitchen(), 1)[0];
   redirect(last ? `/sheet/${last.id}/bench` : '/new');
 }

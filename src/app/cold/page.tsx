@@ -4,6 +4,6 @@ import { listSheets } from '../../data/sheets';
 
 /** Cold without a sheet in hand: the one last touched. */
 export default function Cold() {
-  const last = listSheets(openedKitchen())[0];
+  const last = listSheets(openedKitchen(), 1)[0];
   redirect(last ? `/sheet/${last.id}/cold` : '/new');
 }

@@ -1,7 +1,8 @@
 import Link from 'next/link';
 import { compareOutcome } from '../../core/batch/readings';
 import type { ColdPlace } from '../../core/kitchen/schema';
-import { listBatches, type StoredBatch } from '../../data/batches';
+import { localTime, minuteOf, nextDay } from '../../core/timetable/zone';
+import { listBatches, placesOfBatches, type StoredBatch } from '../../data/batches';
 import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';
 import { getSheet } from '../../data/sheets';
@@ -14,9 +15,13 @@ interface Asked {
   readonly sheet?: string;
   readonly place?: string;
   readonly day?: string;
+  /** Batches started before it, ms since 1970. */
+  readonly before?: string;
 }
 
-const dayOf = (at: number): string => new Date(at).toLocaleDateString('sv');
+const MINUTE_MS = 60_000;
+/** Batches on one page. */
+const PAGE = 60;
 const NO_PLACE = 'none';
 
 /** Log: every batch, what was forecast beside what came; by sheet, place and day. */
@@ -24,14 +29,27 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
   const asked = await searchParams;
   const db = openedKitchen();
   const sheet = asked.sheet ? getSheet(db, asked.sheet) : null;
-  const { places } = readKitchenFacts(db);
-  const all = listBatches(db, sheet?.id);
-  const batches = all.filter((b) => (!asked.place || (b.progress.placeId ?? NO_PLACE) === asked.place) && (!asked.day || dayOf(b.startedAt) === asked.day));
+  const { places, rules } = readKitchenFacts(db);
+  const zone = rules.zone || Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const day = asked.day && /^\d{4}-\d{2}-\d{2}$/.test(asked.day) ? asked.day : null;
+  const dayFrom = day ? minuteOf(`${day}T00:00`, zone) * MINUTE_MS : undefined;
+  const before = Number(asked.before);
+  const wanted = {
+    sheetId: sheet?.id,
+    placeId: asked.place ? (asked.place === NO_PLACE ? null : asked.place) : undefined,
+    from: dayFrom,
+    before: Number.isFinite(before) && before > 0 ? before : day ? minuteOf(`${nextDay(day)}T00:00`, zone) * MINUTE_MS : undefined,
+    limit: PAGE + 1,
+  };
+  const found = listBatches(db, wanted);
+  const batches = found.slice(0, PAGE);
+  const older = found.length > PAGE ? batches.at(-1)!.startedAt : null;
+  const none = found.length === 0 && listBatches(db, { sheetId: sheet?.id, limit: 1 }).length === 0;
   const link = (change: Asked): string => {
     const query = new URLSearchParams(Object.entries({ ...asked, ...change }).filter(([, v]) => v !== undefined && v !== '') as [string, string][]).toString();
     return query ? `/log?${query}` : '/log';
   };
-  const where = [...new Set(all.map((b) => b.progress.placeId ?? NO_PLACE))];
+  const where = placesOfBatches(db, sheet?.id).map((p) => p ?? NO_PLACE);
   const chip = (here: boolean): string => `inline-flex min-h-9 items-center border-b-2 px-0.5 ${here ? 'border-yolk font-[650]' : 'border-transparent text-ink-soft hover:text-ink'}`;
   return (
     <Frame station="Log" sheetId={sheet?.id ?? null} heading={<h1 className="truncate text-[20px]">{sheet ? `Batches of ${sheet.doc.name}` : 'All batches'}</h1>}>
@@ -39,7 +57,7 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
         <LogPages sheetId={sheet?.id ?? null} here="batches" />
       </div>
       <div className="px-4 py-4 md:px-8">
-        {all.length === 0 ? (
+        {none ? (
           <div className="py-10">
             <p className="mb-4 text-[17px]">No batch {sheet ? 'of this sheet' : ''} has been made yet. What you take down on Pass is set beside its forecast here.</p>
             <Link href={sheet ? `/pass?sheet=${sheet.id}` : '/pass'} className="btn btn-act">
@@ -56,18 +74,18 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
               )}
               {where.length > 1 && (
                 <nav aria-label="By place" className="flex flex-wrap gap-x-4">
-                  <Link href={link({ place: '' })} aria-current={!asked.place || undefined} className={chip(!asked.place)}>
+                  <Link href={link({ place: '', before: '' })} aria-current={!asked.place || undefined} className={chip(!asked.place)}>
                     every place
                   </Link>
                   {where.map((p) => (
-                    <Link key={p} href={link({ place: p })} aria-current={asked.place === p || undefined} className={chip(asked.place === p)}>
+                    <Link key={p} href={link({ place: p, before: '' })} aria-current={asked.place === p || undefined} className={chip(asked.place === p)}>
                       {placeName(p, places)}
                     </Link>
                   ))}
                 </nav>
               )}
               {asked.day && (
-                <Link href={link({ day: '' })} className={chip(true)}>
+                <Link href={link({ day: '', before: '' })} className={chip(true)}>
                   {asked.day}, show every day
                 </Link>
               )}
@@ -81,7 +99,21 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
               </span>
             </div>
             <p className="mb-2 text-ink-soft">{tally(batches)}</p>
-            <BatchTable batches={batches} withName={!sheet} places={places} dayLink={(day) => link({ day })} />
+            <BatchTable batches={batches} withName={!sheet} places={places} dayLink={(at) => link({ day: localTime(Math.floor(at / MINUTE_MS), zone).slice(0, 10), before: '' })} />
+            {(older !== null || asked.before) && (
+              <p className="flex gap-x-5 border-t border-steel py-3">
+                {asked.before && (
+                  <Link href={link({ before: '' })} className="btn">
+                    The newest
+                  </Link>
+                )}
+                {older !== null && (
+                  <Link href={link({ before: String(older) })} className="btn">
+                    Older batches
+                  </Link>
+                )}
+              </p>
+            )}
           </>
         )}
       </div>
@@ -99,7 +131,7 @@ function tally(batches: readonly StoredBatch[]): string {
   return `${hits} of ${verdicts.length} outcomes fell within their forecast range; two in three are expected to, four in five where the log corrects it.`;
 }
 
-function BatchTable({ batches, withName, places, dayLink }: { readonly batches: readonly StoredBatch[]; readonly withName: boolean; readonly places: readonly ColdPlace[]; readonly dayLink: (day: string) => string }) {
+function BatchTable({ batches, withName, places, dayLink }: { readonly batches: readonly StoredBatch[]; readonly withName: boolean; readonly places: readonly ColdPlace[]; readonly dayLink: (at: number) => string }) {
   const heads = ['Time to stage', 'Air', 'Yield', 'Clean in the fridge'];
   return (
     <table className="w-full max-md:block">
@@ -126,7 +158,7 @@ function BatchTable({ batches, withName, places, dayLink }: { readonly batches: 
               <span className="block text-[14px] text-ink-soft">
                 {withName && (
                   <>
-                    <Link href={dayLink(dayOf(b.startedAt))} className="hover:text-ink hover:underline">
+                    <Link href={dayLink(b.startedAt)} className="hover:text-ink hover:underline">
                       <ClockTime at={b.startedAt} withDate />
                     </Link>
                     {', '}

@@ -8,7 +8,7 @@ import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';
 import type { KitchenDb } from '../../data/kitchen-file';
 import { listMends } from '../../data/mends';
-import { getSheet, getSheetVersion, listSheets } from '../../data/sheets';
+import { getSheet, getSheetVersion, latestSheetNames } from '../../data/sheets';
 import { listTemperatures } from '../../data/temperatures';
 import { requestTime } from '../request-time';
 import { MendChoice } from './mend-choice';
@@ -54,6 +54,6 @@ export default async function MendPage({ searchParams }: { readonly searchParams
   const first = SIGN_IDS.find((s) => s === sign) ?? null;
   const found = batchId ? ofBatch(db, batchId, await requestTime()) : sheetId ? ofSheet(db, sheetId) : null;
   if (found && found.sheet.parts.some((p) => p.lines.length > 0)) return <MendDesk key={`${batchId ?? sheetId}:${sign ?? ''}`} {...found} first={first} kitchen={readKitchenFacts(db)} log={listMends(db)} />;
-  const batches = listBatches(db, undefined, 12).map((b) => ({ id: b.id, name: b.plan.sheetName, at: b.startedAt, status: b.status }));
-  return <MendChoice sign={first} gone={batchId !== undefined || sheetId !== undefined} batches={batches} sheets={listSheets(db).map((s) => ({ id: s.id, name: s.doc.name }))} />;
+  const batches = listBatches(db, { limit: 12 }).map((b) => ({ id: b.id, name: b.plan.sheetName, at: b.startedAt, status: b.status }));
+  return <MendChoice sign={first} gone={batchId !== undefined || sheetId !== undefined} batches={batches} sheets={latestSheetNames(db)} />;
 }

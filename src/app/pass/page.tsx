@@ -16,7 +16,7 @@ export default async function PassPage({ searchParams }: { readonly searchParams
   const db = openedKitchen();
   const running = runningBatch(db, wanted);
   if (running) redirect(`/pass/${running.id}`);
-  const sheet = wanted ? getSheet(db, wanted) : (listSheets(db)[0] ?? null);
+  const sheet = wanted ? getSheet(db, wanted) : (listSheets(db, 1)[0] ?? null);
   if (!sheet) {
     return (
       <Frame station="Pass" sheetId={null} heading={<h1 className="text-[20px]">Pass</h1>}>

@@ -17,7 +17,7 @@ export const dynamic = 'force-dynamic';
 export default async function ComparePage({ searchParams }: { readonly searchParams: Promise<{ sheet?: string; a?: string; b?: string }> }) {
   const { sheet, a: askedA, b: askedB } = await searchParams;
   const db = openedKitchen();
-  const all = listBatches(db, sheet).filter((b) => b.status !== 'running');
+  const all = listBatches(db, { sheetId: sheet }).filter((b) => b.status !== 'running');
   const a = (askedA ? getBatch(db, askedA) : null) ?? all[1] ?? null;
   const b = (askedB ? getBatch(db, askedB) : null) ?? all[0] ?? null;
   return (

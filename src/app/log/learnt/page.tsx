@@ -4,7 +4,7 @@ import { openedKitchen } from '../../../data/kitchen';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { correctionsFrom } from '../../../core/batch/outcomes';
 import { readOutcomes } from '../../../data/log';
-import { listBatches } from '../../../data/batches';
+import { batchNames } from '../../../data/batches';
 import { Frame } from '../../../ui/frame';
 import { LogPages } from '../log-pages';
 import { LearnSwitch } from './learn-switch';
@@ -18,7 +18,7 @@ export default async function LearntPage({ searchParams }: { readonly searchPara
   const db = openedKitchen();
   const { mixers, rules } = readKitchenFacts(db);
   const outcomes = readOutcomes(db);
-  const names = new Map(listBatches(db, undefined, 100_000).map((b) => [b.id, b.plan.sheetName]));
+  const names = batchNames(db);
   const findings = correctionsFrom(outcomes, mixers)
     .map(({ figure, context, learnt }): FindingFacts => {
       const of = outcomes.filter((o) => o.figure === figure && o.context === context);

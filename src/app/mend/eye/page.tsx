@@ -10,5 +10,5 @@ const MOST = 12;
 
 export default function EyePage() {
   const db = openedKitchen();
-  return <EyeDesk sheets={listSheets(db).slice(0, MOST).map((s) => s.doc)} kitchen={readKitchenFacts(db)} />;
+  return <EyeDesk sheets={listSheets(db, MOST).map((s) => s.doc)} kitchen={readKitchenFacts(db)} />;
 }
