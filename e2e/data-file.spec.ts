@@ -54,3 +54,11 @@ test('beyond this machine it asks for the passphrase, and does not start without
   expect((await ask('gannets sing')).status).toBe(401);
   expect((await ask('gannets dive')).status).toBe(200);
 });
+
+test('a copy of the kitchen is made at a touch, opened and counted', async ({ page }) => {
+  await page.goto('/larder/kitchen');
+  const copies = page.getByRole('region', { name: 'Copies' });
+  await copies.getByRole('button', { name: 'Copy it now' }).click();
+  await expect(copies.getByRole('status')).toContainText(/It opens, and holds \d+ sheets, \d+ batches and \d+ ingredients/);
+  await expect(copies).toContainText('Last good copy');
+});

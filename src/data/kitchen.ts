@@ -1,4 +1,5 @@
 import 'server-only';
+import { isCopyDue, makeCopy } from './copies';
 import { DataFileError, dataFilePath, openKitchenFile, type KitchenDb } from './kitchen-file';
 
 /** The open data file of this server, or why there is none. */
@@ -12,12 +13,33 @@ export function kitchen(): KitchenAccess {
   if (held.softPeakDb?.path === path) return { ok: true, db: held.softPeakDb.db };
   try {
     held.softPeakDb = { path, db: openKitchenFile(path) };
+    watchOver(held.softPeakDb.db);
     return { ok: true, db: held.softPeakDb.db };
   } catch (error) {
     if (!(error instanceof DataFileError)) throw error;
     console.error(`soft-peak: data file not opened (${error.code}): ${error.path}: ${error.detail}`);
     return { ok: false, error };
   }
+}
+
+const FIRST_LOOK_MS = 60_000;
+const LOOK_EVERY_MS = 30 * 60_000;
+/** After being told to go: time for the writes that are under way. */
+const CLOSES_AFTER_MS = 1500;
+
+/** Copies the file when a copy is due, and closes it at the end, so that all of it lies in the one file that a cook would copy. */
+function watchOver(db: KitchenDb): void {
+  const look = (): void => {
+    if (!db.$client.open || !isCopyDue(Date.now())) return;
+    makeCopy(db, Date.now()).catch((error: unknown) => console.error(`soft-peak: no copy was made: ${error instanceof Error ? error.message : String(error)}`));
+  };
+  setTimeout(look, FIRST_LOOK_MS).unref();
+  setInterval(look, LOOK_EVERY_MS).unref();
+  const close = (): void => {
+    if (db.$client.open) db.$client.close();
+  };
+  process.on('exit', close);
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void setTimeout(close, CLOSES_AFTER_MS));
 }
 
 /** The data file for a page that is only drawn when it could be opened (the root layout shows why otherwise). */

@@ -1,8 +1,10 @@
+import { copiesFolder, listCopies } from '../../../data/copies';
 import { openedKitchen } from '../../../data/kitchen';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { thingsRevision } from '../../../data/kitchen-things';
 import { Frame } from '../../../ui/frame';
 import { LarderPages } from '../larder-pages';
+import { Copies } from './copies';
 import { KitchenDesk } from './kitchen-desk';
 
 /** What stands in the kitchen, and how it works there. */
@@ -14,6 +16,7 @@ export default function KitchenPage() {
       <div className="max-w-[1000px] px-4 pt-2 pb-12 md:px-6">
         <LarderPages here="kitchen" />
         <KitchenDesk things={{ vessels, mixers, places, rules }} revision={thingsRevision(db)} />
+        <Copies folder={copiesFolder()} first={listCopies()} />
       </div>
     </Frame>
   );

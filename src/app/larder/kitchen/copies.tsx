@@ -1,0 +1,70 @@
+'use client';
+
+import { useState } from 'react';
+import type { Copy } from '../../../data/copies';
+import { plainNumber, withUnit } from '../../../core/figure';
+import { ClockTime } from '../../../ui/clock-time';
+
+interface CopiesProps {
+  readonly folder: string;
+  readonly first: readonly Copy[];
+}
+
+type State = { readonly kind: 'idle' } | { readonly kind: 'making' } | { readonly kind: 'made'; readonly says: string } | { readonly kind: 'not'; readonly says: string };
+
+const SHOWN = 6;
+const size = (bytes: number): string => withUnit(plainNumber(bytes / 1_048_576, 1), 'MB');
+
+/** The kitchen's memory, kept a second time: when the last good copy was made, and one more at a touch. */
+export function Copies({ folder, first }: CopiesProps) {
+  const [copies, setCopies] = useState(first);
+  const [state, setState] = useState<State>({ kind: 'idle' });
+  const make = async () => {
+    setState({ kind: 'making' });
+    try {
+      const answer = await fetch('/api/copies', { method: 'POST' });
+      const said = (await answer.json()) as Copy & { sheets: number; batches: number; ingredients: number; says?: string };
+      if (!answer.ok) throw new Error(said.says);
+      setCopies((await (await fetch('/api/copies')).json()) as readonly Copy[]);
+      setState({ kind: 'made', says: `It opens, and holds ${said.sheets} sheets, ${said.batches} batches and ${said.ingredients} ingredients.` });
+    } catch (error) {
+      setState({ kind: 'not', says: error instanceof Error && error.message ? error.message : 'The server does not answer.' });
+    }
+  };
+  const last = copies[0];
+  return (
+    <section aria-label="Copies" className="mt-10 border-t border-steel pt-4">
+      <h2 className="text-[17px]">Copies of the kitchen</h2>
+      <p className="mt-1 text-[16px]">
+        {last ? (
+          <>
+            Last good copy: <b className="font-[650]"><ClockTime at={last.at} withDate /></b>, <span className="fig">{size(last.bytes)}</span>.
+          </>
+        ) : (
+          'No copy yet: the first is made within half an hour of the server’s start.'
+        )}
+      </p>
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        <button type="button" className="btn" disabled={state.kind === 'making'} onClick={() => void make()}>
+          Copy it now
+        </button>
+        <p role="status" className={`text-[14.5px] ${state.kind === 'not' ? 'text-beet' : ''}`}>
+          {state.kind === 'making' ? 'Copying…' : state.kind === 'idle' ? '' : state.says}
+        </p>
+      </div>
+      {copies.length > 1 && (
+        <ul className="mt-3 text-[14.5px]">
+          {copies.slice(1, SHOWN).map((c) => (
+            <li key={c.name} className="flex justify-between gap-4 border-t border-steel-light py-1">
+              <ClockTime at={c.at} withDate />
+              <span className="fig">{size(c.bytes)}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <p className="mt-3 max-w-[70ch] border-t border-steel-light pt-2 text-[13.5px] text-ink-soft">
+        One a day for a week, one a week for five weeks, one a month for a year, in <span className="break-all">{folder}</span>. Put that folder on another disk. To go back: stop the server, then <code>npm run restore -- NAME</code>; what stood there is kept aside.
+      </p>
+    </section>
+  );
+}

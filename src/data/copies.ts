@@ -1,0 +1,139 @@
+import { cpSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import Database from 'better-sqlite3';
+import { dataFilePath, type KitchenDb } from './kitchen-file';
+
+/** Copies of the kitchen's data file, made by SQLite's own online backup while the kitchen works. */
+
+/** A copy that was opened and counted when it was made. */
+export interface Copy {
+  readonly name: string;
+  /** ms since 1970. */
+  readonly at: number;
+  readonly bytes: number;
+}
+
+/** What a data file holds, for comparing two of them. */
+export interface Holdings {
+  readonly sheets: number;
+  readonly batches: number;
+  readonly ingredients: number;
+  readonly services: number;
+}
+
+const NAME = /^kitchen-(\d{4})(\d{2})(\d{2})-(\d{2})(\d{2})(\d{2})\.db$/;
+const DAY_MS = 86_400_000;
+/** One a day for so many days, one a week for so many weeks, one a month for so many months. */
+export const KEPT = { days: 7, weeks: 5, months: 12 } as const;
+/** A copy is due when the last one is older than this, ms. */
+export const DUE_MS = DAY_MS;
+
+/** Where copies lie: SOFT_PEAK_COPIES, or `copies` beside the data file. */
+export const copiesFolder = (): string => process.env.SOFT_PEAK_COPIES ?? join(dirname(dataFilePath()), 'copies');
+
+const two = (n: number): string => String(n).padStart(2, '0');
+const nameOf = (at: number): string => {
+  const d = new Date(at);
+  return `kitchen-${d.getUTCFullYear()}${two(d.getUTCMonth() + 1)}${two(d.getUTCDate())}-${two(d.getUTCHours())}${two(d.getUTCMinutes())}${two(d.getUTCSeconds())}.db`;
+};
+
+function momentOf(name: string): number | null {
+  const m = NAME.exec(name);
+  if (!m) return null;
+  const [y, mo, d, h, mi, s] = m.slice(1).map(Number) as [number, number, number, number, number, number];
+  return Date.UTC(y, mo - 1, d, h, mi, s);
+}
+
+/** The copies of a folder, newest first. */
+export function listCopies(folder = copiesFolder()): readonly Copy[] {
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder)
+    .flatMap((name): Copy[] => {
+      const at = momentOf(name);
+      return at === null ? [] : [{ name, at, bytes: statSync(join(folder, name)).size }];
+    })
+    .sort((a, b) => b.at - a.at);
+}
+
+/**
+ * Which copies stay: the newest of each of the last days, weeks and months, and always the newest of all.
+ * @param moments ms since 1970. @returns those that stay, newest first.
+ */
+export function copiesToKeep(moments: readonly number[], now: number): readonly number[] {
+  const newestFirst = [...moments].sort((a, b) => b - a);
+  const kept = new Set(newestFirst.slice(0, 1));
+  const keepNewestOf = (span: (at: number) => number, most: number, present: number): void => {
+    const seen = new Set<number>();
+    for (const at of newestFirst) {
+      const which = span(at);
+      if (seen.has(which) || present - which >= most) continue;
+      seen.add(which);
+      kept.add(at);
+    }
+  };
+  const day = (at: number): number => Math.floor(at / DAY_MS);
+  const week = (at: number): number => Math.floor((at / DAY_MS + 3) / 7);
+  const month = (at: number): number => new Date(at).getUTCFullYear() * 12 + new Date(at).getUTCMonth();
+  keepNewestOf(day, KEPT.days, day(now));
+  keepNewestOf(week, KEPT.weeks, week(now));
+  keepNewestOf(month, KEPT.months, month(now));
+  return newestFirst.filter((at) => kept.has(at));
+}
+
+/** What a data file holds. @throws where it cannot be opened or is damaged. */
+export function holdingsOf(path: string): Holdings {
+  const file = new Database(path, { readonly: true, fileMustExist: true });
+  try {
+    const verdict = file.pragma('quick_check', { simple: true });
+    if (verdict !== 'ok') throw new Error(`the copy is damaged: ${String(verdict).slice(0, 200)}`);
+    const n = (table: string): number => (file.prepare(`select count(*) n from ${table}`).get() as { n: number }).n;
+    return { sheets: n('sheets'), batches: n('batches'), ingredients: n('ingredients'), services: n('services') };
+  } finally {
+    file.close();
+  }
+}
+
+/**
+ * Makes a copy, opens and counts it, and takes away those that are no longer kept. Photos go along: a new one is copied once.
+ * @returns the copy with what it holds. @throws where it cannot be written or does not open; nothing is left of it then.
+ */
+export async function makeCopy(db: KitchenDb, now: number, folder = copiesFolder()): Promise<Copy & Holdings> {
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  const name = nameOf(now);
+  const unfinished = join(folder, `${name}.unfinished`);
+  try {
+    await db.$client.backup(unfinished);
+    const holdings = holdingsOf(unfinished);
+    renameSync(unfinished, join(folder, name));
+    const photos = join(dirname(dataFilePath()), 'photos');
+    if (existsSync(photos)) cpSync(photos, join(folder, 'photos'), { recursive: true, force: false, errorOnExist: false });
+    const all = listCopies(folder);
+    const keep = new Set(copiesToKeep(all.map((c) => c.at), now));
+    for (const c of all) if (!keep.has(c.at)) rmSync(join(folder, c.name));
+    return { name, at: momentOf(name)!, bytes: statSync(join(folder, name)).size, ...holdings };
+  } finally {
+    for (const end of ['', '-journal', '-wal', '-shm']) rmSync(`${unfinished}${end}`, { force: true });
+  }
+}
+
+/** Whether a copy is due. */
+export const isCopyDue = (now: number, folder = copiesFolder()): boolean => now - (listCopies(folder)[0]?.at ?? -Infinity) >= DUE_MS;
+
+/**
+ * Puts a copy in the data file's place; what stood there is kept beside it. Nobody may have the file open.
+ * @returns where the former file is kept, null where there was none. @throws where the copy does not open; nothing is changed then.
+ */
+export function goBackTo(copy: string, path: string, now: number): string | null {
+  holdingsOf(copy);
+  const aside = existsSync(path) ? `${path}.before-${nameOf(now).slice(8, -3)}` : null;
+  if (aside !== null) {
+    // What the log beside the file still holds belongs to it.
+    const file = new Database(path);
+    file.pragma('wal_checkpoint(TRUNCATE)');
+    file.close();
+    renameSync(path, aside);
+  }
+  for (const end of ['-wal', '-shm']) rmSync(`${path}${end}`, { force: true });
+  cpSync(copy, path);
+  return aside;
+}
