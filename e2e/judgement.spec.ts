@@ -32,7 +32,7 @@ test('setters: the first spoonful, the three schools, and raw fruit as a hard st
   await typeLine(page, '6 leaves gelatin');
   await typeLine(page, '80 g caster sugar');
   await figures(page, id);
-  expect(await read(page, 'Setting')).toMatch(/strings\. First beat \d+ g of the cold part into it/);
+  await expect.poll(() => read(page, 'Setting')).toMatch(/strings\. First beat \d+ g of the cold part into it/);
   await page.getByText('in another gelatin, by three schools').click();
   await expect(section(page, 'Setting').getByRole('row', { name: /platinum/i })).toBeVisible();
   await page.getByRole('button', { name: /First spoonful .*open its working/ }).click();
@@ -82,7 +82,7 @@ test('sugar and folding: each part and a mouthful, and what the folds keep, open
   await table.getByRole('button', { name: /^Sweetness of a mouthful/ }).click();
   await expect(page.getByRole('dialog')).toContainText('fructose × 1.6');
   await page.keyboard.press('Escape');
-  expect(await read(page, 'Air and folding')).toContain('of their air stays');
+  await expect.poll(() => read(page, 'Air and folding')).toContain('of their air stays');
   await section(page, 'Air and folding').getByRole('button', { name: /^Air kept in Semifreddo/ }).click();
   await expect(page.getByRole('dialog')).toContainText('Whipped cream brings');
 });

@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { copiesToKeep, goBackTo, holdingsOf, isCopyDue, KEPT, listCopies, makeCopy } from './copies';
 import { openKitchenFile, type KitchenDb } from './kitchen-file';
-import { seedSampleKitchen } from './sample/sample-kitchen';
+import { openSampleKitchen } from '../testing/sample-file';
 import { getSheet, listSheets, saveSheet } from './sheets';
 
 const NOW = Date.UTC(2026, 10, 20, 3);
@@ -18,8 +18,7 @@ beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'copies-'));
   path = join(folder, 'kitchen.db');
   copies = join(folder, 'copies');
-  db = openKitchenFile(path);
-  seedSampleKitchen(db, NOW);
+  db = openSampleKitchen(path, NOW);
 });
 afterEach(() => {
   if (db.$client.open) db.$client.close();

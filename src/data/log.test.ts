@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { cleanPhoto } from '../core/files/photo';
 import { batchNames, getBatch, listBatches, placesOfBatches, recordEvent } from './batches';
 import { watchBatch } from './batch-watch';
-import { openKitchenFile, type KitchenDb } from './kitchen-file';
+import type { KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
 import { answerOutcome, readCorrections, setLearning } from './learning';
 import { batchLabels } from './labels';
@@ -13,7 +13,7 @@ import { readLog, readOutcomes } from './log';
 import { listMends } from './mends';
 import { countSheets, latestSheetNames, listSheets, sheetsNaming } from './sheets';
 import { addObservation, listObservations, readPhoto, removeObservation } from './observations';
-import { seedSampleKitchen } from './sample/sample-kitchen';
+import { openSampleKitchen } from '../testing/sample-file';
 import { addTemperatures, listTemperatures, removeTemperature } from './temperatures';
 
 let folder: string;
@@ -22,8 +22,7 @@ const before = process.env.SOFT_PEAK_DATA;
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'log-'));
   process.env.SOFT_PEAK_DATA = join(folder, 'kitchen.db');
-  db = openKitchenFile(process.env.SOFT_PEAK_DATA);
-  seedSampleKitchen(db, Date.UTC(2026, 10, 20, 12));
+  db = openSampleKitchen(process.env.SOFT_PEAK_DATA, Date.UTC(2026, 10, 20, 12));
 });
 afterEach(() => {
   db.$client.close();
