@@ -9,9 +9,9 @@ import { batchPlan } from '../core/batch/make-batch';
 import { PDFDocument } from 'pdf-lib';
 import { getBatch, recordEvent, startBatch } from './batches';
 import { readDueMoments } from './due';
-import { openKitchenFile, type KitchenDb } from './kitchen-file';
+import type { KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
-import { seedSampleKitchen } from './sample/sample-kitchen';
+import { openSampleKitchen } from '../testing/sample-file';
 import { batchLabels, serviceLabels } from './labels';
 import { plannedService, soFarByServing } from './service-plans';
 import { createService, getService, listServices, removeService, saveService, setServingBatch } from './services';
@@ -24,8 +24,7 @@ const NOW = Date.UTC(2026, 10, 25, 9);
 
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'soft-peak-'));
-  db = openKitchenFile(join(folder, 'kitchen.db'));
-  seedSampleKitchen(db, NOW);
+  db = openSampleKitchen(join(folder, 'kitchen.db'), NOW);
 });
 afterEach(() => {
   db.$client.close();
