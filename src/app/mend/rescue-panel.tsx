@@ -87,8 +87,9 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
         </p>
       )}
       {moved.length > 0 && (
-        <dl className="grid grid-cols-[minmax(0,1fr)_auto_auto] gap-x-4 gap-y-1 border-t border-steel-light py-3 text-[14.5px]" aria-label="Then it is">
-          <dt className="col-span-full text-[15px] font-[650]">Then it is</dt>
+        <section aria-label="Then it is" className="border-t border-steel-light py-3">
+        <h3 className="text-[15px]">Then it is</h3>
+        <dl className="mt-1 grid grid-cols-[minmax(0,1fr)_auto_auto] gap-x-4 gap-y-1 text-[14.5px]">
           {moved.map((f) => (
             <div key={f.name} className="contents">
               <dt>{f.name}</dt>
@@ -97,6 +98,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
             </div>
           ))}
         </dl>
+        </section>
       )}
       {after && after.worse.length > 0 && (
         <ul className="border-t border-steel-light py-2.5 text-[14.5px] text-beet">
