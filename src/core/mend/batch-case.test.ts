@@ -57,11 +57,12 @@ describe('what a batch tells of itself', () => {
     // A clock that was left on over night says nothing.
     expect(factsOfBatch(plan, at({ timers: [timer(0, null)] }), {}, [], null, 9 * 3_600_000).whiskedS).toBeNull();
   });
-  it('the last temperature of the step, else the last of all', () => {
-    const key = plan.steps[whiskStep]!.key;
-    const taken = [{ series: `step:${key}`, at: 10, tC: 6 }, { series: 'step:other', at: 20, tC: 30 }];
-    expect(factsOfBatch(plan, at({}), {}, taken, null, 0).nowC).toBe(6);
-    expect(factsOfBatch(plan, at({}), {}, taken.slice(1), null, 0).nowC).toBe(30);
+  it('the last temperature that was taken at the step in hand, as Pass writes it; none of another step', () => {
+    const { key } = plan.steps[whiskStep]!;
+    const taken = [{ series: `${key}|by hand`, at: 10, tC: 6 }, { series: `${key}|probe 1`, at: 15, tC: 7 }, { series: `${plan.steps[0]!.key}|by hand`, at: 20, tC: 83 }];
+    expect(factsOfBatch(plan, at({}), {}, taken, null, 0).nowC).toBe(7);
+    expect(factsOfBatch(plan, at({}), {}, taken.slice(2), null, 0).nowC).toBeNull();
+    expect(factsOfBatch(plan, at({}), {}, taken, 30, 40).nowC).toBeNull();
   });
   it('hours in the cold once it has ended, and no part in hand then', () => {
     const f = factsOfBatch(plan, at({}), { 'cream-temperature': 6 }, [], 0, 5 * 3_600_000);

@@ -1,10 +1,7 @@
-import type { SheetAnalysis } from '../analysis/analysed';
-import { analyseSheet } from '../analysis/analyse';
 import { isRunning, WHISK_TIMER, type BatchPlan, type MendEntry, type Progress } from '../batch/batch';
 import type { Readings } from '../batch/readings';
 import { USES } from '../document/kinds';
 import type { Sheet } from '../document/schema';
-import type { Kitchen } from '../kitchen/kitchen';
 import { mendedSheet } from './after';
 import { NO_FACTS, type BatchFacts } from './case';
 
@@ -35,18 +32,15 @@ export function factsOfBatch(plan: BatchPlan, progress: Progress, readings: Read
   const step = plan.steps[Math.min(progress.step, plan.steps.length - 1)];
   const whisk = progress.timers.find((t) => t.id === WHISK_TIMER && t.startedAt !== null);
   const whiskedS = whisk?.startedAt == null ? (readings['minutes-to-stage'] === undefined ? null : 60 * readings['minutes-to-stage']) : ((isRunning(whisk) ? now : (whisk.stoppedAt ?? now)) - whisk.startedAt) / 1000;
-  const lately = temperatures.filter((t) => step && t.series.endsWith(step.key)).sort((a, b) => b.at - a.at)[0];
-  const last = lately ?? [...temperatures].sort((a, b) => b.at - a.at)[0];
+  // Only what was taken at the step in hand says how warm it is now: another step's custard does not.
+  const last = endedAt === null && step ? temperatures.filter((t) => t.series.startsWith(`${step.key}|`)).sort((x, y) => y.at - x.at)[0] : undefined;
   return {
     ...NO_FACTS,
     partId: endedAt === null && step && step.partId !== '' ? step.partId : null,
     whiskedS: whiskedS !== null && whiskedS <= 7200 ? whiskedS : null,
     creamC: readings['cream-temperature'] ?? null,
-    nowC: last ? last.tC : null,
+    nowC: last?.tC ?? null,
     coldH: endedAt === null ? null : Math.max(0, (now - endedAt) / 3_600_000),
     skipped: progress.skipped.flatMap((key) => plan.steps.find((s) => s.key === key)?.wayKey || key),
   };
 }
-
-/** The analysis of a batch as it now is. */
-export const batchAnalysis = (scaled: Sheet, progress: Pick<Progress, 'mends'>, kitchen: Kitchen): SheetAnalysis => analyseSheet(withMends(scaled, progress.mends), kitchen);

@@ -1,6 +1,5 @@
 import { isWhippedKind, type PartKind } from '../document/kinds';
 import { servedFoam, type PartAnalysis } from '../analysis/analysed';
-import { soaksOf } from '../tin/sheet-soak';
 import type { MendCase } from './case';
 import { OFTEN } from './house';
 import type { CauseId, SignId } from './words';
@@ -60,7 +59,6 @@ const withSugar = (c: MendCase): PartAnalysis | null => (c.s.mixture.massG > 0 &
 const sour = (c: MendCase): PartAnalysis | null => (c.s.mixture.grams.acid > 0 ? partThat((a) => a.reading.mixture.grams.acid > 0)(c) : null);
 const strong = (c: MendCase): PartAnalysis | null => (c.s.mixture.grams.ethanol > 0 ? partThat((a) => a.reading.mixture.grams.ethanol > 0)(c) : null);
 const divided = (c: MendCase): PartAnalysis | null => partThat((a) => a.reading.lines.some((l) => l.ingredient && c.s.parts.some((b) => b.reading.lines.some((m) => m !== l && m.ingredient?.id === l.ingredient?.id))))(c);
-const dipped = (c: MendCase): PartAnalysis | null => (soaksOf(c.s).length > 0 ? partThat(biscuits)(c) : null);
 
 const { mostly, often, sometimes, seldom } = OFTEN;
 const twin = (sign: SignId, ask: string, other: string): Twin => ({ sign, ask, other });
@@ -125,6 +123,3 @@ export const SIGNS: Readonly<Record<SignId, Sign>> = {
 
 /** The part of a dessert that a sign can happen to; null where the dessert has none. */
 export const partOfSign = (sign: SignId, c: MendCase): PartAnalysis | null => SIGNS[sign].of(c);
-
-/** Whether a dip is behind it: only a soak makes biscuits wet. */
-export const isDipped = (c: MendCase): boolean => dipped(c) !== null;

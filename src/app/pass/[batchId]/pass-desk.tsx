@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useState, useSyncExternalStore } from 'react';
 import { ArrowLeft, ArrowRight, Check } from 'lucide-react';
 import { isRunning, MISE, stepAfter, timerOf, whileItRests, type BatchPlan, type PlanStep } from '../../../core/batch/batch';
+import { sheetStepKey } from '../../../core/batch/bowlfuls';
 import { inSentence, plainNumber, showFactor, withUnit } from '../../../core/figure';
 import { READING_FORMS } from '../../../core/batch/readings';
 import { allowSound } from '../../../ui/batch/call-sound';
@@ -212,7 +213,7 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
 /** What may go wrong here, by this sheet's own figures; each leads to what is done about it. */
 function Mind({ step }: { readonly step: PlanStep }) {
   const { batchId, ahead } = useOnPass();
-  const list = ahead[step.key.replace(/#\d+$/, '')] ?? [];
+  const list = ahead[sheetStepKey(step.key)] ?? [];
   if (list.length === 0) return null;
   return (
     <ul aria-label="Mind" className="mt-3 max-w-[44em] text-[17px]">
