@@ -50,6 +50,12 @@ describe('a copy', () => {
     expect(getSheet(copy, sheet.id)).not.toBeNull();
     copy.$client.close();
   });
+  it('asked for twice at once is made once', async () => {
+    const [a, b] = await Promise.all([makeCopy(db, NOW, copies), makeCopy(db, NOW, copies)]);
+    expect(b).toEqual(a);
+    expect(listCopies(copies)).toHaveLength(1);
+    expect((await makeCopy(db, NOW + 5000, copies)).name).not.toBe(a.name);
+  });
   it('is due at first, then once a day', async () => {
     expect(isCopyDue(NOW, copies)).toBe(true);
     await makeCopy(db, NOW, copies);

@@ -97,7 +97,18 @@ export function holdingsOf(path: string): Holdings {
  * Makes a copy, opens and counts it, and takes away those that are no longer kept. Photos go along: a new one is copied once.
  * @returns the copy with what it holds. @throws where it cannot be written or does not open; nothing is left of it then.
  */
-export async function makeCopy(db: KitchenDb, now: number, folder = copiesFolder()): Promise<Copy & Holdings> {
+export function makeCopy(db: KitchenDb, now: number, folder = copiesFolder()): Promise<Copy & Holdings> {
+  // Who asks while one is being made gets that one.
+  const underWay = making.get(folder);
+  if (underWay) return underWay;
+  const made = copyInto(folder, db, now).finally(() => making.delete(folder));
+  making.set(folder, made);
+  return made;
+}
+
+const making = new Map<string, Promise<Copy & Holdings>>();
+
+async function copyInto(folder: string, db: KitchenDb, now: number): Promise<Copy & Holdings> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const name = nameOf(now);
   const unfinished = join(folder, `${name}.unfinished`);

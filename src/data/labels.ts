@@ -4,16 +4,15 @@ import { analyseSheet } from '../core/analysis/analyse';
 import { isDiscarded, withMends } from '../core/mend/batch-case';
 import type { SheetAnalysis } from '../core/analysis/analysed';
 import { kitchenOf, type KitchenFacts } from '../core/kitchen/kitchen';
-import { scaleToPortions } from '../core/rewrite/scale';
 import { isPerPortion } from '../core/vessel/profile';
 import { isFreezer } from '../core/kitchen/place';
 import { fullMoment } from '../core/timetable/clock-words';
 import { labelTimes } from '../core/timetable/label-times';
 import { dishOf } from '../core/timetable/dish';
+import { sheetOfBatch } from './batch-sheet';
 import { getBatch } from './batches';
 import { readKitchenFacts } from './kitchen-facts';
 import type { KitchenDb } from './kitchen-file';
-import { getSheetVersion } from './sheets';
 import { dishCache, plannedService, serviceFacts } from './service-plans';
 import type { StoredService } from './services';
 
@@ -40,13 +39,12 @@ const tubsOf = (analysis: SheetAnalysis): number => (isPerPortion(analysis.sheet
 /** A batch as it was made: its version at its size, made when it went into the cold; now where it has not yet. */
 function madeBatch(db: KitchenDb, batchId: string, now: number): Result<{ readonly analysis: SheetAnalysis; readonly kitchen: KitchenFacts; readonly times: { readonly made: number; readonly useBy: number } }> {
   const batch = getBatch(db, batchId);
-  const doc = batch && getSheetVersion(db, batch.sheetId, batch.sheetVersion);
-  if (!batch || !doc) return fail('batch', 'gone', 'This batch is no longer in the log.');
-  const scaled = scaleToPortions(doc, batch.portions);
-  if (!scaled.ok) return scaled;
+  if (!batch) return fail('batch', 'gone', 'This batch is no longer in the log.');
   const kitchen = readKitchenFacts(db);
+  const sheet = sheetOfBatch(db, batch, kitchenOf(kitchen));
+  if (!sheet.ok) return sheet;
   if (isDiscarded(batch.progress.mends)) return fail('batch', 'discarded', 'This batch was thrown away: it gets no label.');
-  const analysis = analyseSheet(withMends(scaled.value, batch.progress.mends), kitchenOf(kitchen));
+  const analysis = analyseSheet(withMends(sheet.value, batch.progress.mends), kitchenOf(kitchen));
   const made = Math.floor((batch.endedAt ?? now) / MINUTE_MS);
   return ok({ analysis, kitchen, times: { made, useBy: made + Math.round(MINUTES_AN_HOUR * analysis.keeping.eatByH) } });
 }

@@ -5,6 +5,7 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { analyseSheet } from '../../core/analysis/analyse';
 import type { Sheet } from '../../core/document/schema';
 import { kitchenOf, type KitchenFacts } from '../../core/kitchen/kitchen';
+import { withMends } from '../../core/mend/batch-case';
 import { type BatchFacts, type Logged, type MendCase } from '../../core/mend/case';
 import { mendOf, signsOf } from '../../core/mend/mend';
 import { SIGNS } from '../../core/mend/signs';
@@ -19,7 +20,7 @@ import { RescuePanel } from './rescue-panel';
 
 export interface MendDeskProps {
   readonly sheetId: string;
-  /** The dessert as it is: a batch's version at its size with what its mends put in, or the sheet. */
+  /** The dessert as it was made: a batch's version at its size, or the sheet. */
   readonly sheet: Sheet;
   /** The sheet as it stands now: what keeps it from coming again is taken into it. */
   readonly head: { readonly doc: Sheet; readonly revision: number; readonly version: number } | null;
@@ -37,7 +38,9 @@ const FIRST_SIGNS = 24;
 /** Mend: from what is seen to its causes, to the rescue with amounts for this batch. */
 export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt, first, kitchen: kitchenFacts, log }: MendDeskProps) {
   const kitchen = useMemo(() => kitchenOf(kitchenFacts), [kitchenFacts]);
-  const analysis = useMemo(() => analyseSheet(sheet, kitchen), [sheet, kitchen]);
+  // What was mended until this sign was looked at stands in the dessert; the mend that is written now does not change its own amounts.
+  const [mended, setMended] = useState(batch?.progress.mends ?? []);
+  const analysis = useMemo(() => analyseSheet(withMends(sheet, mended), kitchen), [sheet, mended, kitchen]);
   const [facts, setFacts] = useState<BatchFacts>(known);
   const [sign, setSign] = useState<SignId | null>(first);
   const [cause, setCause] = useState<CauseId | null>(null);
@@ -52,6 +55,7 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt,
   useEffect(() => client?.follow(), [client]);
   const choose = (id: SignId | null) => {
     setSign(id);
+    setMended(client?.get().progress.mends ?? []);
     setCause(null);
     setSaid('');
     const url = new URL(window.location.href);

@@ -1,14 +1,14 @@
-import { kitchenOf } from '../../core/kitchen/kitchen';
-import { factsOfBatch, withMends } from '../../core/mend/batch-case';
+import { kitchenOf, type KitchenFacts } from '../../core/kitchen/kitchen';
+import { factsOfBatch } from '../../core/mend/batch-case';
 import { NO_FACTS } from '../../core/mend/case';
 import { SIGN_IDS } from '../../core/mend/words';
-import { scaleTo, scaleToPortions } from '../../core/rewrite/scale';
+import { sheetOfBatch } from '../../data/batch-sheet';
 import { getBatch, listBatches } from '../../data/batches';
 import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';
 import type { KitchenDb } from '../../data/kitchen-file';
 import { listMends } from '../../data/mends';
-import { getSheet, getSheetVersion, latestSheetNames } from '../../data/sheets';
+import { getSheet, latestSheetNames } from '../../data/sheets';
 import { listTemperatures } from '../../data/temperatures';
 import { requestTime } from '../request-time';
 import { MendChoice } from './mend-choice';
@@ -22,19 +22,15 @@ interface Asked {
   readonly sign?: string;
 }
 
-/** A batch as it was made and is now: its version at its size, with what was poured more and what its mends put in. */
-function ofBatch(db: KitchenDb, batchId: string, now: number): Omit<MendDeskProps, 'first' | 'kitchen' | 'log'> | null {
+/** A batch as it was made, and what it tells of itself; its mends come with its progress. */
+function ofBatch(db: KitchenDb, batchId: string, facts: KitchenFacts, now: number): Omit<MendDeskProps, 'first' | 'kitchen' | 'log'> | null {
   const batch = getBatch(db, batchId);
-  const doc = batch && getSheetVersion(db, batch.sheetId, batch.sheetVersion);
-  if (!batch || !doc) return null;
-  const scaled = scaleToPortions(doc, batch.portions);
-  const kitchen = kitchenOf(readKitchenFacts(db));
-  const poured = scaled.ok && batch.progress.scale !== 1 ? scaleTo(scaled.value, { kind: 'factor', factor: batch.progress.scale }, kitchen) : null;
-  const base = poured?.ok ? poured.value.sheet : scaled.ok ? scaled.value : doc;
+  const sheet = batch && sheetOfBatch(db, batch, kitchenOf(facts));
+  if (!batch || !sheet?.ok) return null;
   const head = getSheet(db, batch.sheetId);
   return {
     sheetId: batch.sheetId,
-    sheet: withMends(base, batch.progress.mends),
+    sheet: sheet.value,
     head: head ? { doc: head.doc, revision: head.revision, version: head.version } : null,
     facts: factsOfBatch(batch.plan, batch.progress, batch.readings, listTemperatures(db, batchId), batch.endedAt, now),
     batch: { id: batch.id, progress: batch.progress, status: batch.status, revision: batch.revision },
@@ -51,9 +47,10 @@ function ofSheet(db: KitchenDb, sheetId: string): Omit<MendDeskProps, 'first' | 
 export default async function MendPage({ searchParams }: { readonly searchParams: Promise<Asked> }) {
   const { batch: batchId, sheet: sheetId, sign } = await searchParams;
   const db = openedKitchen();
+  const facts = readKitchenFacts(db);
   const first = SIGN_IDS.find((s) => s === sign) ?? null;
-  const found = batchId ? ofBatch(db, batchId, await requestTime()) : sheetId ? ofSheet(db, sheetId) : null;
-  if (found && found.sheet.parts.some((p) => p.lines.length > 0)) return <MendDesk key={`${batchId ?? sheetId}:${sign ?? ''}`} {...found} first={first} kitchen={readKitchenFacts(db)} log={listMends(db)} />;
+  const found = batchId ? ofBatch(db, batchId, facts, await requestTime()) : sheetId ? ofSheet(db, sheetId) : null;
+  if (found && found.sheet.parts.some((p) => p.lines.length > 0)) return <MendDesk key={`${batchId ?? sheetId}:${sign ?? ''}`} {...found} first={first} kitchen={facts} log={listMends(db)} />;
   const batches = listBatches(db, { limit: 12 }).map((b) => ({ id: b.id, name: b.plan.sheetName, at: b.startedAt, status: b.status }));
   return <MendChoice sign={first} gone={batchId !== undefined || sheetId !== undefined} batches={batches} sheets={latestSheetNames(db)} />;
 }

@@ -36,9 +36,9 @@ const timerWords = (s: number): string => (s < 60 ? `${Math.round(s / 5) * 5}\u0
 /** The rescue: what to do with how much, what it then is, and what keeps it from coming again. */
 export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client, onSign }: RescuePanelProps) {
   const { rescue, after, sign, cause, part } = answer;
-  const written = batch?.progress.mends.findLast((m) => m.sign === sign && m.title === rescue.title) ?? null;
   const [own, setOwn] = useState<string | null>(null);
-  const entry = batch?.progress.mends.find((m) => m.id === own) ?? written;
+  // Written now, or the last one of this sign: whether it helped is often known only later.
+  const entry = batch?.progress.mends.find((m) => m.id === own) ?? batch?.progress.mends.findLast((m) => m.sign === sign) ?? null;
   const helped = log.filter((l) => l.sign === sign && l.helped !== null);
   const running = batch?.batch.status === 'running';
   const write = () => {
@@ -88,16 +88,16 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
       )}
       {moved.length > 0 && (
         <section aria-label="Then it is" className="border-t border-steel-light py-3">
-        <h3 className="text-[15px]">Then it is</h3>
-        <dl className="mt-1 grid grid-cols-[minmax(0,1fr)_auto_auto] gap-x-4 gap-y-1 text-[14.5px]">
-          {moved.map((f) => (
-            <div key={f.name} className="contents">
-              <dt>{f.name}</dt>
-              <dd className="fig text-right text-ink-soft">{f.before} →</dd>
-              <dd className="fig text-right">{f.after}</dd>
-            </div>
-          ))}
-        </dl>
+          <h3 className="text-[15px]">Then it is</h3>
+          <dl className="mt-1 grid grid-cols-[minmax(0,1fr)_auto_auto] gap-x-4 gap-y-1 text-[14.5px]">
+            {moved.map((f) => (
+              <div key={f.name} className="contents">
+                <dt>{f.name}</dt>
+                <dd className="fig text-right text-ink-soft">{f.before} →</dd>
+                <dd className="fig text-right">{f.after}</dd>
+              </div>
+            ))}
+          </dl>
         </section>
       )}
       {after && after.worse.length > 0 && (
@@ -113,9 +113,9 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
         </p>
       )}
       <div className="mt-3 flex flex-wrap gap-2.5">
-        {client && !entry && (
+        {client && own === null && (
           <button type="button" className="btn btn-act min-h-12 px-5 text-[16.5px]" onClick={write}>
-            Write it into the batch
+            {entry ? 'Write this into the batch as well' : 'Write it into the batch'}
           </button>
         )}
         {rescue.otherwise && rescue.otherwise !== sign && (
@@ -132,7 +132,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
       {entry && client && (
         <div className="mt-3 flex flex-wrap items-center gap-2.5" role="group" aria-label="Did it help?">
           <p role="status" className="w-full text-[15px]">
-            It stands in the batch{entry.adds.length > 0 ? '; weight, label and larder follow' : entry.again.length > 0 ? '; the larder follows' : ''}. Did it help?
+            {own === null ? <>‘{entry.title}’ stands in the batch</> : 'It stands in the batch'}{entry.adds.length > 0 ? '; weight, label and larder follow' : entry.again.length > 0 ? '; the larder follows' : ''}. Did it help?
           </p>
           {([['yes', true], ['no', false]] as const).map(([name, value]) => (
             <button key={name} type="button" aria-pressed={entry.helped === value} className={`btn min-h-11 min-w-16 ${entry.helped === value ? 'border-ink! bg-yolk-pale!' : ''}`} onClick={() => void client.act({ kind: 'mend-helped', id: entry.id, helped: entry.helped === value ? null : value })}>

@@ -6,7 +6,7 @@ import { gridOf, type Face } from '../heat/solver/grid';
 import { march } from '../heat/solver/march';
 import { materialOf, type Material } from '../heat/solver/material';
 import { stirredCurve } from '../heat/stirred';
-import { DRAUGHT_PER_K, drivenShare, effectiveH, FILM_M2K_PER_W, WALLS, type Wall } from '../heat/surface';
+import { AIR_H, DRAUGHT_PER_K, drivenShare, effectiveH, FILM_M2K_PER_W, WALLS, type Wall } from '../heat/surface';
 import { fail, ok, within, type Result } from '../result';
 
 /** A cooked base that is to be cooled. */
@@ -51,7 +51,6 @@ export interface BaseWay {
 /** The volume and the weight of a litre are those of a base on its way down, °C. */
 const VOLUME_AT_C = 60;
 const MOST_H = 24;
-const BATH_H = 250;
 const ICE_WATER_C = 0;
 const DOWN_TO_C = 4;
 const STRIP_M2 = 2;
@@ -65,7 +64,7 @@ export function baseWays(base: HotBase, i: BaseInput, rule: CoolingRule): Result
   const ml = volumeMl(base.mixture, VOLUME_AT_C);
   const radiusM = i.panMm / 2000;
   const depthM = ml / 1e6 / (Math.PI * radiusM ** 2);
-  const bathed = stirredCurve({ heat: heatContent(base.mixture, base.freezingG), massG: base.mixture.massG, startC: base.startC, areaM2: Math.PI * radiusM ** 2 + 2 * Math.PI * radiusM * depthM, outerH: BATH_H, wallM2KPerW: 0.001 / WALLS.steel.k, bathC: ICE_WATER_C }, DOWN_TO_C);
+  const bathed = stirredCurve({ heat: heatContent(base.mixture, base.freezingG), massG: base.mixture.massG, startC: base.startC, areaM2: Math.PI * radiusM ** 2 + 2 * Math.PI * radiusM * depthM, outerH: AIR_H['ice-bath'], wallM2KPerW: 0.001 / WALLS.steel.k, bathC: ICE_WATER_C }, DOWN_TO_C);
   if (!bathed.ok) return bathed;
   const material = materialOf(base.name, base.mixture, base.freezingG, 0, VOLUME_AT_C);
   const tray = trayCurve(base, material, i);

@@ -6,12 +6,10 @@ import { FOLD_KEEPS, OVERRUN_BY_FAT, REFERENCE_FAT_PCT, STAGE_X } from '../foam/
 import { airShareAt } from '../foam/overrun';
 import { readTable } from '../interpolate';
 import { heatContent } from '../heat/heat-content';
-import { stirredCurve } from '../heat/stirred';
-import { WALLS } from '../heat/surface';
 import type { LineReading } from '../lines/read-part';
 import { bowlG, shareOfPart, type Bowl } from './case';
 import { STEAM_W_PER_KG } from './house';
-import { touchedM2 } from './warm-cream';
+import { icedMin } from './warm-cream';
 import type { SignId } from './words';
 
 /** One thing to do, large enough for wet hands. */
@@ -127,10 +125,8 @@ export const heatOf = (b: Bowl) => heatContent(b.a.reading.mixture, b.a.reading.
 
 /** Minutes stirred in ice water from one temperature to another (house ±30 %); null where it never comes there. */
 export function iceBathMin(b: Bowl, fromC: number, toC: number): number | null {
-  if (fromC <= toC) return 0;
-  const massG = bowlG(b);
-  const curve = stirredCurve({ heat: heatOf(b), massG, startC: fromC, areaM2: touchedM2(massG), outerH: 250, wallM2KPerW: 0.0008 / WALLS.steel.k, bathC: 0 }, Math.max(1, toC));
-  return curve.ok ? curve.value.at(-1)![0] : null;
+  const min = icedMin(heatOf(b), bowlG(b), fromC, Math.max(1, toC));
+  return min.ok ? min.value : null;
 }
 
 /** Minutes over steam from one temperature to another: the heat it takes over what steam gives a bowl (house ±30 %). */

@@ -3,13 +3,23 @@ import { dairyCream } from '../composition/cream';
 import { mix } from '../composition/mixture';
 import { composition } from '../composition/components';
 import { ok, type Result } from '../result';
-import { heatContent } from '../heat/heat-content';
+import { heatContent, type HeatContent } from '../heat/heat-content';
 import { stirredCurve } from '../heat/stirred';
 import { AIR_H, WALLS } from '../heat/surface';
 import { CHURNS_FROM_C, COLD_ENOUGH_C, NO_PEAK_FROM_C } from '../foam/house';
 import { WHISK_AT_C } from './house';
 
 /** Cream that is warmer than it should be, before the whisk is switched on. Light: Pass carries it. */
+
+/** A steel bowl, m²K/W. */
+const BOWL_M2K_PER_W = WALLS.steel.usualMm / 1000 / WALLS.steel.k;
+
+/** Minutes stirred in ice water to a temperature (house ±30 %); a fault where it never comes there. */
+export function icedMin(heat: HeatContent, massG: number, fromC: number, toC: number): Result<number> {
+  if (fromC <= toC) return ok(0);
+  const curve = stirredCurve({ heat, massG, startC: fromC, areaM2: touchedM2(massG), outerH: AIR_H['ice-bath'], wallM2KPerW: BOWL_M2K_PER_W, bathC: 0 }, toC);
+  return curve.ok ? ok(curve.value.at(-1)![0]) : curve;
+}
 
 /** Wall that a bowl's content touches, m²: half a sphere of its volume. */
 export const touchedM2 = (ml: number): number => 2 * Math.PI * ((3 * ml) / (2 * Math.PI)) ** (2 / 3) * 1e-4;
@@ -20,11 +30,10 @@ export function coolCreamMin(massG: number, fatPct: number, sugarPer100: number,
   if (!cream.ok) return cream;
   const sugarG = (massG * sugarPer100) / (100 + sugarPer100);
   const heat = heatContent(mix([{ massG: massG - sugarG, per100: cream.value }, { massG: sugarG, per100: composition({ sucrose: 100 }) }]), sugarG);
-  const common = { heat, massG, startC: fromC, areaM2: touchedM2(massG), wallM2KPerW: 0.0008 / WALLS.steel.k };
-  const ice = stirredCurve({ ...common, outerH: AIR_H['ice-bath'], bathC: 0 }, WHISK_AT_C);
-  if (!ice.ok) return ice;
-  const fridge = fridgeC < WHISK_AT_C - 0.5 ? stirredCurve({ ...common, outerH: AIR_H['still-fridge'], bathC: fridgeC }, WHISK_AT_C) : null;
-  return ok({ iceMin: ice.value.at(-1)![0], fridgeMin: fridge?.ok ? fridge.value.at(-1)![0] : null });
+  const iceMin = icedMin(heat, massG, fromC, WHISK_AT_C);
+  if (!iceMin.ok) return iceMin;
+  const fridge = fridgeC < WHISK_AT_C - 0.5 ? stirredCurve({ heat, massG, startC: fromC, areaM2: touchedM2(massG), wallM2KPerW: BOWL_M2K_PER_W, outerH: AIR_H['still-fridge'], bathC: fridgeC }, WHISK_AT_C) : null;
+  return ok({ iceMin: iceMin.value, fridgeMin: fridge?.ok ? fridge.value.at(-1)![0] : null });
 }
 
 /** What a cream temperature that was just typed means, and what to do: null while it is cold enough. */

@@ -121,6 +121,17 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
               </ul>
             </>
           )}
+          {batch.progress.mends.some((m) => m.helped === null && m.kind !== 'discard') && (
+            <p className="border-t border-steel-light py-2">
+              {batch.progress.mends
+                .filter((m) => m.helped === null && m.kind !== 'discard')
+                .map((m) => (
+                  <Link key={m.id} href={`/mend?batch=${batch.id}&sign=${m.sign}`} className="mr-4 border-b-2 border-yolk font-semibold hover:bg-yolk-pale">
+                    Did it help: {m.title}?
+                  </Link>
+                ))}
+            </p>
+          )}
           <div className="mt-3 flex flex-wrap gap-2">
             <Link href={`/log/compare?b=${batch.id}&sheet=${batch.sheetId}`} className="btn">
               Beside another batch

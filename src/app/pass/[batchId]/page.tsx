@@ -1,29 +1,25 @@
 import { notFound } from 'next/navigation';
-import { getBatch } from '../../../data/batches';
+import { getBatch, type StoredBatch } from '../../../data/batches';
 import { openedKitchen } from '../../../data/kitchen';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { listTemperatures } from '../../../data/temperatures';
-import { getSheetVersion } from '../../../data/sheets';
+import { sheetOfBatch } from '../../../data/batch-sheet';
 import { analyseSheet } from '../../../core/analysis/analyse';
-import { kitchenOf } from '../../../core/kitchen/kitchen';
+import { kitchenOf, type KitchenFacts } from '../../../core/kitchen/kitchen';
 import { aheadOf } from '../../../core/mend/ahead';
 import { NO_FACTS } from '../../../core/mend/case';
-import { scaleToPortions } from '../../../core/rewrite/scale';
 import type { AheadOfStep } from './on-pass';
 import { listMends } from '../../../data/mends';
 import type { KitchenDb } from '../../../data/kitchen-file';
-import type { StoredBatch } from '../../../data/batches';
-import type { KitchenFacts } from '../../../core/kitchen/kitchen';
 import { PassDesk } from './pass-desk';
 
 /** What may go wrong in each step, by the key of its step. */
 function aheadOfSteps(db: KitchenDb, batch: StoredBatch, facts: KitchenFacts): AheadOfStep {
-  const doc = getSheetVersion(db, batch.sheetId, batch.sheetVersion);
-  const scaled = doc && scaleToPortions(doc, batch.portions);
-  if (!scaled?.ok) return {};
   const kitchen = kitchenOf(facts);
-  const c = { s: analyseSheet(scaled.value, kitchen), kitchen, facts: NO_FACTS, log: listMends(db) };
-  return Object.fromEntries(scaled.value.steps.map((step) => [step.id, aheadOf(c, step).map(({ sign, name, says }) => ({ sign, name, says }))] as const).filter(([, list]) => list.length > 0));
+  const sheet = sheetOfBatch(db, batch, kitchen);
+  if (!sheet.ok) return {};
+  const c = { s: analyseSheet(sheet.value, kitchen), kitchen, facts: NO_FACTS, log: listMends(db) };
+  return Object.fromEntries(sheet.value.steps.map((step) => [step.id, aheadOf(c, step).map(({ sign, name, says }) => ({ sign, name, says }))] as const).filter(([, list]) => list.length > 0));
 }
 
 export default async function BatchOnPass({ params }: { readonly params: Promise<{ batchId: string }> }) {
