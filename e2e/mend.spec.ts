@@ -32,6 +32,11 @@ test('over-whipped on Pass: one touch, causes for this batch, cold cream in gram
   await page.keyboard.press('Escape');
   await rescue(page).getByRole('button', { name: 'Write it into the batch' }).click();
   await expect(rescue(page).getByRole('group', { name: 'Did it help?' })).toBeVisible();
+  // The mend stands in the bowl: looked at again, the next one is of what is there now; whether the first helped is still asked.
+  await page.reload();
+  await alive(page);
+  await expect(rescue(page).getByRole('group', { name: 'Did it help?' })).toContainText('stands in the batch');
+  await expect(rescue(page).getByRole('definition').filter({ hasText: `${660 + Number(grams[1])} g →` })).toHaveCount(1);
   await rescue(page).getByRole('button', { name: 'yes' }).click();
   await expect(rescue(page).getByRole('button', { name: 'yes' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('link', { name: 'Back to Pass' }).click();
