@@ -98,8 +98,8 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
                 </a>
               </span>
             </div>
-            <p className="mb-2 text-ink-soft">{tally(batches)}</p>
-            <BatchTable batches={batches} withName={!sheet} places={places} dayLink={(at) => link({ day: localTime(Math.floor(at / MINUTE_MS), zone).slice(0, 10), before: '' })} />
+            <p className="mb-2 text-ink-soft">{batches.length === 0 ? 'No batch here: choose another place or day, or the newest.' : tally(batches)}</p>
+            {batches.length > 0 && <BatchTable batches={batches} withName={!sheet} places={places} dayLink={(at) => link({ day: localTime(Math.floor(at / MINUTE_MS), zone).slice(0, 10), before: '' })} />}
             {(older !== null || asked.before) && (
               <p className="flex gap-x-5 border-t border-steel py-3">
                 {asked.before && (

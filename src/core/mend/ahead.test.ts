@@ -30,6 +30,14 @@ describe('before it happens', () => {
     expect(found.length).toBeLessThanOrEqual(3);
     for (let i = 1; i < found.length; i++) expect(found[i]!.p).toBeLessThanOrEqual(found[i - 1]!.p);
   });
+  it('sand is said where grains of sugar go in late, never of icing sugar or of none', () => {
+    const late = (sugar: string, sugarAt: 'start' | 'soft-peak' = 'soft-peak') => ahead(sheetOf(['500 g cream 36 %', sugar], { sugarAt, creamC: 5 }), (s) => s.whisks).map((a) => a.sign);
+    expect(late('60 g caster sugar')).toContain('sandy');
+    expect(late('60 g granulated sugar', 'start')).toContain('sandy');
+    expect(late('60 g caster sugar', 'start')).not.toContain('sandy');
+    expect(late('60 g icing sugar')).not.toContain('sandy');
+    expect(late('60 g honey')).not.toContain('sandy');
+  });
   it('only of the part of that step', () => {
     const sheet = partsSheet([['a', 'whipped-cream', 'Lean', ['300 g cream 26 %']], ['b', 'crown', 'Crown', ['300 g cream 36 %']]]);
     expect(ahead(sheet, (s) => s.whisks && s.partId === 'b')).toEqual([]);

@@ -244,7 +244,15 @@ function foamSeen(b: Bowl): readonly Evidence[] {
   return [says(stage === 'grainy' || stage === 'butter' ? SAYS.points : SAYS.speaksAgainst, `${clockFace(whiskedS)}${NB}min under the whisk: ${stage ?? 'before soft'} by the forecast.`)];
 }
 
-const coarse: Look = (b) => (b.a.reading.lines.some((l) => l.ingredient?.id === 'sugar-granulated' && l.read) ? [says(SAYS.proves, 'Granulated sugar is in it.')] : b.a.part.whisk.sugarAt === 'soft-peak' ? [says(SAYS.hints, 'The sugar goes in at soft peak: little time to dissolve.')] : [says(SAYS.speaksAgainst, 'Fine sugar, in from the start.')]);
+const GRAINS = /^(?:sugar-|muscovado$|vanilla-sugar$|sanding-sugar$)/;
+
+/** Sugar in grains, as far as it can still be felt: icing sugar and syrups are none. */
+function coarse(b: Bowl): readonly Evidence[] {
+  const grains = b.a.reading.lines.filter((l) => l.read && GRAINS.test(l.ingredient?.id ?? ''));
+  if (grains.some((l) => l.ingredient?.id === 'sugar-granulated')) return [says(SAYS.proves, 'Granulated sugar is in it.')];
+  if (grains.length === 0) return [says(SAYS.rulesOut, 'No sugar in grains is in it.')];
+  return b.a.part.whisk.sugarAt === 'soft-peak' ? [says(SAYS.points, `${grains[0]!.name} goes in at soft peak: little time to dissolve.`)] : [says(SAYS.speaksAgainst, 'Fine sugar, in from the start.')];
+}
 const protease: Look = (b) => [b.a.reading.rawProteaseFruit ? says(SAYS.proves, 'Raw fruit is in it whose enzyme eats gelatin.') : says(SAYS.rulesOut, 'No fruit in it that eats gelatin.')];
 const plain: Look = () => none;
 

@@ -160,6 +160,59 @@ describe('a batch with one thing wrong ranks it first', () => {
   });
 });
 
+describe('what keeps it from coming again', () => {
+  const change = (sheet: Sheet, sign: SignId, cause: CauseId, facts: Partial<BatchFacts> = {}): Sheet => {
+    const found = answer(sheet, sign, facts, cause).prevents.find((p) => p.change);
+    if (!found?.change) throw new Error(`nothing to change for ${cause}`);
+    return found.change;
+  };
+  const part = (sheet: Sheet, i = 0) => analyseSheet(sheet, kitchen).parts[i]!;
+  it('granulated sugar becomes icing sugar of the same weight, and sand is not likely any more', () => {
+    const sheet = sheetOf(['500 g cream 36 %', '60 g granulated sugar']);
+    const fine = change(sheet, 'sandy', 'coarse-sugar');
+    expect(part(fine).reading.lines[1]!.ingredient!.id).toBe('icing-sugar-starch');
+    expect(part(fine).reading.lines[1]!.read!.massG).toBe(60);
+    expect(likelyCauses(caseOf(fine), 'sandy')[0]!.p).toBeLessThan(likelyCauses(caseOf(sheet), 'sandy')[0]!.p / 3);
+  });
+  it('a lean cream comes to 35 % fat, a rich one to 36', () => {
+    expect(part(change(sheetOf(['500 g cream 26 %']), 'runs', 'lean-cream')).fatPct).toBeCloseTo(35, 0);
+    expect(part(change(sheetOf(['500 g cream 48 %']), 'grains', 'rich-cream')).fatPct).toBeCloseTo(36, 0);
+  });
+  it('gelatin goes to the middle of its band, up or down, in the kind that is used', () => {
+    for (const g of ['1 g gelatin powder', '9 g gelatin powder']) {
+      const sheet = partsSheet([['f', 'fruit-base', 'Raspberry', ['400 g raspberry puree', '80 g caster sugar', g]]], { use: 'glass' });
+      const { gelatin } = part(change(sheet, g.startsWith('1') ? 'unset' : 'rubbery', g.startsWith('1') ? 'low-dose' : 'high-dose', { coldH: 12 }));
+      expect(gelatin.ok && gelatin.value.doseGPerKg / ((gelatin.value.band.low + gelatin.value.band.high) / 2)).toBeCloseTo(1, 1);
+    }
+  });
+  it('cold cream, a slower whisk, a softer stop: each moves the window, and says by how much', () => {
+    const warm = sheetOf(['600 g cream 36 %'], { creamC: 11, stage: 'firm', slowFromSoft: false });
+    const a = answer(warm, 'grains', {}, 'past-firm');
+    const taken = a.prevents.filter((p) => p.change);
+    expect(taken.map((p) => p.label)).toEqual(['drop to slow at soft peak', 'cream and bowl at 5\u00a0°C', 'stop at medium']);
+    for (const p of taken) expect(p.moves).toMatch(/^window \d+:\d\d–(?:\d+:\d\d|…) → \d+:\d\d/);
+    expect(part(taken[1]!.change!).part.whisk.creamC).toBe(5);
+  });
+  it('too sweet comes to the middle of its band', () => {
+    const sheet = sheetOf(['400 g cream 36 %', '120 g caster sugar']);
+    const after = analyseSheet(change(sheet, 'too-sweet', 'more-than-band'), kitchen);
+    expect(after.sweetness).toBeLessThan(14);
+    expect(after.sweetness).toBeGreaterThan(8);
+  });
+  it('a cream that weeps is held: longer clean than before', () => {
+    const sheet = sheetOf(['500 g cream 36 %', '40 g caster sugar']);
+    expect(analyseSheet(change(sheet, 'weeps', 'no-stabiliser'), kitchen).keeping.cleanH!).toBeGreaterThan(2 * analyseSheet(sheet, kitchen).keeping.cleanH!);
+  });
+  it('the sheet itself is never touched', () => {
+    for (const [, sheet] of SHEETS) {
+      const before = JSON.stringify(sheet);
+      const c = caseOf(sheet);
+      for (const sign of signsOf(c).can) answer(sheet, sign);
+      expect(JSON.stringify(sheet)).toBe(before);
+    }
+  });
+});
+
 describe('impossible readings are refused in words', () => {
   it.each<Partial<BatchFacts>>([{ nowC: 999 }, { creamC: -80 }, { whiskedS: 1e9 }, { coldH: -1 }, { outH: 1e6 }, { massG: 0 }, { volumeMl: -3 }, { glasses: 2.5 }, { nowC: NaN }])('%j', (facts) => {
     const read = readFacts({ ...NO_FACTS, ...facts });

@@ -151,7 +151,7 @@ const cold = (b: Bowl): Change[] => (b.a.part.whisk.creamC > WHISK_AT_C ? [{ lab
 
 const finer = (b: Bowl): Change[] => {
   const coarse = heaviest(ofRole(b, 'sugar').filter((l) => l.ingredient!.id === 'sugar-granulated' || l.ingredient!.id === 'sugar-caster'));
-  const icing = b.kitchen.larder.get('sugar-icing');
+  const icing = b.kitchen.larder.get('icing-sugar-starch');
   if (!coarse || !icing) return b.a.part.whisk.sugarAt === 'soft-peak' ? [{ label: 'sugar in from the start', change: withWhisk(b, { sugarAt: 'start' }) }] : [];
   return [{ label: 'icing sugar instead', change: withPart(b, (p) => ({ ...p, lines: p.lines.map((l) => (l.id === coarse.line.id ? lineOf({ ingredientId: icing.id, name: 'icing sugar', massG: coarse.read!.massG }, l.id, l.stepId) : l)) })) }];
 };

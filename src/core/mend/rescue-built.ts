@@ -14,7 +14,7 @@ import { soaksOf, soakPart } from '../tin/sheet-soak';
 import { capacityMl } from '../vessel/profile';
 import { bowlG, shareOfPart, type Bowl } from './case';
 import { LOOSEN, OUT_H } from './house';
-import { amount, creamFor, deg, discard, foldedMlPerG, freshLines, freshStep, fromLarder, gramsOf, heaviest, instead, mended, minutesWords, moreOf, nbRange, num, ofRole, pct, step, weighable, type Rescue } from './rescue';
+import { amount, creamFor, deg, discard, foldedMlPerG, freshLines, freshStep, gramsOf, heaviest, instead, larderOr, mended, minutesWords, moreOf, nbRange, num, ofRole, pct, step, weighable, type Rescue } from './rescue';
 
 /** Rescues of what is laid, turned out, baked and frozen. */
 
@@ -96,7 +96,7 @@ export function crustCrumbles(b: Bowl): Rescue {
   const fat = mixture.grams.milk_fat + mixture.grams.cocoa_fat + mixture.grams.other_fat;
   const g = weighable(Math.max(0.04 * mixture.massG, (0.32 * mixture.massG - fat) / (0.82 - 0.32)) * Math.min(1, shareOfPart(b)));
   const butter = heaviest(ofRole(b, 'butter'));
-  const more = butter ? moreOf(butter, g) : (fromLarder(b, g, 'butter-unsalted', 'butter') ?? { ingredientId: 'butter-unsalted', name: 'butter', massG: g });
+  const more = butter ? moreOf(butter, g) : larderOr(b, g, 'butter', 'butter-82');
   return mended(`Bind it with ${showGrams(g)} melted butter`, 'Empty still: crumbs and fat are pressed anew. Filled already: chill it hard and cut warm.', [
     step('Melted, through the crumbs; pressed with the foot of a glass.', { g }),
     step('Into the cold until it is hard.', { timerMin: 30 }),

@@ -8,7 +8,7 @@ import { composition } from '../composition/components';
 import { foldStrokes } from '../foam/fold-strokes';
 import { bowlG, holdsAir, shareOfPart, type Bowl } from './case';
 import { CUSTARD_BACK_C, DANGER_C, EGG_CURDLES_C, FRESH_FOAM_MOST } from './house';
-import { amount, bowlGuestOf, creamFor, deg, discard, freshLines, freshStep, foldedMlPerG, fromLarder, gramsOf, heaviest, iceBathMin, instead, mended, minutesWords, moreOf, num, ofRole, steamMin, step, weighable, type Rescue } from './rescue';
+import { amount, bowlGuestOf, creamFor, deg, discard, freshLines, freshStep, foldedMlPerG, gramsOf, heaviest, iceBathMin, instead, larderOr, mended, minutesWords, moreOf, num, ofRole, steamMin, step, weighable, type Rescue } from './rescue';
 
 /** Rescues of custards, syrups, fruit and folds. */
 
@@ -47,7 +47,7 @@ export function custardThin(b: Bowl): Rescue {
     return mended(`Cook it on to ${deg(82)}`, `At ${deg(nowC)} the yolk has not thickened yet.`, [step('Low heat, stirring with a flat spoon.', { timerMin: Math.max(1, steamMin(b, nowC, 82)), stopIf: `it is at ${deg(82)}: above ${deg(EGG_CURDLES_C)} it scrambles` }), step('Into a cold bowl at once.')], { minutes: 6, otherwise: 'scrambled' });
   }
   const g = weighable(0.01 * bowlG(b));
-  const added = fromLarder(b, g, 'corn-starch') ?? { ingredientId: 'corn-starch', name: 'corn starch', massG: g };
+  const added = larderOr(b, g, 'corn starch', 'corn-starch');
   return mended(`Bind it with ${showGrams(g)} starch`, 'The yolk has given what it has: starch does the rest.', [step(`Stirred smooth in ${showGrams(weighable(5 * g))} cold milk.`, { g }), step('Into the hot custard, whisking, to the boil for a minute.', { timerMin: 1, stopIf: 'it coats a spoon' })], { adds: [added], minutes: 6, figures: [amount('starch', 'Starch to bind it', g, 'g = 0.01·m', 'Ten grams a kilo make a thin custard coat a spoon.', [num('m', 'in the pan', bowlG(b), 'g', 0, 'the lines')], 'House: 8–12 g/kg.', 0.2)] });
 }
 
@@ -103,7 +103,7 @@ export function juiceRuns(b: Bowl): Rescue {
 export function browned(b: Bowl): Rescue {
   const fruitG = gramsOf(ofRole(b, 'fruit')) * shareOfPart(b);
   const g = weighable(0.03 * fruitG);
-  const lemon = fromLarder(b, g, 'lemon-juice') ?? { ingredientId: 'lemon-juice', name: 'lemon juice', massG: g };
+  const lemon = larderOr(b, g, 'lemon juice', 'lemon-juice');
   return mended(`Cut the faces off, turn it in ${showGrams(g)} lemon juice`, 'Only the face is brown. Acid stops it going on.', [step('A thin slice from each brown face; or turn it face down.'), step('Lemon juice over it at once, then drain.', { g })], { adds: [lemon], minutes: 4, figures: [amount('lemon', 'Lemon juice', g, 'g = 0.03·fruit', 'Three grams for a hundred of fruit.', [num('fruit', 'fruit', fruitG, 'g', 0, 'the lines')], 'House.', 0.3)] });
 }
 

@@ -6,7 +6,7 @@ import { bowlfulsNeeded, networkAt, secondsTo, whip } from '../foam/whisk';
 import { bowlG, shareOfPart, type Bowl } from './case';
 import { creamCOf, whipOf } from './evidence';
 import { BUTTER, GRAINS_BACK, HOLDS_G_PER_KG, MOST_ADDED, RICHER, WHISK_AT_C } from './house';
-import { amount, between, creamFor, deg, freshLines, freshStep, fromLarder, heaviest, iceBathMin, instead, mended, moreOf, num, ofRole, pct, step, weighable, type Rescue } from './rescue';
+import { amount, between, creamFor, deg, freshLines, freshStep, fromLarder, heaviest, iceBathMin, instead, larderOr, mended, moreOf, num, ofRole, pct, step, weighable, type Rescue } from './rescue';
 import type { CauseId } from './words';
 
 /** Rescues of whipped cream, worked out for the bowl in hand. */
@@ -92,7 +92,7 @@ function richer(b: Bowl): Rescue {
   const add = fatPct === null ? null : addToReachFat(RICHER.toPct, bare, fatPct, RICHER.withPct);
   if (!add?.ok || add.value <= 0 || add.value > 2 * MOST_ADDED * bowlG(b)) return setWithGelatin(b, 'It would take too much double cream');
   const g = weighable(add.value);
-  const double = fromLarder(b, g, 'cream-48') ?? { ingredientId: 'cream-48', name: 'double cream', massG: g };
+  const double = larderOr(b, g, 'double cream', 'cream-48');
   const sugarG = weighable((reading.addedSugarG / Math.max(1, reading.mixture.massG - reading.addedSugarG)) * g);
   const sugar = reading.addedSugarG > 0 ? heaviest(ofRole(b, 'sugar')) : null;
   const figure = amount('double-cream', 'Double cream to stand', g, 'g = m·(35 − F)/(48 − 35)', 'Fat by mass: what is in the bowl and what goes in come to 35 %.', [num('m', 'in the bowl without its sugar', bare, 'g', 0, 'the lines'), num('F', 'its fat', fatPct!, '%', 1, 'the lines')], 'Mass balance.');
@@ -105,7 +105,7 @@ function richer(b: Bowl): Rescue {
 /** Gelatin that holds a cream for a day. */
 export function setWithGelatin(b: Bowl, why: string): Rescue {
   const g = weighable((HOLDS_G_PER_KG * bowlG(b)) / 1000);
-  const gelatin = fromLarder(b, g, 'gelatin-powder-225', 'gelatin-leaf-gold') ?? { ingredientId: 'gelatin-powder-225', name: 'gelatin', massG: g };
+  const gelatin = larderOr(b, g, 'gelatin', 'gelatin-powder-225', 'gelatin-leaf-gold');
   const figure = amount('gelatin', 'Gelatin to hold a day', g, 'g = 3.5·m/1000', 'The middle of the band that holds a cream for a day.', [num('m', 'in the bowl', bowlG(b), 'g', 0, 'the lines')], 'House ±20 %: doses for creams.', 0.2);
   return mended(`Hold it with ${showGrams(g)} gelatin`, `${why}: gelatin carries it instead.`, [
     step(`Soak it in ${showGrams(5 * g)} cold water, 10 min.`, { g, timerMin: 10 }),

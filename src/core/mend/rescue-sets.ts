@@ -7,7 +7,7 @@ import { MELTED_GELATIN_C, REFERENCE_BLOOM, SOAK_WATER_PER_G, SPOONFUL_C, STRING
 import { hoursToSet } from '../setting/set';
 import { bowlG, holdsAir, shareOfPart, type Bowl } from './case';
 import { BUTTERCREAM_C, CHEESE_BACK_SHARE, CHEESE_SOFT_C, FOAM_LOST_C, GANACHE_BACK, GANACHE_HOLDS, LOOSE_WATER_SHARE, REMELT_C, REMELT_SHARE } from './house';
-import { amount, bowlGuestOf, creamFor, deg, freshLines, freshStep, fromLarder, gramsOf, heaviest, iceBathMin, instead, mended, moreOf, num, ofRole, steamMin, step, weighable, type Rescue } from './rescue';
+import { amount, bowlGuestOf, creamFor, deg, freshLines, freshStep, gramsOf, heaviest, iceBathMin, instead, larderOr, mended, moreOf, num, ofRole, steamMin, step, weighable, type Rescue } from './rescue';
 import type { CauseId } from './words';
 
 /** Rescues of egg foams, of what sets, of chocolate, buttercream and cheese. */
@@ -156,7 +156,7 @@ export function ganacheSplit(b: Bowl): Rescue {
   const milkWater = 0.88;
   const least = 3 * GANACHE_BACK.share * mass;
   const g = weighable(Math.max(least, (fat / GANACHE_HOLDS.fatPerWater - water) / milkWater));
-  const milk = fromLarder(b, g, 'milk-whole', 'milk') ?? { ingredientId: 'milk-whole', name: 'milk', massG: g };
+  const milk = larderOr(b, g, 'milk', 'milk-whole');
   const nowC = b.facts.nowC ?? 28;
   return mended(`Beat in ${showGrams(g)} warm milk`, `Its fat stands outside the water that should hold it: bring both to ${deg(GANACHE_BACK.massC)} and give it water.`, [
     step(`Over steam to ${deg(GANACHE_BACK.massC)}; warmer than 40, let it cool first.`, { timerMin: Math.max(0.5, steamMin(b, nowC, GANACHE_BACK.massC)) }),

@@ -8,7 +8,7 @@ import type { Sheet } from '../document/schema';
 import { networkAt, secondsTo } from '../foam/whisk';
 import { mixingC } from '../heat/meeting';
 import { NO_FACTS, type BatchFacts } from './case';
-import { mendOf, type Answer } from './mend';
+import { mendOf, signsOf, type Answer } from './mend';
 import { bowlGuestOf } from './rescue';
 import type { CauseId, SignId } from './words';
 
@@ -201,5 +201,27 @@ describe('amounts', () => {
     const lost = full.foamMl.ok ? 0.5 * (full.foamMl.value - full.mixMl) : 0;
     expect(addedG(at(0.5)) / (lost / (perG * 0.93))).toBeCloseTo(1, 1);
     expect(addedG(at(0.7))).toBeLessThan(addedG(at(0.5)));
+  });
+});
+
+describe('what a rescue puts in', () => {
+  it('a base that falls to crumbs comes to 32 % fat, with butter of the larder where it has none of its own', () => {
+    for (const lines of [['200 g digestive biscuits', '30 g unsalted butter'], ['200 g digestive biscuits', '40 g dark chocolate']]) {
+      const a = answer(partsSheet([['b', 'pressed-base', 'Base', lines], ['f', 'set-filling', 'Filling', ['300 g cream cheese', '100 g cream 36 %']]]), 'crust-crumbles');
+      const m = partNow(a).reading.mixture;
+      expect(KITCHEN.larder.has(a.rescue.adds[0]!.ingredientId)).toBe(true);
+      expect((m.grams.milk_fat + m.grams.cocoa_fat + m.grams.other_fat) / m.massG).toBeCloseTo(0.32, 1);
+    }
+  });
+  it('whatever a sign asks for is in the shipped larder, also in a dessert that has nothing of it', () => {
+    for (const kind of ['whipped-cream', 'cheese-cream', 'custard', 'chocolate-base', 'fruit-base', 'pressed-base', 'meringue', 'buttercream'] as const) {
+      const sheet = partsSheet([['p', kind, 'Part', ['200 g water', '100 g dark chocolate', '60 g egg white', '40 g egg yolk', '80 g banana', '100 g ricotta', '100 g cream 30 %']]], { use: 'slice' });
+      const c = caseOf(sheet);
+      for (const sign of signsOf(c).can) {
+        const a = mendOf(c, sign);
+        if (!a.ok) throw new Error(a.fault.says);
+        for (const added of [...a.value.rescue.adds, ...a.value.rescue.again]) expect(KITCHEN.larder.has(added.ingredientId), `${kind}: ${sign}: ${added.ingredientId}`).toBe(true);
+      }
+    }
   });
 });

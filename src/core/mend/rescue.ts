@@ -106,10 +106,13 @@ export function fromLarder(b: Bowl, massG: number, ...ids: readonly string[]): A
   const found = ids.map((id) => b.kitchen.larder.get(id)).find((i): i is Ingredient => i !== undefined);
   return found ? { ingredientId: found.id, name: found.name, massG } : null;
 }
+/** The same, by its usual name where the kitchen's larder has lost it. */
+export const larderOr = (b: Bowl, massG: number, name: string, ...ids: readonly [string, ...string[]]): Added => fromLarder(b, massG, ...ids) ?? { ingredientId: ids[0], name, massG };
+
 /** The cream of the part, else one of the larder: of so much fat. */
 export function creamFor(b: Bowl, massG: number): Added {
   const own = heaviest(ofRole(b, 'cream'));
-  return own ? moreOf(own, massG) : (fromLarder(b, massG, 'cream-36', 'cream-35', 'cream-38') ?? { ingredientId: 'cream-36', name: 'cream', massG });
+  return own ? moreOf(own, massG) : larderOr(b, massG, 'cream', 'cream-36', 'cream-35', 'cream-38');
 }
 
 /** Every line of the part as it is written, for a fresh bowl. */

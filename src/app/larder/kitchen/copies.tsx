@@ -41,7 +41,7 @@ export function Copies({ folder, first }: CopiesProps) {
             Last good copy: <b className="font-[650]"><ClockTime at={last.at} withDate /></b>, <span className="fig">{size(last.bytes)}</span>.
           </>
         ) : (
-          'No copy yet: the first is made within half an hour of the server’s start.'
+          'No copy yet: the first is made a minute after the server’s start.'
         )}
       </p>
       <div className="mt-3 flex flex-wrap items-center gap-3">
