@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
+import { storyPort } from './e2e/ports';
 
-const PORT = 4391;
+const PORT = storyPort(0);
 
 export default defineConfig({
   testDir: 'e2e',

@@ -3,6 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
+import { storyPort } from './ports';
 
 let server: ChildProcess | null = null;
 let log = '';
@@ -24,32 +25,32 @@ test('a damaged data file gets a clear page and a log line, and is left as it wa
   const path = join(mkdtempSync(join(tmpdir(), 'soft-peak-torn-')), 'kitchen.db');
   const before = 'not a database at all, but somebody’s notes about quinces\n'.repeat(200);
   writeFileSync(path, before);
-  await serve(4392, { SOFT_PEAK_DATA: path });
-  await page.goto('http://127.0.0.1:4392/');
+  await serve(storyPort(1), { SOFT_PEAK_DATA: path });
+  await page.goto(`http://127.0.0.1:${storyPort(1)}/`);
   await expect(page.getByRole('heading', { name: 'The kitchen’s data file is damaged' })).toBeVisible();
   await expect(page.getByText(path)).toBeVisible();
   await expect(page.getByText('Nothing in it has been changed')).toBeVisible();
   expect(log).toContain('data file not opened (damaged)');
   expect(readFileSync(path, 'utf8')).toBe(before);
-  const api = await page.request.post('http://127.0.0.1:4392/api/batches', { data: { sheetId: 'x' } });
+  const api = await page.request.post(`http://127.0.0.1:${storyPort(1)}/api/batches`, { data: { sheetId: 'x' } });
   expect(api.status()).toBe(503);
 });
 
 test('an unwritable place gets a clear page', async ({ page }) => {
   const folder = mkdtempSync(join(tmpdir(), 'soft-peak-plate-'));
   writeFileSync(join(folder, 'plate'), '');
-  await serve(4393, { SOFT_PEAK_DATA: join(folder, 'plate', 'kitchen.db') });
-  await page.goto('http://127.0.0.1:4393/');
+  await serve(storyPort(2), { SOFT_PEAK_DATA: join(folder, 'plate', 'kitchen.db') });
+  await page.goto(`http://127.0.0.1:${storyPort(2)}/`);
   await expect(page.getByRole('heading', { name: 'The kitchen’s data file cannot be written' })).toBeVisible();
 });
 
 test('beyond this machine it asks for the passphrase, and does not start without one', async () => {
-  const bare = spawnSync('node', ['scripts/serve.mjs'], { env: { ...process.env, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PORT: '4394' }, encoding: 'utf8' });
+  const bare = spawnSync('node', ['scripts/serve.mjs'], { env: { ...process.env, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PORT: String(storyPort(3)) }, encoding: 'utf8' });
   expect(bare.status).toBe(1);
   expect(bare.stderr).toContain('SOFT_PEAK_PASSPHRASE');
   const path = join(mkdtempSync(join(tmpdir(), 'soft-peak-pass-')), 'kitchen.db');
-  await serve(4394, { SOFT_PEAK_DATA: path, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PASSPHRASE: 'gannets dive' });
-  const ask = (word: string | null) => fetch('http://127.0.0.2:4394/api/due', word === null ? {} : { headers: { authorization: `Basic ${Buffer.from(`cook:${word}`).toString('base64')}` } });
+  await serve(storyPort(3), { SOFT_PEAK_DATA: path, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PASSPHRASE: 'gannets dive' });
+  const ask = (word: string | null) => fetch(`http://127.0.0.2:${storyPort(3)}/api/due`, word === null ? {} : { headers: { authorization: `Basic ${Buffer.from(`cook:${word}`).toString('base64')}` } });
   expect((await ask(null)).status).toBe(401);
   expect((await ask('gannets sing')).status).toBe(401);
   expect((await ask('gannets dive')).status).toBe(200);

@@ -4,6 +4,7 @@ import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, PATIENT, test } from './kitchen';
+import { storyPort } from './ports';
 
 /** What a server answers to a request with just these headers, as no browser would let a page send them. */
 function answer(port: number, method: string, path: string, headers: Record<string, string>, body = ''): Promise<{ status: number; text: string }> {
@@ -18,8 +19,8 @@ function answer(port: number, method: string, path: string, headers: Record<stri
 }
 
 const LOOKALIKES = ['/_next/staticx', '/_next/static', '/_next/static.rsc', '/_next/static-kitchen', '/_next/static?x=1', '/_next/static/../../api/due', '/_next/static/%2e%2e/%2e%2e/api/due', '/_next/static/none.js', '/api/due', '/', '/_next/data/x.json'];
-const PORT = 4391;
-const LOCKED_PORT = 4392;
+const PORT = storyPort(0);
+const LOCKED_PORT = storyPort(1);
 
 test('a foreign host name gets nothing of the kitchen, under no path', async () => {
   for (const path of LOOKALIKES) {
@@ -52,7 +53,7 @@ test('with a passphrase nothing of the kitchen is shown without it, and a page o
 });
 
 test('told to go, a server with an open stream goes, and says that it ended well; one that is killed does not', async () => {
-  const port = 4393;
+  const port = storyPort(2);
   const env = { ...process.env, SOFT_PEAK_PORT: String(port), SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db') };
   const start = async (): Promise<ChildProcess> => {
     const server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });

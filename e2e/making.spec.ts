@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { expect, newSheet, readable, saved, settled, startBatch, test, typeLine } from './kitchen';
+import { storyPort } from './ports';
 
 /** Making a batch: by keyboard, by scale and probe, on two tablets, through a server that dies. */
 
@@ -217,7 +218,7 @@ test('at another scale: amounts times three, split into the bowlfuls that it nee
 });
 
 test.describe('a server that dies in the middle', () => {
-  const PORT = 4395;
+  const PORT = storyPort(4);
   const at = `http://127.0.0.1:${PORT}`;
   let server: ChildProcess | null = null;
   const env = { ...process.env, SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-kill-')), 'kitchen.db') };
