@@ -1,7 +1,7 @@
 import { namesPart, readFeedAmount } from '../lines/feed';
 import { isLossText } from '../lines/loss';
 import { newBowl, rolesIn, type Bowl } from './bowls';
-import type { Flow } from './flow';
+import type { Flow } from './worktop';
 import type { DraftLine } from './lines';
 import { sameHeading, type Row } from './rows';
 

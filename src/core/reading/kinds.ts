@@ -1,7 +1,7 @@
 import type { Role } from '../larder/role';
 import type { PartKind } from '../document/kinds';
 import { gramsIn, rolesIn, type Bowl } from './bowls';
-import { SAUCE_SUGAR, type Flow } from './flow';
+import { SAUCE_SUGAR, type Flow } from './worktop';
 
 /** What part of a dessert a bowl is: by what is in it and what was done with it, never by its name. */
 export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {

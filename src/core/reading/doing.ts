@@ -1,0 +1,98 @@
+import { amountsIn } from './amounts';
+import type { Bowl } from './bowls';
+import { amountText } from './lines-said';
+import { bakes, puts, soaks } from './laying';
+import { FRACTIONS } from './meant';
+import { mix, POURED_ON, touch } from './mixing';
+import { ALL, type FlowStep, type Heard, type Item, type Job, type Worktop } from './worktop';
+
+const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
+/** 'Set aside 1 cup of it'. */
+const OF_IT = /\b(?:aside|reserve|keep(?: back)?|save|hold back|take out|scoop out)\s+(?:about |roughly )?(.{1,24}?) of (?:it|this|that|them)\b/i;
+const KEEPS = /\b(?:reserve|set aside|keep(?! (?:going|beating|whisking|whipping|stirring|mixing|folding|on|at|an|the mixer|the heat|it moving|it cold))|save|put aside|hold back|scoop out|take out|lift out|set .{0,30} aside)\b/i;
+/** What is kept back where no share is said (house). */
+const KEPT_SHARE = 0.2;
+
+/** Does a step's work in the bowls. */
+export function apply(w: Worktop, step: FlowStep, at: number, items: readonly Item[], h: Heard, destAt: number): void {
+  const job: Job = { step, at, h, items, destAt, lines: items.filter((x) => x.kind === 'line'), bowls: items.flatMap((x) => (x.kind === 'bowl' ? [{ ...x, b: w.bowls[w.root(x.bowl)]! }] : [])) };
+  const { work } = step;
+  const ofIt = OF_IT.exec(h.c.text)?.[1] ?? '';
+  if (work === 'serve' || (items.length === 0 && ofIt === '' && ((work === 'hands' && !POURED_ON.test(h.after)) || work === 'finish'))) return nothingNew(w, job);
+  if (keepsBack(w, job, ofIt)) return;
+  if (work === 'chill' || work === 'freeze' || work === 'wait' || work === 'bake') return stands(w, job);
+  if (work === 'soak') return soaks(w, job);
+  if (work === 'fill' || work === 'finish') return puts(w, job);
+  if (madeReady(w, job)) return;
+  mix(w, job);
+}
+
+/** Preparing what is used later, and what has nothing in it. */
+function nothingNew(w: Worktop, { step }: Job): void {
+  if (step.work === 'finish') w.chilled = true;
+  const b = w.here();
+  if (b && b.placed === 'no' && step.work === 'hands' && step.verb !== 'preheat' && step.machine === null) step.bowl = b.id;
+}
+
+/** A share that is kept for later. @returns whether this step does nothing else. */
+function keepsBack(w: Worktop, { step, at, h, lines, bowls }: Job, ofIt: string): boolean {
+  const keeps = KEEPS.test(h.c.text) && !/\b(?:warm|cold|in the fridge until)\b/i.test(h.after.slice(0, 12));
+  if (!keeps || (step.work === 'fill' && step.verb !== 'scoop')) return false;
+  const from = bowls.find((x) => x.share.kind === 'part');
+  const said = amountsIn(h.c)[0];
+  const source: Bowl | null = from?.b ?? bowls[0]?.b ?? ((said || ofIt !== '') && lines.length === 0 ? w.here() : null);
+  // Lines that are kept for the top: '6 berries for the top'.
+  if (!source || !(from || said || ofIt !== '')) return lines.length > 0 && bowls.length === 0;
+  const part = from?.share.kind === 'part' ? from.share : null;
+  const kept = w.make(source.heading);
+  kept.place = 'kept';
+  kept.air = source.air;
+  kept.keptSays = said ? amountText(said) : from ? (part?.said ?? '') : ofIt;
+  kept.takenAt.set(source.id, at);
+  kept.takes.set(source.id, part?.share ?? FRACTIONS.find(([x]) => x.test(ofIt))?.[1] ?? KEPT_SHARE);
+  step.bowl = source.id;
+  return true;
+}
+
+/** In the cold, in the oven, at rest: of the bowl that is meant, or of what stands in the vessel. */
+function stands(w: Worktop, job: Job): void {
+  const { step, at, h, lines, bowls } = job;
+  const { work } = step;
+  const b = bowls.find((x) => x.b.place === 'mix')?.b ?? (lines.length > 0 || (w.built && w.isWetOnly(w.here())) ? null : w.here()) ?? w.latest((x) => x.placed !== 'no' && !w.isWetOnly(x));
+  if (lines.length > 0 && !b) {
+    const made = w.make(h.fc.section ?? w.lines[lines[0]!.line]!.under);
+    for (const x of lines) w.addLineTo(x.line, made);
+    touch(made, job);
+    if (work === 'bake') bakes(made, step);
+    w.current = made.id;
+    return;
+  }
+  // 'Freeze in a lidded tub': there it stays.
+  if (b && b.placed === 'no' && work === 'freeze' && /\b(?:tub|container|box|tin|mou?lds?|glasses|ramekins|terrine|dish)\b/i.test(h.c.text)) {
+    b.placed = 'built';
+    step.places.add(b.id);
+    w.built = true;
+  }
+  if (b) {
+    step.bowl = b.placed !== 'no' && work !== 'bake' ? null : b.id;
+    if (work === 'bake') bakes(b, step);
+    if (b.placed === 'no') b.lastStep = at;
+  }
+  if ((work === 'chill' || work === 'freeze') && w.built) w.chilled = true;
+}
+
+/** Chopped, drained, squeezed: it is in hand and waits. @returns whether the step does nothing else. */
+function madeReady(w: Worktop, { step, at, h, lines, bowls, destAt }: Job): boolean {
+  if (step.work !== 'hands' || destAt >= 0) return false;
+  // 'Squeeze out the gelatin': what was soaked is ready, and what is in hand stays in hand.
+  if (/^(?:squeeze|drain|lift|remove|take|wring)$/.test(step.verb) && lines.length === 0 && bowls.length === 1) {
+    const { b } = bowls[0]!;
+    step.bowl = b.id;
+    b.lastStep = at;
+    w.inHand = [...w.inHand, { kind: 'bowl', bowl: b.id, at: 0, share: ALL, named: false }];
+    return true;
+  }
+  const prepares = (PREPARES.has(step.verb) || (h.c.verb === null && lines.length === 1)) && bowls.length === 0 && !h.additive;
+  if (prepares) w.inHand = [...w.inHand.filter((x) => x.kind === 'bowl'), ...lines];
+  return prepares;
+}

@@ -1,0 +1,91 @@
+import type { Bowl } from './bowls';
+import { FRACTIONS, type Meant } from './meant';
+import { sameHeading } from './rows';
+import { ALL, DEST, type Heard, type Item, type Worktop } from './worktop';
+
+const EVERYTHING = /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ ingredients|ingredients together|all of it together|everything but)\b/i;
+/** 'Whisk everything', where nothing is in a bowl yet. */
+const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
+const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
+const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds'.split(' '));
+
+/** What a clause works on without a word for it, or without saying which: all of a list, the rest, what is in hand. */
+export function implied(w: Worktop, h: Heard, meant: Meant): void {
+  const { c, verb } = h;
+  const { items } = meant;
+  // 'When the purée is at 22 °C, whip the cream': the purée only says when.
+  if (c.at > 0 && WHEN.test(c.text) && (verb === 'whip' || verb === 'whisk') && items.some((x) => x.at > c.at)) items.splice(0, items.length, ...items.filter((x) => x.at > c.at));
+  wholeList(w, h, meant);
+  if (items.length === 0) unsaid(w, h, meant);
+  const object = c.words.slice(c.at + 1, c.at + 3).map((x) => x.said).join(' ');
+  if (c.at >= 0 && w.inHand.length > 0) madeReady(w, h, meant, object);
+  if (c.at >= 0 && items.length > 0) goesSomewhere(w, h, meant, object);
+}
+
+/** All that a list holds under this heading, or what is left of it. */
+function wholeList(w: Worktop, { c, fc, after }: Heard, meant: Meant): void {
+  if (!EVERYTHING.test(c.text) && !(ALL_OF_IT.test(after) && meant.items.length === 0 && w.bowls.every((b) => b.lines.size === 0))) return;
+  const heading = fc.section;
+  const word = /\b(?:the )?(\w+) ingredients/i.exec(c.text)?.[1] ?? '';
+  const named = w.lines.filter((l) => l.under !== null && sameHeading(l.under, word)).length > 0 ? word : heading;
+  const open = w.lines.map((_, i) => i).filter((i) => w.fresh(i) && (named === null || sameHeading(w.lines[i]!.under, named)));
+  const dry = /\bdry\b/i.test(word) ? open.filter((i) => ['sugar', 'starch', 'salt', 'cocoa', 'flavour', 'nut'].includes(w.lines[i]!.role!)) : open;
+  for (const i of dry) meant.line(i, c.words.length, false);
+}
+
+/** Nothing is named: the rest of what was divided, the list that stands above the step, gelatin that is ready. */
+function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Meant): void {
+  // 'Add the rest': of what was divided last.
+  if (/^(?:\w+ )?(?:in )?the (?:rest|remainder)\b(?! of)/i.test(after)) {
+    const open = [...w.restOf].filter(([of, rest]) => w.fresh(rest) && w.here()?.lines.has(of)).at(-1);
+    if (open) meant.line(open[1], c.words.length);
+  }
+  // A list stands with its step: 'Fold in.' below '250 g mango'.
+  if (meant.items.length === 0 && w.hasList && c.at >= 0 && w.steps.at(-1)?.start !== fc.start && /^(?:fold|stir|mix|beat|whisk|whip|add|combine|melt|heat|boil|blend|warm)$/.test(verb)) {
+    const above = w.lines.map((_, i) => i).filter((i) => i < w.listed.length && w.fresh(i) && w.lines[i]!.start < fc.start && w.lines[i]!.start > (w.steps.at(-1)?.start ?? Infinity));
+    for (const i of above) meant.line(i, c.words.length);
+  }
+  // 'Melt the gelatin and beat in': into what it is for.
+  const gel = meant.items.length === 0 && additive && /^(?:beat|stir|whisk|mix|fold) in[.,;]?$/i.test(after.trim()) ? w.here() : null;
+  const goes = gel && w.isWetOrGel(gel) ? w.latest((b) => b !== gel && b.placed === 'no' && b.place === 'mix' && !w.isWetOrGel(b) && b.lines.size + b.takes.size > 0) : null;
+  if (gel && goes) {
+    meant.push({ kind: 'bowl', bowl: gel.id, at: c.at, share: ALL, named: false });
+    w.current = goes.id;
+  }
+}
+
+/** 'Take the cheese and stir it with the sugar', 'mix both': what was made ready before. */
+function madeReady(w: Worktop, { c, after, verb }: Heard, meant: Meant, object: string): void {
+  const { items } = meant;
+  const open = w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : w.bowls[x.bowl]!.into === null));
+  const others = open.filter((x) => x.kind === 'bowl' && x.bowl !== w.here()?.id);
+  const lines = open.filter((x) => x.kind === 'line');
+  const take = (ready: readonly Item[]): void => ready.forEach((x) => meant.push({ ...x, at: c.at, share: ALL }));
+  if (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss)(?: well| together)?[,.;]?$/i.test(after.trim())) take(open);
+  else if (/^(?:it|them|this) in$/.test(object) && others.length > 0) take(others);
+  else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) take(open);
+  else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) take(lines);
+  else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) take(lines);
+  else if (/^(?:it|them|this|these)\b/.test(object) && !(verb === 'fold' && w.here()?.air) && lines.length > 0) take(lines);
+}
+
+/** What is in hand goes into what is named. */
+function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object: string): void {
+  // 'Squeeze and dissolve in the hot custard': the gelatin that is in hand.
+  const isGel = (b: Bowl): boolean => b.into === null && w.holds(b, 'gelatin') && [...b.lines].every((i) => ['gelatin', 'liquid'].includes(w.lines[i]!.role!)) && !items.some((y) => y.kind === 'bowl' && y.bowl === b.id);
+  const ready = [...w.inHand.flatMap((x) => (x.kind === 'bowl' ? [w.bowls[w.root(x.bowl)]!] : [])), ...(w.here() ? [w.here()!] : [])];
+  const gel = /^(?:in|into|through)\b/.test(object) ? (ready.find(isGel) ?? null) : null;
+  if (gel) items.unshift({ kind: 'bowl', bowl: gel.id, at: c.at, share: ALL, named: false });
+  // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
+  const mine = w.here();
+  const isNamed = (): boolean => items.some((x) => x.kind === 'bowl' && x.bowl === mine?.id);
+  const goesTo = mine !== null && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
+  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour')) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
+  // 'Fold a third into the yolks to loosen, then the rest': of what is in hand.
+  const into = mine !== null && !gel && !isNamed() ? c.words.findIndex((x, i) => i > c.at + 1 && i <= c.at + 5 && (x.said === 'into' || x.said === 'through')) : -1;
+  if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((x) => SHARE_WORDS.has(x.said))) {
+    const said = c.words.slice(c.at + 1, into).map((x) => x.said).join(' ');
+    const share = /\b(?:rest|remainder|remaining)\b/i.test(c.text.slice(c.words[into]!.end)) ? undefined : FRACTIONS.find(([x]) => x.test(said))?.[1];
+    items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: share === undefined ? ALL : { kind: 'part', share, said }, named: false });
+  }
+}

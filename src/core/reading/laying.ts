@@ -1,0 +1,120 @@
+import type { Bowl } from './bowls';
+import { ALL, type FlowStep, type Job, type Worktop } from './worktop';
+
+/** Pressed into a tin; not film that is pressed onto a custard. */
+export const pressesIn = (verb: string, after: string): boolean => (verb === 'press' || /\b(?:press|squash|tamp)/i.test(after)) && !/\b(?:press|squash|tamp)\w*\b[^.;]{0,30}\b(?:film|wrap|cling|clingfilm|paper|parchment|lid)\b/i.test(after);
+
+/** Gelatin in its water, biscuits in their soak, fruit in sugar, cream that draws. */
+export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
+  const { fc } = h;
+  const list = lines.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
+  const biscuits = list.filter((i) => w.lines[i]!.role === 'biscuit');
+  const { verb } = step;
+  const layerThere = w.latest((b) => b.place === 'layer');
+  const dips = verb === 'dip' || verb === 'dunk' || verb === 'brush' || verb === 'moisten' || verb === 'drench' || biscuits.length > 0;
+  if (dips) {
+    const wet = list.filter((i) => w.lines[i]!.role !== 'biscuit');
+    let layer: Bowl | null = null;
+    if (biscuits.length > 0) {
+      layer = w.make(w.lines[biscuits[0]!]!.under);
+      layer.place = 'layer';
+      for (const i of biscuits) w.addLineTo(i, layer);
+    } else layer = layerThere;
+    if (layer) {
+      if (verb === 'brush' || verb === 'moisten') layer.brushed = true;
+      else layer.dipped = true;
+      layer.lastStep = at;
+      step.bowl = layer.id;
+      step.places.add(layer.id);
+      layer.placed = 'built';
+      w.built = true;
+    }
+    const waits = w.latest((b) => b.placed === 'no' && b.place !== 'layer' && b.place !== 'topping' && b.takes.size === 0 && (b.place === 'soak' || ([...b.lines].length > 0 && [...b.lines].every((i) => ['liquid', 'drink', 'sugar', 'sour', 'flavour'].includes(w.lines[i]!.role!)))));
+    const bath = bowls.find((x) => x.b.place !== 'layer')?.b ?? (wet.length === 0 ? waits : null) ?? (wet.length > 0 ? w.make(fc.section ?? w.lines[wet[0]!]!.under) : null);
+    if (bath && !w.holds(bath, 'cream', 'cheese', 'white', 'yolk')) {
+      bath.place = 'soak';
+      for (const i of wet) w.addLineTo(i, bath);
+      bath.lastStep = at;
+      step.places.add(bath.id);
+    }
+    return;
+  }
+  if (list.length === 0 && bowls.length === 0) {
+    const b = w.here();
+    if (b) step.bowl = b.id;
+    return;
+  }
+  const old = bowls[0]?.b ?? null;
+  const gel = list.some((i) => w.lines[i]!.role === 'gelatin' || w.lines[i]!.role === 'setter');
+  const b = gel ? w.make(w.lines[list[0]!]!.under) : (old ?? w.make(fc.section ?? w.lines[list[0]!]!.under));
+  for (const i of list) w.addLineTo(i, b);
+  b.lastStep = at;
+  step.bowl = b.id;
+  w.current = b.id;
+}
+
+/** Layers, toppings, what is poured into a mould: nothing is mixed. */
+export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
+  const { fc } = h;
+  const late = step.work === 'finish' || w.chilled;
+  // Onto paper or a sheet it only lies until it is baked, cooled or chopped.
+  if (step.work === 'fill' && lines.length === 0 && /\b(?:baking (?:paper|sheet|tray|parchment)|lined (?:baking )?(?:tray|sheet)|parchment|silicone mat|marble|oiled (?:tray|sheet)|greaseproof)\b/i.test(fc.clause.text)) {
+    const lies = bowls[0]?.b ?? w.here();
+    if (lies) {
+      step.bowl = lies.id;
+      lies.lastStep = at;
+      w.current = lies.id;
+    }
+    return;
+  }
+  // 'With two thirds of it and half a pound of raspberries': it is what was whipped last.
+  const it = lines.length > 0 && bowls.length === 0 && /\b(?:of|with) (?:it|them)\b/i.test(fc.clause.text) ? w.here() : null;
+  const laid = it?.air && it.place === 'mix' && it.placed === 'no' ? [...bowls, { b: it, at: 0, share: ALL }] : bowls;
+  for (const { b } of laid) {
+    b.placed = b.placed === 'built' && !late ? 'built' : late && b.placed === 'no' ? 'late' : b.placed === 'no' ? 'built' : b.placed;
+    b.lastStep = at;
+    step.places.add(b.id);
+    if (pressesIn(step.verb, h.after)) b.pressed = true;
+  }
+  const named = new Map<number, number>(laid.map((x) => [x.b.id, x.at]));
+  const list = lines.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
+  for (const i of list) {
+    const role = w.lines[i]!.role;
+    const laid = role === 'biscuit' && step.work === 'fill' && !/\b(?:crush|crumb|crumble|scatter|sprinkle|crumbled|crushed)\b/i.test(fc.clause.text);
+    const mate = w.latest((b) => b.place === (laid ? 'layer' : 'topping') && [...b.lines].some((j) => w.lines[j]!.under === w.lines[i]!.under && (laid || w.lines[j]!.block === w.lines[i]!.block)) && (laid || (b.firstStep === at && ![...b.lines].some((j) => w.isWeighty(j) && w.isWeighty(i) && w.lines[j]!.ingredient?.category !== w.lines[i]!.ingredient?.category))));
+    const b = mate ?? w.make(w.lines[i]!.under ?? fc.section);
+    b.place = laid ? 'layer' : 'topping';
+    w.addLineTo(i, b);
+    b.placed = late ? 'late' : 'built';
+    b.lastStep = at;
+    step.places.add(b.id);
+    named.set(b.id, Math.min(named.get(b.id) ?? Infinity, lines.find((x) => x.kind === 'line' && x.line === i)!.at));
+  }
+  // They lie in the order in which they are named: 'the fingers, the custard and the cream'.
+  const inOrder = [...step.places].sort((a, b) => (named.get(a) ?? -1) - (named.get(b) ?? -1));
+  step.places.clear();
+  for (const b of inOrder) step.places.add(b);
+  if (bowls.length === 0 && list.length === 0) {
+    // 'Dip the fingers; line the mould': what was dipped is laid.
+    const dipped = w.steps[at - 1]?.work === 'soak' && w.steps[at - 1]!.bowl !== null ? w.bowls[w.steps[at - 1]!.bowl!]! : null;
+    const b = dipped?.place === 'layer' ? dipped : w.here();
+    if (b === dipped && b) {
+      b.lastStep = at;
+      step.places.add(b.id);
+    } else if (b && b.place === 'mix') {
+      b.placed = b.placed === 'no' ? (late ? 'late' : 'built') : b.placed;
+      b.lastStep = at;
+      step.places.add(b.id);
+      if (pressesIn(step.verb, h.after)) b.pressed = true;
+    }
+  }
+  const main = bowls[0]?.b ?? (list.length === 0 ? w.here() : null);
+  step.bowl = main && bowls.length <= 1 && list.length === 0 && (main.pressed || !w.built) ? main.id : null;
+  if (main && main.place === 'mix') w.current = main.id;
+  if (!(main?.pressed && bowls.length <= 1)) w.built = true;
+}
+
+export function bakes(b: Bowl, step: FlowStep): void {
+  b.baked = true;
+  b.bakedC = step.temperature?.c ?? b.bakedC;
+}

@@ -1,0 +1,61 @@
+import type { Bowl } from './bowls';
+import { sameGrams } from './lines-said';
+import type { Flow, Worktop } from './worktop';
+
+/** Lines that no step names go where the rest of their list goes; what is for the top, to the end. */
+export function leftOvers(w: Worktop): void {
+  // 'Stream in a third of the cream', and the rest never named: it was for the same bowl.
+  for (const [i, rest] of w.restOf) {
+    if (w.bowlOf[rest] !== null || w.bowlOf[i] === null || w.restOf.has(rest)) continue;
+    const whole = w.listed[i];
+    if (!whole || !sameGrams((w.lines[i]!.grams ?? 0) + (w.lines[rest]!.grams ?? 0), whole.grams)) continue;
+    w.lines[i] = whole;
+    w.gone.add(rest);
+  }
+  w.lines.forEach((l, i) => {
+    if (w.bowlOf[i] !== null || w.gone.has(i)) return;
+    const heading = l.under;
+    const prepared = w.stepOf[i] === null ? null : w.steps[w.stepOf[i]!]!;
+    const mates = w.bowls.filter((b) => [...b.lines].some((j) => w.lines[j]!.under === heading && w.lines[j]!.block === l.block));
+    const close = mates.filter((b) => b.place === 'mix').sort((a, b) => b.lines.size - a.lines.size)[0] ?? mates[0];
+    const seasoning = ['sugar', 'flavour', 'salt', 'acid', 'sour', 'starch', 'setter', 'gelatin'].includes(l.role ?? '');
+    const top = /\b(?:to (?:serve|finish|decorate|garnish|top)|for (?:the top|serving|dusting|decorat\w+|garnish\w*|sprinkling|topping)|garnish|topping)\b/i.test(`${l.written} ${heading ?? ''}`);
+    let b: Bowl | null = null;
+    if (!top && heading !== null && close) b = close;
+    else if (!top && seasoning && close) b = close;
+    else if (!top && close && prepared?.bowl != null) b = w.bowls[w.root(prepared.bowl)]!;
+    if (!b) {
+      const same = w.bowls.find((x) => x.place === 'topping' && x.lines.size > 0 && [...x.lines].some((j) => w.lines[j]!.under === heading && w.stepOf[j] === null) && heading !== null);
+      b = same ?? w.make(heading);
+      if (!same) b.place = l.role === 'biscuit' ? 'layer' : w.steps.length === 0 ? 'mix' : 'topping';
+      if (w.steps.length === 0) b.place = 'mix';
+    }
+    b.lines.add(i);
+    w.bowlOf[i] = b.id;
+    if (w.stepOf[i] === null) {
+      const own = w.steps.findIndex((s) => s.bowl === b!.id && s.lines.size > 0);
+      const uses = own >= 0 ? own : w.steps.findIndex((s) => s.bowl !== null && w.root(s.bowl) === w.root(b!.id) && s.lines.size > 0);
+      const places = w.steps.findIndex((s) => s.places.has(b!.id));
+      const at = uses >= 0 ? uses : places >= 0 ? places : b.place === 'topping' ? w.steps.findLastIndex((s) => s.work === 'finish' || s.work === 'fill' || s.work === 'serve') : -1;
+      if (at >= 0) {
+        w.stepOf[i] = at;
+        w.steps[at]!.lines.add(i);
+      }
+      if (w.steps.length > 0 && l.role !== null) w.doubts.push({ line: i, says: 'no step names it' });
+    }
+  });
+}
+
+/** The same without lines that are no longer of their own. */
+export function without(w: Worktop, dropped: ReadonlySet<number>): Flow {
+  const now = new Map(w.lines.flatMap((_, i) => (dropped.has(i) ? [] : [i])).map((old, i) => [old, i]));
+  const moved = (of: Set<number>): void => {
+    const next = [...of].flatMap((i) => (now.has(i) ? [now.get(i)!] : []));
+    of.clear();
+    for (const i of next) of.add(i);
+  };
+  for (const b of w.bowls) moved(b.lines);
+  for (const s of w.steps) moved(s.lines);
+  const stays = (_: unknown, i: number): boolean => !dropped.has(i);
+  return { lines: w.lines.filter(stays), bowls: w.bowls, steps: w.steps, stepOf: w.stepOf.filter(stays), doubts: w.doubts.flatMap((d) => (now.has(d.line) ? [{ ...d, line: now.get(d.line)! }] : [])) };
+}

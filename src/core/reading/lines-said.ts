@@ -1,0 +1,113 @@
+import { splitLine } from '../measures/line';
+import { amountsIn, type SaidAmount } from './amounts';
+import { draftLine, ingredientOf, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
+import type { Mention } from './mentions';
+import { choose } from './meant';
+import { SORTS } from './sorts';
+import { ALL, type FlowClause, type Heard, type Share, type Worktop } from './worktop';
+import { keyOf } from './words';
+
+/** What the amounts of a clause are of: by the word at which each stands, a share of a line; lines that came beside them. */
+export interface SaidLines {
+  readonly at: ReadonlyMap<number, { readonly line: number; readonly share: Share }>;
+  readonly beside: readonly number[];
+}
+
+/** Reads the amounts of a clause: a share of what is listed, or a line of its own. @param lexical what its words name. */
+export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): SaidLines {
+  const { fc, c, additive } = h;
+  const beside: number[] = [];
+  const forced = new Map<number, { line: number; share: Share }>();
+  for (const said of amountsIn(c)) {
+    if (/\bwhipped\b/i.test(said.text) && w.latest((b) => b.air && w.holds(b, 'cream'))) continue;
+    const over = lexical.filter((m) => c.words[m.from]!.start < said.end && c.words[m.to - 1]!.end > said.start);
+    const named = over.find((m) => m.sense.kind === 'line');
+    const product = over.find((m) => m.sense.kind === 'product' && m.sense.name !== 'layer' && m.sense.name !== 'custard');
+    if (over.some((m) => m.sense.kind === 'other') && !named) continue;
+    const at = over.length > 0 ? over.at(-1)!.from : c.words.findIndex((w) => w.start >= said.start);
+    if (named?.sense.kind === 'line' && !said.more && (w.hasList || said.definite || product)) {
+      const exact = named.sense.lines.filter((l) => sameGrams(gramsOfSaid(w, said, w.lines[l.line]!), w.lines[l.line]!.grams));
+      const line = choose(w, exact.length > 0 ? exact : named.sense.lines, fc, additive);
+      if (line === null) continue;
+      const grams = gramsOfSaid(w, said, w.lines[line]!);
+      const has = w.lines[line]!.grams;
+      if (grams === null || has === null) continue;
+      const same = w.lines[line]!.ingredient?.id === ingredientOf(said.text, w.context).ingredient?.id;
+      if (!w.fresh(line) || said.definite || w.hasList) {
+        if (!w.fresh(line) && !said.definite && !same && w.hasList) continue;
+        const laid = w.lines[line]!.role === 'biscuit' && said.amount.unit === null;
+        forced.set(named.from, { line, share: laid || grams >= 0.985 * has ? ALL : { kind: 'part', share: grams / has, said: amountText(said) } });
+        continue;
+      }
+    }
+    if (VAGUE.test(said.amount.text) && (named || product)) continue;
+    if (product && !named && (said.definite || ingredientOf(said.text, w.context).confidence < SURE_FROM)) continue;
+    if (w.hasList && !isNew(said, w.context)) continue;
+    const many = w.lines.length;
+    const line = newLineAt(w, said, fc, 1000 + h.index, said.more && said.definite && named?.sense.kind === 'line' ? named.sense.lines[0]!.line : null);
+    if (line === null) continue;
+    for (let i = many; i < line; i++) beside.push(i);
+    w.relearn();
+    forced.set(at, { line, share: ALL });
+  }
+  return { at: forced, beside };
+}
+
+/** A line that stands in a sentence. */
+export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: number, of: number | null): number | null => {
+  const name = said.name.replace(/\bones\b/i, w.biscuitWord || 'ones');
+  // 'Leave another 100 g whole': of what was named last.
+  const last = c.clause.verb?.work === 'whisk' ? (w.lines.findLast((l) => l.role === 'cream') ?? w.lines.at(-1)) : w.lines.at(-1);
+  const again = /^(?:whole|more|again|aside)$/i.test(name) ? splitLine(last?.text ?? '').name : '';
+  // 'Another 100 g of the biscuits': of those that were named.
+  const more = of === null ? '' : splitLine(w.lines[of]!.text).name;
+  const apart = !said.text.includes(said.name);
+  const words = again !== '' || apart || more !== '' ? `${said.amount.text} ${again || more || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
+  const place = { under: null, block, start: c.start, end: c.end };
+  const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
+  if (both) {
+    for (const taken of ['juice', 'zest']) {
+      w.addLine({ ...draftLine(`${taken} of ${both[1]!}`, place, w.context), written: said.text });
+    }
+    return w.lines.length - 1;
+  }
+  const line = draftLine(words, place, w.context);
+  const known = line.ingredient !== null && line.confidence >= 0.6;
+  // 'Bowl of 4.8 L, medium': a word for a sort is no thing.
+  if (known && again === '' && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
+  if (!known && said.amount.unit === null) return null;
+  if (!known && said.amount.unit?.dimension === 'piece') return null;
+  if (said.amount.unit === null && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;
+  w.addLine({ ...line, written: said.text, text: words });
+  return w.lines.length - 1;
+};
+
+/** Takes a share out of a line that no bowl has yet; the rest stays for later. */
+export const split = (w: Worktop, i: number, share: number, said: string): number => {
+  const line = w.lines[i]!;
+  if (share >= 0.985) return i;
+  w.addLine({ ...shareOfLine(line, 1 - share, '', w.context) });
+  w.restOf.set(i, w.lines.length - 1);
+  w.lines[i] = shareOfLine(line, share, said, w.context);
+  w.relearn();
+  return i;
+};
+
+export function gramsOfSaid(w: Worktop, said: SaidAmount, line: DraftLine): number | null {
+  if (!line.ingredient) return null;
+  const drafted = draftLine(`${amountText(said)} ${line.ingredient.aliases[0] ?? line.ingredient.name}`, line, w.context);
+  return drafted.grams;
+}
+
+const VAGUE = /\b(?:few|couple|some|little|spoonful|handful|dollop|bit|knob|pinch)\b/i;
+
+export const sameGrams = (a: number | null, b: number | null): boolean => a !== null && b !== null && Math.abs(a - b) <= 0.02 * b;
+
+export const amountText = (said: SaidAmount): string => said.amount.text;
+
+/** Whether an amount in a step of a recipe with a list is of something that the list lacks: measured, and surely known. */
+function isNew(said: SaidAmount, context: LineContext): boolean {
+  if (!said.amount.unit || said.amount.unit.dimension === 'piece' || said.amount.unit.dimension === 'pack' || said.definite) return false;
+  const found = ingredientOf(said.text, context);
+  return found.ingredient !== null && found.confidence >= SURE_FROM;
+}

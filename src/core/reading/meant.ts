@@ -1,0 +1,236 @@
+import type { Ingredient } from '../composition/ingredient';
+import type { Role } from '../larder/role';
+import type { Bowl } from './bowls';
+import type { Clause } from './clauses';
+import { draftLine, type DraftLine } from './lines';
+import { split, type SaidLines } from './lines-said';
+import type { Mention } from './mentions';
+import { productNamed } from './products';
+import { sameHeading } from './rows';
+import { keyOf } from './words';
+import { ALL, type FlowClause, type Heard, type Item, type ListLabel, type Share, type Worktop } from './worktop';
+
+/** What a clause works on: lines and bowls in the order of its words, and lines that it only names. */
+export class Meant {
+  readonly items: Item[] = [];
+  readonly also = new Set<number>();
+
+  constructor(private readonly w: Worktop) {}
+
+  /** Adds what is not there yet. */
+  push(item: Item): void {
+    const same = (x: Item): boolean => (x.kind === 'line' ? item.kind === 'line' && x.line === item.line : item.kind === 'bowl' && x.bowl === item.bowl);
+    if (!this.items.some(same)) this.items.push(item);
+  }
+  line(line: number, at: number, named = true): void {
+    this.push({ kind: 'line', line, at, share: ALL, named });
+  }
+  bowl(b: Bowl, at: number, share: Share): void {
+    this.push({ kind: 'bowl', bowl: this.w.root(b.id), at, share, named: true });
+  }
+  /** A line, or as much of it as is said, where no bowl has it yet. */
+  some(line: number, at: number, share: Share, said = ''): void {
+    this.line(share.kind === 'part' ? split(this.w, line, share.share, said) : line, at);
+  }
+}
+
+/** A mention with what stands around it. */
+interface Named {
+  readonly m: Mention;
+  readonly prev: Mention | undefined;
+  readonly next: Mention | undefined;
+  readonly share: Share;
+  /** The words before it, from the last mention on. */
+  readonly lead: string;
+}
+
+/** What the words of a clause mean here. @param said what its amounts are of. */
+export function meantBy(w: Worktop, h: Heard, lexical: readonly Mention[], said: SaidLines): Meant {
+  const meant = new Meant(w);
+  const { c } = h;
+  let prevEnd = 0;
+  const spans = [...said.at.keys()].sort((a, b) => a - b);
+  const all = [...lexical];
+  for (const at of spans) if (!lexical.some((m) => m.from <= at && m.to > at)) all.push({ from: at, to: at + 1, phrase: '', sense: { kind: 'other' } });
+  all.sort((a, b) => a.from - b.from);
+  all.forEach((m, k) => {
+    const key = spans.find((s) => s >= m.from && s < m.to);
+    const named: Named = { m, prev: all[k - 1], next: all[k + 1], share: shareBefore(c, m, prevEnd), lead: c.text.slice(prevEnd, c.words[m.from]!.start) };
+    prevEnd = c.words[m.to - 1]!.end;
+    if (key !== undefined) measured(w, meant, m.from, said.at.get(key)!);
+    else if (m.sense.kind === 'label') lettered(w, meant, named, m.sense.letter);
+    else if (m.sense.kind === 'line') listed(w, h, meant, named, m.sense.lines);
+    else if (m.sense.kind === 'product') made(w, h, meant, named, m.sense.name);
+    else if (m.sense.kind === 'larder') unlisted(w, h, meant, named, m.sense.ingredient);
+  });
+  for (const i of said.beside) meant.line(i, meant.items.find((x) => x.kind === 'line' && x.line > i)?.at ?? c.words.length);
+  return meant;
+}
+
+/** An amount of something. */
+function measured(w: Worktop, meant: Meant, at: number, said: { readonly line: number; readonly share: Share }): void {
+  const { line, share } = said;
+  if (w.fresh(line)) return meant.some(line, at, share, share.kind === 'part' ? share.said : '');
+  meant.also.add(line);
+  const rest = w.restOf.get(line);
+  if (rest !== undefined && w.fresh(rest)) return meant.line(rest, at);
+  if (CARRIES.has(w.lines[line]!.role!)) meant.bowl(w.bowls[w.bowlOf[line]!]!, at, share.kind === 'part' ? share : ALL);
+}
+
+/** A letter by which a list is called. */
+function lettered(w: Worktop, meant: Meant, { m, share }: Named, letter: string): void {
+  const { lines, bowl } = labelled(w, w.labels.get(letter)!);
+  for (const i of lines) meant.line(i, m.from);
+  if (bowl) meant.bowl(bowl, m.from, share);
+}
+
+/** A word of one or several lines: the line, where no bowl has it; else the bowl that it has become. */
+function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Named, candidates: readonly { readonly line: number; readonly strength: number }[]): void {
+  const { c, fc, additive } = h;
+  const whipped = /whipped/.test(m.phrase) ? w.latest((b) => b.air && w.holds(b, 'cream')) : null;
+  if (whipped) return meant.bowl(whipped, m.from, share);
+  if (/\b(?:no|without|not|like|as|instead of|than)\s+(?:the |any )?$/i.test(lead) || /\b(?:colou?r|consistency|texture|thickness) of\s*$/i.test(lead)) return;
+  const become = next && next.from === m.to && next.sense.kind === 'product' ? becomeOf(w, fc, candidates, next.sense.name) : null;
+  if (become) return meant.bowl(become, m.from, share);
+  const both = m.phrase === 'egg' ? candidates.filter((l) => l.strength < 1) : [];
+  if (both.length > 0 && candidates.every((l) => l.strength <= 2 && (w.lines[l.line]!.role === 'yolk' || w.lines[l.line]!.role === 'white'))) {
+    for (const l of candidates) meant.also.add(l.line);
+    return;
+  }
+  const several = share.kind === 'all' ? allOfThem(w, c.words[m.to - 1]!.said, candidates) : [];
+  if (several.length > 1) return several.forEach((i) => meant.line(i, m.from));
+  const line = choose(w, candidates, fc, additive);
+  if (line === null) return;
+  const rest = w.restOf.get(line);
+  const target = share.kind === 'rest' && rest !== undefined && w.fresh(rest) ? rest : line;
+  if (w.fresh(target)) return meant.some(target, m.from, share);
+  const role = w.lines[target]!.role;
+  meant.also.add(target);
+  if (role && (CARRIES.has(role) || w.mainOf(target))) meant.bowl(w.bowls[w.bowlOf[target]!]!, m.from, share);
+}
+
+/** 'The cream mixture', 'the lemon custard': what has become of it. */
+function becomeOf(w: Worktop, fc: FlowClause, candidates: readonly { readonly line: number }[], product: string): Bowl | null {
+  const owner = candidates.map((l) => l.line).filter((i) => !w.fresh(i)).sort((a, b) => (w.stepOf[b] ?? 0) - (w.stepOf[a] ?? 0))[0];
+  const known = /^(?:mixture|mix|foam|batter|layer|liquid|paste)$/.test(product) ? null : productNamed(w, product, fc);
+  return known ?? (owner === undefined ? null : w.bowls[w.root(w.bowlOf[owner]!)]!);
+}
+
+/** 'The spices', 'the sugars': all of them that are still there. */
+function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly line: number; readonly strength: number }[]): readonly number[] {
+  if (/^(?:creams|milks|sugars|chocolates|juices|zests)$/.test(plural)) {
+    const alike = w.lines.flatMap((l, i) => (w.fresh(i) && ` ${keyOf(l.written)} `.includes(` ${keyOf(plural)} `) ? [i] : []));
+    if (alike.length > 1) return alike;
+  }
+  if (!/^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs)$/.test(plural)) return [];
+  const top = Math.max(...candidates.map((x) => x.strength)) - 0.01;
+  return candidates.filter((l) => l.strength >= top && w.fresh(l.line)).map((l) => l.line);
+}
+
+/** A word for something that the work made. */
+function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share }: Named, name: string): void {
+  if (prev && prev.to === m.from && prev.sense.kind === 'line') return;
+  const bowl = productNamed(w, name, h.fc);
+  if (bowl) meant.bowl(bowl, m.from, share);
+}
+
+/** A thing of the larder that no line is: the line that it may mean, or a line of its own where there is no list. */
+function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share }: Named, ingredient: Ingredient): void {
+  const { c, fc } = h;
+  // 'The cream' of a dessert without any: the filling.
+  const filling = m.phrase === 'cream' && !w.lines.some((l) => l.role === 'cream') ? w.latest((b) => b.place === 'mix' && (b.takes.size > 0 || w.holds(b, 'cheese'))) : null;
+  if (filling) return meant.bowl(filling, m.from, share);
+  const like = likeIt(ingredient, w.lines);
+  const line = like === null ? null : choose(w, like.map((l) => ({ line: l, strength: 1 })), fc, h.additive);
+  if (line !== null) {
+    if (w.fresh(line)) return meant.some(line, m.from, share);
+    meant.also.add(line);
+    if (CARRIES.has(w.lines[line]!.role!)) meant.bowl(w.bowls[w.bowlOf[line]!]!, m.from, share);
+    return;
+  }
+  if (w.hasList || h.verb === 'serve' || !namedAlone(m, c, ingredient)) return;
+  const words = c.text.slice(c.words[m.from]!.start, c.words[m.to - 1]!.end);
+  const i = w.addLine({ ...draftLine(words, { under: null, block: 1000 + h.index, start: fc.start, end: fc.end }, w.context), grams: null, fault: 'How much? The recipe does not say.', doubt: 'the recipe does not say how much' });
+  w.relearn();
+  meant.line(i, m.from);
+}
+
+/** The one of several lines that is meant: of this section, not yet used, in the bowl in hand. */
+export const choose = (w: Worktop, all: readonly { line: number; strength: number }[], c: FlowClause, additive: boolean): number | null => {
+  const top = Math.max(...all.map((x) => x.strength));
+  let left = all.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
+  const wide = all.map((x) => x.line);
+  // What is for the top waits until the end.
+  if (!w.chilled && left.length > 1 && left.some((i) => !forTop(w.lines[i]!))) left = left.filter((i) => !forTop(w.lines[i]!));
+  const under = (list: readonly number[]): number[] => list.filter((i) => sameHeading(w.lines[i]!.under, c.section));
+  if (c.section !== null && under(left).length > 0) left = under(left);
+  else if (c.section !== null && under(wide).length > 0 && top < 3) left = under(wide);
+  if (left.length > 1) {
+    const bowl = w.here();
+    const mine = bowl && additive ? left.filter((i) => (bowl.heading !== null && w.lines[i]!.under === bowl.heading) || [...bowl.lines].some((j) => w.lines[j]!.block === w.lines[i]!.block)) : [];
+    const freshOnes = (mine.length > 0 ? mine : left).filter(w.fresh);
+    if (freshOnes.length > 0) left = freshOnes;
+    else if (left.some(w.fresh)) left = left.filter(w.fresh);
+    else if (mine.length > 0) left = mine;
+    else if (bowl && left.some((i) => bowl.lines.has(i))) left = left.filter((i) => bowl.lines.has(i));
+    else left = [...left].sort((a, b) => (w.stepOf[b] ?? -1) - (w.stepOf[a] ?? -1));
+  }
+  return left[0] ?? null;
+};
+
+/** The mentions of a clause with the letters that lists are called by. */
+export const withLabels = (w: Worktop, named: readonly Mention[], c: Clause): readonly Mention[] => {
+  if (w.labels.size < 2) return named;
+  const letters = c.words.flatMap((word, i): Mention[] => {
+    const letter = c.text.slice(word.start, word.end);
+    return w.labels.has(letter) && i > 0 ? [{ from: i, to: i + 1, phrase: letter, sense: { kind: 'label', letter } }] : [];
+  });
+  return [...named.filter((m) => !letters.some((l) => l.from >= m.from && l.from < m.to)), ...letters].sort((a, b) => a.from - b.from);
+};
+
+/** What a letter stands for now: its lines, or the bowl that most of them are in. */
+const labelled = (w: Worktop, label: ListLabel): { readonly lines: readonly number[]; readonly bowl: Bowl | null } => {
+  const own = 'line' in label ? [label.line] : w.lines.flatMap((l, i) => (l.under === label.under ? [i] : []));
+  const open = own.filter(w.fresh);
+  const held = own.find((i) => !w.fresh(i));
+  return { lines: open, bowl: open.length === 0 && held !== undefined ? w.bowls[w.root(w.bowlOf[held]!)]! : null };
+};
+
+/** The share of what is named that the words before it say. */
+const shareBefore = (c: Clause, m: Mention, prevEnd: number): Share => {
+  const lead = c.text.slice(prevEnd, c.words[m.from]!.start);
+  if (/\b(?:then|and|and then|followed by) (?:fold in )?(?:the )?(?:rest|remainder|remaining)\b/i.test(c.text.slice(c.words[m.to - 1]!.end))) return ALL;
+  if (REST.test(lead) || /\bother (?:half|third)\b/i.test(lead)) return { kind: 'rest' };
+  const tail = /\b(half|(?:a |one )?third|two[- ]thirds|(?:a |one )?quarter|three[- ]quarters|most|¼|½|¾|⅓|⅔|\d\/\d)(?: of)?(?: the| your| that| this)?\s*$/i.exec(lead);
+  if (tail) {
+    const n = FRACTIONS.find(([w]) => w.test(tail[1]!))?.[1];
+    if (n !== undefined) return { kind: 'part', share: n, said: tail[1]! };
+  }
+  return ALL;
+};
+
+const REST = /\b(?:remaining|rest of|remainder of|other half of|what(?:'s| is) left of|leftover|reserved)\b[^,]{0,22}$/i;
+
+/** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
+const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
+/** Meant for the top, by its heading or its own words. */
+const forTop = (l: DraftLine): boolean => /\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(`${l.under ?? ''} ${l.written}`);
+
+/** Shares as they are said. */
+export const FRACTIONS: readonly (readonly [RegExp, number])[] = [
+  [/three[- ]quarters|most|¾|3\/4/i, 0.75],
+  [/two[- ]thirds|⅔|2\/3/i, 2 / 3],
+  [/half|½|1\/2/i, 0.5],
+  [/third|⅓|1\/3/i, 1 / 3],
+  [/quarter|¼|1\/4/i, 0.25],
+];
+
+/** Lines that something of the larder may mean, though no line is it: the only ones of its role that end in the same word. */
+function likeIt(ingredient: Ingredient, lines: readonly DraftLine[]): readonly number[] | null {
+  const noun = keyOf(ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!).split(' ').at(-1);
+  const found = lines.flatMap((l, i) => (l.ingredient && l.ingredient.category === ingredient.category && (l.ingredient.id.split('-')[0] === ingredient.id.split('-')[0] || keyOf(l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!).split(' ').at(-1) === noun) ? [i] : []));
+  return found.length > 0 ? found : null;
+}
+/** Whether a thing that is only named is put in: not 'cold water' for a bath, nor a tin that is greased. */
+const namedAlone = (m: Mention, c: Clause, ingredient: Ingredient): boolean =>
+  ingredient.id !== 'water' && c.verb !== null && !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) && !/\b(?:like|as|of a|no|for (?:the|a|an|this|my|our)(?: \w+)?)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some)\b/i.test(c.text);

@@ -1,0 +1,192 @@
+import { gramsIn, type Bowl } from './bowls';
+import { puts } from './laying';
+import { sameHeading } from './rows';
+import { ALL, type FlowClause, type Item, type Job, type Share, type Worktop } from './worktop';
+
+const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
+const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
+/** What is in hand goes onto something that is not named. */
+export const POURED_ON = /^(?:pour|tip|strain|ladle) (?:it|this|that) (?:\w+ly )?(?:on|over)(?: (?:in a .{1,16}stream|gradually|slowly|bit by bit|while .*))?$/i;
+/** What comes in is of weight from this share of a foam on (house). */
+const HEAVY_SHARE = 0.35;
+
+/** A bowl that was worked on has its stage, air and heat from the step. */
+export function touch(b: Bowl, { step, at, h }: Job): void {
+  const { work, temperature } = step;
+  b.lastStep = at;
+  step.bowl = b.id;
+  if (step.stage && (work === 'whisk' || work === 'beat')) b.stage = step.stage;
+  if (work === 'whisk') b.air = true;
+  if (work === 'heat' || (temperature?.of === 'mix' && temperature.c > 45)) {
+    b.heated = true;
+    if (temperature?.of === 'mix') b.hotC = Math.max(b.hotC ?? 0, temperature.c);
+    if (/\bsteam|\bsimmering|\bdouble boiler|\bbain/i.test(h.c.text)) b.steam = true;
+  }
+  if (/\b(?:strain|sieve|sift)\b/.test(step.verb)) b.sieved = true;
+}
+
+/** Mixing, whisking, heating, folding: what goes in goes into one bowl, or into a new one that takes both. */
+export function mix(w: Worktop, job: Job): void {
+  const { step, at, h, lines } = job;
+  const together = cameTogether(w, job);
+  const taken = together ? together.bowls : job.bowls;
+  const goal = together?.into ?? goalOf(w, job);
+  if (!goal && laidThere(w, job)) return puts(w, { ...job, step: { ...step, work: 'fill' } });
+  let bowl = goal ?? waitsFor(w, job);
+  if (w.ownBowl && lines.length > 0) {
+    bowl = w.make(h.fc.section ?? w.lines[lines[0]!.line]!.under);
+    w.ownBowl = false;
+  }
+  bowl ??= lines.length > 0 ? startedOrNew(w, job) : w.here();
+  if (!bowl) return;
+  const own = [...new Set(taken.map((x) => x.b).filter((b) => b !== bowl))];
+  if (keepsApart(w, job, bowl, own)) {
+    const made = w.make(h.fc.section ?? (bowl.heading && own.some((b) => b.heading === bowl!.heading) ? bowl.heading : null));
+    made.takes.set(bowl.id, 1);
+    made.takenAt.set(bowl.id, at);
+    bowl.into = made.id;
+    bowl = made;
+  }
+  for (const x of lines) w.addLineTo(x.line, bowl);
+  for (const b of own) give(w, b, bowl, taken.find((x) => x.b === b)!.share);
+  if (step.work === 'heat' && own.some((b) => w.holds(b, 'sugar') && b.hotC !== null && b.hotC > 100)) bowl.syrup = true;
+  if (own.some((b) => (b.hotC ?? 0) > 100 || (b.heated && !w.holds(b, 'milk', 'cream') && w.holds(b, 'sugar')))) bowl.syrup = true;
+  touch(bowl, job);
+  w.current = bowl.id;
+  const { id } = bowl;
+  w.inHand = step.work === 'heat' && bowl.lines.size <= 1 ? [...w.inHand, { kind: 'bowl', bowl: id, at: 0, share: ALL, named: false }] : w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : x.bowl !== id && w.bowls[x.bowl]!.into === null));
+}
+
+/** Nothing is named: 'fold it in', 'fold together', 'combine the two'. @returns the bowls that come together and the one that they go into. */
+function cameTogether(w: Worktop, { step, h, items }: Job): { readonly into: Bowl; readonly bowls: Job['bowls'] } | null {
+  if (items.length > 0) return null;
+  const { work } = step;
+  const all = (b: Bowl): Job['bowls'][number] => ({ kind: 'bowl', bowl: b.id, at: 0, share: ALL, named: false, b });
+  const mine = w.here();
+  // 'Fold it in': what was just made goes into what waits for it.
+  const poursBack = mine !== null && ((w.isWetOrGel(mine) && /^(?:pour|stir|beat|whisk|mix|tip|scrape) (?:it|them|this|these|those) (?:back )?in(?:to)?\b/i.test(h.after)) || POURED_ON.test(h.after));
+  if (mine && (work === 'fold' || poursBack) && /^\w+ (?:it|this|them|these|those|that|in|through)\b/.test(h.after)) {
+    const waits = w.latest((b) => b !== mine && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0));
+    if (waits) return { into: waits, bowls: [all(mine)] };
+  }
+  // 'Fold together', 'combine the two': the two that were made last.
+  if (/\btogether\b|\bthe two\b|\bboth\b/i.test(h.after) && (work === 'fold' || work === 'hands' || work === 'beat')) {
+    const two = w.live().filter((b) => b.placed === 'no' && b.place === 'mix' && b.lines.size + b.takes.size > 0).sort((a, b) => b.lastStep - a.lastStep).slice(0, 2);
+    if (two.length === 2) return { into: baseOf(w, two)!, bowls: two.map(all) };
+  }
+  return null;
+}
+
+/** 'Mix them with', 'add to it': into what is in hand. */
+function withIt({ h, lines }: Job): boolean {
+  const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
+  return itWith || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
+}
+
+const LOOSENS = /^(?:lighten|loosen|slacken)$/;
+
+/** The bowl that is named as the goal; null where none is. */
+function goalOf(w: Worktop, job: Job): Bowl | null {
+  const { step, h, items, bowls, destAt } = job;
+  const mine = w.here();
+  if (destAt >= 0 && items.some((x) => x.at > destAt)) return bowlFor(w, items.filter((x) => x.at > destAt), h.fc);
+  if (withIt(job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
+  if (LOOSENS.test(step.verb)) return bowlFor(w, (destAt < 0 ? items : items.filter((x) => x.at <= destAt)).slice(0, 1), h.fc);
+  if (bowls.length > 0 && !h.additive) return baseOf(w, bowls.filter((x) => x.share.kind === 'all').map((x) => x.b)) ?? bowls[0]!.b;
+  return null;
+}
+
+/** Whether a step without a named goal adds to what there is. */
+const addsToWhatIs = (w: Worktop, job: Job): boolean => !(w.ownBowl && job.lines.length > 0) && (job.h.additive || withIt(job) || (job.step.work === 'fold' && job.items.length <= 1));
+
+/** It is added to what stands in the vessel already: it is laid. */
+function laidThere(w: Worktop, job: Job): boolean {
+  const mine = w.here();
+  return addsToWhatIs(w, job) && mine !== null && !job.bowls.some((x) => x.b === mine) && mine.placed !== 'no' && job.lines.length > 0;
+}
+
+/** The bowl that waits for what is added; null for none. */
+function waitsFor(w: Worktop, job: Job): Bowl | null {
+  if (!addsToWhatIs(w, job)) return null;
+  const mine = w.here();
+  const own = job.bowls.map((x) => x.b);
+  if (mine && !own.includes(mine)) return mine;
+  const { section } = job.h.fc;
+  return w.latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep < job.at && (section === null || sameHeading(b.heading, section))) ?? w.latest((b) => !own.includes(b) && b.placed === 'no');
+}
+
+/** 'Whisk in the sugar', 'with the sugar': what has begun goes on, where it is no bowl of its own. */
+function startedOrNew(w: Worktop, { step, at, h, lines }: Job): Bowl {
+  const mine = w.here();
+  const separate = SEPARATE.test(h.c.text) || NEW_BOWL.test(h.c.text);
+  const seasoning = lines.every((x) => ['sugar', 'flavour', 'salt', 'acid', 'sour', 'starch', 'setter'].includes(w.lines[x.line]!.role!));
+  const starts = mine && mine.placed === 'no' && !separate && seasoning && !mine.heated && at - mine.lastStep <= 2 && w.sameBlock(mine, lines.map((x) => x.line)) && step.work !== 'heat';
+  return starts ? mine : w.make(h.fc.section ?? w.lines[lines[0]!.line]!.under);
+}
+
+/** What has been whisked or cooked stays what it is when something else of weight comes in. @param own bowls that come in. */
+function keepsApart(w: Worktop, { step, at, h, lines }: Job, bowl: Bowl, own: readonly Bowl[]): boolean {
+  const { work } = step;
+  if (!['fold', 'whisk', 'beat', 'hands', 'heat'].includes(work) || !(w.isFoamed(bowl) || w.isCooked(bowl))) return false;
+  const custard = own.some((b) => w.makesCustard(b, bowl)) || (bowl.air && w.holds(bowl, 'yolk', 'egg') && !w.holds(bowl, 'white', 'cream') && lines.some((x) => ['milk', 'cream'].includes(w.lines[x.line]!.role!)) && /\b(?:hot|warm|boiling|scalded|steaming)\b/i.test(h.c.text));
+  if (custard) return false;
+  if (own.some((b) => w.isFoamed(b) || w.isCooked(b))) return true;
+  // Folded in, what was only softened weighs like what is fresh.
+  const folded = work === 'fold' ? own.filter((b) => !w.isFoamed(b) && !w.isCooked(b)).flatMap((b) => [...b.lines]) : [];
+  // Wine or juice in a foam of yolks is of that foam.
+  const thins = (i: number): boolean => ['drink', 'liquid', 'milk'].includes(w.lines[i]!.role!) && w.holds(bowl, 'yolk', 'egg') && !w.holds(bowl, 'cream', 'white');
+  const heavy = [...folded, ...lines.filter((x) => !thins(x.line)).map((x) => x.line)].reduce((g, i) => g + w.weightOf(i), 0);
+  return heavy > HEAVY_SHARE * Math.max(1, gramsIn(bowl, w.lines)) && bowl.lastStep < at && w.isFoamed(bowl) && work !== 'whisk' && !w.onlyButter(lines.map((x) => x.line), bowl);
+}
+
+/** All of a bowl, or a share of it, goes into another. */
+export function give(w: Worktop, from: Bowl, to: Bowl, share: Share): void {
+  // A share of praline is in the filling; the rest goes on top of it: no circle.
+  if (from === to || w.holdsBowl(from, to)) return;
+  to.takenAt.set(from.id, w.steps.length - 1);
+  // A few spoons to temper the other are no share of their own.
+  const custard = w.makesCustard(from, to);
+  if (custard) to.heated = true;
+  if (!custard && share.kind === 'part' && /spoon|tbsp|tablespoon|tsp|ladle|dollop|little|bit/i.test(share.said)) return;
+  if (!custard && share.kind === 'part') {
+    to.takes.set(from.id, Math.min(1, (to.takes.get(from.id) ?? 0) + share.share));
+    return;
+  }
+  const taken = w.bowls.reduce((sum, b) => sum + (b !== to ? (b.takes.get(from.id) ?? 0) : 0), 0);
+  const same = [...from.lines].some((i) => [...to.lines].some((j) => w.lines[i]!.ingredient !== null && w.lines[i]!.ingredient.id === w.lines[j]!.ingredient?.id && ['fruit', 'cream', 'milk'].includes(w.lines[i]!.role!))) && !from.air;
+  if ((!same && !custard && (w.isFoamed(from) || w.isCooked(from))) || from.takes.size > 0 || taken > 0) {
+    to.takes.set(from.id, Math.max(0.01, 1 - taken));
+    if (taken === 0) from.into = to.id;
+    return;
+  }
+  // What was only softened, melted or soaked is part of what it goes into.
+  for (const i of from.lines) {
+    w.bowlOf[i] = to.id;
+    to.lines.add(i);
+  }
+  if (from.hotC !== null && from.hotC > 100) to.syrup = true;
+  // Hot milk or cream on chocolate: what it makes was heated.
+  if (from.heated && !to.air && w.holds(to, 'milk', 'cream') && w.holds(to, 'chocolate')) to.heated = true;
+  from.lines.clear();
+  from.into = to.id;
+}
+
+/** The bowl that something goes into: one that is there, or what it is poured on. */
+export function bowlFor(w: Worktop, items: readonly Item[], fc: FlowClause): Bowl | null {
+  const there = items.find((x) => x.kind === 'bowl');
+  if (there?.kind === 'bowl') {
+    const b = w.bowls[w.root(there.bowl)]!;
+    for (const x of items) if (x.kind === 'line') w.addLineTo(x.line, b);
+    return b;
+  }
+  const first = items.find((x) => x.kind === 'line');
+  if (!first || first.kind !== 'line') return null;
+  const b = w.make(fc.section ?? w.lines[first.line]!.under);
+  for (const x of items) if (x.kind === 'line') w.addLineTo(x.line, b);
+  return b;
+}
+
+/** Of several bowls that come together the one that the others go into: the heavier, without air. */
+export function baseOf(w: Worktop, list: readonly Bowl[]): Bowl | null {
+  return [...list].sort((a, b) => Number(a.air) - Number(b.air) || gramsIn(b, w.lines) - gramsIn(a, w.lines))[0] ?? null;
+}
