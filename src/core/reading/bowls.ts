@@ -29,7 +29,8 @@ export interface Bowl {
   sieved: boolean;
   dipped: boolean;
   brushed: boolean;
-  raw: boolean;
+  /** Sugar came in when it had air. */
+  sugarLate: boolean;
   /** It has been put into the dessert, and how late. */
   placed: 'no' | 'built' | 'late';
   /** The bowl that took all of it. */
@@ -60,7 +61,7 @@ export const newBowl = (id: number, heading: string | null, step: number): Bowl 
   sieved: false,
   dipped: false,
   brushed: false,
-  raw: true,
+  sugarLate: false,
   placed: 'no',
   into: null,
   lastStep: step,

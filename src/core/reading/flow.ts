@@ -2,7 +2,7 @@ import type { Role } from '../larder/role';
 import type { StepWork } from '../document/kinds';
 import { type Bowl } from './bowls';
 import { type Clause } from './clauses';
-import { temperaturesIn } from './degrees';
+import { temperaturesIn, type SaidTemperature } from './degrees';
 import { implied } from './implied';
 import { leftOvers, without } from './left-over';
 import { linesSaid } from './lines-said';
@@ -16,6 +16,8 @@ import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, t
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
 const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding)/i;
+/** A bake is no cooler, °C. */
+const OVEN_FROM_C = 90;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
 const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) )?(?:whipped|beaten)\b/i;
 
@@ -80,7 +82,10 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   const { fc, c, verb } = h;
   const destAt = destinationOf(c, items);
   const work = workedOn(w, h, items, destAt);
-  const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature: temperaturesIn(c.text, w.fahrenheit)[0] ?? null, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
+  const said = temperaturesIn(c.text, w.fahrenheit)[0] ?? null;
+  // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
+  const temperature: SaidTemperature | null = said && work === 'bake' && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
+  const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
   const at = w.steps.length;
   w.steps.push(step);
   for (const i of also) {
@@ -100,7 +105,7 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([w.lines[x.line]!.role]), bowl: null } : { roles: null, bowl: w.bowls[x.bowl]! }));
   const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? w.here() : null;
   const has = (...roles: Role[]): boolean => involved.some((x) => (x.bowl ? w.holds(x.bowl, ...roles) : roles.some((r) => x.roles!.has(r)))) || (target !== null && w.holds(target, ...roles));
-  const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), chocolate: has('chocolate'), built: w.built, chilled: w.chilled, late: BEFORE_SERVING.test(around) };
+  const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), chocolate: has('chocolate'), built: w.built, chilled: w.chilled, baking: w.steps.at(-1)?.machine === 'oven', late: BEFORE_SERVING.test(around) };
   let work = workOf(c, on);
   if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, w.bowls, w.lines, w.here(), w.panIsTin);
   // Covered with something of the dessert, it is a layer of it; water and milk only cover.

@@ -1,3 +1,4 @@
+import type { Role } from '../larder/role';
 import type { Bowl } from './bowls';
 import { FRACTIONS, type Meant } from './meant';
 import { sameHeading } from './rows';
@@ -9,6 +10,11 @@ const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
 const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds'.split(' '));
 
+/** A verb that says nothing of what it works on. */
+const NO_OBJECT = /^(?:whip|whisk|beat|mix|combine|stir|blend)(?: (?:well|together|up|all|\w+ly))*(?:,? (?:until|till|to|for|on|by|with an?)\b[^;]*)?[.,;]?$/i;
+const WHIPPED_ROLES = new Set<Role>(['cream', 'white', 'yolk', 'egg', 'sugar', 'flavour', 'salt', 'acid', 'cheese', 'milk']);
+const MIXED_ROLES = new Set<Role>([...WHIPPED_ROLES, 'butter', 'cocoa', 'starch', 'sour', 'fruit', 'nut', 'drink', 'liquid']);
+
 /** What a clause works on without a word for it, or without saying which: all of a list, the rest, what is in hand. */
 export function implied(w: Worktop, h: Heard, meant: Meant): void {
   const { c, verb } = h;
@@ -16,6 +22,7 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   // 'When the purée is at 22 °C, whip the cream': the purée only says when.
   if (c.at > 0 && WHEN.test(c.text) && (verb === 'whip' || verb === 'whisk') && items.some((x) => x.at > c.at)) items.splice(0, items.length, ...items.filter((x) => x.at > c.at));
   wholeList(w, h, meant);
+  withTheRest(w, h, meant);
   if (items.length === 0) unsaid(w, h, meant);
   const object = c.words.slice(c.at + 1, c.at + 3).map((x) => x.said).join(' ');
   if (c.at >= 0 && w.inHand.length > 0) madeReady(w, h, meant, object);
@@ -33,12 +40,25 @@ function wholeList(w: Worktop, { c, fc, after }: Heard, meant: Meant): void {
   for (const i of dry) meant.line(i, c.words.length, false);
 }
 
+/** 'Whisk the whites with the rest': of what was divided last. */
+function withTheRest(w: Worktop, { c, after }: Heard, meant: Meant): void {
+  if (meant.items.length === 0 || !/\b(?:with|and) (?:all )?(?:the )?(?:rest|remainder|other half)\b(?! of)/i.test(after) || /\bfold\b|\bspoonful|\bthird\b/i.test(after)) return;
+  const open = [...w.restOf].filter(([, rest]) => w.fresh(rest)).at(-1);
+  if (open) meant.line(open[1], c.words.length);
+}
+
 /** Nothing is named: the rest of what was divided, the list that stands above the step, gelatin that is ready. */
 function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Meant): void {
   // 'Add the rest': of what was divided last.
   if (/^(?:\w+ )?(?:in )?the (?:rest|remainder)\b(?! of)/i.test(after)) {
     const open = [...w.restOf].filter(([of, rest]) => w.fresh(rest) && w.here()?.lines.has(of)).at(-1);
     if (open) meant.line(open[1], c.words.length);
+  }
+  // 'Whip.', 'Mix until smooth.': all that waits in the list and that nothing else in the work names.
+  if (meant.items.length === 0 && w.hasList && NO_OBJECT.test(after.trim()) && w.bowls.every((b) => b.lines.size === 0)) {
+    const roles = verb === 'whip' || verb === 'whisk' ? WHIPPED_ROLES : MIXED_ROLES;
+    const open = w.lines.flatMap((l, i) => (w.fresh(i) && !w.namedSomewhere().has(i) && roles.has(l.role!) ? [i] : []));
+    for (const i of open) if (w.lines[i]!.under === w.lines[open[0]!]!.under) meant.line(i, c.words.length);
   }
   // A list stands with its step: 'Fold in.' below '250 g mango'.
   if (meant.items.length === 0 && w.hasList && c.at >= 0 && w.steps.at(-1)?.start !== fc.start && /^(?:fold|stir|mix|beat|whisk|whip|add|combine|melt|heat|boil|blend|warm)$/.test(verb)) {

@@ -82,6 +82,10 @@ export function waysOf(b: Bowl, kind: PartKind, flow: Pick<Flow, 'lines' | 'bowl
       return { 'fruit-cooked': b.heated || b.baked ? 'cooked' : 'raw' };
     case 'chocolate-base':
       return { ganache: b.steam || !((roles.get('cream') ?? 0) + (roles.get('milk') ?? 0) > 0) ? 'bain-marie' : 'hot-cream' };
+    case 'whipped-cream':
+    case 'cheese-cream':
+    case 'crown':
+      return b.sugarLate && (roles.get('cream') ?? 0) > 0 ? { 'sugar-moment': 'soft-peak' } : {};
     default:
       return {};
   }

@@ -24,6 +24,8 @@ export function leftOvers(w: Worktop): void {
     if (!top && heading !== null && close) b = close;
     else if (!top && seasoning && close) b = close;
     else if (!top && close && prepared?.bowl != null) b = w.bowls[w.root(prepared.bowl)]!;
+    // Eggs that no sentence names are not strewn on top: they are in what was mixed.
+    if (!b && !top && ['egg', 'yolk', 'white'].includes(l.role ?? '')) b = w.latest((x) => x.place === 'mix' && x.lines.size + x.takes.size > 0);
     if (!b) {
       const same = w.bowls.find((x) => x.place === 'topping' && x.lines.size > 0 && [...x.lines].some((j) => w.lines[j]!.under === heading && w.stepOf[j] === null) && heading !== null);
       b = same ?? w.make(heading);

@@ -7,6 +7,8 @@ const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|on
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 /** What is in hand goes onto something that is not named. */
 export const POURED_ON = /^(?:pour|tip|strain|ladle) (?:it|this|that) (?:\w+ly )?(?:on|over)(?: (?:in a .{1,16}stream|gradually|slowly|bit by bit|while .*))?$/i;
+/** 'With the sugar added at soft peak'. */
+const SUGAR_LATE = /\bsugar\b[^.;]{0,30}\b(?:at|from) (?:the )?soft[- ]?peaks?\b|\b(?:at|from) (?:the )?soft[- ]?peaks?\b[^.;]{0,24}\bsugar\b/i;
 /** What comes in is of weight from this share of a foam on (house). */
 const HEAVY_SHARE = 0.35;
 
@@ -47,6 +49,7 @@ export function mix(w: Worktop, job: Job): void {
     bowl.into = made.id;
     bowl = made;
   }
+  if (lines.some((x) => w.lines[x.line]!.role === 'sugar') && (bowl.air || SUGAR_LATE.test(h.c.text))) bowl.sugarLate = true;
   for (const x of lines) w.addLineTo(x.line, bowl);
   for (const b of own) give(w, b, bowl, taken.find((x) => x.b === b)!.share);
   if (step.work === 'heat' && own.some((b) => w.holds(b, 'sugar') && b.hotC !== null && b.hotC > 100)) bowl.syrup = true;
@@ -70,7 +73,7 @@ function cameTogether(w: Worktop, { step, h, items }: Job): { readonly into: Bow
     if (waits) return { into: waits, bowls: [all(mine)] };
   }
   // 'Fold together', 'combine the two': the two that were made last.
-  if (/\btogether\b|\bthe two\b|\bboth\b/i.test(h.after) && (work === 'fold' || work === 'hands' || work === 'beat')) {
+  if ((/\btogether\b|\bthe two\b|\bboth\b/i.test(h.after) && ['fold', 'hands', 'beat', 'heat', 'whisk'].includes(work)) || (work === 'fold' && /^fold(?: \w+ly)?[.,;]?$/i.test(h.after.trim()))) {
     const two = w.live().filter((b) => b.placed === 'no' && b.place === 'mix' && b.lines.size + b.takes.size > 0).sort((a, b) => b.lastStep - a.lastStep).slice(0, 2);
     if (two.length === 2) return { into: baseOf(w, two)!, bowls: two.map(all) };
   }
@@ -80,7 +83,9 @@ function cameTogether(w: Worktop, { step, h, items }: Job): { readonly into: Bow
 /** 'Mix them with', 'add to it': into what is in hand. */
 function withIt({ h, lines }: Job): boolean {
   const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
-  return itWith || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
+  // 'Cook with the milk': what is in hand is cooked.
+  const unsaid = /^(?:cook|heat|warm|boil|simmer) (?:\w+ly )?with\b/i.test(h.after);
+  return itWith || unsaid || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
 }
 
 const LOOSENS = /^(?:lighten|loosen|slacken)$/;

@@ -248,7 +248,8 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       return push('line');
     }
     if (mode === 'lines' && !isAction(text) && !r.numbered && text.length <= LONGEST_LINE && !/[.!?]$/.test(text) && !r.blankBefore) return push('line');
-    if (mode === 'lines' && !r.blankBefore && !r.numbered && !isAction(text) && isIngredient(splitLine(text).name) && text.split(/\s+/).length <= 5) return push('line');
+    // 'vanilla pod, seeds', 'yellow food colouring': a thing of the larder without an amount is a line, though a blank row stands above it.
+    if (mode === 'lines' && !r.numbered && !isAction(text) && !/[.!?:]$/.test(text) && isIngredient(splitLine(text).name.split(',')[0]!) && text.split(/\s+/).length <= 5) return push('line');
     const inline = INLINE_HEAD.exec(text);
     const named = inline && !timesIn(inline[1]!).length && clauseOf(inline[1]!).verb === null ? partName(inline[1]!) : null;
     const prose = mode === 'steps' || listed === 0 || isAction(text) || r.numbered || (mode === 'lines' && /[.!?]$/.test(text));
@@ -293,6 +294,9 @@ const LOUD = /^[\p{Lu}][\p{Lu} &’'-]{3,40}$/u;
 /** What stands for a part wherever it stands alone. */
 const BARE_HEAD = /^(?:the )?(?:crust|base|filling|topping|garnish|frosting|icing|meringue|custard|mousse|sauce|syrup|soak|glaze|assembly|decoration|to (?:serve|finish|decorate)|for (?:serving|the top))s?:?$/i;
 
+/** A row of a list that takes of another part: 'all of the whipped cream'. */
+const TAKES = /^(?:all|half|the rest|rest|remaining|a (?:third|quarter)|two thirds|three quarters)(?: of)? the [^.!?]{3,40}$/i;
+
 /** 'For the cream', 'Topping:', or a few words under a blank row and above a row with an amount. */
 function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name: string) => boolean): boolean {
   const { text } = r;
@@ -300,7 +304,7 @@ function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name:
   if (looksLikeMeasured(text)) return false;
   if (r.marked || text.endsWith(':')) return true;
   if (FOR_THE.test(text)) return true;
-  if (!next || next.blankBefore || !looksLikeLine(next.text) || text.split(/\s+/).length > 6) return false;
+  if (!next || next.blankBefore || !(looksLikeLine(next.text) || TAKES.test(next.text)) || text.split(/\s+/).length > 6) return false;
   if (LOUD.test(text) || BARE_HEAD.test(text)) return true;
   if (/[,(]/.test(text) || splitLine(text).unweighed || splitLine(text).amounts.length > 0) return false;
   return r.blankBefore && !(isIngredient(text) && /^(?:\p{Ll})/u.test(text));
@@ -315,6 +319,9 @@ function isHeadingRow(r: RawRow, next: RawRow | undefined, mode: Mode, isIngredi
   if (colon && short) return 'section';
   const c = clauseOf(r.text);
   const verbal = c.verb !== null && c.at === 0 && !c.verb.weak;
+  // 'Mousse' alone above 'Melt the chocolate.': a name, where sentences end in their stops.
+  const bare = mode === 'steps' && next !== undefined && !next.blankBefore && isAction(next.text) && /[.!]$/.test(next.text) && /^\p{Lu}/u.test(r.text) && r.text.split(/\s+/).length <= 3 && c.verb === null;
+  if (bare && timesIn(r.text).length === 0) return 'section';
   return short && r.blankBefore && next !== undefined && isAction(next.text) && (!verbal || /^(?:assemble|serve|finish)/i.test(r.text)) && timesIn(r.text).length === 0 && (mode === 'steps' || !next.blankBefore) ? 'section' : null;
 }
 

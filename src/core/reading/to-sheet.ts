@@ -130,7 +130,7 @@ function firstFeeding(r: Reading, part: string, from: string | null, stepIds: re
 function partOf(p: ReadPart, id: string, mixerId: string, use: Use): Part {
   const part = startingPart(id, p.kind, mixerId);
   const stage = p.stage ?? usualStage(p.kind, use);
-  return { ...part, name: p.name, ways: { ...part.ways, ...p.ways }, whisk: { ...part.whisk, stage }, heat: p.syrupC === null ? part.heat : { ...part.heat, syrupC: Math.min(140, Math.max(80, p.syrupC)) } };
+  return { ...part, name: p.name, ways: { ...part.ways, ...p.ways }, whisk: { ...part.whisk, stage, ...(p.ways['sugar-moment'] === 'soft-peak' ? { sugarAt: 'soft-peak' as const } : {}) }, heat: p.syrupC === null ? part.heat : { ...part.heat, syrupC: Math.min(140, Math.max(80, p.syrupC)) } };
 }
 
 const usualStage = (kind: PartKind, use: Use): 'soft' | 'medium' | 'firm' => (use === 'pipe' && (kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown') ? 'firm' : 'medium');

@@ -15,6 +15,8 @@ export interface WorkedOn {
   readonly built: boolean;
   /** Whether it has been cold since it was built. */
   readonly chilled: boolean;
+  /** Whether the oven was spoken of last. */
+  readonly baking: boolean;
   /** Said to be done when it is served. */
   readonly late: boolean;
 }
@@ -94,6 +96,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
         if (/\bturn (?:it |the \w+ |them )?out\b|\bupside\b|\binvert/i.test(text)) return 'finish';
         if (/\bturn\b.*\binto\b/i.test(text)) return SERVED_IN.test(text) ? 'fill' : 'hands';
       }
+      // 'Turn it down to 250 F for an hour': what bakes bakes on.
+      if (verb === 'turn' && on.baking && timesIn(text).length > 0 && !/\boff\b/i.test(text)) return 'bake';
       if (OVEN.test(text) || (/\bheat\b/i.test(text) && !/\bmixer|\bspeed|\bwhisk|\bwhip|\bbeat/i.test(text))) return 'hands';
       if (COLD_PLACE.test(text)) return 'chill';
       return (air || /\bwhisk|\bwhip|\bbeat/i.test(text)) && foams && !on.butter ? 'whisk' : /\bspeed|\bmixer|\bbeat/i.test(text) && (on.butter || on.cheese) ? 'beat' : /\bwhisk|\bwhip/i.test(text) ? 'whisk' : 'hands';
@@ -166,7 +170,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       if (verb === 'sprinkle' && on.gelatin && !on.built) return 'soak';
       if (on.late) return 'finish';
       if (/^(?:sift|sieve|grate|crumble|shave)/.test(verb)) return on.built && /\bover\b|\bon\b|\btop\b|\bit\b/i.test(text) ? 'finish' : 'hands';
-      return on.built ? 'finish' : /\b(?:over|on|onto|top)\b/i.test(text) && SERVED_IN.test(text) ? 'fill' : 'hands';
+      return on.built ? 'finish' : /^(?:scatter|strew)$/.test(verb) || (/\b(?:over|on|onto|top)\b/i.test(text) && SERVED_IN.test(text)) ? 'fill' : 'hands';
     case 'dust':
       return on.built || !/\btin\b|\bpan\b|\btray\b/i.test(text) ? 'finish' : 'hands';
     case 'soak':
@@ -252,8 +256,9 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     if (verb !== 'take') return 'hands';
   }
   if (/\b(?:infuse|steep|brew|macerate|bloom|soak|swell|hydrate)\b/i.test(text)) return 'soak';
+  if ((verb === 'make' || verb === 'build') && /\b(?:layers?|stor(?:e?ys|ies)) of\b/i.test(text) && !HOT.test(text)) return 'fill';
   if (FREEZER.test(text) && !/\bout of the freezer|\bfrom the freezer/i.test(text)) return 'freeze';
-  if (COLD_PLACE.test(text) && !/\b(?:from|out of) the (?:fridge|refrigerator)/i.test(text)) return 'chill';
+  if (COLD_PLACE.test(text) && !/\b(?:from|out of) the (?:fridge|refrigerator)|\bin(?:to)? the cold (?:\w+ )?(?:bowl|pan|cream|milk|water|mixture|custard)\b/i.test(text)) return 'chill';
   if (verb === 'set' && /\bset (?:the |your |an )?oven\b/i.test(text)) return 'hands';
   if (OVEN.test(text)) return verb === 'place' || verb === 'put' || verb === 'slide' || verb === 'get' || verb === 'transfer' ? 'bake' : 'wait';
   if (/\bsteam|\bover (?:a|the) (?:pan|pot|saucepan)|\bmicrowave|\bon the (?:hob|stove)|\bover (?:low|medium|gentle|high)/i.test(text)) return 'heat';
@@ -366,7 +371,8 @@ const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
 
 /** To which stage a clause whips; null where it does not say. */
 export const stageIn = (text: string): 'soft' | 'medium' | 'firm' | null => {
-  const said = text.replace(/\bnot (?:too |yet |at all )?(?:stiff|firm|soft)\b/gi, ' ').replace(/\b(?:before|no further than|until almost) (?:stiff|firm)\b/gi, ' ');
+  // 'Until stiff, with the sugar added at soft peak': when something goes in is no end.
+  const said = text.replace(/\b(?:add(?:ed|ing)?|in|put in|going in)\b[^.;,]{0,24}\b(?:at|from) (?:the )?(?:soft|medium|firm|stiff)[- ]?peaks?\b(?: stage)?|\b(?:at|from) (?:the )?(?:soft|medium|firm|stiff)[- ]?peaks?\b(?: stage)?,? (?:add|put in|pour in|sprinkle in)\b/gi, ' ').replace(/\bnot (?:too |yet |at all )?(?:stiff|firm|soft)\b/gi, ' ').replace(/\b(?:before|no further than|until almost) (?:stiff|firm)\b/gi, ' ');
   return STAGES.find(([pattern]) => pattern.test(said))?.[1] ?? null;
 };
 

@@ -4,7 +4,7 @@ import { gramsIn, newBowl, type Bowl } from './bowls';
 import type { Clause } from './clauses';
 import type { SaidTemperature } from './degrees';
 import type { DraftLine, LineContext } from './lines';
-import { lexiconOf, type Lexicon } from './mentions';
+import { lexiconOf, mentionsIn, type Lexicon } from './mentions';
 import { mentionsElectric } from './work';
 
 /** A clause with where it stands. */
@@ -125,7 +125,7 @@ export class Worktop {
   readonly gone = new Set<number>();
 
   constructor(
-    clauses: readonly FlowClause[],
+    private readonly clauses: readonly FlowClause[],
     readonly listed: readonly DraftLine[],
     readonly context: LineContext,
     readonly fahrenheit: boolean,
@@ -140,6 +140,13 @@ export class Worktop {
     this.panIsTin = /\b(?:loaf|cake|spring[- ]?form|baking|pie|tart|brownie|square|inch|x ?\d{1,2}) pan\b|\bpan with (?:plastic|parchment|cling|film|foil)/i.test(whole);
     this.lexicon = lexiconOf(this.lines, context.larder);
   }
+
+  /** Lines of the list that some clause names, wherever it stands; found when it is first asked. */
+  namedSomewhere(): ReadonlySet<number> {
+    this.named ??= new Set(this.clauses.flatMap((f) => mentionsIn(f.clause.words, this.lexicon, f.clause.at).flatMap((m) => (m.sense.kind === 'line' ? m.sense.lines.map((l) => l.line) : []))));
+    return this.named;
+  }
+  private named: ReadonlySet<number> | null = null;
 
   /** A line more, of no bowl yet. @returns its index. */
   addLine(line: DraftLine): number {

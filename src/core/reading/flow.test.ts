@@ -1,0 +1,167 @@
+import { describe, expect, it } from 'vitest';
+import { CONTEXT } from '../../testing/sample';
+import { readRecipe, type Reading } from './read';
+
+const read = (...rows: string[]): Reading => {
+  const r = readRecipe(rows.join('\n'), CONTEXT);
+  if (!r.ok) throw new Error(r.fault.says);
+  return r.value;
+};
+/** 'kind: ingredient grams, … <- kind': what stands in which bowl. */
+const bowls = (r: Reading): readonly string[] => {
+  const kind = (id: string): string => r.parts.find((p) => p.id === id)!.kind;
+  return r.parts.map((p) => {
+    const own = r.lines.filter((l) => l.part === p.id).map((l) => `${l.draft.ingredient?.id ?? '?'} ${Math.round(l.draft.grams ?? 0)}`).sort();
+    const takes = p.takes.map((t) => kind(t.part)).sort();
+    return `${p.kind}: ${own.join(', ')}${takes.length > 0 ? ` <- ${takes.join(', ')}` : ''}`;
+  });
+};
+const works = (r: Reading): readonly string[] => r.steps.map((s) => `${s.work}${s.minutes ? ` ${s.minutes.join('–')}` : ''}${s.temperature ? ` ${Math.round(s.temperature.c)} ${s.temperature.of}` : ''}`);
+/** At which step each ingredient stands, from 1. */
+const at = (r: Reading): Readonly<Record<string, number | null>> => Object.fromEntries(r.lines.map((l) => [l.draft.ingredient?.id ?? '?', l.step === null ? null : l.step + 1]));
+
+describe('the name of a recipe', () => {
+  it.each(['3-ingredient cream', 'Tiramisu for 12', 'Cream 36', 'Two part test', '5 minute mousse', 'Grandma’s 1950 mousse'])('%s', (name) => {
+    const r = read(name, '', '200 g cream', '', 'Whip the cream.');
+    expect(r.title).toBe(name);
+    expect(bowls(r)).toEqual(['whipped-cream: cream-35 200']);
+  });
+});
+
+describe('a list', () => {
+  it('that begins at once stands under its own name where another has one, and takes of it', () => {
+    const r = read('Whipped cream', '200 g cream', '', 'Filling', 'all of the whipped cream', '200 g mascarpone');
+    expect(bowls(r)).toEqual(['whipped-cream: cream-35 200', 'set-filling: mascarpone 200 <- whipped-cream']);
+    expect(r.unread).toEqual([]);
+  });
+  it('keeps a thing without an amount as a line in doubt, not as a heading nor as a note', () => {
+    const r = read('Cake', 'zest of one lemon', '200 g cream', '', 'vanilla pod, seeds', '100 g sugar', '', 'yellow food coloring', '100 g butter');
+    expect(r.lines.map((l) => l.draft.ingredient?.id)).toEqual(['lemon-zest', 'cream-35', 'vanilla-pod', 'sugar-caster', 'food-colour-liquid', 'butter-82']);
+    expect(r.unread).toEqual([]);
+    expect(r.doubts.map((d) => d.line)).toEqual([2, 4]);
+  });
+  it('of berries under a blank row is no part of the cream', () => {
+    const r = read('Cream', '1 cup heavy cream', '1/3 cup sugar', '', '12 oz blackberries', '', 'Whip the cream with the sugar.', 'Spread the cream, top with the blackberries.');
+    expect(bowls(r)).toEqual(['whipped-cream: cream-36 239, sugar-caster 67', 'topping: blackberry 340']);
+  });
+});
+
+describe('the bowls of a flat list', () => {
+  it('are those that the steps make; eggs that no step names are in what was mixed, in doubt', () => {
+    const r = read('100 g dark chocolate', '50 g butter', '3 eggs', '100 ml cream', '', 'Melt the chocolate and butter.', 'Whip the cream.', 'Fold together.');
+    expect(bowls(r)).toEqual(['chocolate-base: butter-82 50, chocolate-dark-64 100', 'whipped-cream: cream-35 101', 'set-filling: egg-whole 150 <- chocolate-base, whipped-cream']);
+    expect(r.doubts.map((d) => d.says)).toEqual(['no step names it']);
+  });
+  it('told in one sentence', () => {
+    const r = read('Whip a cup and a half of cream with a quarter cup of sugar until stiff, fold in 8 ounces of mascarpone and chill for an hour.');
+    expect(bowls(r)).toEqual(['whipped-cream: cream-35 358, sugar-caster 50', 'set-filling: mascarpone 227 <- whipped-cream']);
+    expect(works(r)).toEqual(['whisk', 'fold', 'chill 60–60']);
+  });
+  it('with headings in the method only: they name what is made under them', () => {
+    const r = read('Mousse cake', '', 'Ingredients', '200 g cream', '100 g chocolate', '100 g digestive biscuits', '50 g butter', '', 'Method', 'Base', 'Crush the biscuits, mix with the butter.', 'Mousse', 'Melt the chocolate. Whip the cream and fold it in.');
+    expect(r.parts.map((p) => p.name)).toEqual(['Base', 'Chocolate', 'Whipped cream', 'Mousse']);
+    expect(r.unread).toEqual([]);
+  });
+  it.each([
+    ['Whip.', 'whipped-cream: cream-36 239, sugar-caster 25'],
+    ['Whip until stiff.', 'whipped-cream: cream-36 239, sugar-caster 25'],
+    ['Put all the ingredients into the cold bowl. Whip.', 'whipped-cream: cream-36 239, sugar-caster 25'],
+  ])('“%s” works on all that waits', (method, right) => expect(bowls(read('Pie', '1 cup heavy cream', '2 tbsp caster sugar', '', method))).toEqual([right]));
+  it('“Whip.” leaves what another sentence names, and what is not whipped', () => {
+    const r = read('Pie', '200 g cream 36 %', '20 g caster sugar', '100 g ladyfingers', '50 g raspberries', '', 'Whip.', 'Top with the raspberries.');
+    expect(at(r)).toMatchObject({ 'cream-36': 1, 'sugar-caster': 1, raspberry: 2 });
+    expect(bowls(r)[0]).toBe('whipped-cream: cream-36 200, sugar-caster 20');
+  });
+});
+
+describe('a custard', () => {
+  const LIST = ['Trifle', '', 'Custard', '500 g whole milk', '4 egg yolks', '100 g sugar', '1 tsp vanilla extract', '', 'Cream', '300 g heavy cream', '30 g sugar', '1 tsp vanilla extract', ''];
+  it.each([
+    [['Heat the milk with the vanilla.', 'Whisk the yolks with the sugar.', 'Cook together to 82 °C and chill.']],
+    [['Whisk the yolks with the sugar, cook with the milk and the vanilla to a custard and chill.']],
+    [['Heat the milk with the vanilla. Whisk the yolks with the sugar. Pour the hot milk over the yolks, return to the pan and cook until thick. Chill.']],
+  ])('is one bowl: %j', (steps) => {
+    const r = read(...LIST, ...steps, 'Whip the cream with the sugar and vanilla.', 'Layer.');
+    expect(bowls(r)).toEqual(['custard: egg-yolk 68, milk-whole 500, sugar-caster 100, vanilla-extract 5', 'whipped-cream: cream-36 300, sugar-caster 30, vanilla-extract 5']);
+  });
+});
+
+describe('what is divided', () => {
+  it('“the rest” is of what was divided last, also of something that is not named again', () => {
+    const r = read('Foam', '5 eggs, separated', '100 g sugar', '200 g cream', '', 'Whisk the yolks with half the sugar. Whisk the whites with the rest. Whip the cream. Fold all together.');
+    expect(bowls(r).slice(0, 2)).toEqual(['egg-foam: egg-yolk 85, sugar-caster 50', 'egg-foam: egg-white 165, sugar-caster 50']);
+  });
+  it('by cups: each step has its own', () => {
+    const r = read('Mousse', '2 1/4 cups heavy cream, divided', '8 oz semi-sweet chocolate', '', 'Warm 1 1/4 cups of the cream until it steams and stir in the chocolate.', 'Whip the remaining 1 cup of cream to stiff peaks and fold it in.');
+    expect(bowls(r)).toEqual(['chocolate-base: chocolate-dark-55 227, cream-36 298', 'whipped-cream: cream-36 239', 'set-filling:  <- chocolate-base, whipped-cream']);
+    expect(r.parts[1]!.stage).toBe('firm');
+  });
+  it('both from one fruit', () => {
+    const r = read('Zest', '1 orange, zested', '4 lemons, zest and juice', '200 g cream', '', 'Whip the cream with the zest and juice.');
+    expect(r.lines.map((l) => `${l.draft.ingredient!.id} ${Math.round(l.draft.grams!)}`)).toEqual(expect.arrayContaining(['orange-zest 8', 'lemon-juice 180', 'lemon-zest 20']));
+  });
+});
+
+describe('by what is done with it, not by its heading', () => {
+  it('whites with a little sugar, folded in, are a raw foam', () => {
+    const r = read('Mousse', '', 'Whites', '4 egg whites', '20 g sugar', '', 'Cream', '200 g cream', '', 'Whisk the whites with the sugar. Whip the cream. Fold together.');
+    expect(bowls(r)).toEqual(['egg-foam: egg-white 132, sugar-caster 20', 'whipped-cream: cream-35 200', 'set-filling:  <- egg-foam, whipped-cream']);
+    expect(r.parts[0]!.ways).toEqual({ whites: 'french', eggs: 'raw' });
+  });
+  it('“Fold.” joins what was made, and a part named like its ingredient is plain lines', () => {
+    const r = read('Cake', '', 'Cream', '200 g cream', '', 'Egg whites', '5 egg whites', '40 g sugar', '', 'Whip the cream. Whisk the egg whites with the sugar. Fold.');
+    expect(bowls(r)).toEqual(['whipped-cream: cream-35 200', 'egg-foam: egg-white 165, sugar-caster 40', 'set-filling:  <- egg-foam, whipped-cream']);
+  });
+  it('a chocolate base is no crust, a Swiss buttercream no shell, strewn berries are not cooked', () => {
+    const r = read('Cake', '', 'Chocolate base', '100 g chocolate', '3 egg yolks', '', 'Swiss meringue buttercream', '4 egg whites', '200 g sugar', '300 g butter', '', 'To assemble', '300 g fresh blueberries', '', 'Melt the chocolate and stir in the yolks.', 'Whisk the whites and sugar over steam, whip, add the butter. Strew the blueberries.');
+    expect(r.parts.map((p) => p.kind)).toEqual(['chocolate-base', 'buttercream', 'topping']);
+    expect(r.parts[1]!.ways).toEqual({ whites: 'swiss-71' });
+  });
+  it('layers of biscuits are laid, not stirred in', () => {
+    const r = read('Icebox', '300 g wafers', '500 ml cream', '40 g sugar', '', 'Whip the cream with the sugar. Make three layers of biscuits and cream in a loaf tin. Chill overnight.');
+    expect(r.parts.map((p) => p.kind)).toEqual(['whipped-cream', 'biscuit-layer']);
+    expect(works(r)).toEqual(['whisk', 'fill', 'chill 480–720']);
+  });
+  it('gelatin dissolved in the fruit sets the fruit; the cream is folded, not judged with it', () => {
+    const r = read('Fool', '300 g raspberries', '200 ml cream', '5 g gelatin powder', '', 'Warm the raspberries and dissolve the gelatin in them. Whip the cream. Fold the whipped cream into the raspberries.');
+    expect(bowls(r)).toEqual(['fruit-base: gelatin-powder-225 5, raspberry 300', 'whipped-cream: cream-35 202', 'set-filling:  <- fruit-base, whipped-cream']);
+  });
+});
+
+describe('lines stand at the step that uses them', () => {
+  it('not at the first that has a word of theirs', () => {
+    const r = read('Pav', '4 egg whites', '200 g caster sugar', '1 teaspoon white vinegar', '100 g icing sugar', '', 'Whisk the egg whites until white and stiff.', 'Add the caster sugar with care.', 'Add the vinegar and the icing sugar.');
+    expect(at(r)).toEqual({ 'egg-white': 1, 'sugar-caster': 2, 'vinegar-white': 3, 'icing-sugar-starch': 3 });
+  });
+  it('“the crumbs” are the biscuits', () => {
+    expect(at(read('Base', '200 g digestive biscuits', '80 g butter', '20 g sugar', '', 'Mix the crumbs with the butter and sugar.'))).toEqual({ digestive: 1, 'butter-82': 1, 'sugar-caster': 1 });
+  });
+});
+
+describe('heat and times', () => {
+  it.each([
+    ['Bake 1 hour 15 minutes.', 'bake 75–75'],
+    ['Bake an hour and 15 minutes.', 'bake 75–75'],
+    ['Bake 1 1/4 hours.', 'bake 75–75'],
+    ['Bake at 350 degrees.', 'bake 177 oven'],
+    ['Bake at 300 F.', 'bake 149 oven'],
+    ['Toast the bread at 300 °F.', 'bake 149 oven'],
+  ])('%s', (text, right) => expect(works(read('Cake', '200 g flour', '', text))).toEqual([right]));
+  it('every heat and every time in its order', () => {
+    const r = read('Shell', '6 egg whites', '300 g sugar', '', 'Whisk the whites with the sugar. Bake at 225°F for 2 hours. Turn the oven off and leave it in there for another 2 hours.', 'Bake at 300 F for an hour, then turn it down to 250 F for half an hour.');
+    expect(works(r)).toEqual(['whisk', 'bake 120–120 107 oven', 'hands', 'wait 120–120', 'bake 60–60 149 oven', 'bake 30–30 121 oven']);
+  });
+  it('rows that only rest are steps with their time', () => {
+    const r = read('Cream', '200 g cream', '', 'Method', 'Whip the cream.', 'Chill for 1 hour.', 'Chill 2 hours 30 minutes.', 'Rest for 1 hour.', 'Cook for about 5 minutes until thick.');
+    expect(works(r)).toEqual(['whisk', 'chill 60–60', 'chill 150–150', 'wait 60–60', 'heat 5–5']);
+  });
+  it('the stage is where whipping ends, not where the sugar goes in', () => {
+    const r = read('Tart', '500 ml cream', '40 g sugar', '', 'Whip the cream with a hand mixer until stiff with the sugar added at soft peak. Fill an 11 inch tart shell.');
+    expect([r.parts[0]!.stage, r.parts[0]!.ways['sugar-moment']]).toEqual(['firm', 'soft-peak']);
+    expect(r.vessel?.acrossMm).toBe(279);
+    const early = read('Tart', '500 ml cream', '40 g sugar', '', 'Whip the cream with the sugar to soft peaks.');
+    expect([early.parts[0]!.stage, early.parts[0]!.ways]).toEqual(['soft', {}]);
+    const late = read('Tart', '500 ml cream', '40 g sugar', '', 'Whip the cream to soft peaks. Add the sugar and whip until firm.');
+    expect([late.parts[0]!.stage, late.parts[0]!.ways['sugar-moment']]).toEqual(['firm', 'soft-peak']);
+  });
+});
