@@ -142,6 +142,12 @@ export function clausesOf(sentence: string): readonly Clause[] {
 /** Whether words begin with nothing but the cold that something goes into. */
 const coldAlone = (words: readonly Word[], from: number): boolean => words[from]?.said === 'overnight' || (/^(?:fridge|freezer)$/.test(words[from]?.said ?? '') && /^(?:[.,;:]|for|overnight|o\/n|till|until|\d+|)$/.test(words[from + 1]?.said ?? ''));
 
+/** 'For the mirror warm the purée': the verb behind what it is for; −1 where none follows at once. */
+function forWhat(words: readonly Word[]): number {
+  if (!/^(?:the|your|a|each)$/.test(words[1]?.said ?? '')) return -1;
+  return words.slice(0, 6).findIndex((w, i) => i > 2 && verbNamed(w.said) !== null && /^(?:the|a|an|all|both|some|half|\d.*)$/.test(words[i + 1]?.said ?? '') && words.slice(2, i).every((x) => /^\p{L}/u.test(x.said)));
+}
+
 /** 'and when it is cold pour it over': the verb behind a condition without a comma; −1 where none follows soon. */
 function laterVerb(words: readonly Word[], from: number): number {
   for (let i = from + 1; i < Math.min(words.length - 1, from + 9); i++) {
@@ -193,6 +199,9 @@ function afterCondition(words: readonly Word[]): number {
   const day = /^(?:the )?(?:next|following) (?:day|morning)(?: ,)?/.exec(words.slice(0, 5).map((w) => w.said).join(' '));
   if (day) return day[0].split(' ').length;
   if (/^to$/.test(first) && words.slice(0, 6).some((w) => /^[:,–—]$/.test(w.said))) return words.findIndex((w) => /^[:,–—]$/.test(w.said)) + 1;
+  // 'When at 25 °C fold in …', 'Once cold spread …': what is said of when has no comma behind it.
+  const bare = /^(?:when|once|if|after|at)$/.test(first) && words.slice(0, 9).every((w) => w.said !== ',' && w.said !== ':') ? laterVerb(words, 1) : first === 'for' ? forWhat(words) : -1;
+  if (bare > 0 && verbAt(words, 0, false) < 0) return bare;
   const opens = UNTIL.has(first) || /^(?:in|for|with|using|on|at|about|just|the|to|during|by|meanwhile|first|evening|day|night|morning|friday|saturday|sunday|an|half|right|okay|ok|now)$/.test(first);
   if (!opens) return 0;
   const vessel = /^(?:in|into|using|with)$/.test(first) ? words.slice(0, 9).findIndex((w, i) => i > 1 && /^(?:bowl|pan|saucepan|mixer|jug|processor|pot|blender)$/.test(w.said) && verbAt(words, i + 1, false) === i + 1) : -1;

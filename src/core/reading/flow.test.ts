@@ -80,9 +80,46 @@ describe('a custard', () => {
     [['Heat the milk with the vanilla.', 'Whisk the yolks with the sugar.', 'Cook together to 82 °C and chill.']],
     [['Whisk the yolks with the sugar, cook with the milk and the vanilla to a custard and chill.']],
     [['Heat the milk with the vanilla. Whisk the yolks with the sugar. Pour the hot milk over the yolks, return to the pan and cook until thick. Chill.']],
+    [['Heat the milk with the vanilla, whisk the yolks with the sugar, pour the milk on, back in the pan and cook it till it coats the spoon. Chill.']],
   ])('is one bowl: %j', (steps) => {
     const r = read(...LIST, ...steps, 'Whip the cream with the sugar and vanilla.', 'Layer.');
     expect(bowls(r)).toEqual(['custard: egg-yolk 68, milk-whole 500, sugar-caster 100, vanilla-extract 5', 'whipped-cream: cream-36 300, sugar-caster 30, vanilla-extract 5']);
+  });
+});
+
+describe('eggs and a boiled syrup', () => {
+  it('are a foam by syrup; what is dissolved and added is in it; a list in one row is a list', () => {
+    const r = read('Semifreddo al caffè (6 persone)', '4 egg yolks, 100 g sugar, 40 g water, 300 g whipping cream, 2 tsp instant coffee, 20 g coffee liqueur', 'Boil the sugar and water to 118°C. Pour in a thin stream onto the yolks while whisking, and whisk until cold and thick, about 8 minutes. Dissolve the coffee in the liqueur and add. Whip the cream to soft peaks and fold in. Pour into a loaf tin and freeze for at least 6 hours.');
+    expect(bowls(r)).toEqual(['egg-foam: coffee-instant 2, coffee-liqueur-20 20, egg-yolk 68, sugar-caster 100, water 40', 'whipped-cream: cream-35 300', 'set-filling:  <- egg-foam, whipped-cream']);
+    expect(r.parts[0]!.ways).toEqual({ eggs: 'syrup' });
+    expect(r.portions).toEqual({ low: 6, high: 6 });
+  });
+});
+
+describe('cream set by acid', () => {
+  it('is no fruit base', () => {
+    const r = read('Lime posset', 'Serves 6-8', '600ml double cream', '150g caster sugar', '3 limes, zest and juice', '', 'Bring the cream and sugar to the boil and simmer for 3 minutes. Take off the heat, whisk in the lime juice and zest. Strain into six small glasses and chill for 4 hours.');
+    expect(r.parts.map((p) => p.kind)).toEqual(['set-filling']);
+    expect([r.portions, r.unread]).toEqual([{ low: 6, high: 8 }, []]);
+  });
+});
+
+describe('a mousse under a mirror', () => {
+  const r = read(
+    'Mousse: 400 g strawberry puree / 80 g sugar / 12 g gelatine (6 leaves) / 400 g cream 35%',
+    'Mirror: 150 g strawberry puree, 30 g sugar, 2 leaves gelatine',
+    '',
+    'Soak gelatine in cold water. Warm a third of the puree with the sugar, dissolve the squeezed gelatine, add the rest of the puree. When at 25 C fold in the cream whipped to soft peaks. Pour into a 20 cm ring, level and freeze 2 hours. For the mirror warm the puree and sugar, dissolve the gelatine, cool to 30 C and pour on top.',
+  );
+  it('has its own gelatin in each, cream that was whipped before it is folded, and no step lost for want of a comma', () => {
+    expect(bowls(r)).toEqual([
+      'fruit-base: gelatin-leaf-gold 12, strawberry-puree 133, strawberry-puree 267, sugar-caster 80',
+      'whipped-cream: cream-35 400',
+      'set-filling:  <- fruit-base, whipped-cream',
+      'fruit-base: gelatin-leaf-gold 4, strawberry-puree 150, sugar-caster 30',
+    ]);
+    expect(r.parts[1]!.stage).toBe('soft');
+    expect(works(r)).toEqual(['soak', 'heat', 'hands', 'hands', 'fold 25 mix', 'fill', 'fill', 'freeze 120–120', 'heat', 'hands', 'wait 30 mix', 'fill']);
   });
 });
 
@@ -135,6 +172,23 @@ describe('lines stand at the step that uses them', () => {
   });
   it('“the crumbs” are the biscuits', () => {
     expect(at(read('Base', '200 g digestive biscuits', '80 g butter', '20 g sugar', '', 'Mix the crumbs with the butter and sugar.'))).toEqual({ digestive: 1, 'butter-82': 1, 'sugar-caster': 1 });
+  });
+});
+
+describe('as cooks write it', () => {
+  it('“press in” makes the base of crumbs; what is spooned onto it is not stirred into it; fruit tossed and piled on is on top', () => {
+    const r = read('For the base', '200g digestive biscuits, crushed', '90g butter, melted', 'For the filling', '600g full-fat cream cheese', '284ml double cream', 'For the top', '200g raspberries', '2 tbsp icing sugar', '', 'Line a 23cm springform. Stir the crumbs into the butter, press in and chill.', 'Beat the cheese until soft. Lightly whip the cream and fold in. Spoon onto the base and chill for 5-6 hrs.', 'Toss the raspberries with the sugar and pile on top to serve.');
+    expect(bowls(r)).toEqual(['pressed-base: butter-82 90, digestive 200', 'set-filling: cream-cheese-block 600 <- whipped-cream', 'whipped-cream: cream-48 284', 'topping: icing-sugar-starch 15, raspberry 200']);
+  });
+  it('a whole lemon of which rind and juice are used is two lines', () => {
+    const r = read('1/2 pint double cream', '3 oz caster sugar', '1 lemon', '', 'Grate the rind of the lemon and squeeze the juice. Leave rind, juice and sugar overnight. Pour in the cream, whisking till it holds soft peaks.');
+    expect(r.lines.map((l) => l.draft.ingredient!.id)).toEqual(['cream-48', 'sugar-caster', 'lemon-zest', 'lemon-juice']);
+    expect(read('200 g cream', '1 lemon', '', 'Squeeze the lemon. Whip the cream.').lines[1]!.draft.ingredient!.id).toBe('lemon-whole');
+  });
+  it('a list told in one row keeps what has no amount, and what it is for is no name', () => {
+    const r = read('Icebox cake', "You'll need: 400g digestive biscuits, 150ml strong espresso, 400ml double cream, 80g walnuts (toasted, chopped), cocoa for the top.", 'Whip the cream. Dip each biscuit in the coffee and lay in a loaf tin lined with cling film. Dust with cocoa.');
+    expect(r.lines.map((l) => l.draft.ingredient?.id)).toEqual(['digestive', 'coffee-espresso', 'cream-48', 'walnut', 'cocoa-powder-22']);
+    expect(r.steps.map((s) => s.stage)).toEqual([null, null, null, null]);
   });
 });
 

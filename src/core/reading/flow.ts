@@ -10,12 +10,14 @@ import { type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
 import { mentionsIn } from './mentions';
 import { apply } from './doing';
-import { POURED_ON } from './mixing';
+import { pouredOn, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
 const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding)/i;
+/** 'Fold in the cream whipped to soft peaks.' */
+const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
 /** A bake is no cooler, °C. */
 const OVEN_FROM_C = 90;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
@@ -96,7 +98,18 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
     step.lines.add(x.line);
     w.stepOf[x.line] ??= at;
   }
-  apply(w, step, at, items, h, destAt);
+  apply(w, step, at, work === 'fold' && WHIPPED_ALREADY.test(c.text) ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text))) : items, h, destAt);
+}
+
+/** Cream that a fold says to be whipped already has a bowl of its own. */
+function whippedFirst(w: Worktop, item: Item, at: number, stage: Bowl['stage']): Item {
+  if (item.kind !== 'line' || w.lines[item.line]!.role !== 'cream' || !w.fresh(item.line)) return item;
+  const b = w.make(w.lines[item.line]!.under);
+  b.air = true;
+  b.stage = stage;
+  b.lastStep = at - 1;
+  w.addLineTo(item.line, b);
+  return { kind: 'bowl', bowl: b.id, at: item.at, share: item.share, named: item.named };
 }
 
 /** The work of a clause, by its verb and by what it works on. */
@@ -108,6 +121,7 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), chocolate: has('chocolate'), built: w.built, chilled: w.chilled, baking: w.steps.at(-1)?.machine === 'oven', late: BEFORE_SERVING.test(around) };
   let work = workOf(c, on);
   if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, w.bowls, w.lines, w.here(), w.panIsTin);
+  if (verb === 'pour' && pouredOn(h) && w.here()?.placed === 'no' && w.holds(w.here()!, 'yolk', 'egg', 'chocolate', 'starch', 'gelatin') && items.some((x) => x.kind === 'bowl' && x.bowl !== w.here()!.id && w.bowls[x.bowl]!.heated)) work = 'hands';
   // Covered with something of the dessert, it is a layer of it; water and milk only cover.
   if (verb === 'cover' && work === 'hands' && items.length > 0 && /^cover\b[^.;]*\bwith\b/i.test(after) && items.every((x) => x.kind === 'bowl' || !['liquid', 'milk', 'drink'].includes(w.lines[x.line]!.role!))) work = 'fill';
   // Added while the machine runs, it is whisked.

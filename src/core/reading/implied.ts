@@ -66,7 +66,7 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
     for (const i of above) meant.line(i, c.words.length);
   }
   // 'Melt the gelatin and beat in': into what it is for.
-  const gel = meant.items.length === 0 && additive && /^(?:beat|stir|whisk|mix|fold) in[.,;]?$/i.test(after.trim()) ? w.here() : null;
+  const gel = meant.items.length === 0 && additive && /^(?:(?:beat|stir|whisk|mix|fold) in|add(?: (?:it|this|them))?(?: in)?)[.,;]?$/i.test(after.trim()) ? w.here() : null;
   const goes = gel && w.isWetOrGel(gel) ? w.latest((b) => b !== gel && b.placed === 'no' && b.place === 'mix' && !w.isWetOrGel(b) && b.lines.size + b.takes.size > 0) : null;
   if (gel && goes) {
     meant.push({ kind: 'bowl', bowl: gel.id, at: c.at, share: ALL, named: false });

@@ -42,6 +42,10 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   if (has('milk', 'cream') && has('starch', 'setter') && b.heated && !has('cheese')) return 'custard';
   if (has('chocolate', 'cocoa') && grams('chocolate') > 0.12 * total && !has('cheese')) return 'chocolate-base';
   if (has('cheese')) return has('cream') ? 'cheese-cream' : has('butter') && grams('butter') > 0.1 * total ? 'cheese-cream' : 'set-filling';
+  // A cream set by the acid of its fruit is no fruit base.
+  if (has('cream') && b.heated && !b.air && grams('cream') > grams('fruit') + grams('sour')) return 'set-filling';
+  // Fruit tossed in sugar and piled on at the end.
+  if (has('fruit') && b.placed === 'late' && !b.heated && !b.sieved && !has('gelatin', 'setter')) return 'topping';
   if (has('fruit') && (b.heated || b.sieved || has('gelatin') || grams('sugar') > 0)) return 'fruit-base';
   if (has('fruit')) return b.placed === 'no' ? 'fruit-base' : 'topping';
   if (has('cream') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
@@ -61,6 +65,9 @@ function onlyWetFor(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): boolean {
   return roles.size > 0 && [...roles].every((r) => r === 'drink' || r === 'liquid') && flow.bowls.some((x) => x.place === 'layer');
 }
 
+/** Hotter is no mix of eggs but the sugar that was boiled for it, °C. */
+const SYRUP_FROM_C = 100;
+
 /** The schools that a bowl's work shows, by question. */
 export function waysOf(b: Bowl, kind: PartKind, flow: Pick<Flow, 'lines' | 'bowls'>): Readonly<Record<string, string>> {
   const roles = rolesIn(b, flow.lines);
@@ -70,8 +77,8 @@ export function waysOf(b: Bowl, kind: PartKind, flow: Pick<Flow, 'lines' | 'bowl
     case 'buttercream':
     case 'meringue':
     case 'set-filling': {
-      const whites = b.syrup ? 'italian' : b.steam || b.heated || (b.hotC ?? 0) >= 45 ? ((b.hotC ?? 71) < 60 ? 'swiss-50' : 'swiss-71') : 'french';
-      const eggs = b.syrup ? 'syrup' : b.steam || b.heated ? 'steam' : 'raw';
+      const whites = b.syrup || (b.hotC ?? 0) > SYRUP_FROM_C ? 'italian' : b.steam || b.heated || (b.hotC ?? 0) >= 45 ? ((b.hotC ?? 71) < 60 ? 'swiss-50' : 'swiss-71') : 'french';
+      const eggs = b.syrup || (b.hotC ?? 0) > SYRUP_FROM_C ? 'syrup' : b.steam || b.heated ? 'steam' : 'raw';
       return { ...((roles.get('white') ?? 0) > 0 && sugar ? { whites } : {}), ...(kind === 'egg-foam' ? { eggs } : {}) };
     }
     case 'pressed-base':

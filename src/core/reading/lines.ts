@@ -49,12 +49,22 @@ const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whi
 const EXTRA = /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
 const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 
+/** What the method takes apart: yolks and whites of eggs, zest and juice of a fruit. */
+export interface Apart {
+  readonly yolks: boolean;
+  readonly whites: boolean;
+  readonly zest: boolean;
+  readonly juice: boolean;
+}
+
+const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|small|medium|unwaxed|ripe|whole) )*(?:lemons?|limes?|oranges?))[.;]?$/i;
+
 /**
  * The lines of one row of a list: mostly one; two of eggs that are separated, of a fruit whose zest and juice are both used, of an amount
  * with an extra one beside it.
  * @param apart which of yolks and whites the method names: with both, eggs are two lines; with one, eggs that the list calls separated.
  */
-export function linesOfRow(row: string, place: Place, context: LineContext, apart: { readonly yolks: boolean; readonly whites: boolean }): readonly DraftLine[] {
+export function linesOfRow(row: string, place: Place, context: LineContext, apart: Apart): readonly DraftLine[] {
   const text = row.slice(0, 480);
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   const joined = text.split(/\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice)\b)/);
@@ -76,6 +86,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
     const count = text.slice(split.span![0], split.span![1]);
     return [made(`${count} egg yolks`), made(`${count} egg whites`)];
   }
+  // '1 lemon', of which the method grates the rind and squeezes the juice.
+  const fruit = apart.zest && apart.juice ? WHOLE_CITRUS.exec(text) : null;
+  if (fruit) return [made(`zest of ${fruit[1]!}`), made(`juice of ${fruit[1]!}`)];
   const extra = EXTRA.exec(text);
   if (extra && splitLine(extra[1]!).amounts.length > 0 && splitLine(extra[2]!.trim()).amounts[0]?.unit) {
     const main = extra[1]!.replace(/[\s(,]+$/, '');
@@ -119,7 +132,7 @@ function weighed(text: string): number | null {
 export function ingredientOf(text: string, context: LineContext): { readonly ingredient: Ingredient | null; readonly confidence: number; readonly doubt: string } {
   const split = splitLine(text);
   // '1 baked 9-inch pie crust': a size is no name.
-  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').trim() || split.name };
+  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing)|to (?:serve|finish|decorate|garnish|dust))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').trim() || split.name };
   // 'biscuits à la cuillère (ladyfingers)', 'almond brittle (use toasted hazelnuts)': what the bracket calls it.
   const plain = matchOf(written, context.matcher);
   const bracket = plain && plain.confidence >= SURE_FROM ? null : /\((?:use |or |i use |i\.e\. )?(?:the )?([\p{L}][\p{L} '’-]{3,40})\)/iu.exec(text)?.[1];

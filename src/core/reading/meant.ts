@@ -160,6 +160,10 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
   const top = Math.max(...all.map((x) => x.strength));
   let left = all.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
   const wide = all.map((x) => x.line);
+  // 'Dissolve the squeezed gelatine': what was soaked before one that is still dry.
+  const dry = /^(?:soak|bloom|sprinkle|hydrate|soften)$/.test(c.clause.verb?.base ?? '');
+  const soaked = !dry && left.length > 1 && left.every((i) => w.lines[i]!.role === 'gelatin') ? left.find((i) => !w.fresh(i) && w.waits(w.bowls[w.root(w.bowlOf[i]!)]!)) : undefined;
+  if (soaked !== undefined) return soaked;
   // What is for the top waits until the end.
   if (!w.chilled && left.length > 1 && left.some((i) => !forTop(w.lines[i]!))) left = left.filter((i) => !forTop(w.lines[i]!));
   const under = (list: readonly number[]): number[] => list.filter((i) => sameHeading(w.lines[i]!.under, c.section));

@@ -1,7 +1,7 @@
 import { gramsIn, type Bowl } from './bowls';
 import { puts } from './laying';
 import { sameHeading } from './rows';
-import { ALL, type FlowClause, type Item, type Job, type Share, type Worktop } from './worktop';
+import { ALL, type FlowClause, type Heard, type Item, type Job, type Share, type Worktop } from './worktop';
 
 const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
@@ -80,12 +80,15 @@ function cameTogether(w: Worktop, { step, h, items }: Job): { readonly into: Bow
   return null;
 }
 
+/** 'Pour the milk on': onto what is in hand, which is not named. */
+export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}on(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring))/i.test(h.after);
+
 /** 'Mix them with', 'add to it': into what is in hand. */
 function withIt({ h, lines }: Job): boolean {
   const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
   const unsaid = /^(?:cook|heat|warm|boil|simmer) (?:\w+ly )?with\b/i.test(h.after);
-  return itWith || unsaid || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
+  return itWith || unsaid || pouredOn(h) || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
 }
 
 const LOOSENS = /^(?:lighten|loosen|slacken)$/;
@@ -95,6 +98,9 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   const { step, h, items, bowls, destAt } = job;
   const mine = w.here();
   if (destAt >= 0 && items.some((x) => x.at > destAt)) return bowlFor(w, items.filter((x) => x.at > destAt), h.fc);
+  // 'Dissolve the gelatine': in what is warm in hand.
+  const gel = step.verb === 'dissolve' && items.length > 0 && items.every((x) => (x.kind === 'line' ? w.lines[x.line]!.role === 'gelatin' : w.waits(w.bowls[w.root(x.bowl)]!)));
+  if (gel && mine?.heated && mine.placed === 'no' && !bowls.some((x) => x.b === mine)) return mine;
   if (withIt(job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
   if (LOOSENS.test(step.verb)) return bowlFor(w, (destAt < 0 ? items : items.filter((x) => x.at <= destAt)).slice(0, 1), h.fc);
   if (bowls.length > 0 && !h.additive) return baseOf(w, bowls.filter((x) => x.share.kind === 'all').map((x) => x.b)) ?? bowls[0]!.b;

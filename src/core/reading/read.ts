@@ -15,7 +15,7 @@ import { feedsIn, headedFlow, type ListedFeed } from './headed';
 import { kindOf, waysOf } from './kinds';
 import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import { SORTS } from './sorts';
-import { IN_GRAMS, rowsOf, type Row } from './rows';
+import { IN_GRAMS, rowsOf, sameHeading, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
 import { LAYING, stageIn } from './work';
@@ -126,7 +126,7 @@ export function readRecipe(text: string, context: ReadContext, choices: ReadChoi
   const rows = rowsOf(text, isIngredient);
   if (!rows.ok) return rows;
   const prose = rows.value.filter((r) => r.kind === 'prose').map((r) => r.text).join('\n');
-  const apart = { yolks: /\byolks?\b/i.test(prose), whites: /\bwhites?\b(?! (?:chocolate|sugar|wine))/i.test(prose) };
+  const apart = { yolks: /\byolks?\b/i.test(prose), whites: /\bwhites?\b(?! (?:chocolate|sugar|wine))/i.test(prose), zest: /\b(?:zest|rind|peel)\b/i.test(prose), juice: /\bjuice\b/i.test(prose) };
   const feeds = feedsIn(rows.value);
   const isFeed = (r: Row): boolean => feeds.some((f) => f.text === r.text && f.under === r.under);
   const labels = new Map<string, ListLabel>();
@@ -161,6 +161,7 @@ interface Work {
 /** The actions of all prose, each with what stands around it; what is no work goes with the action before it. */
 function workIn(rows: readonly Row[], hasList: boolean): Work {
   const clauses: FlowClause[] = [];
+  const headings = rows.filter((r) => r.kind === 'part').map((r) => r.text);
   const chatter: string[] = [];
   for (const row of rows) {
     if (row.kind !== 'prose') continue;
@@ -169,9 +170,12 @@ function workIn(rows: readonly Row[], hasList: boolean): Work {
     const body = row.text.slice(inline.length);
     const first = clauses.length;
     let pending = inline.trim();
-    const section = inline && AHEAD.test(inline) ? null : row.under;
+    let section = inline && AHEAD.test(inline) ? null : row.under;
     let ahead = AHEAD.test(row.text.slice(0, 60)) || (row.under !== null && AHEAD.test(row.under));
     for (const sentence of sentencesOf(body)) {
+      // 'For the mirror warm the purée': what follows is of that list.
+      const meant = /^(?:then |and )?for (?:the |your )([\p{L}][\p{L} '’-]{2,30})/iu.exec(sentence)?.[1];
+      section = (meant === undefined ? undefined : headings.find((h) => sameHeading(h, meant) || keyOf(meant).startsWith(`${keyOf(h)} `))) ?? section;
       const parts = clausesOf(sentence);
       const works = parts.map((c) => isWork(c, sentence, hasList));
       parts.forEach((c, i) => {
@@ -371,6 +375,9 @@ function titleOf(rows: readonly Row[], text: string): string {
   if (cheat) return capital(cheat[1]!.trim());
   const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) make|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
   if (told) return capital(told[1]!.trim());
+  // 'So my nan’s trifle, right.': named in passing.
+  const passing = /^(?:right|ok(?:ay)?|so|well|now)[, ]+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim());
+  if (passing && clauseOf(passing[1]!).verb === null) return capital(passing[1]!.trim());
   // 'Apple Snow. Take six large …': a name with a full stop before the work.
   const stop = /^(\p{Lu}[\p{L}\p{M}'’ -]{3,44})\.\s+(?=\p{Lu})/u.exec(text.trim());
   if (stop && clauseOf(stop[1]!).verb === null) return capital(stop[1]!);
@@ -418,7 +425,7 @@ function lostWords(text: string, r: Reading, larder: ReadonlyMap<string, Ingredi
   const names = larderWords(larder);
   const kept = new Map<string, number>();
   const count = (words: string): readonly string[] => (words.toLowerCase().match(/[\p{L}\d½¼¾⅓⅔][\p{L}\p{M}\d.,/½¼¾⅓⅔%'’-]*/gu) ?? []).map((w) => w.replace(/[.,/'’-]+$/, ''));
-  for (const w of count([...r.lines.map((l) => l.draft.written), ...r.parts.flatMap((p) => p.feeds.map((f) => f.text)), ...r.steps.map((s) => s.text), r.title, ...r.parts.map((p) => p.name), ...r.unread, r.portions ? `${r.portions.low} ${r.portions.high}` : ''].join('\n'))) kept.set(w, (kept.get(w) ?? 0) + 1);
+  for (const w of count([...r.lines.map((l) => l.draft.written), ...r.parts.flatMap((p) => p.feeds.map((f) => f.text)), ...r.steps.map((s) => s.text), r.title, ...r.parts.map((p) => p.name), ...r.unread, r.portions ? `${r.portions.low} ${r.portions.high} ${r.portions.low}-${r.portions.high} ${r.portions.low}–${r.portions.high}` : ''].join('\n'))) kept.set(w, (kept.get(w) ?? 0) + 1);
   const lost: string[] = [];
   for (const row of text.split(/\r\n|\r|\n/)) {
     let missing = false;

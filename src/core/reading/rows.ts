@@ -122,14 +122,24 @@ function counted(rows: readonly RawRow[]): readonly RawRow[] {
   return rows.map((r, i) => (i >= first && step(i, i - first + 1) ? { ...r, text: r.text.slice(bare[i]![0].length), numbered: true } : r));
 }
 
+/** '4 yolks, 100 g sugar, 40 g water' or the same with bars between: a list in one row, where every piece begins with its amount. */
+function bareList(text: string): readonly string[] {
+  if (text.length > 400 || /[.!?]\s+\p{Lu}/u.test(text)) return [];
+  const items = text.replace(/\.$/, '').split(/\s+\/\s+|[,;]\s+(?=\d|[½¼¾⅓⅔]|an?\s)/);
+  const said = (t: string): boolean => /^(?:\d|[½¼¾⅓⅔]|an?\s)/.test(t) && splitLine(t).name !== '' && !isAction(t) && t.length < 60;
+  return items.length >= 3 && items.every(said) && items.filter((t) => looksLikeMeasured(t)).length >= 2 ? items.map((t) => t.trim()) : [];
+}
+
 /** 'Base: 200 g biscuits, 80 g butter. Cream: 300 g cream, 30 g sugar.': lists within a row become rows of their own; any other row stays. */
 function inlineLists(row: RawRow): readonly RawRow[] {
+  const bare = bareList(row.text);
+  if (bare.length > 0) return bare.map((text, i) => ({ ...row, text, blankBefore: row.blankBefore && i === 0 }));
   const pieces = row.text.split(/(?<=[.;])\s+(?=\p{Lu}[\p{L} '’-]{2,30}:\s)/u);
   const out: RawRow[] = [];
   for (const [i, piece] of pieces.entries()) {
     const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece) ?? /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)(.+)$/su.exec(piece);
     const listed = head !== null && INGREDIENTS.test(`${head[1]!}:`);
-    const items = head ? head[2]!.replace(/\.$/, '').split(/;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|one\s|two\s|three\s))/) : [];
+    const items = head ? head[2]!.replace(/\.$/, '').split(listed ? /\s+\/\s+|[;,]\s+(?![^(]*\))/ : /\s+\/\s+|;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|one\s|two\s|three\s))/) : [];
     if (!head || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t) => (listed && t.length < 60 && items.length > 3) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
       out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
       continue;

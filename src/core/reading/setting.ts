@@ -11,7 +11,7 @@ export interface SaidPortions {
 
 const N = '(\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
-const PEOPLE = '(?:people|persons?|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax)';
+const PEOPLE = '(?:people|persons?|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
 const PIECES = '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?|bars?|tartlets?|meringues?|moulds?|individual \\w+|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
   new RegExp(`\\b(?:serves?|feeds|does|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`, 'i'),

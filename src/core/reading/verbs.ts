@@ -11,7 +11,7 @@ export interface Verb {
 const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['whisk', 'whip whisk rewhip froth aerate', ''],
   ['beat', 'beat soften loosen blend blitz process pulse liquidise puree knead', 'cream'],
-  ['fold', 'fold marble', 'lighten'],
+  ['fold', 'fold marble ripple swirl', 'lighten'],
   ['heat', 'melt simmer scald microwave micro caramelise caramelize poach stew reheat sauté fry brown temper', 'heat warm boil cook bring reduce steam'],
   ['bake', 'bake roast', 'toast'],
   ['soak', 'wet bloom infuse steep macerate dip dunk moisten drench submerge hydrate sponge sprinkle-over', 'soak brush'],

@@ -182,7 +182,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'press':
     case 'squash':
     case 'tamp':
-      return SERVED_IN.test(text) || /\bbottom\b|\bwall\b|\bsides?\b|\binto\b/i.test(text) ? 'fill' : 'hands';
+      return SERVED_IN.test(text) || /\bbottom\b|\bwall\b|\bsides?\b|\binto\b/i.test(text) || /^(?:press|squash|tamp) (?:it |them |this )?(?:\w+ly )?(?:in|down|flat)\b/.test(said) ? 'fill' : 'hands';
     case 'divide':
       return SERVED_IN.test(text) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
     case 'cut':
@@ -366,7 +366,7 @@ const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\bsoft(?:ly)?(?: and| to)? medium|\bmedium[- ]soft/i, 'medium'],
   [/\bmedium[- ](?:firm|stiff)|\bsemi[- ]?(?:stiff|firm|whipped)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|(?<!\b(?:on|at) )\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
   [/\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bwh(?:ip|isk)\w*\b[^.;]{0,60}\b(?:until|till) soft\b(?! and)|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i, 'soft'],
-  [/\bstiff|\bfirm|\bhold(?:s)? (?:its|their|a) (?:shape|peaks?|points?)|\bstands? (?:up|straight)|\bclings?\b|\bstand in (?:points|peaks)|\bpipe?able\b|\bthick enough to pipe/i, 'firm'],
+  [/\bstiff|\bfirm|\bhold(?:s)? (?:its|their|a) (?:shape|peaks?|points?)|\bstands? (?:up|straight)|\bclings?\b(?! ?(?:film|wrap))|\bstand in (?:points|peaks)|\bpipe?able\b|\bthick enough to pipe/i, 'firm'],
 ];
 
 /** To which stage a clause whips; null where it does not say. */

@@ -198,6 +198,11 @@ export class Worktop {
     return all(b);
   }
 
+  /** Gelatin in its water that has gone nowhere yet. */
+  waits(b: Bowl): boolean {
+    return b.into === null && b.placed === 'no' && [...b.lines].every((i) => ['gelatin', 'liquid'].includes(this.lines[i]!.role!));
+  }
+
   /** Whether a bowl has been given another, itself or by what it took. */
   holdsBowl(b: Bowl, other: Bowl): boolean {
     return [...b.takes.keys()].some((id) => id === other.id || (this.root(id) === other.id && !other.takes.has(id)) || this.holdsBowl(this.bowls[id]!, other));
