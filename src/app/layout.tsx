@@ -4,6 +4,7 @@ import { Suspense, type ReactNode } from 'react';
 import { kitchen } from '../data/kitchen';
 import { readDueMoments } from '../data/due';
 import { DueProvider } from '../ui/due-strip';
+import { EarlyHands, KEEP_EARLY_HANDS } from '../ui/early-hands';
 import { DataFileTrouble } from './data-file-trouble';
 import { requestTime } from './request-time';
 
@@ -17,9 +18,13 @@ export default async function RootLayout({ children }: { readonly children: Reac
   return (
     <html lang="en">
       <body>
+        <script dangerouslySetInnerHTML={{ __html: KEEP_EARLY_HANDS }} />
         {access.ok ? (
           <DueProvider first={readDueMoments(access.db, await requestTime(), false)}>
-            <Suspense>{children}</Suspense>
+            <Suspense>
+              {children}
+              <EarlyHands />
+            </Suspense>
           </DueProvider>
         ) : (
           <DataFileTrouble path={access.error.path} code={access.error.code} detail={access.error.detail} />
