@@ -117,6 +117,26 @@ test('two tabs on one sheet get a choice, and neither is lost', async ({ page, c
   await expect(other.getByLabel('Line 1', { exact: true })).toHaveValue('500 g cream 36 %');
 });
 
+test('a tab that the browser copied is another screen: it gets the choice, and nothing passes for saved that is not', async ({ page, context }) => {
+  const id = await newSheet(page, 'Copied tab');
+  await page.getByLabel('Line 1', { exact: true }).fill('610 g cream 36 %');
+  await saved(page);
+  const copy = await context.newPage();
+  // What a browser does with 'copy this tab': the new one begins with the store of the old.
+  await copy.addInitScript((store) => {
+    if (sessionStorage.length === 0) for (const [k, v] of store) sessionStorage.setItem(k, v);
+  }, await page.evaluate(() => Object.entries(sessionStorage) as [string, string][]));
+  await copy.goto(`/sheet/${id}/bench`);
+  await expect(copy.getByLabel('Line 1', { exact: true })).toHaveValue('610 g cream 36 %');
+  await page.getByLabel('Line 1', { exact: true }).fill('700 g cream 36 %');
+  await saved(page);
+  await copy.getByLabel('Line 1', { exact: true }).fill('500 g cream 36 %');
+  const choice = copy.getByRole('dialog', { name: 'Another screen changed this sheet' });
+  await expect(choice).toContainText('700 g cream 36 %');
+  const stored = (await (await page.request.get(`/api/sheets/${id}`)).json()) as { doc: { parts: { lines: { text: string }[] }[] } };
+  expect(stored.doc.parts[0]!.lines[0]!.text).toBe('700 g cream 36 %');
+});
+
 test('what is typed while the server is away is kept through a closed tab', async ({ page, context }) => {
   const id = await newSheet(page, 'Away');
   await context.route('**/api/sheets/**', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));

@@ -230,10 +230,25 @@ describe('one screen and itself', () => {
     saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 3, now: 4, by: by('b', 2) });
     expect(saveSheet(db, 's', { doc: edited('520 g cream 36 %'), baseRevision: 3, now: 5, by: by('a', 3) }).kind).toBe('conflict');
   });
+  it('the same words from two screens are no conflict, and no new state', () => {
+    createSheet(db, 's', DOC, 0);
+    saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('a', 1) });
+    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 2, by: by('b', 1) })).toMatchObject({ kind: 'saved', sheet: { revision: 2 } });
+    // As a new version it is one.
+    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 2, now: 3, by: by('b', 2), asNewVersion: true })).toMatchObject({ kind: 'saved', sheet: { revision: 3 } });
+  });
+  it('no name is no screen: nothing passes for the own', () => {
+    createSheet(db, 's', DOC, 0);
+    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('', 0) })).toMatchObject({ kind: 'saved', sheet: { revision: 2 } });
+    expect(saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 1, now: 2, by: by('', 0) }).kind).toBe('conflict');
+    expect(saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 1, now: 3 }).kind).toBe('conflict');
+  });
   it('a save that was overtaken on the way changes nothing', () => {
     createSheet(db, 's', DOC, 0);
     saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('a', 2) });
-    expect(saveSheet(db, 's', { doc: edited('1 g cream 36 %'), baseRevision: 1, now: 2, by: by('a', 1) })).toMatchObject({ kind: 'saved', sheet: { revision: 2 } });
+    expect(saveSheet(db, 's', { doc: edited('1 g cream 36 %'), baseRevision: 1, now: 2, by: by('a', 1) })).toMatchObject({ kind: 'conflict', current: { revision: 2 } });
+    // The same words once more are saved, and no new state.
+    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 3, by: by('a', 2) })).toMatchObject({ kind: 'saved', sheet: { revision: 2 } });
     expect(getSheet(db, 's')?.doc.parts[0]!.lines[0]!.text).toBe('500 g cream 36 %');
   });
 });

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, count, desc, eq, sql } from 'drizzle-orm';
 import { readSheetDoc, SheetSchema, type Sheet } from '../core/document/schema';
 import type { KitchenDb } from './kitchen-file';
@@ -104,8 +105,11 @@ export function saveSheet(db: KitchenDb, id: string, save: Save): SaveOutcome {
     (tx): SaveOutcome => {
       const row = tx.select().from(sheets).where(eq(sheets.id, id)).get();
       if (!row) return { kind: 'gone' };
-      const own = by !== undefined && row.savedBy === by.screen;
-      if (own && by.count <= row.savedCount) return { kind: 'saved', sheet: stored(row) };
+      // The same words are saved already, whoever saved them: two tabs that took up one draft are in no conflict.
+      if (!asNewVersion && isDeepStrictEqual(valid, row.doc)) return { kind: 'saved', sheet: stored(row) };
+      const own = by !== undefined && by.screen !== '' && row.savedBy === by.screen;
+      // Overtaken on its way by a later one of the same screen: it is not what is stored.
+      if (own && by.count <= row.savedCount) return { kind: 'conflict', current: stored(row) };
       if (row.revision !== baseRevision && !(own && baseRevision >= row.savedOver)) return { kind: 'conflict', current: stored(row) };
       const head = tx.select().from(sheetVersions).where(and(eq(sheetVersions.sheetId, id), eq(sheetVersions.number, row.headVersion))).get();
       const made = tx.select({ id: batches.id }).from(batches).where(and(eq(batches.sheetId, id), eq(batches.sheetVersion, row.headVersion))).get();

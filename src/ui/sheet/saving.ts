@@ -1,4 +1,5 @@
 import type { Sheet } from '../../core/document/schema';
+import { nextCount, screenName } from './screen-name';
 import type { SavedState, SheetStore, UndoStep } from './sheet-store';
 
 /** What the server answers to a save. */
@@ -43,30 +44,6 @@ export interface Draft {
   readonly doc: Sheet;
   /** Which screen typed it. */
   readonly screen: string;
-}
-
-/** This screen's own name, the same through reloads of its tab, another one in every other tab. */
-export function screenName(): string {
-  try {
-    const known = sessionStorage.getItem('soft-peak:screen');
-    if (known) return known;
-    const made = crypto.randomUUID();
-    sessionStorage.setItem('soft-peak:screen', made);
-    return made;
-  } catch {
-    return 'private';
-  }
-}
-
-/** Rises with every save of this screen, also over reloads. */
-function nextCount(): number {
-  try {
-    const next = Math.max(Number(sessionStorage.getItem('soft-peak:saves')) || 0, 0) + 1;
-    sessionStorage.setItem('soft-peak:saves', String(next));
-    return next;
-  } catch {
-    return Date.now();
-  }
 }
 
 /** Keeps what is typed in the browser, so that a closed tab or a stopped server loses nothing. */

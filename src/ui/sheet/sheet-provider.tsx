@@ -7,7 +7,8 @@ import type { SheetAnalysis } from '../../core/analysis/analysed';
 import { kitchenOf, type Kitchen, type KitchenFacts } from '../../core/kitchen/kitchen';
 import type { EditContext } from '../../core/editing/edits';
 import type { Sheet } from '../../core/document/schema';
-import { dropDraft, isSameSheet, keepDraft, keepUndo, makeSaver, readDraft, readEarlierDraft, readUndo, screenName, type Draft } from './saving';
+import { dropDraft, isSameSheet, keepDraft, keepUndo, makeSaver, readDraft, readEarlierDraft, readUndo, type Draft } from './saving';
+import { screenName } from './screen-name';
 import { makeSheetStore, type SavedState, type SheetState, type SheetStore } from './sheet-store';
 
 interface OpenSheet {
