@@ -1,4 +1,4 @@
-import { expect, test, alive, newSheet, readable, saved, tell, typeLine } from './kitchen';
+import { expect, test, alive, newSheet, readable, saved, tell, typeLine, settled } from './kitchen';
 
 test.describe('what is typed wrongly', () => {
   const CASES: [string, RegExp][] = [
@@ -128,6 +128,8 @@ test('a tab that the browser copied is another screen: it gets the choice, and n
   }, await page.evaluate(() => Object.entries(sessionStorage) as [string, string][]));
   await copy.goto(`/sheet/${id}/bench`);
   await expect(copy.getByLabel('Line 1', { exact: true })).toHaveValue('610 g cream 36 %');
+  // It has asked what is so, and asks no more until it is looked at again.
+  await settled(copy);
   await page.getByLabel('Line 1', { exact: true }).fill('700 g cream 36 %');
   await saved(page);
   await copy.getByLabel('Line 1', { exact: true }).fill('500 g cream 36 %');
