@@ -5,7 +5,7 @@ test('from a carton of cream to a logged batch', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Gannet Quay, today' })).toBeVisible();
   // The forty touched last stand here; which these are depends on the stories told before.
   await expect(page.getByRole('heading', { name: 'Sheets', exact: true })).toBeVisible();
-  await page.getByRole('link', { name: 'Start a new sheet' }).click();
+  await page.getByRole('link', { name: 'Start one' }).click();
   await newSheet(page, 'Story cream');
 
   // Bench: edit.

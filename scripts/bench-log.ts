@@ -10,7 +10,7 @@ import { readKitchenFacts } from '../src/data/kitchen-facts';
 import { usesOf } from '../src/data/larder';
 import { listMends } from '../src/data/mends';
 import { seedSampleKitchen } from '../src/data/sample/sample-kitchen';
-import { countSheets, listSheets } from '../src/data/sheets';
+import { shelf } from '../src/data/sheets';
 
 const NOW = Date.UTC(2026, 10, 20, 12);
 const DAY = 86_400_000;
@@ -33,7 +33,7 @@ export function yearsOfLog(batches = 20_000, sheets = 2_000): void {
   try {
     seedSampleKitchen(db, NOW);
     const reads = (): readonly (readonly [string, number])[] => [
-      ['Today: sheets, batches, moments', middle(5, () => [listSheets(db, 40), countSheets(db), listBatches(db, { limit: 40 }), readDueMoments(db, NOW, false)])],
+      ['Today: sheets, batches, moments', middle(5, () => [shelf(db, { find: '', folder: '', order: 'touched', limit: 36 }), listBatches(db, { limit: 40 }), readDueMoments(db, NOW, false)])],
       ['a page of the log', middle(5, () => [listBatches(db, { limit: 61 }), placesOfBatches(db)])],
       ['its thousandth batch', middle(5, () => listBatches(db, { limit: 61, before: NOW - 200 * DAY }))],
       ['the batch that runs now', middle(5, () => runningBatch(db))],

@@ -17,7 +17,7 @@ import { seedSampleKitchen } from './sample/sample-kitchen';
 import { getIngredient, importIngredients, removeIngredient, saveIngredient, usesOf } from './larder';
 import { saveThings, thingsRevision } from './kitchen-things';
 import { unreadableRows } from './unreadable';
-import { createSheet, getSheet, getSheetVersion, listSheetNames, listSheets, listVersions, nameVersion, saveSheet } from './sheets';
+import { everySheet, placeSheet, shelf, type ShelfView, createSheet, getSheet, getSheetVersion, listSheetNames, listSheets, listVersions, nameVersion, saveSheet } from './sheets';
 
 let folder: string;
 let db: KitchenDb;
@@ -250,6 +250,48 @@ describe('one screen and itself', () => {
     // The same words once more are saved, and no new state.
     expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 3, by: by('a', 2) })).toMatchObject({ kind: 'saved', sheet: { revision: 2 } });
     expect(getSheet(db, 's')?.doc.parts[0]!.lines[0]!.text).toBe('500 g cream 36 %');
+  });
+});
+
+describe('the shelf', () => {
+  const view: ShelfView = { find: '', folder: '', order: 'touched', limit: 10 };
+  const names = (v: Partial<ShelfView> = {}): readonly string[] => shelf(db, { ...view, ...v }).sheets.map((s) => s.doc.name);
+  beforeEach(() => ['Quince fool', 'almond cream', 'Cream 100 %_'].forEach((name, i) => createSheet(db, `s${i}`, { ...DOC, name }, i)));
+  it('is by what was touched last or by name, whatever the letters', () => {
+    expect(names()).toEqual(['Cream 100 %_', 'almond cream', 'Quince fool']);
+    expect(names({ order: 'name' })).toEqual(['almond cream', 'Cream 100 %_', 'Quince fool']);
+  });
+  it('finds by a part of the name, in which no letter is special', () => {
+    expect(names({ find: ' CREAM ' })).toEqual(['Cream 100 %_', 'almond cream']);
+    expect(names({ find: '%_' })).toEqual(['Cream 100 %_']);
+    expect(names({ find: '%' })).toEqual(['Cream 100 %_']);
+    expect(shelf(db, { ...view, find: 'cream', limit: 1 })).toMatchObject({ found: 2, inUse: 3 });
+  });
+  it('has folders by the kitchen’s own names, with what is in use', () => {
+    expect(placeSheet(db, 's0', { folder: ' Weddings ' }, 9)).toBe(true);
+    placeSheet(db, 's1', { folder: 'Weddings' }, 9);
+    placeSheet(db, 's2', { folder: 'autumn' }, 9);
+    placeSheet(db, 's1', { archived: true }, 9);
+    expect(shelf(db, view).folders).toEqual([{ name: 'autumn', n: 1 }, { name: 'Weddings', n: 1 }]);
+    expect(names({ folder: 'Weddings' })).toEqual(['Quince fool']);
+    placeSheet(db, 's0', { folder: '' }, 9);
+    expect(shelf(db, view).folders).toEqual([{ name: 'autumn', n: 1 }]);
+  });
+  it('what is put away is not in use, is still there, keeps its folder and its edits, and comes back', () => {
+    placeSheet(db, 's0', { folder: 'Weddings' }, 9);
+    placeSheet(db, 's0', { archived: true }, 9);
+    expect(names()).toEqual(['Cream 100 %_', 'almond cream']);
+    expect(names({ folder: null })).toEqual(['Quince fool']);
+    expect(shelf(db, view)).toMatchObject({ inUse: 2, putAway: 1 });
+    expect([listSheets(db).length, everySheet(db).length]).toEqual([2, 3]);
+    expect(saveSheet(db, 's0', { doc: { ...DOC, name: 'Quince fool, better' }, baseRevision: 1, now: 10 }).kind).toBe('saved');
+    placeSheet(db, 's0', { archived: false }, 11);
+    expect(names({ folder: 'Weddings' })).toEqual(['Quince fool, better']);
+  });
+  it('a sheet that is gone is not placed', () => {
+    expect(placeSheet(db, 'none', { folder: 'x' }, 9)).toBe(false);
+    expect(placeSheet(db, 'none', {}, 9)).toBe(false);
+    expect(placeSheet(db, 's0', {}, 9)).toBe(true);
   });
 });
 

@@ -67,6 +67,10 @@ export const sheets = sqliteTable('sheets', {
   savedOver: integer('saved_over').notNull().default(0),
   /** That screen's own count of its saves, so that one that was overtaken on the way is not taken for a newer. */
   savedCount: integer('saved_count').notNull().default(0),
+  /** Where the kitchen keeps it, by its own name; '' for nowhere. */
+  folder: text('folder').notNull().default(''),
+  /** Put away: it is not on Today, and still there for what was made of it. Null while it is in use. */
+  archivedAt: integer('archived_at'),
 });
 
 export const sheetVersions = sqliteTable(

@@ -11,7 +11,7 @@ import type { Result } from '../core/result';
 import { readKitchenFacts } from './kitchen-facts';
 import type { KitchenDb } from './kitchen-file';
 import { batches } from './schema';
-import { getSheet, listSheets } from './sheets';
+import { everySheet, getSheet } from './sheets';
 import type { StoredService } from './services';
 import { readRows } from './unreadable';
 
@@ -80,4 +80,4 @@ export const lastPlan = (serviceId: string): Result<ServiceAnswer> | null => hel
 export const dishCache = (db: KitchenDb) => heldFor(db).cache;
 
 /** Every sheet with its document, for choosing what is served. */
-export const sheetsForService = (db: KitchenDb): { readonly id: string; readonly name: string; readonly doc: Sheet }[] => listSheets(db).map((s) => ({ id: s.id, name: s.doc.name, doc: s.doc }));
+export const sheetsForService = (db: KitchenDb): { readonly id: string; readonly name: string; readonly doc: Sheet }[] => everySheet(db).map((s) => ({ id: s.id, name: s.doc.name, doc: s.doc }));

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, count, desc, eq, sql } from 'drizzle-orm';
+import { and, count, desc, eq, isNotNull, isNull, ne, sql, type SQL } from 'drizzle-orm';
 import { readSheetDoc, SheetSchema, type Sheet } from '../core/document/schema';
 import type { KitchenDb } from './kitchen-file';
 import { batches, sheets, sheetVersions } from './schema';
@@ -14,6 +14,8 @@ export interface StoredSheet {
   readonly updatedAt: number;
   /** The screen that saved last; '' where none did. */
   readonly savedBy: string;
+  readonly folder: string;
+  readonly archived: boolean;
 }
 
 /** The document of a row, brought up to this program's form. */
@@ -35,12 +37,46 @@ const stored = (row: Row): StoredSheet => ({
   revision: row.revision,
   updatedAt: row.updatedAt,
   savedBy: row.savedBy,
+  folder: row.folder,
+  archived: row.archivedAt !== null,
 });
 
-/** Sheets, last touched first: all, or as many as are wanted. */
-export const listSheets = (db: KitchenDb, limit = -1): StoredSheet[] => readRows('sheet', db.select().from(sheets).orderBy(desc(sheets.updatedAt)).limit(limit).all(), stored);
+/** Sheets in use, last touched first: all, or as many as are wanted. */
+export const listSheets = (db: KitchenDb, limit = -1): StoredSheet[] => readRows('sheet', db.select().from(sheets).where(isNull(sheets.archivedAt)).orderBy(desc(sheets.updatedAt)).limit(limit).all(), stored);
 
-export const countSheets = (db: KitchenDb): number => db.select({ n: count() }).from(sheets).get()!.n;
+/** Every sheet, those put away too. */
+export const everySheet = (db: KitchenDb): StoredSheet[] => readRows('sheet', db.select().from(sheets).orderBy(desc(sheets.updatedAt)).all(), stored);
+
+/** What of the shelf is looked at. */
+export interface ShelfView {
+  /** Part of a name. */
+  readonly find: string;
+  /** A folder's name; '' for all that are in use, null for what was put away. */
+  readonly folder: string | null;
+  readonly order: 'touched' | 'name';
+  readonly limit: number;
+}
+
+/** The sheets of a view with how many there are of them, and every folder with its number. */
+export function shelf(db: KitchenDb, view: ShelfView): { readonly sheets: readonly StoredSheet[]; readonly found: number; readonly folders: readonly { readonly name: string; readonly n: number }[]; readonly inUse: number; readonly putAway: number } {
+  const named = view.find.trim() === '' ? undefined : sql`instr(lower(${sheets.name}), lower(${view.find.trim()})) > 0`;
+  const where = and(view.folder === null ? isNotNull(sheets.archivedAt) : isNull(sheets.archivedAt), view.folder ? eq(sheets.folder, view.folder) : undefined, named);
+  const rows = db.select().from(sheets).where(where).orderBy(view.order === 'name' ? sql`lower(${sheets.name})` : desc(sheets.updatedAt)).limit(view.limit).all();
+  const countOf = (w: SQL | undefined): number => db.select({ n: count() }).from(sheets).where(w).get()!.n;
+  return {
+    sheets: readRows('sheet', rows, stored),
+    found: countOf(where),
+    folders: db.select({ name: sheets.folder, n: count() }).from(sheets).where(and(isNull(sheets.archivedAt), ne(sheets.folder, ''))).groupBy(sheets.folder).orderBy(sql`lower(${sheets.folder})`).all(),
+    inUse: countOf(isNull(sheets.archivedAt)),
+    putAway: countOf(isNotNull(sheets.archivedAt)),
+  };
+}
+
+/** Puts a sheet into a folder, away, or back. Its document and its revision stay: nobody who edits it is disturbed. @returns false where it is gone. */
+export function placeSheet(db: KitchenDb, id: string, to: { readonly folder?: string | undefined; readonly archived?: boolean | undefined }, now: number): boolean {
+  const set = { ...(to.folder === undefined ? {} : { folder: to.folder.trim() }), ...(to.archived === undefined ? {} : { archivedAt: to.archived ? now : null }) };
+  return Object.keys(set).length === 0 ? getSheet(db, id) !== null : db.update(sheets).set(set).where(eq(sheets.id, id)).run().changes > 0;
+}
 
 /** Ids and names, last touched first. */
 export const latestSheetNames = (db: KitchenDb): { id: string; name: string }[] => db.select({ id: sheets.id, name: sheets.name }).from(sheets).orderBy(desc(sheets.updatedAt)).all();

@@ -25,7 +25,7 @@ import { putPacks } from '../stock';
 import type { KitchenDb } from '../kitchen-file';
 import { readKitchenFacts } from '../kitchen-facts';
 import { batches, ingredients, kitchenRules, observations, readings } from '../schema';
-import { createSheet, listSheets } from '../sheets';
+import { createSheet, everySheet } from '../sheets';
 import { SAMPLE_INGREDIENTS } from './sample-ingredients';
 import { SAMPLE_SHEETS, type SampleSheet } from './sample-sheets';
 
@@ -103,7 +103,7 @@ export function sampleDoc(sample: SampleSheet, context: EditContext, usualMixer:
  * @returns whether it was filled.
  */
 export function seedSampleKitchen(db: KitchenDb, now: number): boolean {
-  if (listSheets(db).length > 0) return false;
+  if (everySheet(db).length > 0) return false;
   const rules = readKitchenFacts(db).rules;
   db.update(kitchenRules).set({ rules: { ...rules, kitchenName: 'Gannet Quay', crew: CREW } }).where(eq(kitchenRules.id, 1)).run();
   for (const i of SAMPLE_INGREDIENTS) db.insert(ingredients).values({ id: i.id, name: i.name, facts: i }).onConflictDoNothing().run();

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { SheetSchema } from '../../../../core/document/schema';
-import { getSheet, saveSheet } from '../../../../data/sheets';
+import { getSheet, placeSheet, saveSheet } from '../../../../data/sheets';
 import { readBody, refuse, withKitchen } from '../../answers';
 
 export const dynamic = 'force-dynamic';
@@ -38,4 +38,14 @@ export async function PUT(request: Request, { params }: Context) {
     if (outcome.kind === 'gone') return refuse(404, GONE);
     return NextResponse.json(outcome, { status: outcome.kind === 'conflict' ? 409 : 200 });
   });
+}
+
+const PlaceSchema = z.object({ folder: z.string().max(60).optional(), archived: z.boolean().optional() }).strict();
+
+/** Puts a sheet into a folder, away, or back into use. */
+export async function PATCH(request: Request, { params }: Context) {
+  const { sheetId } = await params;
+  const body = await readBody(request, PlaceSchema);
+  if (!body.ok) return body.answer;
+  return withKitchen((db) => (placeSheet(db, sheetId, body.value, Date.now()) ? NextResponse.json({ ok: true }) : refuse(404, GONE)));
 }

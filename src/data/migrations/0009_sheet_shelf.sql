@@ -1,0 +1,2 @@
+ALTER TABLE `sheets` ADD `folder` text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE `sheets` ADD `archived_at` integer;
