@@ -1,4 +1,4 @@
-import { expect, test, alive, newSheet, readable, saved, tell, typeLine, settled } from './kitchen';
+import { choose, expect, test, alive, newSheet, readable, saved, tell, typeLine, settled } from './kitchen';
 
 test.describe('what is typed wrongly', () => {
   const CASES: [string, RegExp][] = [
@@ -90,7 +90,7 @@ test('a tell is acted on, and lands in its band', async ({ page }) => {
   await page.getByRole('button', { name: /Add 800.g double cream/ }).click();
   await expect(page.locator('[data-tell="fat"]')).toHaveAttribute('data-state', 'in');
   expect(await tell(page, 'fat')).toContain('36 %');
-  await page.getByLabel('It is').selectOption('slice');
+  await choose(page.getByLabel('It is'), 'slice');
   await page.getByRole('button', { name: /leaves gelatin/ }).click();
   // Seven tells at once; one that is in its band folds away.
   await page.getByRole('button', { name: /Show \d more/ }).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { alive, copyOf, expect, readable, test } from './kitchen';
+import { choose, alive, copyOf, expect, readable, test } from './kitchen';
 
 /** Clock: dinners and orders planned backwards, printed, run and planned anew; what cannot be, and its mend. */
 
@@ -35,7 +35,7 @@ test('a dinner of three desserts: planned, printed, run for two steps, planned a
   await page.getByLabel('Name of the service').fill('Three for the quay');
   const served = page.getByRole('region', { name: 'Served' });
   for (const name of ['Pear and black-tea icebox cake', 'Buckwheat-honey semifreddo', 'Elderflower syllabub, whole']) {
-    await served.getByRole('combobox', { name: 'Serve one more' }).selectOption({ label: name });
+    await choose(served.getByRole('combobox', { name: 'Serve one more' }), { label: name });
     await expect(served.getByText(name, { exact: true }).first()).toBeVisible();
   }
   await served.getByLabel('Buckwheat-honey semifreddo, served, time').fill('19:30');
@@ -134,7 +134,7 @@ test('a week of orders: one plan, one shopping list, what is alike made once', a
   await expect(page.getByText('Eggs over all desserts')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Mise en place: Toasted-barley tiramisu tray' })).toContainText('384\u00a0g ladyfingers');
   await page.getByRole('link', { name: 'How many' }).click();
-  await page.getByLabel('How many portions of').selectOption('e');
+  await choose(page.getByLabel('How many portions of'), 'e');
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(page.getByText(/portions of Bitter chocolate and prune mousse by/)).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/One more does not go/)).toBeVisible();
@@ -193,7 +193,7 @@ test('labels, calendar and table are files; a service is read again', async ({ p
   const pdf = await page.request.get((await link.getAttribute('href'))!);
   expect(pdf.headers()['content-type']).toBe('application/pdf');
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
-  await page.getByRole('combobox', { name: 'On' }).selectOption('roll-62');
+  await choose(page.getByRole('combobox', { name: 'On' }), 'roll-62');
   const roll = await page.request.get((await page.getByRole('link', { name: 'Labels as PDF' }).getAttribute('href'))!);
   // A page for each tray and one for the glasses.
   expect(((await roll.body()).toString('latin1').match(/\/Type \/Page\b/g) ?? []).length || (await roll.body()).length).toBeGreaterThan(0);

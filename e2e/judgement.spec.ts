@@ -1,4 +1,4 @@
-import { expect, newSheet, readable, saved, tell, test, typeLine } from './kitchen';
+import { choose, expect, newSheet, readable, saved, tell, test, typeLine } from './kitchen';
 import type { Page } from '@playwright/test';
 
 const figures = async (page: Page, id: string): Promise<void> => {
@@ -170,7 +170,7 @@ test('what if: a slider moves a line, the chart and the figure answer, and it ca
   await saved(page);
   await solve(page, id);
   const what = section(page, 'What if');
-  await what.getByLabel('Move').selectOption({ label: 'caster sugar' });
+  await choose(what.getByLabel('Move'), { label: 'caster sugar' });
   await expect(what.getByRole('img', { name: /Sweetness as caster sugar goes from 0 to 120 g/ })).toBeVisible();
   const before = readable(await what.getByRole('status').innerText());
   await what.getByRole('slider').focus();

@@ -1,4 +1,4 @@
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 /** A page that waits, after going somewhere or loading again, until it answers to keys: what is typed before is nobody's. */
 export const test = base.extend({
@@ -79,4 +79,12 @@ export async function copyOf(page: Page, sample: string, name: string): Promise<
   const { doc } = (await (await page.request.get(`/api/sheets/${sample}`)).json()) as { doc: Record<string, unknown> };
   const { id } = (await (await page.request.post('/api/sheets', { data: { doc: { ...doc, name } } })).json()) as { id: string };
   return id;
+}
+
+/** Opens a list and takes one of it. @param option its value, or its name. */
+export async function choose(field: Locator, option: string | { readonly label: string }): Promise<void> {
+  await field.click();
+  const list = field.page().getByRole('listbox');
+  await (typeof option === 'string' ? list.locator(`[data-value="${option}"]`) : list.getByRole('option', { name: option.label, exact: true })).click();
+  await expect(list).toHaveCount(0);
 }

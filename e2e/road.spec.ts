@@ -1,4 +1,4 @@
-import { expect, test, newSheet, readable, saved, tell, typeLine } from './kitchen';
+import { choose, expect, test, newSheet, readable, saved, tell, typeLine } from './kitchen';
 
 test('from a carton of cream to a logged batch', async ({ page }) => {
   await page.goto('/');
@@ -21,7 +21,7 @@ test('from a carton of cream to a logged batch', async ({ page }) => {
   await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('675 g cream 36 %');
   await page.getByRole('button', { name: 'Scale the sheet' }).click();
   const scale = page.getByRole('dialog', { name: 'Scale the sheet' });
-  await scale.getByLabel('Scale to').selectOption('on-hand');
+  await choose(scale.getByLabel('Scale to'), 'on-hand');
   await scale.getByRole('textbox', { name: 'On hand' }).fill('300 g');
   await expect(scale.getByText('4 portions', { exact: false })).toBeVisible();
   await scale.getByRole('button', { name: 'Scale the sheet' }).click();

@@ -1,12 +1,12 @@
 import type { Page } from '@playwright/test';
-import { expect, test, alive, newSheet, readable, saved, typeLine } from './kitchen';
+import { choose, expect, test, alive, newSheet, readable, saved, typeLine } from './kitchen';
 
 const FAMILY_SHEETS = ['bay-leaf-chantilly', 'malted-cheese-frosting', 'barley-tiramisu', 'pear-icebox', 'quince-syllabub', 'honey-semifreddo', 'prune-mousse', 'plum-cheesecake', 'hazelnut-nest', 'sesame-fig-pudding'];
 
 async function scaleTo(page: Page, way: string, text: string): Promise<void> {
   await page.getByRole('button', { name: 'Scale the sheet' }).click();
   const panel = page.getByRole('dialog', { name: 'Scale the sheet' });
-  await panel.getByLabel('Scale to').selectOption(way);
+  await choose(panel.getByLabel('Scale to'), way);
   await panel.getByRole('textbox').fill(text);
   await panel.getByRole('button', { name: 'Scale the sheet' }).click();
   await expect(panel).toHaveCount(0);
@@ -145,7 +145,7 @@ test('the larder: found in spite of spelling, entered from a carton, used, sent 
   await page.waitForURL(/larder\/new/);
   await alive(page);
   await page.getByLabel('Name', { exact: true }).fill('Harbour whipping cream');
-  await page.getByLabel('In the whisk bowl it counts as').selectOption('cream');
+  await choose(page.getByLabel('In the whisk bowl it counts as'), 'cream');
   for (const [label, value] of [['fat, g', '35'], ['carbohydrate, g', '3.2'], ['of which sugars, g', '4'], ['protein, g', '2.1']]) await page.getByLabel(label!, { exact: true }).fill(value!);
   await page.getByRole('button', { name: 'Work out the composition' }).click();
   await expect(page.getByText('Sugars 4\u00a0g are part of the carbohydrate', { exact: false })).toBeVisible();
@@ -178,7 +178,7 @@ test('the kitchen’s cups change every sheet; two tabs of the kitchen do not ov
   const other = await context.newPage();
   await other.goto('/larder/kitchen');
   await alive(other);
-  await page.getByLabel('Cups and spoons').selectOption('metric');
+  await choose(page.getByLabel('Cups and spoons'), 'metric');
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('saved');
   await other.getByLabel('Room', { exact: true }).first().fill('25');
   await expect(other.getByRole('status', { name: 'Saving' })).toContainText('Another screen changed the kitchen');
@@ -186,7 +186,7 @@ test('the kitchen’s cups change every sheet; two tabs of the kitchen do not ov
   await expect(page.locator('[data-line="1"]')).toContainText('252\u00a0g');
   await page.goto('/larder/kitchen');
   await alive(page);
-  await page.getByLabel('Cups and spoons').selectOption('us');
+  await choose(page.getByLabel('Cups and spoons'), 'us');
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('saved');
 });
 

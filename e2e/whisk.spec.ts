@@ -1,4 +1,4 @@
-import { expect, test, newSheet, readable, saved, typeLine, settled, startBatch } from './kitchen';
+import { choose, expect, test, newSheet, readable, saved, typeLine, settled, startBatch } from './kitchen';
 
 test.describe('warnings before the whisk is switched on', () => {
   test('too full: it climbs out, and splitting it mends that', async ({ page }) => {
@@ -28,7 +28,7 @@ test.describe('warnings before the whisk is switched on', () => {
     const id = await newSheet(page, 'Too little', '100 g cream 36 %');
     await page.goto(`/sheet/${id}/whisk`);
     await expect(page.getByText('the wires do not reach it', { exact: false })).toBeVisible();
-    await page.getByLabel('Mixer and bowl').selectOption('hand-mixer');
+    await choose(page.getByLabel('Mixer and bowl'), 'hand-mixer');
     await expect(page.getByText('Medium after', { exact: false })).toBeVisible();
     await expect(page.getByRole('list', { name: 'Warnings' })).toContainText('shallow');
     await expect(page.getByText('This one runs at its own speed.')).toBeVisible();

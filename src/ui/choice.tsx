@@ -1,6 +1,7 @@
 'use client';
 
 import { useId } from 'react';
+import { Select } from './kit/select';
 
 interface ChoiceProps<V extends string> {
   readonly label: string;
@@ -9,7 +10,7 @@ interface ChoiceProps<V extends string> {
   readonly onChange: (value: V) => void;
 }
 
-/** One of several, as a labelled list; the platform's own list works best with wet hands. */
+/** One of several, as a labelled list. */
 export function Choice<V extends string>({ label, value, options, onChange }: ChoiceProps<V>) {
   const id = useId();
   return (
@@ -17,13 +18,7 @@ export function Choice<V extends string>({ label, value, options, onChange }: Ch
       <label htmlFor={id} className="block text-[13.5px] text-ink-soft">
         {label}
       </label>
-      <select id={id} value={value} onChange={(e) => onChange(e.target.value as V)} className="field mt-0.5 w-full">
-        {options.map(([v, name]) => (
-          <option key={v} value={v}>
-            {name}
-          </option>
-        ))}
-      </select>
+      <Select id={id} value={value} options={options} onChange={onChange} className="field mt-0.5 w-full" />
     </div>
   );
 }

@@ -7,6 +7,7 @@ import type { Ingredient } from '../../core/composition/ingredient';
 import { plainNumber, showGrams, withUnit } from '../../core/figure';
 import { readLarderCsv } from '../../core/larder/larder-csv';
 import { matcherFor } from '../../core/measures/match';
+import { Select } from '../../ui/kit/select';
 
 /** More rows than this are drawn only when asked for. */
 const AT_ONCE = 120;
@@ -34,15 +35,7 @@ export function LarderDesk({ larder }: { readonly larder: readonly Ingredient[] 
         </label>
         <label>
           <span className="block text-[13.5px] text-ink-soft">Kind</span>
-          <select value={category} onChange={(e) => setCategory(e.target.value)} className="field mt-0.5">
-            <option value="all">all</option>
-            <option value="own">the kitchen’s own</option>
-            {categories.map((c) => (
-              <option key={c} value={c}>
-                {c}
-              </option>
-            ))}
-          </select>
+          <Select value={category} options={[['all', 'all'], ['own', 'the kitchen’s own'], ...categories.map((c) => [c, c] as const)]} onChange={setCategory} className="field mt-0.5 flex min-w-[170px]" />
         </label>
         <a href="/api/larder/file" download="larder.csv" className="btn">
           CSV file

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { showFactor, showGrams } from '../../core/figure';
 import { allowSound } from '../../ui/batch/call-sound';
+import { Select } from '../../ui/kit/select';
 import { freshUuid } from '../../ui/sheet/fresh-id';
 
 interface StartBatchProps {
@@ -58,14 +59,7 @@ export function StartBatch({ sheetId, portions, versions, steps }: StartBatchPro
         {versions.length > 1 && (
           <label className="text-[13.5px] text-ink-soft">
             Version
-            <select value={version} onChange={(e) => setVersion(Number(e.target.value))} className="field mt-0.5 block text-[16px]">
-              {versions.map((v) => (
-                <option key={v.number} value={v.number}>
-                  {v.number}
-                  {v.name ? `, ${v.name}` : ''}
-                </option>
-              ))}
-            </select>
+            <Select value={String(version)} options={versions.map((v) => [String(v.number), `${v.number}${v.name ? `, ${v.name}` : ''}`] as const)} onChange={(v) => setVersion(Number(v))} className="field mt-0.5 flex text-[16px]" />
           </label>
         )}
         <button type="button" className="btn btn-act min-h-14 px-7 text-[18px]" disabled={starting || !good} onClick={() => void start()}>

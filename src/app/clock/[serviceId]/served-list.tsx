@@ -8,6 +8,7 @@ import { showSpan } from '../../../core/timetable/says';
 import { dayClock } from '../../../core/timetable/clock-words';
 import type { Serving } from '../../../core/timetable/service-schema';
 import { Choice } from '../../../ui/choice';
+import { Select } from '../../../ui/kit/select';
 import { LocalMoment } from '../../../ui/local-moment';
 import { freshId } from '../../../ui/sheet/fresh-id';
 import { newServing } from '../new-service';
@@ -32,16 +33,7 @@ export function ServedList() {
       <label className="flex items-center gap-2 border-t border-steel pt-2">
         <Plus size={16} aria-hidden="true" className="shrink-0" />
         <span className="sr-only">Serve one more</span>
-        <select value="" onChange={(e) => add(e.target.value)} className="field w-full">
-          <option value="" disabled>
-            Serve one more…
-          </option>
-          {sheets.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}
-            </option>
-          ))}
-        </select>
+        <Select value="" placeholder="Serve one more…" options={sheets.map((s) => [s.id, s.name] as const)} onChange={add} className="field w-full" />
       </label>
     </section>
   );

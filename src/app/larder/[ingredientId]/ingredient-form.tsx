@@ -2,7 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import { useForm, useWatch, type FieldPath, type UseFormReturn } from 'react-hook-form';
+import { useController, useForm, useWatch, type FieldPath, type UseFormReturn } from 'react-hook-form';
+import { Select } from '../../../ui/kit/select';
 import { COMPONENTS, type Component } from '../../../core/composition/components';
 import { FLAGS, FOAM_ROLES, IngredientSchema, type Ingredient } from '../../../core/composition/ingredient';
 import { plainNumber } from '../../../core/figure';
@@ -138,20 +139,10 @@ export function IngredientForm({ ingredient, revision, removable }: { readonly i
           <input {...register('aliases')} className="field w-full" />
         </Field>
         <Field label="Kind">
-          <select {...register('category')} className="field w-full">
-            {CATEGORIES.map((c) => (
-              <option key={c}>{c}</option>
-            ))}
-          </select>
+          <PickField form={form} name="category" options={CATEGORIES.map((c) => [c, c] as const)} />
         </Field>
         <Field label="In the whisk bowl it counts as">
-          <select {...register('foamRole')} className="field w-full">
-            {FOAM_ROLES.map((r) => (
-              <option key={r} value={r}>
-                {r === 'none' ? 'nothing of these' : r.replace('-', ' ')}
-              </option>
-            ))}
-          </select>
+          <PickField form={form} name="foamRole" options={FOAM_ROLES.map((r) => [r, r === 'none' ? 'nothing of these' : r.replace('-', ' ')] as const)} />
         </Field>
       </div>
       <FromLabel form={form} onInferred={setInferred} />
@@ -234,6 +225,12 @@ function Field({ label, fault, children }: { readonly label: string; readonly fa
   );
 }
 
+/** One of several, as a field of the form. */
+function PickField<V extends string>({ form, name, options }: { readonly form: Form; readonly name: FieldPath<Values>; readonly options: readonly (readonly [V, string])[] }) {
+  const { field } = useController({ control: form.control, name });
+  return <Select value={String(field.value) as V} options={options} onChange={field.onChange} className="field w-full" />;
+}
+
 /** The nutrition table of a carton, turned into a composition; what it does not say is worked out and marked. */
 function FromLabel({ form, onInferred }: { readonly form: Form; readonly onInferred: (inferred: readonly Component[]) => void }) {
   const [fault, setFault] = useState<string | null>(null);
@@ -252,13 +249,7 @@ function FromLabel({ form, onInferred }: { readonly form: Form; readonly onInfer
       <h2 className="text-[17px]">From the carton’s label, per 100&nbsp;g</h2>
       <div className="mt-1 grid grid-cols-2 items-end gap-x-4 gap-y-3 sm:grid-cols-4">
         <Field label="What it is">
-          <select {...register('labelKind')} className="field w-full">
-            {LABEL_KINDS.map((k) => (
-              <option key={k} value={k}>
-                {LABEL_KIND_NAMES[k]}
-              </option>
-            ))}
-          </select>
+          <PickField form={form} name="labelKind" options={LABEL_KINDS.map((k) => [k, LABEL_KIND_NAMES[k]] as const)} />
         </Field>
         {LABEL_FIELDS.map((f) => (
           <Field key={f} label={LABEL_WORDS[f]}>

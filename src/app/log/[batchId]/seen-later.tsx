@@ -6,6 +6,7 @@ import { Camera } from 'lucide-react';
 import { showHours } from '../../../core/figure';
 import { readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/batch/observation';
 import { ClockTime } from '../../../ui/clock-time';
+import { Select } from '../../../ui/kit/select';
 import { useKept } from '../../../ui/use-kept';
 import { observationWords } from '../observation-words';
 
@@ -74,13 +75,7 @@ export function SeenLater({ batchId, endedAt, seen }: { readonly batchId: string
       >
         <label className="text-[13.5px] text-ink-soft">
           Seen
-          <select value={kind} onChange={(e) => setKind(e.target.value as ObservationKind)} className="field mt-0.5 block">
-            {KINDS.map(([key, name]) => (
-              <option key={key} value={key}>
-                {name}
-              </option>
-            ))}
-          </select>
+          <Select value={kind} options={KINDS} onChange={setKind} className="field mt-0.5 flex min-w-[150px]" />
         </label>
         {numbered && (
           <label className="text-[13.5px] text-ink-soft">
@@ -91,11 +86,7 @@ export function SeenLater({ batchId, endedAt, seen }: { readonly batchId: string
         {kind === 'slice' && (
           <label className="text-[13.5px] text-ink-soft">
             It
-            <select value={slice} onChange={(e) => setSlice(e.target.value)} className="field mt-0.5 block">
-              {SLICE_WORDS.map((w) => (
-                <option key={w}>{w}</option>
-              ))}
-            </select>
+            <Select value={slice} options={SLICE_WORDS.map((w) => [w, w] as const)} onChange={setSlice} className="field mt-0.5 flex min-w-[120px]" />
           </label>
         )}
         <label className="min-w-0 flex-1 basis-40 text-[13.5px] text-ink-soft">

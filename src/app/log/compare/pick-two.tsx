@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { Select } from '../../../ui/kit/select';
 
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
@@ -18,13 +19,7 @@ export function PickTwo({ a, b, sheet, batches }: { readonly a: string; readonly
   const pick = (label: string, value: string, onChange: (id: string) => void) => (
     <label className="text-[13.5px] text-ink-soft">
       {label}
-      <select value={value} onChange={(e) => onChange(e.target.value)} className="field mt-0.5 block max-w-full">
-        {batches.map((x) => (
-          <option key={x.id} value={x.id}>
-            {x.name}, {DATE.format(x.at)}
-          </option>
-        ))}
-      </select>
+      <Select value={value} options={batches.map((x) => [x.id, `${x.name}, ${DATE.format(x.at)}`] as const)} onChange={onChange} className="field mt-0.5 flex max-w-full" />
     </label>
   );
   return (

@@ -9,6 +9,7 @@ import { sheetStepKey } from '../../../core/batch/bowlfuls';
 import { inSentence, plainNumber, showFactor, withUnit } from '../../../core/figure';
 import { READING_FORMS } from '../../../core/batch/readings';
 import { allowSound } from '../../../ui/batch/call-sound';
+import { Select } from '../../../ui/kit/select';
 import { makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
 import { makeTemperatureLog, type Sample } from '../../../ui/batch/temperature-log';
 import { thisTablet } from '../../../ui/batch/tablet';
@@ -154,13 +155,7 @@ function Finish({ places, says, onFinish }: { readonly places: PassDeskProps['pl
   return (
     <div className="flex min-h-[76px] items-stretch bg-yolk text-ink">
       {places.length > 0 && (
-        <select aria-label="Where it went" value={placeId} onChange={(e) => setPlaceId(e.target.value)} className="min-w-0 max-w-[45%] bg-transparent px-3 text-[17px] max-sm:max-w-[40%]">
-          {places.map((p) => (
-            <option key={p.id} value={p.id}>
-              {p.name}
-            </option>
-          ))}
-        </select>
+        <Select label="Where it went" value={placeId} options={places.map((p) => [p.id, p.name] as const)} onChange={setPlaceId} className="min-w-0 max-w-[45%] px-3 text-[17px] max-sm:max-w-[40%]" />
       )}
       <button type="button" className="flex flex-1 items-center justify-center gap-3 text-[22px] font-[650]" onClick={() => onFinish(placeId || null)}>
         <Check aria-hidden="true" className="max-sm:hidden" /> {says}

@@ -7,6 +7,7 @@ import type { SheetAnalysis } from '../../../../core/analysis/analysed';
 import { changesOf, goalChoices, movableLines, sheetProblem, startsLocked, usualBounds, type GoalChoice, type LineBounds, type LineChange, type SheetGoal } from '../../../../core/rewrite/balance';
 import { setLineText } from '../../../../core/editing/edits';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
+import { Select } from '../../../../ui/kit/select';
 import { TrackRuler } from '../../../../ui/track';
 import { useCalculator } from '../../../../workers/use-calculator';
 
@@ -100,13 +101,7 @@ function Wishes({ choices, wishes, onWishes }: { readonly choices: readonly Goal
                   <span className="text-ink-soft">to</span>
                   <input aria-label={`${c.name}, to`} inputMode="decimal" value={w.high} onChange={(e) => set(c.key, { high: e.target.value })} className="field fig w-20 text-right" />
                   <span className="text-ink-soft">{c.unit}</span>
-                  <select aria-label={`${c.name}, weight`} value={w.weight} onChange={(e) => set(c.key, { weight: Number(e.target.value) })} className="field">
-                    {WEIGHTS.map(([v, name]) => (
-                      <option key={v} value={v}>
-                        {name}
-                      </option>
-                    ))}
-                  </select>
+                  <Select label={`${c.name}, weight`} value={String(w.weight)} options={WEIGHTS.map(([v, name]) => [String(v), name] as const)} onChange={(v) => set(c.key, { weight: Number(v) })} />
                 </div>
               )}
             </li>
