@@ -47,3 +47,32 @@ export function isotherm(f: SectionField, value: number): readonly Stretch[] {
   }
   return out;
 }
+
+/** Half width at a height, mm, between the rows as a straight wall. */
+function halfAt({ halfMm, upMm }: SectionField, row: number, share: number): number {
+  const next = Math.min(row + 1, upMm.length - 1);
+  return halfMm[row]! + (halfMm[next]! - halfMm[row]!) * share;
+}
+
+/**
+ * The field at a point of the section, between the middles of its cells in straight lines both ways; beyond the outermost middles it is as
+ * there. A linear field comes back exactly between the middles.
+ * @param xMm from the middle, either side, mm.
+ * @param zMm from the foot, mm.
+ */
+export function valueAt(field: SectionField, xMm: number, zMm: number): number {
+  const { across, up, upMm, value } = field;
+  let row = 0;
+  while (row < up - 2 && upMm[row + 1]! < zMm) row++;
+  const next = Math.min(row + 1, up - 1);
+  const height = upMm[next]! - upMm[row]!;
+  const v = height > 0 ? Math.max(0, Math.min(1, (zMm - upMm[row]!) / height)) : 0;
+  const half = halfAt(field, row, v);
+  // Mirrored about the middle: left of the innermost middle it is as there.
+  const place = Math.max(0, Math.min(across - 1, half > 0 ? (Math.abs(xMm) / half) * across - 0.5 : 0));
+  const column = Math.min(Math.floor(place), Math.max(0, across - 2));
+  const u = place - column;
+  const beside = Math.min(column + 1, across - 1);
+  const line = (j: number): number => value[column + across * j]! * (1 - u) + value[beside + across * j]! * u;
+  return line(row) * (1 - v) + line(next) * v;
+}

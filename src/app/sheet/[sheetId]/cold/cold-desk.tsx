@@ -17,7 +17,7 @@ import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
 import { useCold } from '../../../../workers/use-cold';
 import { ColdPages } from '../../../cold/cold-pages';
 import { Happenings } from './happenings';
-import { SectionFieldView, type Shown } from './section-field';
+import { FieldLegend, SectionFieldView, type Shown } from './section-field';
 import { SetupForm } from './setup-form';
 import { Sooner } from './sooner';
 import { Tempering } from './tempering';
@@ -113,6 +113,7 @@ function Run({ view }: { readonly view: ColdView }) {
         <div className="h-[min(36vh,300px)]">
           <SectionFieldView view={view} frame={frame} shown={view.freezing ? shown : 'temperature'} says={`Section after ${showHours(hour)}: core ${at(curves.core)}, edge ${at(curves.edge)}`} />
         </div>
+        <div className="grid content-start gap-2">
         <dl className="grid grid-cols-2 content-start gap-x-8 gap-y-1.5 text-[15px] sm:grid-cols-1">
           {(
             [
@@ -129,6 +130,8 @@ function Run({ view }: { readonly view: ColdView }) {
             </div>
           ))}
         </dl>
+        <FieldLegend view={view} shown={view.freezing ? shown : 'temperature'} />
+        </div>
       </div>
       <div className="mt-2 flex items-center gap-3">
         <button type="button" className="btn w-10 px-0" aria-label={playing ? 'Stop' : 'Play'} onClick={() => {
