@@ -192,6 +192,27 @@ describe('as cooks write it', () => {
   });
 });
 
+describe('four more, told by others', () => {
+  it('“pour the hot milk over” is onto the yolks in hand, however the milk came to be hot; a caramel that is made is a bowl of its own', () => {
+    const r = read('Floating islands, for 4', '500 ml whole milk, 1 vanilla pod, 5 egg yolks, 120 g sugar', '4 egg whites, a pinch of salt, 80 g sugar', 'Caramel: 100 g sugar, 2 tbsp water', '', 'Infuse the milk with the split vanilla pod over a low heat. Whisk the yolks with the 120 g sugar until pale. Pour the hot milk over, return to the pan and cook to 83C. Strain and chill.', 'Whisk the whites with the salt, then add the 80 g sugar bit by bit to firm peaks. Poach spoonfuls in simmering water for 2 minutes each side; drain.', 'Float the islands on the custard. Make a dry caramel with the sugar and water and drizzle over.');
+    expect(bowls(r).map((b) => b.split(':')[1])).toEqual([' egg-yolk 85, milk-whole 517, sugar-caster 120, vanilla-pod 3', ' egg-white 132, salt 0, sugar-caster 80', ' sugar-caster 100, water 30']);
+    expect(r.parts.map((p) => p.name)).toEqual(['Custard', 'Whites', 'Caramel']);
+    expect(r.portions).toEqual({ low: 4, high: 4 });
+  });
+  it('“reduce to 120 °C” with a shell in the oven is the oven: no boiled sugar, no Italian meringue; no figure takes another’s', () => {
+    const r = read('Pavlova', 'For 1 large (10 people)', '6 egg whites', '330 g caster sugar', '', 'Preheat to 150°C. Beat whites until soft peaks, gradually add the sugar. Pile onto a tray. Put in oven, reduce to 120°C, bake 1 hr 30 min, cool in the oven with door ajar.');
+    expect(r.parts.map((p) => [p.kind, p.ways])).toEqual([['meringue', { whites: 'french' }]]);
+    expect(works(r).slice(-4)).toEqual(['bake', 'hands 120 oven', 'bake 90–90', 'wait']);
+    expect(r.unread).toEqual([]);
+    expect(r.portions).toEqual({ low: 10, high: 10 });
+  });
+  it('a pudding with whipped topping is a filling; cocoa, sugar, milk and butter boiled are a glaze', () => {
+    const r = read('Eclair cake', '2 (3.4 oz) packages instant vanilla pudding mix', '3 1/2 cups milk', '1 (8 oz) tub whipped topping, thawed', 'Frosting:', '1/3 cup cocoa', '1 cup sugar', '1/4 cup milk', '1 stick butter', '', 'Beat pudding mix and milk for 2 minutes. Fold in whipped topping. Bring cocoa, sugar and milk to a boil for 1 minute, remove from heat, stir in butter and pour over top.');
+    expect(r.parts.map((p) => p.kind)).toEqual(['set-filling', 'topping']);
+  });
+  it('a title says how many behind a dash', () => expect(read('raspberry cranachan - 6 glasses', '500 g raspberries', '568ml double cream', '', 'Whip the cream. Layer up in glasses.').portions).toEqual({ low: 6, high: 6 }));
+});
+
 describe('heat and times', () => {
   it.each([
     ['Bake 1 hour 15 minutes.', 'bake 75–75'],

@@ -20,6 +20,7 @@ const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
 /** A bake is no cooler, °C. */
 const OVEN_FROM_C = 90;
+const HOT_MILK = /\b(?:hot|boiling|scalded|steaming|warm) (?:\w+ )?(?:milk|cream|infusion)\b/i;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
 const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) )?(?:whipped|beaten)\b/i;
 
@@ -83,10 +84,13 @@ function heard(fc: FlowClause, index: number): Heard {
 function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   const { fc, c, verb } = h;
   const destAt = destinationOf(c, items);
+  // 'The hot milk' is hot, however it came to be.
+  if (HOT_MILK.test(c.text)) for (const x of items) if (x.kind === 'bowl' && w.holds(w.bowls[x.bowl]!, 'milk', 'cream') && !w.bowls[x.bowl]!.air) w.bowls[x.bowl]!.heated = true;
   const work = workedOn(w, h, items, destAt);
   const said = temperaturesIn(c.text, w.fahrenheit)[0] ?? null;
   // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
-  const temperature: SaidTemperature | null = said && work === 'bake' && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
+  const inOven = work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|lower|decrease|increase|raise|set)$/.test(verb));
+  const temperature: SaidTemperature | null = said && inOven && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
   const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
   const at = w.steps.length;
   w.steps.push(step);

@@ -49,10 +49,14 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   if (has('fruit') && (b.heated || b.sieved || has('gelatin') || grams('sugar') > 0)) return 'fruit-base';
   if (has('fruit')) return b.placed === 'no' ? 'fruit-base' : 'topping';
   if (has('cream') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
+  // A pudding that some whipped topping lightens.
+  if (has('cream') && !b.heated && !b.air && grams('milk') > grams('cream')) return 'set-filling';
   if (has('cream')) return b.heated ? (has('gelatin', 'setter', 'starch') ? 'set-filling' : 'whipped-cream') : 'whipped-cream';
   if (has('milk') && has('starch')) return 'custard';
   if (has('biscuit')) return b.pressed ? 'pressed-base' : 'biscuit-layer';
   if (has('gelatin', 'setter') && has('liquid', 'sour', 'drink')) return 'fruit-base';
+  // Cocoa, sugar, milk and butter boiled: a glaze.
+  if (has('milk') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
   if (has('milk')) return b.heated || has('gelatin') ? 'custard' : flow.bowls.some((x) => x.place === 'layer') ? 'soak' : 'set-filling';
   if (has('drink') || (has('liquid') && !has('butter'))) return has('sugar') && b.heated && grams('sugar') > 2 * (grams('liquid') + grams('drink')) ? 'topping' : 'soak';
   if (has('butter') && has('sugar') && b.air) return 'buttercream';

@@ -130,6 +130,8 @@ function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly l
 /** A word for something that the work made. */
 function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share }: Named, name: string): void {
   if (prev && prev.to === m.from && prev.sense.kind === 'line') return;
+  // 'Make a caramel with …': it is made now.
+  if (h.verb === 'make' && m.from <= h.c.at + 4) return;
   const bowl = productNamed(w, name, h.fc);
   if (bowl) meant.bowl(bowl, m.from, share);
 }

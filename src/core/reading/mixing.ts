@@ -81,7 +81,7 @@ function cameTogether(w: Worktop, { step, h, items }: Job): { readonly into: Bow
 }
 
 /** 'Pour the milk on': onto what is in hand, which is not named. */
-export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}on(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring))/i.test(h.after);
+export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring))/i.test(h.after);
 
 /** 'Mix them with', 'add to it': into what is in hand. */
 function withIt({ h, lines }: Job): boolean {
@@ -131,7 +131,7 @@ function startedOrNew(w: Worktop, { step, at, h, lines }: Job): Bowl {
   const mine = w.here();
   const separate = SEPARATE.test(h.c.text) || NEW_BOWL.test(h.c.text);
   const seasoning = lines.every((x) => ['sugar', 'flavour', 'salt', 'acid', 'sour', 'starch', 'setter'].includes(w.lines[x.line]!.role!));
-  const starts = mine && mine.placed === 'no' && !separate && seasoning && !mine.heated && at - mine.lastStep <= 2 && w.sameBlock(mine, lines.map((x) => x.line)) && step.work !== 'heat';
+  const starts = mine && mine.placed === 'no' && !separate && seasoning && !mine.heated && at - mine.lastStep <= 2 && w.sameBlock(mine, lines.map((x) => x.line)) && step.work !== 'heat' && step.verb !== 'make';
   return starts ? mine : w.make(h.fc.section ?? w.lines[lines[0]!.line]!.under);
 }
 

@@ -202,7 +202,8 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (i === 0 && isTitle(r, next, listed)) {
       push('title', text.replace(/[:.]$/, ''));
       // A list that begins at once stands under its own name, where others have one too.
-      if (next && !next.blankBefore && looksLikeLine(next.text) && !YIELD.test(next.text) && (looksLikeMeasured(next.text) || isIngredient(splitLine(next.text).name)) && rows.some((x, j) => j > 1 && x.blankBefore && isPartHeading(x, rows[j + 1], isIngredient))) {
+      // What says how many it serves is the name of the whole.
+      if (next && !next.blankBefore && !/\b(?:for|serves|makes)\s+\d/i.test(text) && looksLikeLine(next.text) && !YIELD.test(next.text) && (looksLikeMeasured(next.text) || isIngredient(splitLine(next.text).name)) && rows.some((x, j) => j > 1 && x.blankBefore && isPartHeading(x, rows[j + 1], isIngredient))) {
         part = partName(text);
         push('part', part);
       }

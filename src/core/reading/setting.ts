@@ -25,7 +25,7 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\b(?:makes?|for)\\s*:?\\s*(?:about\\s*)?${UPTO}\\s*(?:\\)|[.!]|$)`, 'i'),
   new RegExp(`(?:^|[.!]\\s+)${UPTO}\\s+(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups)\\s*[.!]?\\s*$`, 'im'),
   new RegExp(`\\s[—–-]\\s*${UPTO}\\s*$`, 'i'),
-  new RegExp(`[,(/|–—]\\s*${UPTO}\\s+(?:\\w+[- ]){0,1}?${PIECES}\\b`, 'i'),
+  new RegExp(`(?:[,(/|–—]|\\s-)\\s*${UPTO}\\s+(?:\\w+[- ]){0,1}?${PIECES}\\b`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
 ];
 

@@ -18,7 +18,7 @@ const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['wait', 'stand', 'cool rest leave let sit wait allow ripen'],
   ['chill', 'refrigerate fridge', 'chill'],
   ['freeze', 'freeze', ''],
-  ['fill', 'pour spoon spread pipe cast deposit ladle assemble arrange alternate scoop dollop sandwich distribute smear transfer tip pile heap mound', 'layer fill lay place set put build level smooth repeat divide portion'],
+  ['fill', 'pour spoon spread pipe cast deposit ladle assemble arrange alternate scoop dollop sandwich distribute smear transfer tip pile heap mound float', 'layer fill lay place set put build level smooth repeat divide portion'],
   ['finish', 'garnish decorate unmould unmold unclip invert demould demold', 'top crown dust finish glaze turn release slide ice frost'],
   ['serve', 'serve enjoy eat', ''],
   ['hands', 'mix stir combine sweeten season flavour measure weigh chop dice mince grate zest squeeze juice sift sieve strain drain crush crumble bash peel core hull pit wash rinse dry-off pat separate wrap unwrap crack discard add incorporate sprinkle scatter drizzle strew stream preheat grease oil roll trim toss swirl tilt remove take scrape tap press squash tamp push rub work gather bind dissolve store lift loosen-edge shave check taste repeat-as prepare get grab pick keep reserve save hold-back snip tear bang knock whiz run switch lower raise start begin stop continue increase decrease adjust return bring-together give ease butterfly hang tie secure insert attach fit count mark trace draw draw-circles', 'cut slice break pass halve quarter line cover set-aside dry reserve-some dot use make flatten double split form shape open close break-up'],

@@ -106,6 +106,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'reduce':
     case 'decrease':
     case 'lower':
+      // 'Put it in the oven, reduce to 120 °C': the oven, not the mix.
+      if (on.baking && /°|\b\d{2,3} ?[CF]\b|\bgas\b|\bheat\b/i.test(text)) return timesIn(text).length > 0 ? 'bake' : 'hands';
       return /\bspeed\b|\bmixer\b|\bheat\b|\boven\b/i.test(text) ? (OVEN.test(text) && timesIn(text).length > 0 ? 'bake' : 'hands') : verb === 'reduce' ? 'heat' : 'hands';
     case 'cook':
       return OVEN.test(text) ? 'bake' : 'heat';
