@@ -1,3 +1,4 @@
+import { singular } from './singular';
 import MiniSearch from 'minisearch';
 import type { Ingredient } from '../composition/ingredient';
 import type { WrittenLine } from './written';
@@ -84,16 +85,6 @@ const NEIGHBOURS: Readonly<Record<string, readonly string[]>> = {
   cookie: ['biscuit', 'wafer', 'thin'],
   treacle: ['syrup'],
   molasses: ['treacle'],
-};
-
-/** A word in the singular: eggs, leaves, raspberries, cherries. */
-const singular = (word: string): string => {
-  if (word.length <= 3) return word;
-  if (word === 'leaves') return 'leaf';
-  if (/[^aeiou]ies$/.test(word)) return `${word.slice(0, -3)}y`;
-  if (/(ss|us|is|as)$/.test(word)) return word;
-  if (/(sh|ch|x|z)es$/.test(word)) return word.slice(0, -2);
-  return word.endsWith('s') ? word.slice(0, -1) : word;
 };
 
 const spelled = (word: string): string => {

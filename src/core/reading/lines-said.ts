@@ -2,7 +2,7 @@ import { splitLine } from '../measures/line';
 import { amountsIn, type SaidAmount } from './amounts';
 import { draftLine, ingredientOf, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import type { Mention } from './mentions';
-import { choose } from './meant';
+import { choose } from './choose';
 import { SORTS } from './sorts';
 import { ALL, type FlowClause, type Heard, type Share, type Worktop } from './worktop';
 import { keyOf } from './words';

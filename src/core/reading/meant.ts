@@ -1,12 +1,12 @@
 import type { Ingredient } from '../composition/ingredient';
 import type { Role } from '../larder/role';
 import type { Bowl } from './bowls';
+import { choose } from './choose';
 import type { Clause } from './clauses';
 import { draftLine, type DraftLine } from './lines';
 import { split, type SaidLines } from './lines-said';
 import type { Mention } from './mentions';
 import { productNamed } from './products';
-import { sameHeading } from './rows';
 import { keyOf } from './words';
 import { ALL, type FlowClause, type Heard, type Item, type ListLabel, type Share, type Worktop } from './worktop';
 
@@ -157,33 +157,6 @@ function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share }: Named, ingre
   meant.line(i, m.from);
 }
 
-/** The one of several lines that is meant: of this section, not yet used, in the bowl in hand. */
-export const choose = (w: Worktop, all: readonly { line: number; strength: number }[], c: FlowClause, additive: boolean): number | null => {
-  const top = Math.max(...all.map((x) => x.strength));
-  let left = all.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
-  const wide = all.map((x) => x.line);
-  // 'Dissolve the squeezed gelatine': what was soaked before one that is still dry.
-  const dry = /^(?:soak|bloom|sprinkle|hydrate|soften)$/.test(c.clause.verb?.base ?? '');
-  const soaked = !dry && left.length > 1 && left.every((i) => w.lines[i]!.role === 'gelatin') ? left.find((i) => !w.fresh(i) && w.waits(w.bowls[w.root(w.bowlOf[i]!)]!)) : undefined;
-  if (soaked !== undefined) return soaked;
-  // What is for the top waits until the end.
-  if (!w.chilled && left.length > 1 && left.some((i) => !forTop(w.lines[i]!))) left = left.filter((i) => !forTop(w.lines[i]!));
-  const under = (list: readonly number[]): number[] => list.filter((i) => sameHeading(w.lines[i]!.under, c.section));
-  if (c.section !== null && under(left).length > 0) left = under(left);
-  else if (c.section !== null && under(wide).length > 0 && top < 3) left = under(wide);
-  if (left.length > 1) {
-    const bowl = w.here();
-    const mine = bowl && additive ? left.filter((i) => (bowl.heading !== null && w.lines[i]!.under === bowl.heading) || [...bowl.lines].some((j) => w.lines[j]!.block === w.lines[i]!.block)) : [];
-    const freshOnes = (mine.length > 0 ? mine : left).filter(w.fresh);
-    if (freshOnes.length > 0) left = freshOnes;
-    else if (left.some(w.fresh)) left = left.filter(w.fresh);
-    else if (mine.length > 0) left = mine;
-    else if (bowl && left.some((i) => bowl.lines.has(i))) left = left.filter((i) => bowl.lines.has(i));
-    else left = [...left].sort((a, b) => (w.stepOf[b] ?? -1) - (w.stepOf[a] ?? -1));
-  }
-  return left[0] ?? null;
-};
-
 /** The mentions of a clause with the letters that lists are called by. */
 export const withLabels = (w: Worktop, named: readonly Mention[], c: Clause): readonly Mention[] => {
   if (w.labels.size < 2) return named;
@@ -219,9 +192,6 @@ const REST = /\b(?:remaining|rest of|remainder of|other half of|what(?:'s| is) l
 
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);
-/** Meant for the top, by its heading or its own words. */
-const forTop = (l: DraftLine): boolean => /\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(`${l.under ?? ''} ${l.written}`);
-
 /** Shares as they are said. */
 export const FRACTIONS: readonly (readonly [RegExp, number])[] = [
   [/three[- ]quarters|most|¾|3\/4/i, 0.75],

@@ -19,7 +19,8 @@ import { IN_GRAMS, rowsOf, sameHeading, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
 import { LAYING, stageIn } from './work';
-import { keyOf, singular } from './words';
+import { keyOf } from './words';
+import { singular } from '../measures/singular';
 
 /** What reading needs of a kitchen. */
 export interface ReadContext {

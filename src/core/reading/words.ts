@@ -1,3 +1,5 @@
+import { singular } from '../measures/singular';
+
 /** Words of a recipe brought to one spelling, so that what is looked for is found however it is written. */
 
 /** What hurried cooks write for a word. */
@@ -7,17 +9,6 @@ const SHORT: Readonly<Record<string, string>> = {
   powdered: 'icing', confectioner: 'icing', confectioners: 'icing', superfine: 'caster', castor: 'caster', cornflour: 'corn-starch', cornstarch: 'corn-starch', bisc: 'biscuit', biscs: 'biscuit', cookie: 'biscuit', cookies: 'biscuit', cracker: 'biscuit', crackers: 'biscuit', thru: 'through', til: 'until', till: 'until', "'til": 'until', refrig: 'refrigerate', fridge: 'fridge', refrigerator: 'fridge', icebox: 'fridge',
   ladyfingers: 'ladyfinger', fingers: 'finger', whites: 'white', yolks: 'yolk', creamcheese: 'cream-cheese', raspb: 'raspberry', rasps: 'raspberry', strawbs: 'strawberry', liqueur: 'liqueur', mixt: 'mixture', mix: 'mix',
 };
-
-/** A word in the singular: eggs, leaves, raspberries, cherries. */
-export function singular(word: string): string {
-  if (word.length <= 3) return word;
-  if (word === 'leaves') return 'leaf';
-  if (word === 'halves') return 'half';
-  if (/[^aeiou]ies$/.test(word)) return `${word.slice(0, -3)}y`;
-  if (/(ss|us|is|as|'s)$/.test(word)) return word;
-  if (/(sh|ch|x|z)es$/.test(word)) return word.slice(0, -2);
-  return word.endsWith('s') ? word.slice(0, -1) : word;
-}
 
 /** A word of a text, where it stands, in its one spelling. */
 export interface Word {
