@@ -11,7 +11,7 @@ export function NextThing({ next, others, empty }: { readonly next: Next | null;
             empty ? 'No sheets yet.' : 'Nothing is due.'
           ) : (
             <>
-              {next.when.replace(/^(In|At) /, '') === next.when ? <b className="font-[650]">{next.when}</b> : <>{next.when.slice(0, 3)}<b className="font-[650]">{next.when.slice(3)}</b></>}: {next.what}.
+              <b className="font-[650]">{next.when}</b>: {next.what}.
             </>
           )}
         </p>

@@ -30,9 +30,10 @@ export function SheetMenu({ id, name, folder, folders, archived }: SheetMenuProp
     if (await place(to)) say(says, () => void place(back));
   };
   const copy = async (): Promise<void> => {
-    const there = (await (await fetch(`/api/sheets/${id}`)).json()) as { readonly doc: { readonly name: string } };
-    const made = await fetch('/api/sheets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ doc: { ...there.doc, name: `${there.doc.name}, copy`.slice(0, 120) } }) });
-    if (!made.ok) return say('The server did not take it: nothing was copied.');
+    const there = await fetch(`/api/sheets/${id}`).catch(() => null);
+    const doc = there?.ok ? ((await there.json()) as { readonly doc: { readonly name: string } }).doc : null;
+    const made = doc && (await fetch('/api/sheets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ doc: { ...doc, name: `${doc.name}, copy`.slice(0, 120) } }) }).catch(() => null));
+    if (!made?.ok) return say('The server did not take it: nothing was copied.');
     router.push(`/sheet/${((await made.json()) as { id: string }).id}/bench`);
   };
   return (

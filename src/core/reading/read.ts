@@ -13,14 +13,13 @@ import { flowOf } from './flow';
 import type { Flow, FlowClause, ListLabel } from './worktop';
 import { feedsIn, headedFlow, type ListedFeed } from './headed';
 import { kindOf, waysOf } from './kinds';
+import { lostRows } from './lost';
 import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
-import { SORTS } from './sorts';
 import { IN_GRAMS, rowsOf, sameHeading, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
 import { LAYING, stageIn } from './work';
 import { keyOf } from './words';
-import { singular } from '../measures/singular';
 
 /** What reading needs of a kitchen. */
 export interface ReadContext {
@@ -279,7 +278,9 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
     unread: [...new Set(unread)],
     doubts: doubtsOf(lines, flow),
   };
-  return { ...reading, unread: [...reading.unread, ...lostWords(text, reading, context.larder, reading.portions === null ? [] : rows.filter((r) => r.kind === 'yield').map((r) => HOW_MANY.exec(r.text)?.[1] ?? ''))] };
+  const served = reading.portions === null ? [] : [`${reading.portions.low} ${reading.portions.high}`, ...rows.filter((r) => r.kind === 'yield').map((r) => HOW_MANY.exec(r.text)?.[1] ?? '')];
+  const understood = [reading.title, ...reading.lines.map((l) => l.draft.written), ...reading.parts.flatMap((p) => [p.name, ...p.feeds.map((f) => f.text)]), ...reading.steps.map((x) => x.text), ...reading.unread, ...served];
+  return { ...reading, unread: [...reading.unread, ...lostRows(text, understood, context.larder)] };
 }
 
 /** What hands do to a dessert that is built: it waits for that, as if something were laid on it. */
@@ -411,41 +412,5 @@ function doubtsOf(lines: readonly ReadLine[], flow: Flow): readonly Doubt[] {
   return out;
 }
 
-const wordsOfLarder = new WeakMap<ReadonlyMap<string, Ingredient>, ReadonlySet<string>>();
-/** Every word that names something of a larder. */
-function larderWords(larder: ReadonlyMap<string, Ingredient>): ReadonlySet<string> {
-  const known = wordsOfLarder.get(larder);
-  if (known) return known;
-  const words = new Set([...larder.values()].flatMap((i) => `${i.name} ${i.aliases.join(' ')}`.toLowerCase().match(/[\p{L}]{3,}/gu) ?? []).map(singular).filter((w) => !SORTS.has(w)));
-  wordsOfLarder.set(larder, words);
-  return words;
-}
-
 /** The number that such a row begins with: 'For 1 large (10 people)', 'Serves 8-10'. */
 const HOW_MANY = /^\W*(?:serves?|makes?|yields?|feeds|servings?|portions?|enough for|for)\D{0,14}(\d{1,4}(?:\s*[-–]\s*\d{1,4})?)/i;
-
-/** Rows of which a figure or a name stands nowhere in what was understood: they stay as text. @param yields what rows say of how many it serves. */
-function lostWords(text: string, r: Reading, larder: ReadonlyMap<string, Ingredient>, yields: readonly string[]): readonly string[] {
-  const names = larderWords(larder);
-  const kept = new Map<string, number>();
-  const count = (words: string): readonly string[] => (words.toLowerCase().match(/[\p{L}\d½¼¾⅓⅔][\p{L}\p{M}\d.,/½¼¾⅓⅔%'’-]*/gu) ?? []).map((w) => w.replace(/[.,/'’-]+$/, ''));
-  for (const w of count([...r.lines.map((l) => l.draft.written), ...r.parts.flatMap((p) => p.feeds.map((f) => f.text)), ...r.steps.map((s) => s.text), r.title, ...r.parts.map((p) => p.name), ...r.unread, ...yields, r.portions ? `${r.portions.low} ${r.portions.high}` : ''].join('\n'))) kept.set(w, (kept.get(w) ?? 0) + 1);
-  const lost: (readonly [number, string])[] = [];
-  // Long rows first: a short one that says a figure of no step does not take it from the sentence that does.
-  const inTurn = [...text.split(/\r\n|\r|\n/).entries()].sort(([, a], [, b]) => b.length - a.length);
-  for (const [at, row] of inTurn) {
-    let missing = false;
-    const taken: string[] = [];
-    for (const w of count(row.replace(/^\s*(?:[-•*▢–]\s*)?(?:step\s*)?[a-z]?\d{1,2}[.):]\s+(?=\D)/i, ''))) {
-      const left = kept.get(w) ?? 0;
-      kept.set(w, left - 1);
-      taken.push(w);
-      if (left <= 0 && (/\d|[½¼¾⅓⅔]/.test(w) || names.has(singular(w)))) missing = true;
-    }
-    if (!missing) continue;
-    lost.push([at, row.trim()]);
-    // The row stands whole now: what it took is there for the rows behind it.
-    for (const w of taken) kept.set(w, (kept.get(w) ?? 0) + 1);
-  }
-  return lost.sort(([a], [b]) => a - b).map(([, row]) => row).slice(0, 400);
-}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Toast } from 'radix-ui';
-import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useState, type ReactNode } from 'react';
 
 /** Something that has happened, with its way back. */
 interface Said {
@@ -20,9 +20,8 @@ const STANDS_MS = 8000;
 export function NoticeProvider({ children }: { readonly children: ReactNode }) {
   const [said, setSaid] = useState<Said | null>(null);
   const say = useCallback((says: string, undo?: () => void) => setSaid((old) => ({ key: (old?.key ?? 0) + 1, says, undo: undo ?? null })), []);
-  const value = useMemo(() => say, [say]);
   return (
-    <Notices.Provider value={value}>
+    <Notices.Provider value={say}>
       <Toast.Provider duration={STANDS_MS} label="Note">
         {children}
         {said && (

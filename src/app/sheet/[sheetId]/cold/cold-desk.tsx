@@ -114,23 +114,23 @@ function Run({ view }: { readonly view: ColdView }) {
           <SectionFieldView view={view} frame={frame} shown={view.freezing ? shown : 'temperature'} says={`Section after ${showHours(hour)}: core ${at(curves.core)}, edge ${at(curves.edge)}`} />
         </div>
         <div className="grid content-start gap-2">
-        <dl className="grid grid-cols-2 content-start gap-x-8 gap-y-1.5 text-[15px] sm:grid-cols-1">
-          {(
-            [
-              ['after', showHours(hour)],
-              ['core', at(curves.core)],
-              ['mean', at(curves.mean)],
-              ['edge', at(curves.edge)],
-              ['air', at(curves.air)],
-            ] as const
-          ).map(([name, value]) => (
-            <div key={name} className="flex items-baseline justify-between gap-3 border-b border-steel-light">
-              <dt className="text-ink-soft">{name}</dt>
-              <dd className="fig text-[17px]">{value}</dd>
-            </div>
-          ))}
-        </dl>
-        <FieldLegend view={view} shown={view.freezing ? shown : 'temperature'} />
+          <dl className="grid grid-cols-2 content-start gap-x-8 gap-y-1.5 text-[15px] sm:grid-cols-1">
+            {(
+              [
+                ['after', showHours(hour)],
+                ['core', at(curves.core)],
+                ['mean', at(curves.mean)],
+                ['edge', at(curves.edge)],
+                ['air', at(curves.air)],
+              ] as const
+            ).map(([name, value]) => (
+              <div key={name} className="flex items-baseline justify-between gap-3 border-b border-steel-light">
+                <dt className="text-ink-soft">{name}</dt>
+                <dd className="fig text-[17px]">{value}</dd>
+              </div>
+            ))}
+          </dl>
+          <FieldLegend view={view} shown={view.freezing ? shown : 'temperature'} />
         </div>
       </div>
       <div className="mt-2 flex items-center gap-3">
