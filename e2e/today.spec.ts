@@ -55,3 +55,16 @@ test('the shelf: found by a part of the name, in a folder of its own, put away a
   await page.waitForURL(/\/sheet\/.+\/bench/);
   await expect(page.getByLabel('Name of the sheet')).toHaveValue('Shelf story mousse, copy');
 });
+
+test('with the server away nothing is copied or put away, and that is said', async ({ page }) => {
+  await page.goto('/?find=malted');
+  await settled(page);
+  await page.route('**/api/sheets/**', (route) => route.abort());
+  const more = page.getByRole('button', { name: 'More for Malted cheese frosting' });
+  for (const [item, says] of [['Make a copy', 'nothing was copied'], ['Put away', 'nothing was changed']] as const) {
+    await more.click();
+    await page.getByRole('menuitem', { name: item }).click();
+    await expect(page.getByText(says, { exact: false }).first()).toBeVisible();
+  }
+  await expect(more).toBeVisible();
+});
