@@ -50,7 +50,7 @@ describe('raw egg anywhere', () => {
   });
   it('is no longer raw when it reaches the usual figure, comes from a carton, or is baked by the cook’s own step', () => {
     for (const s of [ways(whites, 'w', { whites: 'swiss-71' }), ways(yolks, 'y', { eggs: 'steam' }), ways(yolks, 'y', {}, { curve: '0 20, 5 72' })]) expect(with24(s).a.keeping).toMatchObject({ rawEgg: false, eatByH: 72, rule: 'dairy' });
-    const step = { id: 's', partId: 'w', key: null, title: 'Bake', short: 'bake', detail: '', handsMin: null, waitH: null, tempC: null, ovenC: 110, useWithinMin: null, whisks: false, wants: [], parts: [], edited: true, note: '', work: 'bake', minutes: null, machine: null, after: [], ahead: false } as const;
+    const step = { id: 's', partId: 'w', key: null, title: 'Bake', short: 'bake', detail: '', handsMin: null, waitH: null, tempC: null, ovenC: 110, useWithinMin: null, whisks: false, wants: [], parts: [], edited: true, note: '', work: 'bake', minutes: null, machine: null, after: [], ahead: 0, by: null } as const;
     const own = (ovenC: number | null, tempC: number | null): Sheet => ({ ...whites, method: 'own', steps: [{ ...step, ovenC, tempC, wants: [], parts: [], after: [] }] });
     expect(with24(own(110, null)).a.keeping.rawEgg).toBe(false);
     expect(with24(own(null, 72)).a.keeping.rawEgg).toBe(false);

@@ -49,6 +49,10 @@ export const goesByItself = (work: StepWork): boolean => work === 'wait' || work
 export const STEP_MACHINES = ['mixer', 'oven', 'hob', 'fridge', 'freezer'] as const;
 export type StepMachine = (typeof STEP_MACHINES)[number];
 
+/** By which part of its day a step is done: noon, five in the afternoon. */
+export const DAY_PARTS = ['morning', 'afternoon'] as const;
+export type DayPart = (typeof DAY_PARTS)[number];
+
 /** Kinds whose air is that of whipped cream. */
 export const isWhippedKind = (kind: PartKind): boolean => kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown';
 

@@ -4,7 +4,7 @@ import { SUGAR_MOMENTS } from '../foam/kinds';
 import { SPEEDS, WISHED_STAGES } from '../foam/kinds';
 import { ROLES } from '../larder/role';
 import { fail, ok, type Result } from '../result';
-import { FAMILIES, FORMAT_VERSION, PART_KINDS, STEP_MACHINES, STEP_WORKS, USES, USUAL_HEAT, USUAL_WAIT_H } from './kinds';
+import { DAY_PARTS, FAMILIES, FORMAT_VERSION, PART_KINDS, STEP_MACHINES, STEP_WORKS, USES, USUAL_HEAT, USUAL_WAIT_H } from './kinds';
 import { ColdPlanSchema } from './cold-plan-schema';
 import { USUAL_COLD } from './usual-cold';
 import { TinPlanSchema } from './tin-plan-schema';
@@ -99,8 +99,10 @@ export const StepSchema = z.object({
   machine: z.enum(STEP_MACHINES).nullable().default(null),
   /** Steps that must be behind before it begins, in a method of the cook's own. */
   after: z.array(z.string().min(1).max(60)).max(60).default([]),
-  /** Said to be done the day before. */
-  ahead: z.boolean().default(false),
+  /** Done so many days before serving; documents of before say true for the day before. */
+  ahead: z.coerce.number().int().min(0).max(30).default(0),
+  /** Done by then on its day, in a method of the cook's own. */
+  by: z.enum(DAY_PARTS).nullable().default(null),
 });
 export type Step = Readonly<z.infer<typeof StepSchema>>;
 

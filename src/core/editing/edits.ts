@@ -211,7 +211,7 @@ export function moveStep(sheet: Sheet, stepId: string, to: number): Sheet {
 
 /** A step of the cook's own, behind another one. */
 export function addStep(sheet: Sheet, id: string, title: string, partId: string | null, afterStepId: string | null): Sheet {
-  const step: Step = { id, partId, key: null, title, short: title.split(/\s+/)[0]?.toLowerCase().slice(0, 30) ?? '', detail: '', handsMin: null, waitH: null, tempC: null, ovenC: null, useWithinMin: null, whisks: false, wants: [], parts: [], edited: true, note: '', work: 'hands', minutes: null, machine: null, after: [], ahead: false };
+  const step: Step = { id, partId, key: null, title, short: title.split(/\s+/)[0]?.toLowerCase().slice(0, 30) ?? '', detail: '', handsMin: null, waitH: null, tempC: null, ovenC: null, useWithinMin: null, whisks: false, wants: [], parts: [], edited: true, note: '', work: 'hands', minutes: null, machine: null, after: [], ahead: 0, by: null };
   const at = sheet.steps.findIndex((s) => s.id === afterStepId);
   return { ...sheet, steps: at < 0 ? [...sheet.steps, step] : [...sheet.steps.slice(0, at + 1), step, ...sheet.steps.slice(at + 1)] };
 }

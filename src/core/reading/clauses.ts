@@ -190,13 +190,15 @@ export function clauseOf(text: string): Clause {
 const AFTER_MODAL = /^(?:to|should|must|will|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;
 const PASSIVE = /\b(?:is|are|be|been|being|was|were|get|gets|keep|go|goes|by|i've|have|has|had)\b/;
 
+const DAY_FIRST = /^(?:(?:the )?(?:next|following|same|that) (?:day|morning|afternoon|evening)|the (?:day|night|evening) before|(?:\w+ to )?\w+ days? (?:before|ahead|earlier|in advance)|on the day(?! before)|in the (?:morning|afternoon|evening))(?: itself)?(?: ,)?(?= )/;
+
 /** Where a clause goes on behind what it says first of when: 'When the custard is cool, …', 'Once set, …', 'While that's getting cold, …', 'In a bowl, …'. */
 function afterCondition(words: readonly Word[]): number {
   const skip = words.findIndex((w) => !/^(?:and|then|but|,)$/.test(w.said));
   if (skip > 0 && UNTIL.has(words[skip]?.word ?? '') && !words.some((w) => w.said === ',')) return Math.max(0, laterVerb(words, skip + 1));
   const first = words[0]?.word ?? '';
-  // 'Next day turn it out'.
-  const day = /^(?:the )?(?:next|following) (?:day|morning)(?: ,)?/.exec(words.slice(0, 5).map((w) => w.said).join(' '));
+  // 'Next day turn it out', 'On the day whip the cream'.
+  const day = DAY_FIRST.exec(words.slice(0, 9).map((w) => w.said).join(' '));
   if (day) return day[0].split(' ').length;
   if (/^to$/.test(first) && words.slice(0, 6).some((w) => /^[:,–—]$/.test(w.said))) return words.findIndex((w) => /^[:,–—]$/.test(w.said)) + 1;
   // 'When at 25 °C fold in …', 'Once cold spread …': what is said of when has no comma behind it.

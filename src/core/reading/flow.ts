@@ -91,7 +91,7 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
   const inOven = work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|lower|decrease|increase|raise|set)$/.test(verb));
   const temperature: SaidTemperature | null = said && inOven && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
-  const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, ahead: fc.ahead, start: fc.start, end: fc.end };
+  const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, when: fc.when, start: fc.start, end: fc.end };
   const at = w.steps.length;
   w.steps.push(step);
   for (const i of also) {
@@ -158,7 +158,7 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
     // 'Heat the milk, pour it on': onto the eggs that wait for it.
     if (POURED_ON.test(said) && items.length === 0 && here?.placed === 'no' && here.heated && bowls.some((b) => b !== here && b.into === null && b.placed === 'no' && b.place === 'mix' && !b.heated && [...b.lines].some((i) => ['yolk', 'egg'].includes(lines[i]!.role ?? '')))) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.
-    if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(c.text) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
+    if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(said) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? the (?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;
     if (/^(?:\w+ly )?(?:pour|tip|scrape) (?:it|them|this|these) back in\b/i.test(said)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(said)) return items.length > 0 && !items.some((x) => x.kind === 'bowl' && bowls[x.bowl] === here) ? 'hands' : work;

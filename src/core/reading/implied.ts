@@ -1,5 +1,6 @@
 import type { Role } from '../larder/role';
 import type { Bowl } from './bowls';
+import { BARE_POUR } from './mixing';
 import { FRACTIONS, type Meant } from './meant';
 import { sameHeading } from './rows';
 import { ALL, DEST, type Heard, type Item, type Worktop } from './worktop';
@@ -54,6 +55,12 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
     const open = [...w.restOf].filter(([of, rest]) => w.fresh(rest) && w.here()?.lines.has(of)).at(-1);
     if (open) meant.line(open[1], c.words.length);
   }
+  // 'Heat the milk, whisk the yolks with the sugar, pour on': the hot milk, onto the eggs in hand.
+  const eggs = w.here();
+  if (BARE_POUR.test(after) && eggs?.placed === 'no' && !eggs.heated && w.holds(eggs, 'yolk', 'egg')) {
+    const hot = w.latest((b) => b !== eggs && b.heated && b.placed === 'no' && b.place === 'mix' && w.holds(b, 'milk', 'cream'));
+    if (hot) meant.push({ kind: 'bowl', bowl: hot.id, at: c.at, share: ALL, named: false });
+  }
   // 'Whip.', 'Mix until smooth.': all that waits in the list and that nothing else in the work names.
   if (meant.items.length === 0 && w.hasList && NO_OBJECT.test(after.trim()) && w.bowls.every((b) => b.lines.size === 0)) {
     const roles = verb === 'whip' || verb === 'whisk' ? WHIPPED_ROLES : MIXED_ROLES;
@@ -85,6 +92,8 @@ function madeReady(w: Worktop, { c, after, verb }: Heard, meant: Meant, object: 
   else if (/^(?:it|them|this) in$/.test(object) && others.length > 0) take(others);
   else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) take(open);
   else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) take(lines);
+  // 'Slice the panettone, line a bowl': with that.
+  else if (items.length === 0 && verb === 'line' && !/\bwith\b/i.test(after)) take(lines.filter((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit'));
   else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) take(lines);
   else if (/^(?:it|them|this|these)\b/.test(object) && !(verb === 'fold' && w.here()?.air) && lines.length > 0) take(lines);
 }

@@ -68,7 +68,9 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
     return;
   }
   // 'With two thirds of it and half a pound of raspberries': it is what was whipped last.
-  const it = lines.length > 0 && bowls.length === 0 && /\b(?:of|with) (?:it|them)\b/i.test(fc.clause.text) ? w.here() : null;
+  // 'Whip the cream and fill the nests': what is baked or lies there already is filled with what is in hand.
+  const receives = lines.length === 0 && bowls.length > 0 && bowls.every(({ b }) => b.placed !== 'no' || b.baked) && /^(?:fill|top|cover|sandwich|crown|ice|frost)$/.test(step.verb);
+  const it = receives || (lines.length > 0 && bowls.length === 0 && /\b(?:of|with) (?:it|them)\b/i.test(fc.clause.text)) ? w.here() : null;
   const laid = it?.air && it.place === 'mix' && it.placed === 'no' ? [...bowls, { b: it, at: 0, share: ALL }] : bowls;
   for (const { b } of laid) {
     b.placed = b.placed === 'built' && !late ? 'built' : late && b.placed === 'no' ? 'late' : b.placed === 'no' ? 'built' : b.placed;

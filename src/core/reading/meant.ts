@@ -102,7 +102,9 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Na
   const line = choose(w, candidates, fc, additive);
   if (line === null) return;
   const rest = w.restOf.get(line);
-  const target = share.kind === 'rest' && rest !== undefined && w.fresh(rest) ? rest : line;
+  // 'The remaining cream': what is left of a divided line, else one that nothing has taken yet.
+  const untouched = share.kind === 'rest' && rest === undefined && !w.fresh(line) ? candidates.find((l) => w.fresh(l.line) && w.lines[l.line]!.role === w.lines[line]!.role)?.line : undefined;
+  const target = untouched ?? (share.kind === 'rest' && rest !== undefined && w.fresh(rest) ? rest : line);
   if (w.fresh(target)) return meant.some(target, m.from, share);
   const role = w.lines[target]!.role;
   meant.also.add(target);

@@ -80,6 +80,9 @@ function cameTogether(w: Worktop, { step, h, items }: Job): { readonly into: Bow
   return null;
 }
 
+/** 'Pour on': what is hot, onto what is in hand. */
+export const BARE_POUR = /^pour (?:on|over)(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
+
 /** 'Pour the milk on': onto what is in hand, which is not named. */
 export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring))/i.test(h.after);
 
@@ -88,7 +91,7 @@ function withIt({ h, lines }: Job): boolean {
   const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
   const unsaid = /^(?:cook|heat|warm|boil|simmer) (?:\w+ly )?with\b/i.test(h.after);
-  return itWith || unsaid || pouredOn(h) || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
+  return itWith || unsaid || pouredOn(h) || BARE_POUR.test(h.after) || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
 }
 
 const LOOSENS = /^(?:lighten|loosen|slacken)$/;

@@ -1,6 +1,6 @@
 import type { Ingredient } from '../composition/ingredient';
 import { ok, type Result } from '../result';
-import type { Family, PartKind, StepMachine, StepWork, Use } from '../document/kinds';
+import type { DayPart, Family, PartKind, StepMachine, StepWork, Use } from '../document/kinds';
 import type { CupSystem } from '../measures/units';
 import type { Measures } from '../measures/line';
 import { matchOf, type Matcher } from '../measures/match';
@@ -18,6 +18,7 @@ import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines
 import { IN_GRAMS, rowsOf, sameHeading, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
+import { daysBefore, longCold, ON_THE_DAY, restsANight, whenSaid, type SaidWhen } from './when';
 import { LAYING, stageIn } from './work';
 import { keyOf } from './words';
 
@@ -63,8 +64,10 @@ export interface ReadStep {
   readonly places: readonly string[];
   /** Steps whose product it uses. */
   readonly after: readonly number[];
-  /** Said to be done the day before. */
-  readonly ahead: boolean;
+  /** How many days before serving it is done: as it is said, or because a night lies between. */
+  readonly ahead: number;
+  /** Said to be done by then, on that day. */
+  readonly by: DayPart | null;
   readonly start: number;
   readonly end: number;
 }
@@ -99,11 +102,10 @@ export interface ReadChoices {
   readonly cups: CupSystem | 'auto';
 }
 
+/** A sentence begins with when it is done within so many characters. */
+const LEADING = 60;
 const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
-const LONG_COLD_MIN = 240;
-const longCold = (text: string): boolean => /\b(?:chill|refrigerat|fridge|freez|cold|set|stand|leave)\w*/i.test(text) && timesIn(text).some((t) => t.minutes[1] >= LONG_COLD_MIN);
-const AHEAD = /\bthe (?:day|night|evening) before\b|\b(?:day|evening|night) before\b|\ba day (?:ahead|before|in advance)\b|\bone day (?:ahead|before)\b|\bthe previous (?:day|evening|night)\b|\bday 1\b/i;
 
 /**
  * Reads a recipe in any form into bowls, lines, steps and what the sheet starts with. Nothing of the text is dropped: what is no work stands
@@ -170,20 +172,22 @@ function workIn(rows: readonly Row[], hasList: boolean): Work {
     const body = row.text.slice(inline.length);
     const first = clauses.length;
     let pending = inline.trim();
-    let section = inline && AHEAD.test(inline) ? null : row.under;
-    let ahead = AHEAD.test(row.text.slice(0, 60)) || (row.under !== null && AHEAD.test(row.under));
+    let section = inline && whenSaid(inline) ? null : row.under;
+    let when: SaidWhen = whenSaid(row.text.slice(0, LEADING)) ?? (row.under === null ? null : whenSaid(row.under)) ?? ON_THE_DAY;
     for (const sentence of sentencesOf(body)) {
       // 'For the mirror warm the purée': what follows is of that list.
       const meant = /^(?:then |and )?for (?:the |your )([\p{L}][\p{L} '’-]{2,30})/iu.exec(sentence)?.[1];
       section = (meant === undefined ? undefined : headings.find((h) => sameHeading(h, meant) || keyOf(meant).startsWith(`${keyOf(h)} `))) ?? section;
       const parts = clausesOf(sentence);
       const works = parts.map((c) => isWork(c, sentence, hasList));
+      // 'On the day, …', 'just before serving …': from there on.
+      when = (clauses.length > first ? whenSaid(sentence.slice(0, LEADING)) : null) ?? when;
       parts.forEach((c, i) => {
         const last = clauses.at(-1);
         if (works[i]) {
           // The long cold is what the day before is for: it and what follows it reach into the day itself.
-          if (ahead && longCold(c.text)) ahead = false;
-          clauses.push({ clause: c, section, start: row.start, end: row.end, before: pending, after: '', ahead: ahead || AHEAD.test(c.text) });
+          if (longCold(c.text)) when = ON_THE_DAY;
+          clauses.push({ clause: c, section, start: row.start, end: row.end, before: pending, after: '', when: whenSaid(c.text) ?? when });
           pending = '';
         } else if (last && clauses.length > first && pending === '') clauses[clauses.length - 1] = { ...last, after: [last.after, c.text].filter(Boolean).join(' ') };
         else pending = [pending, c.text].filter(Boolean).join(' ');
@@ -237,6 +241,7 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
     return partAt(id);
   };
   const order = stepsAfter(flow);
+  const days = daysBefore(flow.steps.map((s, i) => ({ when: s.when, night: restsANight(s.text, s.minutes), after: order[i]! })));
   const steps: ReadStep[] = flow.steps.map((s, i) => ({
     text: s.text,
     verb: s.verb,
@@ -249,7 +254,8 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
     stage: s.stage,
     places: [...new Set([...s.places].flatMap((b) => home(b) ?? []))],
     after: order[i]!,
-    ahead: s.ahead,
+    ahead: days[i]!,
+    by: s.when.by,
     start: s.start,
     end: s.end,
   }));
@@ -314,6 +320,7 @@ function stepsAfter(flow: Flow): readonly (readonly number[])[] {
     // 'Turn the oven off' goes on with what is in it.
     const oven = s.machine === 'oven' && s.work === 'hands' && /\b(?:off|down|reduce|lower)\b/i.test(s.text) && lastAny !== null;
     if (oven) {
+      for (const [bowl, last] of lastOf) if (last === lastAny) lastOf.set(bowl, i);
       after.add(lastAny!);
       lastBuilt = i;
     } else if (bowls.size === 0 && !builds) loose.push({ step: i, until: (s.work === 'chill' || s.work === 'freeze') && /\bbowl|\bwhisk|\bbeaters/i.test(s.text) ? 'whisk' : s.machine === 'oven' ? 'bake' : null });

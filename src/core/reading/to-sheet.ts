@@ -172,6 +172,7 @@ function stepsOf(r: Reading, ids: readonly string[], partIds: ReadonlyMap<string
   // A part that no step puts into the dessert goes in with the last one that builds, or with the last that works on it.
   const homeless = r.parts.filter((p) => !placed.has(p.id) && !taken.has(p.id)).map((p) => p.id);
   const last = builders.at(-1) ?? r.steps.length - 1;
+  const made = homeless.map((p) => r.steps.findLastIndex((s) => s.part === p)).filter((i) => i >= 0 && i < last);
   return r.steps.slice(0, 290).map((s, i): Step => {
     if (s.temperature?.of === 'oven') ovenC = s.temperature.c;
     const words = stepWords(s.text);
@@ -201,8 +202,9 @@ function stepsOf(r: Reading, ids: readonly string[], partIds: ReadonlyMap<string
       work: s.work,
       minutes: said && said[1] <= 100_000 ? said : null,
       machine: s.machine,
-      after: s.after.filter((a) => a < 290).map((a) => ids[a]!).slice(0, 60),
+      after: [...new Set([...s.after, ...(i === last ? made : [])])].filter((a) => a < 290).map((a) => ids[a]!).slice(0, 60),
       ahead: s.ahead,
+      by: s.by,
     };
   });
 }

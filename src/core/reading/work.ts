@@ -338,7 +338,7 @@ export function machineOf(work: StepWork, c: Clause, electric: boolean): StepMac
     case 'wait':
       return OVEN.test(text) && /\bin\b|\bdoor\b|\bajar\b|\bshut\b|\bclosed\b|\bleave\b/i.test(text) && !/\bfrom the oven|\bout of the oven/i.test(text) ? 'oven' : null;
     case 'hands':
-      return c.verb?.base === 'preheat' || /\boven (?:to|at|on)\b|\bheat the oven\b|\bturn (?:on )?the oven\b/i.test(text) ? 'oven' : null;
+      return c.verb?.base === 'preheat' || /\boven (?:to|at|on)\b|\bheat the oven\b|\b(?:turn|switch) (?:on |off )?the oven\b|\boven off\b/i.test(text) ? 'oven' : null;
     default:
       return null;
   }

@@ -5,6 +5,7 @@ import type { Clause } from './clauses';
 import type { SaidTemperature } from './degrees';
 import type { DraftLine, LineContext } from './lines';
 import { lexiconOf, mentionsIn, type Lexicon } from './mentions';
+import type { SaidWhen } from './when';
 import { mentionsElectric } from './work';
 
 /** A clause with where it stands. */
@@ -18,8 +19,8 @@ export interface FlowClause {
   /** Words around it that are no work: shown with it. */
   readonly before: string;
   readonly after: string;
-  /** The day before, the evening before. */
-  readonly ahead: boolean;
+  /** The day before, in the morning. */
+  readonly when: SaidWhen;
 }
 
 /** One action of the work. */
@@ -38,7 +39,7 @@ export interface FlowStep {
   /** Bowls that it puts into the dessert. */
   readonly places: Set<number>;
   readonly section: string | null;
-  readonly ahead: boolean;
+  readonly when: SaidWhen;
   readonly start: number;
   readonly end: number;
 }

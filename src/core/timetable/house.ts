@@ -43,5 +43,8 @@ export const WEIGHED_MOST_MIN = 60;
 /** Filled and not yet in the cold, min. */
 export const UNCOVERED_MOST_MIN = 15;
 
+/** A minute that a foam is whipped too early weighs as much as so many of anything else. */
+export const FOAM_WEIGHT = 4;
+
 /** 'How many' is not asked beyond so many portions. */
 export const MOST_PORTIONS = 500;

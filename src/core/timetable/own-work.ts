@@ -4,10 +4,11 @@ import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
 import { goesByItself, type StepWork } from '../document/kinds';
 import type { Step } from '../document/schema';
+import { dayWords } from '../document/step-day';
 import { filledVessels } from '../analysis/build';
 import { workOfStep } from '../ways/step-work';
 import { capacityMl, cavitiesOf } from '../vessel/profile';
-import { HOT_MOST_MIN, OVEN_HEATS_MIN, ROOM_PER_LITRE, UNCOVERED_MOST_MIN } from './house';
+import { OVEN_HEATS_MIN, ROOM_PER_LITRE } from './house';
 import { SERVED } from './names';
 import { handsOf, holdH, holdSays, minutesOf, type Work, type WorkGap, type WorkKind, type WorkStay, type WorkTask } from './work';
 
@@ -15,10 +16,17 @@ import { handsOf, holdH, holdSays, minutesOf, type Work, type WorkGap, type Work
 const USUAL_MIN: Readonly<Record<StepWork, number>> = { hands: 3, whisk: 6, beat: 4, fold: 5, heat: 8, bake: 15, soak: 5, wait: 20, chill: 120, freeze: 360, fill: 6, finish: 4, serve: 2 };
 /** A foam waits no longer for what it is folded into or spread on, min (house). */
 const FOAM_MOST_MIN = 90;
-/** What has been put together goes into the cold, or into the oven, within this, min (house). */
-const TO_COLD_MOST_MIN = 30;
-/** What is done the day before ends at least so long before serving, min. */
-const DAY_BEFORE_MIN = 12 * 60;
+/** What leaves the hands goes into the cold, the oven or its rest within this, min (house). */
+const AT_ONCE_MIN = 5;
+/** Hot things that hands go on with wait no longer, min (house). */
+const HOT_HANDS_MIN = 45;
+/** Something is moved by hand: out of the oven, from the bath into the fridge; an oven is turned on or off, min (house). */
+const MOVE_MIN = 1;
+/** Where a recipe says 'chill' and no time, and what is in the vessel is cold as it is: so long at least, min (house). */
+const LEAST_CHILL_MIN = 30;
+/** An oven that the cook has turned on stays hot so long for what it waits for, min (house). */
+const LIT_MOST_MIN = 45;
+const DAY_MIN = 24 * 60;
 /** From here on a stated wait is a least: shorter ones are taken at their longer end, min. */
 const LONG_WAIT_MIN = 90;
 
@@ -48,6 +56,8 @@ export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, col
     if (work === 'bake' && step.ovenC !== null) {
       const hot = `${step.id}/oven`;
       tasks.push({ key: hot, way: hot, stepId: null, partId: step.partId, kind: 'ahead', name: `Oven to ${withUnit(plainNumber(step.ovenC, 0), '°C')}`, minutes: OVEN_HEATS_MIN, because: `an oven takes ${OVEN_HEATS_MIN}\u00a0min to its heat`, hands: false, mixerId: null, hob: false, oven: { shelves: 0, setting: `${step.ovenC}` } });
+      const lit = steps.find((x, k) => k < i && isLit(x, step, steps));
+      if (lit) gap(lit.id, hot, 0, LIT_MOST_MIN, '');
       const hotAlready = steps.slice(0, i).some((x) => workOfStep(x) === 'bake' && x.partId === step.partId);
       gap(hot, step.id, 0, hotAlready ? null : 0, '');
     }
@@ -55,12 +65,22 @@ export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, col
       if (!there.has(id)) continue;
       const prev = steps.find((x) => x.id === id)!;
       awaited.add(id);
-      gap(id, step.id, 0, mostBetween(prev, step), `${inSentence(prev.title)} first`);
+      const says = `${inSentence(prev.title)} first`;
+      const moved = moveBetween(prev, step);
+      if (moved === null) {
+        gap(id, step.id, 0, mostBetween(prev, step), says);
+        continue;
+      }
+      // Somebody must be there when it ends: at night nothing leaves the oven, or the ice, by itself.
+      const key = `${step.id}/from/${id}`;
+      tasks.push({ key, way: key, stepId: null, partId: step.partId, kind: 'hands', name: moved, minutes: MOVE_MIN, because: 'it does not go there by itself', hands: true, mixerId: null, hob: false, oven: null });
+      gap(id, key, 0, AT_ONCE_MIN, says);
+      gap(key, step.id, 0, goesByItself(workOfStep(step)) ? 0 : null, '');
     }
   });
   for (const step of steps) {
     if (!awaited.has(step.id)) gap(step.id, SERVED, 0, null, 'finished before it is served');
-    if (step.ahead) gap(step.id, SERVED, DAY_BEFORE_MIN, null, 'done the day before');
+    if (step.ahead > 0 || step.by !== null) gaps.push({ from: step.id, to: SERVED, min: 0, max: null, on: { days: step.ahead, by: step.by }, says: `done ${dayWords(step)}` });
   }
 
   // From when it is put together on, it is kept no longer than it is good.
@@ -85,10 +105,19 @@ const byItself = (step: Step): boolean => {
 
 /** What a step waits for: as it was read; for one that the cook wrote since, the step before it of the same part. */
 function before(step: Step, i: number, steps: readonly Step[]): readonly string[] {
+  // What another of them waits for already is behind with that one.
+  if (step.after.length > 1) return step.after.filter((a) => !step.after.some((b) => b !== a && waitsFor(b, a, steps)));
   if (step.after.length > 0) return step.after;
   if (i === 0 || step.work !== null) return step.work !== null && step.after.length === 0 ? [] : step.after;
   const prev = steps.slice(0, i).findLast((x) => x.partId === step.partId) ?? steps[i - 1]!;
   return [prev.id];
+}
+
+/** Whether a step waits for another one, over however many between. */
+function waitsFor(id: string, other: string, steps: readonly Step[], seen = new Set<string>()): boolean {
+  if (seen.has(id)) return false;
+  seen.add(id);
+  return (steps.find((x) => x.id === id)?.after ?? []).some((a) => a === other || waitsFor(a, other, steps, seen));
 }
 
 function timeOf(step: Step, work: StepWork, a: PartAnalysis | null, times: number, coldH: number | null): { readonly minutes: number; readonly because: string } {
@@ -98,29 +127,46 @@ function timeOf(step: Step, work: StepWork, a: PartAnalysis | null, times: numbe
       const minutes = Math.max(1, Math.ceil((high <= LONG_WAIT_MIN ? high : low) - 1e-9));
       return { minutes, because: `the recipe: ${low === high ? '' : `${showHours(low / 60)} to `}${showHours(high / 60)}` };
     }
+    if (coldH !== null && minutesOf(coldH) < LEAST_CHILL_MIN) return { minutes: LEAST_CHILL_MIN, because: `Cold: it is ready as it is; the recipe does not say how long, ${LEAST_CHILL_MIN}\u00a0min are taken` };
     if (coldH !== null) return { minutes: minutesOf(coldH), because: `Cold: ready after ${showHours(coldH)} in this vessel, in this place; the recipe does not say` };
     const h = step.waitH ? step.waitH[step.waitH[1] > 1.5 ? 0 : 1] : USUAL_MIN[work] / 60;
     return { minutes: minutesOf(h), because: `the recipe does not say; ${showHours(h)} are taken` };
   }
   if (step.whisks && a && (a.window.ok || a.eggWhip?.ok) && step.minutes === null) return handsOf(step, a, times);
-  const own = step.handsMin ?? USUAL_MIN[work];
+  const own = step.handsMin ?? (step.machine === 'oven' ? MOVE_MIN : USUAL_MIN[work]);
   const said = step.handsMin === null ? `nothing is said; ${own}\u00a0min are taken` : `the recipe: ${withUnit(plainNumber(own, own < 1 ? 1 : 0), 'min')}`;
   return { minutes: work === 'serve' ? 1 : Math.max(1, Math.round(own)), because: said };
+}
+
+/** Whether a step is that of turning on the oven for a bake. */
+const isLit = (x: Step, bake: Step, steps: readonly Step[]): boolean => x.machine === 'oven' && workOfStep(x) === 'hands' && waitsFor(bake.id, x.id, steps) && !steps.some((y) => workOfStep(y) === 'bake' && waitsFor(x.id, y.id, steps));
+
+const COLD_WORKS: ReadonlySet<StepWork> = new Set(['chill', 'freeze']);
+
+/** What hands must do between something that ends by itself and what comes next; null where nothing has to be moved, or the next step is that. */
+function moveBetween(prev: Step, next: Step): string | null {
+  const [a, b] = [workOfStep(prev), workOfStep(next)];
+  if (a === 'bake' && b !== 'bake') return next.machine !== 'oven' ? 'Out of the oven' : byItself(next) ? 'Oven off' : null;
+  // From the bath or the worktop into the cold, from the fridge into the freezer.
+  return byItself(prev) && COLD_WORKS.has(b) && b !== a && a !== 'soak' ? (b === 'freeze' ? 'Into the freezer' : 'Into the fridge') : null;
 }
 
 /** The longest that may lie between two steps, min; null for no limit. */
 function mostBetween(prev: Step, next: Step): number | null {
   const [a, b] = [workOfStep(prev), workOfStep(next)];
-  const cools = b === 'wait' || b === 'chill' || b === 'freeze';
-  if (cools && (a === 'heat' || a === 'fill' || a === 'bake')) return TO_COLD_MOST_MIN;
-  if (a === 'heat' && !goesByItself(b)) return Math.max(HOT_MOST_MIN, 45);
+  const by = byItself(next);
+  if (a === 'bake') return next.machine === 'oven' ? AT_ONCE_MIN : null;
+  if (prev.machine === 'oven' && next.machine === 'oven' && by) return b === 'bake' ? null : AT_ONCE_MIN;
+  if (by && !byItself(prev)) return AT_ONCE_MIN;
+  // Between two that the cook keeps a night apart nothing else is asked.
+  if (prev.ahead > next.ahead) return null;
+  if (a === 'heat' && !goesByItself(b)) return HOT_HANDS_MIN;
   if (a === 'whisk' && !goesByItself(b)) return FOAM_MOST_MIN;
-  if (goesByItself(b) && !goesByItself(a)) return UNCOVERED_MOST_MIN;
   return null;
 }
 
 /** What still has to happen after a step at the least, min: a rest of two days is meant. */
 function leastAfter(step: Step, steps: readonly Step[]): number {
   const rest = steps.slice(steps.indexOf(step));
-  return rest.reduce((sum, x) => sum + (goesByItself(workOfStep(x)) ? (x.minutes?.[0] ?? 60 * (x.waitH?.[0] ?? 0)) : (x.handsMin ?? USUAL_MIN[workOfStep(x)])), 0) + DAY_BEFORE_MIN;
+  return rest.reduce((sum, x) => sum + (goesByItself(workOfStep(x)) ? (x.minutes?.[0] ?? 60 * (x.waitH?.[0] ?? 0)) : (x.handsMin ?? USUAL_MIN[workOfStep(x)])), 0) + DAY_MIN * (1 + step.ahead);
 }

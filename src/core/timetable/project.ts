@@ -42,6 +42,8 @@ export interface Task {
   /** One of each group is needed for the whole task, e.g. one of the cooks and the one planetary mixer. */
   readonly oneOf: readonly (readonly string[])[];
   readonly uses: readonly PoolUse[];
+  /** How much a minute too early weighs: 1 where nothing is said, more for what loses by waiting. */
+  readonly weight?: number;
 }
 
 /** From the end of one task to the start of another: at least `min` minutes, at most `max`. */
@@ -94,6 +96,7 @@ export interface Compiled {
   readonly notBefore: Float64Array;
   /** NaN where it is free. */
   readonly at: Float64Array;
+  readonly weight: Float64Array;
   /** Groups of machine numbers. */
   readonly oneOf: readonly (readonly (readonly number[])[])[];
   readonly uses: readonly (readonly { readonly pool: number; readonly amount: number; readonly setting: string | null }[])[];
@@ -154,6 +157,7 @@ export function compile(project: Project): Compiled {
     minutes: Int32Array.from(project.tasks, (t) => t.minutes),
     notBefore: Float64Array.from(project.tasks, (t) => Math.max(project.from, t.notBefore ?? -Infinity)),
     at: Float64Array.from(project.tasks, (t) => t.at ?? NaN),
+    weight: Float64Array.from(project.tasks, (t) => t.weight ?? 1),
     oneOf: project.tasks.map((t) => t.oneOf.map((group) => group.flatMap((m) => (machine.has(m) ? [machine.get(m)!] : [])))),
     uses: project.tasks.map((t) => t.uses.filter(known).map(useOf)),
     rules,

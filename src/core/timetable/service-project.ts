@@ -3,13 +3,13 @@ import { fail, ok, type Result } from '../result';
 import type { Kitchen } from '../kitchen/kitchen';
 import type { Sheet } from '../document/schema';
 import { dishOf, type Dish, type DishCache } from './dish';
-import { GROWS } from './house';
+import { FOAM_WEIGHT, GROWS } from './house';
 import type { Gap, Goal, Machine, Pool, Project, Stay, Task } from './project';
 import type { Service } from './service-schema';
 import { dishName, gapKey, SERVED, servedTask, taskId } from './names';
 import type { WorkKind, WorkTask } from './work';
 import { dayClock } from './clock-words';
-import { minuteOf, stretchesOf } from './zone';
+import { endOfDay, minuteOf, stretchesOf } from './zone';
 
 /** How far the batch of a serving has come; moments in minutes since 1970. */
 export interface SoFar {
@@ -201,7 +201,7 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
       const pinned = service.pins[id] === undefined ? null : minuteOf(service.pins[id], zone);
       if (pinned !== null && pinned < first) notes.push(`${name}: ‘${inSentence(t.name)}’ was pinned to a time that is past; it is planned freely.`);
       const happened = soFar ? happenedTo(t, soFar, minutes, now) : null;
-      const task: Task = { id, name: t.name, minutes, notBefore: null, at: pinned !== null && pinned >= first ? pinned : null, oneOf: asks.oneOf, uses: asks.uses };
+      const task: Task = { id, name: t.name, minutes, notBefore: null, at: pinned !== null && pinned >= first ? pinned : null, oneOf: asks.oneOf, uses: asks.uses, weight: t.mixerId === null ? 1 : FOAM_WEIGHT };
       tasks.push(happened ? { ...task, ...happened.task, ...(happened.done ? { oneOf: [], uses: [] } : { oneOf: [] }) } : task);
       facts.push({
         id,
@@ -223,7 +223,8 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
       const edit = service.gaps[gapKey(from, to)];
       const max = edit ? edit.max : g.max;
       // The breathing space lies between the last touch and the table.
-      const min = Math.max(edit?.min ?? g.min, to === served && g.max === null ? service.spareMin : 0);
+      const least = g.on ? Math.max(g.min, times[n]! - endOfDay(serving.at, g.on, zone)) : g.min;
+      const min = Math.max(edit?.min ?? least, to === served && g.max === null ? service.spareMin : 0);
       gaps.push({ from, to, min: max === null ? min : Math.min(min, max), max, says: g.says });
     }
     for (const s of work.stays) {

@@ -5,6 +5,7 @@ import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
 import { timeRange } from '../analysis/learnt';
 import { filled } from '../batch/method';
+import type { DayPart } from '../document/kinds';
 import type { Step } from '../document/schema';
 import { filledVessels } from '../analysis/build';
 import { capacityMl, cavitiesOf } from '../vessel/profile';
@@ -40,6 +41,8 @@ export interface WorkGap {
   readonly to: string;
   readonly min: number;
   readonly max: number | null;
+  /** Of a gap to the serving: by the clock, on which day before it, and by which part of that day. */
+  readonly on?: { readonly days: number; readonly by: DayPart | null };
   readonly says: string;
 }
 

@@ -4,7 +4,7 @@ import type { Compiled } from './project';
 export interface Worth {
   /** Minutes from the first start to serving, summed over the servings. */
   readonly leadMin: number;
-  /** Minutes by which tasks begin before the latest that their gaps allow, summed. */
+  /** Minutes by which tasks begin before the latest that their gaps allow, each by its weight, summed. */
   readonly earlyMin: number;
 }
 
@@ -21,6 +21,6 @@ export function worthOf(c: Compiled, starts: ArrayLike<number>, late: Float64Arr
   let leadMin = 0;
   for (const g of c.goals) leadMin += leadOf(g, starts);
   let earlyMin = 0;
-  for (let i = 0; i < c.n; i++) earlyMin += late[i]! - starts[i]!;
+  for (let i = 0; i < c.n; i++) earlyMin += c.weight[i]! * (late[i]! - starts[i]!);
   return { leadMin, earlyMin };
 }

@@ -1,9 +1,29 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isZone, localTime, minuteOf, nextDay, stretchesOf, weekday } from './zone';
+import { endOfDay, isZone, localTime, minuteOf, nextDay, stretchesOf, weekday } from './zone';
 
 const LONDON = 'Europe/London';
 const DAILY = [1, 2, 3, 4, 5, 6, 7];
+
+describe('by when what is said for a day is done', () => {
+  const by = (at: string, days: number, part: 'morning' | 'afternoon' | null) => localTime(endOfDay(at, { days, by: part }, LONDON), LONDON);
+  it('is the end of that day, or noon, or five in the afternoon', () => {
+    expect(by('2026-11-27T19:00', 1, null)).toBe('2026-11-27T00:00');
+    expect(by('2026-11-27T19:00', 2, null)).toBe('2026-11-26T00:00');
+    expect(by('2026-11-27T19:00', 0, 'morning')).toBe('2026-11-27T12:00');
+    expect(by('2026-11-27T19:00', 0, 'afternoon')).toBe('2026-11-27T17:00');
+    expect(by('2026-11-27T19:00', 1, 'morning')).toBe('2026-11-26T12:00');
+  });
+  it('is the serving itself where nothing is said, and where that is sooner', () => {
+    expect(by('2026-11-27T19:00', 0, null)).toBe('2026-11-27T19:00');
+    expect(by('2026-11-27T11:00', 0, 'morning')).toBe('2026-11-27T11:00');
+  });
+  it('counts the hours after midnight to the evening before', () => {
+    expect(by('2026-11-28T00:30', 1, null)).toBe('2026-11-27T00:00');
+    expect(by('2026-11-28T04:59', 1, null)).toBe('2026-11-27T00:00');
+    expect(by('2026-11-28T05:00', 1, null)).toBe('2026-11-28T00:00');
+  });
+});
 
 describe('the wall clock', () => {
   it('reads and shows moments', () => {

@@ -1,4 +1,5 @@
 import { TZDate } from '@date-fns/tz';
+import type { DayPart } from '../document/kinds';
 import type { Stretch } from './project';
 
 /** A wall clock's reading, 'YYYY-MM-DDTHH:mm', in some zone. */
@@ -50,6 +51,20 @@ export function localTime(minute: number, zone: string): LocalTime {
 export function nextDay(day: string, by = 1): string {
   const [y, m, d] = day.split('-').map(Number) as [number, number, number];
   return new Date(Date.UTC(y, m - 1, d + by)).toISOString().slice(0, 10);
+}
+
+/** A night's last hours still belong to the evening: what is served before five in the morning is of the day before. */
+const DAY_BEGINS_H = 5;
+const BY: Readonly<Record<DayPart, string>> = { morning: '12:00', afternoon: '17:00' };
+
+/**
+ * The minute by which something is done that is said to be done so many days before a serving, or by a part of that day.
+ * @param at when it is served. @param on 0 days: on its own day; without a part of it then no limit but the serving itself.
+ */
+export function endOfDay(at: LocalTime, on: { readonly days: number; readonly by: DayPart | null }, zone: string): number {
+  const day = nextDay(at.slice(0, 10), -on.days - (Number(at.slice(11, 13)) < DAY_BEGINS_H ? 1 : 0));
+  const end = on.by === null ? minuteOf(`${nextDay(day)}T00:00`, zone) : minuteOf(`${day}T${BY[on.by]}`, zone);
+  return Math.min(end, minuteOf(at, zone));
 }
 
 /** 1 for Monday to 7 for Sunday. */

@@ -92,7 +92,7 @@ function asOwn(p: Planned): Step {
 export function takeWayStep(sheet: Sheet, stepId: string, larder: Larder): Sheet {
   const p = sheet.method === 'own' ? pairing(sheet, larder).pairs.get(stepId) : undefined;
   if (!p) return sheet;
-  return { ...sheet, steps: sheet.steps.map((s) => (s.id === stepId ? { ...asOwn(p), id: s.id, note: s.note, after: s.after, ahead: s.ahead, machine: s.machine, parts: s.parts } : s)) };
+  return { ...sheet, steps: sheet.steps.map((s) => (s.id === stepId ? { ...asOwn(p), id: s.id, note: s.note, after: s.after, ahead: s.ahead, by: s.by, machine: s.machine, parts: s.parts } : s)) };
 }
 
 /** The sheet with one step more, that the kitchen's way has and the cook's own method lacks; what comes after it in its part waits for it. */

@@ -86,7 +86,8 @@ export function stepOf(p: Planned, before: Step | undefined): Step {
     minutes: null,
     machine: null,
     after: [],
-    ahead: false,
+    ahead: 0,
+    by: null,
   };
   if (!before) return fresh;
   if (before.edited) return { ...before, wants: fresh.wants, parts: fresh.parts, whisks: fresh.whisks };

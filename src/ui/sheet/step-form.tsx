@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import { moveStep, removeStep, setStep, setStepPart, setStepWork } from '../../core/editing/edits';
 import type { ShownStep } from '../../core/batch/method';
-import { STEP_WORK_NAMES, STEP_WORKS } from '../../core/document/kinds';
+import { STEP_MACHINES, STEP_WORK_NAMES, STEP_WORKS, type StepMachine } from '../../core/document/kinds';
+import { dayChoices, dayKey, dayOfKey } from '../../core/document/step-day';
 import type { Sheet, Step } from '../../core/document/schema';
 import { workOfStep } from '../../core/ways/step-work';
 import { QuietChoice } from '../quiet-choice';
@@ -17,6 +18,8 @@ interface StepFormProps {
   readonly at: number;
   readonly onDone: () => void;
 }
+
+const NEEDS: readonly (readonly [StepMachine | 'hands', string])[] = [['hands', 'hands only'], ...STEP_MACHINES.map((m) => [m, m] as const)];
 
 /** A step's words and figures. Words that the cook changes stay when a way is switched. */
 export function StepForm({ doc, edit, shown, at, onDone }: StepFormProps) {
@@ -50,6 +53,8 @@ export function StepForm({ doc, edit, shown, at, onDone }: StepFormProps) {
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <QuietChoice label="Kind of work" value={workOfStep(step)} options={STEP_WORKS.map((w) => [w, STEP_WORK_NAMES[w]] as const)} onChange={(work) => edit('step-work', (d) => setStepWork(d, step.id, work))} className="font-[600]" />
         <QuietChoice label="Part that it makes" value={step.partId ?? ''} options={[...doc.parts.map((p) => [p.id, p.name] as const), ['', 'putting it together'] as const]} onChange={(to) => edit('step-part', (d) => setStepPart(d, step.id, to === '' ? null : to))} />
+        {step.work !== null && <QuietChoice label="What it needs" value={step.machine ?? 'hands'} options={NEEDS} onChange={(to) => set({ machine: to === 'hands' ? null : to })} />}
+        {step.work !== null && <QuietChoice label="When" value={dayKey(step)} options={dayChoices(step)} onChange={(to) => set(dayOfKey(to))} />}
       </div>
       <Words label="What to do" value={shown.title} max={200} onChange={(title) => set({ title })} />
       <Words label="How" value={detail} max={4000} rows={3} onChange={(text) => set({ detail: text })} />
