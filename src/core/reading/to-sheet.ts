@@ -11,7 +11,10 @@ import { USUAL_TIN } from '../document/usual-tin';
 import { capacityMl } from '../vessel/profile';
 import type { Vessel } from '../vessel/schema';
 import type { Reading, ReadPart, ReadStep } from './read';
+import { layersSaid } from './repeats';
 import type { SaidVessel } from './setting';
+import { isPerPortion } from '../vessel/profile';
+import type { LaidLayer } from '../document/tin-plan-schema';
 
 /** What turning a reading into a sheet needs besides it. */
 export interface ToSheet {
@@ -97,6 +100,8 @@ export function readingToSheet(r: Reading, to: ToSheet): SheetRead {
     return { ...shell, lines: lines.slice(0, 200) };
   });
   const steps = stepsOf(r, stepIds, partIds);
+  const laid = isPerPortion(vessel) ? null : layersSaid(r.steps, new Map(r.parts.map((p) => [p.id, p.kind])));
+  const layers = laid?.flatMap((p, i): LaidLayer[] => (partIds.has(p) ? [{ id: `l${i + 1}`, partId: partIds.get(p)!, by: 'share', amount: 0 }] : [])) ?? null;
   const sheet: Sheet = {
     format: 'soft-peak-sheet',
     formatVersion: FORMAT_VERSION,
@@ -106,7 +111,7 @@ export function readingToSheet(r: Reading, to: ToSheet): SheetRead {
     use,
     sweetness: SWEETNESS[r.family],
     vessel,
-    tin: { ...USUAL_TIN, count: vessel.kind === 'glass' || vessel.kind === 'mould' || vessel.kind === 'free' ? 1 : Math.max(1, r.vessel?.count ?? 1) },
+    tin: { ...USUAL_TIN, layers, count: vessel.kind === 'glass' || vessel.kind === 'mould' || vessel.kind === 'free' ? 1 : Math.max(1, r.vessel?.count ?? 1) },
     cold: USUAL_COLD,
     parts: parts.length > 0 ? parts : [startingPart(newId(), 'whipped-cream', mixer?.id ?? '')],
     steps,

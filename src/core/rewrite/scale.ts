@@ -6,6 +6,7 @@ import { analyseSheet } from '../analysis/analyse';
 import type { SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
 import type { Line, Sheet } from '../document/schema';
+import { scaleStepTexts } from './step-text';
 
 /** What a sheet is scaled to. */
 export type ScaleWish =
@@ -35,8 +36,8 @@ function scaledLine(line: Line, factor: number): Line {
   };
 }
 
-/** Every line times a factor; whatever cannot be read stays as typed. */
-const scaleLines = (sheet: Sheet, factor: number): Sheet => ({ ...sheet, parts: sheet.parts.map((p) => ({ ...p, lines: p.lines.map((l) => scaledLine(l, factor)) })) });
+/** Every line times a factor, and the amounts in the cook's own steps; whatever cannot be read stays as typed. */
+const scaleLines = (sheet: Sheet, factor: number): Sheet => ({ ...sheet, steps: scaleStepTexts(sheet.steps, factor), parts: sheet.parts.map((p) => ({ ...p, lines: p.lines.map((l) => scaledLine(l, factor)) })) });
 
 /** Portions that follow a factor: rounded down, at least one, so that nobody is promised more than there is. */
 const portionsAfter = (sheet: Sheet, factor: number): number => Math.max(1, Math.min(MOST_PORTIONS, Math.floor(sheet.portions * factor + 1e-9)));

@@ -38,7 +38,9 @@ export function servedSheet(sheet: Sheet, serving: Pick<Serving, 'portions' | 'v
   let out: Sheet = named ? { ...scaled.value, vessel: named.vessel, tin: { ...scaled.value.tin, count: 1, also: [], layers: named.vessel.name === sheet.vessel.name ? scaled.value.tin.layers : null } } : scaled.value;
   if (serving.placeId !== null) out = { ...out, cold: { ...out.cold, setup: { ...out.cold.setup, placeId: serving.placeId, airC: null } } };
   if (serving.portions > sheet.portions) out = fitBowlfuls(out, kitchen);
-  if (!isPerPortion(out.vessel) && out.tin.also.length === 0) {
+  // As many as Tin says, at its own size: those of another size are reckoned.
+  const asPlanned = serving.portions === sheet.portions && out.vessel.name === sheet.vessel.name;
+  if (!asPlanned && !isPerPortion(out.vessel) && out.tin.also.length === 0) {
     const { volumeMl } = analyseSheet({ ...out, tin: { ...out.tin, count: 1, layers: null } }, kitchen);
     if (volumeMl.ok) {
       const fullest = Math.max(capacityMl(out.vessel), sheet.vessel.name === out.vessel.name ? (volumeMl.value / (serving.portions / sheet.portions)) / sheet.tin.count : 0);
