@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { GANNET_QUAY } from '../../testing/gannet-quay';
 import { KITCHEN } from '../../testing/sample';
 import { writtenSheet } from '../../testing/written';
 import { readCorpus } from '../../testing/reading-corpus';
 import { analyseSheet } from '../analysis/analyse';
 import type { Sheet } from '../document/schema';
+import { cavitiesOf } from '../vessel/profile';
 import { ownWorkOf } from './own-work';
 
 const workOf = (sheet: Sheet, times = 1, coldH: number | null = null) => ownWorkOf(analyseSheet(sheet, KITCHEN), KITCHEN, times, coldH);
@@ -48,6 +50,13 @@ describe('the tasks of a method of the cook’s own', () => {
     const hot = nests.tasks.find((t) => t.kind === 'ahead')!;
     expect(bake).toMatchObject({ minutes: 90, oven: { shelves: 1, setting: '110' } });
     expect(nests.gaps.find((g) => g.from === hot.key && g.to === bake.key)).toMatchObject({ min: 0, max: 0 });
+  });
+  it('six tarts from a tray of six take one tray from the shelf, seven take two', () => {
+    const tarts = writtenSheet('Lemon tarts\nMakes 6 tarts\n\n150 g digestive biscuits\n60 g butter\n300 ml double cream\n397 g condensed milk\n\nCrush the biscuits and mix with the melted butter. Press into a tray of six tart moulds. Whisk the cream with the condensed milk until thick. Fill the tarts and chill for 3 hours.');
+    const tray = GANNET_QUAY.vessels.find((v) => v.vessel.kind === 'mould' && cavitiesOf(v.vessel) === 6)!;
+    const trays = (portions: number) => ownWorkOf(analyseSheet({ ...tarts, vessel: tray.vessel, portions }, GANNET_QUAY), GANNET_QUAY, 1, null).stays.flatMap((s) => (s.what.kind === 'vessel' ? [s.what.count] : []));
+    expect(trays(6)).toEqual([1]);
+    expect(trays(7)).toEqual([2]);
   });
   it('of every recipe of the corpus wait for no task that is not there, and for none in a ring', () => {
     for (const recipe of readCorpus()) {
