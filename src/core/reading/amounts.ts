@@ -116,7 +116,7 @@ function nameOf(text: string): string {
     const word = m[1]!.toLowerCase();
     if (STOPS.has(word) && !(word === 'up' || (words.length === 0 && STATES.has(word)))) break;
     // 'a pint of cream stiff': how it is whipped.
-    if (words.length > 0 && /^(?:very|quite|stiff|stiffly|thick|thickly|lightly|smooth|firm|firmly|softly)$/.test(word)) break;
+    if (words.length > 0 && /^(?:very|quite|good|nice|stiff|stiffly|thick|thickly|lightly|smooth|firm|firmly|softly)$/.test(word)) break;
     words.push(m[1]!);
     end = m.index + m[1]!.length;
     if (m[3] || words.length >= 6) break;

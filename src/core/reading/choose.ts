@@ -3,19 +3,21 @@ import { sameHeading } from './rows';
 import type { FlowClause, Worktop } from './worktop';
 
 /** Meant for the top, by its heading or its own words. */
-const forTop = (l: DraftLine): boolean => /\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(`${l.under ?? ''} ${l.written}`);
+const forTop = (l: DraftLine): boolean => /^(?:the )?topping\b|\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(`${l.under ?? ''} ${l.written}`);
 
 /** The one of several lines that is meant: of this section, not yet used, in the bowl in hand. */
 export const choose = (w: Worktop, all: readonly { line: number; strength: number }[], c: FlowClause, additive: boolean): number | null => {
-  const top = Math.max(...all.map((x) => x.strength));
-  let left = all.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
-  const wide = all.map((x) => x.line);
+  // What is for the top waits until the end, also where its name fits better.
+  const role = w.lines[[...all].sort((a, b) => b.strength - a.strength)[0]!.line]!.role;
+  const inside = w.chilled || (c.section !== null && /\btop/i.test(c.section)) ? [] : all.filter((x) => !forTop(w.lines[x.line]!) && w.lines[x.line]!.role === role);
+  const meant = inside.length > 0 ? inside : all;
+  const top = Math.max(...meant.map((x) => x.strength));
+  let left = meant.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
+  const wide = meant.map((x) => x.line);
   // 'Dissolve the squeezed gelatine': what was soaked before one that is still dry.
   const dry = /^(?:soak|bloom|sprinkle|hydrate|soften)$/.test(c.clause.verb?.base ?? '');
   const soaked = !dry && left.length > 1 && left.every((i) => w.lines[i]!.role === 'gelatin') ? left.find((i) => !w.fresh(i) && w.waits(w.bowls[w.root(w.bowlOf[i]!)]!)) : undefined;
   if (soaked !== undefined) return soaked;
-  // What is for the top waits until the end.
-  if (!w.chilled && left.length > 1 && left.some((i) => !forTop(w.lines[i]!))) left = left.filter((i) => !forTop(w.lines[i]!));
   const under = (list: readonly number[]): number[] => list.filter((i) => sameHeading(w.lines[i]!.under, c.section));
   if (c.section !== null && under(left).length > 0) left = under(left);
   else if (c.section !== null && under(wide).length > 0 && top < 3) left = under(wide);

@@ -10,18 +10,19 @@ import { type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
 import { mentionsIn } from './mentions';
 import { apply } from './doing';
-import { pouredOn, POURED_ON } from './mixing';
+import { pouredOn, POUR_ONTO, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding)/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding)/i;
 /** 'Fold in the cream whipped to soft peaks.' */
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
 /** A bake is no cooler, °C. */
 const OVEN_FROM_C = 90;
 const HOT_MILK = /\b(?:hot|boiling|scalded|steaming|warm) (?:\w+ )?(?:milk|cream|infusion)\b/i;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
+const NEEDS = /^(?:so |now |well |for this |for it )*,?\s*(?:you(?:['’]ll| will)?|we(?:['’]ll| will)?|i) (?:want|need|require)\b(?! (?:it |them |this )?to\b)/i;
 const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) )?(?:whipped|beaten)\b/i;
 
 /** Follows the work through its bowls: which lines each step uses, what is mixed with what, what is put together. */
@@ -38,18 +39,29 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     take(w, h, meant);
   });
   leftOvers(w);
+  usedWithItsBowl(w);
   return w.gone.size === 0 ? { lines: w.lines, bowls: w.bowls, steps: w.steps, stepOf: w.stepOf, doubts: w.doubts } : without(w, w.gone);
 }
 
 /** 'Cream, whipped' in a list: it is whipped before it goes anywhere. */
 function whippedInTheList(w: Worktop): void {
-w.lines.forEach((l, i) => {
-  if (l.role !== 'cream' || !WHIPPED_FIRST.test(l.written)) return;
-  const b = w.make(l.under);
-  b.air = true;
-  b.stage = stageIn(l.written);
-  w.addLineTo(i, b);
-});
+  w.lines.forEach((l, i) => {
+    if (l.role !== 'cream' || !WHIPPED_FIRST.test(l.written)) return;
+    const b = w.make(l.under);
+    b.air = true;
+    b.stage = stageIn(l.written);
+    w.addLineTo(i, b);
+  });
+}
+
+/** What no step has in hand is used where its bowl is: folded in, or put on top. */
+function usedWithItsBowl(w: Worktop): void {
+  w.lines.forEach((_, i) => {
+    const bowl = w.bowlOf[i];
+    if (w.stepOf[i] !== null || bowl === undefined || bowl === null) return;
+    const at = w.steps.findIndex((s, k) => s.places.has(bowl) || w.bowls.some((b) => b.takenAt.get(bowl) === k));
+    if (at >= 0) w.stepOf[i] = at;
+  });
 }
 
 /** A new heading of the list, or a bowl that is fetched, begins a bowl of its own. */
@@ -86,7 +98,9 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   const destAt = destinationOf(c, items);
   // 'The hot milk' is hot, however it came to be.
   if (HOT_MILK.test(c.text)) for (const x of items) if (x.kind === 'bowl' && w.holds(w.bowls[x.bowl]!, 'milk', 'cream') && !w.bowls[x.bowl]!.air) w.bowls[x.bowl]!.heated = true;
-  const work = workedOn(w, h, items, destAt);
+  // 'You'll want the whites of three eggs, half a pint of water …': a list, told; nothing is done with it yet.
+  const listed = NEEDS.test(c.text) && items.length > 1 && items.every((x) => x.kind === 'line');
+  const work = listed ? 'hands' : workedOn(w, h, items, destAt);
   const said = temperaturesIn(c.text, w.fahrenheit)[0] ?? null;
   // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
   const inOven = work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|lower|decrease|increase|raise|set)$/.test(verb));
@@ -94,6 +108,7 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, when: fc.when, start: fc.start, end: fc.end };
   const at = w.steps.length;
   w.steps.push(step);
+  if (listed) return;
   for (const i of also) {
     step.lines.add(i);
     w.stepOf[i] ??= at;
@@ -126,6 +141,11 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   let work = workOf(c, on);
   if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, w.bowls, w.lines, w.here(), w.panIsTin);
   if (verb === 'pour' && pouredOn(h) && w.here()?.placed === 'no' && w.holds(w.here()!, 'yolk', 'egg', 'chocolate', 'starch', 'gelatin') && items.some((x) => x.kind === 'bowl' && x.bowl !== w.here()!.id && w.bowls[x.bowl]!.heated)) work = 'hands';
+  // 'Dissolve the coffee in hot milk, pour on the chocolate': it melts in what is in hand.
+  const wet = w.here();
+  if (verb === 'pour' && work === 'fill' && POUR_ONTO.test(after) && wet?.placed === 'no' && !wet.air && w.holds(wet, 'milk', 'cream', 'liquid') && items.length > 0 && items.every((x) => x.kind === 'line' && w.lines[x.line]!.role === 'chocolate')) work = 'hands';
+  // Cream that stands is only brought together with another bowl, whatever word is used for it: whisked on, cream turns to butter.
+  if ((work === 'whisk' || work === 'beat') && involved.filter((x) => x.bowl).length > 1 && involved.some((x) => x.bowl?.air && w.holds(x.bowl, 'cream'))) work = 'fold';
   // Covered with something of the dessert, it is a layer of it; water and milk only cover.
   if (verb === 'cover' && work === 'hands' && items.length > 0 && /^cover\b[^.;]*\bwith\b/i.test(after) && items.every((x) => x.kind === 'bowl' || !['liquid', 'milk', 'drink'].includes(w.lines[x.line]!.role!))) work = 'fill';
   // Added while the machine runs, it is whisked.

@@ -82,7 +82,7 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
 }
 
 /** 'Take the cheese and stir it with the sugar', 'mix both': what was made ready before. */
-function madeReady(w: Worktop, { c, after, verb }: Heard, meant: Meant, object: string): void {
+function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant, object: string): void {
   const { items } = meant;
   const open = w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : w.bowls[x.bowl]!.into === null));
   const others = open.filter((x) => x.kind === 'bowl' && x.bowl !== w.here()?.id);
@@ -94,6 +94,8 @@ function madeReady(w: Worktop, { c, after, verb }: Heard, meant: Meant, object: 
   else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) take(lines);
   // 'Slice the panettone, line a bowl': with that.
   else if (items.length === 0 && verb === 'line' && !/\bwith\b/i.test(after)) take(lines.filter((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit'));
+  // 'Smash the crackers, stir in the butter': into what was made ready, where no bowl is in hand.
+  else if (additive && w.here() === null && items.length > 0 && lines.length > 0) take(lines);
   else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) take(lines);
   else if (/^(?:it|them|this|these)\b/.test(object) && !(verb === 'fold' && w.here()?.air) && lines.length > 0) take(lines);
 }
@@ -109,7 +111,7 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
   const mine = w.here();
   const isNamed = (): boolean => items.some((x) => x.kind === 'bowl' && x.bowl === mine?.id);
   const goesTo = mine !== null && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
-  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour')) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
+  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour') && !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
   // 'Fold a third into the yolks to loosen, then the rest': of what is in hand.
   const into = mine !== null && !gel && !isNamed() ? c.words.findIndex((x, i) => i > c.at + 1 && i <= c.at + 5 && (x.said === 'into' || x.said === 'through')) : -1;
   if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((x) => SHARE_WORDS.has(x.said))) {

@@ -3,6 +3,9 @@ import type { PartKind } from '../document/kinds';
 import { gramsIn, rolesIn, type Bowl } from './bowls';
 import { SAUCE_SUGAR, type Flow } from './worktop';
 
+/** Eggs baked with so much flour of the whole are a sponge (house). */
+const SPONGE_FLOUR = 0.15;
+
 /** What part of a dessert a bowl is: by what is in it and what was done with it, never by its name. */
 export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   const g = rolesIn(b, flow.lines);
@@ -34,6 +37,8 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     // Milk thickened with yolks stays a custard with some chocolate in it.
     if (has('chocolate') && !b.air && !(b.heated && grams('milk') > 2 * grams('chocolate'))) return 'chocolate-base';
     if ((has('milk') || has('cream') || has('fruit') || has('sour')) && b.heated) return 'custard';
+    // A sponge.
+    if (b.baked && grams('starch') > SPONGE_FLOUR * total && !has('milk', 'cream', 'cheese')) return 'biscuit-layer';
     if (b.baked) return 'custard';
     if (has('cheese') && grams('cheese') > 0.3 * total) return 'set-filling';
     return has('chocolate') && grams('chocolate') > grams('yolk') + grams('egg') ? 'chocolate-base' : 'egg-foam';

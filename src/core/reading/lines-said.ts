@@ -71,7 +71,7 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
     }
     return w.lines.length - 1;
   }
-  const line = draftLine(words, place, w.context);
+  const line = draftLine(words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one'), place, w.context);
   const known = line.ingredient !== null && line.confidence >= 0.6;
   // 'Bowl of 4.8 L, medium': a word for a sort is no thing.
   if (known && again === '' && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;

@@ -49,6 +49,9 @@ const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whi
 const EXTRA = /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
 const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 
+/** '100 ml cream and a handful of berries': two lines. */
+const AND_SOME = /^(.+?)\s+(?:and|plus|&|\+)\s+((?:a (?:handful|few|little|pinch|splash|dash|knob)|some)\s(?:of )?(?!more\b|extra\b)\p{L}[\p{L} '’-]{2,40}[.;]?)$/iu;
+
 /** What the method takes apart: yolks and whites of eggs, zest and juice of a fruit. */
 export interface Apart {
   readonly yolks: boolean;
@@ -69,6 +72,8 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   const joined = text.split(/\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice)\b)/);
   if (joined.length > 1 && joined.every((t) => splitLine(t).amounts[0]?.unit && splitLine(t).name !== '')) return joined.map((t) => made(t.trim()));
+  const more = AND_SOME.exec(text);
+  if (more && splitLine(more[1]!).amounts[0]?.unit) return [...linesOfRow(more[1]!, place, context, apart).map((l) => ({ ...l, written: row })), made(more[2]!.replace(/[.;]$/, ''))];
   const both = BOTH.exec(text);
   if (both) {
     const fruit = (both[1] ?? both[2] ?? '').replace(/[,(].*$/, '').trim();

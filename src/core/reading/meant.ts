@@ -108,8 +108,12 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Na
   if (w.fresh(target)) return meant.some(target, m.from, share);
   const role = w.lines[target]!.role;
   meant.also.add(target);
+  // 'And a few strawberries': some more of them, not the purée that the others have become.
+  if (A_FEW.test(lead)) return;
   if (role && (CARRIES.has(role) || w.mainOf(target))) meant.bowl(w.bowls[w.bowlOf[target]!]!, m.from, share);
 }
+
+const A_FEW = /\b(?:a few|a handful of|some(?: more)?|a couple of|extra|a little more)\s+(?:\w+ )?$/i;
 
 /** 'The cream mixture', 'the lemon custard': what has become of it. */
 function becomeOf(w: Worktop, fc: FlowClause, candidates: readonly { readonly line: number }[], product: string): Bowl | null {
@@ -126,7 +130,8 @@ function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly l
   }
   if (!/^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs)$/.test(plural)) return [];
   const top = Math.max(...candidates.map((x) => x.strength)) - 0.01;
-  return candidates.filter((l) => l.strength >= top && w.fresh(l.line)).map((l) => l.line);
+  // A paste of nuts is none of 'the nuts'.
+  return candidates.filter((l) => l.strength >= top && w.fresh(l.line) && !(plural === 'nuts' && /\b(?:paste|butter|purée|puree)\b/i.test(w.lines[l.line]!.written))).map((l) => l.line);
 }
 
 /** A word for something that the work made. */
@@ -190,7 +195,7 @@ const shareBefore = (c: Clause, m: Mention, prevEnd: number): Share => {
   return ALL;
 };
 
-const REST = /\b(?:remaining|rest of|remainder of|other half of|what(?:'s| is) left of|leftover|reserved)\b[^,]{0,22}$/i;
+const REST = /\b(?:remaining|rest of|last of|end of|remainder of|other half of|what(?:'s| is) left of|leftover|reserved)\b[^,]{0,22}$/i;
 
 /** Roles of which a word stands for the bowl once they are in it: 'the cream' is what the cream has become. */
 const CARRIES = new Set<Role>(['cream', 'yolk', 'white', 'egg', 'cheese', 'chocolate', 'fruit', 'gelatin', 'butter', 'milk', 'setter', 'biscuit']);

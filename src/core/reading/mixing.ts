@@ -83,6 +83,9 @@ function cameTogether(w: Worktop, { step, h, items }: Job): { readonly into: Bow
 /** 'Pour on': what is hot, onto what is in hand. */
 export const BARE_POUR = /^pour (?:on|over)(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
 
+/** 'Pour on the chocolate': what is in hand, onto that. */
+export const POUR_ONTO = /^pour (?:it |this )?(?:on|onto|over) (?:the |your )?\w/i;
+
 /** 'Pour the milk on': onto what is in hand, which is not named. */
 export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring))/i.test(h.after);
 
@@ -91,7 +94,7 @@ function withIt({ h, lines }: Job): boolean {
   const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
   const unsaid = /^(?:cook|heat|warm|boil|simmer) (?:\w+ly )?with\b/i.test(h.after);
-  return itWith || unsaid || pouredOn(h) || BARE_POUR.test(h.after) || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
+  return itWith || unsaid || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
 }
 
 const LOOSENS = /^(?:lighten|loosen|slacken)$/;
@@ -149,7 +152,9 @@ function keepsApart(w: Worktop, { step, at, h, lines }: Job, bowl: Bowl, own: re
   const folded = work === 'fold' ? own.filter((b) => !w.isFoamed(b) && !w.isCooked(b)).flatMap((b) => [...b.lines]) : [];
   // Wine or juice in a foam of yolks is of that foam.
   const thins = (i: number): boolean => ['drink', 'liquid', 'milk'].includes(w.lines[i]!.role!) && w.holds(bowl, 'yolk', 'egg') && !w.holds(bowl, 'cream', 'white');
-  const heavy = [...folded, ...lines.filter((x) => !thins(x.line)).map((x) => x.line)].reduce((g, i) => g + w.weightOf(i), 0);
+  // Flour and nuts make a batter of a foam of eggs: it is baked as one.
+  const batter = (i: number): boolean => ['starch', 'nut', 'cocoa'].includes(w.lines[i]!.role!) && w.holds(bowl, 'yolk', 'egg', 'white') && !w.holds(bowl, 'cream');
+  const heavy = [...folded, ...lines.filter((x) => !thins(x.line) && !batter(x.line)).map((x) => x.line)].reduce((g, i) => g + w.weightOf(i), 0);
   return heavy > HEAVY_SHARE * Math.max(1, gramsIn(bowl, w.lines)) && bowl.lastStep < at && w.isFoamed(bowl) && work !== 'whisk' && !w.onlyButter(lines.map((x) => x.line), bowl);
 }
 

@@ -28,6 +28,8 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'crumble':
     case 'dough':
       return w.latest((b) => b.pressed) ?? w.latest((b) => w.holds(b, 'biscuit') && b.place === 'mix') ?? headed;
+    case 'sponge':
+      return w.latest((b) => b.baked && w.holds(b, 'egg', 'yolk', 'white')) ?? headed;
     case 'custard':
     case 'pastry cream':
     case 'curd':
@@ -35,6 +37,7 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
       return w.latest((b) => b.heated && w.holds(b, 'yolk', 'egg', 'milk', 'starch')) ?? headed;
     case 'zabaglione':
     case 'sabayon':
+    case 'egg foam':
       return w.latest((b) => w.holds(b, 'yolk', 'egg')) ?? headed;
     case 'meringue':
     case 'shell':

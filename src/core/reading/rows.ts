@@ -37,9 +37,11 @@ const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|q
 const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
 const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
-const YIELD = /^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/i;
+const YIELD = /^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)\W*$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/i;
 const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
 const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b.{0,60}\d/i;
+/** 'Layer 2 - mocha', 'Part 1: base'. */
+const NUMBERED_PART = /^(?:layer|part|component)\s+(?:\d{1,2}|one|two|three|four|five)\s*[-–—:.]\s*(\p{L}[\p{L} '’-]{2,40})$/iu;
 /** A list that says once what its numbers are. */
 export const IN_GRAMS = /^\(?(?:all |amounts |quantities |weights )*(?:in )?(?:grams|g|grammes)\)?[.:]?$/i;
 const FOR_THE = /^(?:for|to make|to do|making) (?:the )?(.{2,60}?)(?:,? you(?:['’]ll)? need)?:?$/i;
@@ -57,7 +59,7 @@ export function rowsOf(text: string, isIngredient: (name: string) => boolean): R
   if (text.length > LONGEST_TEXT) return fail('text', 'too-long', `That is ${Math.round(text.length / 1000)}\u00a0000 characters: a recipe has at most ${LONGEST_TEXT / 1000}\u00a0000. Keep the part with the recipe.`);
   const found = splitRows(withoutTags(text));
   if (found.length === 0) return fail('text', 'empty', 'There is nothing to read yet: paste a recipe, or type it as you would tell it.');
-  return ok(classified(found, isIngredient));
+  return ok(classified(inBareGrams(found, isIngredient), isIngredient));
 }
 
 const ENTITIES: Readonly<Record<string, string>> = { nbsp: ' ', amp: '&', deg: '°', frac12: '½', frac14: '¼', frac34: '¾', ndash: '–', mdash: '—', lt: '<', gt: '>', quot: '"', '#39': "'", '#176': '°', '#8217': '’', '#189': '½', '#188': '¼', '#190': '¾', times: '×', eacute: 'é', egrave: 'è' };
@@ -88,7 +90,7 @@ function splitRows(text: string): readonly RawRow[] {
   const out: RawRow[] = [];
   let at = 0;
   let blank = true;
-  for (const raw of text.split(/\r\n|\r|\n|\u2028|\u2029/)) {
+  for (const raw of text.split(/\r\n|\r|\n|\u2028|\u2029/).flatMap(countedInOne)) {
     const start = text.indexOf(raw, at);
     at = start + raw.length;
     // Cells of a table stand beside each other; a rule between its rows says nothing.
@@ -113,6 +115,40 @@ function splitRows(text: string): readonly RawRow[] {
   return counted(out);
 }
 
+/** '1. Bloom the gelatin. 2. Heat the milk.': steps that are counted within one row are rows of their own. */
+function countedInOne(raw: string): readonly string[] {
+  if (raw.length > LONGEST_COUNTED || !/^\s*1[.)]\s/.test(raw) || !/\s2[.)]\s+\p{L}/u.test(raw)) return [raw];
+  let n = 1;
+  const pieces: string[] = [];
+  let from = 0;
+  for (const m of raw.matchAll(/(?<=\s)(\d{1,2})[.)]\s+(?=\p{L})/gu)) {
+    if (Number(m[1]) !== n + 1) continue;
+    n++;
+    pieces.push(raw.slice(from, m.index));
+    from = m.index;
+  }
+  return [...pieces, raw.slice(from)];
+}
+const LONGEST_COUNTED = 8000;
+
+/** 'Yolks 80', 'cream 250 + 300 whipped': a list that says no measure anywhere is in grams. */
+const BARE_GRAMS = /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%)?)[\s:]+(\d{1,4})(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\))?)$/u;
+const COUNTED = /\b(?:eggs?|yolks?|whites?|lea(?:f|ves)|sheets?|lemons?|limes?|oranges?|bananas?|apples?|pears?|biscuits?|fingers?|ladyfingers|pods?|tins?|cans?)$/i;
+const FEWEST_BARE = 4;
+function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => boolean): readonly RawRow[] {
+  const found = rows.map((r) => (r.numbered || r.text.length > 80 ? null : BARE_GRAMS.exec(r.text)));
+  const meant = found.map((m) => m !== null && !isTime(m[0]) && isIngredient(m[1]!));
+  if (meant.filter(Boolean).length < FEWEST_BARE || rows.some((r) => !r.numbered && splitLine(r.text).amounts.some((a) => a.unit?.dimension === 'mass' || a.unit?.dimension === 'volume'))) return rows;
+  return rows.flatMap((r, i): readonly RawRow[] => {
+    const m = found[i];
+    if (!m || !meant[i]) return [r];
+    const [, name, first, second, how, aside] = m;
+    const counted = COUNTED.test(name!) && Number(first) <= 12;
+    const row = (amount: string, more: string): RawRow => ({ ...r, text: `${amount}${counted ? '' : ' g'} ${name!}${more}${aside ?? ''}` });
+    return second === undefined ? [row(first!, '')] : [row(first!, ''), { ...row(second, how === undefined ? '' : `, ${how}`), blankBefore: false }];
+  });
+}
+
 /** '1 Beat …', '2 Whip …': rows that begin with 1, 2, 3 and a verb are steps, without a full stop behind the number too. */
 function counted(rows: readonly RawRow[]): readonly RawRow[] {
   const bare = rows.map((r) => /^(\d{1,2})\s+(?=\p{Lu}\p{L}+)/u.exec(r.text));
@@ -125,8 +161,8 @@ function counted(rows: readonly RawRow[]): readonly RawRow[] {
 /** '4 yolks, 100 g sugar, 40 g water' or the same with bars between: a list in one row, where every piece begins with its amount. */
 function bareList(text: string): readonly string[] {
   if (text.length > 400 || /[.!?]\s+\p{Lu}/u.test(text)) return [];
-  const items = text.replace(/\.$/, '').split(/\s+\/\s+|[,;]\s+(?=\d|[½¼¾⅓⅔]|an?\s)/);
-  const said = (t: string): boolean => /^(?:\d|[½¼¾⅓⅔]|an?\s)/.test(t) && splitLine(t).name !== '' && !isAction(t) && t.length < 60;
+  const items = text.replace(/\.$/, '').split(/\s+\/\s+|[,;]\s+(?=\d|[½¼¾⅓⅔]|an?\s|pinch\b)/);
+  const said = (t: string): boolean => /^(?:\d|[½¼¾⅓⅔]|an?\s|pinch\b)/.test(t) && splitLine(t).name !== '' && !isAction(t) && t.length < 60;
   return items.length >= 3 && items.every(said) && items.filter((t) => looksLikeMeasured(t)).length >= 2 ? items.map((t) => t.trim()) : [];
 }
 
@@ -140,7 +176,7 @@ function inlineLists(row: RawRow): readonly RawRow[] {
     const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece) ?? /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)(.+)$/su.exec(piece);
     const listed = head !== null && INGREDIENTS.test(`${head[1]!}:`);
     const items = head ? head[2]!.replace(/\.$/, '').split(listed ? /\s+\/\s+|[;,]\s+(?![^(]*\))/ : /\s+\/\s+|;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|one\s|two\s|three\s))/) : [];
-    if (!head || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t) => (listed && t.length < 60 && items.length > 3) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
+    if (!head || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t, k) => (listed && t.length < 60 && items.length > 3) || (k > 0 && t.length < 40 && head[2]!.includes(';') && !isAction(t)) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
       out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
       continue;
     }
@@ -234,6 +270,13 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (YIELD.test(text) && text.length < 80 && !looksLikeMeasured(text)) return push('yield');
     if ((ABOUT.test(text) || SIZES.test(text)) && text.length < 110 && !looksLikeMeasured(text) && !(mode === 'steps' && isAction(text) && !/time/i.test(text))) return push('about');
     if (mode === 'notes' && !(r.numbered && isAction(text))) return push('note');
+    // 'Layer 2 - mocha' above its list.
+    const numbered = NUMBERED_PART.exec(text)?.[1];
+    if (numbered && next && looksLikeLine(next.text, isIngredient)) {
+      mode = 'lines';
+      part = partName(numbered);
+      return push('part', part);
+    }
     const heading = isHeadingRow(r, next, mode, isIngredient);
     if (heading === 'part') {
       mode = 'lines';

@@ -170,6 +170,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'shave':
     case 'crumble':
       if (verb === 'sprinkle' && on.gelatin && !on.built) return 'soak';
+      if (verb === 'drizzle' && /\bdrizzl\w+ (?:\w+ly )?in\b/i.test(text)) return 'hands';
       if (on.late) return 'finish';
       if (/^(?:sift|sieve|grate|crumble|shave)/.test(verb)) return on.built && /\bover\b|\bon\b|\btop\b|\bit\b/i.test(text) ? 'finish' : 'hands';
       return on.built ? 'finish' : /^(?:scatter|strew)$/.test(verb) || (/\b(?:over|on|onto|top)\b/i.test(text) && SERVED_IN.test(text)) ? 'fill' : 'hands';
@@ -184,6 +185,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'press':
     case 'squash':
     case 'tamp':
+      if (/^press$/i.test(said.trim())) return 'fill';
       return SERVED_IN.test(text) || /\bbottom\b|\bwall\b|\bsides?\b|\binto\b/i.test(text) || /^(?:press|squash|tamp) (?:it |them |this )?(?:\w+ly )?(?:in|down|flat)\b/.test(said) ? 'fill' : 'hands';
     case 'divide':
       return SERVED_IN.test(text) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
