@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import { calculate } from '../core/calculators';
 import { fail, type Result } from '../core/result';
 import { baseWays, depthThatMeets, type BaseAnswer, type BaseInput } from '../core/cold/base';
+import { readyHours } from '../core/cold/hours';
 import type { CoolingRule } from '../core/heat/cooling';
 import { fitPlace, type Fit } from '../core/cold/fit';
 import type { ColdSetup } from '../core/document/cold-plan-schema';
@@ -48,6 +49,7 @@ const service = {
   sweep: (sheet: Sheet, lever: Lever, from: number, to: number, points: number, figure: string): Result<readonly SweepPoint[]> =>
     kitchen ? sweep(sheet, kitchen, lever, from, to, points, figure) : notThere,
   cold: (sheet: Sheet, setup: ColdSetup): Result<ColdView> => (kitchen ? coldView(analyseSheet(sheet, kitchen), kitchen, setup) : notThere),
+  coldHours: (sheet: Sheet): number | null => (kitchen ? readyHours(analyseSheet(sheet, kitchen), kitchen) : null),
   /** Tries changes one by one and tells each as it is done; ends where `stopTrying` or another question comes. */
   tryChanges: async (sheet: Sheet, setup: ColdSetup, tell: (tried: Tried, of: number) => void): Promise<void> => {
     if (!kitchen) return;

@@ -12,14 +12,15 @@ import { workOfStep } from '../ways/step-work';
 /**
  * What a batch of a sheet is started with: its steps and its forecast, frozen.
  * @param scale how many times the stored sheet this one is; only written down.
+ * @param coldH hours in the cold until it is ready, as Cold has them.
  * @returns a fault when there is nothing in the bowl to weigh.
  */
-export function batchPlan(sheet: Sheet, kitchen: Kitchen, scale = 1): Result<BatchPlan> {
+export function batchPlan(sheet: Sheet, kitchen: Kitchen, scale = 1, coldH: number | null = null): Result<BatchPlan> {
   const analysis = analyseSheet(sheet, kitchen);
   if (analysis.mixture.massG <= 0) {
     return fail('lines', 'empty', 'There is nothing to weigh yet: add the cream on Bench first.');
   }
-  const written = shownSteps(analysis);
+  const written = shownSteps(analysis, coldH);
   const steps = byBowlfuls(written, analysis);
   return ok({
     sheetName: sheet.name,

@@ -5,6 +5,7 @@ import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import { mainPart } from '../analysis/analyse';
 import { timeRange } from '../analysis/learnt';
 import type { LineReading } from '../lines/read-part';
+import { coldWaits } from '../document/cold-waits';
 import type { Step } from '../document/schema';
 import { stepWhisk, type StepWhisk } from '../analysis/step-whisk';
 import { eggOf } from '../analysis/egg';
@@ -89,8 +90,12 @@ export const lineName = (l: LineReading): string => (l.read?.fatPct == null ? l.
 
 const stepLine = (l: LineReading): StepLine => ({ lineId: l.line.id, ingredientId: l.ingredient?.id ?? '', name: lineName(l), massG: l.read?.massG ?? 0, measure: l.cooksMeasure });
 
-/** The steps of a sheet in working order, each with the lines bound to it and its words filled in from the figures. */
-export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
+/**
+ * The steps of a sheet in working order, each with the lines bound to it and its words filled in from the figures.
+ * @param coldH hours in the cold until it is ready, as Cold has them; null where they are not known (yet): then the method's own hours stand.
+ */
+export function shownSteps(s: SheetAnalysis, coldH: number | null = null): readonly ShownStep[] {
+  const cold = coldWaits(s.sheet, coldH);
   const main = mainPart(s);
   return s.sheet.steps.map((step) => {
     const a = s.parts.find((p) => p.part.id === step.partId) ?? null;
@@ -99,19 +104,20 @@ export function shownSteps(s: SheetAnalysis): readonly ShownStep[] {
     const reading = isMain && step.key ? MAIN_READINGS[step.key] : step.key === 'put-away' ? 'hold-hours' : undefined;
     const ownWhisk = step.key === null && step.whisks && isMain && a.whip.ok && s.sheet.steps.find((x) => x.whisks && x.partId === step.partId) === step;
     const whisk = step.whisks && a ? stepWhisk(a) : null;
-    const waits = step.waitH !== null && step.waitH[1] > 0;
+    const waitH = cold.get(step.id)?.h ?? step.waitH;
+    const waits = waitH !== null && waitH[1] > 0;
     return {
       key: step.id,
       title: filled(step.title, a, s),
       short: step.short,
-      takes: takesWords(step, a),
+      takes: cold.has(step.id) ? waitWords(cold.get(step.id)!.h) : takesWords(step, a),
       detail: [filled(step.detail, a, s), step.note].filter(Boolean).join(' '),
       laid: workOfStep(step) === 'fill' ? buildSays(s, step.parts) : '',
       lines: lines.map(stepLine),
       readings: ownWhisk ? OWN_WHISK_READINGS : reading ? [reading] : [],
       whisks: step.whisks && isMain && a !== null && a.whip.ok,
       whisk,
-      waitMin: waits ? [60 * step.waitH![0], 60 * step.waitH![1]] : null,
+      waitMin: waits ? [60 * waitH[0], 60 * waitH[1]] : null,
       saidMin: whisk === null && !waits && step.minutes ? [step.minutes[0], step.minutes[1]] : null,
       useWithinMin: step.useWithinMin,
       tempC: step.tempC,

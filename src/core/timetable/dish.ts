@@ -1,17 +1,14 @@
-import { coldAnswers } from '../cold/ready';
-import { runCold } from '../cold/run';
-import { mainReady } from '../cold/tries';
+import { readyHours } from '../cold/hours';
 import { analyseSheet } from '../analysis/analyse';
 import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
 import { fitBowlfuls } from '../analysis/fit-bowlfuls';
 import { scaleToPortions } from '../rewrite/scale';
-import type { Sheet, Step } from '../document/schema';
+import type { Sheet } from '../document/schema';
 import { capacityMl, isPerPortion } from '../vessel/profile';
 import { fail, ok, type Result } from '../result';
 import type { Serving } from './service-schema';
 import { ownWorkOf } from './own-work';
-import { workOfStep } from '../ways/step-work';
 import { workOf, type Work } from './work';
 
 /** A dessert at the size that is served, with its work. */
@@ -83,20 +80,13 @@ export function dishOf(sheet: Sheet, serving: Pick<Serving, 'portions' | 'vessel
   return made;
 }
 
-/** A rest of an hour or two was chosen to be spooned, not to be cut: it is that long, whatever Cold says of cutting. */
-const SHORT_REST_H = 2;
-const isShortRest = (s: Step): boolean => s.waitH !== null && s.waitH[1] <= SHORT_REST_H;
-
 function makeDish(sheet: Sheet, serving: Pick<Serving, 'portions' | 'vessel' | 'placeId'>, kitchen: Kitchen): Result<Dish> {
   const served = servedSheet(sheet, serving, kitchen);
   if (!served.ok) return served;
   const analysis = analyseSheet(served.value, kitchen);
   if (analysis.mixture.massG <= 0) return fail('lines', 'empty', `${sheet.name} has nothing in it yet: add its lines on Bench first.`);
   const times = serving.portions / sheet.portions;
-  const needsCold = served.value.steps.some((s) => s.key === 'set' || s.key === 'freeze' || (s.key === 'rest' && !isShortRest(s)) || (served.value.method === 'own' && s.minutes === null && (workOfStep(s) === 'chill' || workOfStep(s) === 'freeze')));
-  const { setup } = served.value.cold;
-  const run = needsCold ? runCold(analysis, kitchen, { ...setup, together: Math.max(setup.together, isPerPortion(served.value.vessel) ? serving.portions : served.value.tin.count) }) : null;
-  const coldH = run?.ok ? (mainReady(coldAnswers(analysis, kitchen, run.value).ready)?.atH ?? null) : null;
+  const coldH = readyHours(analysis, kitchen);
   const parts = analysis.parts.flatMap((a) => {
     const made = madeOf(a);
     return made ? [[a.part.id, made] as const] : [];

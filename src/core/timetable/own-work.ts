@@ -2,6 +2,7 @@ import { isFreezer, placeOf } from '../kitchen/place';
 import { inSentence, plainNumber, showHours, withUnit } from '../figure';
 import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
+import { coldWaits, type ColdWait } from '../document/cold-waits';
 import { goesByItself, type StepWork } from '../document/kinds';
 import type { Step } from '../document/schema';
 import { dayWords } from '../document/step-day';
@@ -22,8 +23,6 @@ const AT_ONCE_MIN = 5;
 const HOT_HANDS_MIN = 45;
 /** Something is moved by hand: out of the oven, from the bath into the fridge; an oven is turned on or off, min (house). */
 const MOVE_MIN = 1;
-/** Where a recipe says 'chill' and no time, and what is in the vessel is cold as it is: so long at least, min (house). */
-const LEAST_CHILL_MIN = 30;
 /** An oven that the cook has turned on stays hot so long for what it waits for, min (house). */
 const LIT_MOST_MIN = 45;
 const DAY_MIN = 24 * 60;
@@ -44,12 +43,13 @@ export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, col
   const gap = (from: string, to: string, min: number, max: number | null, says: string): void => void gaps.push({ from, to, min, max, says });
   const lastCold = steps.findLast((x) => workOfStep(x) === 'chill' || workOfStep(x) === 'freeze');
   const awaited = new Set<string>();
+  const waits = coldWaits(s.sheet, coldH);
 
   steps.forEach((step, i) => {
     const work = workOfStep(step);
     const by = byItself(step);
     const a = analysis(step.partId);
-    const { minutes, because } = timeOf(step, work, a, times, step === lastCold ? coldH : null);
+    const { minutes, because } = timeOf(step, work, a, times, waits.get(step.id));
     const kind: WorkKind = !by ? 'hands' : work === 'bake' ? 'oven' : work === 'chill' || work === 'freeze' ? 'cold' : 'wait';
     const oven = work === 'bake' ? { shelves: 1, setting: `${step.ovenC ?? 'hot'}` } : step.machine === 'oven' && by ? { shelves: 1, setting: 'off' } : null;
     tasks.push({ key: step.id, way: step.id, stepId: step.id, partId: step.partId, kind, name: step.title, minutes, because, hands: !by && minutes > 0, mixerId: step.whisks || step.machine === 'mixer' ? (a?.mixer ?? s.parts[0]?.mixer ?? null)?.id ?? null : null, hob: step.machine === 'hob', oven });
@@ -120,15 +120,15 @@ function waitsFor(id: string, other: string, steps: readonly Step[], seen = new 
   return (steps.find((x) => x.id === id)?.after ?? []).some((a) => a === other || waitsFor(a, other, steps, seen));
 }
 
-function timeOf(step: Step, work: StepWork, a: PartAnalysis | null, times: number, coldH: number | null): { readonly minutes: number; readonly because: string } {
+function timeOf(step: Step, work: StepWork, a: PartAnalysis | null, times: number, cold: ColdWait | undefined): { readonly minutes: number; readonly because: string } {
   if (byItself(step)) {
     if (step.minutes) {
       const [low, high] = step.minutes;
       const minutes = Math.max(1, Math.ceil((high <= LONG_WAIT_MIN ? high : low) - 1e-9));
       return { minutes, because: `the recipe: ${low === high ? '' : `${showHours(low / 60)} to `}${showHours(high / 60)}` };
     }
-    if (coldH !== null && minutesOf(coldH) < LEAST_CHILL_MIN) return { minutes: LEAST_CHILL_MIN, because: `Cold: it is ready as it is; the recipe does not say how long, ${LEAST_CHILL_MIN}\u00a0min are taken` };
-    if (coldH !== null) return { minutes: minutesOf(coldH), because: `Cold: ready after ${showHours(coldH)} in this vessel, in this place; the recipe does not say` };
+    if (cold?.by === 'least') return { minutes: minutesOf(cold.h[0]), because: `Cold: it is ready as it is; the recipe does not say how long, ${showHours(cold.h[0])} are taken` };
+    if (cold) return { minutes: minutesOf(cold.h[0]), because: `Cold: ready after ${showHours(cold.h[0])} in this vessel, in this place; the recipe does not say` };
     const h = step.waitH ? step.waitH[step.waitH[1] > 1.5 ? 0 : 1] : USUAL_MIN[work] / 60;
     return { minutes: minutesOf(h), because: `the recipe does not say; ${showHours(h)} are taken` };
   }

@@ -5,6 +5,7 @@ import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
 import { timeRange } from '../analysis/learnt';
 import { filled } from '../batch/method';
+import { coldWaits, type ColdWait } from '../document/cold-waits';
 import type { DayPart } from '../document/kinds';
 import type { Step } from '../document/schema';
 import { filledVessels } from '../analysis/build';
@@ -91,6 +92,7 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
   };
   const gap = (from: string, to: string, min: number, max: number | null, says: string): void => void gaps.push({ from, to, min, max, says });
   const place = placeOf(kitchen, s.sheet.cold.setup, family);
+  const waits = coldWaits(s.sheet, coldH);
 
   /** The task that a step is over with, and the one with which it begins. */
   const ends = new Map<string, string>();
@@ -104,7 +106,7 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
     const a = analysis(step.partId);
     const title = filled(step.title, a, s);
     const key = step.key ?? '';
-    const waitMin = waitOf(step, coldH);
+    const waitMin = waitOf(step, waits.get(step.id));
     const hands = handsOf(step, a, times);
     const temper = key === 'temper';
     const hand = (): string => add({ key: step.id, stepId: step.id, partId: step.partId, kind: 'hands', name: title, minutes: hands.minutes, because: hands.because, hands: hands.minutes > 0, mixerId: step.whisks && a?.mixer ? a.mixer.id : null, hob: onHob(step) });
@@ -267,19 +269,15 @@ function waitName(key: string, title: string): string {
   }
 }
 
-/** What goes on by itself after a step, min, and why so long. */
-function waitOf(step: Step, coldH: number | null): { readonly minutes: number; readonly because: string } {
+/** What goes on by itself after a step, min, and why so long. @param cold its hours in the cold, where Cold has a say in them. */
+function waitOf(step: Step, cold: ColdWait | undefined): { readonly minutes: number; readonly because: string } {
   const { waitH, key } = step;
   if (!waitH || waitH[1] <= 0) return { minutes: 0, because: '' };
   const [low, high] = waitH;
-  if (key === 'set' || key === 'freeze') {
-    if (coldH !== null) return { minutes: minutesOf(coldH), because: `Cold: ready after ${showHours(coldH)} in this vessel, in this place` };
-    return { minutes: minutesOf(high), because: `the method’s longer end, ${showHours(high)}: Cold gives no answer` };
-  }
-  if (key === 'rest') {
-    if (coldH !== null && coldH > low) return { minutes: minutesOf(coldH), because: `Cold: ready after ${showHours(coldH)}, more than the ${showHours(low)} of its way` };
-    return { minutes: minutesOf(low), because: `the way that was chosen: ${showHours(low)} at least` };
-  }
+  if (cold?.by === 'cold') return { minutes: minutesOf(cold.h[0]), because: `Cold: ready after ${showHours(cold.h[0])} in this vessel, in this place` };
+  if (cold?.by === 'cold-more') return { minutes: minutesOf(cold.h[0]), because: `Cold: ready after ${showHours(cold.h[0])}, more than the ${showHours(low)} of its way` };
+  if (key === 'set' || key === 'freeze') return { minutes: minutesOf(high), because: `the method’s longer end, ${showHours(high)}: Cold gives no answer` };
+  if (key === 'rest') return { minutes: minutesOf(low), because: `the way that was chosen: ${showHours(low)} at least` };
   return high < SHORT_WAIT_H ? { minutes: minutesOf(high), because: `the method’s longer end, ${showHours(high)}` } : { minutes: minutesOf(low), because: `the method: ${showHours(low)} at least` };
 }
 

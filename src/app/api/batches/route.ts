@@ -1,6 +1,8 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { kitchenOf } from '../../../core/kitchen/kitchen';
+import { analyseSheet } from '../../../core/analysis/analyse';
+import { readyHours } from '../../../core/cold/hours';
 import { fitBowlfuls } from '../../../core/analysis/fit-bowlfuls';
 import { batchPlan } from '../../../core/batch/make-batch';
 import { scaleToPortions } from '../../../core/rewrite/scale';
@@ -32,7 +34,7 @@ export async function POST(request: Request) {
     const kitchen = kitchenOf(readKitchenFacts(db));
     // A larger batch than the sheet is written for may need more bowlfuls.
     const fitting = scaled.value.portions > doc.portions ? fitBowlfuls(scaled.value, kitchen) : scaled.value;
-    const plan = batchPlan(fitting, kitchen, scaled.value.portions / doc.portions);
+    const plan = batchPlan(fitting, kitchen, scaled.value.portions / doc.portions, readyHours(analyseSheet(fitting, kitchen), kitchen));
     if (!plan.ok) return refuse(422, plan.fault.says);
     const batch = startBatch(db, { id, sheetId, sheetVersion: version ?? sheet.version, portions: scaled.value.portions, plan: plan.value, startedAt: Date.now() });
     return NextResponse.json({ id: batch.id }, { status: 201 });
@@ -52,7 +54,7 @@ function startServing(db: KitchenDb, serviceId: string, servingId: string) {
   const kitchen = kitchenOf(readKitchenFacts(db));
   const served = servedSheet(sheet.doc, serving, kitchen);
   if (!served.ok) return refuse(422, served.fault.says);
-  const plan = batchPlan(served.value, kitchen, serving.portions / sheet.doc.portions);
+  const plan = batchPlan(served.value, kitchen, serving.portions / sheet.doc.portions, readyHours(analyseSheet(served.value, kitchen), kitchen));
   if (!plan.ok) return refuse(422, plan.fault.says);
   const now = Date.now();
   const batch = startBatch(db, { id: crypto.randomUUID(), sheetId: serving.sheetId, sheetVersion: sheet.version, portions: serving.portions, plan: plan.value, startedAt: now });

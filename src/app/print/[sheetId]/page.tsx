@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import { plainNumber, showGrams } from '../../../core/figure';
 import { analyseSheet } from '../../../core/analysis/analyse';
+import { readyHours } from '../../../core/cold/hours';
 import { kitchenOf } from '../../../core/kitchen/kitchen';
 import { lineName, shownSteps } from '../../../core/batch/method';
 import { FAMILY_NAMES } from '../../../core/document/kinds';
@@ -20,8 +21,9 @@ export default async function PrintSheet({ params }: { readonly params: Promise<
   const stored = getSheet(db, sheetId);
   if (!stored) notFound();
   const facts = readKitchenFacts(db);
-  const s = analyseSheet(stored.doc, kitchenOf(facts));
-  const steps = shownSteps(s);
+  const kitchen = kitchenOf(facts);
+  const s = analyseSheet(stored.doc, kitchen);
+  const steps = shownSteps(s, readyHours(s, kitchen));
   const { allergens, ethanolG } = shoppingOf(s);
   const number = (stepId: string | null): string => {
     const n = steps.findIndex((x) => x.key === stepId);

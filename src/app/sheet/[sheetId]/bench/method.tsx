@@ -9,6 +9,7 @@ import { differenceSays } from '../../../../core/batch/way-says';
 import { waysOfSheet } from '../../../../core/ways/switch';
 import { OpensPanel } from '../../../../ui/opens-panel';
 import { freshId } from '../../../../ui/sheet/fresh-id';
+import { useColdHours } from '../../../../workers/use-cold-hours';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
 import { useSortableRows, type Drag } from './use-sortable-rows';
 
@@ -18,9 +19,10 @@ const StepForm = lazy(() => import('../../../../ui/sheet/step-form').then((m) =>
 
 /** The steps in working order, as Pass will show them; each opens to be edited. */
 export function Method() {
-  const { doc, edit, context } = useSheet();
+  const { doc, edit, context, kitchen } = useSheet();
   const analysis = useAnalysis();
-  const steps = shownSteps(analysis);
+  const coldH = useColdHours(doc, kitchen);
+  const steps = shownSteps(analysis, coldH);
   const [title, setTitle] = useState('');
   const put = () => {
     if (title.trim() === '') return;
