@@ -8,7 +8,7 @@ import { splitLine } from '../../core/measures/line';
 import type { Doubt, Reading } from '../../core/reading/read';
 import type { PartAnalysis, SheetAnalysis } from '../../core/analysis/analysed';
 import { setLineIngredient, setLinePart, setLineStep, setLineText, setPart, setPartKind, type EditContext } from '../../core/editing/edits';
-import { PART_KIND_NAMES, PART_KINDS, STEP_WORK_NAMES } from '../../core/document/kinds';
+import { PART_KIND_NAMES, PART_KINDS, STANDS, STANDS_NAMES, STEP_WORK_NAMES } from '../../core/document/kinds';
 import type { LineReading } from '../../core/lines/read-part';
 import type { Sheet } from '../../core/document/schema';
 import { railHatch } from '../../ui/part-look';
@@ -64,6 +64,7 @@ export function ReadParts({ reading, draft, analysis, context, open, onEdit, onA
             <div className="flex items-baseline gap-3 pb-0.5">
               <NameOf name={a.part.name} onName={(name) => onEdit((d) => setPart(d, a.part.id, { name }, context))} />
               <QuietChoice label={`Kind of ${a.part.name}`} value={a.part.kind} options={PART_KINDS.map((k) => [k, PART_KIND_NAMES[k]] as const)} onChange={(kind) => onEdit((d) => setPartKind(d, a.part.id, kind, context))} className="text-[14px] text-ink-soft" />
+              {a.part.stands === 'beside' && <QuietChoice label={`Where ${a.part.name} stands`} value={a.part.stands} options={STANDS.map((w) => [w, STANDS_NAMES[w]] as const)} onChange={(stands) => onEdit((d) => setPart(d, a.part.id, { stands }, context))} className="text-[14px] text-ink-soft" />}
             </div>
             <ul>{a.reading.lines.map((l) => row(a, l))}</ul>
           </div>

@@ -83,8 +83,10 @@ const CRUMB = 0.005;
 
 function layersOf(parts: readonly PartAnalysis[]): Result<readonly Layer[]> {
   const layers: Layer[] = [];
-  const wet = laidInOrder(parts.filter((a) => a.part.kind !== 'soak' && a.reading.mixture.massG > 0 && a.leftShare > CRUMB));
-  for (const a of wet) {
+  const laid = laidInOrder(parts.filter((a) => a.part.kind !== 'soak' && a.reading.mixture.massG > 0 && a.leftShare > CRUMB));
+  const inside = laid.filter((a) => a.part.stands === 'in');
+  // Where nothing stands in it, it is the vessel of what there is.
+  for (const a of inside.length > 0 ? inside : laid) {
     if (!a.foamMl.ok) return a.foamMl;
     layers.push({ part: a.part, massG: a.leftG, volumeMl: a.foamMl.value * a.leftShare, overrunPct: a.overrunPct.ok ? a.overrunPct.value : 0 });
   }

@@ -49,6 +49,11 @@ export const goesByItself = (work: StepWork): boolean => work === 'wait' || work
 export const STEP_MACHINES = ['mixer', 'oven', 'hob', 'fridge', 'freezer'] as const;
 export type StepMachine = (typeof STEP_MACHINES)[number];
 
+/** Where a part stands: in the vessel, or beside it (a sauce in its jug, rosettes over the rim): then it fills nothing. */
+export const STANDS = ['in', 'beside'] as const;
+export type Stands = (typeof STANDS)[number];
+export const STANDS_NAMES: Readonly<Record<Stands, string>> = { in: 'in the vessel', beside: 'on top or beside' };
+
 /** By which part of its day a step is done: noon, five in the afternoon. */
 export const DAY_PARTS = ['morning', 'afternoon'] as const;
 export type DayPart = (typeof DAY_PARTS)[number];

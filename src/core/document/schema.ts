@@ -4,7 +4,7 @@ import { SUGAR_MOMENTS } from '../foam/kinds';
 import { SPEEDS, WISHED_STAGES } from '../foam/kinds';
 import { ROLES } from '../larder/role';
 import { fail, ok, type Result } from '../result';
-import { DAY_PARTS, FAMILIES, FORMAT_VERSION, PART_KINDS, STEP_MACHINES, STEP_WORKS, USES, USUAL_HEAT, USUAL_WAIT_H } from './kinds';
+import { DAY_PARTS, FAMILIES, FORMAT_VERSION, PART_KINDS, STANDS, STEP_MACHINES, STEP_WORKS, USES, USUAL_HEAT, USUAL_WAIT_H } from './kinds';
 import { ColdPlanSchema } from './cold-plan-schema';
 import { USUAL_COLD } from './usual-cold';
 import { TinPlanSchema } from './tin-plan-schema';
@@ -62,6 +62,7 @@ export const PartSchema = z.object({
   lines: z.array(LineSchema).max(200),
   whisk: WhiskPlanSchema,
   heat: HeatPlanSchema.default({ ...USUAL_HEAT }),
+  stands: z.enum(STANDS).default('in'),
 });
 export type Part = Omit<Readonly<z.infer<typeof PartSchema>>, 'lines'> & { readonly lines: readonly Line[] };
 

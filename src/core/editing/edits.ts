@@ -113,7 +113,7 @@ export function setLineAmount(sheet: Sheet, partId: string, lineId: string, amou
 export const setLineStep = (sheet: Sheet, partId: string, lineId: string, stepId: string | null): Sheet => editLines(sheet, partId, (lines) => lines.map((l) => (l.id === lineId ? { ...l, stepId } : l)));
 
 /** Another name or plan for a part. Lines of other parts that take from it by its old name follow, and so do its steps. */
-export function setPart(sheet: Sheet, partId: string, change: Partial<Pick<Part, 'name' | 'whisk' | 'heat'>>, context: EditContext): Sheet {
+export function setPart(sheet: Sheet, partId: string, change: Partial<Pick<Part, 'name' | 'whisk' | 'heat' | 'stands'>>, context: EditContext): Sheet {
   const before = sheet.parts.find((p) => p.id === partId);
   const changed = editPart(sheet, partId, (p) => ({ ...p, ...change }));
   const named = before && change.whisk && change.whisk.sugarAt !== before.whisk.sugarAt ? settleMethod(changed, context.larder, new Set([partId])) : changed;

@@ -28,7 +28,7 @@ export function startingPart(id: string, kind: PartKind, mixerId: string, prefer
   const sugarAt = ways['sugar-moment'] === 'soft-peak' ? 'soft-peak' : STARTING_WHISK.sugarAt;
   // What is whisked cold with butter is never heated again: its usual meringue is the one that reaches the one-point rule.
   if (kind === 'buttercream') ways.whites ??= 'swiss-71';
-  return { id, kind, name: capital(PART_KIND_NAMES[kind]), ways, lines: [], whisk: { ...STARTING_WHISK, sugarAt, mixerId }, heat: USUAL_HEAT };
+  return { id, kind, name: capital(PART_KIND_NAMES[kind]), ways, lines: [], whisk: { ...STARTING_WHISK, sugarAt, mixerId }, heat: USUAL_HEAT, stands: 'in' };
 }
 
 /** A sheet to start from: one whipped cream with these lines. */

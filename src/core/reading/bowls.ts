@@ -31,8 +31,8 @@ export interface Bowl {
   brushed: boolean;
   /** Sugar came in when it had air. */
   sugarLate: boolean;
-  /** It has been put into the dessert, and how late. */
-  placed: 'no' | 'built' | 'late';
+  /** It has been put into the dessert, and how late; or it is served beside it. */
+  placed: 'no' | 'built' | 'late' | 'beside';
   /** The bowl that took all of it. */
   into: number | null;
   /** The step that last worked on it. */

@@ -82,7 +82,7 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
 const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel']);
 
 /** Strong verbs that stand for things often enough. */
-const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'peel', 'oil', 'mix', 'spoon', 'pipe', 'work', 'press', 'froth', 'sponge', 'grease', 'wrap', 'scoop', 'dip', 'stand', 'fridge', 'start', 'roll', 'dollop', 'process', 'temper', 'marble', 'keep', 'store', 'stop', 'run', 'taste', 'save', 'give', 'use', 'form', 'get', 'fit', 'go', 'butterfly', 'count', 'mark', 'brown']);
+const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'peel', 'oil', 'mix', 'spoon', 'work', 'press', 'froth', 'sponge', 'grease', 'wrap', 'scoop', 'dip', 'stand', 'fridge', 'start', 'roll', 'dollop', 'process', 'temper', 'marble', 'keep', 'store', 'stop', 'run', 'taste', 'save', 'give', 'use', 'form', 'get', 'fit', 'go', 'butterfly', 'count', 'mark', 'brown']);
 
 const startsAction = (words: readonly Word[]): boolean => verbAt(words, 0, true) >= 0;
 
@@ -99,7 +99,9 @@ export function clausesOf(sentence: string): readonly Clause[] {
   let until = false;
   const leading = UNTIL.has(words[0]?.word ?? '');
   const lead = /^(?:to (?:serve|finish|assemble|make|build|decorate|garnish)|for serving)\s*[:,–—]/i.test(sentence);
-  let started = verbAt(words, 0, false) >= 0 && !leading && !lead;
+  // 'Before serving whip the cream and pipe it on': the condition has no comma behind it.
+  const bare = leading && !words.slice(0, 9).some((w) => w.said === ',' || w.said === ':') && laterVerb(words, 1) > 0;
+  let started = bare || (verbAt(words, 0, false) >= 0 && !leading && !lead);
   for (let i = 0; i < words.length; i++) {
     const { said, word } = words[i]!;
     if (said === '(' || said === '[') depth++;

@@ -18,6 +18,7 @@ export function apply(w: Worktop, step: FlowStep, at: number, items: readonly It
   const job: Job = { step, at, h, items, destAt, lines: items.filter((x) => x.kind === 'line'), bowls: items.flatMap((x) => (x.kind === 'bowl' ? [{ ...x, b: w.bowls[w.root(x.bowl)]! }] : [])) };
   const { work } = step;
   const ofIt = OF_IT.exec(h.c.text)?.[1] ?? '';
+  if (work === 'serve' && BESIDE.test(h.c.text)) besides(job);
   if (work === 'serve' || (items.length === 0 && ofIt === '' && ((work === 'hands' && !POURED_ON.test(h.after)) || work === 'finish'))) return nothingNew(w, job);
   if (keepsBack(w, job, ofIt)) return;
   if (work === 'chill' || work === 'freeze' || work === 'wait' || work === 'bake') return stands(w, job);
@@ -25,6 +26,17 @@ export function apply(w: Worktop, step: FlowStep, at: number, items: readonly It
   if (work === 'fill' || work === 'finish') return puts(w, job);
   if (madeReady(w, job)) return;
   mix(w, job);
+}
+
+/** 'Serve with the sauce', 'pass the cream alongside'. */
+const BESIDE = /\bserv\w+\b[^.;]{0,40}\b(?:with|alongside|beside)\b/i;
+function besides({ step, at, bowls }: Job): void {
+  for (const { b } of bowls) {
+    if (b.placed !== 'no') continue;
+    b.placed = 'beside';
+    b.lastStep = at;
+    step.places.add(b.id);
+  }
 }
 
 /** Preparing what is used later, and what has nothing in it. */

@@ -38,6 +38,8 @@ export interface ReadPart {
   readonly takes: readonly { readonly part: string; readonly share: number; readonly says: string }[];
   readonly ways: Readonly<Record<string, string>>;
   readonly syrupC: number | null;
+  /** Put into the dessert before it rests, on top of it after that, or served beside it. */
+  readonly lies: 'in' | 'top' | 'beside';
   /** Rows of its list that take from other parts or say what is lost, as written. */
   readonly feeds: readonly { readonly text: string; readonly part: string | null; readonly start: number }[];
 }
@@ -361,7 +363,7 @@ function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): reado
       const reach = used.includes(from) ? from : null;
       return reach ? [{ part: `p${reach.id + 1}`, share, says: b.keptSays }] : [];
     });
-    return { id: `p${b.id + 1}`, name: (n === 1 ? base : `${base} ${n}`).slice(0, 60), kind, stage: b.air && isWhisked(kind) ? b.stage : null, takes, ways: waysOf(b, kind, flow), syrupC: b.hotC !== null && b.hotC >= 100 && b.hotC <= 140 ? b.hotC : null, feeds: [] };
+    return { id: `p${b.id + 1}`, name: (n === 1 ? base : `${base} ${n}`).slice(0, 60), kind, stage: b.air && isWhisked(kind) ? b.stage : null, takes, ways: waysOf(b, kind, flow), syrupC: b.hotC !== null && b.hotC >= 100 && b.hotC <= 140 ? b.hotC : null, lies: b.placed === 'beside' ? 'beside' : b.placed === 'late' ? 'top' : 'in', feeds: [] };
   });
 }
 

@@ -74,7 +74,9 @@ export function readingToSheet(r: Reading, to: ToSheet): SheetRead {
   const partIds = new Map(ordered.map((p) => [p.id, newId()]));
   const stepIds = r.steps.map(() => newId());
   const lineIds = r.lines.map(() => newId());
-  const shells: Part[] = ordered.map((p) => partOf(p, partIds.get(p.id)!, mixer?.id ?? '', use));
+  // What goes on once the mould is off, or the tin is full and set, stands over its rim; in a bowl or a glass it is still within.
+  const rimmed = vessel.kind === 'springform' || vessel.kind === 'terrine' || vessel.kind === 'mould';
+  const shells: Part[] = ordered.map((p) => ({ ...partOf(p, partIds.get(p.id)!, mixer?.id ?? '', use), stands: p.lies === 'beside' || (rimmed && p.lies === 'top') ? 'beside' : 'in' }));
   const parts = shells.map((shell, i): Part => {
     const read = ordered[i]!;
     const own = r.lines.flatMap((l, k): Line[] => {
