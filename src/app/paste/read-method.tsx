@@ -8,7 +8,7 @@ import type { SheetAnalysis } from '../../core/analysis/analysed';
 import { moveStep, setStepPart, setStepWork } from '../../core/editing/edits';
 import { STEP_WORK_NAMES, STEP_WORKS } from '../../core/document/kinds';
 import type { Sheet, Step } from '../../core/document/schema';
-import { dayWords } from '../../core/document/step-day';
+import { dayBeside } from '../../core/document/step-day';
 import { OpensPanel } from '../../ui/opens-panel';
 import { QuietChoice } from '../../ui/quiet-choice';
 import { StepForm } from '../../ui/sheet/step-form';
@@ -36,7 +36,7 @@ export function ReadMethod({ sheet, analysis, onEdit }: { readonly sheet: Sheet;
                 <>
                   {s.title}
                   {s.detail && <span className="text-ink-soft"> {s.detail}</span>}
-                  {dayWords(s) && <span className="text-[13.5px] text-ink-soft"> {dayWords(s)}</span>}
+                  {dayBeside(s) && <span className="text-[13.5px] text-ink-soft"> {dayBeside(s)}</span>}
                 </>
               }
               panel={(close) => <StepForm doc={sheet} edit={(_, to) => onEdit(to)} shown={shown[i]!} at={i} onDone={close} />}

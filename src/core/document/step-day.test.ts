@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayChoices, dayKey, dayOfKey, dayWords } from './step-day';
+import { dayBeside, dayChoices, dayKey, dayOfKey, dayWords } from './step-day';
 
 describe('the day of a step', () => {
   it.each([
@@ -9,6 +9,10 @@ describe('the day of a step', () => {
     [{ ahead: 1, by: 'afternoon' }, 'the day before, in the afternoon'],
     [{ ahead: 3, by: null }, '3\u00a0days before'],
   ] as const)('%o is ‘%s’', (day, words) => expect(dayWords(day)).toBe(words));
+  it('is not said twice', () => {
+    expect(dayBeside({ ahead: 1, by: null, title: 'Crush the biscuits' })).toBe('the day before');
+    expect(dayBeside({ ahead: 1, by: null, title: 'The day before, crush the biscuits' })).toBe('');
+  });
   it('goes into a word and back', () => {
     for (const [key] of dayChoices({ ahead: 7, by: 'morning' })) expect(dayKey(dayOfKey(key))).toBe(key);
     expect(dayOfKey('7 morning')).toEqual({ ahead: 7, by: 'morning' });

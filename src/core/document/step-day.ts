@@ -10,6 +10,9 @@ export function dayWords({ ahead, by }: StepDay): string {
   return [day, by === null ? '' : `in the ${by}`].filter(Boolean).join(', ');
 }
 
+/** The same beside the words of a step: '' where they say it themselves. */
+export const dayBeside = (step: StepDay & Pick<Step, 'title'>): string => (/\bdays? (?:before|ahead|in advance)\b|\bnight before\b|\bevening before\b|\bmorning\b|\bafternoon\b/i.test(step.title) ? '' : dayWords(step));
+
 const WITHIN_DAYS = 3;
 
 /** One of the days that a step can be done on, as one word of a list: '0', '1 morning'. */

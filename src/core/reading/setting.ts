@@ -258,7 +258,7 @@ export function familyOf(name: string, kinds: readonly PartKind[], freezes: bool
 
 /** What it must do: piped, in a glass, cut, turned out; null where nothing says so. */
 export function purposeIn(text: string, vessel: SaidVessel | null): Use | null {
-  if (/\bpip(?:e|ed|ing)\b|\bnozzle\b|\bpiping bag\b|\bpastry bag\b/i.test(text) && !(vessel && ['springform', 'tray', 'terrine', 'round', 'tart', 'ring'].includes(vessel.shape) && /\b(?:slice|cut)\b/i.test(text)) && vessel?.shape !== 'glass') return 'pipe';
+  if (/\bpip(?:e|ed|ing)\b|\bnozzle\b|\bpiping bag\b|\bpastry bag\b/i.test(text) && !(vessel && ['springform', 'terrine', 'round', 'tart', 'ring'].includes(vessel.shape)) && !(vessel?.shape === 'tray' && /\b(?:slice|cut)\b/i.test(text)) && vessel?.shape !== 'glass') return 'pipe';
   if (/\bturn(?:ed)?(?: it| them)? out\b|\bunmou?ld|\binvert|\bupside down\b/i.test(text)) return vessel && (vessel.shape === 'springform' || vessel.shape === 'tray') ? 'slice' : vessel?.shape === 'terrine' ? 'slice' : 'turn-out';
   if (vessel && (vessel.shape === 'springform' || vessel.shape === 'terrine' || vessel.shape === 'round' || vessel.shape === 'ring' || vessel.shape === 'tart')) return 'slice';
   if (/\b(?:cut|slice)\b[^.]{0,40}\b(?:into|in|to serve|wedges|squares|slices|pieces|portions)\b/i.test(text) && (vessel === null || vessel.shape === 'tray' || vessel.shape === 'free')) return 'slice';

@@ -2,7 +2,7 @@
 
 import { lazy, useState } from 'react';
 import { addStep, moveStep } from '../../../../core/editing/edits';
-import { dayWords } from '../../../../core/document/step-day';
+import { dayBeside } from '../../../../core/document/step-day';
 import { shownSteps } from '../../../../core/batch/method';
 import { besideWays } from '../../../../core/ways/beside';
 import { differenceSays } from '../../../../core/batch/way-says';
@@ -37,7 +37,7 @@ export function Method() {
     const s = steps[i];
     if (!s) return null;
     const differs = beside.get(s.key) ?? [];
-    const day = doc.steps[i] ? dayWords(doc.steps[i]) : '';
+    const day = doc.steps[i] ? dayBeside(doc.steps[i]) : '';
     return (
       <li key={s.key} ref={drag?.ref} style={drag?.style} className={`group/step flex break-inside-avoid items-baseline gap-2.5 border-t border-steel-light text-[14.5px] ${drag?.dragging ? 'relative z-10 bg-paper shadow-md' : ''}`} data-step={i + 1}>
         <button type="button" aria-label={`Move step ${i + 1}`} data-drag={drag ? 'ready' : undefined} {...drag?.grip} tabIndex={-1} className="fig w-5 shrink-0 cursor-grab text-right text-[14px] font-bold pointer-coarse:min-h-11">
