@@ -4,6 +4,7 @@ import { Plus, X } from 'lucide-react';
 import type { Cook } from '../core/kitchen/crew-schema';
 import { DAILY } from '../core/kitchen/usual-crew';
 import { freshId } from './sheet/fresh-id';
+import { TimeField } from './kit/time-field';
 
 const DAY_LETTERS = ['M', 'T', 'W', 'T', 'F', 'S', 'S'];
 const DAY_NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -27,9 +28,9 @@ export function CrewForm({ crew, onChange }: { readonly crew: readonly Cook[]; r
               const hours = (next: Partial<typeof h>) => set(c.id, { hours: c.hours.map((x, k) => (k === i ? { ...x, ...next } : x)) });
               return (
                 <div key={i} className="flex flex-wrap items-center gap-x-2 gap-y-1 pt-1.5 text-[14px]">
-                  <input type="time" aria-label={`${c.name} from`} value={h.from} onChange={(e) => e.target.value !== '' && hours({ from: e.target.value })} className="field fig w-[118px] px-2! font-medium" />
+                  <TimeField label={`${c.name} from`} value={h.from} onChange={(from) => hours({ from })} className="field fig w-[84px] px-2! font-medium" />
                   to
-                  <input type="time" aria-label={`${c.name} to`} value={h.to} onChange={(e) => e.target.value !== '' && hours({ to: e.target.value })} className="field fig w-[118px] px-2! font-medium" />
+                  <TimeField label={`${c.name} to`} value={h.to} onChange={(to) => hours({ to })} className="field fig w-[84px] px-2! font-medium" />
                   {c.hours.length > 1 && (
                     <button type="button" className="text-ink-soft underline decoration-dotted underline-offset-4" onClick={() => set(c.id, { hours: c.hours.filter((_, k) => k !== i) })}>
                       not these

@@ -187,11 +187,7 @@ export function cooksMeasure(text: string, read: ReadLine, ingredient: Ingredien
   if (ingredient.piece?.name === 'leaf') return handy(read.massG / ingredient.piece.grams, unitOf('leaf'));
   const density = gPerMl(ingredient);
   if (density === null) return '';
-  const ml = read.massG / density;
-  const cups = CUP_SYSTEMS[measures.cups];
-  const inCups = ml >= cups.cup / 4 ? handy(ml / cups.cup, unitOf('cup')) : '';
-  if (inCups) return inCups;
-  return ml >= cups.tbsp * 0.9 ? handy(ml / cups.tbsp, unitOf('tbsp')) : handy(ml / cups.tsp, unitOf('tsp'));
+  return inMeasures(read.massG / density, CUP_SYSTEMS[measures.cups]);
 }
 
 /** The nearest kitchen fraction, marked ≈ where it is more than 1 % off. */
@@ -199,7 +195,41 @@ function handy(quantity: number, unit: Unit): string {
   const exact = asFraction(quantity, 0.01);
   const text = exact ?? asFraction(quantity, 0.07);
   if (!text) return '';
-  return `${exact ? '' : '≈\u00a0'}${text.replace(' ', '\u00a0')}\u00a0${/^1$|^[0-9]+\/[0-9]+$/.test(text) ? unit.one : unit.many}`;
+  return `${exact ? '' : '≈\u00a0'}${counted(text, unit)}`;
+}
+
+const counted = (number: string, unit: Unit): string => `${number.replace(' ', '\u00a0')}\u00a0${/^1$|^[0-9]+\/[0-9]+$/.test(number) ? unit.one : unit.many}`;
+
+/** What a set of measures has: cups by quarters and thirds, tablespoons by halves, teaspoons by quarters and an eighth. */
+const CUP_PARTS = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4] as const;
+const TSP_PARTS = [1 / 8, 1 / 4, 1 / 2, 3 / 4, 1, 1.5, 2] as const;
+/** As good as exact; near enough for one measure; near enough for two together; the most that ≈ is said of, share of the amount (house). */
+const EXACT = 0.015;
+const NEAR_ONE = 0.04;
+const NEAR_TWO = 0.04;
+const NEAREST = 0.07;
+
+/** So much in measures that a kitchen has: one, or a larger and a smaller one where one does not do; '' below an eighth of a teaspoon. */
+function inMeasures(ml: number, size: (typeof CUP_SYSTEMS)[CupSystem]): string {
+  const said = (quantity: number, unit: 'cup' | 'tbsp' | 'tsp') => ({ ml: quantity * size[unit], text: counted(asFraction(quantity, 1e-6) ?? asDecimal(quantity), unitOf(unit)) });
+  type Said = ReturnType<typeof said>;
+  const whole = Math.floor(ml / size.cup);
+  const cups = [whole, whole + 1].flatMap((n) => CUP_PARTS.map((part) => n + part)).filter((n) => n > 0).map((n) => said(n, 'cup'));
+  const spoons = Array.from({ length: 8 }, (_, i) => said((i + 1) / 2, 'tbsp'));
+  const small = TSP_PARTS.map((n) => said(n, 'tsp'));
+  const singles = ml >= size.cup / 4 - 1e-9 ? cups : [...spoons, ...small];
+  const off = (x: Pick<Said, 'ml'>): number => Math.abs(x.ml - ml) / ml;
+  const nearest = <T extends Pick<Said, 'ml'>>(list: readonly T[]): T | undefined => list.reduce<T | undefined>((best, x) => (best === undefined || off(x) < off(best) - 1e-9 ? x : best), undefined);
+  const about = (x: Said): string => `${off(x) <= EXACT ? '' : '≈\u00a0'}${x.text}`;
+  const one = nearest(singles);
+  if (one && off(one) <= NEAR_ONE) return about(one);
+  const wholeSpoons = spoons.filter((_, i) => i % 2 === 1);
+  const pairs = (ml >= size.cup / 4 ? cups : wholeSpoons)
+    .filter((big) => big.ml < ml)
+    .flatMap((big) => [...(ml >= size.cup / 4 ? wholeSpoons.slice(0, 3) : []), ...small.filter((s) => s.ml >= size.tsp)].map((little) => ({ ml: big.ml + little.ml, text: `${big.text}\u00a0+\u00a0${little.text}` })));
+  const two = nearest(pairs);
+  if (two && off(two) <= NEAR_TWO) return about(two);
+  return one && off(one) <= NEAREST ? about(one) : '';
 }
 
 /**

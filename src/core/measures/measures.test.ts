@@ -195,8 +195,41 @@ describe('the cook’s measure', () => {
     ['2-3 tbsp sugar', 'sugar-caster', '2-3 tbsp'],
     ['1 lb 2 oz cream cheese', 'cream-cheese-block', '1 lb + 2 oz'],
     ['salt to taste', 'salt', 'to taste'],
-    ['100 g agar', 'agar', '≈ 7/8 cup'],
+    ['100 g agar', 'agar', '≈ 3/4 cup + 3 tbsp'],
+    ['55 g sugar', 'sugar-caster', '≈ 1/4 cup + 1 tsp'],
+    ['40 g water', 'water', '2 tbsp + 2 tsp'],
+    ['400 g milk', 'milk-whole', '≈ 1 2/3 cups'],
+    ['30 g water', 'water', '2 tbsp'],
+    ['5 g water', 'water', '1 tsp'],
+    ['1 g salt', 'salt', ''],
   ])('%s: %s %s', (text, id, expected) => expect(measure(text, id)).toBe(expected));
+});
+
+describe('measures that a kitchen has', () => {
+  it('are cups by quarters and thirds, tablespoons by halves, teaspoons by quarters and an eighth, and never far from the amount', () => {
+    const size = { cup: 236.588, tbsp: 14.787, tsp: 4.929 } as const;
+    const parts = { cup: ['', '1/4', '1/3', '1/2', '2/3', '3/4'], tbsp: ['', '1/2'], tsp: ['', '1/8', '1/4', '1/2', '3/4'] } as const;
+    const worth = (piece: string): number => {
+      const m = /^(?:(\d+) ?)?(?:(\d\/\d) )?(cup|tbsp|tsp)s?$/.exec(piece.replace(/(\d) (cup|tbsp|tsp)/, '$1 $2').trim());
+      if (!m) throw new Error(`‘${piece}’`);
+      const unit = m[3] as keyof typeof size;
+      expect(parts[unit] as readonly string[]).toContain(m[2] ?? '');
+      const [n = 0, d = 1] = (m[2] ?? '0/1').split('/').map(Number);
+      return (Number(m[1] ?? 0) + n / d) * size[unit];
+    };
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 3000, noNaN: true }), (g) => {
+        const text = `${g.toFixed(2)} g water`;
+        const r = readLine(text, ingredient('water'), { cups: 'us' });
+        if (!r.ok) throw new Error(r.fault.says);
+        const said = cooksMeasure(text, r.value, ingredient('water'), { cups: 'us' }).replaceAll('\u00a0', ' ');
+        if (said === '') return;
+        const ml = said.replace('≈ ', '').split(' + ').reduce((sum, piece) => sum + worth(piece), 0);
+        const off = Math.abs(ml - r.value.massG / 0.998) / ml;
+        expect(off, `${text}: ${said}`).toBeLessThan(said.startsWith('≈') ? 0.08 : 0.018);
+      }),
+    );
+  });
 });
 
 describe('matching names', () => {

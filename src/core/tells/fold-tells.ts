@@ -45,7 +45,7 @@ export const foldTells = (s: SheetAnalysis): readonly Tell[] =>
     const order = a.folds.map((f) => f.name).join(', then ');
     return [
       {
-        key: figure.key,
+        key: `fold-keeps:${a.part.id}`,
         state: figure.value >= 100 * KEEPS_BAND.low ? 'in' : 'near',
         sentence: [`${a.part.name}: ${order} folded in, `, show(figure), ` of their air stays${density === null ? '' : `, ${withUnit(plainNumber(density, 2), 'g/mL')} in the end`}.`],
         track: { from: 40, to: 100, low: 100 * KEEPS_BAND.low, high: 100, value: Math.max(40, figure.value), range: figure.range, says: `${plainNumber(figure.value, 0)} % kept, on a track from 40 to 100` },

@@ -9,7 +9,7 @@ import { SPOONFUL_C, STRINGS } from '../setting/house';
 import type { Syrup } from '../heat/syrup';
 import type { Tempering } from '../setting/tempering';
 import { num } from './figures';
-import { plainTell, type Stretch, type Tell, type TellAction, type TellState } from './tell';
+import { plainTell, type Stretch, type Tell, type TellAction, type TellKey, type TellState } from './tell';
 
 /** Judgements of heat: what meets what, syrup, eggs, gelatin's first spoonful, the ice bath. */
 
@@ -49,6 +49,8 @@ function baseFigure(m: Meeting): Figure {
   return { ...meetingFigure(m), key: `${m.key}:base`, name: `${m.title}, the base`, value: m.judgedC };
 }
 
+const keyOf = (m: Meeting): TellKey => `${m.kind}:${m.partId}`;
+
 function meetingTell(m: Meeting): Tell {
   const result = meetingFigure(m);
   const window = m.window;
@@ -56,10 +58,10 @@ function meetingTell(m: Meeting): Tell {
     ? { from: 0, to: 60, low: window.lowC, high: window.highC, value: Math.min(60, Math.max(0, m.judgedC)), range: null, says: `${plainNumber(m.judgedC, 0)} °C on a track to 60; ${window.lowC} to ${window.highC} is the window` }
     : { from: 0, to: 60, low: 0, high: FOLD_TOO_WARM_C, value: Math.min(60, Math.max(0, m.resultC)), range: null, says: `${plainNumber(m.resultC, 0)} °C on a track to 60; up to ${FOLD_TOO_WARM_C} keeps its air` };
   const action: TellAction | null = m.mend ? { label: `${m.mend.name} at ${deg(m.mend.toC)}`, why: m.verdict === 'too-warm-fold' ? 'and the fold keeps its air' : 'brings it into the window', edit: { kind: 'set-heat', partId: m.mend.partId, change: { atC: m.mend.toC } } } : null;
-  if (m.kind === 'mix') return { ...plainTell(m.key, 'in', ''), sentence: [`${m.title}: ${m.guests.map((g) => g.name).join(' and ')} stirred together come to `, show(result), '.'] };
+  if (m.kind === 'mix') return { ...plainTell(keyOf(m), 'in', ''), sentence: [`${m.title}: ${m.guests.map((g) => g.name).join(' and ')} stirred together come to `, show(result), '.'] };
   if (m.kind === 'ganache') {
     const words = m.verdict === 'in' ? `: the cocoa butter melts${window ? `, ${window.lowC}${TO}${window.highC}${NB}°C is right` : ''}.` : m.verdict === 'cold' ? `: too cold to melt all the chocolate, it must reach ${window?.lowC}${NB}°C. Warm the chocolate first, or pour more.` : `: hot enough to curdle yolks and split the butter; let it come under ${window?.highC}${NB}°C before they go in.`;
-    return { key: m.key, state: m.verdict === 'in' ? 'in' : 'near', sentence: [`${m.title}: cream just off the boil on the chocolate comes to `, show(result), words], track, action };
+    return { key: keyOf(m), state: m.verdict === 'in' ? 'in' : 'near', sentence: [`${m.title}: cream just off the boil on the chocolate comes to `, show(result), words], track, action };
   }
   const base = baseFigure(m);
   const sentence: Stretch[] = [`${m.title}: base at `, show(base), ', folded '];
@@ -75,7 +77,7 @@ function meetingTell(m: Meeting): Tell {
           ? `: too warm for the cream; ${window?.lowC}${TO}${window?.highC}${NB}°C is right.`
           : `: above ${FOLD_TOO_WARM_C}${NB}°C the fold loses its air${m.mend ? '' : '; use colder foams, or more of them'}.`,
   );
-  return { key: m.key, state: m.verdict === 'in' ? 'in' : 'out', sentence, track, action };
+  return { key: keyOf(m), state: m.verdict === 'in' ? 'in' : 'out', sentence, track, action };
 }
 
 function boilOffFigure(r: SyrupReading, syrup: Syrup, a: PartAnalysis): Figure {
@@ -124,7 +126,7 @@ function hobFigure(a: PartAnalysis, name: string, minutes: number, boilsOffG: nu
 function syrupTell(a: PartAnalysis, kitchen: Kitchen): Tell[] {
   const r = syrupOf(a, kitchen.rules.waterBoilsC);
   if (!r) return [];
-  const key = `syrup:${a.part.id}`;
+  const key: TellKey = `syrup:${a.part.id}`;
   if (!r.syrup.ok) return [plainTell(key, 'near', `${a.part.name}: no figure for the syrup. ${r.syrup.fault.says}`)];
   const syrup = r.syrup.value;
   const off = boilOffFigure(r, syrup, a);
@@ -143,7 +145,7 @@ function syrupTell(a: PartAnalysis, kitchen: Kitchen): Tell[] {
 function reduceTell(a: PartAnalysis): Tell[] {
   const r = reducingOf(a);
   if (!r) return [];
-  const key = `reduce:${a.part.id}`;
+  const key: TellKey = `reduce:${a.part.id}`;
   if (!r.minutes.ok) return [plainTell(key, 'near', `${a.part.name}: no figure for boiling it down. ${r.minutes.fault.says}`)];
   const figure = hobFigure(a, `Boiling down ${a.part.name}`, r.minutes.value, r.boilsOffG);
   return [{ ...plainTell(key, 'in', ''), sentence: [`${a.part.name}: ${showGrams(r.boilsOffG)} boils off in `, show(figure), ` at ${withUnit(plainNumber(a.part.heat.hobW, 0), 'W')}; hot fruit and syrup burn, and steam too.`] }];
@@ -199,7 +201,7 @@ function rawEggTell(s: SheetAnalysis, kitchen: Kitchen): Tell[] {
 function eggTell(a: PartAnalysis, kitchen: Kitchen, many: boolean): Tell[] {
   const e = eggOf(a);
   if (!e) return [];
-  const key = `egg:${a.part.id}`;
+  const key: TellKey = `egg:${a.part.id}`;
   const lead = many ? `${a.part.name}: ` : '';
   if (e.way === 'carton') return [plainTell(key, 'in', `${lead}egg from a carton, pasteurised: no kill step is needed.`)];
   if (e.way === 'baked' || e.way === 'raw') return [];
@@ -264,5 +266,5 @@ function iceBathTell(a: PartAnalysis): Tell[] {
     source: 'Heat contents; melting of ice 333.6 J/g.',
     limits: 'The least: pan and room melt some more.',
   };
-  return [{ key: figure.key, state: 'in', sentence: [`${a.part.name}: the ice bath needs at least `, show(figure), ' of ice. Cooked bases are usually cooled in two stages (21\u00a0°C in 2\u00a0h, 5\u00a0°C in 6\u00a0h); your local code leads.'], track: null, action: null }];
+  return [{ key: `ice-bath:${a.part.id}`, state: 'in', sentence: [`${a.part.name}: the ice bath needs at least `, show(figure), ' of ice. Cooked bases are usually cooled in two stages (21\u00a0°C in 2\u00a0h, 5\u00a0°C in 6\u00a0h); your local code leads.'], track: null, action: null }];
 }

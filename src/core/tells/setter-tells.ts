@@ -70,7 +70,7 @@ function setterTell(x: SheetSetter, a: PartAnalysis, many: boolean): Tell {
   const lead = many ? `${a.part.name}: ${x.name} ` : `${figure.name} `;
   const words = !x.judged || x.verdict === 'in-band' ? '' : x.verdict === 'under' ? `, little; ${showRange(x.low, x.high, x.unit)} holds on its own` : `, much; ${showRange(x.low, x.high, x.unit)} is enough`;
   return {
-    key: figure.key,
+    key: `setter:${x.setter}:${a.part.id}`,
     state: x.judged && x.verdict === 'over' ? 'near' : 'in',
     sentence: [lead, show(figure), `${words}. ${x.rule}`],
     track: !x.judged ? null : { from: 0, to: 2 * x.high, low: x.low, high: x.high, value: Math.min(2 * x.high, x.dose), range: null, says: `${withUnit(plainNumber(x.dose, 1), x.unit)} on a track to ${2 * x.high}; ${x.low} to ${x.high} is right` },

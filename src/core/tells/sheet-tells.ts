@@ -35,7 +35,8 @@ import { frozenTells } from './frozen-tells';
 import { heatTells } from './heat-tells';
 import { setterTells } from './setter-tells';
 import { structureTells } from './structure-tells';
-import { plainTell, worstFirst, type Stretch, type Tell, type TellAction, type TellState, type Track } from './tell';
+import { tellName } from './glance';
+import { plainTell, worstFirst, type Stretch, type Tell, type TellAction, type TellKey, type TellState, type Track } from './tell';
 
 const NB = '\u00a0';
 const show = (figure: Figure): Stretch => ({ figure, shown: showFigure(figure) });
@@ -90,9 +91,9 @@ export function sheetTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] 
 const setsWithGelatin = (a: PartAnalysis): boolean => a.reading.gelatin225G > 0 && a.leftShare > 0.5;
 
 /** A tell that says of which part it speaks. */
-const named = (t: Tell, a: PartAnalysis, main: PartAnalysis): Tell => ({ ...t, key: a === main ? t.key : `${t.key}:${a.part.id}`, sentence: [`${a.part.name}: `, ...t.sentence] });
+const named = (t: Tell, a: PartAnalysis, main: PartAnalysis): Tell => ({ ...t, key: a === main ? t.key : `${tellName(t.key)}:${a.part.id}`, sentence: [`${a.part.name}: `, ...t.sentence] });
 
-const silent = (key: string, lead: string, fault: Fault): Tell => ({
+const silent = (key: TellKey, lead: string, fault: Fault): Tell => ({
   key,
   state: 'silent',
   sentence: [`${lead}: no figure. ${fault.says}`],

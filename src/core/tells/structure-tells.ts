@@ -2,9 +2,9 @@ import { showGrams } from '../figure';
 import { ROLE_NAMES } from '../larder/role';
 import type { SheetAnalysis } from '../analysis/analysed';
 import { usedUpParts } from '../lines/read-sheet';
-import type { Tell, TellAction } from './tell';
+import type { Tell, TellAction, TellKey } from './tell';
 
-const look = (key: string, state: Tell['state'], says: string): Tell => ({ key, state, sentence: [says], track: null, action: null });
+const look = (key: TellKey, state: Tell['state'], says: string): Tell => ({ key, state, sentence: [says], track: null, action: null });
 
 const list = (names: readonly string[]): string => (names.length <= 2 ? names.join(' and ') : `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`);
 

@@ -1,4 +1,5 @@
 import type { Figure } from '../figure';
+import type { TellName } from './glance-words';
 import type { HeatPlan } from '../document/kinds';
 
 /** A stretch of a tell's sentence: plain words, or a figure that opens its working. */
@@ -39,9 +40,12 @@ export interface TellAction {
 /** 'in' its band, 'near' it, 'out' of it; 'silent' where the model has no figure and says why. */
 export type TellState = 'in' | 'near' | 'out' | 'silent';
 
+/** Which judgement it is; of one part with its id behind a colon. */
+export type TellKey = TellName | `${TellName}:${string}`;
+
 /** One judgement: a sentence with figures, a track, and one thing to do. */
 export interface Tell {
-  readonly key: string;
+  readonly key: TellKey;
   readonly state: TellState;
   readonly sentence: readonly Stretch[];
   readonly track: Track | null;
@@ -58,4 +62,4 @@ export const worstFirst = (tells: readonly Tell[]): readonly Tell[] =>
 export const tellText = (tell: Tell): string => tell.sentence.map((s) => (typeof s === 'string' ? s : s.shown)).join('');
 
 /** A judgement in words alone. */
-export const plainTell = (key: string, state: TellState, sentence: string): Tell => ({ key, state, sentence: [sentence], track: null, action: null });
+export const plainTell = (key: TellKey, state: TellState, sentence: string): Tell => ({ key, state, sentence: [sentence], track: null, action: null });

@@ -6,6 +6,8 @@ import { showGrams } from '../../../core/figure';
 import { isGoodOn, type StockPack } from '../../../core/larder/stock';
 import { QuantityField } from '../../../ui/quantity-field';
 import { freshId } from '../../../ui/sheet/fresh-id';
+import { showDay } from '../../../core/timetable/typed-moment';
+import { DayField } from '../../../ui/kit/day-field';
 
 interface Known {
   readonly id: string;
@@ -74,10 +76,12 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
         </label>
         <QuantityField key={`${chosen?.id}`} label="Pack" unit="g" value={size} min={1} max={100_000} onChange={setSizeG} />
         <QuantityField label="Packs" unit="" value={count} min={1} max={200} whole onChange={setCount} />
-        <label className="block">
-          <span className="block text-[13.5px] text-ink-soft">Best before</span>
-          <input type="date" value={day} onChange={(e) => setDay(e.target.value)} className="field fig mt-0.5 w-full font-medium" />
-        </label>
+        <div>
+          <label htmlFor="best-before" className="block text-[13.5px] text-ink-soft">
+            Best before
+          </label>
+          <DayField id="best-before" value={day} onChange={setDay} className="field fig mt-0.5 w-full px-2! font-medium" />
+        </div>
         <button type="submit" className="btn btn-act" disabled={!chosen}>
           <Plus size={15} aria-hidden="true" /> Put in
         </button>
@@ -97,7 +101,7 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
             return (
               <li key={p.id} data-pack={p.id} className="grid grid-cols-[minmax(0,1fr)_auto_32px] items-center gap-x-3 gap-y-1 border-t border-steel py-1.5 sm:grid-cols-[minmax(0,1fr)_180px_170px_32px]">
                 <span className="font-[600]">{nameOf(p.ingredientId)}</span>
-                <span className={`text-[14px] whitespace-nowrap max-sm:col-start-1 max-sm:row-start-2 ${good ? 'text-ink-soft' : 'text-beet'}`}>{p.bestBefore === null ? 'no day' : good ? `best before ${p.bestBefore}` : `past ${p.bestBefore}`}</span>
+                <span className={`text-[14px] whitespace-nowrap max-sm:col-start-1 max-sm:row-start-2 ${good ? 'text-ink-soft' : 'text-beet'}`}>{p.bestBefore === null ? 'no day' : good ? `best before ${showDay(p.bestBefore)}` : `past ${showDay(p.bestBefore)}`}</span>
                 <span className="text-right">
                   <b className="fig">{showGrams(p.leftG)}</b> of {showGrams(p.sizeG)}
                 </span>

@@ -129,7 +129,7 @@ function Judgement() {
       <div className="mx-auto h-[212px] max-w-[380px] py-1">
         <SheetCut analysis={analysis} />
       </div>
-      <TellList tells={tells} onEdit={apply} />
+      <TellList tells={tells} partNames={doc.parts.map((p) => p.name)} onEdit={apply} />
       <p className="border-t border-steel-light pt-2.5 text-[13.5px] text-ink-soft">
         {allergens.length > 0 ? `Allergens: ${allergens.join(', ')}; check each label for traces.` : 'No listed allergens in these lines; check each label.'} Keeping times follow your local food code.
       </p>

@@ -8,6 +8,7 @@ import { quickestFirst, type Tried } from '../../../../core/cold/tries';
 import { useNow } from '../../../../ui/use-now';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { coreWith } from '../../../../workers/core-service';
+import { TimeField } from '../../../../ui/kit/time-field';
 
 /** What would make it ready sooner: the solver tries one change after the other. */
 export function Sooner({ setup }: { readonly setup: ColdSetup }) {
@@ -40,11 +41,11 @@ export function Sooner({ setup }: { readonly setup: ColdSetup }) {
   return (
     <section aria-label="Ready sooner" aria-busy={state?.going ?? false} className="mt-5 border-t border-steel-light pt-3">
       <h2 className="text-[17px]">What would make it sooner?</h2>
-      <label className="flex items-center gap-3 py-1 text-[14.5px]">
-        Wanted at
-        <input type="time" value={wanted} onChange={(e) => setWanted(e.target.value)} className="field fig" />
+      <div className="flex items-center gap-3 py-1 text-[14.5px]">
+        <label htmlFor="wanted-at">Wanted at</label>
+        <TimeField id="wanted-at" value={wanted} onChange={setWanted} className="field fig w-[92px] px-2!" />
         {inH !== null && <span className="text-ink-soft">in {showHours(inH)}, if it goes in now</span>}
-      </label>
+      </div>
       {state?.going ? (
         <p className="flex items-center gap-3 py-1">
           <progress className="h-2 flex-1 accent-ink" value={state.tried.length} max={state.of} aria-label="Changes tried" />

@@ -38,7 +38,8 @@ export function FiguresDesk() {
   const tells = useMemo(() => sheetTells(analysis, kitchen), [analysis, kitchen]);
   const apply = (change: TellEdit) => edit(`tell:${change.kind}`, (d) => applyTellEdit(d, change, context, freshId));
   const of = (section: string): readonly Tell[] => tells.filter((t) => sectionOf(t) === section);
-  const rows = (section: string) => <Rows tells={of(section)} onEdit={apply} />;
+  const partNames = doc.parts.map((p) => p.name);
+  const rows = (section: string) => <Rows tells={of(section)} partNames={partNames} onEdit={apply} />;
   return (
     <SheetFrame station="Bench">
       <div className="border-b border-steel px-4 pt-2 md:px-6">
@@ -112,11 +113,11 @@ function Section({ name, children }: { readonly name: string; readonly children:
   );
 }
 
-function Rows({ tells, onEdit }: { readonly tells: readonly Tell[]; readonly onEdit: (edit: TellEdit) => void }) {
+function Rows({ tells, partNames, onEdit }: { readonly tells: readonly Tell[]; readonly partNames: readonly string[]; readonly onEdit: (edit: TellEdit) => void }) {
   return (
     <ul>
       {tells.map((t) => (
-        <TellRow key={t.key} tell={t} onEdit={onEdit} />
+        <TellRow key={t.key} tell={t} partNames={partNames} onEdit={onEdit} said />
       ))}
     </ul>
   );
