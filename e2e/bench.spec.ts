@@ -97,6 +97,25 @@ test('a tell is acted on, and lands in its band', async ({ page }) => {
   await expect(page.locator('[data-tell="gelatin"]')).toHaveAttribute('data-state', 'in');
 });
 
+test('tells are seen figure first: the sentence comes on touch, the figure opens its working', async ({ page }) => {
+  await page.goto('/sheet/rhubarb-trifle/bench');
+  await alive(page);
+  const air = page.locator('[data-tell="air"]');
+  const words = air.getByRole('button', { name: /^air/ });
+  await expect(words).toHaveAttribute('aria-expanded', 'false');
+  await words.click();
+  await expect(words).toHaveAttribute('aria-expanded', 'true');
+  await expect(air.getByText(/at medium: makes/)).toBeVisible();
+  await air.getByRole('button', { name: /^Air .*open its working$/ }).first().click();
+  await expect(page.getByRole('dialog', { name: /^Working of air/i })).toBeVisible();
+  await page.keyboard.press('Escape');
+  // By keys alone: the next row's words, Enter, and its sentence.
+  const sweet = page.locator('[data-tell="sweetness"]').getByRole('button', { name: /^sweet/ });
+  await sweet.focus();
+  await page.keyboard.press('Enter');
+  await expect(sweet).toHaveAttribute('aria-expanded', 'true');
+});
+
 test('two tabs on one sheet get a choice, and neither is lost', async ({ page, context }) => {
   const id = await newSheet(page, 'Two tabs');
   const other = await context.newPage();

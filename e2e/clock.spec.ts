@@ -182,6 +182,57 @@ test('a task is dragged to a time and stays pinned; it can be let go', async ({ 
   await expect(spoon).toHaveAttribute('aria-label', before!, { timeout: 15_000 });
 });
 
+test('how sure an evening is: a chance for each serving, the weak link, margins that make it surer and go again', async ({ page }) => {
+  test.setTimeout(90_000);
+  const id = await newService(page, 'Sure or not', [
+    { id: 'm', sheetId: 'prune-mousse', at: inMinutes(2000), portions: 12 },
+    { id: 'y', sheetId: 'elderflower-syllabub', at: inMinutes(2000), portions: 6 },
+  ]);
+  await page.goto(`/clock/${id}`);
+  await planned(page);
+  const odds = page.getByRole('region', { name: 'Odds' });
+  await expect(odds.getByText(/^In time/)).toBeVisible({ timeout: 20_000 });
+  await expect(odds).toContainText('prune');
+  await expect(odds).toContainText('syllabub');
+  await expect(odds).toContainText('Late most often by');
+  await odds.getByRole('button', { name: /^Plan for/ }).click();
+  await expect(odds.getByText(/With time to spare for/)).toBeVisible({ timeout: 30_000 });
+  await odds.getByRole('button', { name: 'Plan it so' }).click();
+  const without = odds.getByRole('button', { name: /^Without the/ });
+  await expect(without).toBeVisible({ timeout: 20_000 });
+  // It stands after a reload, and nothing is left to make surer.
+  await expect(page.getByText('saved', { exact: true })).toBeVisible({ timeout: 15_000 });
+  await page.reload();
+  await planned(page);
+  await expect(without).toBeVisible({ timeout: 20_000 });
+  await expect(odds.getByRole('button', { name: /^Plan for/ })).toBeHidden();
+  await without.click();
+  await expect(odds.getByRole('button', { name: /^Plan for/ })).toBeVisible({ timeout: 20_000 });
+});
+
+test('days and times are typed as one likes, or chosen from a calendar', async ({ page }) => {
+  const id = await newService(page, 'Typed', [{ id: 's', sheetId: 'elderflower-syllabub', at: '2027-03-05T19:00', portions: 6 }]);
+  await page.goto(`/clock/${id}`);
+  await planned(page);
+  const served = page.getByRole('region', { name: 'Served' });
+  const day = served.getByRole('textbox', { name: 'Elderflower syllabub, whole, served, day' });
+  const time = served.getByRole('textbox', { name: 'Elderflower syllabub, whole, served, time' });
+  await expect(day).toHaveValue('Fri 5 Mar 2027');
+  await day.fill('6.3.2027');
+  await day.press('Enter');
+  await expect(day).toHaveValue('Sat 6 Mar 2027');
+  await time.fill('half past');
+  await time.press('Enter');
+  await expect(served.getByRole('alert')).toContainText('19:30');
+  await time.fill('8.15 pm');
+  await time.press('Enter');
+  await expect(time).toHaveValue('20:15');
+  await served.getByRole('button', { name: 'Calendar of Elderflower syllabub, whole, served, day' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /March 9th|9 March|, March 9/ }).click();
+  await expect(day).toHaveValue('Tue 9 Mar 2027');
+  await expect(page.getByText('saved', { exact: true })).toBeVisible({ timeout: 15_000 });
+});
+
 test('labels, calendar and table are files; a service is read again', async ({ page }) => {
   const id = await newService(page, 'Files', [
     { id: 's', sheetId: 'elderflower-syllabub', at: inMinutes(1500), portions: 6 },

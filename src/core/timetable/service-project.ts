@@ -52,6 +52,8 @@ export interface TaskFacts {
   readonly because: string;
   /** What it takes, in words: '5 L bowl', 'oven at 100 °C'. */
   readonly needs: readonly string[];
+  /** Of its planned minutes so many are margin, which it does not take of itself. */
+  readonly marginMin: number;
   readonly done: boolean;
   readonly running: boolean;
 }
@@ -170,7 +172,7 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
     dishes.set(serving.id, dish.value);
     const served = servedTask(serving.id);
     tasks.push({ id: served, name: `${name} is served`, minutes: 0, notBefore: null, at: times[n]!, oneOf: [], uses: [] });
-    facts.push({ id: served, servings: [serving.id], stepId: null, kind: 'served', name: 'served', dish: name, part: '', because: '', needs: [], done: soFar?.status === 'finished' && times[n]! <= now, running: false });
+    facts.push({ id: served, servings: [serving.id], stepId: null, kind: 'served', name: 'served', dish: name, part: '', because: '', needs: [], marginMin: 0, done: soFar?.status === 'finished' && times[n]! <= now, running: false });
     if (soFar?.status === 'finished' && times[n]! <= now) continue;
     const idOf = new Map<string, string>([[SERVED, served]]);
     const mine: string[] = [served];
@@ -201,7 +203,8 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
       const pinned = service.pins[id] === undefined ? null : minuteOf(service.pins[id], zone);
       if (pinned !== null && pinned < first) notes.push(`${name}: ‘${inSentence(t.name)}’ was pinned to a time that is past; it is planned freely.`);
       const happened = soFar ? happenedTo(t, soFar, minutes, now) : null;
-      const task: Task = { id, name: t.name, minutes, notBefore: null, at: pinned !== null && pinned >= first ? pinned : null, oneOf: asks.oneOf, uses: asks.uses, weight: t.mixerId === null ? 1 : FOAM_WEIGHT };
+      const marginMin = happened ? 0 : (service.margins[id] ?? 0);
+      const task: Task = { id, name: t.name, minutes: minutes + marginMin, notBefore: null, at: pinned !== null && pinned >= first ? pinned : null, oneOf: asks.oneOf, uses: asks.uses, weight: t.mixerId === null ? 1 : FOAM_WEIGHT };
       tasks.push(happened ? { ...task, ...happened.task, ...(happened.done ? { oneOf: [], uses: [] } : { oneOf: [] }) } : task);
       facts.push({
         id,
@@ -213,6 +216,7 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
         part: analysis.parts.length > 1 && t.partId !== null ? (analysis.parts.find((a) => a.part.id === t.partId)?.part.name ?? '') : '',
         because: service.minutes[id] ? `set by you; ${t.minutes}\u00a0min by itself (${t.because})` : t.because,
         needs: asks.needs,
+        marginMin,
         done: happened?.done ?? false,
         running: happened !== null && !happened.done,
       });

@@ -41,6 +41,8 @@ export const ServiceSchema = z.object({
   spareMin: z.number().int().min(0).max(240),
   /** Tasks with other minutes, by task. */
   minutes: z.record(z.string().max(200), TaskEditSchema).default({}),
+  /** Minutes that a task is planned longer than it takes, so that the evening is surer, by task. */
+  margins: z.record(z.string().max(200), z.number().int().min(1).max(2880)).default({}),
   /** Waits with other limits, by 'from>to'. */
   gaps: z.record(z.string().max(400), GapEditSchema).default({}),
   /** Tasks that begin exactly then. */

@@ -234,8 +234,8 @@ export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH:
 /** Steps after which a foam has not yet been used: it is only weighed, or named. */
 const PASSING = ['cup', 'use', 'hold'];
 
-/** No longer than this between two steps of one part; null for no limit. */
-const holdsOn = (before: Step, after: Step): number | null => (before.key === 'weigh' && after.key === 'whisk' ? WEIGHED_MOST_MIN : HOT_KEYS.includes(before.key ?? '') ? HOT_MOST_MIN : after.key === 'put-away' ? UNCOVERED_MOST_MIN : null);
+/** No longer than this between two steps of one part; null for no limit. What is put into the cold rests there from then on. */
+const holdsOn = (before: Step, after: Step): number | null => (before.key === 'put-away' && COLD_KEYS.includes(after.key ?? '') ? 0 : before.key === 'weigh' && after.key === 'whisk' ? WEIGHED_MOST_MIN : HOT_KEYS.includes(before.key ?? '') ? HOT_MOST_MIN : after.key === 'put-away' ? UNCOVERED_MOST_MIN : null);
 /** A boiled syrup is poured at once, and what was heated over steam whisked at once. */
 const HOT_KEYS = ['syrup', 'heat'];
 

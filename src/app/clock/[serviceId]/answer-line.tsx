@@ -7,6 +7,7 @@ import { showSpan, taskSays } from '../../../core/timetable/says';
 import { dayClock } from '../../../core/timetable/clock-words';
 import { coreForService } from '../../../workers/core-service';
 import { useService } from '../service-provider';
+import { OddsLine } from './odds-line';
 
 /** What the plan comes to, or why there is none and what would mend it. */
 export function AnswerLine() {
@@ -59,6 +60,7 @@ function Comes() {
         {showSpan(plan.handsMin)} of hands in {plan.tasks.filter((t) => t.cook !== '').length} tasks.{' '}
         {plan.proved ? 'No plan begins later: that is proved.' : gap === 0 ? 'No plan begins later: gaps and hours allow none.' : `Summed over the servings no plan can begin more than ${showSpan(gap)} later than this one.`}
       </p>
+      <OddsLine />
     </>
   );
 }
