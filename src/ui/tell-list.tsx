@@ -7,7 +7,7 @@ import { tellText, type Tell, type TellEdit, type TellState } from '../core/tell
 import { FigureButton } from './figure-button';
 import { TrackRuler } from './track';
 
-const STATE_WORDS: Readonly<Record<TellState, string>> = { out: 'out of its band', near: 'at the edge of its band', silent: 'no figure', in: 'in its band' };
+const STATE_WORDS: Readonly<Record<TellState, string>> = { out: 'to be mended', near: 'at its edge', silent: 'no figure', in: 'as it should be' };
 const STATE_INK: Readonly<Record<TellState, string>> = { out: 'text-beet', near: 'text-yolk-ink', silent: 'text-ink-soft', in: 'text-ink' };
 /** Said in full also where all is well: who should not eat it is not folded away. */
 const ALWAYS_SAID: ReadonlySet<ReturnType<typeof tellName>> = new Set(['cautions', 'raw-egg', 'alcohol']);

@@ -69,6 +69,37 @@ export const minutesOf = (h: number): number => {
 };
 const COLD_KEYS = ['set', 'rest', 'freeze'];
 
+/** Work in the making: what the steps have come to so far, and what is asked of them. */
+interface Making {
+  readonly s: SheetAnalysis;
+  readonly kitchen: Kitchen;
+  readonly times: number;
+  readonly waits: ReadonlyMap<string, ColdWait>;
+  readonly tasks: WorkTask[];
+  readonly gaps: WorkGap[];
+  readonly stays: WorkStay[];
+  /** The task that a step is over with, and the one with which it begins. */
+  readonly ends: Map<string, string>;
+  readonly begins: Map<string, string>;
+  /** Waits that only a later step needs: a bowl in the cold, gelatin in its water; by the step that needs them. */
+  readonly loose: Map<string, string>;
+  /** Putting together, in the order of the clock. */
+  readonly assembly: readonly Step[];
+}
+
+const analysisOf = (m: Making, id: string | null): PartAnalysis | null => m.s.parts.find((p) => p.part.id === id) ?? null;
+const stepsOfPart = (m: Making, id: string | null): readonly Step[] => m.s.sheet.steps.filter((x) => x.partId === id);
+const gap = (m: Making, from: string, to: string, min: number, max: number | null, says: string): void => void m.gaps.push({ from, to, min, max, says });
+/** Where what a step takes up must be ready: with the knife, where it rests first. */
+const takes = (m: Making, stepId: string): string => (m.s.sheet.steps.find((x) => x.id === stepId)?.key === 'temper' ? stepId : m.begins.get(stepId)!);
+
+function addTask(m: Making, t: Partial<WorkTask> & Pick<WorkTask, 'key' | 'kind' | 'name' | 'minutes' | 'because'>): string {
+  const step = m.s.sheet.steps.find((x) => t.key === x.id || t.key.startsWith(`${x.id}/`));
+  const way = step?.key ? step.key + t.key.slice(step.id.length) : t.key;
+  m.tasks.push({ way, stepId: null, partId: null, hands: false, mixerId: null, hob: false, oven: null, ...t });
+  return t.key;
+}
+
 /**
  * The tasks of a dessert from its steps: hands and what goes on by itself apart, with the gaps between them, what they need, and how long the
  * cold takes.
@@ -77,158 +108,160 @@ const COLD_KEYS = ['set', 'rest', 'freeze'];
  * @param coldH hours that the solver wants until it is ready for its use; null where it gives no answer (then the method's own hours stand).
  */
 export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH: number | null): Work {
-  const tasks: WorkTask[] = [];
-  const gaps: WorkGap[] = [];
-  const stays: WorkStay[] = [];
   const { steps, parts, family } = s.sheet;
-  const analysis = (id: string | null): PartAnalysis | null => s.parts.find((p) => p.part.id === id) ?? null;
-  const wayOf = (key: string): string => {
-    const step = steps.find((x) => key === x.id || key.startsWith(`${x.id}/`));
-    return step?.key ? step.key + key.slice(step.id.length) : key;
-  };
-  const add = (t: Partial<WorkTask> & Pick<WorkTask, 'key' | 'kind' | 'name' | 'minutes' | 'because'>): string => {
-    tasks.push({ way: wayOf(t.key), stepId: null, partId: null, hands: false, mixerId: null, hob: false, oven: null, ...t });
-    return t.key;
-  };
-  const gap = (from: string, to: string, min: number, max: number | null, says: string): void => void gaps.push({ from, to, min, max, says });
-  const place = placeOf(kitchen, s.sheet.cold.setup, family);
-  const waits = coldWaits(s.sheet, coldH);
-
-  /** The task that a step is over with, and the one with which it begins. */
-  const ends = new Map<string, string>();
-  const begins = new Map<string, string>();
-  /** Where what a step takes up must be ready: with the knife, where it rests first. */
-  const takes = (stepId: string): string => (steps.find((x) => x.id === stepId)?.key === 'temper' ? stepId : begins.get(stepId)!);
-  /** Waits that only a later step needs: a bowl in the cold, gelatin in its water. */
-  const loose = new Map<string, string>();
-
-  const addStep = (step: Step): void => {
-    const a = analysis(step.partId);
-    const title = filled(step.title, a, s);
-    const key = step.key ?? '';
-    const waitMin = waitOf(step, waits.get(step.id));
-    const hands = handsOf(step, a, times);
-    const temper = key === 'temper';
-    const hand = (): string => add({ key: step.id, stepId: step.id, partId: step.partId, kind: 'hands', name: title, minutes: hands.minutes, because: hands.because, hands: hands.minutes > 0, mixerId: step.whisks && a?.mixer ? a.mixer.id : null, hob: onHob(step) });
-    const wait = (): string => {
-      const cold = COLD_KEYS.includes(key) || temper;
-      const oven = step.ovenC !== null ? { shelves: 1, setting: `${step.ovenC}` } : key === 'cool' && a?.part.kind === 'meringue' ? { shelves: 1, setting: 'off' } : null;
-      return add({ key: `${step.id}/wait`, stepId: step.id, partId: step.partId, kind: oven ? 'oven' : cold ? 'cold' : 'wait', name: waitName(key, title), minutes: waitMin.minutes, because: waitMin.because, oven });
-    };
-    if (waitMin.minutes === 0) {
-      hand();
-      begins.set(step.id, step.id);
-      ends.set(step.id, step.id);
-      return;
-    }
-    if (COLD_KEYS.includes(key) && steps.some((x) => x.key === 'put-away')) {
-      // Covered and put away is a step of its own: nothing more is done by hand.
-      const w = wait();
-      begins.set(step.id, w);
-      ends.set(step.id, w);
-      return;
-    }
-    if (temper) {
-      // First it rests, then the knife.
-      const w = wait();
-      hand();
-      gap(w, step.id, 0, KNIFE_WAIT_MIN, `cut within ${KNIFE_WAIT_MIN}\u00a0min of its rest`);
-      begins.set(step.id, w);
-      ends.set(step.id, step.id);
-      return;
-    }
-    hand();
-    const w = wait();
-    gap(step.id, w, 0, 0, '');
-    begins.set(step.id, step.id);
-    const laterNeeds = looseUntil(step, steps);
-    if (laterNeeds) {
-      ends.set(step.id, step.id);
-      loose.set(w, laterNeeds);
-    } else ends.set(step.id, w);
-    if (step.ovenC !== null) {
-      const hot = add({ key: `${step.id}/oven`, stepId: null, partId: step.partId, kind: 'ahead', name: `Oven to ${withUnit(plainNumber(step.ovenC, 0), '°C')}`, minutes: OVEN_HEATS_MIN, because: `an oven takes ${OVEN_HEATS_MIN}\u00a0min to its heat`, oven: { shelves: 0, setting: `${step.ovenC}` } });
-      gap(hot, w, 0, 0, '');
-    }
-  };
+  const m: Making = { s, kitchen, times, waits: coldWaits(s.sheet, coldH), tasks: [], gaps: [], stays: [], ends: new Map(), begins: new Map(), loose: new Map(), assembly: inServingOrder(steps.filter((x) => x.partId === null), family) };
   // Crowned nests go out at once: nothing of them is put away.
-  steps.filter((x) => !(family === 'nest' && x.key === 'put-away')).forEach(addStep);
+  for (const step of steps) if (!(family === 'nest' && step.key === 'put-away')) addStep(m, step);
+  outOfTheFridge(m);
+  for (const [w, until] of m.loose) gap(m, w, m.begins.get(until)!, 0, looseMost(steps.find((x) => `${x.id}/wait` === w)!), 'soaked gelatin is used within two hours');
+  for (const p of parts) oneAfterTheOther(m, stepsOfPart(m, p.id));
+  oneAfterTheOther(m, m.assembly);
+  for (const p of parts) toItsTakers(m, p);
+  toTheTable(m);
+  roomInTheCold(m);
+  vesselsTaken(m);
+  return { tasks: m.tasks, gaps: m.gaps.filter((g) => g.from !== g.to), stays: m.stays };
+}
 
-  // What must be out of the fridge before.
-  for (const step of steps) {
+/** The tasks of one step: its hands, and what goes on by itself after them, or before the knife. */
+function addStep(m: Making, step: Step): void {
+  const a = analysisOf(m, step.partId);
+  const title = filled(step.title, a, m.s);
+  const key = step.key ?? '';
+  const waitMin = waitOf(step, m.waits.get(step.id));
+  const span = (first: string, last: string): void => {
+    m.begins.set(step.id, first);
+    m.ends.set(step.id, last);
+  };
+  const hand = (): string => {
+    const hands = handsOf(step, a, m.times);
+    return addTask(m, { key: step.id, stepId: step.id, partId: step.partId, kind: 'hands', name: title, minutes: hands.minutes, because: hands.because, hands: hands.minutes > 0, mixerId: step.whisks && a?.mixer ? a.mixer.id : null, hob: onHob(step) });
+  };
+  const wait = (): string => {
+    const cold = COLD_KEYS.includes(key) || key === 'temper';
+    const oven = step.ovenC !== null ? { shelves: 1, setting: `${step.ovenC}` } : key === 'cool' && a?.part.kind === 'meringue' ? { shelves: 1, setting: 'off' } : null;
+    return addTask(m, { key: `${step.id}/wait`, stepId: step.id, partId: step.partId, kind: oven ? 'oven' : cold ? 'cold' : 'wait', name: waitName(key, title), minutes: waitMin.minutes, because: waitMin.because, oven });
+  };
+  if (waitMin.minutes === 0) {
+    hand();
+    return span(step.id, step.id);
+  }
+  if (COLD_KEYS.includes(key) && m.s.sheet.steps.some((x) => x.key === 'put-away')) {
+    // Covered and put away is a step of its own: nothing more is done by hand.
+    const w = wait();
+    return span(w, w);
+  }
+  if (key === 'temper') {
+    // First it rests, then the knife.
+    const w = wait();
+    hand();
+    gap(m, w, step.id, 0, KNIFE_WAIT_MIN, `cut within ${KNIFE_WAIT_MIN}\u00a0min of its rest`);
+    return span(w, step.id);
+  }
+  hand();
+  const w = wait();
+  gap(m, step.id, w, 0, 0, '');
+  const laterNeeds = looseUntil(step, m.s.sheet.steps);
+  if (laterNeeds) m.loose.set(w, laterNeeds);
+  span(step.id, laterNeeds ? step.id : w);
+  if (step.ovenC !== null) {
+    const hot = addTask(m, { key: `${step.id}/oven`, partId: step.partId, kind: 'ahead', name: `Oven to ${withUnit(plainNumber(step.ovenC, 0), '°C')}`, minutes: OVEN_HEATS_MIN, because: `an oven takes ${OVEN_HEATS_MIN}\u00a0min to its heat`, oven: { shelves: 0, setting: `${step.ovenC}` } });
+    gap(m, hot, w, 0, 0, '');
+  }
+}
+
+/** What must be out of the fridge before. */
+function outOfTheFridge(m: Making): void {
+  for (const step of m.s.sheet.steps) {
     const out = step.key === 'loosen' ? { name: 'Cheese out of the fridge', ...CHEESE_OUT_MIN } : step.key === 'buttercream' ? { name: 'Butter out of the fridge', ...BUTTER_OUT_MIN } : null;
     if (!out) continue;
-    const k = add({ key: `${step.id}/out`, partId: step.partId, kind: 'ahead', name: out.name, minutes: out.least, because: `it warms for ${showHours(out.least / 60)} before it stirs smooth` });
-    gap(k, step.id, 0, out.most - out.least, `out of the fridge for at most ${showHours(out.most / 60)}`);
+    const k = addTask(m, { key: `${step.id}/out`, partId: step.partId, kind: 'ahead', name: out.name, minutes: out.least, because: `it warms for ${showHours(out.least / 60)} before it stirs smooth` });
+    gap(m, k, step.id, 0, out.most - out.least, `out of the fridge for at most ${showHours(out.most / 60)}`);
   }
-  for (const [w, until] of loose) gap(w, begins.get(until)!, 0, looseMost(steps.find((x) => `${x.id}/wait` === w)!), 'soaked gelatin is used within two hours');
+}
 
-  // Each part's steps one after the other; then what takes it.
-  const ofPart = (id: string | null): readonly Step[] => steps.filter((x) => x.partId === id);
-  const assembly = inServingOrder(ofPart(null), family);
-  const chain = (list: readonly Step[]): void => {
-    for (let i = 1; i < list.length; i++) gap(ends.get(list[i - 1]!.id)!, begins.get(list[i]!.id)!, 0, holdsOn(list[i - 1]!, list[i]!), `${inSentence(list[i - 1]!.title)} first`);
+function oneAfterTheOther(m: Making, list: readonly Step[]): void {
+  for (let i = 1; i < list.length; i++) gap(m, m.ends.get(list[i - 1]!.id)!, m.begins.get(list[i]!.id)!, 0, holdsOn(list[i - 1]!, list[i]!), `${inSentence(list[i - 1]!.title)} first`);
+}
+
+/** The steps that take up a part, each once. */
+const takersOf = (m: Making, partId: string): readonly string[] => [
+  ...new Set([
+    ...m.s.parts.flatMap((q) => q.reading.lines.flatMap((l) => (l.fromPart?.id === partId ? [stepTaking(stepsOfPart(m, q.part.id), l.line.stepId)] : []))).flatMap((x) => (x ? [x] : [])),
+    ...(takenInAssembly(m.s, partId, m.assembly) ?? []),
+  ]),
+];
+
+/** From a part to what takes it: how long before it may be made, how long it may wait. */
+function toItsTakers(m: Making, p: PartAnalysis['part']): void {
+  const own = stepsOfPart(m, p.id);
+  const last = own.at(-1);
+  if (!last) return;
+  const to = takersOf(m, p.id);
+  const each = (from: string, max: number, says: string): void => {
+    for (const taker of to.length > 0 ? to : [SERVED]) gap(m, from, taker === SERVED ? SERVED : takes(m, taker), 0, max, says);
   };
-  for (const p of parts) chain(ofPart(p.id));
-  chain(assembly);
-  const takers = (partId: string): readonly string[] => [
-    ...s.parts.flatMap((q) => q.reading.lines.flatMap((l) => (l.fromPart?.id === partId ? [stepTaking(ofPart(q.part.id), l.line.stepId)] : []))).flatMap((x) => (x ? [x] : [])),
-    ...(takenInAssembly(s, partId, assembly) ?? []),
-  ];
-  for (const p of parts) {
-    const own = ofPart(p.id);
-    const last = own.at(-1);
-    const to = [...new Set(takers(p.id))];
-    if (last) for (const taker of to.length > 0 ? to : [SERVED]) gap(ends.get(last.id)!, taker === SERVED ? SERVED : takes(taker), 0, aheadMost(s, kitchen, p.id), `${inSentence(p.name)} is made at most ${showHours(aheadMost(s, kitchen, p.id) / 60)} before`);
-    for (const [i, step] of own.entries()) {
-      if (step.useWithinMin === null) continue;
-      const rest = own.slice(i + 1);
-      const next = rest.find((x) => !PASSING.includes(x.key ?? ''));
-      const says = `${inSentence(p.name)} waits at most ${withUnit(plainNumber(step.useWithinMin, 0), 'min')} after ‘${inSentence(filled(step.title, analysis(p.id), s))}’`;
-      const between = rest.slice(0, next ? rest.indexOf(next) : rest.length).reduce((sum, x) => sum + (tasks.find((t) => t.key === x.id)?.minutes ?? 0), 0);
-      const max = Math.round(step.useWithinMin) + between;
-      if (next) gap(ends.get(step.id)!, begins.get(next.id)!, 0, max, says);
-      else for (const taker of to.length > 0 ? to : [SERVED]) gap(ends.get(step.id)!, taker === SERVED ? SERVED : takes(taker), 0, max, says);
-    }
-    if (p.kind === 'topping' && own.some((x) => s.parts.find((q) => q.part.id === p.id)?.reading.lines.some((l) => l.role === 'fruit') && x.key === 'ready')) {
-      const late = optionOf(questionNamed('fruit-late')!, p.ways['fruit-late']).id === 'late';
-      const most = late ? FRUIT_MOST_MIN : FRUIT_IN_LEMON_MOST_MIN;
-      for (const taker of to) gap(ends.get(last!.id)!, takes(taker), 0, most, `${inSentence(p.name)} cut at most ${showHours(most / 60)} before ${late ? 'it goes on' : 'it goes on, held in lemon juice'}`);
-    }
+  const ahead = aheadMost(m.s, m.kitchen, p.id);
+  each(m.ends.get(last.id)!, ahead, `${inSentence(p.name)} is made at most ${showHours(ahead / 60)} before`);
+  for (const [i, step] of own.entries()) {
+    if (step.useWithinMin === null) continue;
+    const rest = own.slice(i + 1);
+    const next = rest.find((x) => !PASSING.includes(x.key ?? ''));
+    const says = `${inSentence(p.name)} waits at most ${withUnit(plainNumber(step.useWithinMin, 0), 'min')} after ‘${inSentence(filled(step.title, analysisOf(m, p.id), m.s))}’`;
+    const between = rest.slice(0, next ? rest.indexOf(next) : rest.length).reduce((sum, x) => sum + (m.tasks.find((t) => t.key === x.id)?.minutes ?? 0), 0);
+    const max = Math.round(step.useWithinMin) + between;
+    if (next) gap(m, m.ends.get(step.id)!, m.begins.get(next.id)!, 0, max, says);
+    else each(m.ends.get(step.id)!, max, says);
   }
+  const fruit = p.kind === 'topping' && own.some((x) => x.key === 'ready') && analysisOf(m, p.id)?.reading.lines.some((l) => l.role === 'fruit');
+  if (!fruit) return;
+  const late = optionOf(questionNamed('fruit-late')!, p.ways['fruit-late']).id === 'late';
+  const most = late ? FRUIT_MOST_MIN : FRUIT_IN_LEMON_MOST_MIN;
+  for (const taker of to) gap(m, m.ends.get(last.id)!, takes(m, taker), 0, most, `${inSentence(p.name)} cut at most ${showHours(most / 60)} before ${late ? 'it goes on' : 'it goes on, held in lemon juice'}`);
+}
 
-  // To the table.
-  const lastStep = assembly.at(-1);
-  if (lastStep) gap(ends.get(lastStep.id)!, SERVED, 0, null, 'finished before it is served');
-  for (const step of assembly) {
+/** What is done last before the table, and how long it keeps from when it is filled. */
+function toTheTable(m: Making): void {
+  const lastStep = m.assembly.at(-1);
+  if (lastStep) gap(m, m.ends.get(lastStep.id)!, SERVED, 0, null, 'finished before it is served');
+  for (const step of m.assembly) {
     const most = step.key === 'top' ? LATE_MIN.top : step.key === 'unmould' ? LATE_MIN.unmould : step.key === 'temper' ? LATE_MIN.sliced : step.key === 'crown' ? LATE_MIN.crown : null;
-    if (most !== null) gap(ends.get(step.id)!, SERVED, 0, most, `‘${inSentence(step.title)}’ at most ${showHours(most / 60)} before serving`);
+    if (most !== null) gap(m, m.ends.get(step.id)!, SERVED, 0, most, `‘${inSentence(step.title)}’ at most ${showHours(most / 60)} before serving`);
   }
-  const filledAt = assembly.find((x) => x.key === 'put-away') ?? assembly.find((x) => !COLD_KEYS.includes(x.key ?? ''));
-  if (filledAt && family !== 'nest') gap(ends.get(filledAt.id)!, SERVED, 0, Math.round(holdH(s) * MINUTES_PER_HOUR), holdSays(s));
+  const filledAt = m.assembly.find((x) => x.key === 'put-away') ?? m.assembly.find((x) => !COLD_KEYS.includes(x.key ?? ''));
+  if (filledAt && m.s.sheet.family !== 'nest') gap(m, m.ends.get(filledAt.id)!, SERVED, 0, Math.round(holdH(m.s) * MINUTES_PER_HOUR), holdSays(m.s));
+}
 
-  // Room in the cold, and the vessels themselves.
+/** The fridge that something is put into which names none: the kitchen's first. */
+const anyFridge = (kitchen: Kitchen): Kitchen['places'][number] | undefined => kitchen.places.find((p) => !isFreezer(p) && p.kind !== 'counter' && p.kind !== 'blast-chiller' && p.litres > 0);
+
+/** Room in the cold: of the dessert until it is served or cut, of bases until they are taken. */
+function roomInTheCold(m: Making): void {
+  const { s, kitchen, assembly } = m;
+  const place = placeOf(kitchen, s.sheet.cold.setup, s.sheet.family);
   const coldStep = assembly.find((x) => COLD_KEYS.includes(x.key ?? '')) ?? assembly.find((x) => x.key === 'put-away');
   const temper = assembly.find((x) => x.key === 'temper');
   const litres = filledVessels(s).reduce((sum, f) => sum + (f.count * capacityMl(f.vessel) * ROOM_PER_LITRE) / 1000, 0);
-  if (coldStep && place && place.litres > 0 && family !== 'nest') {
-    const out = temper ? begins.get(temper.id)! : SERVED;
-    stays.push({ from: ends.get(coldStep.id)!, until: out, what: { kind: 'place', placeId: place.id, litres } });
-    const fridge = kitchen.places.find((p) => !isFreezer(p) && p.kind !== 'counter' && p.kind !== 'blast-chiller' && p.litres > 0);
-    if (temper && fridge) stays.push({ from: out, until: temper.id, what: { kind: 'place', placeId: fridge.id, litres } });
+  const fridge = anyFridge(kitchen);
+  if (coldStep && place && place.litres > 0 && s.sheet.family !== 'nest') {
+    const out = temper ? m.begins.get(temper.id)! : SERVED;
+    m.stays.push({ from: m.ends.get(coldStep.id)!, until: out, what: { kind: 'place', placeId: place.id, litres } });
+    if (temper && fridge) m.stays.push({ from: out, until: temper.id, what: { kind: 'place', placeId: fridge.id, litres } });
   }
-  const pressed = steps.find((x) => x.key === 'press');
-  const first = pressed ?? assembly.find((x) => x.key === 'line') ?? assembly.find((x) => ['fill', 'build', 'crown'].includes(x.key ?? ''));
+  for (const p of s.sheet.parts) {
+    const cools = stepsOfPart(m, p.id).find((x) => x.key === 'cool' && m.tasks.some((t) => t.key === `${x.id}/wait` && t.kind === 'wait'));
+    const taker = takersOf(m, p.id)[0];
+    const a = analysisOf(m, p.id);
+    if (cools && fridge && taker && a) m.stays.push({ from: `${cools.id}/wait`, until: m.begins.get(taker)!, what: { kind: 'place', placeId: fridge.id, litres: (a.mixMl / 1000) * ROOM_PER_LITRE } });
+  }
+}
+
+/** The vessels themselves, from when they are lined or filled until they are served, or turned out of. */
+function vesselsTaken(m: Making): void {
+  const { assembly } = m;
+  const first = m.s.sheet.steps.find((x) => x.key === 'press') ?? assembly.find((x) => x.key === 'line') ?? assembly.find((x) => ['fill', 'build', 'crown'].includes(x.key ?? ''));
   const unmould = assembly.find((x) => x.key === 'unmould');
-  if (first) for (const f of filledVessels(s)) stays.push({ from: first.id, until: unmould ? unmould.id : SERVED, what: { kind: 'vessel', name: f.vessel.name, count: Math.ceil(f.count / cavitiesOf(f.vessel)) } });
-  for (const p of parts) {
-    const cools = ofPart(p.id).find((x) => x.key === 'cool' && tasks.some((t) => t.key === `${x.id}/wait` && t.kind === 'wait'));
-    const fridge = kitchen.places.find((q) => !isFreezer(q) && q.kind !== 'counter' && q.litres > 0);
-    const taker = takers(p.id)[0];
-    const a = analysis(p.id);
-    if (cools && fridge && taker && a) stays.push({ from: `${cools.id}/wait`, until: begins.get(taker)!, what: { kind: 'place', placeId: fridge.id, litres: (a.mixMl / 1000) * ROOM_PER_LITRE } });
-  }
-  return { tasks, gaps: gaps.filter((g) => g.from !== g.to), stays };
+  if (first) for (const f of filledVessels(m.s)) m.stays.push({ from: first.id, until: unmould ? unmould.id : SERVED, what: { kind: 'vessel', name: f.vessel.name, count: Math.ceil(f.count / cavitiesOf(f.vessel)) } });
 }
 
 /** Steps after which a foam has not yet been used: it is only weighed, or named. */
