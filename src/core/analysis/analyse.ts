@@ -2,7 +2,7 @@ import { abvPct, volumeMl as mixVolumeMl } from '../composition/density';
 import { combine } from '../composition/mixture';
 import { foldAccount, type Fold } from '../foam/fold';
 import { holdOf, type Hold } from '../foam/hold';
-import { BUTTERCREAM_OVERRUN, STAGE_X, WARM_BASE_C } from '../foam/house';
+import { BUTTERCREAM_OVERRUN, SPONGE, STAGE_X, WARM_BASE_C } from '../foam/house';
 import { ONE_POINT_C } from '../heat/house';
 import { airShareAt, foamVolumeMl, reachableOverrunPct } from '../foam/overrun';
 import { eggWhip } from '../foam/egg-whisk';
@@ -16,7 +16,7 @@ import { capacityMl, fillHeightMm } from '../vessel/profile';
 import { optionOf, questionNamed } from '../schools/questions';
 import type { Layer, NamedFold, PartAnalysis, SheetAnalysis } from './analysed';
 import { eggFoamOf, type EggFoamForecast } from './egg-foam';
-import { bowlFatPct, type CreamKind, type PartReading } from '../lines/read-part';
+import { bowlFatPct, type CreamKind, type LineReading, type PartReading } from '../lines/read-part';
 import { readSheet } from '../lines/read-sheet';
 import { isWhippedKind } from '../document/kinds';
 import { eggHeated, eggOf, ownHeatOf } from './egg';
@@ -195,7 +195,7 @@ function foamOf(part: Part, r: PartReading, mixMl: number, whiskInput: Result<Wh
   }
   if (part.kind === 'buttercream') return ok({ overrunPct: BUTTERCREAM_OVERRUN, volumeMl: foamVolumeMl(mixMl, BUTTERCREAM_OVERRUN) });
   if (eggFoam) return ok({ overrunPct: eggFoam.overrunPct, volumeMl: foamVolumeMl(mixMl, eggFoam.overrunPct) });
-  const laid = part.kind === 'biscuit-layer' ? biscuitVolumeMl(r) : null;
+  const laid = part.kind === 'biscuit-layer' ? (biscuitVolumeMl(r) ?? spongeMl(r)) : null;
   if (laid !== null) return ok({ overrunPct: 0, volumeMl: laid });
   if (r.fedG === 0) return ok({ overrunPct: 0, volumeMl: mixMl });
   return foldedFoam(part, r, mixMl, sourceOf);
@@ -223,6 +223,12 @@ function foldedFoam(part: Part, r: PartReading, mixMl: number, sourceOf: SourceO
   const account = foldAccount({ mixMl: baseMl, airMl: 0 }, folds, stiff || warm);
   const airMl = account.at(-1)?.airMl ?? 0;
   return ok({ overrunPct: (100 * airMl) / mixMl, volumeMl: mixMl + airMl, folds: account.map((step, i) => ({ ...step, name: folds[i]!.name, lineId: folds[i]!.lineId, fromPartId: folds[i]!.fromPartId, firstShare: folds[i]!.firstShare, fragile: folds[i]!.fragile })), baseMl, stiff: stiff || warm });
+}
+
+/** A sponge of eggs and flour as it lies once it is baked; null for anything else. */
+function spongeMl(r: PartReading): number | null {
+  const has = (...roles: readonly LineReading['role'][]): boolean => r.lines.some((l) => l.read && roles.includes(l.role));
+  return has('egg', 'yolk', 'white') && has('starch') ? (SPONGE.bakedShare * r.mixture.massG) / SPONGE.gPerMl : null;
 }
 
 /** What biscuits take up as they lie, from their sizes; null where the larder has none for some of them. */

@@ -34,3 +34,13 @@ describe('where a part stands', () => {
     expect(volume(none)).toBeCloseTo(volume(allIn(TART)), 6);
   });
 });
+
+describe('a sponge of eggs and flour', () => {
+  const cake = writtenSheet('Cake\n\n3 eggs\n90 g caster sugar\n90 g plain flour\n300 ml whipping cream\n\nWhisk eggs and sugar for 8 min until thick. Sift over the flour and fold in. Bake in a 23cm tin at 180°C for 20 min. Cool. Whip the cream and spread on top.');
+  it('lies as a sponge, not as its batter: 330 g are about a litre, and its egg is baked', () => {
+    const sponge = analyseSheet(cake, KITCHEN).parts.find((p) => p.part.kind === 'biscuit-layer')!;
+    expect(sponge.reading.mixture.massG).toBeCloseTo(330, 0);
+    expect(sponge.foamMl.ok && sponge.foamMl.value).toBeCloseTo((330 * 0.88) / 0.3, 0);
+    expect(sponge.rawEgg).toBe(false);
+  });
+});

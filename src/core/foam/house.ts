@@ -221,3 +221,6 @@ export const FOLD_STROKES = { perLitre: 30, spread: 0.3 } as const;
 export const FAT_SETS_H = [6, 12] as const;
 /** From this share of the cream on it matters that it was hot (house). */
 export const HEATED_SHARE = 0.25;
+
+/** A whisked sponge once it is baked: its density, g/mL, and what is left of the batter’s mass after the water that the oven takes (ours, ±20 %; genoise is 0.25–0.35). */
+export const SPONGE = { gPerMl: 0.3, bakedShare: 0.88 } as const;
