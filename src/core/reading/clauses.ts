@@ -164,7 +164,7 @@ const STATES = new Set(['hold', 'stand', 'form', 'set', 'cool', 'start', 'begin'
 
 /** 'I whip the cream', 'you want to fold', 'we just pour': where the verb stands; −1 where no such subject begins. */
 function subjectVerb(words: readonly Word[], from: number): number {
-  if (!/^(?:i|we|you|she|he|they|let's|lets)$/.test(words[from]?.said ?? '')) return -1;
+  if (!/^(?:i|we|you|she|he|they|i'd|we'd|you'd|she'd|he'd|they'd|let's|lets)$/.test(words[from]?.said ?? '')) return -1;
   for (let i = from + 1; i < Math.min(words.length, from + 6); i++) {
     if (verbNamed(words[i]!.said)) return i;
     if (!BEFORE_VERB.has(words[i]!.said) && !/ly$|'ll$|'d$/.test(words[i]!.said)) return -1;
@@ -189,7 +189,7 @@ export function clauseOf(text: string): Clause {
   return { text, verb: null, words, at: -1 };
 }
 
-const AFTER_MODAL = /^(?:to|should|must|will|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;
+const AFTER_MODAL = /^(?:to|should|must|will|would|could|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;
 const PASSIVE = /\b(?:is|are|be|been|being|was|were|get|gets|keep|go|goes|by|i've|have|has|had)\b/;
 
 const DAY_FIRST = /^(?:(?:the )?(?:next|following|same|that) (?:day|morning|afternoon|evening)|the (?:day|night|evening) before|(?:\w+ to )?\w+ days? (?:before|ahead|earlier|in advance)|on the day(?! before)|in the (?:morning|afternoon|evening))(?: itself)?(?: ,)?(?= )/;

@@ -104,6 +104,8 @@ function madeReady(w: Worktop, { step, at, h, lines, bowls, destAt }: Job): bool
     w.inHand = [...w.inHand, { kind: 'bowl', bowl: b.id, at: 0, share: ALL, named: false }];
     return true;
   }
+  // 'Crush the biscuits and the butter': that is the base already.
+  if (/^(?:crush|crumble|bash)$/.test(step.verb) && lines.length > 1 && lines.some((x) => w.lines[x.line]!.role === 'butter') && bowls.length === 0) return false;
   const prepares = (PREPARES.has(step.verb) || (h.c.verb === null && lines.length === 1)) && bowls.length === 0 && !h.additive;
   if (prepares) w.inHand = [...w.inHand.filter((x) => x.kind === 'bowl'), ...lines];
   return prepares;

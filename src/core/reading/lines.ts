@@ -49,6 +49,8 @@ const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whi
 const EXTRA = /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
 const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 
+/** '100 g sugar, plus 50 g': two lines of one thing. */
+const AND_AGAIN = /^(.+?)\s*,?\s+(?:\+|plus|and)\s+((?:\d+(?:[.,]\d+)?|[½¼¾⅓⅔]|\d\/\d)\s?(?:g|kg|ml|l|tbsp|tsp|cups?|oz|lb)\.?)$/i;
 /** '100 ml cream and a handful of berries': two lines. */
 const AND_SOME = /^(.+?)\s+(?:and|plus|&|\+)\s+((?:a (?:handful|few|little|pinch|splash|dash|knob)|some)\s(?:of )?(?!more\b|extra\b)\p{L}[\p{L} '’-]{2,40}[.;]?)$/iu;
 
@@ -72,6 +74,11 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   const joined = text.split(/\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice)\b)/);
   if (joined.length > 1 && joined.every((t) => splitLine(t).amounts[0]?.unit && splitLine(t).name !== '')) return joined.map((t) => made(t.trim()));
+  const plus = AND_AGAIN.exec(text);
+  if (plus && splitLine(plus[1]!).amounts[0]?.unit) {
+    const { name } = splitLine(plus[1]!);
+    if (name !== '') return [made(plus[1]!), made(`${plus[2]!} ${name}`)];
+  }
   const more = AND_SOME.exec(text);
   if (more && splitLine(more[1]!).amounts[0]?.unit) return [...linesOfRow(more[1]!, place, context, apart).map((l) => ({ ...l, written: row })), made(more[2]!.replace(/[.;]$/, ''))];
   const both = BOTH.exec(text);
@@ -103,6 +110,16 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   return [made(text)];
 }
 
+/** What a thing that the larder lacks is for, by its own noun: 'oaty biscuits' are biscuits, whichever they are. */
+const NOUNS: readonly (readonly [RegExp, Role])[] = [
+  [/\b(?:biscuits?|cookies?|crackers?|wafers?|thins|fingers)\b/i, 'biscuit'],
+  [/\b(?:liqueur|brandy|rum|whisk(?:e)?y|schnapps|armagnac|cognac|grappa|vermouth|wine)\b/i, 'drink'],
+  [/\b(?:berries|currants|plums|cherries)\b/i, 'fruit'],
+  [/\bnuts\b/i, 'nut'],
+  [/\bchocolate\b/i, 'chocolate'],
+];
+const roleByWord = (text: string): Role | null => NOUNS.find(([word]) => word.test(text))?.[1] ?? null;
+
 /** One line from its words. */
 export function draftLine(text: string, place: Place, context: LineContext): DraftLine {
   const { ingredient, confidence, doubt } = ingredientOf(text, context);
@@ -112,7 +129,7 @@ export function draftLine(text: string, place: Place, context: LineContext): Dra
     written: text,
     text,
     ingredient,
-    role: ingredient ? roleOf(ingredient) : null,
+    role: ingredient ? roleOf(ingredient) : roleByWord(text),
     confidence,
     grams: read.ok ? read.value.massG : ingredient === null ? weighed(text) : null,
     fault: read.ok ? '' : read.fault.says,

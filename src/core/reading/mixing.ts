@@ -93,7 +93,7 @@ export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:th
 function withIt({ h, lines }: Job): boolean {
   const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
-  const unsaid = /^(?:cook|heat|warm|boil|simmer) (?:\w+ly )?with\b/i.test(h.after);
+  const unsaid = /^(?:cook|heat|warm|boil|simmer|toss) (?:\w+ly )?with\b/i.test(h.after);
   return itWith || unsaid || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
 }
 

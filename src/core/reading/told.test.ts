@@ -187,6 +187,67 @@ Method: Beat the chestnut purée with the rum until loose. Whip the cream until 
     ],
   ],
 
+  [
+    "an icebox log for a crowd, in numbered steps",
+    `Gingerbread icebox log for a crowd
+Yield: 2 loaves (about 20 slices)
+
+• 1 quart heavy whipping cream
+• 1/2 c. confectioners sugar
+• 2 tsp. ground ginger
+• 1 tsp vanilla
+• 2 (9 oz) boxes thin ginger cookies
+• Candied ginger, for garnish
+
+Directions
+1) Using a stand mixer fitted with the whisk, beat the cream on medium-high until it begins to thicken, about 2 minutes. Add sugar, ground ginger and vanilla; keep beating to stiff peaks, 1-2 minutes longer.
+2) Spread about a tablespoon of cream on each cookie and stack into logs, lay the logs side by side in two plastic-lined loaf pans.
+3) Cover with the remaining cream. Refrigerate overnight (at least 8 hrs).
+4) Invert, peel off plastic, scatter candied ginger over. Slice on the diagonal.`,
+    [
+      'whipped-cream: cream-36 955, ginger-ground 4, icing-sugar-starch 60, vanilla-extract 5',
+      'biscuit-layer: ginger-thin 510',
+      'topping: ginger-stem 1',
+    ],
+  ],
+  [
+    "a fruit semifreddo with sugar said twice",
+    `Apricot & amaretti semifreddo
+
+300 g apricots (stoned weight)
+2 tbsp apricot brandy
+100 g sugar, plus 50 g
+3 egg whites
+284 ml carton double cream
+100 g amaretti
+
+Poach the apricots with the 50 g sugar and a splash of water 10 minutes, blitz, cool, stir in the brandy.
+Whisk the whites stiff, then whisk in the 100 g sugar a spoonful at a time.
+Whip the cream softly. Fold the purée into the cream, then the meringue. Crush in the amaretti.
+Freeze in a lined 1 kg loaf tin for at least 6 hours. 20 min in the fridge before serving.`,
+    [
+      'fruit-base: ? 0, apricot 300, sugar-caster 50',
+      'egg-foam: egg-white 99, sugar-caster 100',
+      'whipped-cream: cream-48 284',
+      'set-filling: amaretti 100 <- egg-foam, fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "cups, in three rows and a hurry",
+    `White Choc Cheesecake Cups - makes 8
+BASE: 150g oaty biscuits, 60g butter melted
+MIX: 250g white chocolate, 300g full fat soft cheese, 250ml double cream, 1tsp vanilla
+TOP: 150g raspberries, 2 tbsp jam
+
+Crush bics + butter, divide between 8 glasses. Melt choc over simmering water, cool slightly. Beat cheese + vanilla, beat in choc. Softly whip cream & fold in. Spoon over bases. Chill 2h min. Warm jam, toss with rasps, spoon on top before serving.`,
+    [
+      'pressed-base: ? 150, butter-82 60',
+      'chocolate-base: chocolate-white 250',
+      'set-filling: soft-cheese-tub 300, vanilla-extract 5 <- chocolate-base, whipped-cream',
+      'whipped-cream: cream-48 250',
+      'fruit-base: jam 41, raspberry 150',
+    ],
+  ],
 ];
 
 describe('recipes as others write and tell them', () => {
