@@ -52,6 +52,8 @@ export type StepMachine = (typeof STEP_MACHINES)[number];
 /** Where a part stands: in the vessel, or beside it (a sauce in its jug, rosettes over the rim): then it fills nothing. */
 export const STANDS = ['in', 'beside'] as const;
 export type Stands = (typeof STANDS)[number];
+/** Kinds that are served on top or beside often enough to be asked: decorations and sauces. */
+export const MAY_STAND_BESIDE: ReadonlySet<PartKind> = new Set<PartKind>(['topping', 'crown', 'whipped-cream', 'fruit-base']);
 export const STANDS_NAMES: Readonly<Record<Stands, string>> = { in: 'in the vessel', beside: 'on top or beside' };
 
 /** By which part of its day a step is done: noon, five in the afternoon. */

@@ -6,7 +6,7 @@ import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import { inSentence, plainNumber, withUnit } from '../../../../core/figure';
 import type { PartAnalysis } from '../../../../core/analysis/analysed';
 import { addLine, moveLine, movePart, newLine, removeLine, removePart, setPart, setPartKind } from '../../../../core/editing/edits';
-import { isWhippedKind, PART_KIND_NAMES, PART_KINDS, STANDS, STANDS_NAMES } from '../../../../core/document/kinds';
+import { isWhippedKind, MAY_STAND_BESIDE, PART_KIND_NAMES, PART_KINDS, STANDS, STANDS_NAMES } from '../../../../core/document/kinds';
 import { waysOfPart } from '../../../../core/ways/switch';
 import { OpensPanel } from '../../../../ui/opens-panel';
 import { railHatch } from '../../../../ui/part-look';
@@ -118,7 +118,7 @@ function PartHead({ analysis, at }: { readonly analysis: PartAnalysis; readonly 
         />
       )}
       <QuietChoice label={`Kind of ${part.name}`} value={part.kind} options={PART_KINDS.map((k) => [k, PART_KIND_NAMES[k]] as const)} onChange={(kind) => edit('part-kind', (d) => setPartKind(d, part.id, kind, context))} className="text-[14px] text-ink-soft" />
-      {doc.parts.length > 1 && <QuietChoice label={`Where ${part.name} stands`} value={part.stands} options={STANDS.map((w) => [w, STANDS_NAMES[w]] as const)} onChange={(stands) => edit('part-stands', (d) => setPart(d, part.id, { stands }, context))} className={`text-[14px] text-ink-soft ${part.stands === 'in' ? 'sm:opacity-0 sm:group-focus-within/part:opacity-100 sm:group-hover/part:opacity-100 pointer-coarse:opacity-100' : ''}`} />}
+      {doc.parts.length > 1 && (part.stands === 'beside' || MAY_STAND_BESIDE.has(part.kind)) && <QuietChoice label={`Where ${part.name} stands`} value={part.stands} options={STANDS.map((w) => [w, STANDS_NAMES[w]] as const)} onChange={(stands) => edit('part-stands', (d) => setPart(d, part.id, { stands }, context))} className={`text-[14px] text-ink-soft ${part.stands === 'in' ? 'sm:opacity-0 sm:group-focus-within/part:opacity-100 sm:group-hover/part:opacity-100 pointer-coarse:opacity-100' : ''}`} />}
       <span className="ml-auto flex items-baseline gap-2">
         {doc.parts.length > 1 && (
           <span className="flex self-center sm:opacity-0 sm:group-focus-within/part:opacity-100 sm:group-hover/part:opacity-100 pointer-coarse:opacity-100">
