@@ -54,6 +54,15 @@ describe('nutrition', () => {
     expect(cream.kcal).toBeGreaterThan(330);
     expect(cream.kcal).toBeLessThan(355);
     expect(cream.fatG).toBeCloseTo(36, 6);
+    // Cartons of double cream (48 %) say about 30 g, of dark chocolate (70 %) about 25 g.
+    const [low, high] = nutritionOf(ingredient('cream-48').composition).saturatesG;
+    expect(low).toBeLessThan(30);
+    expect(high).toBeGreaterThan(30);
+    expect(high - low).toBeLessThan(3);
+    expect(nutritionOf(composition({ cocoa_fat: 42 })).saturatesG).toEqual([expect.closeTo(24.4, 1), expect.closeTo(26, 1)]);
+    expect(nutritionOf(composition({ egg_fat: 10 })).saturatesG).toEqual([expect.closeTo(3.1, 9), expect.closeTo(3.7, 9)]);
+    expect(nutritionOf(composition({ other_fat: 10 })).saturatesG).toEqual([expect.closeTo(0.7, 9), expect.closeTo(9.2, 9)]);
+    expect(nutritionOf(composition({ sucrose: 10 })).saturatesG).toEqual([0, 0]);
   });
 });
 

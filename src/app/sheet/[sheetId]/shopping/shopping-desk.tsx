@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { plainNumber, showGrams, withUnit } from '../../../../core/figure';
+import { plainNumber, showGrams, showRange, withUnit } from '../../../../core/figure';
 import type { Nutrition } from '../../../../core/larder/nutrition';
 import { shoppingOf, type EggBalance, type Shopping, type ShoppingItem } from '../../../../core/shopping/shopping';
 import { SheetFrame } from '../../../../ui/sheet/sheet-frame';
@@ -100,6 +100,7 @@ function Cost({ shopping, portions }: { readonly shopping: Shopping; readonly po
 const ROWS: readonly (readonly [string, (n: Nutrition) => string])[] = [
   ['energy', (n) => `${plainNumber(n.kJ, 0)}\u00a0kJ / ${plainNumber(n.kcal, 0)}\u00a0kcal`],
   ['fat', (n) => withUnit(plainNumber(n.fatG, 1), 'g')],
+  ['of which saturates', (n) => showRange(n.saturatesG[0], n.saturatesG[1], 'g')],
   ['carbohydrate', (n) => withUnit(plainNumber(n.carbohydrateG, 1), 'g')],
   ['of which sugars', (n) => withUnit(plainNumber(n.sugarsG, 1), 'g')],
   ['fibre', (n) => withUnit(plainNumber(n.fibreG, 1), 'g')],
