@@ -49,6 +49,7 @@ export const GLANCE_WORDS = {
   'crown-weight': 'a shell bears',
   browns: 'browns once cut',
   thins: 'thins overnight',
+  damp: 'draws damp',
   cautions: 'who should mind',
 } as const;
 

@@ -41,6 +41,11 @@ describe('what turns until it is eaten', () => {
     expect(keys(folded('40 g honey'))).toContain('thins');
     expect(keys(folded('100 g raspberries'))).toEqual([]);
   });
+  it('a dried shell draws damp; a foam that is folded does not', () => {
+    expect(keys(partsSheet([['m', 'meringue', 'Shell', ['120 g egg white', '240 g caster sugar']]]))).toEqual(['damp']);
+    expect(keys(partsSheet([['m', 'egg-foam', 'Whites', ['120 g egg white', '240 g caster sugar']]]))).toEqual([]);
+    expect(keys(partsSheet([['m', 'meringue', 'Shell', []]]))).toEqual([]);
+  });
   it('milk solids of an eighth of the water turn sandy in the frost, and only there', () => {
     const rich = (powder: string): Sheet => sheetOf(['400 g cream 36 %', powder], {}, { family: 'semifreddo' });
     expect(keys(rich('60 g skimmed milk powder'))).toContain('sandy');

@@ -46,4 +46,7 @@ function sandy(s: SheetAnalysis): readonly Tell[] {
   return pct < SANDY_FROM_PCT ? [] : [plainTell('sandy', 'near', `Milk solids are ${withUnit(plainNumber(pct, 0), '%')} of its water: from 11 to 12 % on lactose may turn sandy in the freezer within weeks. Less milk powder, or eat it soon.`)];
 }
 
-export const turnTells = (s: SheetAnalysis): readonly Tell[] => [...s.parts.flatMap((a) => [...browns(a), ...thins(a, s.parts)]), ...sandy(s)];
+/** A dried shell takes up the damp of a kitchen: its sugar lies there as glass and not as crystals. */
+const damp = (a: PartAnalysis): readonly Tell[] => (a.part.kind === 'meringue' && a.reading.mixture.massG > 0 ? [plainTell(`damp:${a.part.id}`, 'in', `${a.part.name}: its sugar draws damp. Once cold, shut it in a dry tin at once; in the open it is soft within the day, in the fridge sooner.`)] : []);
+
+export const turnTells = (s: SheetAnalysis): readonly Tell[] => [...s.parts.flatMap((a) => [...browns(a), ...thins(a, s.parts), ...damp(a)]), ...sandy(s)];
