@@ -1,4 +1,5 @@
 import type { PlannedGap, PlannedTask, ServicePlan } from '../timetable/service-plan';
+import { RESOURCE } from '../timetable/service-project';
 import { GRACE_MIN, STRAYS, WISHED_CHANCE, type Strays } from './house';
 
 /** What becomes of one serving over many evenings. */
@@ -47,7 +48,7 @@ const normal = (evening: number, name: number): number => Math.sqrt(-2 * Math.lo
 /** How a task strays: by its kind; what is behind, or has no length, does not. */
 export function straysOf(t: Pick<PlannedTask, 'kind' | 'lanes' | 'done'>): Strays {
   if (t.done) return { median: 1, sd: 0 };
-  return STRAYS[t.kind === 'hands' && t.lanes.some((l) => l.startsWith('mixer:')) ? 'whisk' : t.kind];
+  return STRAYS[t.kind === 'hands' && t.lanes.some((l) => l.startsWith(RESOURCE.MIXER)) ? 'whisk' : t.kind];
 }
 
 interface Link {
@@ -68,7 +69,7 @@ function linksOf(tasks: readonly PlannedTask[], gaps: readonly PlannedGap[]): re
   const order = tasks.map((_, i) => i).sort((a, b) => tasks[a]!.start - tasks[b]!.start || tasks[a]!.end - tasks[b]!.end);
   for (const i of order) {
     for (const lane of tasks[i]!.lanes) {
-      if (!lane.startsWith('cook:') && !lane.startsWith('mixer:')) continue;
+      if (!lane.startsWith(RESOURCE.COOK) && !lane.startsWith(RESOURCE.MIXER)) continue;
       const before = last.get(lane);
       if (before !== undefined) links[i]!.push({ from: before, min: 0 });
       last.set(lane, i);

@@ -15,7 +15,8 @@ const REST_MS = 500;
 /** Below this a serving is rather late than in time. */
 const UNSURE = 0.5;
 
-const percent = (share: number): string => withUnit(plainNumber(100 * Math.min(share, share < 1 ? 0.995 : 1), 0), '%');
+/** Almost always is not always. */
+const percent = (share: number): string => withUnit(plainNumber(Math.min(100 * share, share < 1 ? 99 : 100), 0), '%');
 const inkOf = (s: ServingOdds): string => (s.inTime >= WISHED_CHANCE ? 'text-ink' : s.inTime >= UNSURE ? 'text-yolk-ink' : 'text-beet');
 
 /** How likely each serving is in time, what makes it late most often, and what would make it surer. */
@@ -31,7 +32,9 @@ export function OddsLine() {
         .then((core) => core.odds(plan))
         .then((odds) => {
           if (wanted) setFound({ of: plan, odds });
-        });
+        })
+        // Without an answer the plan stands as it is, without its odds.
+        .catch(() => undefined);
     }, REST_MS);
     return () => {
       wanted = false;
@@ -44,12 +47,14 @@ export function OddsLine() {
   if (ahead.length === 0) return null;
   const worst = ahead.reduce((a, b) => (b.inTime < a.inTime ? b : a));
   const weak = worst.weak && worst.inTime < WISHED_CHANCE ? plan.tasks.find((t) => t.id === worst.weak!.task) : undefined;
+  const points = Math.max(1, Math.round(100 * Math.max(...ahead.map((s) => s.error))));
   const margins = Object.keys(doc.margins).length;
   const asked = surer?.of === doc ? surer.it : null;
   const ask = async () => {
     setSurer({ of: doc, it: 'asking' });
-    const core = await coreForService(kitchen, sheetOf);
-    const it = await core.surer({ service: doc, soFar, now });
+    const it = await coreForService(kitchen, sheetOf)
+      .then((core) => core.surer({ service: doc, soFar, now }))
+      .catch(() => null);
     setSurer({ of: doc, it: it ?? 'none' });
   };
   return (
@@ -73,7 +78,7 @@ export function OddsLine() {
               .{' '}
             </>
           )}
-          {plainNumber(odds.evenings, 0)} evenings, each figure within {plainNumber(100 * Math.max(...ahead.map((s) => s.error)), 0)} points.
+          {plainNumber(odds.evenings, 0)} evenings, each figure within {points} {points === 1 ? 'point' : 'points'}.
         </span>
       </p>
       <p className="flex flex-wrap items-baseline gap-x-4 text-ink-soft">
