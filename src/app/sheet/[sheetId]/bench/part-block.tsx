@@ -118,7 +118,7 @@ function PartHead({ analysis, at }: { readonly analysis: PartAnalysis; readonly 
         />
       )}
       <QuietChoice label={`Kind of ${part.name}`} value={part.kind} options={PART_KINDS.map((k) => [k, PART_KIND_NAMES[k]] as const)} onChange={(kind) => edit('part-kind', (d) => setPartKind(d, part.id, kind, context))} className="text-[14px] text-ink-soft" />
-      {doc.parts.length > 1 && (part.stands === 'beside' || MAY_STAND_BESIDE.has(part.kind)) && <QuietChoice label={`Where ${part.name} stands`} value={part.stands} options={STANDS.map((w) => [w, STANDS_NAMES[w]] as const)} onChange={(stands) => edit('part-stands', (d) => setPart(d, part.id, { stands }, context))} className={`text-[14px] text-ink-soft ${part.stands === 'in' ? 'sm:opacity-0 sm:group-focus-within/part:opacity-100 sm:group-hover/part:opacity-100 pointer-coarse:opacity-100' : ''}`} />}
+      {doc.parts.length > 1 && (part.stands === 'beside' || MAY_STAND_BESIDE.has(part.kind)) && <QuietChoice label={`Where ${part.name} stands`} value={part.stands} options={STANDS.map((w) => [w, STANDS_NAMES[w]] as const)} onChange={(stands) => edit('part-stands', (d) => setPart(d, part.id, { stands }, context))} className={`text-[14px] text-ink-soft ${part.stands === 'in' ? 'sm:pointer-fine:hidden sm:pointer-fine:group-focus-within/part:inline' : ''}`} />}
       <span className="ml-auto flex items-baseline gap-2">
         {doc.parts.length > 1 && (
           <span className="flex self-center sm:opacity-0 sm:group-focus-within/part:opacity-100 sm:group-hover/part:opacity-100 pointer-coarse:opacity-100">
