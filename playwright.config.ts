@@ -5,7 +5,8 @@ const PORT = storyPort(0);
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 45_000,
+  // Every wait inside a story has its own bound; this one is for a story that hangs, not for a machine that is slow.
+  timeout: 180_000,
   expect: { timeout: 8_000 },
   workers: 1,
   forbidOnly: true,

@@ -26,7 +26,6 @@ async function newService(page: Page, name: string, servings: readonly Served[],
 const planned = (page: Page) => expect(page.getByText(/^(Begin|Now) /)).toBeVisible({ timeout: 20_000 });
 
 test('a dinner of three desserts: planned, printed, run for two steps, planned anew', async ({ page }) => {
-  test.setTimeout(120_000);
   await page.goto('/clock');
   await page.getByRole('button', { name: 'Plan a service' }).click();
   await page.waitForURL(/\/clock\/[0-9a-f-]{36}/);
@@ -101,7 +100,6 @@ test('a dinner of three desserts: planned, printed, run for two steps, planned a
 });
 
 test('a week of orders: one plan, one shopping list, what is alike made once', async ({ page }) => {
-  test.setTimeout(90_000);
   const day = (n: number): string => inMinutes(1440 * n).slice(0, 10);
   const order = (id: string, sheetId: string, n: number, time: string, portions: number): Served => ({ id, sheetId, at: `${day(n)}T${time}`, portions });
   const id = await newService(page, 'Orders of the week', [
@@ -141,7 +139,6 @@ test('a week of orders: one plan, one shopping list, what is alike made once', a
 });
 
 test('a plan that cannot be says why, and a mend that was tried makes it one', async ({ page }) => {
-  test.setTimeout(90_000);
   const id = await newService(page, 'Too late for ice', [{ id: 's', sheetId: 'honey-semifreddo', at: inMinutes(180), portions: 12 }]);
   await page.goto(`/clock/${id}`);
   await expect(page.getByRole('alert').filter({ hasText: 'Buckwheat-honey semifreddo' })).toBeVisible({ timeout: 20_000 });
@@ -183,7 +180,6 @@ test('a task is dragged to a time and stays pinned; it can be let go', async ({ 
 });
 
 test('how sure an evening is: a chance for each serving, the weak link, margins that make it surer and go again', async ({ page }) => {
-  test.setTimeout(90_000);
   const id = await newService(page, 'Sure or not', [
     { id: 'm', sheetId: 'prune-mousse', at: inMinutes(2000), portions: 12 },
     { id: 'y', sheetId: 'elderflower-syllabub', at: inMinutes(2000), portions: 6 },

@@ -234,7 +234,6 @@ test.describe('a server that dies in the middle', () => {
   test.afterAll(() => void server?.kill('SIGKILL'));
 
   test('kill -9 loses nothing: ticks made meanwhile, the step, and the timers by the wall clock', async ({ page }) => {
-    test.setTimeout(90_000);
     await page.goto(`${at}/pass?sheet=bay-leaf-chantilly`);
     await page.getByRole('button', { name: 'Start this batch' }).click();
     await page.waitForURL(/\/pass\/[0-9a-f-]{36}/);
@@ -281,7 +280,6 @@ test.describe('a server that dies in the middle', () => {
   });
 
   test('the whisk by its motor’s load: the page follows it, calls before the window, and says when the sensor falls silent', async ({ page }) => {
-    test.setTimeout(90_000);
     const post = (act: unknown) => page.request.post(`${at}/api/instruments`, { data: act });
     await post({ act: 'pace', pace: 1.2 });
     await page.goto(`${at}/sheet/bay-leaf-chantilly/whisk/live`);

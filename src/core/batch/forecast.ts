@@ -1,5 +1,8 @@
 import { z } from 'zod';
+import { houseRange } from '../figure';
+import { SYLLABUB_SPREAD } from '../foam/house';
 import { foamVolumeMl } from '../foam/overrun';
+import { syllabubOf } from '../analysis/syllabub';
 import { mainPart } from '../analysis/analyse';
 import type { SheetAnalysis } from '../analysis/analysed';
 import { airRange, holdRange, stabiliserFamily, STABILISER_FAMILIES, timeRange } from '../analysis/learnt';
@@ -29,6 +32,8 @@ export const ForecastSchema = z.object({
   /** The shorter of shape and keeping, h: for the label. */
   holdShownH: z.number().nullable(),
   keepingH: z.number().nullable(),
+  /** Clear drink under the curd of a parted syllabub by its serving hour, g; null in what does not part, absent in old batches. */
+  drinkG: Band.nullable().default(null),
   /** What the plain formulas say, so that an outcome is held against them and not against what the log had made of them; absent in old batches, which were plain. */
   plain: z.object({ timeS: z.number().nullable(), overrunPct: z.number().nullable(), holdH: z.number().nullable() }).optional(),
   /** Where an outcome counts: which mixer, which family of stabilisers. */
@@ -38,6 +43,13 @@ export const ForecastSchema = z.object({
 export type Forecast = Readonly<z.infer<typeof ForecastSchema>>;
 
 const band = (value: number, [low, high]: readonly [number, number]): ForecastBand => ({ value, low, high });
+
+/** What a parted syllabub lets go by its serving hour. */
+function drinkOf(s: SheetAnalysis): ForecastBand | null {
+  if (s.sheet.family !== 'syllabub') return null;
+  const x = syllabubOf(s);
+  return x.ok && x.value.drinkG > 0 ? band(x.value.drinkG, houseRange(x.value.drinkG, SYLLABUB_SPREAD)) : null;
+}
 
 /** The forecast of a sheet's main part, at the moment it is made. */
 export function forecastOf(s: SheetAnalysis): Forecast {
@@ -62,6 +74,7 @@ export function forecastOf(s: SheetAnalysis): Forecast {
     holdCleanH: a.holdFridge.ok ? band(a.holdFridge.value.cleanH, holdRange(a, a.holdFridge.value.cleanH)) : null,
     holdShownH: a.holdFridge.ok ? a.holdFridge.value.shownH : null,
     keepingH: a.holdFridge.ok ? a.holdFridge.value.keepingH : null,
+    drinkG: drinkOf(s),
     plain: {
       timeS: a.window.ok ? a.window.value.opensS / (a.learnt.time?.factor ?? 1) : null,
       overrunPct: overrun && overrun.value / (a.learnt.air?.factor ?? 1),

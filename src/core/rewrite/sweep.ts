@@ -1,5 +1,5 @@
 import { SWEETNESS_BANDS } from '../composition/sweetness';
-import { readSyllabub } from '../foam/syllabub';
+import { syllabubOf } from '../analysis/syllabub';
 import { secondsToStage } from '../foam/whisk';
 import { iceVolumeShare } from '../heat/freezing';
 import { ICE_VOLUME } from '../heat/house';
@@ -36,10 +36,7 @@ export interface SweptFigure {
 
 const value = <T>(r: Result<T>): T | null => (r.ok ? r.value : null);
 const setPart = (s: SheetAnalysis): PartAnalysis => s.parts.find((a) => a.reading.gelatin225G > 0 && a.leftShare > 0.5) ?? mainPart(s);
-const syllabubOf = (s: SheetAnalysis) => {
-  const a = mainPart(s);
-  return s.sheet.family === 'syllabub' ? value(readSyllabub({ milkFatG: a.reading.mixture.grams.milk_fat, massG: a.reading.mixture.massG, hours: s.sheet.servedAfterH })) : null;
-};
+const partedOf = (s: SheetAnalysis) => (s.sheet.family === 'syllabub' ? value(syllabubOf(s)) : null);
 
 export const SWEPT_FIGURES: readonly SweptFigure[] = [
   { key: 'sweetness', name: 'Sweetness', unit: '', decimals: 1, of: (s) => (s.mixture.massG > 0 ? s.sweetness : null), band: (s) => [SWEETNESS_BANDS[s.sheet.sweetness].low, SWEETNESS_BANDS[s.sheet.sweetness].high] },
@@ -72,7 +69,7 @@ export const SWEPT_FIGURES: readonly SweptFigure[] = [
   { key: 'abv', name: 'Alcohol', unit: '% vol', decimals: 1, of: (s) => (s.mixture.massG > 0 ? s.abvPct : null), band: () => null },
   { key: 'volume', name: 'Volume', unit: 'mL', decimals: 0, of: (s) => value(s.volumeMl), band: (s) => [0.45 * s.vesselHoldsMl * vessels(s), 0.93 * s.vesselHoldsMl * vessels(s)] },
   { key: 'cost', name: 'Cost', unit: '', decimals: 2, of: (s) => shoppingOf(s).cost, band: () => null },
-  { key: 'drink', name: 'Clear drink', unit: '%', decimals: 0, of: (s) => { const x = syllabubOf(s); return x ? 100 * x.drinkShare : null; }, band: (s) => (s.sheet.ways.syllabub === 'parted' ? [10, 20] : [0, 1]) },
+  { key: 'drink', name: 'Clear drink', unit: '%', decimals: 0, of: (s) => { const x = partedOf(s); return x ? 100 * x.drinkShare : null; }, band: (s) => (s.sheet.ways.syllabub === 'parted' ? [10, 20] : [0, 1]) },
   {
     key: 'ice',
     name: 'Ice by volume',

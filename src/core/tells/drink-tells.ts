@@ -1,8 +1,9 @@
 import { alcoholServed } from '../composition/alcohol';
 import { houseRange, plainNumber, roughNumber, showFigure, showGrams, withUnit, type Figure } from '../figure';
 import { SYLLABUB, SYLLABUB_SPREAD } from '../foam/house';
-import { PARTED_WISH, readSyllabub, wineFor, type Syllabub } from '../foam/syllabub';
+import { PARTED_WISH, wineFor, type Syllabub } from '../foam/syllabub';
 import { mainPart } from '../analysis/analyse';
+import { syllabubOf } from '../analysis/syllabub';
 import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
 import { wineOf } from '../analysis/wine';
@@ -110,9 +111,8 @@ export function drinkFigure(x: Syllabub, a: PartAnalysis, hours: number): Figure
 function syllabubTell(s: SheetAnalysis): Tell[] {
   if (s.sheet.family !== 'syllabub') return [];
   const a = mainPart(s);
-  const { massG, grams } = a.reading.mixture;
   const hours = s.sheet.servedAfterH;
-  const x = readSyllabub({ milkFatG: grams.milk_fat, massG, hours });
+  const x = syllabubOf(s);
   if (!x.ok) return [plainTell('syllabub', 'silent', `Syllabub: no figure. ${x.fault.says}`)];
   const wishesParted = s.sheet.ways.syllabub === 'parted';
   const { low, high } = SYLLABUB.drinkShare;

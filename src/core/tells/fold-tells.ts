@@ -2,7 +2,7 @@ import { houseRange, plainNumber, showFigure, withUnit, type Figure, type Figure
 import { FOLD_KEEPS, FOLD_SPREAD, STIFF_FOLD_KEEPS } from '../foam/house';
 import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import { num } from './figures';
-import type { Stretch, Tell } from './tell';
+import { plainTell, type Stretch, type Tell } from './tell';
 
 /** Judgements of folding: what the foams bring, what their folds keep. */
 
@@ -37,7 +37,18 @@ export function foldFigure(a: PartAnalysis): Figure | null {
   };
 }
 
-export const foldTells = (s: SheetAnalysis): readonly Tell[] =>
+/** Words of a step's work that, taken at their word, would whisk on what already stands. */
+const WHISKS_ON: ReadonlySet<string> = new Set(['whisk', 'whip', 'beat']);
+
+/** A written step that says to whisk together what is only brought together: the fold that is meant, and what the whisk would do. */
+const saidWhisked = (s: SheetAnalysis): readonly Tell[] =>
+  s.sheet.steps
+    .filter((x) => x.work === 'fold' && WHISKS_ON.has(x.short))
+    .map((x) => plainTell(`folds-on:${x.id}`, 'near', `“${x.title}” meets a foam that already stands: fold it in, a few strokes by hand. Whisked on, cream turns to butter and egg foam falls.`));
+
+export const foldTells = (s: SheetAnalysis): readonly Tell[] => [...saidWhisked(s), ...keptTells(s)];
+
+const keptTells = (s: SheetAnalysis): readonly Tell[] =>
   s.parts.flatMap((a): Tell[] => {
     const figure = foldFigure(a);
     if (!figure || !a.overrunPct.ok) return [];

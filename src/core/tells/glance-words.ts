@@ -26,6 +26,7 @@ export const GLANCE_WORDS = {
   set: 'what sets it',
   setter: 'of the setter',
   'fold-keeps': 'of the air stays',
+  'folds-on': 'fold, not whisk',
   fold: 'base at the fold',
   ganache: 'cream on the chocolate',
   mix: 'stirred together',

@@ -1,6 +1,6 @@
 import { airVolumeShare } from '../foam/overrun';
 import { densityGPerMl } from '../composition/density';
-import { readSyllabub } from '../foam/syllabub';
+import { syllabubOf } from '../analysis/syllabub';
 import { mainPart } from '../analysis/analyse';
 import type { Layer, SheetAnalysis } from '../analysis/analysed';
 import type { PartReading } from '../lines/read-part';
@@ -48,7 +48,7 @@ function parted(s: SheetAnalysis): readonly Layer[] {
   if (s.sheet.family !== 'syllabub') return s.layers;
   const a = mainPart(s);
   const { mixture } = a.reading;
-  const read = readSyllabub({ milkFatG: mixture.grams.milk_fat, massG: mixture.massG, hours: s.sheet.servedAfterH });
+  const read = syllabubOf(s);
   const at = s.layers.findIndex((l) => l.part.id === a.part.id);
   const curd = s.layers[at];
   if (!read.ok || !curd || read.value.drinkG <= 0) return s.layers;

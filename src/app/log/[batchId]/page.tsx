@@ -64,7 +64,7 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
           </div>
           <section aria-label="Seen later" className="mt-7">
             <h2 className="mb-2 text-[17px]">Seen later</h2>
-            <SeenLater batchId={batch.id} endedAt={batch.endedAt} seen={listObservations(db, batch.id)} />
+            <SeenLater batchId={batch.id} endedAt={batch.endedAt} seen={listObservations(db, batch.id)} drink={batch.plan.forecast.drinkG} />
           </section>
           <TemperaturesOf samples={listTemperatures(db, batch.id)} steps={batch.plan.steps} />
         </section>

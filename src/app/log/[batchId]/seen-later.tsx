@@ -8,7 +8,7 @@ import { readObservation, SLICE_WORDS, type ObservationKind } from '../../../cor
 import { ClockTime } from '../../../ui/clock-time';
 import { Select } from '../../../ui/kit/select';
 import { useKept } from '../../../ui/use-kept';
-import { observationWords } from '../observation-words';
+import { observationWords, type ExpectedDrink } from '../observation-words';
 
 interface Seen {
   readonly id: string;
@@ -27,7 +27,7 @@ const KINDS: readonly (readonly [ObservationKind, string])[] = [
 ];
 
 /** What is seen hours or days later: weeping, slices, temperatures, words, a photo. */
-export function SeenLater({ batchId, endedAt, seen }: { readonly batchId: string; readonly endedAt: number | null; readonly seen: readonly Seen[] }) {
+export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId: string; readonly endedAt: number | null; readonly seen: readonly Seen[]; readonly drink: ExpectedDrink }) {
   const router = useRouter();
   const id = useId();
   const [kind, setKind] = useState<ObservationKind>('weep');
@@ -75,7 +75,7 @@ export function SeenLater({ batchId, endedAt, seen }: { readonly batchId: string
       >
         <label className="text-[13.5px] text-ink-soft">
           Seen
-          <Select value={kind} options={KINDS} onChange={setKind} className="field mt-0.5 flex min-w-[150px]" />
+          <Select value={kind} options={drink ? KINDS.map(([k, name]) => [k, k === 'weep' ? 'clear drink under the curd' : name] as const) : KINDS} onChange={setKind} className="field mt-0.5 flex min-w-[150px]" />
         </label>
         {numbered && (
           <label className="text-[13.5px] text-ink-soft">
@@ -114,13 +114,13 @@ export function SeenLater({ batchId, endedAt, seen }: { readonly batchId: string
             <li key={o.id} className="flex flex-wrap items-baseline gap-x-4 border-t border-steel-light py-2">
               <span className="fig w-20 text-ink-soft">{after(o.at) || <ClockTime at={o.at} />}</span>
               <span className="min-w-0 flex-1">
-                {observationWords(o)}
+                {observationWords(o, drink)}
                 {o.photo && (
                   // eslint-disable-next-line @next/next/no-img-element -- a picture from the kitchen's own file, shown as it is
                   <img src={`/api/batches/${batchId}/observations/${o.id}`} alt={o.words || 'Photo of this batch'} className="mt-1 max-h-72 max-w-full rounded-s" />
                 )}
               </span>
-              <button type="button" className="text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink" aria-label={`Take away: ${observationWords(o)}`} onClick={() => void remove(o.id)}>
+              <button type="button" className="text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink" aria-label={`Take away: ${observationWords(o, drink)}`} onClick={() => void remove(o.id)}>
                 take away
               </button>
             </li>

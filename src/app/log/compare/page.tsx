@@ -36,7 +36,7 @@ export default async function ComparePage({ searchParams }: { readonly searchPar
         ) : (
           <>
             <PickTwo a={a.id} b={b.id} sheet={sheet ?? null} batches={all.map((x) => ({ id: x.id, name: x.plan.sheetName, at: x.startedAt }))} />
-            <SideBySide a={a} b={b} seenA={listObservations(db, a.id).map(observationWords)} seenB={listObservations(db, b.id).map(observationWords)} />
+            <SideBySide a={a} b={b} seenA={listObservations(db, a.id).map((o) => observationWords(o, a.plan.forecast.drinkG))} seenB={listObservations(db, b.id).map((o) => observationWords(o, b.plan.forecast.drinkG))} />
           </>
         )}
       </div>
