@@ -16,6 +16,8 @@ export default defineConfig({
   outputDir: 'test-results',
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
+    actionTimeout: 30_000,
+    navigationTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
     // Tracing every story would cost half the machine; a story that failed once runs again and is traced then.
     trace: 'on-first-retry',

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, test, alive, PATIENT, readable, saved } from './kitchen';
 
 const recipe = (name: string): string => readFileSync(`e2e/recipes/${name}.txt`, 'utf8');
@@ -20,6 +20,21 @@ const choose = async (page: Page, label: RegExp, option: string): Promise<void> 
   await page.getByRole('button', { name: label }).click();
   await page.getByRole('dialog').getByRole('button', { name: option, exact: true }).click();
 };
+
+/** Drags the first step of a method behind the second, and waits until it stands there. */
+async function dragFirstDown(page: Page, steps: Locator): Promise<void> {
+  await steps.nth(0).hover();
+  const grip = page.getByRole('button', { name: 'Move step 1' });
+  await expect(grip).toHaveAttribute('data-drag', 'ready');
+  const words = async (i: number): Promise<string> => readable(await steps.nth(i).getByRole('button', { name: new RegExp(`^Step ${i + 1}: `) }).innerText());
+  const first = await words(0);
+  const [from, to] = [(await grip.boundingBox())!, (await steps.nth(1).boundingBox())!];
+  await page.mouse.move(from.x + 6, from.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 6, to.y + to.height - 4, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(() => words(1)).toBe(first);
+}
 
 async function toBench(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Make the sheet/ }).click();
@@ -137,6 +152,9 @@ test('what was misread is put right: kind, part, order; taken back; kept through
   await steps.nth(1).hover();
   await page.getByRole('button', { name: 'Step 2 earlier' }).click();
   await expect.poll(async () => readable(await steps.nth(0).innerText()).split(' ').slice(2, 5).join(' ')).toBe(second.split(' ').slice(2, 5).join(' '));
+  await dragFirstDown(page, steps);
+  await page.keyboard.press('Control+z');
+  await expect(steps.nth(0)).toContainText('Crush');
   // A time that was misread is put right here too.
   await page.getByRole('button', { name: /^Step 5: Chill for 1 hour/ }).click();
   await page.getByRole('dialog', { name: 'Step 5' }).getByLabel('Waits from').fill('3');
@@ -170,16 +188,7 @@ test('a written method beside the kitchen’s way: one step taken from it, one a
   await expect(method).toContainText('the kitchen’s way: 82\u00a0°C');
   // The order is dragged, too.
   const last = await steps.count();
-  await steps.nth(0).hover();
-  const grip = page.getByRole('button', { name: 'Move step 1' });
-  await expect(grip).toHaveAttribute('data-drag', 'ready');
-  const words = readable(await steps.nth(0).innerText()).slice(2);
-  const [from, to] = [(await grip.boundingBox())!, (await steps.nth(1).boundingBox())!];
-  await page.mouse.move(from.x + 6, from.y + 6);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 6, to.y + to.height - 4, { steps: 8 });
-  await page.mouse.up();
-  await expect.poll(async () => readable(await steps.nth(1).innerText()).slice(2)).toBe(words);
+  await dragFirstDown(page, steps);
   await expect(steps).toHaveCount(last);
 });
 

@@ -4,7 +4,7 @@ import { lazy, useState, type KeyboardEvent } from 'react';
 import { ArrowLeftRight, GripVertical, X } from 'lucide-react';
 import { OpensPanel } from '../../../../ui/opens-panel';
 import { focusLineField } from './focus';
-import type { Drag } from './use-sortable-rows';
+import type { Drag } from '../../../../ui/kit/use-sortable-rows';
 import { plainNumber, showGrams } from '../../../../core/figure';
 import { splitLine } from '../../../../core/measures/line';
 import type { LineReading } from '../../../../core/lines/read-part';

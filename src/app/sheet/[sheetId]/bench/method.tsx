@@ -11,7 +11,7 @@ import { OpensPanel } from '../../../../ui/opens-panel';
 import { freshId } from '../../../../ui/sheet/fresh-id';
 import { useColdHours } from '../../../../workers/use-cold-hours';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
-import { useSortableRows, type Drag } from './use-sortable-rows';
+import { useSortableRows, type Drag } from '../../../../ui/kit/use-sortable-rows';
 
 const WaysPanel = lazy(() => import('./ways-panel').then((m) => ({ default: m.WaysPanel })));
 const BesideWay = lazy(() => import('./beside-way').then((m) => ({ default: m.BesideWay })));
@@ -88,7 +88,7 @@ export function Method() {
           />
         )}
       </div>
-      <ol ref={list} onPointerEnter={wake} className="border-b border-steel sm:columns-2 sm:gap-9">
+      <ol ref={list} onPointerOver={wake} className="border-b border-steel sm:columns-2 sm:gap-9">
         {Sortable ? <Sortable id="steps" columns ids={ids} onMove={(stepId, to) => edit('move-step', (d) => moveStep(d, stepId, to))} row={row} /> : ids.map((_, i) => row(i, null))}
       </ol>
       <input

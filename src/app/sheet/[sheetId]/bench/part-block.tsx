@@ -16,7 +16,7 @@ import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { AddLine } from './add-line';
 import { focusLineOfPart } from './focus';
 import { LineRow } from './line-row';
-import { useSortableRows, type Drag } from './use-sortable-rows';
+import { useSortableRows, type Drag } from '../../../../ui/kit/use-sortable-rows';
 
 const WaysPanel = lazy(() => import('./ways-panel').then((m) => ({ default: m.WaysPanel })));
 
@@ -74,7 +74,7 @@ export function PartBlock({ analysis, at, shareOf }: { readonly analysis: PartAn
       <div className="rounded-[2px]" style={{ background: railHatch(part.kind) }} aria-hidden="true" />
       <div className="min-w-0">
         <PartHead analysis={analysis} at={at} />
-        <ol ref={list} aria-label={`Lines of ${part.name}`} onPointerEnter={wake}>
+        <ol ref={list} aria-label={`Lines of ${part.name}`} onPointerOver={wake}>
           {Sortable ? <Sortable id={`lines-${part.id}`} ids={ids} onMove={(lineId, to) => edit('move', (d) => moveLine(d, part.id, lineId, to))} row={row} /> : ids.map((_, n) => row(n, null))}
         </ol>
         <AddLine partId={part.id} partName={part.name} empty={ids.length === 0} hint={isWhippedKind(part.kind) ? 'Start with the cream: 600 g cream 36 %' : 'Start with an amount and a name'} last={at === doc.parts.length - 1} />

@@ -18,13 +18,18 @@ interface WakingRows {
   readonly wake: () => void;
 }
 
-/** A list whose grips come to life when a pointer nears; not while a row is being typed in, which would lose its cursor. */
+/** Whether the rows are in use, so that rows made anew would lose a cursor, a press that has begun, or what is open over them. */
+const inUse = (list: HTMLElement | null): boolean => list !== null && (list.contains(document.activeElement) || list.querySelector(':active, [data-state="open"], [aria-expanded="true"]') !== null);
+
+/** A list whose grips come to life when a pointer moves over it and nothing in it is in use. */
 export function useSortableRows(): WakingRows {
   const list = useRef<HTMLOListElement>(null);
   const [Sortable, setSortable] = useState<typeof SortableRows | null>(null);
   const wake = () => {
-    if (Sortable || list.current?.contains(document.activeElement)) return;
-    void import('./sortable-rows').then((m) => setSortable(() => m.SortableRows));
+    if (Sortable || inUse(list.current)) return;
+    void import('./sortable-rows').then((m) => {
+      if (!inUse(list.current)) setSortable(() => m.SortableRows);
+    });
   };
   return { list, Sortable, wake };
 }
