@@ -35,18 +35,26 @@ const PART_OF = /\b(?:yolks?|whites?|juice|zest|peel|rind|seeds)(?: and (?:the )
 /** Where numbers may begin: a digit, a fraction, or a number word; not inside a word or a number. */
 const NUMBERS = /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred|half|quarter|couple)(?![\p{L}]))/giu;
 
+/** A measure that begins a phrase without its number: 'Wineglass of sherry, pinch of nutmeg'. */
+const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinch|handful|knob|splash|dash|glug|punnet';
+const BARE = new RegExp(`(?<=^|[,;:.]\\s{1,3}|\\b(?:and|then|with|plus) )(?:${MEASURE_WORDS})(?= of\\s)`);
+const IS_MEASURE = new RegExp(`^(?:${MEASURE_WORDS})$`, 'i');
+
 /** Every amount of something that a clause says, in its order. Times, temperatures, sizes and counts of layers are none. */
 export function amountsIn(c: Clause): readonly SaidAmount[] {
   const { text } = c;
   const taken = [...timesIn(text), ...temperaturesIn(text, false)].map((t) => [t.start, t.end] as const);
   const out: SaidAmount[] = [];
-  const from = new RegExp(NUMBERS.source, NUMBERS.flags);
+  const from = new RegExp(`${BARE.source}|${NUMBERS.source}`, NUMBERS.flags);
   for (let m = from.exec(text); m; m = from.exec(text)) {
     const start = m.index;
     if (taken.some(([a, b]) => start >= a && start < b)) continue;
     const more = /^another/i.test(m[0]);
-    const source = more ? `one ${text.slice(start + 7, start + 180).trimStart()}` : text.slice(start, start + 180);
-    const shift = more ? start + 7 + (text.slice(start + 7).length - text.slice(start + 7).trimStart().length) - 4 : start;
+    // 'Another cup' and a bare 'cup' are one of it.
+    const said = more ? start + 7 + /^\s*/.exec(text.slice(start + 7))![0].length : start;
+    const one = more || IS_MEASURE.test(m[0]);
+    const source = one ? `one ${text.slice(said, start + 180)}` : text.slice(start, start + 180);
+    const shift = one ? said - 4 : start;
     const found = amountFrom(source, more) ?? namedBefore(text, source, start);
     if (!found) continue;
     const end = shift + found.length;

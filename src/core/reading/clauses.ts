@@ -66,6 +66,8 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next);
       if (/^(?:let|leave|allow)$/.test(said) && /\p{L}/u.test(next)) return i;
       if (/^(?:keep|continue|go|carry)$/.test(said) && /ing$/.test(next) && verbOfForm(next)) return i;
+      // 'Cream in, slowly': a thing that goes in.
+      if (said === 'cream' && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
       if (said === 'cream' && (strict ? !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next) : /^[:–—,-]$/.test(next))) return -1;
       if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(i > from && words[i - 1]!.said === 'then' && /^\p{L}/u.test(next) && !verbNamed(next)) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;

@@ -1,6 +1,6 @@
 import { splitLine } from '../measures/line';
 import { amountsIn, type SaidAmount } from './amounts';
-import { draftLine, ingredientOf, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
+import { calledInFull, draftLine, ingredientOf, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import type { Mention } from './mentions';
 import { choose } from './choose';
 import { SORTS } from './sorts';
@@ -74,7 +74,7 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   const line = draftLine(words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one'), place, w.context);
   const known = line.ingredient !== null && line.confidence >= 0.6;
   // 'Bowl of 4.8 L, medium': a word for a sort is no thing.
-  if (known && again === '' && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
+  if (known && again === '' && calledInFull(words) === null && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
   if (!known && said.amount.unit === null) return null;
   if (!known && said.amount.unit?.dimension === 'piece') return null;
   if (said.amount.unit === null && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;

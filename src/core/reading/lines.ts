@@ -150,9 +150,33 @@ function weighed(text: string): number | null {
   return said?.quantity.ok && said.unit ? said.quantity.value * said.unit.size : null;
 }
 
+/** Sorts that kitchens call by their first word alone, when they measure them: '300 ml double', '75 g caster'. */
+const NICKNAMES: Readonly<Record<string, string>> = {
+  double: 'double cream',
+  single: 'single cream',
+  whipping: 'whipping cream',
+  heavy: 'heavy cream',
+  caster: 'caster sugar',
+  castor: 'caster sugar',
+  icing: 'icing sugar',
+  granulated: 'granulated sugar',
+  demerara: 'demerara sugar',
+  dark: 'dark chocolate',
+  bittersweet: 'dark chocolate',
+  plain: 'plain flour',
+};
+
+/** What a measured sort is called in full; null where the name says more, or is none that kitchens shorten. */
+export function calledInFull(text: string): string | null {
+  const { amounts, name } = splitLine(text);
+  const measured = amounts[0]?.unit?.dimension === 'mass' || amounts[0]?.unit?.dimension === 'volume';
+  return measured ? (NICKNAMES[name.toLowerCase().replace(/^of /, '')] ?? null) : null;
+}
+
 /** What a line's name means; of 'A or B' the first, and that is said. */
 export function ingredientOf(text: string, context: LineContext): { readonly ingredient: Ingredient | null; readonly confidence: number; readonly doubt: string } {
-  const split = splitLine(text);
+  const full = calledInFull(text);
+  const split = full === null ? splitLine(text) : { ...splitLine(text), name: full };
   // '1 baked 9-inch pie crust': a size is no name.
   const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing)|to (?:serve|finish|decorate|garnish|dust))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').trim() || split.name };
   // 'biscuits à la cuillère (ladyfingers)', 'almond brittle (use toasted hazelnuts)': what the bracket calls it.

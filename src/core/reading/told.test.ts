@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CONTEXT } from '../../testing/sample';
+import { calledInFull, ingredientOf } from './lines';
 import { readRecipe, type Reading } from './read';
 
 const read = (text: string): Reading => {
@@ -278,6 +279,28 @@ describe('recipes as others write and tell them', () => {
   it('the rest of a cream is another line of it where the first is used up', () => {
     const r = read('Pots\n\n200 g dark chocolate\n400 ml cream\n150 ml cream for the top\n\nMelt the chocolate. Whip the 400 ml cream and fold it in. Spoon into glasses. Chill for 1 hour. Whip the remaining cream and pipe it on top.');
     expect(bowls(r)).toEqual(['chocolate-base: chocolate-dark-64 200', 'whipped-cream: cream-35 404', 'set-filling:  <- chocolate-base, whipped-cream', 'whipped-cream: cream-35 152']);
+  });
+  it('half sentences without a verb: what goes in goes in', () => {
+    const syllabub = read(`Syllabub
+Wine and lemon overnight with the sugar - 150 ml wine, 1 lemon, 75 g caster. Next day strain. Cream in, 300 ml double, slowly, whisking all the while. Soft peaks, no more. Glasses. Fridge.`);
+    expect(bowls(syllabub)).toEqual(['whipped-cream: cream-48 300, lemon-whole 50, sugar-caster 75, wine-red 149']);
+    expect(syllabub.steps.map((s) => s.work)).toEqual(['chill', 'hands', 'whisk', 'chill']);
+    const told = read(`Syllabub, my grandmother's. Wineglass of sherry, the juice of a lemon, two ounces of sugar, stand overnight. Then half a pint of double cream, into that, pinch of nutmeg. Whisk till it just holds.`);
+    expect(bowls(told)[0]).toContain('cream-48 28');
+    expect(told.lines.map((l) => l.draft.text)).toContain('Wineglass of sherry');
+  });
+  it.each([
+    ['300 ml double', 'cream-48'],
+    ['75 g caster', 'sugar-caster'],
+    ['50 g of icing', 'icing-sugar-starch'],
+    ['200 g dark', 'chocolate-dark-64'],
+  ])('%s is measured, and so meant in full', (text, id) => {
+    expect(ingredientOf(text, CONTEXT).ingredient?.id).toBe(id);
+  });
+  it('a sort that nobody measures stays a sort', () => {
+    expect(calledInFull('double')).toBeNull();
+    expect(calledInFull('4 plain')).toBeNull();
+    expect(calledInFull('300 ml thick')).toBeNull();
   });
   it('shells are filled with what is in hand', () => {
     const r = read('Nests\n\n4 egg whites\n240 g caster sugar\n200 ml double cream\n\nWhisk the whites with the sugar until stiff. Pipe nests. Bake at 100 °C for 2 hours. Whip the cream and fill the nests.');

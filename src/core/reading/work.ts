@@ -36,7 +36,7 @@ const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terr
 export const LAYING = /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
 export const BEFORE_SERVING = /\bbefore (?:you )?serv(?:e|ing)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
 /** Said of a machine that runs while something is added. */
-export const WHILE_RUNNING = /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the time|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
+export const WHILE_RUNNING = /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
 
 /** What a clause does. */
 export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
@@ -305,8 +305,11 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
 }
 
 /** Notes without a verb: 'lvs in cold water 5 min', 'lid on, fridge overnight', 'oven 180 C, 10 min'. */
+/** Into what is in hand. */
+const INTO_HAND = /\binto (?:that|it|this|them|the (?:bowl|mix|mixture))\b/i;
+
 function workWithoutVerb(text: string, on: WorkedOn): StepWork {
-  if (/^(?:do (?:that|this|the same|it)|repeat|and so on)\b/i.test(text) || LAYING.test(text)) return 'fill';
+  if (/^(?:do (?:that|this|the same|it)|repeat|and so on)\b/i.test(text) || (LAYING.test(text) && (on.built || !INTO_HAND.test(text)))) return 'fill';
   if (FREEZER.test(text)) return 'freeze';
   if (COLD_PLACE.test(text)) return 'chill';
   if (OVEN.test(text) && timesIn(text).length > 0) return 'bake';
