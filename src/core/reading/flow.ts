@@ -159,6 +159,8 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
   for (let i = Math.max(0, c.at + 1); i < c.words.length; i++) {
     if (!DEST.has(c.words[i]!.said)) continue;
     const { said } = c.words[i]!;
+    // 'Into that, a pinch of nutmeg': what is in hand, and no more of what follows.
+    if (/^(?:it|them|that|this)$/.test(c.words[i + 1]?.said ?? '') && /^[,.;)]$/.test(c.words[i + 2]?.said ?? '.')) continue;
     if (said === 'to' && !/^(?:the|this|that|it|them|your|a)$/.test(c.words[i + 1]?.said ?? '')) continue;
     if (said === 'in' && ((i === c.at + 1 && !items.some((x) => x.at === c.at)) || !/^(?:the|this|that|it|them|your)$/.test(c.words[i + 1]?.said ?? ''))) continue;
     const behind = items.filter((x) => x.at > i);
