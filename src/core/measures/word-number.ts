@@ -25,6 +25,8 @@ export function andPart(text: string, at: number): WordNumber | null {
   return m ? { value: countOf(m[1]) * PARTS[m[2]!.toLowerCase()]!, end: at + m[0].length } : null;
 }
 
+const PARTS_OF_ONE = new RegExp(`^(?:(${NUMBER})[\\s\\u00a0-]+)?(${PART})(?![\\p{L}])`, 'iu');
+
 /**
  * The number that is said in words at a place in a text; null where none is.
  * A bare 'a' counts as one, but 'a little', 'a bit', 'a touch' is no number.
@@ -37,7 +39,7 @@ export function wordNumber(text: string, start: number): WordNumber | null {
     return { value: said.startsWith('half') ? 6 : said.includes('dozen') ? 12 : said.includes('couple') ? 2 : 3, end: start + fixed[0].length };
   }
   if (/^an?[\s\u00a0]+(?:little|bit|touch|hint|lot|bunch|while|good (?:bit|deal))(?![\p{L}])/iu.test(rest)) return null;
-  const parts = new RegExp(`^(?:(${NUMBER})[\\s\\u00a0-]+)?(${PART})(?![\\p{L}])`, 'iu').exec(rest);
+  const parts = PARTS_OF_ONE.exec(rest);
   if (parts) {
     const value = countOf(parts[1]) * PARTS[parts[2]!.toLowerCase()]!;
     if (value > 0 && value <= 2) {

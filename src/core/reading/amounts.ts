@@ -40,12 +40,15 @@ const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinc
 const BARE = new RegExp(`(?<=^|[,;:.]\\s{1,3}|\\b(?:and|then|with|plus) )(?:${MEASURE_WORDS})(?= of\\s)`);
 const IS_MEASURE = new RegExp(`^(?:${MEASURE_WORDS})$`, 'i');
 
+const BEGINS = new RegExp(`${BARE.source}|${NUMBERS.source}`, NUMBERS.flags);
+
 /** Every amount of something that a clause says, in its order. Times, temperatures, sizes and counts of layers are none. */
 export function amountsIn(c: Clause): readonly SaidAmount[] {
   const { text } = c;
   const taken = [...timesIn(text), ...temperaturesIn(text, false)].map((t) => [t.start, t.end] as const);
   const out: SaidAmount[] = [];
-  const from = new RegExp(`${BARE.source}|${NUMBERS.source}`, NUMBERS.flags);
+  const from = BEGINS;
+  from.lastIndex = 0;
   for (let m = from.exec(text); m; m = from.exec(text)) {
     const start = m.index;
     if (taken.some(([a, b]) => start >= a && start < b)) continue;

@@ -85,8 +85,19 @@ export interface Lexicon {
   readonly senses: ReadonlyMap<string, Sense>;
   /** What else the larder has, by its names. */
   readonly larder: ReadonlyMap<string, Sense>;
+  /** Of each word that begins a phrase, how many words the longest such phrase has. */
+  readonly longest: ReadonlyMap<string, number>;
 }
 
+/** Takes the phrases into account that begin with each word. */
+function lengthen(longest: Map<string, number>, phrases: Iterable<string>): void {
+  for (const phrase of phrases) {
+    const words = phrase.split(' ');
+    longest.set(words[0]!, Math.max(longest.get(words[0]!) ?? 0, Math.min(LONGEST_PHRASE, words.length)));
+  }
+}
+
+const LONGEST_PHRASE = 5;
 const OTHER_KEYS = OTHERS.map((o) => keyOf(o));
 
 /** Everything of the larder by its names, made once for a larder. */
@@ -147,10 +158,22 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
     const there = senses.get(key);
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(key, { kind: 'other' });
   }
-  return { senses, larder: keysOfLarder(larder) };
+  const ofLarder = keysOfLarder(larder);
+  const longest = new Map(startsOf(ofLarder));
+  lengthen(longest, byPhrase.keys());
+  return { senses, larder: ofLarder, longest };
 }
 
-const LONGEST_PHRASE = 5;
+/** How long what begins with a word may be: of the larder, of what is made on the way and of a kitchen's things; these stay the same. */
+const starts = new WeakMap<ReadonlyMap<string, Sense>, ReadonlyMap<string, number>>();
+function startsOf(ofLarder: ReadonlyMap<string, Sense>): ReadonlyMap<string, number> {
+  const known = starts.get(ofLarder);
+  if (known) return known;
+  const made = new Map<string, number>();
+  for (const phrases of [ofLarder.keys(), MADE.keys(), OTHER_KEYS]) lengthen(made, phrases);
+  starts.set(ofLarder, made);
+  return made;
+}
 
 /**
  * Everything that a clause names, in its order; the longest phrase counts.
@@ -161,7 +184,9 @@ export function mentionsIn(words: readonly Word[], lexicon: Lexicon, verb = -1):
   const keys = words.map((w) => w.word.replaceAll('-', ' '));
   for (let i = 0; i < words.length; ) {
     let found: Mention | null = null;
-    const longest = i > verb ? LONGEST_PHRASE : Math.min(LONGEST_PHRASE, verb - i);
+    // A hyphenated word is several: its first begins the phrase.
+    const begun = lexicon.longest.get(keys[i]!.split(' ')[0]!) ?? 0;
+    const longest = i > verb ? begun : Math.min(begun, verb - i);
     for (let n = Math.min(longest, words.length - i); n >= 1 && !found; n--) {
       const phrase = keys.slice(i, i + n).join(' ');
       const sense = lexicon.senses.get(phrase) ?? lexicon.larder.get(phrase);
