@@ -1,3 +1,4 @@
+import { stirredAt } from '../analysis/stirred-cheese';
 import { houseRange, plainNumber, showSecondsRange, withUnit } from '../figure';
 import { EGG_WHISK_SPREAD } from '../foam/house';
 import { STAGES } from '../foam/kinds';
@@ -131,13 +132,14 @@ export function shownSteps(s: SheetAnalysis, coldH: number | null = null): reado
   });
 }
 
-/** Fills in what the figures know: {stage}, {creamC}, {mixer}, {time}, {bowls}, {allergens}. */
+/** Fills in what the figures know: {stage}, {creamC}, {cheeseC}, {mixer}, {time}, {bowls}, {allergens}. */
 export function filled(text: string, a: PartAnalysis | null, s: SheetAnalysis): string {
   if (!text.includes('{')) return text;
   const allergens = [...new Set(s.parts.flatMap((p) => p.reading.allergens))].sort();
   const known: Readonly<Record<string, string>> = {
     stage: a?.part.whisk.stage ?? 'the stage',
     creamC: withUnit(plainNumber(a?.part.whisk.creamC ?? 5, 0), '°C'),
+    ...(a ? { cheeseC: stirredAt(a.reading) } : {}),
     mixer: a?.mixer ? `${a.mixer.name}${a.mixer.kind === 'planetary' ? `, ${a.part.whisk.speed}` : ''}` : 'Whisk',
     time: a?.window.ok ? `: ${showSecondsRange(...timeRange(a, a.window.value.opensS))}${slows(a)}` : '',
     bowls: a && a.part.whisk.batches > 1 ? ` Whisk it in ${a.part.whisk.batches} bowlfuls, ${withUnit(plainNumber(a.reading.mixture.massG / a.part.whisk.batches, 0), 'g')} each.` : '',

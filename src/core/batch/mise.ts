@@ -3,7 +3,9 @@ import { splitLine } from '../measures/line';
 import { isPerPortion } from '../vessel/profile';
 import { sheetStepKey } from './bowlfuls';
 import { waitWords, type ShownStep, type StepLine } from './method';
-import type { Sheet } from '../document/schema';
+import { mainPart } from '../analysis/analyse';
+import type { SheetAnalysis } from '../analysis/analysed';
+import { stirredAt, stirredCheese } from '../analysis/stirred-cheese';
 
 /** Something to be started or made ready before the first step. */
 export interface Before {
@@ -46,13 +48,21 @@ export function miseGroups(steps: readonly ShownStep[]): readonly MiseGroup[] {
   });
 }
 
+/** How warm the cheese of a step is to be, and how long ahead it comes out of the fridge. */
+function cheeseDetail(s: ShownStep, analysis: SheetAnalysis, named: string): string {
+  const { reading } = analysis.parts.find((a) => a.part.id === s.partId) ?? mainPart(analysis);
+  const { least, most } = stirredCheese(reading).outMin;
+  return `To ${stirredAt(reading)}${named}: ${waitWords([least / 60, most / 60])} ahead, then it stirs smooth.`;
+}
+
 /** What takes its time before the first step, or is forgotten: softening, chilling, lining, the oven, the empty tin on the scale. */
-export function beforeStarting(steps: readonly ShownStep[], sheet: Sheet): readonly Before[] {
+export function beforeStarting(steps: readonly ShownStep[], analysis: SheetAnalysis): readonly Before[] {
+  const { sheet } = analysis;
   const list: Before[] = [];
   const named = (s: ShownStep): string => (s.partName ? ` for ${s.partName.toLowerCase()}` : '');
   for (const s of steps) {
     if (s.wayKey === 'chill' && s.waitMin) list.push({ key: `before:${s.key}`, title: 'Bowl and whisk into the cold', detail: `${waitWords([s.waitMin[0] / 60, s.waitMin[1] / 60])} ahead${named(s)}.` });
-    if (s.wayKey === 'loosen') list.push({ key: `before:${s.key}`, title: 'Cheese out of the fridge', detail: `To 16–18\u00a0°C${named(s)}: about an hour ahead, then it stirs smooth.` });
+    if (s.wayKey === 'loosen') list.push({ key: `before:${s.key}`, title: 'Cheese out of the fridge', detail: cheeseDetail(s, analysis, named(s)) });
     if (s.wayKey === 'buttercream') list.push({ key: `before:${s.key}`, title: 'Butter out of the fridge', detail: 'In pieces, to 20\u00a0°C.' });
     if (s.wayKey === 'soak' && s.waitMin) list.push({ key: `before:${s.key}`, title: 'Cold water for the gelatin', detail: `It soaks ${waitWords([s.waitMin[0] / 60, s.waitMin[1] / 60])}${named(s)}.` });
     if (s.wayKey === 'line') list.push({ key: `before:${s.key}`, title: 'Line the mould', detail: 'Film with long ends; into the freezer.' });

@@ -66,7 +66,7 @@ export const PartSchema = z.object({
 });
 export type Part = Omit<Readonly<z.infer<typeof PartSchema>>, 'lines'> & { readonly lines: readonly Line[] };
 
-/** One thing to do. Its words may hold {stage}, {creamC}, {mixer}, {time} and {bowls}, which are filled in when it is shown. */
+/** One thing to do. Its words may hold {stage}, {creamC}, {cheeseC}, {mixer}, {time} and {bowls}, which are filled in when it is shown. */
 export const StepSchema = z.object({
   id: z.string().min(1).max(60),
   /** The part that it makes; null for putting the dessert together. */

@@ -75,15 +75,26 @@ export const OTHER_SETTERS = {
 } as const;
 export type OtherSetter = keyof typeof OTHER_SETTERS;
 
+const MASCARPONE_C = [10, 12] as const;
+
 /** Setters that are counted as a share of the dairy, %, and marshmallow of the whole. */
 export const SHARE_SETTERS = {
-  mascarpone: { name: 'mascarpone', low: 20, high: 50, rule: 'Stir it soft on its own; it curdles when beaten cold and hard.' },
+  mascarpone: { name: 'mascarpone', low: 20, high: 50, rule: `Stir it soft on its own at ${MASCARPONE_C.join('–')}\u00a0°C; beaten warm, or long, it turns grainy.` },
   'cream-cheese': { name: 'cream cheese', low: 20, high: 45, rule: 'Soften it alone to 18\u00a0°C and beat it smooth first; stream the cream in slowly, scraping down.' },
   'strained-yoghurt': { name: 'strained yoghurt', low: 20, high: 35, rule: 'Drain it well; it sours the cream a little.' },
   'white-chocolate': { name: 'white chocolate', low: 20, high: 35, rule: 'Melt it into hot cream, and chill that overnight before whisking.' },
   marshmallow: { name: 'marshmallow', low: 8, high: 15, rule: 'Melt it in a little of the cream and let it cool to 25\u00a0°C; its gelatin is counted.' },
 } as const;
 export type ShareSetter = keyof typeof SHARE_SETTERS;
+
+/**
+ * What cheese is stirred smooth at, °C, and how long before it stands out of the fridge, min (house: a 500 g tub at 20 °C warms by half in
+ * about 90 min). Mascarpone is loose when cool and turns grainy warm; soft cheese is stiff until it has softened.
+ */
+export const STIRRED_CHEESE = {
+  mascarpone: { toC: MASCARPONE_C, outMin: { least: 30, most: 60 } },
+  'soft-cheese': { toC: [16, 18], outMin: { least: 60, most: 120 } },
+} as const;
 
 /** How long soft cheese is beaten before it curdles, s (science-2). */
 export const CHEESE_BEATEN_S = [20, 30] as const;

@@ -14,8 +14,6 @@ export const USUAL_HANDS_MIN = 5;
 export const NEXT_BOWL_MIN = 2;
 /** An oven comes to its heat, min. */
 export const OVEN_HEATS_MIN = 20;
-/** Cheese out of the fridge before it is stirred smooth, min: at least, and at most (the usual rule of two hours out). */
-export const CHEESE_OUT_MIN = { least: 60, most: 120 } as const;
 export const BUTTER_OUT_MIN = { least: 60, most: 240 } as const;
 /** Bloomed gelatin waits at most so long for its liquid, min. */
 export const BLOOMED_MOST_MIN = 120;

@@ -60,7 +60,7 @@ describe('tasks of a sheet', () => {
 
   it('hands, waits, the oven, the cheese that must be out', () => {
     const cake = tasks('pear-icebox');
-    expect(cake.tasks.find((t) => t.name === 'Cheese out of the fridge')).toMatchObject({ minutes: 60, hands: false });
+    expect(cake.tasks.find((t) => t.name === 'Cheese out of the fridge')).toMatchObject({ minutes: 30, hands: false });
     expect(cake.tasks.find((t) => t.stepId?.endsWith('whisk'))).toMatchObject({ hands: true, mixerId: 'planetary' });
     const nest = tasks('hazelnut-nest');
     expect(nest.tasks.filter((t) => t.oven).map((t) => t.oven!.setting)).toEqual(expect.arrayContaining(['160', 'off']));

@@ -9,11 +9,12 @@ import { coldWaits, type ColdWait } from '../document/cold-waits';
 import type { DayPart } from '../document/kinds';
 import type { Step } from '../document/schema';
 import { filledVessels } from '../analysis/build';
+import { stirredCheese } from '../analysis/stirred-cheese';
 import { capacityMl, cavitiesOf } from '../vessel/profile';
 import { optionOf, questionNamed } from '../schools/questions';
 import { workOfStep } from '../ways/step-work';
 import { SERVED } from './names';
-import { AHEAD_MOST_H, BLOOMED_MOST_MIN, BUTTER_OUT_MIN, CHEESE_OUT_MIN, HOT_MOST_MIN, UNCOVERED_MOST_MIN, WEIGHED_MOST_MIN, FRUIT_IN_LEMON_MOST_MIN, FRUIT_MOST_MIN, GROWS, KNIFE_WAIT_MIN, LATE_MIN, NEXT_BOWL_MIN, OVEN_HEATS_MIN, PIECEWORK, ROOM_PER_LITRE, SHORT_WAIT_H, USUAL_HANDS_MIN } from './house';
+import { AHEAD_MOST_H, BLOOMED_MOST_MIN, BUTTER_OUT_MIN, HOT_MOST_MIN, UNCOVERED_MOST_MIN, WEIGHED_MOST_MIN, FRUIT_IN_LEMON_MOST_MIN, FRUIT_MOST_MIN, GROWS, KNIFE_WAIT_MIN, LATE_MIN, NEXT_BOWL_MIN, OVEN_HEATS_MIN, PIECEWORK, ROOM_PER_LITRE, SHORT_WAIT_H, USUAL_HANDS_MIN } from './house';
 
 /** What kind of thing a task is: hands on, or something that goes on by itself. */
 export type WorkKind = 'hands' | 'wait' | 'cold' | 'oven' | 'ahead';
@@ -173,7 +174,8 @@ function addStep(m: Making, step: Step): void {
 /** What must be out of the fridge before. */
 function outOfTheFridge(m: Making): void {
   for (const step of m.s.sheet.steps) {
-    const out = step.key === 'loosen' ? { name: 'Cheese out of the fridge', ...CHEESE_OUT_MIN } : step.key === 'buttercream' ? { name: 'Butter out of the fridge', ...BUTTER_OUT_MIN } : null;
+    const a = m.s.parts.find((x) => x.part.id === step.partId);
+    const out = step.key === 'loosen' && a ? { name: 'Cheese out of the fridge', ...stirredCheese(a.reading).outMin } : step.key === 'buttercream' ? { name: 'Butter out of the fridge', ...BUTTER_OUT_MIN } : null;
     if (!out) continue;
     const k = addTask(m, { key: `${step.id}/out`, partId: step.partId, kind: 'ahead', name: out.name, minutes: out.least, because: `it warms for ${showHours(out.least / 60)} before it stirs smooth` });
     gap(m, k, step.id, 0, out.most - out.least, `out of the fridge for at most ${showHours(out.most / 60)}`);

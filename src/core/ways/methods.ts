@@ -49,7 +49,7 @@ const soakGelatin = (c: MethodContext): readonly StepTemplate[] =>
 function beatenCheese(c: MethodContext): readonly StepTemplate[] {
   return [
     ...soakGelatin(c),
-    { key: 'loosen', title: 'Loosen the cheese alone', short: 'loosen', detail: `At 16–18${NB}°C, stirred only until smooth; scrape the bowl.`, hands: 3, wants: ['cheese'], takes: ['cheese'] },
+    { key: 'loosen', title: 'Loosen the cheese alone', short: 'loosen', detail: `At {cheeseC}, stirred only until smooth; scrape the bowl.`, hands: 3, wants: ['cheese'], takes: ['cheese'] },
     { key: 'weigh', title: 'Weigh the rest to it', short: 'weigh', detail: `Butter as soft as the cheese, sugar sifted.{bowls}`, hands: 4, takes: 'rest' },
     { key: 'beat', title: `Beat smooth, ${CHEESE_BEATEN_S[0]}–${CHEESE_BEATEN_S[1]}${NB}s`, short: 'beat', detail: 'Paddle, slow; stop when no streak is left. Beaten on, it curdles and runs.', hands: 2, within: 20 },
   ];
@@ -64,7 +64,7 @@ function whippedCream(c: MethodContext): readonly StepTemplate[] {
   return [
     ...when(c.way('bowl') === 'chilled', { key: 'chill', title: 'Chill the bowl and the whisk', short: 'chill', detail: 'Cream and bowl at {creamC} before you start. Take the cream’s temperature in the bowl.', hands: 1, wait: [0.33, 0.5] }),
     ...soakGelatin(c),
-    ...when(c.has('cheese'), { key: 'loosen', title: 'Loosen the cheese alone', short: 'loosen', detail: `At 16–18${NB}°C, stirred only until smooth; scrape the bowl, then stream in a third of the cream.`, hands: 3, wants: ['cheese'], takes: ['cheese'] }),
+    ...when(c.has('cheese'), { key: 'loosen', title: 'Loosen the cheese alone', short: 'loosen', detail: `At {cheeseC}, stirred only until smooth; scrape the bowl, then stream in a third of the cream.`, hands: 3, wants: ['cheese'], takes: ['cheese'] }),
     ...when(buttercream, {
       key: 'buttercream',
       title: 'Whisk a meringue buttercream',
