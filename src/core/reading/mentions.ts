@@ -85,8 +85,8 @@ export interface Lexicon {
   readonly senses: ReadonlyMap<string, Sense>;
   /** What else the larder has, by its names. */
   readonly larder: ReadonlyMap<string, Sense>;
-  /** Of each word that begins a phrase, how many words the longest such phrase has. */
-  readonly longest: ReadonlyMap<string, number>;
+  /** Of each word that begins a phrase, how many words the longest such phrase has: of the recipe's own lines, and of all else. */
+  readonly longest: readonly [own: ReadonlyMap<string, number>, usual: ReadonlyMap<string, number>];
 }
 
 /** Takes the phrases into account that begin with each word. */
@@ -159,9 +159,9 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(key, { kind: 'other' });
   }
   const ofLarder = keysOfLarder(larder);
-  const longest = new Map(startsOf(ofLarder));
-  lengthen(longest, byPhrase.keys());
-  return { senses, larder: ofLarder, longest };
+  const own = new Map<string, number>();
+  lengthen(own, byPhrase.keys());
+  return { senses, larder: ofLarder, longest: [own, startsOf(ofLarder)] };
 }
 
 /** How long what begins with a word may be: of the larder, of what is made on the way and of a kitchen's things; these stay the same. */
@@ -181,11 +181,13 @@ function startsOf(ofLarder: ReadonlyMap<string, Sense>): ReadonlyMap<string, num
  */
 export function mentionsIn(words: readonly Word[], lexicon: Lexicon, verb = -1): readonly Mention[] {
   const out: Mention[] = [];
+  const [own, usual] = lexicon.longest;
   const keys = words.map((w) => w.word.replaceAll('-', ' '));
   for (let i = 0; i < words.length; ) {
     let found: Mention | null = null;
     // A hyphenated word is several: its first begins the phrase.
-    const begun = lexicon.longest.get(keys[i]!.split(' ')[0]!) ?? 0;
+    const first = keys[i]!.split(' ')[0]!;
+    const begun = Math.max(own.get(first) ?? 0, usual.get(first) ?? 0);
     const longest = i > verb ? begun : Math.min(begun, verb - i);
     for (let n = Math.min(longest, words.length - i); n >= 1 && !found; n--) {
       const phrase = keys.slice(i, i + n).join(' ');

@@ -109,7 +109,7 @@ export class Worktop {
   readonly electric: boolean;
   /** 'The pan' of a loaf or a pie is what is filled. */
   readonly panIsTin: boolean;
-  lexicon: Lexicon;
+  private learnt: Lexicon | null = null;
   current: number | null = null;
   section: string | null = null;
   /** Something stands in the vessel; it has been chilled there. */
@@ -139,7 +139,12 @@ export class Worktop {
     const whole = clauses.map((c) => c.clause.text).join(' ');
     this.electric = mentionsElectric(whole);
     this.panIsTin = /\b(?:loaf|cake|spring[- ]?form|baking|pie|tart|brownie|square|inch|x ?\d{1,2}) pan\b|\bpan with (?:plastic|parchment|cling|film|foil)/i.test(whole);
-    this.lexicon = lexiconOf(this.lines, context.larder);
+  }
+
+  /** What each phrase stands for, by the lines that there are now. */
+  get lexicon(): Lexicon {
+    this.learnt ??= lexiconOf(this.lines, this.context.larder);
+    return this.learnt;
   }
 
   /** Lines of the list that some clause names, wherever it stands; found when it is first asked. */
@@ -159,7 +164,7 @@ export class Worktop {
 
   /** The names of the lines have changed. */
   relearn(): void {
-    this.lexicon = lexiconOf(this.lines, this.context.larder);
+    this.learnt = null;
   }
 
   root(id: number): number {
