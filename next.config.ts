@@ -3,6 +3,9 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
+  // The guard sees every address as it was asked for, before anything is made of it.
+  skipProxyUrlNormalize: true,
+  skipTrailingSlashRedirect: true,
   serverExternalPackages: ['better-sqlite3'],
   experimental: { optimizePackageImports: ['radix-ui', 'lucide-react', 'date-fns'] },
   devIndicators: false,

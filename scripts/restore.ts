@@ -5,7 +5,7 @@
 import { existsSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { copiesFolder, goBackTo, holdingsOf, listCopies } from '../src/data/copies';
-import { dataFilePath } from '../src/data/kitchen-file';
+import { dataFilePath } from '../src/data/data-file-path';
 
 const [wanted, ...flags] = process.argv.slice(2);
 const folder = copiesFolder();

@@ -1,5 +1,6 @@
 /** Fills the data file with the sample kitchen when it has no sheets yet. Usage: npm run seed [-- FILE] */
-import { dataFilePath, openKitchenFile } from '../src/data/kitchen-file';
+import { dataFilePath } from '../src/data/data-file-path';
+import { openKitchenFile } from '../src/data/kitchen-file';
 import { seedSampleKitchen } from '../src/data/sample/sample-kitchen';
 
 const path = process.argv[2] ?? dataFilePath();

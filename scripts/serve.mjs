@@ -1,16 +1,27 @@
 /**
  * Starts the server. It listens on 127.0.0.1:4310 unless SOFT_PEAK_HOST or SOFT_PEAK_PORT say otherwise;
- * on any other host it asks for the kitchen's passphrase (SOFT_PEAK_PASSPHRASE) and does not start without one.
+ * on any other host it does not start without a passphrase: SOFT_PEAK_PASSPHRASE, or one set on Larder, 'Who comes in'.
  */
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { ENV, ROOT } from './prepare.mjs';
 
 const host = process.env.SOFT_PEAK_HOST ?? '127.0.0.1';
 const port = process.env.SOFT_PEAK_PORT ?? '4310';
 const local = ['127.0.0.1', 'localhost', '::1'].includes(host);
 
-if (!local && !process.env.SOFT_PEAK_PASSPHRASE) {
-  console.error(`To listen on ${host}, set SOFT_PEAK_PASSPHRASE: anyone on the network could read and change the kitchen otherwise.`);
+/** Whether a passphrase was set in the program: it stands beside the data file (src/entry). */
+function isLocked() {
+  try {
+    return JSON.parse(readFileSync(`${resolve(process.env.SOFT_PEAK_DATA ?? 'data/soft-peak.db').replace(/\.db$/, '')}.entry.json`, 'utf8')).passphrase !== null;
+  } catch {
+    return false;
+  }
+}
+
+if (!local && !process.env.SOFT_PEAK_PASSPHRASE && !isLocked()) {
+  console.error(`To listen on ${host}, set SOFT_PEAK_PASSPHRASE, or a passphrase on Larder, ‘Who comes in’: anyone on the network could read and change the kitchen otherwise.`);
   process.exit(1);
 }
 

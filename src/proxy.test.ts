@@ -1,9 +1,12 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { NextRequest } from 'next/server';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { cookieOf, isSecure, kitchenEntry, SCREEN_HEADER, SHOWN } from './entry/kitchen-entry';
 import { proxy } from './proxy';
 
 const ask = (headers: Record<string, string>, method = 'GET'): number => proxy(new NextRequest('http://127.0.0.1:4310/api/due', { method, headers })).status;
-const basic = (pair: string): string => `Basic ${Buffer.from(pair).toString('base64')}`;
 
 afterEach(() => vi.unstubAllEnvs());
 
@@ -13,14 +16,41 @@ describe('without a passphrase', () => {
 });
 
 describe('with a passphrase', () => {
-  it('asks for it, and takes any name with it', () => {
+  const host = 'kitchen.example';
+  const request = (path: string, headers: Record<string, string> = {}, method = 'GET') => proxy(new NextRequest(`http://${host}${path}`, { method, headers: { host, ...headers } }));
+  beforeEach(() => {
     vi.stubEnv('SOFT_PEAK_PASSPHRASE', 'gannets: dive');
-    const host = 'kitchen.example';
-    expect(ask({ host })).toBe(401);
-    expect(ask({ host, authorization: 'Bearer gannets: dive' })).toBe(401);
-    expect(ask({ host, authorization: basic('cook:gannets') })).toBe(401);
-    expect(ask({ host, authorization: basic('cook:') })).toBe(401);
-    expect(ask({ host, authorization: basic('cook:gannets: dive') })).toBe(200);
+    vi.stubEnv('SOFT_PEAK_DATA', join(mkdtempSync(join(tmpdir(), 'soft-peak-guard-')), 'kitchen.db'));
+  });
+  it('a stranger sees the door and nothing else', () => {
+    expect(request('/enter').status).toBe(200);
+    for (const path of ['/', '/log', '/enter/x', '/enterx', '/icon.svg', '/larder/entry']) {
+      const answer = request(path);
+      expect(answer.status, path).toBe(303);
+      expect(answer.headers.get('location'), path).toBe(`http://${host}/enter${path === '/' ? '' : `?to=${encodeURIComponent(path)}`}`);
+    }
+    for (const path of ['/api/due', '/api/entry/screens', '/_next/static/x.js', '/_next/data/x.json']) expect(request(path).status, path).toBe(401);
+    expect(request('/', {}, 'POST').status).toBe(401);
+  });
+  it('a screen that has come in passes, and the kitchen is told which it is; nobody else can say so', async () => {
+    const came = await kitchenEntry().comeIn('gannets: dive', 'bench', 'a', Date.now());
+    if (!came.ok) throw new Error(came.fault.says);
+    const cookie = `${SHOWN}=${came.value}`;
+    const mine = request('/api/due', { cookie, [SCREEN_HEADER]: 'forged' });
+    expect(mine.status).toBe(200);
+    expect(mine.headers.get(`x-middleware-request-${SCREEN_HEADER}`)).toBe(came.value.split('.')[0]);
+    expect(request('/enter', { [SCREEN_HEADER]: 'forged' }).headers.get(`x-middleware-request-${SCREEN_HEADER}`)).toBe('');
+    // A page of another site may not write with it.
+    expect(request('/api/entry/screens', { cookie, origin: 'http://elsewhere.example' }, 'DELETE').status).toBe(403);
+    kitchenEntry().remove(came.value.split('.')[0]!);
+    expect(request('/api/due', { cookie }).status).toBe(401);
+  });
+  it('what it shows is out of reach of scripts and other sites, and of plain connections where there are better', () => {
+    expect(cookieOf('a.b', false)).toBe('soft-peak=a.b; Path=/; HttpOnly; SameSite=Strict; Max-Age=7776000');
+    expect(cookieOf('a.b', true)).toMatch(/; Secure$/);
+    expect(cookieOf('', false)).toContain('Max-Age=0');
+    expect(isSecure(new Request('http://x/', { headers: { 'x-forwarded-proto': 'https' } }))).toBe(true);
+    expect(isSecure(new Request('http://x/'))).toBe(false);
   });
 });
 

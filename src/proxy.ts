@@ -1,34 +1,47 @@
-import { createHash, timingSafeEqual } from 'node:crypto';
 import { NextResponse, type NextRequest } from 'next/server';
+import { cookieOf, isSecure, kitchenEntry, SCREEN_HEADER, SHOWN } from './entry/kitchen-entry';
 
 const LOCAL = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
-const digest = (text: string): Buffer => createHash('sha256').update(text).digest();
-
-/** The passphrase of a Basic authorization header; any user name will do. */
-function passphraseOf(header: string | null): string {
-  if (!header?.startsWith('Basic ')) return '';
-  const pair = Buffer.from(header.slice(6), 'base64').toString('utf8');
-  return pair.slice(pair.indexOf(':') + 1);
-}
+/** The one page that a stranger may see. */
+const ENTER = '/enter';
 
 /**
- * Stands before every request, the build's own files included: a pattern that leaves some out would be a second door. With a passphrase set, asks for it; without one, answers only to this machine's own name,
- * so that no page from elsewhere can reach in. Writes from another site are refused in either case.
+ * Stands before every request, the build's own files included: a pattern that leaves some out would be a second door. With a passphrase
+ * set, only screens that have given it pass, and all others are shown where it is given; without one, answers only to this machine's own
+ * name, so that no page from elsewhere can reach in. Writes from another site are refused in either case.
  */
 export function proxy(request: NextRequest): NextResponse {
-  const passphrase = process.env.SOFT_PEAK_PASSPHRASE;
-  if (passphrase) {
-    if (!timingSafeEqual(digest(passphraseOf(request.headers.get('authorization'))), digest(passphrase))) {
-      return new NextResponse('The kitchen’s passphrase is needed.', { status: 401, headers: { 'www-authenticate': 'Basic realm="Soft Peak"' } });
-    }
-  } else if (!LOCAL.test(request.headers.get('host') ?? '')) {
-    return new NextResponse('This kitchen answers only on its own machine.', { status: 403 });
-  }
-  if (request.method !== 'GET' && request.method !== 'HEAD' && isFromElsewhere(request.headers)) {
-    return new NextResponse('Writes from other sites are refused.', { status: 403 });
-  }
-  return guarded(NextResponse.next(), !request.nextUrl.pathname.startsWith('/api/'));
+  // As it was asked for: what the framework makes of it is another matter.
+  const { pathname } = new URL(request.url);
+  const entry = kitchenEntry();
+  const locked = entry.isLocked();
+  if (!locked && !LOCAL.test(request.headers.get('host') ?? '')) return new NextResponse('This kitchen answers only on its own machine.', { status: 403 });
+  const writes = request.method !== 'GET' && request.method !== 'HEAD';
+  if (writes && isFromElsewhere(request.headers)) return new NextResponse('Writes from other sites are refused.', { status: 403 });
+  if (!locked) return guarded(passed(request, ''), pathname);
+  if (pathname === ENTER) return passed(request, '');
+  const screen = entry.screenOf(request.cookies.get(SHOWN)?.value, Date.now());
+  if (!screen) return toTheDoor(request, writes || pathname.startsWith('/api/') || pathname.startsWith('/_next/'));
+  const response = guarded(passed(request, screen.id), pathname);
+  if (screen.show) response.headers.append('set-cookie', cookieOf(screen.show, isSecure(request)));
+  return response;
+}
+
+/** Lets a request through with the screen that it comes from: nobody else says so. */
+function passed(request: NextRequest, screenId: string): NextResponse {
+  const headers = new Headers(request.headers);
+  headers.set(SCREEN_HEADER, screenId);
+  return NextResponse.next({ request: { headers } });
+}
+
+/** A stranger is shown where the passphrase is given; what no person reads gets words. */
+function toTheDoor(request: NextRequest, noPage: boolean): NextResponse {
+  if (noPage) return new NextResponse('The kitchen’s passphrase is needed.', { status: 401, headers: { 'cache-control': 'no-store' } });
+  const to = `${request.nextUrl.pathname}${request.nextUrl.search}`;
+  const door = new URL(ENTER, `${isSecure(request) ? 'https' : 'http'}://${request.headers.get('host') ?? request.nextUrl.host}`);
+  if (to !== '/') door.searchParams.set('to', to);
+  return NextResponse.redirect(door, { status: 303, headers: { 'cache-control': 'no-store' } });
 }
 
 /** What a page of this kitchen may load and who may frame it: its own things, and nobody. Scripts written into the page are the framework's own. */
@@ -44,9 +57,9 @@ const POLICY = [
   "frame-ancestors 'none'",
 ].join('; ');
 
-/** @param page a page's policy; files and data that a page asks for load nothing themselves. */
-function guarded(response: NextResponse, page: boolean): NextResponse {
-  if (page) response.headers.set('content-security-policy', POLICY);
+/** A page has a policy; files and data that a page asks for load nothing themselves. */
+function guarded(response: NextResponse, pathname: string): NextResponse {
+  if (!pathname.startsWith('/api/')) response.headers.set('content-security-policy', POLICY);
   response.headers.set('x-frame-options', 'DENY');
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');

@@ -1,7 +1,8 @@
 import { cpSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
-import { dataFilePath, type KitchenDb } from './kitchen-file';
+import { dataFilePath } from './data-file-path';
+import type { KitchenDb } from './kitchen-file';
 
 /** Copies of the kitchen's data file, made by SQLite's own online backup while the kitchen works. */
 

@@ -1,5 +1,5 @@
 import { accessSync, constants, copyFileSync, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
+import { dirname } from 'node:path';
 import Database from 'better-sqlite3';
 import { eq } from 'drizzle-orm';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
@@ -20,9 +20,6 @@ export class DataFileError extends Error {
     super(`${code} data file ${path}: ${detail}`);
   }
 }
-
-/** The data file's place: SOFT_PEAK_DATA, or data/soft-peak.db in the project's folder. */
-export const dataFilePath = (): string => resolve(/*turbopackIgnore: true*/ process.env.SOFT_PEAK_DATA ?? 'data/soft-peak.db');
 
 /**
  * Opens (or makes) a kitchen's data file: checks it, copies it before any migration, migrates, and stocks an empty one

@@ -1,6 +1,7 @@
 import 'server-only';
 import { isCopyDue, makeCopy } from './copies';
-import { DataFileError, dataFilePath, openKitchenFile, type KitchenDb } from './kitchen-file';
+import { dataFilePath } from './data-file-path';
+import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
 
 /** The open data file of this server, or why there is none. */
 export type KitchenAccess = { readonly ok: true; readonly db: KitchenDb } | { readonly ok: false; readonly error: DataFileError };

@@ -3,7 +3,8 @@ import { dirname, join } from 'node:path';
 import { and, asc, eq, isNotNull } from 'drizzle-orm';
 import type { CleanPhoto } from '../core/files/photo';
 import type { ObservationKind } from '../core/batch/observation';
-import { dataFilePath, type KitchenDb } from './kitchen-file';
+import { dataFilePath } from './data-file-path';
+import type { KitchenDb } from './kitchen-file';
 import { observations } from './schema';
 
 /** What was seen of a batch after the making. */

@@ -1,10 +1,13 @@
+import { kitchenEntry, SCREEN_HEADER } from '../../entry/kitchen-entry';
+
+const BEAT_MS = 15_000;
 const HEADERS = { 'content-type': 'text/event-stream; charset=utf-8', 'cache-control': 'no-store', connection: 'keep-alive', 'x-accel-buffering': 'no' };
 
 /**
  * An answer that stays open: `begin` gets a way to say things and gives back what ends them. It ends when the reader goes.
- * @param signal of the request.
+ * A screen that was put out meanwhile hears no more.
  */
-export function eventStream(signal: AbortSignal, begin: (say: (data: string) => void) => () => void): Response {
+export function eventStream(request: Request, begin: (say: (data: string) => void) => () => void): Response {
   const encoder = new TextEncoder();
   let end = (): void => {};
   const stream = new ReadableStream<Uint8Array>({
@@ -21,7 +24,7 @@ export function eventStream(signal: AbortSignal, begin: (say: (data: string) => 
       write(': open\n\n');
       const stop = begin((data) => write(`data: ${data}\n\n`));
       // A quiet line must not look like a broken one.
-      const beat = setInterval(() => write(': still here\n\n'), 15_000);
+      const beat = setInterval(() => (mayStay(request) ? write(': still here\n\n') : end()), BEAT_MS);
       end = () => {
         if (!open) return;
         open = false;
@@ -33,9 +36,14 @@ export function eventStream(signal: AbortSignal, begin: (say: (data: string) => 
           // The reader closed it already.
         }
       };
-      signal.addEventListener('abort', end);
+      request.signal.addEventListener('abort', end);
     },
     cancel: () => end(),
   });
   return new Response(stream, { headers: HEADERS });
+}
+
+function mayStay(request: Request): boolean {
+  const entry = kitchenEntry();
+  return !entry.isLocked() || entry.screens().some((s) => s.id === request.headers.get(SCREEN_HEADER));
 }

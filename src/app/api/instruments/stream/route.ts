@@ -13,7 +13,7 @@ const EVERY_MS = 250;
  */
 export function GET(request: Request): Response {
   const real = process.env.SOFT_PEAK_INSTRUMENTS;
-  return eventStream(request.signal, (say) => (real ? passOn(real, say) : standIns(say)));
+  return eventStream(request, (say) => (real ? passOn(real, say) : standIns(say)));
 }
 
 function standIns(say: (data: string) => void): () => void {
