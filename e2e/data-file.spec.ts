@@ -2,7 +2,7 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect, PATIENT, test } from './kitchen';
 import { storyPort } from './ports';
 
 let server: ChildProcess | null = null;
@@ -50,16 +50,34 @@ test('beyond this machine it asks for the passphrase, and does not start without
   expect(bare.stderr).toContain('SOFT_PEAK_PASSPHRASE');
   const path = join(mkdtempSync(join(tmpdir(), 'soft-peak-pass-')), 'kitchen.db');
   await serve(storyPort(3), { SOFT_PEAK_DATA: path, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PASSPHRASE: 'gannets dive' });
-  const ask = (word: string | null) => fetch(`http://127.0.0.2:${storyPort(3)}/api/due`, word === null ? {} : { headers: { authorization: `Basic ${Buffer.from(`cook:${word}`).toString('base64')}` } });
-  expect((await ask(null)).status).toBe(401);
-  expect((await ask('gannets sing')).status).toBe(401);
-  expect((await ask('gannets dive')).status).toBe(200);
+  const base = `http://127.0.0.2:${storyPort(3)}`;
+  const comeIn = (given: string) => fetch(`${base}/enter`, { method: 'POST', redirect: 'manual', body: new URLSearchParams({ given, name: 'a shell' }) });
+  expect((await fetch(`${base}/api/due`)).status).toBe(401);
+  expect((await comeIn('gannets sing')).status).toBe(401);
+  const came = await comeIn('gannets dive');
+  expect(came.status).toBe(303);
+  expect((await fetch(`${base}/api/due`, { headers: { cookie: came.headers.get('set-cookie')!.split(';')[0]! } })).status).toBe(200);
 });
 
-test('a copy of the kitchen is made at a touch, opened and counted', async ({ page }) => {
+test('a copy of the kitchen is made at a touch, opened and counted; the kitchen goes back to it and comes forward again', async ({ page }) => {
   await page.goto('/larder/kitchen');
   const copies = page.getByRole('region', { name: 'Copies' });
   await copies.getByRole('button', { name: 'Copy it now' }).click();
   await expect(copies.getByRole('status')).toContainText(/It opens, and holds \d+ sheets, \d+ batches and \d+ ingredients/);
   await expect(copies).toContainText('Last good copy');
+  // What has come since is said before it goes.
+  const { doc } = (await (await page.request.get('/api/sheets/bay-leaf-chantilly')).json()) as { doc: Record<string, unknown> };
+  const made = await page.request.post('/api/sheets', { data: { doc: { ...doc, name: 'Going-back fool' } } });
+  const { id } = (await made.json()) as { id: string };
+  const newest = copies.getByRole('list', { name: 'Copies, newest first' }).getByRole('listitem').first();
+  await newest.getByRole('button', { name: 'what has changed since' }).click();
+  await expect(newest.getByRole('group')).toContainText('1 sheet goes: Going-back fool.');
+  await newest.getByRole('button', { name: 'Go back to this copy' }).click();
+  await expect.poll(async () => (await page.request.get(`/api/sheets/${id}`)).status(), PATIENT).toBe(404);
+  await page.goto('/larder/kitchen');
+  // What stood here is a copy: back to it.
+  await newest.getByRole('button', { name: 'what has changed since' }).click();
+  await expect(newest.getByRole('group')).toContainText('1 sheet comes back: Going-back fool.');
+  await newest.getByRole('button', { name: 'Go back to this copy' }).click();
+  await expect.poll(async () => (await page.request.get(`/api/sheets/${id}`)).status(), PATIENT).toBe(200);
 });

@@ -3,8 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { copiesToKeep, goBackTo, holdingsOf, isCopyDue, KEPT, listCopies, makeCopy } from './copies';
+import { copiesToKeep, copyNamed, goBackTo, holdingsOf, isCopyDue, KEPT, listCopies, makeCopy } from './copies';
 import { openKitchenFile, type KitchenDb } from './kitchen-file';
+import { sinceCopy } from './since-copy';
 import { openSampleKitchen } from '../testing/sample-file';
 import { getSheet, listSheets, saveSheet } from './sheets';
 
@@ -97,6 +98,25 @@ describe('what is kept', () => {
     expect(NOW - kept.at(-1)!).toBeGreaterThan(320 * DAY);
     expect(NOW - kept.at(-1)!).toBeLessThan(366 * DAY);
   });
+  it('all of the last day stay, up to twelve: what was kept before a going back is there after it', () => {
+    const hourly = Array.from({ length: 30 }, (_, i) => NOW - i * 3_600_000);
+    const kept = copiesToKeep(hourly, NOW);
+    expect(kept.slice(0, 12)).toEqual(hourly.slice(0, 12));
+    expect(kept.length).toBeLessThanOrEqual(12 + 2);
+    expect(copiesToKeep([NOW, NOW - 3_600_000], NOW + 3 * DAY)).toEqual([NOW]);
+  });
+  it('two within a second are two', async () => {
+    const [a, b] = [await makeCopy(db, NOW, copies), await makeCopy(db, NOW + 300, copies)];
+    expect(b.name).not.toBe(a.name);
+    expect(listCopies(copies)).toHaveLength(2);
+  });
+  it('one is spared that would go', async () => {
+    const old = await makeCopy(db, NOW, copies);
+    await makeCopy(db, NOW + 400 * DAY, copies, old.name);
+    expect(listCopies(copies)).toHaveLength(2);
+    await makeCopy(db, NOW + 401 * DAY, copies);
+    expect(listCopies(copies).map((c) => c.name)).not.toContain(old.name);
+  });
   it('law: the newest always stays, nothing is made up, and what is kept today from what was kept yesterday is what all of it would leave', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 500 * 24 }), { minLength: 1, maxLength: 60 }), (hours) => {
@@ -114,5 +134,35 @@ describe('what is kept', () => {
     await makeCopy(db, NOW + 400 * DAY, copies);
     expect(existsSync(join(copies, 'mine.txt'))).toBe(true);
     expect(listCopies(copies)).toHaveLength(1);
+  });
+});
+
+describe('what has changed since a copy', () => {
+  it('is nothing at once; then what came, what was written anew, and what is gone', async () => {
+    const made = await makeCopy(db, NOW, copies);
+    const copy = copyNamed(made.name, copies)!;
+    const none = { since: [], changed: [], back: [] };
+    expect(sinceCopy(db, copy)).toEqual({ batches: none, sheets: none, ingredients: none, services: none });
+    const sheet = listSheets(db)[0]!;
+    db.$client.prepare('update sheets set revision = revision + 1 where id = ?').run(sheet.id);
+    db.$client.prepare("insert into services (id, name, doc, revision, created_at, updated_at) select 'other', 'Late supper', doc, 1, created_at, updated_at from services limit 1").run();
+    const gone = db.$client.prepare('select id, name from services where id <> ? limit 1').get('other') as { id: string; name: string };
+    db.$client.prepare('delete from services where id = ?').run(gone.id);
+    const differs = sinceCopy(db, copy);
+    expect(differs.sheets).toEqual({ ...none, changed: [sheet.doc.name] });
+    expect(differs.services).toEqual({ since: ['Late supper'], changed: [], back: [gone.name] });
+    expect(differs.batches).toEqual(none);
+    // Gone back, nothing differs, and what stood there is beside it.
+    db.$client.close();
+    const aside = goBackTo(copy, path, NOW + 1000)!;
+    db = openKitchenFile(path);
+    expect(sinceCopy(db, copy)).toEqual({ batches: none, sheets: none, ingredients: none, services: none });
+    expect(sinceCopy(db, aside).services).toEqual({ since: [gone.name], changed: [], back: ['Late supper'] });
+    expect(existsSync(`${path}.coming`)).toBe(false);
+  });
+  it('a name that is no copy’s leads nowhere', async () => {
+    const made = await makeCopy(db, NOW, copies);
+    for (const name of ['', '..', '../kitchen.db', 'kitchen.db', `../copies/${made.name}`, `${made.name}x`, 'kitchen-20991231-000000.db']) expect(copyNamed(name, copies), name).toBeNull();
+    expect(copyNamed(made.name, copies)).toBe(join(copies, made.name));
   });
 });

@@ -24,8 +24,8 @@ export interface Holdings {
 
 const NAME = /^kitchen-(\d{4})(\d{2})(\d{2})-(\d{2})(\d{2})(\d{2})\.db$/;
 const DAY_MS = 86_400_000;
-/** One a day for so many days, one a week for so many weeks, one a month for so many months. */
-export const KEPT = { days: 7, weeks: 5, months: 12 } as const;
+/** All of the last 24 h up to so many, one a day for so many days, one a week for so many weeks, one a month for so many months. */
+export const KEPT = { lastDay: 12, days: 7, weeks: 5, months: 12 } as const;
 /** A copy is due when the last one is older than this, ms. */
 export const DUE_MS = DAY_MS;
 
@@ -57,12 +57,12 @@ export function listCopies(folder = copiesFolder()): readonly Copy[] {
 }
 
 /**
- * Which copies stay: the newest of each of the last days, weeks and months, and always the newest of all.
+ * Which copies stay: those of the last day, so that one made before a risky change or a going back is still there after it; the newest of each of the last days, weeks and months, and always the newest of all.
  * @param moments ms since 1970. @returns those that stay, newest first.
  */
 export function copiesToKeep(moments: readonly number[], now: number): readonly number[] {
   const newestFirst = [...moments].sort((a, b) => b - a);
-  const kept = new Set(newestFirst.slice(0, 1));
+  const kept = new Set([...newestFirst.slice(0, 1), ...newestFirst.filter((at) => now - at < DAY_MS).slice(0, KEPT.lastDay)]);
   const keepNewestOf = (span: (at: number) => number, most: number, present: number): void => {
     const seen = new Set<number>();
     for (const at of newestFirst) {
@@ -96,22 +96,24 @@ export function holdingsOf(path: string): Holdings {
 
 /**
  * Makes a copy, opens and counts it, and takes away those that are no longer kept. Photos go along: a new one is copied once.
- * @returns the copy with what it holds. @throws where it cannot be written or does not open; nothing is left of it then.
+ * @param spared a copy that stays this time, however old. @returns the copy with what it holds. @throws where it cannot be written or does not open; nothing is left of it then.
  */
-export function makeCopy(db: KitchenDb, now: number, folder = copiesFolder()): Promise<Copy & Holdings> {
+export function makeCopy(db: KitchenDb, now: number, folder = copiesFolder(), spared: string | null = null): Promise<Copy & Holdings> {
   // Who asks while one is being made gets that one.
   const underWay = making.get(folder);
   if (underWay) return underWay;
-  const made = copyInto(folder, db, now).finally(() => making.delete(folder));
+  const made = copyInto(folder, db, now, spared).finally(() => making.delete(folder));
   making.set(folder, made);
   return made;
 }
 
 const making = new Map<string, Promise<Copy & Holdings>>();
 
-async function copyInto(folder: string, db: KitchenDb, now: number): Promise<Copy & Holdings> {
+async function copyInto(folder: string, db: KitchenDb, now: number, spared: string | null): Promise<Copy & Holdings> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
-  const name = nameOf(now);
+  // Names count seconds: a second copy within one does not take the first one's place.
+  let name = nameOf(now);
+  for (let later = now + 1000; existsSync(join(folder, name)); later += 1000) name = nameOf(later);
   const unfinished = join(folder, `${name}.unfinished`);
   try {
     await db.$client.backup(unfinished);
@@ -121,7 +123,7 @@ async function copyInto(folder: string, db: KitchenDb, now: number): Promise<Cop
     if (existsSync(photos)) cpSync(photos, join(folder, 'photos'), { recursive: true, force: false, errorOnExist: false });
     const all = listCopies(folder);
     const keep = new Set(copiesToKeep(all.map((c) => c.at), now));
-    for (const c of all) if (!keep.has(c.at)) rmSync(join(folder, c.name));
+    for (const c of all) if (!keep.has(c.at) && c.name !== spared) rmSync(join(folder, c.name));
     return { name, at: momentOf(name)!, bytes: statSync(join(folder, name)).size, ...holdings };
   } finally {
     for (const end of ['', '-journal', '-wal', '-shm']) rmSync(`${unfinished}${end}`, { force: true });
@@ -146,6 +148,17 @@ export function goBackTo(copy: string, path: string, now: number): string | null
     renameSync(path, aside);
   }
   for (const end of ['-wal', '-shm']) rmSync(`${path}${end}`, { force: true });
-  cpSync(copy, path);
+  // Written beside and put in its place: at no moment does half a kitchen stand there.
+  const coming = `${path}.coming`;
+  cpSync(copy, coming);
+  renameSync(coming, path);
+  const photos = join(dirname(copy), 'photos');
+  if (existsSync(photos)) cpSync(photos, join(dirname(path), 'photos'), { recursive: true, force: false, errorOnExist: false });
   return aside;
+}
+
+/** The path of a copy by its name; null where no copy is called so. */
+export function copyNamed(name: string, folder = copiesFolder()): string | null {
+  const path = join(folder, name);
+  return NAME.test(name) && existsSync(path) ? path : null;
 }

@@ -1,12 +1,12 @@
 import 'server-only';
-import { isCopyDue, makeCopy } from './copies';
+import { copiesFolder, copyNamed, goBackTo, isCopyDue, makeCopy, type Copy } from './copies';
 import { dataFilePath } from './data-file-path';
 import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
 
 /** The open data file of this server, or why there is none. */
 export type KitchenAccess = { readonly ok: true; readonly db: KitchenDb } | { readonly ok: false; readonly error: DataFileError };
 
-const held = globalThis as typeof globalThis & { softPeakDb?: { path: string; db: KitchenDb } };
+const held = globalThis as typeof globalThis & { softPeakDb?: { path: string; db: KitchenDb }; softPeakPlans?: unknown };
 
 /** The kitchen's data file, opened once. A failed opening is tried again at the next request, and logged each time. */
 export function kitchen(): KitchenAccess {
@@ -41,6 +41,27 @@ function watchOver(db: KitchenDb): void {
   };
   process.on('exit', close);
   for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void setTimeout(close, CLOSES_AFTER_MS));
+}
+
+/**
+ * Goes back to a copy while the server runs: what stands there now becomes a copy of its own first, and is kept beside the file as well.
+ * @returns the copy of what stood there; null where no copy has that name. @throws where either cannot be opened or written; the kitchen is then as it was.
+ */
+export async function goBackWhileOpen(name: string, now: number): Promise<Copy | null> {
+  const copy = copyNamed(name);
+  if (!copy) return null;
+  const present = await makeCopy(openedKitchen(), now, copiesFolder(), name);
+  const path = dataFilePath();
+  const open = held.softPeakDb;
+  // From here to the end nothing else runs: no request sees a file that is half gone back.
+  open?.db.$client.close();
+  delete held.softPeakDb;
+  // What was worked out from the former file may bear the same revisions.
+  delete held.softPeakPlans;
+  goBackTo(copy, path, now);
+  const again = kitchen();
+  if (!again.ok) throw again.error;
+  return present;
 }
 
 /** The data file for a page that is only drawn when it could be opened (the root layout shows why otherwise). */

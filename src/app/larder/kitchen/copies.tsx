@@ -2,8 +2,9 @@
 
 import { useState } from 'react';
 import type { Copy } from '../../../data/copies';
-import { plainNumber, withUnit } from '../../../core/figure';
+import { sizeSays } from './copy-words';
 import { ClockTime } from '../../../ui/clock-time';
+import { CopyRow } from './copy-row';
 
 interface CopiesProps {
   readonly folder: string;
@@ -12,8 +13,7 @@ interface CopiesProps {
 
 type State = { readonly kind: 'idle' } | { readonly kind: 'making' } | { readonly kind: 'made'; readonly says: string } | { readonly kind: 'not'; readonly says: string };
 
-const SHOWN = 6;
-const size = (bytes: number): string => withUnit(plainNumber(bytes / 1_048_576, 1), 'MB');
+const SHOWN = 8;
 
 /** The kitchen's memory, kept a second time: when the last good copy was made, and one more at a touch. */
 export function Copies({ folder, first }: CopiesProps) {
@@ -38,7 +38,7 @@ export function Copies({ folder, first }: CopiesProps) {
       <p className="mt-1 text-[16px]">
         {last ? (
           <>
-            Last good copy: <b className="font-[650]"><ClockTime at={last.at} withDate /></b>, <span className="fig">{size(last.bytes)}</span>.
+            Last good copy: <b className="font-[650]"><ClockTime at={last.at} withDate /></b>, <span className="fig">{sizeSays(last.bytes)}</span>.
           </>
         ) : (
           'No copy yet: the first is made a minute after the server’s start.'
@@ -52,18 +52,13 @@ export function Copies({ folder, first }: CopiesProps) {
           {state.kind === 'making' ? 'Copying…' : state.kind === 'idle' ? '' : state.says}
         </p>
       </div>
-      {copies.length > 1 && (
-        <ul className="mt-3 text-[14.5px]">
-          {copies.slice(1, SHOWN).map((c) => (
-            <li key={c.name} className="flex justify-between gap-4 border-t border-steel-light py-1">
-              <ClockTime at={c.at} withDate />
-              <span className="fig">{size(c.bytes)}</span>
-            </li>
-          ))}
-        </ul>
-      )}
+      <ul aria-label="Copies, newest first" className="mt-3 text-[14.5px]">
+        {copies.slice(0, SHOWN).map((c) => (
+          <CopyRow key={c.name} copy={c} />
+        ))}
+      </ul>
       <p className="mt-3 max-w-[70ch] border-t border-steel-light pt-2 text-[13.5px] text-ink-soft">
-        One a day for a week, one a week for five weeks, one a month for a year, in <span className="break-all">{folder}</span>. Put that folder on another disk. To go back: stop the server, then <code>npm run restore -- NAME</code>; what stood there is kept aside.
+        All of the last day, one a day for a week, one a week for five weeks, one a month for a year, in <span className="break-all">{folder}</span>. Put that folder on another disk. With the server stopped, <code>npm run restore -- NAME</code> goes back too.
       </p>
     </section>
   );
