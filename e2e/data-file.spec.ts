@@ -70,14 +70,25 @@ test('a copy of the kitchen is made at a touch, opened and counted; the kitchen 
   const made = await page.request.post('/api/sheets', { data: { doc: { ...doc, name: 'Going-back fool' } } });
   const { id } = (await made.json()) as { id: string };
   const newest = copies.getByRole('list', { name: 'Copies, newest first' }).getByRole('listitem').first();
-  await newest.getByRole('button', { name: 'what has changed since' }).click();
+  await newest.getByRole('button', { name: 'what differs' }).click();
   await expect(newest.getByRole('group')).toContainText('1 sheet goes: Going-back fool.');
   await newest.getByRole('button', { name: 'Go back to this copy' }).click();
   await expect.poll(async () => (await page.request.get(`/api/sheets/${id}`)).status(), PATIENT).toBe(404);
   await page.goto('/larder/kitchen');
   // What stood here is a copy: back to it.
-  await newest.getByRole('button', { name: 'what has changed since' }).click();
+  await newest.getByRole('button', { name: 'what differs' }).click();
   await expect(newest.getByRole('group')).toContainText('1 sheet comes back: Going-back fool.');
   await newest.getByRole('button', { name: 'Go back to this copy' }).click();
   await expect.poll(async () => (await page.request.get(`/api/sheets/${id}`)).status(), PATIENT).toBe(200);
+  // Taken out whole and brought in again, it is a copy that differs in nothing; what is no kitchen is refused in words.
+  await page.goto('/larder/kitchen');
+  const zip = await page.request.get((await copies.getByRole('link', { name: 'Take the whole kitchen out' }).getAttribute('href'))!);
+  expect(zip.headers()['content-type']).toBe('application/zip');
+  const bring = copies.getByLabel('A kitchen’s zip');
+  await bring.setInputFiles({ name: 'notes.zip', mimeType: 'application/zip', buffer: Buffer.from('quinces') });
+  await expect(copies.getByRole('status').first()).toHaveText('That is no zip, or it is damaged.');
+  await bring.setInputFiles({ name: 'other.zip', mimeType: 'application/zip', buffer: await zip.body() });
+  await expect(copies.getByRole('status').first()).toContainText('other.zip is the newest copy below');
+  await newest.getByRole('button', { name: 'what differs' }).click();
+  await expect(newest.getByRole('group')).toHaveText('Nothing: the kitchen is as it was then.');
 });

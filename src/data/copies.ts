@@ -45,6 +45,13 @@ function momentOf(name: string): number | null {
   return Date.UTC(y, mo - 1, d, h, mi, s);
 }
 
+/** The name of a copy that is made now. Names count seconds: a second copy within one does not take the first one's place. */
+export function copyNameFree(folder: string, now: number): { readonly name: string; readonly at: number } {
+  let at = now;
+  while (existsSync(join(folder, nameOf(at)))) at += 1000;
+  return { name: nameOf(at), at: momentOf(nameOf(at))! };
+}
+
 /** The copies of a folder, newest first. */
 export function listCopies(folder = copiesFolder()): readonly Copy[] {
   if (!existsSync(folder)) return [];
@@ -111,9 +118,7 @@ const making = new Map<string, Promise<Copy & Holdings>>();
 
 async function copyInto(folder: string, db: KitchenDb, now: number, spared: string | null): Promise<Copy & Holdings> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
-  // Names count seconds: a second copy within one does not take the first one's place.
-  let name = nameOf(now);
-  for (let later = now + 1000; existsSync(join(folder, name)); later += 1000) name = nameOf(later);
+  const { name } = copyNameFree(folder, now);
   const unfinished = join(folder, `${name}.unfinished`);
   try {
     await db.$client.backup(unfinished);

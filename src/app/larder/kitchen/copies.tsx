@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Copy } from '../../../data/copies';
 import { sizeSays } from './copy-words';
 import { ClockTime } from '../../../ui/clock-time';
@@ -19,6 +19,7 @@ const SHOWN = 8;
 export function Copies({ folder, first }: CopiesProps) {
   const [copies, setCopies] = useState(first);
   const [state, setState] = useState<State>({ kind: 'idle' });
+  const file = useRef<HTMLInputElement>(null);
   const make = async () => {
     setState({ kind: 'making' });
     try {
@@ -27,6 +28,18 @@ export function Copies({ folder, first }: CopiesProps) {
       if (!answer.ok) throw new Error(said.says);
       setCopies((await (await fetch('/api/copies')).json()) as readonly Copy[]);
       setState({ kind: 'made', says: `It opens, and holds ${said.sheets} sheets, ${said.batches} batches and ${said.ingredients} ingredients.` });
+    } catch (error) {
+      setState({ kind: 'not', says: error instanceof Error && error.message ? error.message : 'The server does not answer.' });
+    }
+  };
+  const bringIn = async (zip: File) => {
+    setState({ kind: 'making' });
+    try {
+      const answer = await fetch('/api/kitchen/file', { method: 'POST', headers: { 'content-type': 'application/zip' }, body: zip });
+      const said = (await answer.json()) as Copy & { says?: string };
+      if (!answer.ok) throw new Error(said.says);
+      setCopies((await (await fetch('/api/copies')).json()) as readonly Copy[]);
+      setState({ kind: 'made', says: `${zip.name} is the newest copy below: see what differs, and go to it.` });
     } catch (error) {
       setState({ kind: 'not', says: error instanceof Error && error.message ? error.message : 'The server does not answer.' });
     }
@@ -48,6 +61,25 @@ export function Copies({ folder, first }: CopiesProps) {
         <button type="button" className="btn" disabled={state.kind === 'making'} onClick={() => void make()}>
           Copy it now
         </button>
+        <a href="/api/kitchen/file" download className="btn">
+          Take the whole kitchen out
+        </a>
+        <input
+          ref={file}
+          type="file"
+          accept=".zip,application/zip"
+          aria-label="A kitchen’s zip"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(e) => {
+            const zip = e.target.files?.[0];
+            if (zip) void bringIn(zip);
+            e.target.value = '';
+          }}
+        />
+        <button type="button" className="btn" disabled={state.kind === 'making'} onClick={() => file.current?.click()}>
+          Bring one in
+        </button>
         <p role="status" className={`text-[14.5px] ${state.kind === 'not' ? 'text-beet' : ''}`}>
           {state.kind === 'making' ? 'Copying…' : state.kind === 'idle' ? '' : state.says}
         </p>
@@ -58,7 +90,7 @@ export function Copies({ folder, first }: CopiesProps) {
         ))}
       </ul>
       <p className="mt-3 max-w-[70ch] border-t border-steel-light pt-2 text-[13.5px] text-ink-soft">
-        All of the last day, one a day for a week, one a week for five weeks, one a month for a year, in <span className="break-all">{folder}</span>. Put that folder on another disk. With the server stopped, <code>npm run restore -- NAME</code> goes back too.
+        All of the last day, one a day for a week, one a week for five weeks, one a month for a year, in <span className="break-all">{folder}</span>. Put that folder on another disk. Taken out whole, the kitchen is a zip of open files: tables as lines of JSON, the larder as a table, the photos. With the server stopped, <code>npm run restore -- NAME</code> goes back too.
       </p>
     </section>
   );

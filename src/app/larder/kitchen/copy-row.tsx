@@ -38,8 +38,8 @@ export function CopyRow({ copy }: { readonly copy: Copy }) {
           <ClockTime at={copy.at} withDate />
         </span>
         <span className="fig text-ink-soft">{sizeSays(copy.bytes)}</span>
-        <button type="button" className="min-h-9 w-[150px] text-right underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11" aria-expanded={state.kind === 'open'} onClick={look}>
-          what has changed since
+        <button type="button" className="min-h-9 w-[110px] text-right underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11" aria-expanded={state.kind === 'open'} onClick={look}>
+          what differs
         </button>
       </div>
       {state.kind === 'open' && (
