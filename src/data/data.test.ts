@@ -1,4 +1,4 @@
-import { copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
@@ -12,9 +12,9 @@ import { getBatch, listBatches, recordEvent, runningBatch, startBatch } from './
 import { readDueMoments } from './due';
 import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
-import { readLarderCsv } from '../core/larder/larder-csv';
+import { readLarderCsv, writeLarderCsv } from '../core/larder/larder-csv';
 import { seedSampleKitchen } from './sample/sample-kitchen';
-import { getIngredient, importIngredients, removeIngredient, saveIngredient, usesOf } from './larder';
+import { getIngredient, importIngredients, larderRevisions, removeIngredient, saveIngredient, usesOf } from './larder';
 import { saveThings, thingsRevision } from './kitchen-things';
 import { unreadableRows } from './unreadable';
 import { everySheet, placeSheet, shelf, type ShelfView, createSheet, getSheet, getSheetVersion, listSheetNames, listSheets, listVersions, nameVersion, saveSheet } from './sheets';
@@ -335,10 +335,30 @@ describe('the larder', () => {
   });
   it('takes a file over whole or not at all', () => {
     const before = readKitchenFacts(db).larder.length;
-    expect(importIngredients(db, [own, { ...own, id: 'cream-36' }])).toEqual({ added: 1, replaced: 1 });
+    expect(importIngredients(db, [own, { ...own, id: 'cream-36' }])).toEqual({ added: 1, replaced: 1, edited: [] });
     expect(readKitchenFacts(db).larder).toHaveLength(before + 1);
     expect(() => importIngredients(db, [{ ...own, id: 'fine' }, { ...own, id: 'bad', ediblePct: 400 }])).toThrow();
     expect(readKitchenFacts(db).larder.some((i) => i.id === 'fine')).toBe(false);
+  });
+});
+
+describe('a larder file that comes back', () => {
+  it('replaces what differs, and leaves what somebody edited since it was taken out', () => {
+    const out = readLarderCsv(writeLarderCsv(readKitchenFacts(db).larder, larderRevisions(db)));
+    if (!out.ok) throw new Error(out.fault.says);
+    const { ingredients, revisions } = out.value;
+    expect(importIngredients(db, ingredients, revisions)).toEqual({ added: 0, replaced: 0, edited: [] });
+    const cream = getIngredient(db, 'cream-36')!;
+    saveIngredient(db, { ...cream.ingredient, packG: 123 }, cream.revision);
+    const changed = ingredients.map((i) => (i.id === 'cream-36' || i.id === 'butter-82' ? { ...i, packG: 999 } : i));
+    expect(importIngredients(db, changed, revisions)).toEqual({ added: 0, replaced: 1, edited: [cream.ingredient.name] });
+    expect(getIngredient(db, 'cream-36')!.ingredient.packG).toBe(123);
+    expect(getIngredient(db, 'butter-82')!.ingredient.packG).toBe(999);
+    // A file that does not say what it was taken from replaces.
+    expect(importIngredients(db, changed).replaced).toBe(1);
+  });
+  it('a data file is its owner’s alone', () => {
+    expect(statSync(db.$client.name).mode & 0o077).toBe(0);
   });
 });
 

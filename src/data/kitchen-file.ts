@@ -1,4 +1,4 @@
-import { accessSync, constants, copyFileSync, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
+import { accessSync, chmodSync, constants, copyFileSync, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import Database from 'better-sqlite3';
 import { eq } from 'drizzle-orm';
@@ -32,6 +32,7 @@ export function openKitchenFile(path: string): KitchenDb {
   let client: Database.Database | null = null;
   try {
     client = new Database(path);
+    ownersOnly(path);
     if (existed) check(client, path);
     client.pragma('journal_mode = WAL');
     client.pragma('synchronous = FULL');
@@ -54,6 +55,15 @@ function reach(path: string, existed: boolean): void {
     accessSync(existed ? path : dirname(path), constants.R_OK | constants.W_OK);
   } catch (error) {
     throw new DataFileError(path, 'unwritable', error instanceof Error ? error.message : String(error));
+  }
+}
+
+/** For its owner's eyes only; what SQLite lays beside it follows it. Another's file is used as it is. */
+function ownersOnly(path: string): void {
+  try {
+    chmodSync(path, 0o600);
+  } catch {
+    // Somebody else's: who may read it is theirs to say.
   }
 }
 

@@ -36,16 +36,32 @@ export function saveIngredient(db: KitchenDb, ingredient: Ingredient, baseRevisi
   );
 }
 
-/** Takes over the ingredients of a larder file in one transaction: those of a known id are replaced. How many of each. */
-export function importIngredients(db: KitchenDb, list: readonly Ingredient[]): { readonly added: number; readonly replaced: number } {
+/** As which revision each ingredient stands in the larder, by id. */
+export const larderRevisions = (db: KitchenDb): ReadonlyMap<string, number> => new Map(db.select({ id: ingredients.id, revision: ingredients.revision }).from(ingredients).all().map((r) => [r.id, r.revision]));
+
+/** What a larder file did: how many were added and replaced, and the names of those that somebody has edited since the file was taken out: they stay. */
+export interface Imported {
+  readonly added: number;
+  readonly replaced: number;
+  readonly edited: readonly string[];
+}
+
+/**
+ * Takes over the ingredients of a larder file in one transaction. Those of a known id are replaced where they differ.
+ * @param revisions as which they were taken out; what is not named there is replaced whatever it was.
+ */
+export function importIngredients(db: KitchenDb, list: readonly Ingredient[], revisions: ReadonlyMap<string, number> = new Map()): Imported {
   return db.transaction(
     (tx) => {
       let added = 0;
       let replaced = 0;
+      const edited: string[] = [];
       for (const i of list) {
         const facts = IngredientSchema.parse(i);
-        const row = tx.select({ revision: ingredients.revision }).from(ingredients).where(eq(ingredients.id, i.id)).get();
-        if (row) {
+        const row = tx.select().from(ingredients).where(eq(ingredients.id, i.id)).get();
+        if (row && JSON.stringify(facts) === JSON.stringify(row.facts)) continue;
+        if (row && (revisions.get(i.id) ?? row.revision) !== row.revision) edited.push(row.name);
+        else if (row) {
           tx.update(ingredients).set({ name: facts.name, facts, revision: row.revision + 1 }).where(eq(ingredients.id, i.id)).run();
           replaced++;
         } else {
@@ -53,7 +69,7 @@ export function importIngredients(db: KitchenDb, list: readonly Ingredient[]): {
           added++;
         }
       }
-      return { added, replaced };
+      return { added, replaced, edited };
     },
     { behavior: 'immediate' },
   );

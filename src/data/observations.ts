@@ -1,4 +1,4 @@
-import { mkdirSync, existsSync, readFileSync, rmSync, writeFileSync, renameSync } from 'node:fs';
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, writeSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { and, asc, eq, isNotNull } from 'drizzle-orm';
 import type { CleanPhoto } from '../core/files/photo';
@@ -28,9 +28,15 @@ export const listObservations = (db: KitchenDb, batchId: string): readonly Store
 export function addObservation(db: KitchenDb, seen: Omit<StoredObservation, 'photo'>, photo: CleanPhoto | null): StoredObservation {
   const name = photo ? `${seen.id}.${photo.kind === 'jpeg' ? 'jpg' : 'png'}` : null;
   if (photo && name) {
-    mkdirSync(photoFolder(), { recursive: true });
+    mkdirSync(photoFolder(), { recursive: true, mode: 0o700 });
     const path = join(photoFolder(), name);
-    writeFileSync(`${path}.part`, photo.bytes);
+    const part = openSync(`${path}.part`, 'w', 0o600);
+    try {
+      writeSync(part, photo.bytes);
+      fsyncSync(part);
+    } finally {
+      closeSync(part);
+    }
     renameSync(`${path}.part`, path);
   }
   return db.transaction((tx) => tx.insert(observations).values({ ...seen, photo: name }).returning().get());

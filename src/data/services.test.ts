@@ -128,4 +128,13 @@ describe('stock', () => {
     putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 0, bestBefore: null }], NOW);
     expect(listStock(db).some((p) => p.id === 'x')).toBe(false);
   });
+  it('what was taken of a pack meanwhile does not come back over it', () => {
+    const pack = { id: 'y', ingredientId: 'milk', sizeG: 1000, leftG: 1000, bestBefore: null };
+    expect(putPacks(db, [pack], NOW, {})).toBe(true);
+    expect(putPacks(db, [{ ...pack, leftG: 400 }], NOW, { y: 1000 })).toBe(true);
+    // A second screen still shows a full one; with it nothing else is written either.
+    expect(putPacks(db, [{ ...pack, leftG: 900 }, { ...pack, id: 'z' }], NOW, { y: 1000 })).toBe(false);
+    expect(listStock(db).find((p) => p.id === 'y')).toMatchObject({ leftG: 400 });
+    expect(listStock(db).some((p) => p.id === 'z')).toBe(false);
+  });
 });

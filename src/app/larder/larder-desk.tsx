@@ -104,9 +104,10 @@ function ImportFile() {
     const { ingredients, faults } = read.value;
     try {
       const response = await fetch('/api/larder/file', { method: 'POST', headers: { 'content-type': 'text/csv' }, body: text });
-      const body = (await response.json()) as { added?: number; replaced?: number; says?: string };
+      const body = (await response.json()) as { added?: number; replaced?: number; edited?: readonly string[]; says?: string };
       if (!response.ok) throw new Error(body.says);
-      setSays({ text: `${ingredients.length} rows taken over: ${body.added} new, ${body.replaced} replaced.${faults.length > 0 ? ` ${faults.length} could not be read:` : ''}`, faults: faults.map((f) => f.says), wrong: faults.length > 0 });
+      const kept = (body.edited ?? []).map((name) => `${name} was edited here since the file was taken out: it stays as it is here.`);
+      setSays({ text: `${ingredients.length} rows read: ${body.added} new, ${body.replaced} replaced.${faults.length > 0 ? ` ${faults.length} could not be read:` : ''}`, faults: [...faults.map((f) => f.says), ...kept], wrong: faults.length + kept.length > 0 });
       router.refresh();
     } catch (error) {
       setSays({ text: error instanceof TypeError ? 'The server does not answer; nothing was taken over.' : (error as Error).message, faults: [], wrong: true });

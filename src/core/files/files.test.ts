@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { CONTEXT, KITCHEN, LARDER } from '../../testing/sample';
 import { SAMPLE_INGREDIENTS } from '../../data/sample/sample-ingredients';
@@ -134,6 +135,16 @@ describe('the larder file', () => {
     const few = LARDER.filter((i) => !i.note.includes(';') && !i.note.includes('"')).slice(0, 12);
     const back = readLarderCsv(change(writeLarderCsv(few)));
     expect(back.ok && back.value.ingredients.map((i) => [i.id, i.composition.milk_fat, i.pricePerKg])).toEqual(few.map((i) => [i.id, i.composition.milk_fat, i.pricePerKg]));
+  });
+  it('has no cell that a table program takes for a sum, and reads as it was', () => {
+    const hostile = ['=HYPERLINK("x")', '+1+1', '-2+3', '@SUM(A1)', "'=x", "''+y", '\tcmd', 'plain', "'quoted'"].map((name, i) => ({ ...LARDER[0]!, id: `x${i}`, name, note: name, aliases: [name.trim() || 'a'], own: true }));
+    const text = writeLarderCsv(hostile, new Map([['x1', 7]]));
+    const cells = Papa.parse<string[]>(text).data.slice(1).flat();
+    expect(cells.filter((c) => /^[=+\-@\t\r]/.test(c) && !/^-?[\d.]+$/.test(c))).toEqual([]);
+    const back = readLarderCsv(text);
+    if (!back.ok) throw new Error(back.fault.says);
+    expect(back.value.ingredients.map((i) => i.note.trim())).toEqual(hostile.map((i) => i.note.trim()));
+    expect([...back.value.revisions]).toEqual([['x1', 7]]);
   });
   it('says which row is wrong and takes the others', () => {
     const [head, one, two] = writeLarderCsv(LARDER).split('\n');

@@ -7,7 +7,7 @@ import { fail, ok, type Fault, type Result } from '../result';
 /** The columns of a larder file, in their order. Grams are per 100 g; lists are parted by ';', aliases by '|'. */
 export const LARDER_COLUMNS = [
   'id', 'name', 'category', ...COMPONENTS, 'density_g_per_ml', 'grams_per_us_cup', 'piece_grams', 'piece_name', 'bloom', 'biscuit_shape', 'biscuit_w_mm', 'biscuit_l_mm', 'biscuit_h_mm',
-  'soak_uptake_1s_pct', 'soak_uptake_2s_pct', 'soak_uptake_4s_pct', 'pack_grams', 'edible_pct', 'price_per_kg', 'allergens', 'flags', 'note', 'foam_role', 'own_sweetness', 'own_freezing', 'aliases', 'inferred', 'own',
+  'soak_uptake_1s_pct', 'soak_uptake_2s_pct', 'soak_uptake_4s_pct', 'pack_grams', 'edible_pct', 'price_per_kg', 'allergens', 'flags', 'note', 'foam_role', 'own_sweetness', 'own_freezing', 'aliases', 'inferred', 'own', 'revision',
 ] as const;
 
 type Row = Readonly<Record<string, string>>;
@@ -57,6 +57,8 @@ function ingredientOf(row: Row, number: CellNumber): unknown {
 /** What a larder file holds: the ingredients that could be read, and a sentence for each row that could not. */
 export interface ReadLarder {
   readonly ingredients: readonly Ingredient[];
+  /** As which revision each was taken out of a kitchen, by its id; none where the file does not say. */
+  readonly revisions: ReadonlyMap<string, number>;
   readonly faults: readonly Fault[];
 }
 
@@ -69,9 +71,11 @@ export function readLarderCsv(text: string): Result<ReadLarder> {
   const table = readTable(text, ['id', 'name']);
   if (!table.ok) return table;
   const ingredients: Ingredient[] = [];
+  const revisions = new Map<string, number>();
   const faults: Fault[] = [];
   const seen = new Set<string>();
-  table.value.rows.forEach((row, i) => {
+  table.value.rows.forEach((written, i) => {
+    const row = Object.fromEntries(Object.entries(written).map(([column, text]) => [column, asMeant(text)]));
     const parsed = IngredientSchema.safeParse(ingredientOf(row, table.value.number));
     const where = `row ${i + 2} (${(row.id ?? '').slice(0, 40) || 'no id'})`;
     if (!parsed.success) {
@@ -81,16 +85,26 @@ export function readLarderCsv(text: string): Result<ReadLarder> {
     else {
       seen.add(parsed.data.id);
       ingredients.push(parsed.data);
+      const revision = (row.revision ?? '').trim() === '' ? NaN : table.value.number(row.revision!);
+      if (revision !== null && Number.isInteger(revision) && revision > 0) revisions.set(parsed.data.id, revision);
     }
   });
   if (ingredients.length === 0) return fail('file', 'empty', faults[0]?.says ?? 'There is no ingredient in this file.');
-  return ok({ ingredients, faults });
+  return ok({ ingredients, revisions, faults });
 }
 
 const cell = (value: number | string | null): string => (value === null ? '' : String(value));
 
-/** Writes a larder as the file that `readLarderCsv` reads: nothing is lost either way. */
-export function writeLarderCsv(ingredients: readonly Ingredient[]): string {
+/** A text that a table program would take for a sum, with a mark before it that it takes for text; numbers stay numbers. */
+const BEGINS_A_SUM = /^'*[=+\-@\t\r]/;
+const harmless = (text: string): string => (BEGINS_A_SUM.test(text) && !/^-?[\d.]+(?:e-?\d+)?$/i.test(text) ? `'${text}` : text);
+const asMeant = (text: string): string => (text.startsWith("'") && BEGINS_A_SUM.test(text) ? text.slice(1) : text);
+
+/**
+ * Writes a larder as the file that `readLarderCsv` reads: nothing is lost either way.
+ * @param revisions of the ingredients, by id: so that what is edited meanwhile is known when the file comes back.
+ */
+export function writeLarderCsv(ingredients: readonly Ingredient[], revisions: ReadonlyMap<string, number> = new Map()): string {
   const rows = ingredients.map((i) => {
     const values: Record<(typeof LARDER_COLUMNS)[number], string> = {
       ...(Object.fromEntries(COMPONENTS.map((c) => [c, cell(i.composition[c])])) as Record<Component, string>),
@@ -121,8 +135,9 @@ export function writeLarderCsv(ingredients: readonly Ingredient[]): string {
       aliases: i.aliases.join('|'),
       inferred: i.inferred.join(';'),
       own: i.own ? 'yes' : '',
+      revision: cell(revisions.get(i.id) ?? null),
     };
-    return LARDER_COLUMNS.map((c) => values[c]);
+    return LARDER_COLUMNS.map((c) => harmless(values[c]));
   });
   return `${Papa.unparse({ fields: [...LARDER_COLUMNS], data: rows }, { newline: '\n' })}\n`;
 }

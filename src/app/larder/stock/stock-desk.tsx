@@ -34,8 +34,9 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
   const put = async (changed: readonly StockPack[]) => {
     setSays({ text: 'saving…', wrong: false });
     try {
-      const response = await fetch('/api/stock', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ packs: changed }) });
-      const body = (await response.json()) as StockPack[] | { says?: string };
+      const response = await fetch('/api/stock', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ packs: changed, seen: Object.fromEntries(packs.map((p) => [p.id, p.leftG])) }) });
+      const body = (await response.json()) as StockPack[] | { says?: string; stock?: StockPack[] };
+      if (!Array.isArray(body) && body.stock) setPacks(body.stock);
       if (!response.ok || !Array.isArray(body)) throw new Error(('says' in body ? body.says : undefined) ?? 'It could not be kept.');
       setPacks(body);
       setSays({ text: 'saved', wrong: false });
