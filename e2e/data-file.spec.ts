@@ -44,6 +44,21 @@ test('an unwritable place gets a clear page', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'The kitchen’s data file cannot be written' })).toBeVisible();
 });
 
+test('a second server on the same file is refused in words, and takes over when the first is gone', async ({ page }) => {
+  const path = join(mkdtempSync(join(tmpdir(), 'soft-peak-two-')), 'kitchen.db');
+  await serve(storyPort(1), { SOFT_PEAK_DATA: path });
+  await page.goto(`http://127.0.0.1:${storyPort(1)}/`);
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+  const first = server!;
+  await serve(storyPort(3), { SOFT_PEAK_DATA: path });
+  await page.goto(`http://127.0.0.1:${storyPort(3)}/`);
+  await expect(page.getByRole('heading', { name: 'Another server has this kitchen open' })).toBeVisible();
+  first.kill('SIGTERM');
+  await new Promise((gone) => first.on('exit', gone));
+  await page.reload();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+});
+
 test('beyond this machine it asks for the passphrase, and does not start without one', async () => {
   const bare = spawnSync('node', ['scripts/serve.mjs'], { env: { ...process.env, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PORT: String(storyPort(3)) }, encoding: 'utf8' });
   expect(bare.status).toBe(1);

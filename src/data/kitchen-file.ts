@@ -14,7 +14,7 @@ export class DataFileError extends Error {
   override name = 'DataFileError';
   constructor(
     readonly path: string,
-    readonly code: 'damaged' | 'unwritable' | 'newer',
+    readonly code: 'damaged' | 'unwritable' | 'newer' | 'in-use',
     readonly detail: string,
   ) {
     super(`${code} data file ${path}: ${detail}`);

@@ -1,21 +1,28 @@
 import 'server-only';
 import { copiesFolder, copyNamed, goBackTo, isCopyDue, makeCopy, type Copy } from './copies';
 import { dataFilePath } from './data-file-path';
+import { takeHold } from './hold';
 import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
 
 /** The open data file of this server, or why there is none. */
 export type KitchenAccess = { readonly ok: true; readonly db: KitchenDb } | { readonly ok: false; readonly error: DataFileError };
 
-const held = globalThis as typeof globalThis & { softPeakDb?: { path: string; db: KitchenDb }; softPeakPlans?: unknown };
+const held = globalThis as typeof globalThis & { softPeakDb?: { path: string; db: KitchenDb; end: () => void }; softPeakPlans?: unknown };
 
 /** The kitchen's data file, opened once. A failed opening is tried again at the next request, and logged each time. */
 export function kitchen(): KitchenAccess {
   const path = dataFilePath();
   if (held.softPeakDb?.path === path) return { ok: true, db: held.softPeakDb.db };
   try {
-    held.softPeakDb = { path, db: openKitchenFile(path) };
-    watchOver(held.softPeakDb.db);
-    return { ok: true, db: held.softPeakDb.db };
+    const letGo = takeHold(path, Date.now());
+    try {
+      const db = openKitchenFile(path);
+      held.softPeakDb = { path, db, end: watchOver(db, letGo) };
+      return { ok: true, db };
+    } catch (error) {
+      letGo();
+      throw error;
+    }
   } catch (error) {
     if (!(error instanceof DataFileError)) throw error;
     console.error(`soft-peak: data file not opened (${error.code}): ${error.path}: ${error.detail}`);
@@ -28,19 +35,27 @@ const LOOK_EVERY_MS = 30 * 60_000;
 /** After being told to go: time for the writes that are under way. */
 const CLOSES_AFTER_MS = 1500;
 
-/** Copies the file when a copy is due, and closes it at the end, so that all of it lies in the one file that a cook would copy. */
-function watchOver(db: KitchenDb): void {
+/**
+ * Copies the file when a copy is due, and closes it at the end, so that all of it lies in the one file that a cook would copy.
+ * @returns what closes it and watches no more.
+ */
+function watchOver(db: KitchenDb, letGo: () => void): () => void {
   const look = (): void => {
-    if (!db.$client.open || !isCopyDue(Date.now())) return;
+    if (!isCopyDue(Date.now())) return;
     makeCopy(db, Date.now()).catch((error: unknown) => console.error(`soft-peak: no copy was made: ${error instanceof Error ? error.message : String(error)}`));
   };
-  setTimeout(look, FIRST_LOOK_MS).unref();
-  setInterval(look, LOOK_EVERY_MS).unref();
-  const close = (): void => {
+  const timers = [setTimeout(look, FIRST_LOOK_MS).unref(), setInterval(look, LOOK_EVERY_MS).unref()];
+  const end = (): void => {
+    timers.forEach(clearTimeout);
+    process.off('exit', end);
+    for (const signal of ['SIGTERM', 'SIGINT'] as const) process.off(signal, goes);
     if (db.$client.open) db.$client.close();
+    letGo();
   };
-  process.on('exit', close);
-  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void setTimeout(close, CLOSES_AFTER_MS));
+  const goes = (): void => void setTimeout(end, CLOSES_AFTER_MS);
+  process.on('exit', end);
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, goes);
+  return end;
 }
 
 /**
@@ -52,9 +67,8 @@ export async function goBackWhileOpen(name: string, now: number): Promise<Copy |
   if (!copy) return null;
   const present = await makeCopy(openedKitchen(), now, copiesFolder(), name);
   const path = dataFilePath();
-  const open = held.softPeakDb;
   // From here to the end nothing else runs: no request sees a file that is half gone back.
-  open?.db.$client.close();
+  held.softPeakDb?.end();
   delete held.softPeakDb;
   // What was worked out from the former file may bear the same revisions.
   delete held.softPeakPlans;
