@@ -53,3 +53,23 @@ test('an empty sheet cannot be started, and says why', async ({ page }) => {
   await page.goto(`/pass?sheet=${id}`);
   await expect(page.getByText('There is nothing to weigh yet')).toBeVisible();
 });
+
+test('before a step stands what is not in its band there, its figure first; at the steps around it nothing', async ({ page }) => {
+  const { doc } = (await (await page.request.get('/api/sheets/bay-leaf-chantilly')).json()) as { doc: { parts: { whisk: object }[] } };
+  const warm = { ...doc, name: 'Warm-day cream', parts: doc.parts.map((p) => ({ ...p, whisk: { ...p.whisk, creamC: 14 } })) };
+  const { id } = (await (await page.request.post('/api/sheets', { data: { doc: warm } })).json()) as { id: string };
+  await startBatch(page, id);
+  const minded = page.getByRole('list', { name: 'Before this step' });
+  await expect(minded).toHaveCount(0);
+  const heading = page.getByRole('heading', { level: 1 });
+  while (!(await heading.innerText()).startsWith('Whisk')) {
+    const was = await heading.innerText();
+    await page.getByRole('button', { name: /^Next/ }).click();
+    await expect(heading).not.toHaveText(was);
+  }
+  await expect(minded.getByRole('listitem')).toHaveCount(1);
+  await expect(minded).toContainText(/^\d+\u2060?[–-]\u2060?\d+\u00a0%\s?air$/);
+  await expect(page.getByRole('list', { name: 'Mind' })).toContainText('14\u00a0°C');
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await expect(minded).toHaveCount(0);
+});

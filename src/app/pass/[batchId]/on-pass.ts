@@ -6,6 +6,9 @@ import type { TemperatureLog } from '../../../ui/batch/temperature-log';
 /** What may go wrong in a step, by its key: the sign, and the sheet's own figure that makes it likely. */
 export type AheadOfStep = Readonly<Record<string, readonly { readonly sign: string; readonly name: string; readonly says: string }[]>>;
 
+/** Judgements to mind before a step, by its key: the figure large and what it is of; the sentence where there is no figure. */
+export type JudgedSteps = Readonly<Record<string, readonly { readonly key: string; readonly big: string | null; readonly small: string; readonly of: string; readonly says: string; readonly out: boolean }[]>>;
+
 /** The batch in hand, for every piece of Pass. */
 export interface OnPass {
   readonly batchId: string;
@@ -19,6 +22,7 @@ export interface OnPass {
   readonly waterBoilsC: number;
   readonly fridgeC: number;
   readonly ahead: AheadOfStep;
+  readonly judged: JudgedSteps;
   /** How amounts are shown and ticked, on every screen alike. */
   readonly amounts: { readonly inGrams: boolean; readonly byScale: boolean; readonly toggleUnit: () => void; readonly toggleScale: () => void };
 }

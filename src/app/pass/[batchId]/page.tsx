@@ -8,18 +8,36 @@ import { analyseSheet } from '../../../core/analysis/analyse';
 import { kitchenOf, type KitchenFacts } from '../../../core/kitchen/kitchen';
 import { aheadOf } from '../../../core/mend/ahead';
 import { NO_FACTS } from '../../../core/mend/case';
-import type { AheadOfStep } from './on-pass';
+import type { Step } from '../../../core/document/schema';
+import { tellsBefore } from '../../../core/tells/before-step';
+import { glanceOf, leadOf } from '../../../core/tells/glance';
+import { sheetTells } from '../../../core/tells/sheet-tells';
+import { tellText } from '../../../core/tells/tell';
+import type { AheadOfStep, JudgedSteps } from './on-pass';
 import { listMends } from '../../../data/mends';
 import type { KitchenDb } from '../../../data/kitchen-file';
 import { PassDesk } from './pass-desk';
 
-/** What may go wrong in each step, by the key of its step. */
-function aheadOfSteps(db: KitchenDb, batch: StoredBatch, facts: KitchenFacts): AheadOfStep {
+/** What is to be minded at each step, and what may go wrong in it, by the key of the step; at the size that is made. */
+function mindedSteps(db: KitchenDb, batch: StoredBatch, facts: KitchenFacts): { readonly ahead: AheadOfStep; readonly judged: JudgedSteps } {
   const kitchen = kitchenOf(facts);
   const sheet = sheetOfBatch(db, batch, kitchen);
-  if (!sheet.ok) return {};
+  if (!sheet.ok) return { ahead: {}, judged: {} };
   const c = { s: analyseSheet(sheet.value, kitchen), kitchen, facts: NO_FACTS, log: listMends(db) };
-  return Object.fromEntries(sheet.value.steps.map((step) => [step.id, aheadOf(c, step).map(({ sign, name, says }) => ({ sign, name, says }))] as const).filter(([, list]) => list.length > 0));
+  const tells = sheetTells(c.s, kitchen);
+  const names = sheet.value.parts.map((p) => p.name);
+  const byStep = <T,>(of: (step: Step) => readonly T[]): Record<string, readonly T[]> => Object.fromEntries(sheet.value.steps.map((step) => [step.id, of(step)] as const).filter(([, list]) => list.length > 0));
+  const ahead = byStep((step) => aheadOf(c, step).map(({ sign, name, says }) => ({ sign, name, says })));
+  return {
+    ahead,
+    judged: byStep((step) =>
+      // What has no figure and is of no single step is said by what may go wrong, where that speaks.
+      tellsBefore(c.s, tells, step).filter((t) => leadOf(t) !== null || t.key.endsWith(step.id) || !ahead[step.id]).map((t) => {
+        const { big, small, of } = glanceOf(t, names);
+        return { key: t.key, big, small, of, says: leadOf(t) ? '' : tellText(t), out: t.state === 'out' };
+      }),
+    ),
+  };
 }
 
 export default async function BatchOnPass({ params }: { readonly params: Promise<{ batchId: string }> }) {
@@ -42,7 +60,7 @@ export default async function BatchOnPass({ params }: { readonly params: Promise
       scaleStepG={rules.scaleStepG}
       waterBoilsC={rules.waterBoilsC}
       fridgeC={rules.fridgeC}
-      ahead={aheadOfSteps(db, batch, facts)}
+      {...mindedSteps(db, batch, facts)}
     />
   );
 }

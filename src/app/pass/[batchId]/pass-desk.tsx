@@ -17,7 +17,7 @@ import { isTyping } from '../../../ui/frame';
 import { useWakeLock } from '../../../ui/use-wake-lock';
 import { MiseScreen } from './mise-screen';
 import { OffPlanPanel } from './off-plan';
-import { OnPassContext, useOnPass, type AheadOfStep, type OnPass } from './on-pass';
+import { OnPassContext, useOnPass, type AheadOfStep, type JudgedSteps, type OnPass } from './on-pass';
 import { StepLines } from './step-lines';
 import { StepReadings } from './step-readings';
 import { StepTemperatures } from './step-temperatures';
@@ -35,13 +35,14 @@ interface PassDeskProps {
   readonly waterBoilsC: number;
   readonly fridgeC: number;
   readonly ahead: AheadOfStep;
+  readonly judged: JudgedSteps;
 }
 
 const nobody = (): string => '';
 const never = () => () => undefined;
 
 /** Pass: one step fills the screen. */
-export function PassDesk({ sheetId, version, plan, batch, samples, places, scaleStepG, waterBoilsC, fridgeC, ahead }: PassDeskProps) {
+export function PassDesk({ sheetId, version, plan, batch, samples, places, scaleStepG, waterBoilsC, fridgeC, ahead, judged }: PassDeskProps) {
   const router = useRouter();
   const [client] = useState(() => makeBatchClient(batch));
   const [temperatures] = useState(() => makeTemperatureLog(batch.id, samples));
@@ -109,7 +110,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, places, scale
     await client.act({ kind: 'finish', at: Date.now(), placeId });
     if (client.get().pending.length === 0) router.push(`/log/${batch.id}`);
   };
-  const onPass: OnPass = { batchId: batch.id, plan, state, client, tablet, temperatures, scaleStepG, waterBoilsC, fridgeC, ahead, amounts: { inGrams, byScale, toggleUnit: () => setInGrams(!inGrams), toggleScale: () => setByScale(!byScale) } };
+  const onPass: OnPass = { batchId: batch.id, plan, state, client, tablet, temperatures, scaleStepG, waterBoilsC, fridgeC, ahead, judged, amounts: { inGrams, byScale, toggleUnit: () => setInGrams(!inGrams), toggleScale: () => setByScale(!byScale) } };
   return (
     <OnPassContext value={onPass}>
       <div className="on-cocoa grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-cocoa text-milk">
@@ -174,6 +175,7 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
       <h1 className="text-[clamp(30px,4.6vw,52px)] leading-[1.08]">{step.title}</h1>
       {step.laid && <p className="mt-3 max-w-[36em] text-[24px] leading-snug">{step.laid}</p>}
       <p className="mt-3 max-w-[44em] text-[20px] leading-snug text-cocoa-soft">{step.detail}</p>
+      <Judged step={step} />
       <Mind step={step} />
       {whisks && <WhiskTimer step={step} />}
       {(step.waitMin ?? step.saidMin) && <StepTimer step={step} />}
@@ -202,6 +204,27 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
         </section>
       )}
     </>
+  );
+}
+
+/** What is not in its band here, its figure first. */
+function Judged({ step }: { readonly step: PlanStep }) {
+  const list = useOnPass().judged[sheetStepKey(step.key)] ?? [];
+  if (list.length === 0) return null;
+  return (
+    <ul aria-label="Before this step" className="mt-4 max-w-[44em] text-[20px] leading-snug">
+      {list.map((t) => (
+        <li key={t.key} className={t.out ? 'text-yolk' : 'text-milk'}>
+          {t.big !== null && (
+            <b className="fig mr-2 whitespace-nowrap">
+              <span className="text-[30px] font-[650]">{t.big}</span>
+              {t.small}
+            </b>
+          )}
+          {t.says === '' ? t.of : t.says}
+        </li>
+      ))}
+    </ul>
   );
 }
 
