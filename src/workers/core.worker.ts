@@ -17,7 +17,8 @@ import { newDishCache } from '../core/timetable/dish';
 import { tryMends, type Mend } from '../core/timetable/mends';
 import { tryMerges, type Merge } from '../core/timetable/merges';
 import type { Effort } from '../core/timetable/search';
-import { eveningOdds, type EveningOdds } from '../core/odds/evening';
+import { eveningOdds, EVENINGS, type EveningOdds } from '../core/odds/evening';
+import { straysIn } from '../core/odds/strays';
 import { trySurer, type Surer } from '../core/odds/surer';
 import { planService, type ServiceAnswer, type ServicePlan } from '../core/timetable/service-plan';
 import type { ServiceFacts, SoFar } from '../core/timetable/service-project';
@@ -79,7 +80,7 @@ const service = {
     sheets = new Map(docs);
   },
   plan: (q: ServiceQuestion, effort: Effort): Result<ServiceAnswer> => (kitchen ? planService(factsOf(q, kitchen), dishes, effort) : notThere),
-  odds: (plan: ServicePlan): EveningOdds => eveningOdds(plan),
+  odds: (plan: ServicePlan): EveningOdds => eveningOdds(plan, EVENINGS, straysIn(kitchen?.corrections ?? [])),
   surer: (q: ServiceQuestion): Surer | null => (kitchen ? trySurer(factsOf(q, kitchen), dishes) : null),
   merges: (q: ServiceQuestion): readonly Merge[] => (kitchen ? tryMerges(factsOf(q, kitchen), dishes) : []),
   /** Tries changes that would make a plan possible and tells each that does; ends where `stopTrying` or another question comes. */

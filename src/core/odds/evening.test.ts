@@ -6,7 +6,8 @@ import { newDishCache } from '../timetable/dish';
 import { planService, type PlannedGap, type PlannedTask, type ServicePlan } from '../timetable/service-plan';
 import { EMPTY_SERVICE } from '../timetable/usual';
 import { minuteOf } from '../timetable/zone';
-import { eveningOdds, straysOf } from './evening';
+import { eveningOdds } from './evening';
+import { straysOf } from './strays';
 import { GRACE_MIN, STRAYS, WISHED_CHANCE, type Strays } from './house';
 
 const MANY = 40_000;

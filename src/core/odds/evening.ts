@@ -1,6 +1,7 @@
 import type { PlannedGap, PlannedTask, ServicePlan } from '../timetable/service-plan';
 import { RESOURCE } from '../timetable/service-project';
-import { GRACE_MIN, STRAYS, WISHED_CHANCE, type Strays } from './house';
+import { GRACE_MIN, WISHED_CHANCE, type Strays } from './house';
+import { straysOf } from './strays';
 
 /** What becomes of one serving over many evenings. */
 export interface ServingOdds {
@@ -44,12 +45,6 @@ function numberOf(name: string): number {
 
 /** A standard normal number for an evening and a task (Box and Muller 1958). */
 const normal = (evening: number, name: number): number => Math.sqrt(-2 * Math.log(uniform(evening, name, 0))) * Math.cos(2 * Math.PI * uniform(evening, name, 1));
-
-/** How a task strays: by its kind; what is behind, or has no length, does not. */
-export function straysOf(t: Pick<PlannedTask, 'kind' | 'lanes' | 'done'>): Strays {
-  if (t.done) return { median: 1, sd: 0 };
-  return STRAYS[t.kind === 'hands' && t.lanes.some((l) => l.startsWith(RESOURCE.MIXER)) ? 'whisk' : t.kind];
-}
 
 interface Link {
   readonly from: number;

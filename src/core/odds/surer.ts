@@ -2,7 +2,8 @@ import type { DishCache } from '../timetable/dish';
 import type { Service } from '../timetable/service-schema';
 import { planService, type PlannedTask, type ServicePlan } from '../timetable/service-plan';
 import type { ServiceFacts } from '../timetable/service-project';
-import { eveningOdds, straysOf, type EveningOdds } from './evening';
+import { eveningOdds, EVENINGS, type EveningOdds } from './evening';
+import { straysIn } from './strays';
 import { WISHED_CHANCE } from './house';
 
 /** A task that is planned longer than it takes. */
@@ -43,7 +44,8 @@ export function trySurer(f: ServiceFacts, cache: DishCache, wished = WISHED_CHAN
   let service = f.service;
   let plan = planned(service);
   if (!plan) return null;
-  let odds = eveningOdds(plan);
+  const strays = straysIn(f.kitchen.corrections);
+  let odds = eveningOdds(plan, EVENINGS, strays);
   /** How sure each task has been made, and what helped nothing. */
   const tried = new Map<string, number>();
   const added = new Map<string, Margin>();
@@ -53,13 +55,13 @@ export function trySurer(f: ServiceFacts, cache: DishCache, wished = WISHED_CHAN
     const weak: PlannedTask = plan.tasks.find((t) => t.id === late.weak!.task)!;
     const level = tried.get(weak.id) ?? 0;
     tried.set(weak.id, level + 1);
-    const { median, sd } = straysOf(weak);
+    const { median, sd } = strays(weak);
     const own = weak.end - weak.start - weak.marginMin;
     const most = up(own * (median * Math.exp(SURE[level]! * sd) - 1));
     if (most <= weak.marginMin) continue;
     const next: Service = { ...service, margins: { ...service.margins, [weak.id]: most } };
     const nextPlan = planned(next);
-    const nextOdds = nextPlan && eveningOdds(nextPlan);
+    const nextOdds = nextPlan && eveningOdds(nextPlan, EVENINGS, strays);
     if (!nextPlan || !nextOdds || (nextOdds.servings.find((s) => s.id === late.id)?.inTime ?? 0) <= late.inTime) continue;
     service = next;
     plan = nextPlan;
