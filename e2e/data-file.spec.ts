@@ -80,6 +80,10 @@ test('a copy of the kitchen is made at a touch, opened and counted; the kitchen 
   await copies.getByRole('button', { name: 'Copy it now' }).click();
   await expect(copies.getByRole('status')).toContainText(/It opens, and holds \d+ sheets, \d+ batches and \d+ ingredients/);
   await expect(copies).toContainText('Last good copy');
+  await expect(copies).toContainText(/The disk takes (?:only )?[\d.]+\u00a0[GM]B more/);
+  const health = await page.request.get('/api/health');
+  expect(health.status()).toBe(200);
+  expect(await health.json()).toMatchObject({ dataFile: 'open', lastCopyAt: expect.any(Number) as number, diskFreeBytes: expect.any(Number) as number });
   // What has come since is said before it goes.
   const { doc } = (await (await page.request.get('/api/sheets/bay-leaf-chantilly')).json()) as { doc: Record<string, unknown> };
   const made = await page.request.post('/api/sheets', { data: { doc: { ...doc, name: 'Going-back fool' } } });

@@ -2,13 +2,15 @@
 
 import { useRef, useState } from 'react';
 import type { Copy } from '../../../data/copies';
-import { sizeSays } from './copy-words';
+import { diskSays, sizeSays } from './copy-words';
 import { ClockTime } from '../../../ui/clock-time';
 import { CopyRow } from './copy-row';
 
 interface CopiesProps {
   readonly folder: string;
   readonly first: readonly Copy[];
+  /** What the disk still takes; null where it does not say. */
+  readonly disk: { readonly free: number | null; readonly nearlyFull: boolean };
 }
 
 type State = { readonly kind: 'idle' } | { readonly kind: 'making' } | { readonly kind: 'made'; readonly says: string } | { readonly kind: 'not'; readonly says: string };
@@ -16,7 +18,7 @@ type State = { readonly kind: 'idle' } | { readonly kind: 'making' } | { readonl
 const SHOWN = 8;
 
 /** The kitchen's memory, kept a second time: when the last good copy was made, and one more at a touch. */
-export function Copies({ folder, first }: CopiesProps) {
+export function Copies({ folder, first, disk }: CopiesProps) {
   const [copies, setCopies] = useState(first);
   const [state, setState] = useState<State>({ kind: 'idle' });
   const file = useRef<HTMLInputElement>(null);
@@ -57,6 +59,7 @@ export function Copies({ folder, first }: CopiesProps) {
           'No copy yet: the first is made a minute after the server’s start.'
         )}
       </p>
+      {disk.free !== null && <p className={`text-[15px] ${disk.nearlyFull ? 'font-[600] text-beet' : 'text-ink-soft'}`}>{diskSays(disk.free, disk.nearlyFull)}</p>}
       <div className="mt-3 flex flex-wrap items-center gap-3">
         <button type="button" className="btn" disabled={state.kind === 'making'} onClick={() => void make()}>
           Copy it now

@@ -3,6 +3,12 @@ import type { Differing, SinceCopy } from '../../../data/since-copy';
 
 export const sizeSays = (bytes: number): string => withUnit(plainNumber(bytes / 1_048_576, 1), 'MB');
 
+/** What the disk still takes. @param nearlyFull whether that is too little to go on for long. */
+export function diskSays(bytes: number, nearlyFull: boolean): string {
+  const left = bytes >= 1e9 ? withUnit(plainNumber(bytes / 1e9, bytes >= 1e10 ? 0 : 1), 'GB') : withUnit(plainNumber(bytes / 1e6, 0), 'MB');
+  return nearlyFull ? `The disk takes only ${left} more: make room, or nothing can be written down soon.` : `The disk takes ${left} more.`;
+}
+
 const NOUNS: Readonly<Record<keyof SinceCopy, readonly [one: string, many: string]>> = { batches: ['batch', 'batches'], sheets: ['sheet', 'sheets'], services: ['service', 'services'], ingredients: ['ingredient', 'ingredients'] };
 const NAMED = 3;
 
