@@ -21,6 +21,9 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
   const under = (list: readonly number[]): number[] => list.filter((i) => sameHeading(w.lines[i]!.under, c.section));
   if (c.section !== null && under(left).length > 0) left = under(left);
   else if (c.section !== null && under(wide).length > 0 && top < 3) left = under(wide);
+  // Of several sugars the one that stands in the list with what is named beside it.
+  const beside = left.filter((i) => w.company !== null && w.lines[i]!.under === w.company);
+  if (c.section === null && beside.some(w.fresh)) left = beside;
   if (left.length > 1) {
     const bowl = w.here();
     const mine = bowl && additive ? left.filter((i) => (bowl.heading !== null && w.lines[i]!.under === bowl.heading) || [...bowl.lines].some((j) => w.lines[j]!.block === w.lines[i]!.block)) : [];

@@ -8,14 +8,15 @@ import { leftOvers, without } from './left-over';
 import { linesSaid } from './lines-said';
 import { type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
-import { mentionsIn } from './mentions';
+import { mentionsIn, type Mention } from './mentions';
+import { keyOf } from './words';
 import { apply } from './doing';
 import { pouredOn, POUR_ONTO, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$))/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$))/i;
 /** 'Fold in the cream whipped to soft peaks.' */
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
 /** A bake is no cooler, °C. */
@@ -34,6 +35,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const h = heard(fc, index);
     // The verb is no thing, though 'mix', 'dip' and 'cream' may be.
     const lexical = withLabels(w, mentionsIn(h.c.words, w.lexicon, h.c.at), h.c);
+    w.company = companyOf(w, fc, lexical);
     const meant = meantBy(w, h, lexical, linesSaid(w, h, lexical));
     implied(w, h, meant);
     take(w, h, meant);
@@ -81,6 +83,28 @@ function begin(w: Worktop, fc: FlowClause): void {
   }
   const around = `${fc.before} ${c.text}`;
   if (/\bcookies?\b|\bbiscuits?\b/i.test(around)) w.biscuitWord = /\bcookies?\b/i.test(around) ? 'cookies' : 'biscuits';
+}
+
+/**
+ * The heading that a clause works from, where the method has no headings of its own: the one that it names ('the sugar for the syllabub'), else
+ * the one under which most of what it names stands, of those names that stand under one alone.
+ */
+function companyOf(w: Worktop, fc: FlowClause, lexical: readonly Mention[]): string | null {
+  const headings = [...new Set(w.lines.flatMap((l) => (l.under === null ? [] : [l.under])))];
+  if (headings.length < 2 || fc.section !== null) return null;
+  const said = ` ${keyOf(fc.clause.text)} `;
+  const named = headings.filter((x) => said.includes(` for the ${keyOf(x).replace(/^(?:for )?(?:the )?/, '')} `));
+  if (named.length === 1) return named[0]!;
+  const votes = new Map<string, number>();
+  for (const m of lexical) {
+    if (m.sense.kind !== 'line') continue;
+    const top = Math.max(...m.sense.lines.map((l) => l.strength));
+    const under = new Set(m.sense.lines.filter((l) => l.strength > top - 0.01 && w.fresh(l.line)).map((l) => w.lines[l.line]!.under));
+    const [only] = under;
+    if (under.size === 1 && only) votes.set(only, (votes.get(only) ?? 0) + 1);
+  }
+  const [first, second] = [...votes].sort((a, b) => b[1] - a[1]);
+  return first && first[1] > (second?.[1] ?? 0) ? first[0] : null;
 }
 
 /** No word of it names a line or something made. */
@@ -179,6 +203,8 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
     if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving/i.test(c.text)) return 'hands';
     // 'Heat the milk, pour it on': onto the eggs that wait for it.
     if (POURED_ON.test(said) && items.length === 0 && here?.placed === 'no' && here.heated && bowls.some((b) => b !== here && b.into === null && b.placed === 'no' && b.place === 'mix' && !b.heated && [...b.lines].some((i) => ['yolk', 'egg'].includes(lines[i]!.role ?? '')))) return 'hands';
+    // 'Pour into a shallow tray and cover': it cools there.
+    if (/\binto an? (?:\w+ )?(?:shallow|flat|wide|cold|chilled) (?:\w+ )?(?:tray|dish|container|bowl|tin)\b/i.test(c.text) && here?.heated) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.
     if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(said) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? the (?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;

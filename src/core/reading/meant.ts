@@ -90,6 +90,8 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Na
   const whipped = /whipped/.test(m.phrase) ? w.latest((b) => b.air && w.holds(b, 'cream')) : null;
   if (whipped) return meant.bowl(whipped, m.from, share);
   if (/\b(?:no|without|not|like|as|instead of|than)\s+(?:the |any )?$/i.test(lead) || /\b(?:colou?r|consistency|texture|thickness) of\s*$/i.test(lead)) return;
+  // 'Until it leaves a trail': what it does, no leaf of gelatine.
+  if (/^(?:leaves|leaf)$/.test(m.phrase) && /\b(?:it|which|that|they|whisk|beaters?|mixture|mix|foam)\s+$/i.test(lead)) return;
   const become = next && next.from === m.to && next.sense.kind === 'product' ? becomeOf(w, fc, candidates, next.sense.name) : null;
   if (become) return meant.bowl(become, m.from, share);
   const both = m.phrase === 'egg' ? candidates.filter((l) => l.strength < 1) : [];

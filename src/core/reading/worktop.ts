@@ -110,6 +110,8 @@ export class Worktop {
   /** 'The pan' of a loaf or a pie is what is filled. */
   readonly panIsTin: boolean;
   private learnt: Lexicon | null = null;
+  /** The heading of the list that the clause in hand works from, by what it names; null where it does not say. */
+  company: string | null = null;
   current: number | null = null;
   section: string | null = null;
   /** Something stands in the vessel; it has been chilled there. */
