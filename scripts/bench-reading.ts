@@ -1,4 +1,5 @@
 /** The reader's part of the bench: what it gets right of the recipes beside it, and how long a long recipe takes against reading its lines alone. */
+import { readFileSync } from 'node:fs';
 import { readLine } from '../src/core/measures/line';
 import { readRecipe } from '../src/core/reading/read';
 import { checkRecipe, readCorpus } from '../src/testing/reading-corpus';
@@ -16,6 +17,9 @@ export function reading(row: Row, timed: Timed): void {
     const of = checks.filter((c) => c.category === category);
     row(`reading: ${category}`, `${of.filter((c) => c.holds).length} of ${of.length}`, `${((100 * of.filter((c) => c.holds).length) / of.length).toFixed(1)} %`);
   }
+  const long = readFileSync('src/testing/long-recipe.txt', 'utf8');
+  const one = timed(120, () => readRecipe(long, CONTEXT));
+  row(`reading one recipe of ${long.trim().split('\n').length} rows, p50 p95 (ms here)`, at(one, 0.5).toFixed(1), at(one, 0.95).toFixed(1));
   // Lists and methods of several recipes, one under the other, to sixty rows.
   const rows = corpus.flatMap((r) => r.text.split('\n').filter((t) => t.trim() !== ''));
   const text = (i: number): string => [...rows.slice((7 * i) % 200, ((7 * i) % 200) + ROWS - 1), `Serves ${i + 2}.`].join('\n');

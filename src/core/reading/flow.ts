@@ -165,6 +165,9 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   let work = workOf(c, on);
   if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, w.bowls, w.lines, w.here(), w.panIsTin);
   if (verb === 'pour' && pouredOn(h) && w.here()?.placed === 'no' && w.holds(w.here()!, 'yolk', 'egg', 'chocolate', 'starch', 'gelatin') && items.some((x) => x.kind === 'bowl' && x.bowl !== w.here()!.id && w.bowls[x.bowl]!.heated)) work = 'hands';
+  // 'Pour over the cold jelly': over what stands in the vessel, as its next layer.
+  const [only] = items;
+  if (verb === 'pour' && work === 'hands' && w.built && items.length === 1 && only!.kind === 'bowl' && w.bowls[only!.bowl]!.placed === 'no' && w.here()?.placed !== 'no' && /^pour (?:\w+ly )?(?:on|over)\b/i.test(after)) work = 'fill';
   // 'Dissolve the coffee in hot milk, pour on the chocolate': it melts in what is in hand.
   const wet = w.here();
   if (verb === 'pour' && work === 'fill' && POUR_ONTO.test(after) && wet?.placed === 'no' && !wet.air && w.holds(wet, 'milk', 'cream', 'liquid') && items.length > 0 && items.every((x) => x.kind === 'line' && w.lines[x.line]!.role === 'chocolate')) work = 'hands';
@@ -206,7 +209,7 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
     // 'Pour into a shallow tray and cover': it cools there.
     if (/\binto an? (?:\w+ )?(?:shallow|flat|wide|cold|chilled) (?:\w+ )?(?:tray|dish|container|bowl|tin)\b/i.test(c.text) && here?.heated) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.
-    if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(said) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
+    if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(said) && !/\b(?:cold|cool|cooled)\b/i.test(said) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? the (?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;
     if (/^(?:\w+ly )?(?:pour|tip|scrape) (?:it|them|this|these) back in\b/i.test(said)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(said)) return items.length > 0 && !items.some((x) => x.kind === 'bowl' && bowls[x.bowl] === here) ? 'hands' : work;

@@ -102,16 +102,16 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
 
 /** What is in hand goes into what is named. */
 function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object: string): void {
-  // 'Squeeze and dissolve in the hot custard': the gelatin that is in hand.
+  // 'Squeeze and dissolve in the hot custard', 'squeeze it out and stir it into the warm juice': the gelatin that is in hand.
   const isGel = (b: Bowl): boolean => b.into === null && w.holds(b, 'gelatin') && [...b.lines].every((i) => ['gelatin', 'liquid'].includes(w.lines[i]!.role!)) && !items.some((y) => y.kind === 'bowl' && y.bowl === b.id);
   const ready = [...w.inHand.flatMap((x) => (x.kind === 'bowl' ? [w.bowls[w.root(x.bowl)]!] : [])), ...(w.here() ? [w.here()!] : [])];
-  const gel = /^(?:in|into|through)\b/.test(object) ? (ready.find(isGel) ?? null) : null;
+  const gel = /^(?:in|into|through|(?:it|them|this|these) (?:into|through))\b/.test(object) ? (ready.find(isGel) ?? null) : null;
   if (gel) items.unshift({ kind: 'bowl', bowl: gel.id, at: c.at, share: ALL, named: false });
   // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
   const mine = w.here();
   const isNamed = (): boolean => items.some((x) => x.kind === 'bowl' && x.bowl === mine?.id);
   const goesTo = mine !== null && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
-  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour') && !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
+  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour') && !(c.words[goesTo]!.said === 'over' && verb === 'pour' && mine.placed !== 'no') && !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
   // 'Fold a third into the yolks to loosen, then the rest': of what is in hand.
   const into = mine !== null && !gel && !isNamed() ? c.words.findIndex((x, i) => i > c.at + 1 && i <= c.at + 5 && (x.said === 'into' || x.said === 'through')) : -1;
   if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((x) => SHARE_WORDS.has(x.said))) {

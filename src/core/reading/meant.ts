@@ -90,6 +90,9 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Na
   const whipped = /whipped/.test(m.phrase) ? w.latest((b) => b.air && w.holds(b, 'cream')) : null;
   if (whipped) return meant.bowl(whipped, m.from, share);
   if (/\b(?:no|without|not|like|as|instead of|than)\s+(?:the |any )?$/i.test(lead) || /\b(?:colou?r|consistency|texture|thickness) of\s*$/i.test(lead)) return;
+  // 'The warm juice': what was pressed from the fruit, not the lemon's of the list.
+  const pressed = m.phrase === 'juice' && /\b(?:warm|hot|strained|sieved|pressed)\s+$/i.test(lead) ? w.latest((b) => b.heated && b.placed === 'no' && w.holds(b, 'fruit')) : null;
+  if (pressed) return meant.bowl(pressed, m.from, share);
   // 'Until it leaves a trail': what it does, no leaf of gelatine.
   if (/^(?:leaves|leaf)$/.test(m.phrase) && /\b(?:it|which|that|they|whisk|beaters?|mixture|mix|foam)\s+$/i.test(lead)) return;
   const become = next && next.from === m.to && next.sense.kind === 'product' ? becomeOf(w, fc, candidates, next.sense.name) : null;

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { CONTEXT } from '../../testing/sample';
 import { calledInFull, ingredientOf } from './lines';
@@ -279,6 +280,22 @@ describe('recipes as others write and tell them', () => {
   it('the rest of a cream is another line of it where the first is used up', () => {
     const r = read('Pots\n\n200 g dark chocolate\n400 ml cream\n150 ml cream for the top\n\nMelt the chocolate. Whip the 400 ml cream and fold it in. Spoon into glasses. Chill for 1 hour. Whip the remaining cream and pipe it on top.');
     expect(bowls(r)).toEqual(['chocolate-base: chocolate-dark-64 200', 'whipped-cream: cream-35 404', 'set-filling:  <- chocolate-base, whipped-cream', 'whipped-cream: cream-35 152']);
+  });
+  it('a list under headings and one method without any: each clause works from the list of what it names', () => {
+    const r = read(readFileSync('src/testing/long-recipe.txt', 'utf8'));
+    expect(bowls(r)).toEqual([
+      'whipped-cream: brandy-40 29, cream-48 500, lemon-juice 45, lemon-zest 5, nutmeg-ground 1, sugar-caster 75, wine-sweet 156',
+      'biscuit-layer: egg-whole 200, sugar-caster 120, vanilla-extract 5, wheat-flour 120',
+      'topping: icing-sugar-starch 1',
+      'fruit-base: gelatin-leaf-gold 12, lemon-juice 45, raspberry 600, sugar-caster 100, water 300',
+      'custard: butter-82 30, corn-starch 35, cream-48 250, egg-yolk 102, milk-whole 517, sugar-caster 100, vanilla-pod 3',
+      'topping: sherry-17 60',
+      'topping: almond-flaked 50, amaretti 48, raspberry 200',
+    ]);
+    // The jelly goes over the sponge, the custard over the jelly, the syllabub over both; the custard cools in a tray that is no vessel of the dessert.
+    const placed = r.steps.flatMap((x) => (x.work === 'fill' && x.places.length > 0 ? [x.places.map((id) => r.parts.find((p) => p.id === id)!.kind).join('+')] : []));
+    expect(placed).toEqual(['biscuit-layer', 'biscuit-layer', 'fruit-base', 'custard+fruit-base', 'whipped-cream+custard']);
+    expect(r.steps.find((x) => x.text.includes('shallow tray'))!.work).toBe('hands');
   });
   it('half sentences without a verb: what goes in goes in', () => {
     const syllabub = read(`Syllabub
