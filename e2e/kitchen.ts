@@ -23,7 +23,7 @@ export const test = base.extend({
 export { expect };
 
 /** For what the machine computes for as long as it takes: the page says when it is done, and only a broken one lets this run out. */
-export const PATIENT = { timeout: 40_000 };
+export const PATIENT = { timeout: 90_000 };
 
 /** Text as a reader sees it: plain spaces, no joiners. */
 export const readable = (text: string | null): string => (text ?? '').replace(/[\u00a0\u202f]/g, ' ').replaceAll('\u2060', '').replace(/\s+/g, ' ').trim();
