@@ -167,8 +167,8 @@ test('the larder: found in spite of spelling, entered from a carton, used, sent 
   await alive(page);
   await page.setInputFiles('input[type=file]', { name: 'larder.csv', mimeType: 'text/csv', buffer: Buffer.from(`\uFEFF${csv[0]}\r\n${row}\r\nbroken,Broken,cream,999\r\n`) });
   // What stands in the larder as it is in the file is left; what cannot be read is named.
-  await expect(page.getByRole('status').filter({ hasText: 'rows read' })).toContainText('1 rows read: 0 new, 0 replaced.');
-  await expect(page.getByRole('status').filter({ hasText: 'rows read' })).toContainText('row 3 (broken)');
+  await expect(page.getByRole('status').filter({ hasText: 'row read' })).toContainText('1 row read: 0 new, 0 replaced.');
+  await expect(page.getByRole('status').filter({ hasText: 'row read' })).toContainText('row 3 (broken)');
 });
 
 test('the kitchen’s cups change every sheet; two tabs of the kitchen do not overwrite each other', async ({ page, context }) => {

@@ -27,7 +27,8 @@ describe('what can hurt', () => {
     ['fish gelatin', '5 g fish gelatin powder', /fish/],
     ['hazelnuts by their name', '40 g roasted hazelnuts', /hazelnut/],
     ['almonds by theirs', '40 g ground almonds', /almond/],
-    ['coconut cream and its sulphites', '100 g coconut cream, canned, unsweetened', /milk/],
+    ['coconut cream and its sulphites', '100 g coconut cream, canned, unsweetened', /sulphites/],
+    ['desiccated coconut and its', '40 g desiccated coconut', /sulphites/],
   ])('%s on the label', (_, line, says) => expect(label(line)).toMatch(says));
   it('a dessert in which nothing is known of allergens says that none was entered', () => {
     expect(declarations(of(sheetOf(['100 g water', '20 g caster sugar']))).join('; ')).toBe('Allergens: none entered; check every packet');

@@ -42,13 +42,15 @@ export function takeHold(path: string, now: number): () => void {
   } catch (error) {
     throw new DataFileError(path, 'unwritable', error instanceof Error ? error.message : String(error));
   }
+  const isMine = (): boolean => existsSync(file) && Number(readFileSync(file, 'utf8')) === process.pid;
   const beat = setInterval(() => {
     const at = new Date();
-    if (existsSync(file)) utimesSync(file, at, at);
+    // A machine that slept may find it taken: another's is not kept fresh.
+    if (isMine()) utimesSync(file, at, at);
   }, BEATS_EVERY_MS);
   beat.unref();
   return () => {
     clearInterval(beat);
-    if (existsSync(file) && Number(readFileSync(file, 'utf8')) === process.pid) rmSync(file, { force: true });
+    if (isMine()) rmSync(file, { force: true });
   };
 }

@@ -107,7 +107,7 @@ function ImportFile() {
       const body = (await response.json()) as { added?: number; replaced?: number; edited?: readonly string[]; says?: string };
       if (!response.ok) throw new Error(body.says);
       const kept = (body.edited ?? []).map((name) => `${name} was edited here since the file was taken out: it stays as it is here.`);
-      setSays({ text: `${ingredients.length} rows read: ${body.added} new, ${body.replaced} replaced.${faults.length > 0 ? ` ${faults.length} could not be read:` : ''}`, faults: [...faults.map((f) => f.says), ...kept], wrong: faults.length + kept.length > 0 });
+      setSays({ text: `${ingredients.length} ${ingredients.length === 1 ? 'row' : 'rows'} read: ${body.added} new, ${body.replaced} replaced.${faults.length > 0 ? ` ${faults.length} could not be read:` : ''}`, faults: [...faults.map((f) => f.says), ...kept], wrong: faults.length + kept.length > 0 });
       router.refresh();
     } catch (error) {
       setSays({ text: error instanceof TypeError ? 'The server does not answer; nothing was taken over.' : (error as Error).message, faults: [], wrong: true });

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { KnownScreen } from '../../../entry/entry';
+import { askServer, refusal } from '../../../ui/ask-server';
 import { ClockTime } from '../../../ui/clock-time';
 import { PassphraseForm } from './passphrase-form';
 
@@ -24,15 +25,6 @@ interface Code {
   readonly here: boolean;
 }
 
-/** Asks the server; a refusal is thrown in its words. */
-async function ask<T>(path: string, method: string): Promise<T | null> {
-  const answer = await fetch(path, { method }).catch(() => null);
-  if (!answer) throw new Error('The server does not answer: nothing was changed.');
-  const body = answer.status === 204 ? null : ((await answer.json()) as T & { says?: string });
-  if (!answer.ok) throw new Error(body?.says ?? 'That was refused.');
-  return body;
-}
-
 /** The screens that are in, how another comes in, and the passphrase. */
 export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
   const router = useRouter();
@@ -40,11 +32,11 @@ export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
   const [trouble, setTrouble] = useState('');
   const act = (run: () => Promise<void>) => () => {
     setTrouble('');
-    void run().catch((error: unknown) => setTrouble(error instanceof Error ? error.message : 'That was refused.'));
+    void run().catch((error: unknown) => setTrouble(refusal(error)));
   };
   const putOut = (id: string) =>
     act(async () => {
-      await ask(`/api/entry/screens/${id}`, 'DELETE');
+      await askServer(`/api/entry/screens/${id}`, 'DELETE');
       router.refresh();
     });
   if (!locked) {
@@ -59,7 +51,7 @@ export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
   return (
     <>
       <div className="flex flex-wrap items-center gap-3 pt-5">
-        <button type="button" className="btn btn-act" onClick={act(async () => setCode(await ask<Code>('/api/entry/code', 'POST')))}>
+        <button type="button" className="btn btn-act" onClick={act(async () => setCode(await askServer<Code>('/api/entry/code', 'POST')))}>
           Let a tablet in
         </button>
         {screens.length > 1 && (
@@ -67,7 +59,7 @@ export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
             type="button"
             className="btn"
             onClick={act(async () => {
-              await ask('/api/entry/screens', 'DELETE');
+              await askServer('/api/entry/screens', 'DELETE');
               router.refresh();
             })}
           >
@@ -78,7 +70,7 @@ export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
           type="button"
           className="btn"
           onClick={act(async () => {
-            await ask('/api/entry/leave', 'POST');
+            await askServer('/api/entry/leave', 'POST');
             window.location.reload();
           })}
         >

@@ -1,8 +1,9 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import type { Copy } from '../../../data/copies';
+import type { Copy, Holdings } from '../../../data/copies';
 import { diskSays, sizeSays } from './copy-words';
+import { askServer, refusal } from '../../../ui/ask-server';
 import { ClockTime } from '../../../ui/clock-time';
 import { CopyRow } from './copy-row';
 
@@ -22,30 +23,27 @@ export function Copies({ folder, first, disk }: CopiesProps) {
   const [copies, setCopies] = useState(first);
   const [state, setState] = useState<State>({ kind: 'idle' });
   const file = useRef<HTMLInputElement>(null);
-  const make = async () => {
+  /** Makes a copy in one way or another, and says what came of it. */
+  const making = async (make: () => Promise<string>) => {
     setState({ kind: 'making' });
     try {
-      const answer = await fetch('/api/copies', { method: 'POST' });
-      const said = (await answer.json()) as Copy & { sheets: number; batches: number; ingredients: number; says?: string };
-      if (!answer.ok) throw new Error(said.says);
-      setCopies((await (await fetch('/api/copies')).json()) as readonly Copy[]);
-      setState({ kind: 'made', says: `It opens, and holds ${said.sheets} sheets, ${said.batches} batches and ${said.ingredients} ingredients.` });
+      const says = await make();
+      setCopies(await askServer<readonly Copy[]>('/api/copies', 'GET'));
+      setState({ kind: 'made', says });
     } catch (error) {
-      setState({ kind: 'not', says: error instanceof Error && error.message ? error.message : 'The server does not answer.' });
+      setState({ kind: 'not', says: refusal(error) });
     }
   };
-  const bringIn = async (zip: File) => {
-    setState({ kind: 'making' });
-    try {
-      const answer = await fetch('/api/kitchen/file', { method: 'POST', headers: { 'content-type': 'application/zip' }, body: zip });
-      const said = (await answer.json()) as Copy & { says?: string };
-      if (!answer.ok) throw new Error(said.says);
-      setCopies((await (await fetch('/api/copies')).json()) as readonly Copy[]);
-      setState({ kind: 'made', says: `${zip.name} is the newest copy below: see what differs, and go to it.` });
-    } catch (error) {
-      setState({ kind: 'not', says: error instanceof Error && error.message ? error.message : 'The server does not answer.' });
-    }
-  };
+  const copyNow = () =>
+    making(async () => {
+      const held = await askServer<Holdings>('/api/copies', 'POST');
+      return `It opens, and holds ${held.sheets} sheets, ${held.batches} batches and ${held.ingredients} ingredients.`;
+    });
+  const bringIn = (zip: File) =>
+    making(async () => {
+      await askServer<Copy>('/api/kitchen/file', 'POST', zip);
+      return `${zip.name} is the newest copy below: see what differs, and go to it.`;
+    });
   const last = copies[0];
   return (
     <section aria-label="Copies" className="mt-10 border-t border-steel pt-4">
@@ -61,7 +59,7 @@ export function Copies({ folder, first, disk }: CopiesProps) {
       </p>
       {disk.free !== null && <p className={`text-[15px] ${disk.nearlyFull ? 'font-[600] text-beet' : 'text-ink-soft'}`}>{diskSays(disk.free, disk.nearlyFull)}</p>}
       <div className="mt-3 flex flex-wrap items-center gap-3">
-        <button type="button" className="btn" disabled={state.kind === 'making'} onClick={() => void make()}>
+        <button type="button" className="btn" disabled={state.kind === 'making'} onClick={() => void copyNow()}>
           Copy it now
         </button>
         <a href="/api/kitchen/file" download className="btn">

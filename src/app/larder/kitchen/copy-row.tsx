@@ -3,33 +3,25 @@
 import { useState } from 'react';
 import type { Copy } from '../../../data/copies';
 import type { SinceCopy } from '../../../data/since-copy';
+import { askServer, refusal } from '../../../ui/ask-server';
 import { ClockTime } from '../../../ui/clock-time';
 import { sinceSays, sizeSays } from './copy-words';
 
 type State = { readonly kind: 'closed' } | { readonly kind: 'open'; readonly says: readonly string[] } | { readonly kind: 'going' } | { readonly kind: 'not'; readonly says: string };
 
-/** The answer of the server, or its refusal thrown in its words. */
-async function ask<T>(path: string, method: string): Promise<T> {
-  const answer = await fetch(path, { method }).catch(() => null);
-  if (!answer) throw new Error('The server does not answer: nothing was changed.');
-  const body = (await answer.json()) as T & { says?: string };
-  if (!answer.ok) throw new Error(body.says ?? 'That was refused.');
-  return body;
-}
-
 /** One copy: when, how large, what going back to it would undo, and the going back. */
 export function CopyRow({ copy }: { readonly copy: Copy }) {
   const [state, setState] = useState<State>({ kind: 'closed' });
   const at = `/api/copies/${copy.name}`;
-  const not = (error: unknown) => setState({ kind: 'not', says: error instanceof Error ? error.message : 'That was refused.' });
+  const not = (error: unknown) => setState({ kind: 'not', says: refusal(error) });
   const look = () => {
     if (state.kind === 'open') return setState({ kind: 'closed' });
-    ask<SinceCopy>(`${at}/since`, 'GET').then((since) => setState({ kind: 'open', says: sinceSays(since) }), not);
+    askServer<SinceCopy>(`${at}/since`, 'GET').then((since) => setState({ kind: 'open', says: sinceSays(since) }), not);
   };
   const goBack = () => {
     setState({ kind: 'going' });
     // Every page holds what is no longer so: all is read anew.
-    ask<Copy>(`${at}/go-back`, 'POST').then(() => window.location.reload(), not);
+    askServer<Copy>(`${at}/go-back`, 'POST').then(() => window.location.reload(), not);
   };
   return (
     <li className="border-t border-steel-light py-1">

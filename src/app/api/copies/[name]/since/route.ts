@@ -9,5 +9,11 @@ export const dynamic = 'force-dynamic';
 export async function GET(_request: Request, { params }: { readonly params: Promise<{ name: string }> }): Promise<Response> {
   const copy = copyNamed((await params).name);
   if (!copy) return refuse(404, 'There is no such copy any more.');
-  return withKitchen((db) => NextResponse.json(sinceCopy(db, copy)));
+  return withKitchen((db) => {
+    try {
+      return NextResponse.json(sinceCopy(db, copy));
+    } catch (error) {
+      return refuse(422, `This copy cannot be compared: ${error instanceof Error ? error.message : 'it does not open'}.`);
+    }
+  });
 }
