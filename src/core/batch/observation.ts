@@ -23,7 +23,7 @@ export const OBSERVATION_FORMS: Readonly<Record<'weep' | 'temperature', Observat
 /** Reads the number of an observation; a fault on `value` names what was read and the range. */
 export function readObservation(kind: 'weep' | 'temperature', text: string): Result<number> {
   const form = OBSERVATION_FORMS[kind];
-  const clean = text.trim().replace(/\s*(g|°?\s*c)$/i, '');
+  const clean = text.trim().replace(kind === 'weep' ? /(?<=\d)\s*g$/i : /(?<=\d)\s*°?\s*c$/i, '');
   const negative = /^[-−]/.test(clean);
   const read = readQuantity(clean.replace(/^[-−]\s*/, ''));
   if (!read.ok) return fail('value', read.fault.code, read.fault.says);

@@ -91,7 +91,7 @@ export function Copies({ folder, first, disk }: CopiesProps) {
         ))}
       </ul>
       <p className="mt-3 max-w-[70ch] border-t border-steel-light pt-2 text-[13.5px] text-ink-soft">
-        All of the last day, one a day for a week, one a week for five weeks, one a month for a year, in <span className="break-all">{folder}</span>. Put that folder on another disk. Taken out whole, the kitchen is a zip of open files: tables as lines of JSON, the larder as a table, the photos. With the server stopped, <code>npm run restore -- NAME</code> goes back too.
+        All of the last day, one a day for a week, one a week for five weeks, one a month for a year, in <span className="[overflow-wrap:anywhere]">{folder}</span>. Put that folder on another disk. Taken out whole, the kitchen is a zip of open files: tables as lines of JSON, the larder as a table, the photos. With the server stopped, <code>npm run restore -- NAME</code> goes back too.
       </p>
     </section>
   );

@@ -73,7 +73,7 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
           void send({ kind, value: numbered ? value : '', words: kind === 'slice' ? `${slice}${words.trim() ? `, ${words.trim()}` : ''}` : words });
         }}
       >
-        <label className="text-[13.5px] text-ink-soft">
+        <label className="grid text-[13.5px] text-ink-soft">
           Seen
           <Select value={kind} options={drink ? KINDS.map(([k, name]) => [k, k === 'weep' ? 'clear drink under the curd' : name] as const) : KINDS} onChange={setKind} className="field mt-0.5 flex min-w-[150px]" />
         </label>
@@ -84,7 +84,7 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
           </label>
         )}
         {kind === 'slice' && (
-          <label className="text-[13.5px] text-ink-soft">
+          <label className="grid text-[13.5px] text-ink-soft">
             It
             <Select value={slice} options={SLICE_WORDS.map((w) => [w, w] as const)} onChange={setSlice} className="field mt-0.5 flex min-w-[120px]" />
           </label>

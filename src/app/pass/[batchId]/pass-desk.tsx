@@ -218,6 +218,7 @@ function Judged({ step }: { readonly step: PlanStep }) {
           {t.big !== null && (
             <b className="fig mr-2 whitespace-nowrap">
               <span className="text-[30px] font-[650]">{t.big}</span>
+              {/^\p{L}/u.test(t.small) ? '\u00a0' : ''}
               {t.small}
             </b>
           )}
