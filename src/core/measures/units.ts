@@ -47,7 +47,9 @@ export const UNITS: readonly Unit[] = [
   unit('splash', 'volume', 5, 'splash splashes', 'splash', 'splashes'),
   // A wine glass of the old books is an eighth of a pint (house); a spoonful is a tablespoon.
   unit('wineglass', 'volume', 70, 'wine_glass wine_glasses wineglass wineglassful wine_glassful', 'wine glass', 'wine glasses'),
-  unit('spoonful', 'volume', 15, 'spoonful spoonfuls', 'spoonful', 'spoonfuls'),
+  // A tea cup of the old books is a quarter of their pint (house).
+  unit('teacup', 'volume', 142, 'tea_cup tea_cups tea-cup tea-cups tea-cupful tea-cupfuls teacup teacups teacupful teacupfuls tea_cupful tea_cupfuls', 'tea cup', 'tea cups'),
+  unit('spoonful', 'volume', 15, 'spoonful spoonfuls spoon spoons', 'spoonful', 'spoonfuls'),
   unit('dash', 'volume', 0.6, 'dash dashes', 'dash', 'dashes'),
   unit('drop', 'volume', 0.05, 'drop drops', 'drop', 'drops'),
   unit('pinch', 'mass', 0.3, 'pinch pinches', 'pinch', 'pinches'),

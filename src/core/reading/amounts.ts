@@ -26,7 +26,7 @@ const STOPS = new Set(
   'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first'.split(' '),
 );
 /** What a number counts that is no ingredient. */
-const COUNTS = /^(?:inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
+const COUNTS = /^(?:(?:decent|good|generous|big|proper|nice|fair)\s+(?:slices|portions|helpings)\b(?! of)|inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
 const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |your |this |my |our )?(?:finished |whipped |cold |same )*/i;
 
 /** What is taken of it stands before the number. */
@@ -58,6 +58,12 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     const one = more || IS_MEASURE.test(m[0]);
     const source = one ? `one ${text.slice(said, start + 180)}` : text.slice(start, start + 180);
     const shift = one ? said - 4 : start;
+    const again = restated(text, source, start, out.at(-1));
+    if (again) {
+      out[out.length - 1] = { ...again.said, end: shift + again.length };
+      from.lastIndex = Math.max(shift + again.length, start + 1);
+      continue;
+    }
     const found = amountFrom(source, more) ?? namedBefore(text, source, start);
     if (!found) continue;
     const end = shift + found.length;
@@ -84,9 +90,9 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   const end = amountEnd(source, split.span[1], split.amounts);
   const rest = source.slice(end);
   if (amount.unit === null && COUNTS.test(rest.trimStart().replace(/^-/, ''))) return null;
-  if (/^[\s-]*(?:inch|cm|mm)\b/i.test(rest)) return null;
+  if (/^[\s-]*(?:inch|cm|mm)\b|^\s*[,;]\s*\d/i.test(rest)) return null;
   // 'Four 6-oz cups' hold something; they are nothing to eat.
-  if (/^[\s-]*(?:altogether\b|in (?:all|total)\b|(?:cups|glasses|ramekins|mou?lds|jars|pots|verrines|dishes)\b)/i.test(rest)) return null;
+  if (/^[\s-]*(?:altogether\b|all (?:in|told)\b|in (?:all|total)\b|(?:cups|glasses|ramekins|mou?lds|jars|pots|verrines|dishes)\b)/i.test(rest)) return null;
   const lead = LEAD.exec(rest)!;
   const nameText = rest.slice(lead[0].length);
   const name = nameOf(nameText);
@@ -96,17 +102,45 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   return { said: { name, amount, definite: Boolean(lead[1]), more }, length: end + lead[0].length + nameText.indexOf(name) + name.length };
 }
 
+/** 'A madeira cake, i don't know, 250 grams'; 'some toasted almonds, a handful'. */
+const NAMED_HEDGED = /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into)\s+((?:[\p{L}'’-]+\s+){0,4}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say|(?:oh,? )?i (?:don['’]t know|think|suppose|guess|reckon|use),?|let['’]?s say,?|it['’]?s)\s+$/iu;
+const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),\s+$/iu;
+/** 'Ginger nuts, two packets': the name begins, its amount follows. */
+const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+$/iu;
+const CUT_UP = /\s+(?:in|on|out)$|\s+(?:cut|torn|broken|sliced|chopped|crumbled)(?: up| small| in(?:to)? (?:pieces|cubes|chunks|slices))?$/i;
+
+/** 'A jar of lemon curd, about 320 grams', 'two packets, 400 grams all in': the same again, weighed; null where it is something else. */
+function restated(text: string, source: string, start: number, last: SaidAmount | undefined): { said: SaidAmount; length: number } | null {
+  if (!last || last.amount.unit?.dimension === 'mass' || last.amount.unit?.dimension === 'volume') return null;
+  if (!/^(?:\s+\p{L}+){0,2},?\s*(?:(?:that['’]?s|it['’]?s|about|around|roughly|say|maybe|i think|i (?:don['’]t know))[\s,]+)*$/iu.test(text.slice(last.end, start)) || !/,/.test(text.slice(last.end - 1, start))) return null;
+  const weighed = measuredAlone(source);
+  return weighed && { said: { ...last, amount: weighed.amount, text: `${weighed.amount.text} ${last.name}` }, length: weighed.length };
+}
+
+/** A mass or a volume behind which nothing is named. */
+function measuredAlone(source: string): { amount: WrittenAmount; length: number } | null {
+  const { amounts, span } = splitLine(source);
+  const amount = amounts[0];
+  if (!amount?.quantity.ok || !span || span[0] > 1 || (amount.unit?.dimension !== 'mass' && amount.unit?.dimension !== 'volume')) return null;
+  return NOTHING_MORE.test(source.slice(span[1])) ? { amount, length: span[1] } : null;
+}
+const NOTHING_MORE = /^[\s\u00a0]*(?:(?:all (?:in|told)|in (?:all|total)|altogether)\b\s*)?(?:[.,;)]|$)/i;
+
 /** 'a shop-bought madeira cake, about 250 grams': the name stands before its amount. */
 function namedBefore(text: string, source: string, start: number): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {
-  const before = /(?:^|[\s(])(?:an?|the|some|your|my)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say)\s+$/iu.exec(text.slice(Math.max(0, start - 80), start));
+  const lead = text.slice(Math.max(0, start - 90), start);
+  const before = NAMED_HEDGED.exec(lead) ?? (IS_MEASURE.test(splitLine(source).amounts[0]?.unit?.one ?? '') ? NAMED_SOME.exec(lead) : null);
   const split = splitLine(source);
   const amount = split.amounts[0];
   // 'Whip the other 300 ml': of what was named before.
   if (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && /\b(?:the|that) (?:other|remaining)\s+$/i.test(text.slice(Math.max(0, start - 20), start))) return { said: { name: 'more', amount, definite: false, more: true }, length: split.span[1] };
   const toTaste = /(?:^|[\s,(])(?:and |with )?([\p{L}]+(?: [\p{L}]+)?) to (?:your |the )?taste,? (?:about|say|perhaps)\s+$/iu.exec(text.slice(Math.max(0, start - 60), start));
   if (toTaste && amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1) return { said: { name: toTaste[1]!, amount, definite: false, more: false }, length: split.span[1] };
-  if (!before || !amount?.quantity.ok || !split.span || split.span[0] > 1 || (amount.unit?.dimension !== 'mass' && amount.unit?.dimension !== 'volume') || !/^[\s\u00a0]*(?:[.,;)]|$)/.test(source.slice(split.span[1]))) return null;
-  return { said: { name: before[1]!, amount, definite: false, more: false }, length: split.span[1] };
+  const opening = before ?? (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && NOTHING_MORE.test(source.slice(split.span[1])) ? NAMED_FIRST.exec(text.slice(0, start)) : null);
+  if (opening && !before) return { said: { name: opening[1]!, amount: amount!, definite: false, more: false }, length: split.span![1] };
+  const weighed = before && measuredAlone(source);
+  if (!weighed) return null;
+  return { said: { name: before[1]!.replace(CUT_UP, ''), amount: weighed.amount, definite: false, more: false }, length: weighed.length };
 }
 
 /** The end of all that is the amount, a weight in brackets included. */

@@ -26,7 +26,9 @@ export function sentencesOf(paragraph: string): readonly string[] {
     if (m[0].startsWith('.')) {
       const before = paragraph.slice(Math.max(from, m.index - 8), m.index);
       const after = /^\s*(\S)/.exec(paragraph.slice(end, end + 6))?.[1] ?? '';
-      if (ABBREVIATED.test(before) && !/[\p{Lu}]/u.test(after)) continue;
+      // 'Fridge 6 hr min.' ends; '5 min. more' goes on.
+      const least = /\p{L}\s+(?:min|max)$/iu.test(before);
+      if (ABBREVIATED.test(before) && !least && !/[\p{Lu}]/u.test(after)) continue;
       if (after !== '' && /\p{Ll}/u.test(after) && !small) continue;
     }
     if (/^\s[–—-]/.test(m[0]) && !startsAction(wordsOf(paragraph.slice(end, end + 60)))) continue;
@@ -70,7 +72,7 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       if (said === 'cream' && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
       if (said === 'cream' && (strict ? !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next) : /^[:–—,-]$/.test(next))) return -1;
-      if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(i > from && words[i - 1]!.said === 'then' && /^\p{L}/u.test(next) && !verbNamed(next)) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;
+      if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(i > from && words[i - 1]!.said === 'then' && /^\p{L}/u.test(next) && !/^(?:and|or|&)$/.test(next) && !verbNamed(next)) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|that|these|those|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;
       if (followed || !strict) return i;
       // 'cool completely', 'cream butter and sugar', 'layer biscuits': followed by a plain noun it is a verb at the start of a sentence only.
       return -1;
@@ -88,6 +90,9 @@ const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'pee
 
 const startsAction = (words: readonly Word[]): boolean => verbAt(words, 0, true) >= 0;
 
+/** 'You want 200 g of biscuits': a list, told. */
+const NEEDED = /^(?:ok(?:ay)? |so |now |well |then |,)*(?:you|we|i)(?:['’]ll| will)? (?:want|need)\b/i;
+
 const UNTIL = new Set(['until', 'if', 'unless', 'so', 'while', 'as', 'because', 'when', 'once', 'which', 'that', 'who', 'before', 'after', 'where', 'what', 'how', 'since', 'though', 'although', 'whenever', 'than']);
 
 /**
@@ -103,7 +108,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
   const lead = /^(?:to (?:serve|finish|assemble|make|build|decorate|garnish)|for serving)\s*[:,–—]/i.test(sentence);
   // 'Before serving whip the cream and pipe it on': the condition has no comma behind it.
   const bare = leading && !words.slice(0, 9).some((w) => w.said === ',' || w.said === ':') && laterVerb(words, 1) > 0;
-  let started = bare || (verbAt(words, 0, false) >= 0 && !leading && !lead);
+  let started = bare || NEEDED.test(sentence) || (verbAt(words, 0, false) >= 0 && !leading && !lead);
   for (let i = 0; i < words.length; i++) {
     const { said, word } = words[i]!;
     if (said === '(' || said === '[') depth++;
@@ -123,6 +128,10 @@ export function clausesOf(sentence: string): readonly Clause[] {
       if (STATES.has(verb.base) && !/^(?:the|it|them|in|into|for|with|over|aside)$/.test(next)) at = -1;
     }
     if (at < 0) at = subjectVerb(words, i + 1);
+    // 'I put the berries in, and it goes over the sponge'.
+    if (at < 0 && GOES_OVER.test(words.slice(i + 1, i + 4).map((w) => w.said).join(' '))) at = i + 1;
+    // '400 ml of cream, whipped soft, on top, and some almonds'.
+    if (at < 0 && comma && !until && words[i + 1]?.said === 'on' && words[i + 2]?.said === 'top' && /^[,.;]?$/.test(words[i + 3]?.said ?? '') && WHIPPED.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
     // 'level it, overnight in the fridge', 'press it into the tin, fridge.'
     if (at < 0 && comma && coldAlone(words, i + 1) && /\b(?:fridge|freezer)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0 && timesIn(sentence.slice(cuts.at(-1)!, words[i]!.start)).length > 0) at = i + 1;
     if (at < 0 && comma && !until && coldAlone(words, i + 1) && !/\b(?:chill|fridge|refrigerat\w*|freez\w*|hours?|overnight)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
@@ -149,7 +158,7 @@ const coldAlone = (words: readonly Word[], from: number): boolean => words[from]
 /** 'For the mirror warm the purée': the verb behind what it is for; −1 where none follows at once. */
 function forWhat(words: readonly Word[]): number {
   if (!/^(?:the|your|a|each)$/.test(words[1]?.said ?? '')) return -1;
-  return words.slice(0, 6).findIndex((w, i) => i > 2 && verbNamed(w.said) !== null && /^(?:the|a|an|all|both|some|half|\d.*)$/.test(words[i + 1]?.said ?? '') && words.slice(2, i).every((x) => /^\p{L}/u.test(x.said)));
+  return words.slice(0, 6).findIndex((w, i) => i > 2 && verbNamed(w.said) !== null && (/^(?:the|a|an|all|both|some|half|\d.*)$/.test(words[i + 1]?.said ?? '') || ((!verbNamed(w.said)!.weak || /^(?:,|and|&)$/.test(words[i + 2]?.said ?? '')) && !NOUNS_TOO.has(w.said) && /^\p{L}/u.test(words[i + 1]?.said ?? '') && !/^(?:of|and|or|is|are|with)$/.test(words[i + 1]?.said ?? ''))) && words.slice(2, i).every((x) => /^\p{L}/u.test(x.said)));
 }
 
 /** 'and when it is cold pour it over': the verb behind a condition without a comma; −1 where none follows soon. */
@@ -188,9 +197,16 @@ export function clauseOf(text: string): Clause {
   if (at >= 0) return { text, verb: verbNamed(words[at]!.said), words, at };
   const form = words.findIndex((w, i) => i >= main && verbOfForm(w.said) !== null && !/^(?:the|a|an|of|and|my|your)$/.test(words[i - 1]?.said ?? 'x') && /ed$|en$|ing$|left|put|cut|made/.test(w.said) && PASSIVE.test(words.slice(Math.max(0, i - 3), i).map((x) => x.said).join(' ')));
   if (form >= 0) return { text, verb: verbOfForm(words[form]!.said), words, at: form };
+  // 'Cream, whipped soft with a spoon of sugar': what is done to it stands behind it.
+  const whipped = words.findIndex((w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|beaten)$/.test(w.said) && /^(?:soft|stiff|firm|softly|lightly|to|until|till|with)$/.test(words[i + 1]?.said ?? ''));
+  if (whipped >= 0 && WHIPPED.test(text)) return { text, verb: verbOfForm(words[whipped]!.said), words, at: whipped };
   return { text, verb: null, words, at: -1 };
 }
 
+/** What was just made is laid on something. */
+export const GOES_OVER = /^(?:on top(?= ?,)|(?:it|that|this|they|all that) goes? (?:over|on|onto)\b)/;
+/** An amount of cream, and how it is whipped. */
+const WHIPPED = /\bcream\b[^.;]{0,20},\s*(?:whipped|beaten)\b/i;
 const AFTER_MODAL = /^(?:to|should|must|will|would|could|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;
 const PASSIVE = /\b(?:is|are|be|been|being|was|were|get|gets|keep|go|goes|by|i've|have|has|had)\b/;
 

@@ -11,6 +11,16 @@ const GAS = /\bgas(?:[\s\u00a0]mark)?[\s\u00a0]?(\d{1,2}|½|1\/2|¼|1\/4)/i;
 const WORD = /\boven|\bbak(?:e|ing)|\bpreheat|\broast|\bfan\b|\btoast|\bdry\b/i;
 const OF_OVEN_FROM = 90;
 
+/** 'Oven to 150', 'turn it down to 120', 'at 350 for 10 minutes': degrees of an oven that are not said to be any. */
+const BARE = /\b(?:to|at|on)[\s\u00a0]+(\d{3})(?![\s\u00a0]?(?:g|grams?|ml|mm|mils?|min|[.,]?\d))\b/i;
+
+/** °C of an oven whose degrees stand alone: 100 to 260 are °C, more is °F, and so are 200 and more where the recipe speaks so. @returns null where none stand. */
+export function bareOvenC(text: string, fahrenheit: boolean): number | null {
+  const n = Number(BARE.exec(text)?.[1] ?? NaN);
+  if (!(n >= OF_OVEN_FROM && n <= 550)) return null;
+  return n > 260 || (fahrenheit && n >= 200) ? Math.round(((n - 32) * 50) / 9) / 10 : n;
+}
+
 /** °C of a gas mark. Source: the usual British conversion table. */
 const gasC = (mark: string): number => (/½|1\/2/.test(mark) ? 130 : /¼|1\/4/.test(mark) ? 110 : 121 + 14 * Number(mark));
 

@@ -6,10 +6,12 @@ import { FRACTIONS } from './meant';
 import { mix, POURED_ON, touch } from './mixing';
 import { ALL, type FlowStep, type Heard, type Item, type Job, type Worktop } from './worktop';
 
-const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check get grab take prepare pick use want need have shave snap trim'.split(' '));
+const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check blitz whizz whiz pulse process grind get grab take prepare pick use want need have shave snap trim'.split(' '));
 /** 'Set aside 1 cup of it'. */
 const OF_IT = /\b(?:aside|reserve|keep(?: back)?|save|hold back|take out|scoop out)\s+(?:about |roughly )?(.{1,24}?) of (?:it|this|that|them)\b/i;
 const KEEPS = /\b(?:reserve|set aside|keep(?! (?:going|beating|whisking|whipping|stirring|mixing|folding|on|at|an|the mixer|the heat|it moving|it cold))|save|put aside|hold back|scoop out|take out|lift out|set .{0,30} aside)\b/i;
+/** 'Save 1 cup for the top'. */
+const BARE_KEPT = /\b(?:aside|reserve|keep(?: back)?|save(?: out)?|hold back|take out|scoop out)\s+(?:about |roughly )?((?:\d[\d/.]*|[½¼¾⅓⅔]|an?|one|half an?|two|three)\s?(?:cups?|ml|g|oz|tbsp|tablespoons|spoonfuls|spoons)?)(?=\s*(?:for\b|to\b|[.,;]|$))/i;
 /** What is kept back where no share is said (house). */
 const KEPT_SHARE = 0.2;
 
@@ -17,7 +19,7 @@ const KEPT_SHARE = 0.2;
 export function apply(w: Worktop, step: FlowStep, at: number, items: readonly Item[], h: Heard, destAt: number): void {
   const job: Job = { step, at, h, items, destAt, lines: items.filter((x) => x.kind === 'line'), bowls: items.flatMap((x) => (x.kind === 'bowl' ? [{ ...x, b: w.bowls[w.root(x.bowl)]! }] : [])) };
   const { work } = step;
-  const ofIt = OF_IT.exec(h.c.text)?.[1] ?? '';
+  const ofIt = OF_IT.exec(h.c.text)?.[1] ?? (items.length === 0 && KEEPS.test(h.c.text) ? (BARE_KEPT.exec(h.c.text)?.[1] ?? '') : '');
   if (work === 'serve' && BESIDE.test(h.c.text)) besides(job);
   if (work === 'serve' || (items.length === 0 && ofIt === '' && ((work === 'hands' && !POURED_ON.test(h.after)) || work === 'finish'))) return nothingNew(w, job);
   if (keepsBack(w, job, ofIt)) return;

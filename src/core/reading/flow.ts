@@ -2,7 +2,7 @@ import type { Role } from '../larder/role';
 import type { StepWork } from '../document/kinds';
 import { type Bowl } from './bowls';
 import { type Clause } from './clauses';
-import { temperaturesIn, type SaidTemperature } from './degrees';
+import { bareOvenC, temperaturesIn, type SaidTemperature } from './degrees';
 import { implied } from './implied';
 import { leftOvers, without } from './left-over';
 import { linesSaid } from './lines-said';
@@ -16,12 +16,13 @@ import { sameHeading } from './rows';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some)\b)|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$))/i;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip) (?:[\w'-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$))/iu;
 /** 'Fold in the cream whipped to soft peaks.' */
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
 /** A bake is no cooler, °C. */
 const OVEN_FROM_C = 90;
 const HOT_MILK = /\b(?:hot|boiling|scalded|steaming|warm) (?:\w+ )?(?:milk|cream|infusion)\b/i;
+const SMALL = /^(?:blitz|whizz?|pulse|process|grind|blend)$/;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
 const NEEDS = /^(?:so |now |well |for this |for it )*,?\s*(?:you(?:['’]ll| will)?|we(?:['’]ll| will)?|i) (?:want|need|require)\b(?! (?:it |them |this )?to\b)/i;
 const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) )?(?:whipped|beaten)\b/i;
@@ -45,6 +46,9 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   return w.gone.size === 0 ? { lines: w.lines, bowls: w.bowls, steps: w.steps, stepOf: w.stepOf, doubts: w.doubts } : without(w, w.gone);
 }
 
+/** Of a bowl that no step has made. */
+const NOT_YET = -1;
+
 /** 'Cream, whipped' in a list: it is whipped before it goes anywhere. */
 function whippedInTheList(w: Worktop): void {
   w.lines.forEach((l, i) => {
@@ -52,6 +56,7 @@ function whippedInTheList(w: Worktop): void {
     const b = w.make(l.under);
     b.air = true;
     b.stage = stageIn(l.written);
+    b.lastStep = NOT_YET;
     w.addLineTo(i, b);
   });
 }
@@ -128,11 +133,16 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   const said = temperaturesIn(c.text, w.fahrenheit)[0] ?? null;
   // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
   const inOven = work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|lower|decrease|increase|raise|set)$/.test(verb));
-  const temperature: SaidTemperature | null = said && inOven && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
+  const bare = said === null && inOven ? bareOvenC(c.text, w.fahrenheit) : null;
+  const temperature: SaidTemperature | null = bare !== null ? { c: bare, of: 'oven', start: 0, end: 0 } : said && inOven && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
   const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, when: fc.when, start: fc.start, end: fc.end };
   const at = w.steps.length;
   w.steps.push(step);
-  if (listed) return;
+  if (listed) {
+    // 'You want 200 g of biscuits and 90 g of butter, mix that.'
+    w.inHand = items;
+    return;
+  }
   for (const i of also) {
     step.lines.add(i);
     w.stepOf[i] ??= at;
@@ -161,8 +171,10 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([w.lines[x.line]!.role]), bowl: null } : { roles: null, bowl: w.bowls[x.bowl]! }));
   const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? w.here() : null;
   const has = (...roles: Role[]): boolean => involved.some((x) => (x.bowl ? w.holds(x.bowl, ...roles) : roles.some((r) => x.roles!.has(r)))) || (target !== null && w.holds(target, ...roles));
-  const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), chocolate: has('chocolate'), built: w.built, chilled: w.chilled, baking: w.steps.at(-1)?.machine === 'oven', late: BEFORE_SERVING.test(around) };
+  const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), setter: has('setter'), chocolate: has('chocolate'), built: w.built, chilled: w.chilled, baking: w.steps.at(-1)?.machine === 'oven', late: BEFORE_SERVING.test(around) };
   let work = workOf(c, on);
+  // 'Blitz the biscuits': they are only made small.
+  if (work === 'beat' && SMALL.test(verb) && items.length > 0 && items.every((x) => x.kind === 'line' && ['biscuit', 'nut'].includes(w.lines[x.line]!.role ?? ''))) work = 'hands';
   if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, w.bowls, w.lines, w.here(), w.panIsTin);
   if (verb === 'pour' && pouredOn(h) && w.here()?.placed === 'no' && w.holds(w.here()!, 'yolk', 'egg', 'chocolate', 'starch', 'gelatin') && items.some((x) => x.kind === 'bowl' && x.bowl !== w.here()!.id && w.bowls[x.bowl]!.heated)) work = 'hands';
   // 'Pour over the cold jelly': over what stands in the vessel, as its next layer.
@@ -173,6 +185,10 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if (verb === 'pour' && work === 'fill' && POUR_ONTO.test(after) && wet?.placed === 'no' && !wet.air && w.holds(wet, 'milk', 'cream', 'liquid') && items.length > 0 && items.every((x) => x.kind === 'line' && w.lines[x.line]!.role === 'chocolate')) work = 'hands';
   // Cream that stands is only brought together with another bowl, whatever word is used for it: whisked on, cream turns to butter.
   if ((work === 'whisk' || work === 'beat') && involved.filter((x) => x.bowl).length > 1 && involved.some((x) => x.bowl?.air && w.holds(x.bowl, 'cream'))) work = 'fold';
+  // 'Loosen the cheese with a bit of the foam, then all of it.'
+  if (work === 'beat' && verb === 'loosen' && involved.some((x) => x.bowl?.air) && /\bthen\b/i.test(c.text)) work = 'fold';
+  // 'Line a tin': with nothing of the dessert.
+  if (verb === 'line' && work === 'fill' && items.length === 0 && !w.inHand.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit') && w.steps.at(-1)?.work !== 'soak') work = 'hands';
   // Covered with something of the dessert, it is a layer of it; water and milk only cover.
   if (verb === 'cover' && work === 'hands' && items.length > 0 && /^cover\b[^.;]*\bwith\b/i.test(after) && items.every((x) => x.kind === 'bowl' || !['liquid', 'milk', 'drink'].includes(w.lines[x.line]!.role!))) work = 'fill';
   // Added while the machine runs, it is whisked.

@@ -3,13 +3,18 @@ import type { Bowl } from './bowls';
 import { BARE_POUR } from './mixing';
 import { FRACTIONS, type Meant } from './meant';
 import { sameHeading } from './rows';
-import { ALL, DEST, type Heard, type Item, type Worktop } from './worktop';
+import { ALL, DEST, type Heard, type Item, type Share, type Worktop } from './worktop';
 
-const EVERYTHING = /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ ingredients|ingredients together|all of it together|everything but)\b/i;
+const EVERYTHING = /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ (?:ingredients|stuff|things|bits)|ingredients together|all of it together|everything but)\b/i;
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
 const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds'.split(' '));
+
+/** 'Nearly all of it', 'most of them'. */
+const MOST_OF = /^\w+ ((?:(?:nearly|almost) all|most|half|two thirds|three quarters)) of (?:it|them|this|that)\b/i;
+/** Of what is put in nearly all (house). */
+const NEARLY_ALL = 0.9;
 
 /** A verb that says nothing of what it works on. */
 const NO_OBJECT = /^(?:whip|whisk|beat|mix|combine|stir|blend)(?: (?:well|together|up|all|\w+ly))*(?:,? (?:until|till|to|for|on|by|with an?)\b[^;]*)?[.,;]?$/i;
@@ -25,8 +30,11 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   wholeList(w, h, meant);
   withTheRest(w, h, meant);
   if (items.length === 0) unsaid(w, h, meant);
-  const object = c.words.slice(c.at + 1, c.at + 3).map((x) => x.said).join(' ');
-  if (c.at >= 0 && w.inHand.length > 0) madeReady(w, h, meant, object);
+  // 'Fold nearly all of it through': of what is in hand.
+  const most = MOST_OF.exec(h.after)?.[1];
+  const share: Share = most === undefined ? ALL : { kind: 'part', share: FRACTIONS.find(([x]) => x.test(most))?.[1] ?? NEARLY_ALL, said: most };
+  const object = most === undefined ? c.words.slice(c.at + 1, c.at + 3).map((x) => x.said).join(' ') : 'it';
+  if (c.at >= 0 && w.inHand.length > 0) madeReady(w, h, meant, object, share);
   if (c.at >= 0 && items.length > 0) goesSomewhere(w, h, meant, object);
 }
 
@@ -34,7 +42,7 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
 function wholeList(w: Worktop, { c, fc, after }: Heard, meant: Meant): void {
   if (!EVERYTHING.test(c.text) && !(ALL_OF_IT.test(after) && meant.items.length === 0 && w.bowls.every((b) => b.lines.size === 0))) return;
   const heading = fc.section;
-  const word = /\b(?:the )?(\w+) ingredients/i.exec(c.text)?.[1] ?? '';
+  const word = /\b(?:the )?(\w+) (?:ingredients|stuff|things|bits)\b/i.exec(c.text)?.[1] ?? '';
   const named = w.lines.filter((l) => l.under !== null && sameHeading(l.under, word)).length > 0 ? word : heading;
   const open = w.lines.map((_, i) => i).filter((i) => w.fresh(i) && (named === null || sameHeading(w.lines[i]!.under, named)));
   const dry = /\bdry\b/i.test(word) ? open.filter((i) => ['sugar', 'starch', 'salt', 'cocoa', 'flavour', 'nut'].includes(w.lines[i]!.role!)) : open;
@@ -68,7 +76,7 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
     for (const i of open) if (w.lines[i]!.under === w.lines[open[0]!]!.under) meant.line(i, c.words.length);
   }
   // A list stands with its step: 'Fold in.' below '250 g mango'.
-  if (meant.items.length === 0 && w.hasList && c.at >= 0 && w.steps.at(-1)?.start !== fc.start && /^(?:fold|stir|mix|beat|whisk|whip|add|combine|melt|heat|boil|blend|warm)$/.test(verb)) {
+  if (meant.items.length === 0 && w.hasList && c.at >= 0 && !/\bovens?\b/i.test(c.text) && w.steps.at(-1)?.start !== fc.start && /^(?:fold|stir|mix|beat|whisk|whip|add|combine|melt|heat|boil|blend|warm)$/.test(verb)) {
     const above = w.lines.map((_, i) => i).filter((i) => i < w.listed.length && w.fresh(i) && w.lines[i]!.start < fc.start && w.lines[i]!.start > (w.steps.at(-1)?.start ?? Infinity));
     for (const i of above) meant.line(i, c.words.length);
   }
@@ -82,12 +90,12 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
 }
 
 /** 'Take the cheese and stir it with the sugar', 'mix both': what was made ready before. */
-function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant, object: string): void {
+function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant, object: string, share: Share): void {
   const { items } = meant;
   const open = w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : w.bowls[x.bowl]!.into === null));
   const others = open.filter((x) => x.kind === 'bowl' && x.bowl !== w.here()?.id);
   const lines = open.filter((x) => x.kind === 'line');
-  const take = (ready: readonly Item[]): void => ready.forEach((x) => meant.push({ ...x, at: c.at, share: ALL }));
+  const take = (ready: readonly Item[]): void => ready.forEach((x) => (x.kind === 'line' ? meant.some(x.line, c.at, share) : meant.push({ ...x, at: c.at, share })));
   if (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss)(?: well| together)?[,.;]?$/i.test(after.trim())) take(open);
   else if (/^(?:it|them|this) in$/.test(object) && others.length > 0) take(others);
   else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) take(open);
@@ -97,7 +105,7 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   // 'Smash the crackers, stir in the butter': into what was made ready, where no bowl is in hand.
   else if (additive && w.here() === null && items.length > 0 && lines.length > 0) take(lines);
   else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) take(lines);
-  else if (/^(?:it|them|this|these)\b/.test(object) && !(verb === 'fold' && w.here()?.air) && lines.length > 0) take(lines);
+  else if (/^(?:it|them|this|these|that|those)\b/.test(object) && !(verb === 'fold' && w.here()?.air && share.kind === 'all') && lines.length > 0) take(lines);
 }
 
 /** What is in hand goes into what is named. */
@@ -113,9 +121,9 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
   const goesTo = mine !== null && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
   if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour') && !(c.words[goesTo]!.said === 'over' && verb === 'pour' && mine.placed !== 'no') && !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
   // 'Fold a third into the yolks to loosen, then the rest': of what is in hand.
-  const into = mine !== null && !gel && !isNamed() ? c.words.findIndex((x, i) => i > c.at + 1 && i <= c.at + 5 && (x.said === 'into' || x.said === 'through')) : -1;
-  if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((x) => SHARE_WORDS.has(x.said))) {
-    const said = c.words.slice(c.at + 1, into).map((x) => x.said).join(' ');
+  const into = mine !== null && !gel && !isNamed() ? c.words.findIndex((x, i) => i > c.at + 1 && i <= c.at + 7 && (x.said === 'into' || x.said === 'through' || (verb === 'pour' && mine.placed === 'no' && /^(?:over|onto|on)$/.test(x.said)))) : -1;
+  if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((x) => SHARE_WORDS.has(x.said) || /^[\d/½⅓⅔¼¾]+$/.test(x.said))) {
+    const said = c.text.slice(c.words[c.at]!.end, c.words[into]!.start).trim();
     const share = /\b(?:rest|remainder|remaining)\b/i.test(c.text.slice(c.words[into]!.end)) ? undefined : FRACTIONS.find(([x]) => x.test(said))?.[1];
     items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: share === undefined ? ALL : { kind: 'part', share, said }, named: false });
   }

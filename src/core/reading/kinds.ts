@@ -51,7 +51,7 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   if (has('cream') && b.heated && !b.air && grams('cream') > grams('fruit') + grams('sour')) return 'set-filling';
   // Fruit tossed in sugar and piled on at the end.
   if (has('fruit') && b.placed === 'late' && !b.heated && !b.sieved && !has('gelatin', 'setter')) return 'topping';
-  if (has('fruit') && (b.heated || b.sieved || has('gelatin') || grams('sugar') > 0)) return 'fruit-base';
+  if (has('fruit') && (b.heated || b.sieved || has('gelatin', 'setter') || grams('sugar') > 0)) return 'fruit-base';
   if (has('fruit')) return b.placed === 'no' ? 'fruit-base' : 'topping';
   if (has('cream') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
   // A pudding that some whipped topping lightens.

@@ -1,5 +1,9 @@
 import type { Bowl } from './bowls';
+import { GOES_OVER } from './clauses';
 import { ALL, type FlowStep, type Job, type Worktop } from './worktop';
+
+/** Behind all that a clause names. */
+const LAST = 1e6;
 
 /** Pressed into a tin; not film that is pressed onto a custard. */
 export const pressesIn = (verb: string, after: string): boolean => (verb === 'press' || /\b(?:press|squash|tamp)/i.test(after)) && !/\b(?:press|squash|tamp)\w*\b[^.;]{0,30}\b(?:film|wrap|cling|clingfilm|paper|parchment|lid)\b/i.test(after);
@@ -70,8 +74,11 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   // 'With two thirds of it and half a pound of raspberries': it is what was whipped last.
   // 'Whip the cream and fill the nests': what is baked or lies there already is filled with what is in hand.
   const receives = lines.length === 0 && bowls.length > 0 && bowls.every(({ b }) => b.placed !== 'no' || b.baked) && /^(?:fill|top|cover|sandwich|crown|ice|frost)$/.test(step.verb);
+  // 'And it goes over the sponge': what was just made.
+  const goes = GOES_OVER.test(fc.clause.text.replace(/^(?:and|then|so) /i, '').toLowerCase()) ? w.here() : null;
   const it = receives || (lines.length > 0 && bowls.length === 0 && /\b(?:of|with) (?:it|them)\b/i.test(fc.clause.text)) ? w.here() : null;
-  const laid = it?.air && it.place === 'mix' && it.placed === 'no' ? [...bowls, { b: it, at: 0, share: ALL }] : bowls;
+  const ready = it?.air && it.place === 'mix' && it.placed === 'no' ? [...bowls, { b: it, at: 0, share: ALL }] : bowls;
+  const laid = goes && goes.placed === 'no' && !ready.some((x) => x.b === goes) ? [...ready, { b: goes, at: LAST, share: ALL }] : ready;
   for (const { b } of laid) {
     b.placed = b.placed === 'built' && !late ? 'built' : late && b.placed === 'no' ? 'late' : b.placed === 'no' ? 'built' : b.placed;
     b.lastStep = at;

@@ -1,6 +1,6 @@
 import { splitLine } from '../measures/line';
 import { amountsIn, type SaidAmount } from './amounts';
-import { calledInFull, draftLine, ingredientOf, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
+import { calledInFull, draftLine, ingredientOf, linesOfRow, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import type { Mention } from './mentions';
 import { choose } from './choose';
 import { SORTS } from './sorts';
@@ -41,7 +41,7 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
       }
     }
     if (VAGUE.test(said.amount.text) && (named || product)) continue;
-    if (product && !named && (said.definite || ingredientOf(said.text, w.context).confidence < SURE_FROM)) continue;
+    if (product?.sense.kind === 'product' && !named && (said.definite || (w.hasList && keyOf(said.name) === product.sense.name) || ingredientOf(said.text, w.context).confidence < SURE_FROM)) continue;
     if (w.hasList && !isNew(said, w.context)) continue;
     const many = w.lines.length;
     const line = newLineAt(w, said, fc, 1000 + h.index, said.more && said.definite && named?.sense.kind === 'line' ? named.sense.lines[0]!.line : null);
@@ -62,13 +62,18 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   // 'Another 100 g of the biscuits': of those that were named.
   const more = of === null ? '' : splitLine(w.lines[of]!.text).name;
   const apart = !said.text.includes(said.name);
-  const words = again !== '' || apart || more !== '' ? `${said.amount.text} ${again || more || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
+  const words = again !== '' || apart || more !== '' ? `${said.amount.text.replace(/\.$/, '')} ${again || more || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
   const place = { under: null, block, start: c.start, end: c.end };
   const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
   if (both) {
     for (const taken of ['juice', 'zest']) {
       w.addLine({ ...draftLine(`${taken} of ${both[1]!}`, place, w.context), written: said.text });
     }
+    return w.lines.length - 1;
+  }
+  const fruit = w.apart.zest && w.apart.juice ? linesOfRow(words, place, w.context, w.apart) : [];
+  if (fruit.length > 1) {
+    for (const l of fruit) w.addLine({ ...l, written: said.text });
     return w.lines.length - 1;
   }
   const line = draftLine(words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one'), place, w.context);
@@ -99,7 +104,7 @@ export function gramsOfSaid(w: Worktop, said: SaidAmount, line: DraftLine): numb
   return drafted.grams;
 }
 
-const VAGUE = /\b(?:few|couple|some|little|spoonful|handful|dollop|bit|knob|pinch)\b/i;
+const VAGUE = /\b(?:few|couple|some|little|spoon|spoonful|handful|dollop|bit|knob|pinch)\b/i;
 
 export const sameGrams = (a: number | null, b: number | null): boolean => a !== null && b !== null && Math.abs(a - b) <= 0.02 * b;
 

@@ -3,6 +3,7 @@ import { roleOf, type Role } from '../larder/role';
 import { readLine, scaleLineText, splitLine, type Measures } from '../measures/line';
 import { asFraction } from '../measures/quantity';
 import { matchOf, type Match, type Matcher } from '../measures/match';
+import { PURPOSE } from './rows';
 import { SORTS } from './sorts';
 
 /** From here on a match is taken without asking. */
@@ -62,6 +63,9 @@ export interface Apart {
   readonly juice: boolean;
 }
 
+/** What the work takes apart, by its words. */
+export const apartIn = (prose: string): Apart => ({ yolks: /\byolks?\b/i.test(prose), whites: /\bwhites?\b(?! (?:chocolate|sugar|wine))/i.test(prose), zest: /\b(?:zest|rind|peel|parings?|pare)\b/i.test(prose), juice: /\bjuice\b/i.test(prose) });
+
 const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|small|medium|unwaxed|ripe|whole) )*(?:lemons?|limes?|oranges?))[.;]?$/i;
 
 /**
@@ -81,6 +85,10 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   }
   const more = AND_SOME.exec(text);
   if (more && splitLine(more[1]!).amounts[0]?.unit) return [...linesOfRow(more[1]!, place, context, apart).map((l) => ({ ...l, written: row })), made(more[2]!.replace(/[.;]$/, ''))];
+  // 'Mango cubes and mint to garnish': two things, neither weighed.
+  const purpose = splitLine(text).amounts.length === 0 ? PURPOSE.exec(text)?.[0] : undefined;
+  const pair = purpose === undefined ? [] : text.slice(0, -purpose.length).split(/\s+(?:and|&)\s+/);
+  if (pair.length === 2 && pair.every((t) => ingredientOf(t, context).confidence >= SURE_FROM)) return pair.map((t) => made(`${t}${purpose}`));
   const both = BOTH.exec(text);
   if (both) {
     const fruit = (both[1] ?? both[2] ?? '').replace(/[,(].*$/, '').trim();
@@ -178,7 +186,7 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
   const full = calledInFull(text);
   const split = full === null ? splitLine(text) : { ...splitLine(text), name: full };
   // '1 baked 9-inch pie crust': a size is no name.
-  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing)|to (?:serve|finish|decorate|garnish|dust))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').trim() || split.name };
+  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').trim() || split.name };
   // 'biscuits à la cuillère (ladyfingers)', 'almond brittle (use toasted hazelnuts)': what the bracket calls it.
   const plain = matchOf(written, context.matcher);
   const bracket = plain && plain.confidence >= SURE_FROM ? null : /\((?:use |or |i use |i\.e\. )?(?:the )?([\p{L}][\p{L} '’-]{3,40})\)/iu.exec(text)?.[1];

@@ -93,6 +93,8 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Na
   // 'The warm juice': what was pressed from the fruit, not the lemon's of the list.
   const pressed = m.phrase === 'juice' && /\b(?:warm|hot|strained|sieved|pressed)\s+$/i.test(lead) ? w.latest((b) => b.heated && b.placed === 'no' && w.holds(b, 'fruit')) : null;
   if (pressed) return meant.bowl(pressed, m.from, share);
+  // 'Until white': a colour.
+  if (m.phrase === 'white' && WHITENS.test(lead)) return;
   // 'Until it leaves a trail': what it does, no leaf of gelatine.
   if (/^(?:leaves|leaf)$/.test(m.phrase) && /\b(?:it|which|that|they|whisk|beaters?|mixture|mix|foam)\s+$/i.test(lead)) return;
   const become = next && next.from === m.to && next.sense.kind === 'product' ? becomeOf(w, fc, candidates, next.sense.name) : null;
@@ -118,6 +120,8 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Na
   if (role && (CARRIES.has(role) || w.mainOf(target))) meant.bowl(w.bowls[w.bowlOf[target]!]!, m.from, share);
 }
 
+/** Words behind which white is a colour that a mix comes to. */
+const WHITENS = /\b(?:till?|until|to|turns?|almost|nearly|very|is|are|goes)\s*$/i;
 const A_FEW = /\b(?:a few|a handful of|some(?: more)?|a couple of|extra|a little more)\s+(?:\w+ )?$/i;
 
 /** 'The cream mixture', 'the lemon custard': what has become of it. */
@@ -140,17 +144,20 @@ function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly l
 }
 
 /** A word for something that the work made. */
-function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share }: Named, name: string): void {
+function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Named, name: string): void {
   if (prev && prev.to === m.from && prev.sense.kind === 'line') return;
   // 'Make a caramel with …': it is made now.
   if (h.verb === 'make' && m.from <= h.c.at + 4) return;
-  const bowl = productNamed(w, name, h.fc);
+  // 'The reserved filling': what was kept of it.
+  const kept = /\b(?:reserved|kept|saved)\s+$/i.test(lead) ? w.bowls.findLast((b) => b.place === 'kept' && b.placed === 'no') : undefined;
+  const bowl = kept ?? productNamed(w, name, h.fc);
   if (bowl) meant.bowl(bowl, m.from, share);
 }
 
 /** A thing of the larder that no line is: the line that it may mean, or a line of its own where there is no list. */
-function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share }: Named, ingredient: Ingredient): void {
+function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share, lead }: Named, ingredient: Ingredient): void {
   const { c, fc } = h;
+  if (m.phrase === 'white' && WHITENS.test(lead)) return;
   // 'The cream' of a dessert without any: the filling.
   const filling = m.phrase === 'cream' && !w.lines.some((l) => l.role === 'cream') ? w.latest((b) => b.place === 'mix' && (b.takes.size > 0 || w.holds(b, 'cheese'))) : null;
   if (filling) return meant.bowl(filling, m.from, share);

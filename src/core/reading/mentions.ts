@@ -50,9 +50,9 @@ const CALLED: Readonly<Partial<Record<Role, string>>> = {
 };
 /** Of single ingredients. */
 const ALSO: readonly (readonly [RegExp, string])[] = [
-  [/zest/, 'zest|peel|rind|lemon peel|orange peel'],
+  [/zest/, 'zest|peel|rind|paring|lemon peel|orange peel'],
   [/^(?:raspberry|blackberry|blueberry|strawberry|redcurrant|blackcurrant|gooseberry|mixed-berries)/, 'berry|fruit'],
-  [/^coffee/, 'coffee|espresso'],
+  [/^(?:coffee|espresso)/, 'coffee|espresso'],
   [/^(?:greek-yoghurt|yoghurt|skyr|labneh)/, 'yoghurt'],
   [/^(?:glucose-syrup|golden-syrup|maple|invert)/, 'syrup'],
   [/^water/, 'water'],
@@ -75,7 +75,7 @@ const ALSO: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** What is made on the way, by the names that it gets. */
-export const PRODUCTS = 'custard|meringue|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|pulp|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|streusel|sponge';
+export const PRODUCTS = 'custard|meringue|pavlova|pav|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|pulp|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|bombe|pate a bombe|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|nougatine|streusel|sponge';
 
 /** Things of a kitchen whose names hold that of an ingredient. */
 const OTHERS = 'baking paper|parchment paper|baking parchment|greaseproof paper|paper|wooden spoon|sugar thermometer|candy thermometer|water bath|ice bath|ice water bath|cream of tartar|biscuit cutter|cake tin|cake pan|cake ring|cake board|cake stand|cake pop|muffin tin|cupcake|cheese cloth|cheesecloth|coffee filter|coffee cup|tea towel|kitchen towel|butter knife|egg wash|egg shell|ice cream machine|ice cream maker|cream whipper|cream colour|cream colored|wine glass|wine glasses|shot glass|tea spoon|boiling water bath|simmering water|hot water|baking sheet|sheet of paper|sheet of|sheet pan|plastic sheet|acetate sheet|biscuit tin|swiss roll tin|swiss roll pan|jelly roll pan|tart case|bread knife|fruit bowl|cling film|food processor|gas mark|ice cube|ice cubes|nozzle|star nozzle|pan of water|pan of simmering water|inch of water|bowl of water|bowl of cold water|cold water|warm water|sieve|pudding basin|pudding bowl|pie dish|tart tin|tart pan|flan tin|loaf tin|wet finger|finger and thumb|your finger|egg beater|whole thing|sugar grain|grain of sugar|sugar crystal|cocktail glass|layer cake|cream puff|slice of cake|cake slice|piece of cake'.split('|');
@@ -114,6 +114,12 @@ function keysOfLarder(larder: ReadonlyMap<string, Ingredient>): ReadonlyMap<stri
 /** What is made on the way, by its name. */
 const MADE: ReadonlyMap<string, Sense> = new Map(PRODUCTS.split('|').map((p) => [keyOf(p), { kind: 'product', name: keyOf(p) }]));
 
+/** Sweet things that nobody calls sugar. */
+const NO_SUGAR = /^(?:caramel|jam|lemon-curd|marshmallow|honey|golden-syrup|maple|treacle|nut-chocolate)/;
+
+/** What a line says that it is kept for. */
+const FOR_LATER = /\bfor (?:the )?(?:drizzl\w*|top(?:ping)?|dust\w*|garnish\w*|serving|decorat\w*|glaz\w*|brushing|finish\w*)\b/i;
+
 /** The phrases that may mean a line, each with how surely; found once for a line, though the lexicon is made anew when a method adds one. */
 const claimed = new WeakMap<DraftLine, ReadonlyMap<string, number>>();
 function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
@@ -129,7 +135,7 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   claim(bare.join(' '), 3);
   if (l.ingredient) {
     if (l.ingredient.id !== 'water') for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), 2.5);
-    for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
+    if (!NO_SUGAR.test(l.ingredient.id)) for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
     for (const [id, words] of ALSO) if (id.test(l.ingredient.id)) for (const word of words.split('|')) claim(keyOf(word), 1.5);
   }
   // The noun of a name stands last; of an ingredient with a role of its own only that role's nouns do.
@@ -138,6 +144,8 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
     const nounOfOther = /^(?:cream|milk|sugar|butter|water|egg|cheese|juice|chocolate|vanilla)$/.test(w) && !head;
     if (!nounOfOther && (head || !MADE.has(w)) && !(l.role === 'cheese' && w === 'cream')) claim(w, head ? 2 : 1.2);
   }
+  // 'Cream for the drizzle' is not 'the cream' where there is another.
+  if (FOR_LATER.test(l.text)) for (const [phrase, strength] of out) out.set(phrase, strength - 0.6);
   claimed.set(l, out);
   return out;
 }
@@ -175,6 +183,9 @@ function startsOf(ofLarder: ReadonlyMap<string, Sense>): ReadonlyMap<string, num
   return made;
 }
 
+/** Words behind which a spice is put in, not only spoken of: 'grate a little nutmeg'. */
+const BY_FEEL = new Set(['little', 'some', 'grate', 'grated', 'scrape']);
+
 /**
  * Everything that a clause names, in its order; the longest phrase counts.
  * @param verb which of the words is the verb: that is no thing, though 'mix', 'dip' and 'cream' may be. −1 for none.
@@ -192,7 +203,7 @@ export function mentionsIn(words: readonly Word[], lexicon: Lexicon, verb = -1):
     for (let n = Math.min(longest, words.length - i); n >= 1 && !found; n--) {
       const phrase = keys.slice(i, i + n).join(' ');
       const sense = lexicon.senses.get(phrase) ?? lexicon.larder.get(phrase);
-      if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour')) found = { sense, from: i, to: i + n, phrase };
+      if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour' && !BY_FEEL.has(words[i - 1]?.said ?? ''))) found = { sense, from: i, to: i + n, phrase };
     }
     if (found) out.push(found);
     i = found ? found.to : i + 1;

@@ -68,7 +68,7 @@ function cameTogether(w: Worktop, { step, h, items }: Job): { readonly into: Bow
   const mine = w.here();
   // 'Fold it in': what was just made goes into what waits for it.
   const poursBack = mine !== null && ((w.isWetOrGel(mine) && /^(?:pour|stir|beat|whisk|mix|tip|scrape) (?:it|them|this|these|those) (?:back )?in(?:to)?\b/i.test(h.after)) || POURED_ON.test(h.after));
-  if (mine && (work === 'fold' || poursBack) && /^\w+ (?:it|this|them|these|those|that|in|through)\b/.test(h.after)) {
+  if (mine && (work === 'fold' || poursBack) && /^\w+ (?:(?:(?:nearly|almost|about) )?(?:all|most|half) of )?(?:it|this|them|these|those|that|in|through)\b/.test(h.after)) {
     const waits = w.latest((b) => b !== mine && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0));
     if (waits) return { into: waits, bowls: [all(mine)] };
   }
@@ -93,7 +93,7 @@ export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:th
 function withIt({ h, lines }: Job): boolean {
   const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
-  const unsaid = /^(?:cook|heat|warm|boil|simmer|toss) (?:\w+ly )?with\b/i.test(h.after);
+  const unsaid = /^(?:cook|heat|warm|boil|simmer|toss|deglaze|thin|loosen) (?:\w+ly )?with\b/i.test(h.after);
   return itWith || unsaid || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
 }
 
@@ -109,6 +109,8 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   if (gel && mine?.heated && mine.placed === 'no' && !bowls.some((x) => x.b === mine)) return mine;
   if (withIt(job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
   if (LOOSENS.test(step.verb)) return bowlFor(w, (destAt < 0 ? items : items.filter((x) => x.at <= destAt)).slice(0, 1), h.fc);
+  // 'Fold through two thirds of the praline': a share of what was made, into what is in hand.
+  if (step.work === 'fold' && mine && mine.placed === 'no' && bowls.length > 0 && bowls.every((x) => x.share.kind === 'part' && x.b !== mine)) return mine;
   if (bowls.length > 0 && !h.additive) return baseOf(w, bowls.filter((x) => x.share.kind === 'all').map((x) => x.b)) ?? bowls[0]!.b;
   return null;
 }
@@ -129,7 +131,7 @@ function waitsFor(w: Worktop, job: Job): Bowl | null {
   const own = job.bowls.map((x) => x.b);
   if (mine && !own.includes(mine)) return mine;
   const { section } = job.h.fc;
-  return w.latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep < job.at && (section === null || sameHeading(b.heading, section))) ?? w.latest((b) => !own.includes(b) && b.placed === 'no');
+  return w.latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep < job.at && (section === null || sameHeading(b.heading, section))) ?? w.latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep >= 0);
 }
 
 /** 'Whisk in the sugar', 'with the sugar': what has begun goes on, where it is no bowl of its own. */

@@ -38,8 +38,12 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'zabaglione':
     case 'sabayon':
     case 'egg foam':
+    case 'bombe':
+    case 'pate a bombe':
       return w.latest((b) => w.holds(b, 'yolk', 'egg')) ?? headed;
     case 'meringue':
+    case 'pavlova':
+    case 'pav':
     case 'shell':
     case 'nest':
     case 'dacquoise':
@@ -52,6 +56,10 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'infusion':
     case 'dip':
       return w.latest((b) => b.place === 'soak') ?? w.latest((b) => !b.air && w.isWetOnly(b) && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink')) ?? headed ?? w.latest((b) => !b.air && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink'));
+    case 'praline':
+    case 'brittle':
+    case 'nougatine':
+      return headed ?? w.latest((b) => b.heated && w.holds(b, 'sugar') && w.holds(b, 'nut') && !w.holds(b, 'white', 'yolk', 'egg', 'cream')) ?? productNamed(w, 'caramel', c);
     case 'caramel':
     case 'sauce':
     case 'glaze':

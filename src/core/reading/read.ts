@@ -14,12 +14,12 @@ import type { Flow, FlowClause, ListLabel } from './worktop';
 import { feedsIn, headedFlow, type ListedFeed } from './headed';
 import { kindOf, waysOf } from './kinds';
 import { lostRows } from './lost';
-import { linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
-import { IN_GRAMS, rowsOf, sameHeading, type Row } from './rows';
+import { apartIn, linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
+import { IN_GRAMS, inlineHead, rowsOf, sameHeading, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { timesIn } from './times';
 import { daysBefore, longCold, ON_THE_DAY, restsANight, whenSaid, type SaidWhen } from './when';
-import { LAYING, stageIn } from './work';
+import { BEFORE_SERVING, LAYING, stageIn } from './work';
 import { keyOf } from './words';
 
 /** What reading needs of a kitchen. */
@@ -130,7 +130,7 @@ export function readRecipe(text: string, context: ReadContext, choices: ReadChoi
   const rows = rowsOf(text, isIngredient);
   if (!rows.ok) return rows;
   const prose = rows.value.filter((r) => r.kind === 'prose').map((r) => r.text).join('\n');
-  const apart = { yolks: /\byolks?\b/i.test(prose), whites: /\bwhites?\b(?! (?:chocolate|sugar|wine))/i.test(prose), zest: /\b(?:zest|rind|peel)\b/i.test(prose), juice: /\bjuice\b/i.test(prose) };
+  const apart = apartIn(prose);
   const feeds = feedsIn(rows.value);
   const isFeed = (r: Row): boolean => feeds.some((f) => f.text === r.text && f.under === r.under);
   const labels = new Map<string, ListLabel>();
@@ -169,8 +169,7 @@ function workIn(rows: readonly Row[], hasList: boolean): Work {
   const chatter: string[] = [];
   for (const row of rows) {
     if (row.kind !== 'prose') continue;
-    const head = /^((?:for the |the )?\p{Lu}[\p{L}\d '’&,/-]{2,44}?)\s*[:–—]\s+(?=\S)/u.exec(row.text);
-    const inline = head && clauseOf(head[1]!).verb === null && timesIn(head[1]!).length === 0 ? head[0] : '';
+    const inline = inlineHead(row.text, headings)?.lead ?? '';
     const body = row.text.slice(inline.length);
     const first = clauses.length;
     let pending = inline.trim();
@@ -217,7 +216,9 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
   if (c.verb && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
   if (c.verb) return true;
-  if (/^(?:do (?:that|this|the same)|and so on)\b/i.test(c.text) || LAYING.test(c.text)) return true;
+  if (/^(?:do (?:that|this|the same)|and so on)\b|^again\W*$/i.test(c.text) || LAYING.test(c.text)) return true;
+  // 'Cocoa just before it goes out.'
+  if (c.words.length <= 10 && !/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) && BEFORE_SERVING.test(c.text)) return true;
   if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
   if (!hasList && amountsIn(c).length > 0) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.
@@ -387,12 +388,12 @@ function titleOf(rows: readonly Row[], text: string): string {
   const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) make|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
   if (told) return capital(told[1]!.trim());
   // 'So my nan’s trifle, right.': named in passing.
-  const passing = /^(?:right|ok(?:ay)?|so|well|now)[, ]+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim());
+  const passing = /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim());
   if (passing && clauseOf(passing[1]!).verb === null) return capital(passing[1]!.trim());
   // 'Apple Snow. Take six large …': a name with a full stop before the work.
   const stop = /^(\p{Lu}[\p{L}\p{M}'’ -]{3,44})\.\s+(?=\p{Lu})/u.exec(text.trim());
   if (stop && clauseOf(stop[1]!).verb === null) return capital(stop[1]!);
-  const old = /^to make (?:a |an |the )?([^.:,;]{4,60})[.:,;]/i.exec(text.trim());
+  const old = /^to make (?:a |an |the )?([^.:,;\n]{4,60})[.:,;\n]/i.exec(text.trim());
   if (old) return capital(old[1]!);
   const colon = /^([\p{L}][\p{L}\p{M}\d'’ -]{4,70}?):\s/u.exec(text.trim());
   if (colon) return capital(colon[1]!);

@@ -37,7 +37,7 @@ const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|q
 const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
 const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
-const YIELD = /^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)\W*$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/i;
+const YIELD = /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)\W*$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/i;
 const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
 const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b.{0,60}\d/i;
 /** 'Layer 2 - mocha', 'Part 1: base'. */
@@ -46,6 +46,15 @@ const NUMBERED_PART = /^(?:layer|part|component)\s+(?:\d{1,2}|one|two|three|four
 export const IN_GRAMS = /^\(?(?:all |amounts |quantities |weights )*(?:in )?(?:grams|g|grammes)\)?[.:]?$/i;
 const FOR_THE = /^(?:for|to make|to do|making) (?:the )?(.{2,60}?)(?:,? you(?:['’]ll)? need)?:?$/i;
 const INLINE_HEAD = /^((?:for the |the )?\p{Lu}[\p{L}\d '’&,/-]{2,44}?)\s*[:–—]\s+(?=\S)/u;
+/** 'Filling - melt the chocolate': where the list has that heading too. */
+const DASHED_HEAD = /^((?:for the |the )?\p{L}[\p{L} '’&]{2,30}?)\s+-\s+(?=\p{L})/u;
+
+/** The name with which a row of the method begins, and all that is to be left out before its work; null where it begins with its work. */
+export function inlineHead(text: string, headings: readonly string[]): { readonly name: string; readonly lead: string } | null {
+  const dashed = DASHED_HEAD.exec(text);
+  const found = INLINE_HEAD.exec(text) ?? (dashed && headings.some((h) => sameHeading(h, dashed[1]!)) ? dashed : null);
+  return found && timesIn(found[1]!).length === 0 && clauseOf(found[1]!).verb === null ? { name: found[1]!, lead: found[0] } : null;
+}
 
 /**
  * A recipe as its rows: a title, what it serves, ingredients under headings, sentences of method, notes. Every row that is not blank comes
@@ -90,11 +99,19 @@ function splitRows(text: string): readonly RawRow[] {
   const out: RawRow[] = [];
   let at = 0;
   let blank = true;
+  let partColumn = -1;
   for (const raw of text.split(/\r\n|\r|\n|\u2028|\u2029/).flatMap(countedInOne)) {
     const start = text.indexOf(raw, at);
     at = start + raw.length;
     // Cells of a table stand beside each other; a rule between its rows says nothing.
-    const cells = raw.includes('|') || raw.includes('\t') ? raw.split(/\s*[|\t]\s*/).filter(Boolean).join(' ') : raw;
+    const table = cellsOf(raw);
+    partColumn = table === null ? -1 : (partColumnOf(table) ?? partColumn);
+    const heading = table?.[partColumn] ?? '';
+    const cells = table === null ? raw : table.filter((t, i) => t !== '' && i !== partColumn).join(' ');
+    if (table !== null && /\p{L}/u.test(heading) && partColumnOf(table) === null) {
+      out.push({ text: `${heading}:`, start, end: at, blankBefore: true, bulleted: false, numbered: false, marked: true, label: null });
+      blank = false;
+    }
     const clean = cells.replace(/[\u0000\ufeff]/g, ' ').replace(/[\u00a0\u202f]/g, ' ').replace(/ {3,}(?=[%°CF]|g\b|ml\b)/g, ' ').trim();
     if (clean === '' || /^[-=_*~#|:\s]+$/.test(clean)) {
       blank = true;
@@ -113,6 +130,18 @@ function splitRows(text: string): readonly RawRow[] {
     blank = false;
   }
   return counted(out);
+}
+
+/** The cells of a row of a table; null for any other row. */
+function cellsOf(raw: string): readonly string[] | null {
+  if (raw.includes('|')) return raw.trim().replace(/^\|/, '').replace(/\|$/, '').split('|').map((t) => t.trim());
+  return raw.includes('\t') ? raw.split('\t').map((t) => t.trim()) : null;
+}
+
+/** Which cell of a table's head stands over the names of parts; −1 for a head without one, null for what is no head. */
+function partColumnOf(cells: readonly string[]): number | null {
+  if (cells.length < 2 || !cells.some((t) => /^(?:ingredients?|item|name)$/i.test(t))) return null;
+  return cells.findIndex((t) => /^(?:components?|parts?|elements?|layers?|sections?|preparations?|for)$/i.test(t));
 }
 
 /** '1. Bloom the gelatin. 2. Heat the milk.': steps that are counted within one row are rows of their own. */
@@ -174,9 +203,11 @@ function inlineLists(row: RawRow): readonly RawRow[] {
   const out: RawRow[] = [];
   for (const [i, piece] of pieces.entries()) {
     const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece) ?? /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)(.+)$/su.exec(piece);
+    // 'Layer it up: a spoon of purée, a spoon of cream': work.
+    const works = head !== null && /^(?:\p{L}+ (?:it|them|this|that|up)\b|(?:layer|assemble|build|fill|assembly)$)/iu.test(head[1]!);
     const listed = head !== null && INGREDIENTS.test(`${head[1]!}:`);
-    const items = head ? head[2]!.replace(/\.$/, '').split(listed ? /\s+\/\s+|[;,]\s+(?![^(]*\))/ : /\s+\/\s+|;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|one\s|two\s|three\s))/) : [];
-    if (!head || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t, k) => (listed && t.length < 60 && items.length > 3) || (k > 0 && t.length < 40 && head[2]!.includes(';') && !isAction(t)) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
+    const items = head ? head[2]!.replace(/\.$/, '').split(listed ? /\s+\/\s+|[;,]\s+(?![^(]*\))/ : /\s+\/\s+|;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|pulp\b|seeds\b|salt\b|one\s|two\s|three\s|(?:pinch|dash|splash|squeeze)\s))/) : [];
+    if (!head || works || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t, k) => (listed && t.length < 60 && items.length > 3) || (k > 0 && t.length < 40 && head[2]!.includes(';') && !isAction(t)) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|pulp\b|seeds\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
       out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
       continue;
     }
@@ -186,18 +217,26 @@ function inlineLists(row: RawRow): readonly RawRow[] {
   return pieces.length === 1 && out.length === 1 ? [row] : out;
 }
 
+/** What is taken of a counted fruit. */
+const TAKEN_FROM = /^(?:(?:finely |freshly )?grated )?(?:zest|juice|rind|peel)(?: (?:and|&|\+) (?:zest|juice|rind|peel))? (?:\d{1,2}|[½¼¾]|half an?|one|two|three|four) (?:(?:large|small|medium|unwaxed) )*(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b[^.!]{0,24}$/i;
+
+/** What something of a list is for: no work. */
+export const PURPOSE = /,?\s+(?:to|for) (?:garnish|serve|decorate|decorating|finish|finishing|dust|dusting|serving)\W*$/i;
+
 /** Whether a row reads like an amount and a name, with a verb of the kitchen nowhere before them. */
 export function looksLikeLine(text: string, isIngredient: (name: string) => boolean = () => false): boolean {
   if (text.length > LONGEST_LINE) return false;
   const { amounts, span, name, unweighed } = splitLine(text);
   const first = wordsOf(text)[0]?.said ?? '';
   if (timesIn(text).length > 0 && !amounts.some((a) => a.unit?.dimension === 'mass' || a.unit?.dimension === 'volume')) return false;
-  if (amounts.length === 0 || !span) return unweighed && name !== '' && !isAction(text);
+  if (amounts.length === 0 || !span) return unweighed && name !== '' && !isAction(text.replace(PURPOSE, ''));
   if (name === '' && amounts[0]!.unit === null) return false;
   // 'Cream 35 %   200 g': what ends in its measure is no sentence.
   if (amounts[0]!.unit !== null && span[1] === text.trimEnd().length && name !== '' && name.split(/\s+/).length <= 5 && !isTime(text)) return true;
   if (span[0] <= 2) return !/[.!]\s+\p{Lu}/u.test(text) && !isTime(text) && name !== '';
   if (/^(?:the )?(?:(?:finely|freshly) )?(?:grated |pared )?(?:zest|juice|peel|rind|seeds)\b[^.]{0,30}\b(?:of|from)\b/i.test(text) && text.length < 70) return true;
+  // 'Juice ½ lemon', 'zest 2 oranges'.
+  if (TAKEN_FROM.test(text)) return true;
   if (amounts[0]!.unit !== null && text.length < 70 && !/[.!]$/.test(text) && !isTime(text) && isIngredient(name)) return true;
   if (amounts[0]!.unit === null && !isIngredient(name)) return false;
   return !(verbNamed(first) !== null && isAction(text)) && text.length < 90 && !/[.!]$/.test(text) && !isTime(text) && !hasVerbInside(text);
@@ -304,8 +343,8 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (mode === 'lines' && !isAction(text) && !r.numbered && text.length <= LONGEST_LINE && !/[.!?]$/.test(text) && !r.blankBefore) return push('line');
     // 'vanilla pod, seeds', 'yellow food colouring': a thing of the larder without an amount is a line, though a blank row stands above it.
     if (mode === 'lines' && !r.numbered && !isAction(text) && !/[.!?:]$/.test(text) && isIngredient(splitLine(text).name.split(',')[0]!) && text.split(/\s+/).length <= 5) return push('line');
-    const inline = INLINE_HEAD.exec(text);
-    const named = inline && !timesIn(inline[1]!).length && clauseOf(inline[1]!).verb === null ? partName(inline[1]!) : null;
+    const inline = inlineHead(text, out.flatMap((o) => (o.kind === 'part' ? [o.text] : [])));
+    const named = inline === null ? null : partName(inline.name);
     const prose = mode === 'steps' || listed === 0 || isAction(text) || r.numbered || (mode === 'lines' && /[.!?]$/.test(text));
     if (prose && mode === 'start' && listed > 0 && !r.numbered && !beginsWithVerb(text)) return push('note');
     if (prose) {

@@ -131,9 +131,9 @@ Soften gelatine in cold water. Simmer the blackcurrants with the sugar for 5 min
 You take a sleeve of graham crackers and smash 'em up, stir in a stick of melted butter and pat it in a nine inch pie plate. Bake that ten minutes at 350. While it cools beat a block of cream cheese with a can of dulce de leche, 13.4 ounces, till there's no lumps. Whip a cup and a half of heavy cream good and stiff, fold it in, pile it into the crust, and stick it in the icebox till tomorrow. Before you serve it, whip another half cup of cream with a spoon of sugar and dollop it on.`,
     [
       'pressed-base: butter-82 113, graham-rectangle 400',
-      'set-filling: ? 0, cream-cheese-block 227 <- whipped-cream',
+      'set-filling: caramel-sauce 380, cream-cheese-block 227 <- whipped-cream',
       'whipped-cream: cream-36 358',
-      'whipped-cream: cream-35 119, sugar-caster 0',
+      'whipped-cream: cream-35 119, sugar-caster 13',
     ],
   ],
   [
@@ -250,6 +250,442 @@ Crush bics + butter, divide between 8 glasses. Melt choc over simmering water, c
       'fruit-base: jam 41, raspberry 150',
     ],
   ],
+  [
+    "US icebox cake whose row holds two things, one kept for the drizzle",
+    `Strawberry Icebox Cake with Whipped Ricotta
+
+Serves 9
+
+1 (14.4-oz) box graham crackers
+2 lbs strawberries, hulled and thinly sliced
+3 cups heavy whipping cream, cold
+1 cup whole-milk ricotta
+3/4 cup powdered sugar, plus 2 tablespoons for the berries
+2 tsp vanilla extract
+pinch of salt
+1/2 cup white chocolate chips + 2 tbsp cream for drizzle
+
+Toss the sliced strawberries with 2 tablespoons powdered sugar and let stand 15 minutes; drain, saving the juice for the cook.
+In a stand mixer with the whisk attachment, whip the ricotta with the remaining powdered sugar, vanilla and salt on medium-high until smooth, about 2 minutes. With the mixer on low, stream in the cream, then whip on medium-high to stiff peaks, 3 to 4 minutes.
+Spread a thin layer of cream in the bottom of a 9x13 pan. Lay down a single layer of graham crackers, breaking them to fit. Top with a third of the remaining cream and a third of the strawberries. Repeat twice more, ending with strawberries.
+Melt the white chocolate with 2 tbsp cream in the microwave in 20 second bursts, stirring. Drizzle over.
+Cover and refrigerate at least 6 hours and up to 2 days.`,
+    [
+      'topping: icing-sugar-starch 15, strawberry 907',
+      'cheese-cream: cream-36 716, icing-sugar-starch 90, ricotta 246, salt 0, vanilla-extract 10',
+      'biscuit-layer: graham-rectangle 408',
+      'topping: chocolate-white 85, cream-35 30',
+    ],
+  ],
+  [
+    "an old syllabub without a list, its lemon taken apart",
+    `Everlasting syllabub, my great aunt's
+
+Take a lemon and pare it thin as you can, put the parings with a glass of sherry and a spoonful of brandy in a basin the night before and leave it till morning. Strain it, stir in three ounces of sugar till it is gone, and the juice of the lemon. Grate a little nutmeg. Now pour in half a pint of double cream by degrees, beating all the while with a whisk until it stands in a soft peak on the whisk - no more or it will curdle. Fill six little glasses and let them stand in a cool place till wanted; they'll keep two days.`,
+    [
+      'whipped-cream: brandy-40 14, cream-48 284, lemon-juice 45, lemon-zest 5, nutmeg-ground 0, sherry-17 0, sugar-caster 85',
+    ],
+  ],
+  [
+    "a semifreddo with a praline that is divided",
+    `PISTACHIO SEMIFREDDO WITH BURNT HONEY
+
+For the base:
+150g shelled pistachios, toasted
+100g caster sugar
+2 tbsp water
+
+For the semifreddo:
+5 egg yolks
+2 eggs
+120g honey
+400ml double cream
+100g pistachio paste
+1/2 tsp flaky salt
+
+To serve:
+80g honey
+1 tbsp lemon juice
+
+1. Line a 900g loaf tin with cling film.
+2. Make a praline: melt the caster sugar with the water over medium heat to a deep amber caramel, tip in the pistachios, pour on to parchment and leave to set hard, 20 mins. Chop roughly.
+3. Bring the 120g honey to the boil in a small pan and cook to 118C.
+4. Meanwhile whisk the yolks and eggs in a stand mixer until pale. With the mixer running, pour in the hot honey in a thin stream and whisk 8-10 minutes until thick and cool.
+5. Fold the pistachio paste and salt into the egg mixture.
+6. Whip the cream to soft peaks and fold in, a third first to loosen, then the rest. Fold through two thirds of the praline.
+7. Pour into the tin, cover and freeze for at least 8 hours.
+8. For the burnt honey, cook 80g honey in a pan till dark, 4 mins, take off the heat and add the lemon juice. Cool.
+9. Move to the fridge 20 minutes before serving. Turn out, slice, pour over the burnt honey and scatter with the remaining praline.`,
+    [
+      'topping: pistachio 150, sugar-caster 100, water 30',
+      'egg-foam: egg-whole 100, egg-yolk 85, honey 120, pistachio-paste 100, salt 3',
+      'whipped-cream: cream-48 400',
+      'set-filling:  <- egg-foam, topping, whipped-cream',
+      'topping: honey 80, lemon-juice 15',
+    ],
+  ],
+  [
+    "headings within rows, shortened",
+    `Raspberry white chocolate cheesecake (no bake)
+
+BASE
+250 g digestives
+110 g butter melted
+FILLING
+500 g full fat cream cheese
+100 g icing sugar
+200 g white chocolate
+300 ml double cream
+1 tsp vanilla
+TOPPING
+200 g raspberries
+25 g caster sugar
+1 leaf gelatine
+
+Method
+Base - blitz biscuits, mix with butter, press into 20cm springform, chill 30 min.
+Filling - melt chocolate, cool slightly. Beat cheese, icing sugar and vanilla. Whip cream to soft. Beat chocolate into cheese, then fold in the cream. Spread on base. Chill 6 h or o/n.
+Topping - soak gelatine in cold water 5 min. Simmer 150 g of the raspberries with caster sugar 5 min, push through a sieve. Squeeze out gelatine, stir into hot puree. Cool to room temp, pour over set cheesecake. Decorate with the rest of the raspberries. Chill 1 h. Unmould w/ a hot cloth.`,
+    [
+      'pressed-base: butter-82 110, digestive 250',
+      'chocolate-base: chocolate-white 200',
+      'set-filling: cream-cheese-block 500, icing-sugar-starch 100, vanilla-extract 5 <- chocolate-base, whipped-cream',
+      'whipped-cream: cream-48 300',
+      'fruit-base: gelatin-leaf-gold 2, raspberry 150, sugar-caster 25',
+      'topping: raspberry 50',
+    ],
+  ],
+  [
+    "a trifle told in small letters, amounts behind their names",
+    `okay so the trifle for sunday, it's for 12 in the big glass bowl. so first i make a jelly, that's a packet of raspberry jelly but i only use 400 mil of water so it's firmer, and i put the frozen raspberries in, about 300 grams, and it goes over the sponge, which is a bought madeira cake cut up, i don't know, 250 grams, with 4 tablespoons of sherry. that goes in the fridge two hours. then custard, half a litre of milk and 4 yolks and 50 g of sugar and 30 g of custard powder, you cook it till it's thick and then let it get cold with film on the top. custard on the jelly. then about 400 ml of double cream, whipped soft with a spoon of icing sugar, on top, and some toasted almonds, a handful. overnight is better.`,
+    [
+      'fruit-base: gelatin-dessert 85, raspberry 300, water 400',
+      'biscuit-layer: sponge-cake 250',
+      'soak: sherry-17 60',
+      'custard: custard-powder 30, egg-yolk 68, milk-whole 517, sugar-caster 50',
+      'whipped-cream: cream-48 400, icing-sugar-starch 8',
+      'topping: almond-flaked 40',
+    ],
+  ],
+  [
+    "a table with a column of parts",
+    `Tarta de merengue y nata / Hazelnut meringue cake with coffee cream
+Yield: one 23 cm cake, 10 slices
+
+| Component | Ingredient | Quantity |
+|---|---|---|
+| Meringue | egg whites | 180 g |
+| | caster sugar | 300 g |
+| | ground hazelnuts, roasted | 150 g |
+| | cornflour | 15 g |
+| | white wine vinegar | 5 g |
+| Coffee cream | whipping cream 36% | 450 g |
+| | mascarpone | 150 g |
+| | instant espresso | 8 g |
+| | icing sugar | 45 g |
+| Finish | cocoa powder | 5 g |
+
+Whisk whites to soft peak, add sugar gradually and whisk 5 min to stiff gloss. Fold in hazelnuts, cornflour and vinegar. Spread in two 23 cm discs. Bake 160 °C 50 min. Cool in the oven, door ajar.
+Dissolve espresso in 20 g hot water; cool. Whip cream, mascarpone, sugar and coffee to medium peaks.
+Sandwich discs with two thirds of the cream; rosettes with the rest. Dust with cocoa. Chill 4 h before cutting.`,
+    [
+      'meringue: corn-starch 15, egg-white 180, hazelnut-toasted 150, sugar-caster 300, vinegar-white 5',
+      'cheese-cream: cream-36 450, espresso-powder 8, icing-sugar-starch 45, mascarpone 150',
+      'topping: cocoa-powder-22 5',
+    ],
+  ],
+  [
+    "amounts behind a dash, a garnish without any",
+    `Mango Mousse Cups – eggless
+
+Ingredients
+Mango pulp - 1 1/2 cups (from 2 ripe mangoes)
+Fresh cream (chilled) - 1 cup
+Condensed milk - 1/3 cup
+Agar agar powder - 1 tsp
+Water - 1/4 cup
+Lemon juice - 1 tsp
+Cardamom powder - a pinch
+Mango cubes and mint to garnish
+
+Instructions
+* Blend the mango pulp with the condensed milk, lemon juice and cardamom until smooth.
+* Sprinkle agar over the water in a pan, bring to a boil and simmer 2 mins stirring constantly till clear.
+* Pour hot agar into the mango mix and whisk quickly. Let it cool till just warm - do not let it set.
+* Beat the chilled cream with an electric beater to soft peaks.
+* Fold the cream in to the mango mixture in two additions.
+* Spoon in 6 cups and refrigerate for 2-3 hrs till set.
+* Garnish with mango cubes and mint leaves.`,
+    [
+      'set-filling: agar 2, cardamom-ground 0, condensed-milk 102, lemon-juice 5, mango-puree 375, water 59 <- whipped-cream',
+      'whipped-cream: cream-35 239',
+      'topping: mango 1, rosemary 1',
+    ],
+  ],
+  [
+    "the shop's own notes, one word a step",
+    `Tiramisù (the way we do it at the shop), 1 full gastro tray 53x32 cm, 24 portions
+
+18 yolks
+360 g sugar
+120 g water
+1500 g mascarpone
+900 g cream 35
+72 savoiardi
+900 ml espresso
+100 g sugar
+150 ml marsala
+cocoa
+
+Make the syrup: espresso hot, 100 g sugar into it, marsala when cold.
+Boil 360 g sugar + the water to 121; yolks in the machine on high; pour syrup on yolks; whip to cold (pâte à bombe).
+Loosen mascarpone with a bit of the bombe, then all of it.
+Whip cream to soft peak, fold.
+Dip 36 savoiardi 2 sec each side, lay. Half the cream. Again. Level with palette knife.
+24h fridge. Cocoa just before it goes out.`,
+    [
+      'soak: coffee-espresso 913, marsala-18 155, sugar-caster 100',
+      'egg-foam: egg-yolk 306, sugar-caster 360, water 120',
+      'set-filling: mascarpone 1500 <- egg-foam, whipped-cream',
+      'whipped-cream: cream-35 900',
+      'biscuit-layer: ladyfinger 576',
+      'topping: cocoa-powder-22 0',
+    ],
+  ],
+  [
+    "bullets under headings, juice of a counted half",
+    `Blackberry & Bay Fool Meringues
+Serves 6
+Hands-on 40 min, plus cooling
+
+For the meringues
+• 3 large egg whites (about 105g)
+• 175g golden caster sugar
+• 1 tsp cornflour
+• ½ tsp cider vinegar
+
+For the compote
+• 300g blackberries, plus a few extra to decorate
+• 50g caster sugar
+• 2 bay leaves
+• juice ½ lemon
+
+For the fool
+• 250ml double cream
+• 150g thick Greek yogurt
+• 2 tbsp honey
+
+1. Heat oven to 120C/100C fan/gas ½. Line a large baking sheet with parchment.
+2. Whisk the egg whites in a clean bowl with an electric whisk until they form stiff peaks. Add the sugar, 1 tbsp at a time, whisking well between each addition, until thick and glossy. Whisk in the cornflour and vinegar.
+3. Spoon 6 nests onto the sheet, making a dip in each with the back of the spoon. Bake for 1 hr 15 mins, then turn the oven off and leave inside until cold.
+4. Tip the blackberries, sugar, bay and lemon juice into a pan. Simmer gently for 8 mins until jammy but with some whole berries. Discard the bay and leave to cool completely.
+5. Softly whip the cream with the honey, then fold in the yogurt. Ripple through half of the compote.
+6. Fill the meringues with the fool and top with the remaining compote and extra blackberries. Serve at once.`,
+    [
+      'meringue: corn-starch 3, egg-white 105, sugar-caster 175, vinegar-white 3',
+      'fruit-base: blackberry 300, lemon-juice 23, rosemary 2, sugar-caster 50',
+      'whipped-cream: cream-48 250, honey 43',
+      'set-filling: greek-yoghurt-10 150 <- fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "chef's shorthand with half the sugar",
+    `RECIPE CARD - Chocolate orange marquise
+yield 1 terrine 1.2 L (12 slices)
+250g dark choc 70%
+125g butter, soft
+60g cocoa
+4 yolks
+150g caster
+300ml double cream
+zest 2 oranges
+30ml orange liqueur
+
+melt choc, cool to 35. cream butter + half the sugar til white, beat in cocoa. whisk yolks + rest of sugar til thick & pale. stir choc into butter. fold in yolks, zest, liqueur. whip cream soft, fold in. pour in lined terrine. 6 hr fridge min. slice w hot knife.`,
+    [
+      'chocolate-base: chocolate-dark-70 250',
+      'set-filling: butter-82 125, cocoa-powder-22 60, orange-liqueur-40 31, orange-zest 16, sugar-caster 75 <- chocolate-base, egg-foam, whipped-cream',
+      'egg-foam: egg-yolk 68, sugar-caster 75',
+      'whipped-cream: cream-48 300',
+    ],
+  ],
+  [
+    "lists within rows, stuff and things",
+    `Key Lime Pie in a jar (makes 6 half-pint jars)
+
+Crust: 1 1/4 cups graham cracker crumbs, 5 tbsp melted butter, 2 tbsp sugar, pinch salt
+Filling: one 14-oz can sweetened condensed milk, 4 oz cream cheese, 1/2 c. key lime juice, 2 tsp zest
+Topping: 1 c. heavy cream, 2 Tbsp powdered sugar, 1/2 tsp vanilla
+
+Stir together crust stuff, bake on a sheet pan at 350 for 10 minutes, cool & break up.
+Beat cream cheese till smooth, add condensed milk, then juice and zest. It'll thicken as it sits.
+Whip the cream w/ powdered sugar & vanilla to medium peaks. Fold 1/2 of it into filling.
+Layer: 2 Tbsp crumbs, 1/4 cup filling, repeat. Pipe remaining cream on top right before serving. Chill 3 hrs first.`,
+    [
+      'pressed-base: butter-82 71, graham-rectangle 125, salt 0, sugar-caster 25',
+      'set-filling: condensed-milk 397, cream-cheese-block 113, lime-juice 122, lime-zest 4 <- whipped-cream',
+      'whipped-cream: cream-36 239, icing-sugar-starch 15, vanilla-extract 2',
+    ],
+  ],
+  [
+    "a panna cotta with its sauce beside",
+    `Coffee-Cardamom Panna Cotta with Whipped Jaggery Cream
+
+Makes: 8 (4-ounce) ramekins
+
+Panna cotta
+  2 1/4 tsp (1 packet) unflavored powdered gelatin
+  3 tbsp cold water
+  2 cups heavy cream
+  1 cup whole milk
+  1/2 cup sugar
+  6 green cardamom pods, crushed
+  2 tbsp instant espresso powder
+
+Cream
+  1 cup heavy cream
+  3 tbsp dark brown sugar
+  1/8 tsp kosher salt
+
+In a small bowl, sprinkle the gelatin over the water and let it stand until softened, about 5 minutes.
+Combine cream, milk, sugar and cardamom in a medium saucepan over medium heat; bring just to a simmer, stirring, remove from heat, cover and let steep 20 minutes. Rewarm until steaming; whisk in the espresso powder and gelatin until completely dissolved. Strain through a fine-mesh sieve into a large measuring cup.
+Divide among the ramekins. Refrigerate until set, at least 4 hours or up to 2 days.
+For the cream, whisk the cream, brown sugar and salt to soft peaks. Run a thin knife around the edge of each panna cotta, dip the bottoms in hot water 5 seconds and invert onto plates. Top with a dollop of the cream.`,
+    [
+      'set-filling: cardamom-pod 1, cream-36 477, espresso-powder 8, gelatin-powder-225 7, milk-whole 244, sugar-caster 100, water 44',
+      'whipped-cream: cream-36 239, muscovado 40, salt 1',
+    ],
+  ],
+  [
+    "told with second thoughts",
+    `Right, so my lemon icebox thing. Get yourself 600 mil of double cream, couple of tablespoons icing sugar, whip that till it's just holding. Then you've got a jar of lemon curd, about 320 grams, and you fold nearly all of it through, save a couple of spoons. Ginger nuts, two packets, 400 grams all in, dunk em quick in milk, maybe 150 mil. Line a two pound loaf tin with film, cream, biscuits, cream, biscuits till you run out, end on biscuits. Cling over, weight on it, fridge overnight. Turn it out, loosen the rest of the curd with a bit of lemon juice and dribble it down the sides. Eight decent slices.`,
+    [
+      'whipped-cream: cream-48 600, icing-sugar-starch 15, lemon-curd 288',
+      'biscuit-layer: ginger-thin 400',
+      'soak: milk-whole 155',
+      'topping: lemon-curd 32',
+      'topping: lemon-juice 0',
+    ],
+  ],
+  [
+    "a roulade",
+    `White Chocolate & Passionfruit Roulade with Mascarpone Cream
+
+Ingredients (serves 10):
+
+Sponge: 5 large eggs, 150g caster sugar, 150g plain flour, 1tsp vanilla
+Filling: 250g mascarpone, 200ml whipping cream, 60g icing sugar, pulp of 6 passionfruit
+Ganache: 150g white chocolate, 75ml double cream
+
+Directions:
+
+Preheat the oven to 200C. Line a 33 x 23cm swiss roll tin.
+Whisk eggs and caster sugar in a stand mixer for 8 minutes until tripled in volume and pale. Sift over the flour in three additions, folding with a large metal spoon; add vanilla. Pour into the tin and bake 10-12 minutes. Turn out onto a sugared sheet of baking paper, roll up and leave to cool.
+Beat the mascarpone with the icing sugar, pour in the whipping cream and whisk to medium peaks. Ripple through the passionfruit.
+Unroll the sponge, spread with the filling and re-roll. Chill 1 hour.
+Heat the double cream to just under the boil, pour over the chopped white chocolate, leave 2 min, stir until smooth. Cool until thick enough to spread, about 30 minutes. Spread over the roulade. Slice into 10.`,
+    [
+      'biscuit-layer: egg-whole 250, sugar-caster 150, vanilla-extract 5, wheat-flour 150',
+      'cheese-cream: cream-35 202, icing-sugar-starch 60, mascarpone 250, passion-fruit 78',
+      'chocolate-base: chocolate-white 150, cream-48 75',
+    ],
+  ],
+  [
+    "a pudding with its top kept back",
+    `Dulce de leche & banana "icebox" pudding
+(for a 9 x 13 dish / about 12 people)
+
+You'll need:
+2 boxes Maria-style cookies (7 oz each)
+1 can dulce de leche (13.4 oz)
+1 pkg (8 oz) cream cheese
+2½ cups heavy cream
+½ cup powdered sugar
+4 bananas
+1 cup whole milk + 2 Tbsp dark rum for dipping
+Cinnamon
+
+Do this:
+1) Beat cream cheese & half the dulce de leche till smooth.
+2) In another bowl whip cream + sugar to soft peaks. Fold into cheese mix. Save out 1 cup for the top.
+3) Mix milk & rum. Dip cookies quickly, layer in dish.
+4) Spread 1/3 of filling, sliced bananas, drizzle w/ warmed dulce de leche. Repeat 2x more, last layer cookies.
+5) Top w/ the reserved filling, dust w/ cinnamon. Fridge 8 hrs or overnight.`,
+    [
+      'set-filling: caramel-sauce 190, cream-cheese-block 227 <- whipped-cream',
+      'whipped-cream: cream-36 597, icing-sugar-starch 60',
+      'crown:  <- set-filling',
+      'soak: milk-whole 244, rum-40 28',
+      'biscuit-layer: shortbread 397',
+      'topping: banana 460',
+      'topping: caramel-sauce 190',
+      'topping: cinnamon-ground 0',
+    ],
+  ],
+  [
+    "a bavarois of caramel, two creams in one list",
+    `Bavarois au caramel
+
+Pour 8 personnes - moule 1,2 l
+
+Sugar 120 g
+Water 30 g
+Cream 35% (hot) 150 g
+Milk 250 g
+Egg yolks 80 g
+Gelatine leaves 8 g
+Cream 35% 350 g
+Salt 2 g
+
+Cook the sugar and water to a dark caramel. Deglaze with the hot cream off the heat, add the milk and salt and bring back to the boil to dissolve. Pour a third over the yolks, return to the pan and cook to 83 °C. Off the heat, add the soaked gelatine and pass through a sieve. Cool over ice to 22 °C, stirring. Whip the 350 g cream to soft peaks and fold in. Pour into the mould; refrigerate 6 hours. Dip in hot water for 5 seconds to unmould.`,
+    [
+      'custard: cream-35 150, egg-yolk 80, gelatin-leaf-gold 8, milk-whole 250, salt 2, sugar-caster 120, water 30',
+      'whipped-cream: cream-35 350',
+      'set-filling:  <- custard, whipped-cream',
+    ],
+  ],
+  [
+    "oven degrees that stand alone",
+    `My mum's pavlova with lemon cream - she'd never measure but here goes
+
+4 egg whites, room temp
+8 oz caster sugar
+1 dessertspoon cornflour
+1 tsp vinegar
+
+half pint double cream
+3 tblsp lemon curd
+raspberries, as many as you like
+
+oven to 150. whisk whites till stiff, sugar in a dessertspoon at a time, keep whisking till you can hold the bowl over your head. fold cornflour and vinegar in. pile onto baking paper in a 9 inch circle. straight into the oven, turn it down to 120, an hour and a half. switch off and leave it in overnight.
+whip cream - not too stiff. swirl lemon curd through it. pile on the pav, raspberries on top. eat within the hour.`,
+    [
+      'meringue: corn-starch 6, egg-white 132, sugar-caster 227, vinegar-white 6',
+      'whipped-cream: cream-48 284, lemon-curd 68',
+      'topping: raspberry 0',
+    ],
+  ],
+  [
+    "an entremets with a mirror",
+    `Hazelnut gianduja mousse cake, entremets ring 18 cm x 4.5 cm
+
+Feuilletine base: 60 g milk chocolate 35%, 90 g hazelnut praline paste, 60 g feuilletine.
+Mousse: 160 g gianduja, 90 g whole milk, 1.5 sheets gelatine (gold), 260 g cream 35%.
+Mirror: 100 g glucose syrup, 100 g sugar, 50 g water, 70 g sweetened condensed milk, 100 g milk chocolate, 6 g gelatine.
+
+1. Melt the chocolate with the praline paste to 40 °C, fold in the feuilletine, press into the ring. Freeze 20 minutes.
+2. Soak the gelatine. Bring the milk to the boil, dissolve the gelatine in it, pour over the chopped gianduja, emulsify with a hand blender. At 30 °C fold in the cream whipped to a soft peak.
+3. Pour onto the base, smooth, freeze overnight.
+4. For the mirror boil glucose, sugar and water to 103 °C, take off the heat, add condensed milk and the soaked gelatine, pour over chocolate and blend without air. Rest 12 h in the fridge. Warm to 33 °C, pour over the frozen cake.
+5. Thaw 6 h in the fridge before serving; 10 portions.`,
+    [
+      'pressed-base: chocolate-milk-35 60, feuilletine 60, praline-paste 90',
+      'chocolate-base: gelatin-leaf-gold 3, gianduja 160, milk-whole 90',
+      'whipped-cream: cream-35 260',
+      'set-filling:  <- chocolate-base, whipped-cream',
+      'chocolate-base: chocolate-milk-35 100, condensed-milk 70, gelatin-leaf-gold 6, glucose-syrup-42 100, sugar-caster 100, water 50',
+    ],
+  ],
 ];
 
 describe('recipes as others write and tell them', () => {
@@ -324,5 +760,33 @@ Wine and lemon overnight with the sugar - 150 ml wine, 1 lemon, 75 g caster. Nex
     const last = r.steps.at(-1)!;
     expect(last.places).toHaveLength(2);
     expect(last.after).toContain(r.steps.length - 2);
+  });
+  const toldOf = (name: string): Reading => read(TOLD.find(([x]) => x === name)![1]);
+  it('degrees of an oven that stand alone are read, in °F where there are so many', () => {
+    const bake = (name: string): number | undefined => toldOf(name).steps.find((x) => x.work === 'bake')!.temperature?.c;
+    expect(bake('oven degrees that stand alone')).toBe(120);
+    expect(bake('lists within rows, stuff and things')).toBe(176.7);
+  });
+  it('shares of what was made: most of the praline in, the rest on top; half of the foam folded in', () => {
+    const share = (name: string, kind: string): number | undefined => toldOf(name).parts.flatMap((p) => p.takes.filter((t) => toldOf(name).parts.find((q) => q.id === t.part)!.kind === kind))[0]?.share;
+    expect(share('a semifreddo with a praline that is divided', 'topping')).toBeCloseTo(2 / 3, 3);
+    expect(share('lists within rows, stuff and things', 'whipped-cream')).toBeCloseTo(0.5, 3);
+    expect(toldOf('told with second thoughts').lines.filter((l) => l.draft.ingredient?.id === 'lemon-curd').map((l) => Math.round(l.draft.grams!))).toEqual([288, 32]);
+  });
+  it('what was kept back goes on top, not the whole', () => {
+    const r = toldOf('a pudding with its top kept back');
+    const crown = r.parts.find((p) => p.kind === 'crown')!;
+    expect(r.steps.find((x) => x.text.startsWith('Top w/'))!.places).toContain(crown.id);
+  });
+  it('a cell over a list is its heading, not part of a name', () => {
+    const r = toldOf('a table with a column of parts');
+    expect(r.lines.map((l) => l.draft.written)).toContain('egg whites 180 g');
+    expect(r.parts.map((p) => p.name)).toEqual(['Meringue', 'Coffee cream', 'Finish']);
+    expect(r.doubts).toEqual([]);
+  });
+  it('notes of a word or two are steps: half, again, level; a jelly goes over its sponge', () => {
+    const r = toldOf('the shop\'s own notes, one word a step');
+    expect(r.steps.map((x) => x.work).slice(-6)).toEqual(['fill', 'fill', 'fill', 'fill', 'chill', 'finish']);
+    expect(toldOf('a trifle told in small letters, amounts behind their names').steps.find((x) => x.text.includes('goes over'))!.places).toHaveLength(3);
   });
 });

@@ -12,7 +12,7 @@ const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['whisk', 'whip whisk rewhip froth aerate', ''],
   ['beat', 'beat soften loosen blend blitz process pulse liquidise puree knead', 'cream'],
   ['fold', 'fold marble ripple swirl', 'lighten'],
-  ['heat', 'melt simmer scald microwave micro caramelise caramelize poach stew reheat sauté fry brown temper', 'heat warm boil cook bring reduce steam anglaise'],
+  ['heat', 'melt simmer scald microwave micro caramelise caramelize poach stew reheat rewarm deglaze sauté fry brown temper', 'heat warm boil cook bring reduce steam anglaise'],
   ['bake', 'bake roast', 'toast'],
   ['soak', 'wet bloom infuse steep macerate dip dunk moisten drench submerge hydrate sponge sprinkle-over', 'soak brush'],
   ['wait', 'stand', 'cool rest leave let sit wait allow ripen'],

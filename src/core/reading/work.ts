@@ -1,5 +1,5 @@
 import type { StepMachine, StepWork } from '../document/kinds';
-import type { Clause } from './clauses';
+import { GOES_OVER, type Clause } from './clauses';
 import { timesIn, type SaidTime } from './times';
 
 /** What is in the bowl that a clause works on, as far as the verb asks. */
@@ -10,6 +10,7 @@ export interface WorkedOn {
   readonly butter: boolean;
   readonly cheese: boolean;
   readonly gelatin: boolean;
+  readonly setter: boolean;
   readonly chocolate: boolean;
   /** Whether something has been built already: what is strewn then is finish. */
   readonly built: boolean;
@@ -29,12 +30,12 @@ const OVEN = /\bovens?\b/i;
 const ROOM = /\broom[- ]temp(?:erature)?|\bat room\b|\bcounter\b|\bworktop\b|\bon the bench\b/i;
 const MIXER = /\bmixer\b|\bbeaters?\b|\belectric\b|\bpaddle\b|\bwhisk attachment|\bwhipping attachment|\bhigh speed|\blow speed|\bmedium speed|\bmedium-high|\bmedium-low|\bspeed\b|\bprocessor\b|\bblender\b|\bon (?:high|low|medium)\b|\bmachine\b/i;
 const BY_HAND = /\bby hand\b|\bballoon whisk|\bhand whisk|\bwith a (?:fork|spoon|spatula|wooden|whisk|rubber|silicone|large metal|metal)|\bspatula\b|\bwooden spoon\b|\bmetal spoon\b|\bfork\b/i;
-const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug)\b/i;
+const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug|(?<!pudding )basin)\b/i;
 const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
 
 /** Layers that are told without a verb: 'half the cream', '2nd layer of fingers', 'rest of the cream'. */
 export const LAYING = /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
-export const BEFORE_SERVING = /\bbefore (?:you )?serv(?:e|ing)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
+export const BEFORE_SERVING = /\bbefore (?:you )?serv(?:e|ing)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
 /** Said of a machine that runs while something is added. */
 export const WHILE_RUNNING = /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
 
@@ -169,7 +170,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'grate':
     case 'shave':
     case 'crumble':
-      if (verb === 'sprinkle' && on.gelatin && !on.built) return 'soak';
+      if (verb === 'sprinkle' && !on.built && (on.gelatin || (on.setter && /\bwater\b|\bmilk\b|\bjuice\b/i.test(text)))) return 'soak';
       if (verb === 'drizzle' && /\bdrizzl\w+ (?:\w+ly )?in\b/i.test(text)) return 'hands';
       if (on.late) return 'finish';
       if (/^(?:sift|sieve|grate|crumble|shave)/.test(verb)) return on.built && /\bover\b|\bon\b|\btop\b|\bit\b/i.test(text) ? 'finish' : 'hands';
@@ -181,6 +182,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'sponge':
       return 'soak';
     case 'line':
+      // 'Line a tin with film, cream, biscuits, cream': what follows the film is laid.
+      if (/\b(?:paper|film|parchment|foil)\b,\s*\p{L}+,\s*\p{L}+,/iu.test(text)) return 'fill';
       return /\bpaper\b|\bfilm\b|\bparchment\b|\bwith cling|\bfoil\b|\bplastic\b|\bacetate\b/i.test(text) ? 'hands' : 'fill';
     case 'press':
     case 'squash':
@@ -294,6 +297,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'use':
     case 'make':
       if (VESSEL_TO_MIX.test(text) && !/\bserving bowl|\btrifle bowl/i.test(text)) return 'hands';
+      if (verb === 'put' && /\bput (?:the |some |a few )?(?:[\w'-]+ ){1,3}in\s*[,.;]/i.test(text) && !SERVED_IN.test(text)) return 'hands';
       if (verb === 'make' && HOT.test(text)) return 'heat';
       if (verb === 'make' || verb === 'use' || verb === 'get' || verb === 'give') return 'hands';
       return SERVED_IN.test(text) || /\bon top\b|\bonto\b|\bover\b/i.test(text) ? 'fill' : 'hands';
@@ -309,7 +313,9 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
 const INTO_HAND = /\binto (?:that|it|this|them|the (?:bowl|mix|mixture))\b/i;
 
 function workWithoutVerb(text: string, on: WorkedOn): StepWork {
-  if (/^(?:do (?:that|this|the same|it)|repeat|and so on)\b/i.test(text) || (LAYING.test(text) && (on.built || !INTO_HAND.test(text)))) return 'fill';
+  if (/^(?:do (?:that|this|the same|it)|repeat|again|and so on)\b/i.test(text) || (LAYING.test(text) && (on.built || !INTO_HAND.test(text)))) return 'fill';
+  if (GOES_OVER.test(text.replace(/^(?:and|then|so) /i, '').toLowerCase())) return 'fill';
+  if (on.late && on.built) return 'finish';
   if (FREEZER.test(text)) return 'freeze';
   if (COLD_PLACE.test(text)) return 'chill';
   if (OVEN.test(text) && timesIn(text).length > 0) return 'bake';

@@ -3,7 +3,7 @@ import type { StepMachine, StepWork } from '../document/kinds';
 import { gramsIn, newBowl, type Bowl } from './bowls';
 import type { Clause } from './clauses';
 import type { SaidTemperature } from './degrees';
-import type { DraftLine, LineContext } from './lines';
+import { apartIn, type Apart, type DraftLine, type LineContext } from './lines';
 import { lexiconOf, mentionsIn, type Lexicon } from './mentions';
 import type { SaidWhen } from './when';
 import { mentionsElectric } from './work';
@@ -107,6 +107,8 @@ export class Worktop {
   readonly doubts: { line: number; says: string }[] = [];
   readonly hasList: boolean;
   readonly electric: boolean;
+  /** What the work takes apart. */
+  readonly apart: Apart;
   /** 'The pan' of a loaf or a pie is what is filled. */
   readonly panIsTin: boolean;
   private learnt: Lexicon | null = null;
@@ -140,6 +142,7 @@ export class Worktop {
     this.hasList = listed.length > 0;
     const whole = clauses.map((c) => c.clause.text).join(' ');
     this.electric = mentionsElectric(whole);
+    this.apart = apartIn(whole);
     this.panIsTin = /\b(?:loaf|cake|spring[- ]?form|baking|pie|tart|brownie|square|inch|x ?\d{1,2}) pan\b|\bpan with (?:plastic|parchment|cling|film|foil)/i.test(whole);
   }
 
