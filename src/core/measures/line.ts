@@ -83,7 +83,7 @@ function massOf(written: WrittenLine, ingredient: Ingredient, measures: Measures
   let massG = 0;
   let first: { unit: Unit; quantity: number; range: readonly [number, number] | null } | null = null;
   for (const amount of written.amounts) {
-    const unit = amount.unit ?? (ingredient.piece ? unitOf('piece') : null);
+    const unit = amount.unit ?? (isWholeOne(written, ingredient) ? unitOf('pack') : ingredient.piece ? unitOf('piece') : null);
     if (!unit) return fail('text', 'unknown-unit', unknownUnit(written.wordAfter, amount.text));
     const grams = gramsOf(amount, unit, ingredient, measures);
     if (!grams.ok && !aside?.ok) return grams;
@@ -94,6 +94,9 @@ function massOf(written: WrittenLine, ingredient: Ingredient, measures: Measures
   if (!first) return fail('text', 'no-amount', 'There is no amount here.');
   return ok({ massG: aside?.ok ? aside.value * timesAside(written, ingredient, aside.value) : massG, rangeG: aside?.ok ? null : first.range, unit: first.unit, quantity: first.quantity });
 }
+
+/** '1 madeira cake', '1 panettone': the whole, of what the larder counts by the slice. */
+const isWholeOne = (written: WrittenLine, ingredient: Ingredient): boolean => /^(?:slice|piece)$/.test(ingredient.piece?.name ?? '') && ingredient.packG !== null && /\b(?:(?<!sponge )cakes?|loaf|loaves|panettone|brioche)$/i.test(written.name.replace(/,.*$|\(.*?\)/g, '').trim()) && !/\bslic/i.test(written.name);
 
 /** How often the size in brackets counts: for each of the packs where it says so, or where that is nearer to the pack of the larder. */
 function timesAside(written: WrittenLine, ingredient: Ingredient, asideG: number): number {

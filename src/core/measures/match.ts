@@ -94,7 +94,7 @@ const spelled = (word: string): string => {
 
 /** What cooks say of an ingredient that does not say which one it is. */
 const MANNERS = new Set(
-  'fresh freshly sheep buffalo cow crumb crumbs chopped melted cold chilled softened soft sifted frozen thawed defrosted unflavored unflavoured liquid mashed spiced canned tinned unwaxed unsalted lukewarm tepid iced plump boiled sweet-cream packed heaped shredded shaved slivered flaked rolled crumbled broken halved quartered cubed zested juiced separated bought homemade store leftover baked unbaked prebaked prepared ready-made readymade ready made shop full-fat fullfat finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored shelled skinned blanched cubes chunks pieces slices wedges drained strained warm hot strong dry fine to taste or and for dusting serving optional garnish decorating decoration sprinkling divided plus such as like these those thin good-quality nice few little well medium large small whole pure natural plain unsalted'.split(' '),
+  'fresh freshly sheep buffalo cow crumb crumbs chopped melted cold chilled softened soft sifted frozen thawed defrosted unflavored unflavoured liquid mashed spiced canned tinned unwaxed unsalted lukewarm tepid iced plump boiled sweet-cream packed heaped shredded shaved slivered flaked rolled crumbled broken halved quartered cubed zested juiced separated bought homemade store leftover baked unbaked prebaked prepared ready-made readymade ready made shop full-fat fullfat finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored split scraped shelled skinned blanched cubes chunks pieces slices wedges full sheets dissolved mixed stirred soaked bloomed drained strained warm hot strong dry fine to taste or and for dusting serving optional garnish decorating decoration sprinkling divided plus such as like these those thin good-quality nice few little well medium large small whole pure natural plain unsalted'.split(' '),
 );
 
 /** A name as its bare words, so that 'confectioners’ sugars' and 'Confectioner’s sugar' are one. */
@@ -121,6 +121,8 @@ type Named = Pick<WrittenLine, 'name' | 'fatText' | 'wordAfter'> & { readonly am
 function asMeasured(match: Match | null, written: Named, matcher: Matcher): Match | null {
   const unit = written.amounts?.[0]?.unit;
   const bySpoon = unit?.dimension === 'volume' || unit?.dimension === 'pack';
+  // A spoon of ginger is of the powder.
+  if (match?.ingredient.id === 'ginger-fresh' && unit?.dimension === 'volume' && !/fresh|grated|root|chopped/i.test(written.name)) return { ingredient: matcher.find('ground ginger', 1)[0]!.ingredient, confidence: match.confidence };
   if (!match || !bySpoon || match.ingredient.piece?.name !== 'leaf' || match.ingredient.bloom === null || /leaf|leaves|sheet/i.test(written.name)) return match;
   const powder = matcher.find('gelatin powder', 1)[0];
   return powder ? { ingredient: powder.ingredient, confidence: match.confidence } : match;

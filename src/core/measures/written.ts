@@ -54,7 +54,7 @@ const SUM_CHAR = /[\d.,+\-−*/×÷() \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗�
 const ABOUT = /^(?:about|approximately|approx\.?|around|circa|ca\.?|~|≈)\s*/i;
 /** Measures that stand without a number: 'pinch of salt', 'salt, a pinch'. */
 const BARE_UNIT = /(?:^|[\s,])((?:(?:a|an|one)\s)?(?:(?:small|good|large|generous|tiny)\s)?(pinch|dash|drop|knob|handful|glug|splash))\b/i;
-const UNWEIGHED = /\b(?:to taste|as needed|to (?:serve|garnish|decorate|finish|dust)|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a (?:little|bit|touch|hint)|some)\b/i;
+const UNWEIGHED = /\b(?:to taste|as needed|to (?:serve|garnish|decorate|finish|dust|glaze|brush|coat|sprinkle)|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a (?:little|bit|touch|hint)|some)\b/i;
 const WORD = /^[\s\u00a0-]*((?:fl\.?\s?oz|fluid\s(?:ounces?)|wine\s?glass(?:es|ful|fuls)?(?=\sof)|tea[\s-]?cups?(?:ful|fuls)?(?=\sof))\b\.?|\p{L}+\.?)/iu;
 const SIZES: Readonly<Record<string, EggSize>> = { small: 'small', medium: 'medium', large: 'large', lg: 'large', sm: 'small', xl: 'extra large', jumbo: 'jumbo', big: 'large' };
 

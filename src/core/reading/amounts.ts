@@ -98,7 +98,7 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   const name = nameOf(nameText);
   if (name === '') return null;
   // 'a' alone is an article: only with a measure, or of what is counted.
-  if (amount.unit === null && said && said.value === 1 && /^an?\b/i.test(source) && !/^(?:large |small |medium |ripe |whole |unwaxed |extra |juicy |vanilla )*(?:egg|yolk|white|lemon|orange|lime|banana|mango|pear|apple|peach|vanilla)/i.test(name)) return null;
+  if (amount.unit === null && said && said.value === 1 && /^an?\b/i.test(source) && !/^(?:large |small |medium |ripe |whole |unwaxed |extra |juicy |split |halved |vanilla )*(?:egg|yolk|white|lemon|orange|lime|banana|mango|pear|apple|peach|vanilla)/i.test(name)) return null;
   return { said: { name, amount, definite: Boolean(lead[1]), more }, length: end + lead[0].length + nameText.indexOf(name) + name.length };
 }
 

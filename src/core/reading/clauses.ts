@@ -128,6 +128,10 @@ export function clausesOf(sentence: string): readonly Clause[] {
       if (STATES.has(verb.base) && !/^(?:the|it|them|in|into|for|with|over|aside)$/.test(next)) at = -1;
     }
     if (at < 0) at = subjectVerb(words, i + 1);
+    // 'Four eggs, 225 g flour, baked in a tin for 40 minutes'.
+    if (at < 0 && comma && words[i + 1]?.said === 'baked' && /^(?:in|at|for|until)$/.test(words[i + 2]?.said ?? '')) at = i + 1;
+    // 'Chill 2 hours, pistachios right before serving'.
+    if (at < 0 && comma && LATE_ALONE.test(words.slice(i + 1, i + 8).map((w) => w.said).join(' ')) && verbAt(words, i + 1, false) < 0) at = i + 1;
     // 'I put the berries in, and it goes over the sponge'.
     if (at < 0 && GOES_OVER.test(words.slice(i + 1, i + 4).map((w) => w.said).join(' '))) at = i + 1;
     // '400 ml of cream, whipped soft, on top, and some almonds'.
@@ -197,12 +201,15 @@ export function clauseOf(text: string): Clause {
   if (at >= 0) return { text, verb: verbNamed(words[at]!.said), words, at };
   const form = words.findIndex((w, i) => i >= main && verbOfForm(w.said) !== null && !/^(?:the|a|an|of|and|my|your)$/.test(words[i - 1]?.said ?? 'x') && /ed$|en$|ing$|left|put|cut|made/.test(w.said) && PASSIVE.test(words.slice(Math.max(0, i - 3), i).map((x) => x.said).join(' ')));
   if (form >= 0) return { text, verb: verbOfForm(words[form]!.said), words, at: form };
+  if (words[main]?.said === 'baked') return { text, verb: verbOfForm('baked'), words, at: main };
   // 'Cream, whipped soft with a spoon of sugar': what is done to it stands behind it.
   const whipped = words.findIndex((w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|beaten)$/.test(w.said) && /^(?:soft|stiff|firm|softly|lightly|to|until|till|with)$/.test(words[i + 1]?.said ?? ''));
   if (whipped >= 0 && WHIPPED.test(text)) return { text, verb: verbOfForm(words[whipped]!.said), words, at: whipped };
   return { text, verb: null, words, at: -1 };
 }
 
+/** What is put on last, without a verb. */
+const LATE_ALONE = /^(?!just\b|right\b)(?:\p{L}+ ){1,4}?(?:just |right )before (?:serving|it|they|you)\b/u;
 /** What was just made is laid on something. */
 export const GOES_OVER = /^(?:on top(?= ?,)|(?:it|that|this|they|all that) goes? (?:over|on|onto)\b)/;
 /** An amount of cream, and how it is whipped. */

@@ -11,7 +11,7 @@ const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split sc
 const OF_IT = /\b(?:aside|reserve|keep(?: back)?|save|hold back|take out|scoop out)\s+(?:about |roughly )?(.{1,24}?) of (?:it|this|that|them)\b/i;
 const KEEPS = /\b(?:reserve|set aside|keep(?! (?:going|beating|whisking|whipping|stirring|mixing|folding|on|at|an|the mixer|the heat|it moving|it cold))|save|put aside|hold back|scoop out|take out|lift out|set .{0,30} aside)\b/i;
 /** 'Save 1 cup for the top'. */
-const BARE_KEPT = /\b(?:aside|reserve|keep(?: back)?|save(?: out)?|hold back|take out|scoop out)\s+(?:about |roughly )?((?:\d[\d/.]*|[½¼¾⅓⅔]|an?|one|half an?|two|three)\s?(?:cups?|ml|g|oz|tbsp|tablespoons|spoonfuls|spoons)?)(?=\s*(?:for\b|to\b|[.,;]|$))/i;
+const BARE_KEPT = /\b(?:aside|reserve|keep(?: back)?|save(?: out)?|hold back|take out|scoop out)\s+(?:about |roughly )?((?:\d[\d/.]*(?:\s\d\/\d)?[½¼¾⅓⅔]?|[½¼¾⅓⅔]|an?|one|half an?|two|three)\s?(?:cups?|ml|g|oz|tbsp|tablespoons|spoonfuls|spoons)?)(?=\s*(?:for\b|to\b|[.,;]|$))/i;
 /** What is kept back where no share is said (house). */
 const KEPT_SHARE = 0.2;
 
@@ -108,7 +108,7 @@ function madeReady(w: Worktop, { step, at, h, lines, bowls, destAt }: Job): bool
   }
   // 'Crush the biscuits and the butter': that is the base already.
   if (/^(?:crush|crumble|bash)$/.test(step.verb) && lines.length > 1 && lines.some((x) => w.lines[x.line]!.role === 'butter') && bowls.length === 0) return false;
-  const prepares = (PREPARES.has(step.verb) || (h.c.verb === null && lines.length === 1)) && bowls.length === 0 && !h.additive;
+  const prepares = (PREPARES.has(step.verb) || /^top and tail\b/i.test(h.after) || (h.c.verb === null && lines.length === 1)) && bowls.length === 0 && !h.additive;
   if (prepares) w.inHand = [...w.inHand.filter((x) => x.kind === 'bowl'), ...lines];
   return prepares;
 }

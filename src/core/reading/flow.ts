@@ -182,7 +182,7 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if (verb === 'pour' && work === 'hands' && w.built && items.length === 1 && only!.kind === 'bowl' && w.bowls[only!.bowl]!.placed === 'no' && w.here()?.placed !== 'no' && /^pour (?:\w+ly )?(?:on|over)\b/i.test(after)) work = 'fill';
   // 'Dissolve the coffee in hot milk, pour on the chocolate': it melts in what is in hand.
   const wet = w.here();
-  if (verb === 'pour' && work === 'fill' && POUR_ONTO.test(after) && wet?.placed === 'no' && !wet.air && w.holds(wet, 'milk', 'cream', 'liquid') && items.length > 0 && items.every((x) => x.kind === 'line' && w.lines[x.line]!.role === 'chocolate')) work = 'hands';
+  if (verb === 'pour' && work === 'fill' && POUR_ONTO.test(after) && wet?.placed === 'no' && !wet.air && w.holds(wet, 'milk', 'cream', 'liquid') && items.length > 0 && items.every((x) => x.kind === 'line' && ['chocolate', 'white', 'yolk', 'egg'].includes(w.lines[x.line]!.role ?? ''))) work = 'hands';
   // Cream that stands is only brought together with another bowl, whatever word is used for it: whisked on, cream turns to butter.
   if ((work === 'whisk' || work === 'beat') && involved.filter((x) => x.bowl).length > 1 && involved.some((x) => x.bowl?.air && w.holds(x.bowl, 'cream'))) work = 'fold';
   // 'Loosen the cheese with a bit of the foam, then all of it.'

@@ -8,6 +8,8 @@ import { ALL, DEST, type Heard, type Item, type Share, type Worktop } from './wo
 const EVERYTHING = /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ (?:ingredients|stuff|things|bits)|ingredients together|all of it together|everything but)\b/i;
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
+/** 'Rub together', below the list that it is of. */
+const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?together\b/i;
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
 const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds'.split(' '));
 
@@ -29,6 +31,9 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   if (c.at > 0 && WHEN.test(c.text) && (verb === 'whip' || verb === 'whisk') && items.some((x) => x.at > c.at)) items.splice(0, items.length, ...items.filter((x) => x.at > c.at));
   wholeList(w, h, meant);
   withTheRest(w, h, meant);
+  // 'Whip the rest with the sugar': of what was divided last.
+  const rest = items.length > 0 && /^(?:whip|whisk|beat|heat|warm|boil) the (?:rest|remainder)\b(?! of)/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
+  if (rest) meant.line(rest[1], c.at);
   if (items.length === 0) unsaid(w, h, meant);
   // 'Fold nearly all of it through': of what is in hand.
   const most = MOST_OF.exec(h.after)?.[1];
@@ -40,7 +45,9 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
 
 /** All that a list holds under this heading, or what is left of it. */
 function wholeList(w: Worktop, { c, fc, after }: Heard, meant: Meant): void {
-  if (!EVERYTHING.test(c.text) && !(ALL_OF_IT.test(after) && meant.items.length === 0 && w.bowls.every((b) => b.lines.size === 0))) return;
+  const list = fc.section === null ? [] : w.lines.map((_, i) => i).filter((i) => sameHeading(w.lines[i]!.under, fc.section));
+  const together = TOGETHER.test(after) && meant.items.length === 0 && list.length > 1 && list.every((i) => w.fresh(i));
+  if (!EVERYTHING.test(c.text) && !together && !(ALL_OF_IT.test(after) && meant.items.length === 0 && w.bowls.every((b) => b.lines.size === 0))) return;
   const heading = fc.section;
   const word = /\b(?:the )?(\w+) (?:ingredients|stuff|things|bits)\b/i.exec(c.text)?.[1] ?? '';
   const named = w.lines.filter((l) => l.under !== null && sameHeading(l.under, word)).length > 0 ? word : heading;

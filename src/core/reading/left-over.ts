@@ -19,7 +19,7 @@ export function leftOvers(w: Worktop): void {
     const mates = w.bowls.filter((b) => [...b.lines].some((j) => w.lines[j]!.under === heading && w.lines[j]!.block === l.block));
     const close = mates.filter((b) => b.place === 'mix').sort((a, b) => b.lines.size - a.lines.size)[0] ?? mates[0];
     const seasoning = ['sugar', 'flavour', 'salt', 'acid', 'sour', 'starch', 'setter', 'gelatin'].includes(l.role ?? '');
-    const top = /\b(?:to (?:serve|finish|decorate|garnish|top)|for (?:the top|serving|dusting|decorat\w+|garnish\w*|sprinkling|topping)|garnish|topping)\b/i.test(`${l.written} ${heading ?? ''}`);
+    const top = /\b(?:to (?:serve|finish|decorate|garnish|top|glaze|dust|brush|sprinkle)|for (?:the top|serving|dusting|decorat\w+|garnish\w*|sprinkling|topping)|garnish|topping)\b/i.test(`${l.written} ${heading ?? ''}`);
     let b: Bowl | null = null;
     if (!top && heading !== null && close) b = close;
     else if (!top && seasoning && close) b = close;

@@ -53,6 +53,9 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   return { at: forced, beside };
 }
 
+/** A bare number of something is of grams from here on (house). */
+const GRAMS_FROM = 30;
+
 /** A line that stands in a sentence. */
 export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: number, of: number | null): number | null => {
   const name = said.name.replace(/\bones\b/i, w.biscuitWord || 'ones');
@@ -61,8 +64,10 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   const again = /^(?:whole|more|again|aside)$/i.test(name) ? splitLine(last?.text ?? '').name : '';
   // 'Another 100 g of the biscuits': of those that were named.
   const more = of === null ? '' : splitLine(w.lines[of]!.text).name;
-  const apart = !said.text.includes(said.name);
-  const words = again !== '' || apart || more !== '' ? `${said.amount.text.replace(/\.$/, '')} ${again || more || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
+  // '225 butter, 225 sugar', told: in grams, where nobody counts so many (house).
+  const inGrams = said.amount.unit === null && said.amount.quantity.ok && said.amount.quantity.value >= GRAMS_FROM;
+  const apart = inGrams || !said.text.includes(said.name);
+  const words = again !== '' || apart || more !== '' ? `${said.amount.text.replace(/\.$/, '')}${inGrams ? ' g' : ''} ${again || more || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
   const place = { under: null, block, start: c.start, end: c.end };
   const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
   if (both) {
@@ -82,7 +87,7 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   if (known && again === '' && calledInFull(words) === null && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
   if (!known && said.amount.unit === null) return null;
   if (!known && said.amount.unit?.dimension === 'piece') return null;
-  if (said.amount.unit === null && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;
+  if (said.amount.unit === null && !inGrams && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;
   w.addLine({ ...line, written: said.text, text: words });
   return w.lines.length - 1;
 };

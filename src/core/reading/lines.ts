@@ -46,6 +46,7 @@ const FRUIT = '(lemon|lime|orange|grapefruit|clementine|tangerine|mandarin)s?';
 const BOTH = new RegExp(`^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:of|from) (.+)$|^(.+?\\b${FRUIT}),?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`, 'i');
 /** 'Zest of 3 limes and juice of 4'. */
 const ZEST_AND_JUICE = /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?),? (?:and|&|\+) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
+const ZEST_PLUS_JUICE = new RegExp(`^(.*?\\b(lemon|lime|orange|grapefruit)s? zest),?\\s+(?:plus|and|\\+|&)\\s+([^()]{1,16}?) (?:fresh )?(?:(?:lemon|lime|orange|grapefruit) )?juice\\b`, 'i');
 const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whites|yolks and whites separated?)\b.*$/i;
 const EXTRA = /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
 const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
@@ -85,6 +86,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   }
   const more = AND_SOME.exec(text);
   if (more && splitLine(more[1]!).amounts[0]?.unit) return [...linesOfRow(more[1]!, place, context, apart).map((l) => ({ ...l, written: row })), made(more[2]!.replace(/[.;]$/, ''))];
+  // '1 tbsp lemon zest plus 3 tbsp juice (from 2 lemons)': of one fruit.
+  const zestThenJuice = ZEST_PLUS_JUICE.exec(text);
+  if (zestThenJuice && splitLine(zestThenJuice[3]!).amounts.length > 0) return [made(zestThenJuice[1]!), made(`${zestThenJuice[3]!} ${zestThenJuice[2]!} juice`)];
   // 'Mango cubes and mint to garnish': two things, neither weighed.
   const purpose = splitLine(text).amounts.length === 0 ? PURPOSE.exec(text)?.[0] : undefined;
   const pair = purpose === undefined ? [] : text.slice(0, -purpose.length).split(/\s+(?:and|&)\s+/);
@@ -128,8 +132,13 @@ const NOUNS: readonly (readonly [RegExp, Role])[] = [
 ];
 const roleByWord = (text: string): Role | null => NOUNS.find(([word]) => word.test(text))?.[1] ?? null;
 
+/** 'Baked tart shell 24 cm': one of that size. */
+const SIZED = /^(\D{4,60}?)\s+\d{1,2}(?:[.,]\d)?\s?(?:cm|mm|inch(?:es)?|in|["”″])\W*$/i;
+
 /** One line from its words. */
-export function draftLine(text: string, place: Place, context: LineContext): DraftLine {
+export function draftLine(written: string, place: Place, context: LineContext): DraftLine {
+  const sized = SIZED.exec(written)?.[1];
+  const text = sized === undefined ? written : `1 ${sized}`;
   const { ingredient, confidence, doubt } = ingredientOf(text, context);
   const read = readLine(text, ingredient, context.measures);
   const optional = /\boptional(?:ly)?\b|\bif (?:you like|liked|wished|desired)\b/i.test(text);
@@ -186,7 +195,7 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
   const full = calledInFull(text);
   const split = full === null ? splitLine(text) : { ...splitLine(text), name: full };
   // '1 baked 9-inch pie crust': a size is no name.
-  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').trim() || split.name };
+  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').trim() || split.name };
   // 'biscuits à la cuillère (ladyfingers)', 'almond brittle (use toasted hazelnuts)': what the bracket calls it.
   const plain = matchOf(written, context.matcher);
   const bracket = plain && plain.confidence >= SURE_FROM ? null : /\((?:use |or |i use |i\.e\. )?(?:the )?([\p{L}][\p{L} '’-]{3,40})\)/iu.exec(text)?.[1];

@@ -5,7 +5,7 @@ import { choose } from './choose';
 import type { Clause } from './clauses';
 import { draftLine, type DraftLine } from './lines';
 import { split, type SaidLines } from './lines-said';
-import type { Mention } from './mentions';
+import { isProduct, type Mention } from './mentions';
 import { productNamed } from './products';
 import { keyOf } from './words';
 import { ALL, type FlowClause, type Heard, type Item, type ListLabel, type Share, type Worktop } from './worktop';
@@ -95,6 +95,13 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Na
   if (pressed) return meant.bowl(pressed, m.from, share);
   // 'Until white': a colour.
   if (m.phrase === 'white' && WHITENS.test(lead)) return;
+  // 'The juice of the lemons', of which only the zest was named.
+  const zested = !w.hasList && /\bjuice of (?:the|those|these|both|all the|your)\s+$/i.test(lead) ? candidates.map((l) => /\b(?:zest|peel|rind) of (.+)$/i.exec(w.lines[l.line]!.text)?.[1]).find(Boolean) : undefined;
+  if (zested && !w.lines.some((l) => /juice of/i.test(l.text) && l.text.endsWith(zested))) {
+    const i = w.addLine({ ...draftLine(`juice of ${zested}`, { under: null, block: 1000 + h.index, start: fc.start, end: fc.end }, w.context), written: `juice of ${zested}` });
+    w.relearn();
+    return meant.line(i, m.from);
+  }
   // 'Until it leaves a trail': what it does, no leaf of gelatine.
   if (/^(?:leaves|leaf)$/.test(m.phrase) && /\b(?:it|which|that|they|whisk|beaters?|mixture|mix|foam)\s+$/i.test(lead)) return;
   const become = next && next.from === m.to && next.sense.kind === 'product' ? becomeOf(w, fc, candidates, next.sense.name) : null;
@@ -112,16 +119,34 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Na
   // 'The remaining cream': what is left of a divided line, else one that nothing has taken yet.
   const untouched = share.kind === 'rest' && rest === undefined && !w.fresh(line) ? candidates.find((l) => w.fresh(l.line) && w.lines[l.line]!.role === w.lines[line]!.role)?.line : undefined;
   const target = untouched ?? (share.kind === 'rest' && rest !== undefined && w.fresh(rest) ? rest : line);
-  if (w.fresh(target)) return meant.some(target, m.from, share);
+  if (w.fresh(target)) {
+    // 'With a spoonful of the cream': little of it, the rest comes later.
+    const little = share.kind === 'all' && w.hasList && A_LITTLE_OF.test(lead) && LATER_REST.test(w.said) ? { kind: 'part' as const, share: LITTLE, said: '' } : share;
+    meant.some(target, m.from, little);
+    for (const i of dissolvedIn(w, target)) meant.line(i, m.from, false);
+    return;
+  }
   const role = w.lines[target]!.role;
   meant.also.add(target);
   // 'And a few strawberries': some more of them, not the purée that the others have become.
   if (A_FEW.test(lead)) return;
-  if (role && (CARRIES.has(role) || w.mainOf(target))) meant.bowl(w.bowls[w.bowlOf[target]!]!, m.from, share);
+  if (role && (CARRIES.has(role) || isProduct(m.phrase) || w.mainOf(target))) meant.bowl(w.bowls[w.bowlOf[target]!]!, m.from, share);
 }
 
 /** Words behind which white is a colour that a mix comes to. */
 const WHITENS = /\b(?:till?|until|to|turns?|almost|nearly|very|is|are|goes)\s*$/i;
+/** Of 'espresso powder dissolved in 1 tbsp water' the water, where its row says that it goes with it. */
+function dissolvedIn(w: Worktop, line: number): readonly number[] {
+  const { written, start } = w.lines[line]!;
+  if (!/\b(?:dissolved|soaked|bloomed|mixed|stirred|softened)\b[^,;]{0,16}\b(?:in|with)\s+\d/i.test(written)) return [];
+  return w.lines.flatMap((l, i) => (i !== line && l.written === written && l.start === start && w.fresh(i) && ['liquid', 'milk'].includes(l.role ?? '') ? [i] : []));
+}
+
+/** 'A spoonful of the cream', of which the rest is spoken of too. */
+const A_LITTLE_OF = /\b(?:a (?:spoon(?:ful)?|little|bit|splash)|some|two spoonfuls) of (?:the|your|that)\s+$/i;
+const LATER_REST = /\bthe (?:rest|remainder|remaining)\b/i;
+/** Of what a spoonful is taken from (house). */
+const LITTLE = 0.05;
 const A_FEW = /\b(?:a few|a handful of|some(?: more)?|a couple of|extra|a little more)\s+(?:\w+ )?$/i;
 
 /** 'The cream mixture', 'the lemon custard': what has become of it. */
@@ -148,6 +173,8 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   if (prev && prev.to === m.from && prev.sense.kind === 'line') return;
   // 'Make a caramel with …': it is made now.
   if (h.verb === 'make' && m.from <= h.c.at + 4) return;
+  // 'Boil the cream for the glaze': what it is for.
+  if (/\bfor (?:the|a|your)\s+$/i.test(lead)) return;
   // 'The reserved filling': what was kept of it.
   const kept = /\b(?:reserved|kept|saved)\s+$/i.test(lead) ? w.bowls.findLast((b) => b.place === 'kept' && b.placed === 'no') : undefined;
   const bowl = kept ?? productNamed(w, name, h.fc);
@@ -169,7 +196,9 @@ function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share, lead }: Named,
     if (CARRIES.has(w.lines[line]!.role!)) meant.bowl(w.bowls[w.bowlOf[line]!]!, m.from, share);
     return;
   }
-  if (w.hasList || h.verb === 'serve' || !namedAlone(m, c, ingredient)) return;
+  // 'You make a madeira first': a cake, no wine.
+  const makes = h.verb === 'make' && /^\s*(?:a|an|the|your)\s*$/i.test(lead.replace(/^.*\bmake\b/i, ''));
+  if (w.hasList || makes || h.verb === 'serve' || !namedAlone(m, c, ingredient)) return;
   const words = c.text.slice(c.words[m.from]!.start, c.words[m.to - 1]!.end);
   const i = w.addLine({ ...draftLine(words, { under: null, block: 1000 + h.index, start: fc.start, end: fc.end }, w.context), grams: null, fault: 'How much? The recipe does not say.', doubt: 'the recipe does not say how much' });
   w.relearn();

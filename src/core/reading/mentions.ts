@@ -120,6 +120,9 @@ const NO_SUGAR = /^(?:caramel|jam|lemon-curd|marshmallow|honey|golden-syrup|mapl
 /** What a line says that it is kept for. */
 const FOR_LATER = /\bfor (?:the )?(?:drizzl\w*|top(?:ping)?|dust\w*|garnish\w*|serving|decorat\w*|glaz\w*|brushing|finish\w*)\b/i;
 
+/** Whether a phrase is a word for something that work makes. */
+export const isProduct = (phrase: string): boolean => MADE.has(phrase);
+
 /** The phrases that may mean a line, each with how surely; found once for a line, though the lexicon is made anew when a method adds one. */
 const claimed = new WeakMap<DraftLine, ReadonlyMap<string, number>>();
 function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
@@ -166,9 +169,15 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
     const there = senses.get(key);
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(key, { kind: 'other' });
   }
+  // 'The lemon cream', where the list has that heading.
+  const headings = [...new Set(lines.flatMap((l) => (l.under === null ? [] : [keyOf(l.under)])))].filter((h) => h.includes(' ') && h.split(' ').length <= LONGEST_PHRASE);
+  for (const h of headings) {
+    const there = senses.get(h);
+    if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(h, { kind: 'product', name: h });
+  }
   const ofLarder = keysOfLarder(larder);
   const own = new Map<string, number>();
-  lengthen(own, byPhrase.keys());
+  lengthen(own, [...byPhrase.keys(), ...headings]);
   return { senses, larder: ofLarder, longest: [own, startsOf(ofLarder)] };
 }
 

@@ -31,8 +31,13 @@ export function touch(b: Bowl, { step, at, h }: Job): void {
 export function mix(w: Worktop, job: Job): void {
   const { step, at, h, lines } = job;
   const together = cameTogether(w, job);
-  const taken = together ? together.bowls : job.bowls;
-  const goal = together?.into ?? goalOf(w, job);
+  const named = together ? together.bowls : job.bowls;
+  const meant = together?.into ?? goalOf(w, job);
+  // 'Sieve onto the gelatin': it dissolves in what comes over it, and that stays what it is.
+  const [over] = named;
+  const gel = meant && named.length === 1 && over!.b !== meant && w.waits(meant) && w.holds(meant, 'gelatin') && !w.waits(over!.b);
+  const taken = gel ? [{ kind: 'bowl' as const, bowl: meant.id, at: 0, share: ALL, named: false, b: meant }] : named;
+  const goal = gel ? over!.b : meant;
   if (!goal && laidThere(w, job)) return puts(w, { ...job, step: { ...step, work: 'fill' } });
   let bowl = goal ?? waitsFor(w, job);
   if (w.ownBowl && lines.length > 0) {
@@ -44,9 +49,11 @@ export function mix(w: Worktop, job: Job): void {
   const own = [...new Set(taken.map((x) => x.b).filter((b) => b !== bowl))];
   if (keepsApart(w, job, bowl, own)) {
     const made = w.make(h.fc.section ?? (bowl.heading && own.some((b) => b.heading === bowl!.heading) ? bowl.heading : null));
-    made.takes.set(bowl.id, 1);
+    // 'Into half the lemon cream': the other half stays what it is.
+    const share = job.bowls.find((x) => x.b === bowl)?.share;
+    made.takes.set(bowl.id, share?.kind === 'part' ? share.share : 1);
     made.takenAt.set(bowl.id, at);
-    bowl.into = made.id;
+    if (share?.kind !== 'part') bowl.into = made.id;
     bowl = made;
   }
   if (lines.some((x) => w.lines[x.line]!.role === 'sugar') && (bowl.air || SUGAR_LATE.test(h.c.text))) bowl.sugarLate = true;
@@ -60,10 +67,15 @@ export function mix(w: Worktop, job: Job): void {
   w.inHand = step.work === 'heat' && bowl.lines.size <= 1 ? [...w.inHand, { kind: 'bowl', bowl: id, at: 0, share: ALL, named: false }] : w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : x.bowl !== id && w.bowls[x.bowl]!.into === null));
 }
 
+/** 'Whip the cream and fold in with the chips': it goes in, with more. */
+const FOLD_IN_WITH = /^fold (?:it |this )?in,? (?:w\/|with|along with|together with)/i;
+
 /** Nothing is named: 'fold it in', 'fold together', 'combine the two'. @returns the bowls that come together and the one that they go into. */
-function cameTogether(w: Worktop, { step, h, items }: Job): { readonly into: Bowl; readonly bowls: Job['bowls'] } | null {
-  if (items.length > 0) return null;
+function cameTogether(w: Worktop, { step, at, h, items }: Job): { readonly into: Bowl; readonly bowls: Job['bowls'] } | null {
   const { work } = step;
+  const whipped = w.here();
+  const withMore = work === 'fold' && FOLD_IN_WITH.test(h.after) && whipped?.air === true && w.holds(whipped, 'cream') && w.steps[at - 1]?.work === 'whisk' && items.every((x) => x.kind === 'line');
+  if (items.length > 0 && !withMore) return null;
   const all = (b: Bowl): Job['bowls'][number] => ({ kind: 'bowl', bowl: b.id, at: 0, share: ALL, named: false, b });
   const mine = w.here();
   // 'Fold it in': what was just made goes into what waits for it.
@@ -91,7 +103,7 @@ export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:th
 
 /** 'Mix them with', 'add to it': into what is in hand. */
 function withIt({ h, lines }: Job): boolean {
-  const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
+  const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend|melt|warm|dissolve) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
   const unsaid = /^(?:cook|heat|warm|boil|simmer|toss|deglaze|thin|loosen) (?:\w+ly )?with\b/i.test(h.after);
   return itWith || unsaid || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
@@ -108,6 +120,7 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   const gel = step.verb === 'dissolve' && items.length > 0 && items.every((x) => (x.kind === 'line' ? w.lines[x.line]!.role === 'gelatin' : w.waits(w.bowls[w.root(x.bowl)]!)));
   if (gel && mine?.heated && mine.placed === 'no' && !bowls.some((x) => x.b === mine)) return mine;
   if (withIt(job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
+  if (LOOSENS.test(step.verb) && mine?.placed === 'no' && /^\w+ with\b/i.test(h.after) && !bowls.some((x) => x.b === mine)) return mine;
   if (LOOSENS.test(step.verb)) return bowlFor(w, (destAt < 0 ? items : items.filter((x) => x.at <= destAt)).slice(0, 1), h.fc);
   // 'Fold through two thirds of the praline': a share of what was made, into what is in hand.
   if (step.work === 'fold' && mine && mine.placed === 'no' && bowls.length > 0 && bowls.every((x) => x.share.kind === 'part' && x.b !== mine)) return mine;

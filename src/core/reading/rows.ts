@@ -37,7 +37,7 @@ const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|q
 const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
 const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
-const YIELD = /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)\W*$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/i;
+const YIELD = /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^(?:\p{L}{2,10}:\s*)?\d{1,3} (?:verrines|coupes|tumblers) (?:of|à|a)\b|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)\W*$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/iu;
 const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
 const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b.{0,60}\d/i;
 /** 'Layer 2 - mocha', 'Part 1: base'. */
@@ -52,6 +52,8 @@ const DASHED_HEAD = /^((?:for the |the )?\p{L}[\p{L} '’&]{2,30}?)\s+-\s+(?=\p{
 /** The name with which a row of the method begins, and all that is to be left out before its work; null where it begins with its work. */
 export function inlineHead(text: string, headings: readonly string[]): { readonly name: string; readonly lead: string } | null {
   const dashed = DASHED_HEAD.exec(text);
+  // 'Crumble - rub together': a name of the list, though it is a verb too.
+  if (dashed && headings.some((h) => keyOf(h) === keyOf(dashed[1]!))) return { name: dashed[1]!, lead: dashed[0] };
   const found = INLINE_HEAD.exec(text) ?? (dashed && headings.some((h) => sameHeading(h, dashed[1]!)) ? dashed : null);
   return found && timesIn(found[1]!).length === 0 && clauseOf(found[1]!).verb === null ? { name: found[1]!, lead: found[0] } : null;
 }
@@ -167,7 +169,11 @@ const FEWEST_BARE = 4;
 function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => boolean): readonly RawRow[] {
   const found = rows.map((r) => (r.numbered || r.text.length > 80 ? null : BARE_GRAMS.exec(r.text)));
   const meant = found.map((m) => m !== null && !isTime(m[0]) && isIngredient(m[1]!));
-  if (meant.filter(Boolean).length < FEWEST_BARE || rows.some((r) => !r.numbered && splitLine(r.text).amounts.some((a) => a.unit?.dimension === 'mass' || a.unit?.dimension === 'volume'))) return rows;
+  const bare = meant.filter(Boolean).length;
+  // A leaf of gelatin may be weighed where all else is bare; where others have measures too, a bare number is a count.
+  const lists = rows.filter((r) => !r.numbered && r.text.length <= 80 && !YIELD.test(r.text) && !isAction(r.text) && !/:\s/.test(r.text));
+  const said = (dimension: 'mass' | 'volume'): number => lists.filter((r) => splitLine(r.text).amounts.some((a) => a.unit?.dimension === dimension)).length;
+  if (bare < FEWEST_BARE || said('volume') > 0 || said('mass') * FEWEST_BARE > bare) return rows;
   return rows.flatMap((r, i): readonly RawRow[] => {
     const m = found[i];
     if (!m || !meant[i]) return [r];
@@ -207,6 +213,12 @@ function inlineLists(row: RawRow): readonly RawRow[] {
     const works = head !== null && /^(?:\p{L}+ (?:it|them|this|that|up)\b|(?:layer|assemble|build|fill|assembly)$)/iu.test(head[1]!);
     const listed = head !== null && INGREDIENTS.test(`${head[1]!}:`);
     const items = head ? head[2]!.replace(/\.$/, '').split(listed ? /\s+\/\s+|[;,]\s+(?![^(]*\))/ : /\s+\/\s+|;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|pulp\b|seeds\b|salt\b|one\s|two\s|three\s|(?:pinch|dash|splash|squeeze)\s))/) : [];
+    const numbers = head === null || works ? [] : head[2]!.replace(/\.$/, '').split(/\s+\/\s+|[;,]\s+(?![^(]*\))/);
+    if (numbers.length > 1 && numbers.every((t) => BARE_GRAMS.test(t.trim()) || TAKEN_FROM.test(t.trim()) || looksLikeMeasured(t) || endsMeasured(t)) && numbers.some((t) => BARE_GRAMS.test(t.trim()))) {
+      out.push({ ...row, text: `${head![1]!}:`, blankBefore: true, bulleted: false, numbered: false });
+      for (const t of numbers) out.push({ ...row, text: t.trim(), blankBefore: false, bulleted: false, numbered: false });
+      continue;
+    }
     if (!head || works || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t, k) => (listed && t.length < 60 && items.length > 3) || (k > 0 && t.length < 40 && head[2]!.includes(';') && !isAction(t)) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|pulp\b|seeds\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
       out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
       continue;
@@ -221,7 +233,7 @@ function inlineLists(row: RawRow): readonly RawRow[] {
 const TAKEN_FROM = /^(?:(?:finely |freshly )?grated )?(?:zest|juice|rind|peel)(?: (?:and|&|\+) (?:zest|juice|rind|peel))? (?:\d{1,2}|[½¼¾]|half an?|one|two|three|four) (?:(?:large|small|medium|unwaxed) )*(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b[^.!]{0,24}$/i;
 
 /** What something of a list is for: no work. */
-export const PURPOSE = /,?\s+(?:to|for) (?:garnish|serve|decorate|decorating|finish|finishing|dust|dusting|serving)\W*$/i;
+export const PURPOSE = /,?\s+(?:to|for) (?:garnish|serve|decorate|decorating|finish|finishing|dust|dusting|serving|glaze|glazing|brush|coat|sprinkle|top)\W*$/i;
 
 /** Whether a row reads like an amount and a name, with a verb of the kitchen nowhere before them. */
 export function looksLikeLine(text: string, isIngredient: (name: string) => boolean = () => false): boolean {
@@ -361,6 +373,11 @@ const beginsWithVerb = (text: string): boolean => {
   return c.verb !== null && c.at <= 3;
 };
 const isProse = (r: RawRow): boolean => r.text.length > LONGEST_LINE || (r.numbered && isAction(r.text));
+/** 'Gelatin leaf 3 g'. */
+const endsMeasured = (text: string): boolean => {
+  const { amounts, span, name } = splitLine(text);
+  return span !== null && amounts[0]?.unit != null && span[1] === text.trimEnd().length && name !== '' && name.split(/\s+/).length <= 5;
+};
 const looksLikeMeasured = (text: string): boolean => {
   const { amounts, span } = splitLine(text);
   return span !== null && span[0] <= 2 && amounts[0]?.unit != null;

@@ -10,9 +10,10 @@ export interface SaidTime {
   readonly bound: 'least' | 'most' | null;
 }
 
-const UNIT = /^[\s\u00a0-]*(?:(?:more|further|extra|additional|full|good|whole)[\s\u00a0]+)?(hours?|hrs?|h|minutes?|mins?|min|m(?=[\s,.;)]|$)|seconds?|secs?|sec|s(?=[\s,.;)]|$)|days?|weeks?|months?)\b\.?/i;
+const UNIT = /^[\s\u00a0-]*(?:(?:more|further|extra|additional|full|good|whole)[\s\u00a0]+)?(hours?|hrs?|h|minutes?|mins?|min|m(?=[\s,.;)]|$)|seconds?|secs?|sec|s(?=[\s,.;)]|$)|days?|weeks?|months?)\b\.?|^[\s\u00a0]?(['′’])(?=[\s,.;)]|$)/i;
 const PER: Readonly<Record<string, number>> = { h: 60, m: 1, s: 1 / 60, d: 1440, w: 10080 };
-const perOf = (unit: string): number => (/^month/i.test(unit) ? 43_200 : PER[unit[0]!.toLowerCase()]!);
+/** Of a unit as it is written; a prime is of minutes, as chefs note them. */
+const perOf = (unit: string): number => (/^month/i.test(unit) ? 43_200 : /^['′’]/.test(unit) ? 1 : PER[unit[0]!.toLowerCase()]!);
 const NUMBER = /^(?:\d+(?:[.,]\d+)?(?:[\s\u00a0]?[½⅓⅔¼¾⅛⅜⅝⅞]|[\s\u00a0]+\d\/\d)?|\d\/\d|[½⅓⅔¼¾⅛⅜⅝⅞])/;
 const TO = /^[\s\u00a0]*(?:-|–|—|to|or|till?|until|bis)[\s\u00a0]*(?=[\d½⅓⅔¼¾a-z])/i;
 const STARTS = /(?<![\p{L}\d.,/])(?:\d|[½⅓⅔¼¾]|(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|eighteen|twenty|thirty|forty|fifty|sixty|ninety|half|quarter|couple|few|several|overnight|over night|next|following|o\/n)(?![\p{L}]))/giu;
@@ -69,7 +70,9 @@ function timeAt(text: string, start: number): SaidTime | null {
   if (!amount) return null;
   const unit = UNIT.exec(text.slice(amount.end, amount.end + 14));
   if (!unit) return null;
-  const per = perOf(unit[1]!);
+  // 'In a second bowl': the other one.
+  if (/^sec/i.test(unit[1] ?? '') && /^an?\b/i.test(text.slice(start, start + 3)) && /^\s+\p{L}/u.test(text.slice(amount.end + unit[0].length, amount.end + unit[0].length + 3))) return null;
+  const per = perOf(unit[1] ?? unit[2]!);
   let low = amount.low * per;
   let high = amount.high * per;
   let end = amount.end + unit[0].length;
@@ -83,9 +86,9 @@ function timeAt(text: string, start: number): SaidTime | null {
     const joined = /^(?:[\s\u00a0]*(?:,|and|&|\+)?[\s\u00a0]*)(?=[\d½¼¾a-z])/i.exec(text.slice(end, end + 8));
     const more = joined && per >= 1 ? amountAt(text, end + joined[0].length) : null;
     const smaller = more ? UNIT.exec(text.slice(more.end, more.end + 14)) : null;
-    if (more && smaller && perOf(smaller[1]!) < per && !/^\s*(?:to|or|-|–)/.test(text.slice(end, end + 4))) {
-      low += more.low * perOf(smaller[1]!);
-      high += more.high * perOf(smaller[1]!);
+    if (more && smaller && perOf(smaller[1] ?? smaller[2]!) < per && !/^\s*(?:to|or|-|–)/.test(text.slice(end, end + 4))) {
+      low += more.low * perOf(smaller[1] ?? smaller[2]!);
+      high += more.high * perOf(smaller[1] ?? smaller[2]!);
       end = more.end + smaller[0].length;
     }
   }

@@ -686,6 +686,266 @@ Mirror: 100 g glucose syrup, 100 g sugar, 50 g water, 70 g sweetened condensed m
       'chocolate-base: chocolate-milk-35 100, condensed-milk 70, gelatin-leaf-gold 6, glucose-syrup-42 100, sugar-caster 100, water 50',
     ],
   ],
+  [
+    "a semifreddo of two foams, coffee dissolved in water",
+    `No-Churn Coffee Toffee Semifreddo
+
+Yield: One 9x5-inch loaf, 8 servings | Active: 35 min | Total: 9 hr
+
+INGREDIENTS
+4 large eggs, separated
+3/4 cup (150g) granulated sugar, divided
+2 tablespoons instant espresso powder dissolved in 1 tablespoon hot water
+1 1/2 cups (360ml) cold heavy cream
+1/4 teaspoon cream of tartar
+1 cup chopped chocolate-covered toffee bars (about 5 oz), plus extra for garnish
+Pinch of kosher salt
+
+DIRECTIONS
+1. Line a 9x5-inch loaf pan with plastic wrap, leaving a 3-inch overhang on all sides.
+2. Fill a medium saucepan with 1 inch of water and bring to a simmer. In a large heatproof bowl, whisk the egg yolks, 1/2 cup of the sugar, the espresso mixture and salt. Set over the simmering water and whisk constantly until thick and the temperature reaches 160°F, 5 to 6 minutes. Remove from the heat and beat with a hand mixer on high until cool and tripled in volume, about 5 minutes.
+3. In a clean bowl, beat the egg whites with the cream of tartar on medium until foamy. Gradually add the remaining 1/4 cup sugar and beat to stiff, glossy peaks.
+4. In another bowl, beat the cream to medium peaks.
+5. Fold one-third of the whites into the yolk mixture, then fold in the remaining whites. Fold in the whipped cream and toffee.
+6. Scrape into the prepared pan, smooth the top and fold the overhang over. Freeze at least 8 hours or up to 3 days.
+7. To serve, let stand 5 minutes, unmold, peel off the plastic, sprinkle with extra toffee and slice.`,
+    [
+      'egg-foam: egg-yolk 68, espresso-powder 8, salt 0, sugar-granulated 100, water 15',
+      'egg-foam: cream-of-tartar 1, egg-white 132, sugar-granulated 50',
+      'whipped-cream: cream-36 358',
+      'set-filling: ? 142 <- egg-foam, egg-foam, whipped-cream',
+    ],
+  ],
+  [
+    "a fool with two bowls of fruit and custard",
+    `Gooseberry Fool (for eight)
+
+Top and tail a pound and a half of gooseberries and put them in a saucepan with six ounces of sugar, an ounce of butter and a head of elderflower tied in muslin. Cover and cook very gently for ten minutes until they pop. Remove the elderflower, crush with a fork - not too smooth - and leave to get quite cold. Taste for sugar. Make a proper custard: bring half a pint of single cream to the boil with a split vanilla pod, pour it on to three egg yolks beaten with an ounce of sugar and a teaspoon of cornflour, return to the pan and stir over a low heat until it coats the spoon. Strain and cool, stirring now and then. Whip half a pint of double cream to a floppy stage. Fold custard and fruit loosely together, then fold in the cream so that it stays marbled. Spoon into eight glasses and chill for two hours. Serve with shortbread.`,
+    [
+      'fruit-base: butter-82 28, gooseberry 680, sugar-caster 170',
+      'custard: corn-starch 3, cream-18 290, egg-yolk 51, sugar-caster 28, vanilla-pod 3',
+      'whipped-cream: cream-48 284',
+      'set-filling:  <- custard, fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "cups of ricotta, the cream folded in with more",
+    `Cannoli cream cups (makes 12)
+
+- 2 lb whole milk ricotta, drained overnight in cheesecloth
+- 1 1/4 c powdered sugar
+- 1/2 tsp cinnamon
+- 1 tsp vanilla
+- zest of 1 orange
+- 3/4 c mini chocolate chips
+- 1 c heavy cream
+- 1/3 c chopped candied orange peel
+- 12 sugar cones, crushed (about 5 oz)
+- 3 T butter, melted
+- pistachios for top
+
+Toss cones + butter, toast at 325 F 8 min, cool.
+Push drained ricotta thru a fine sieve. Stir in sugar, cinnamon, vanilla, zest - don't overbeat or it goes loose.
+Whip cream stiff & fold in w/ chips & peel.
+Crumbs in bottom of 12 4-oz cups, pipe cream, chill 1-4 hrs, pistachios right before serving.`,
+    [
+      'pressed-base: butter-82 42, wafer-roll 142',
+      'set-filling: candied-peel 50, chocolate-chips 128, cinnamon-ground 1, icing-sugar-starch 150, orange-zest 8, ricotta 907, vanilla-extract 5 <- whipped-cream',
+      'whipped-cream: cream-36 239',
+      'topping: pistachio 0',
+    ],
+  ],
+  [
+    "bare numbers under names within rows, minutes by a prime",
+    `Lemon Meringue Entremet Glass
+TPT: 10 verrines of 120 ml
+
+Lemon cream: lemon juice 120, zest 2 lemons, eggs 150, sugar 140, butter 180, gelatin leaf 3 g
+Italian meringue: egg white 100, sugar 180, water 60
+Whipped cream: cream 35% 200, icing sugar 15
+Crumble: butter 60, flour 60, sugar 60, almond powder 60
+
+Crumble - rub together, chill 30', bake 160C 15-18'. Cool.
+Lemon cream - cook juice, zest, eggs, sugar to 84C, sieve onto soaked gelatin, cool to 40C, blend in butter in cubes. Chill 4h.
+Whip cream + icing soft, fold into half the lemon cream.
+Meringue - cook sugar+water to 118, pour on whites at soft peak, whip till 35C.
+Assembly: crumble 20g, lemon cream 25g, mousse 40g, pipe meringue, torch.`,
+    [
+      'topping: almond-ground 60, butter-82 60, sugar-caster 60, wheat-flour 60',
+      'custard: butter-82 180, egg-whole 150, gelatin-leaf-gold 3, lemon-juice 120, lemon-zest 10, sugar-caster 140',
+      'whipped-cream: cream-35 200, icing-sugar-starch 15',
+      'set-filling:  <- custard, whipped-cream',
+      'egg-foam: egg-white 100, sugar-caster 180, water 60',
+    ],
+  ],
+  [
+    "a trifle of a bought cake, part of its cream kept back",
+    `Raspberry Ripple Angel Food Trifle
+
+Ingredients:
+1 (10-inch) angel food cake, cut into 1-inch cubes
+1 pint raspberries
+1/4 cup seedless raspberry jam
+2 tablespoons raspberry liqueur (optional)
+1 (3.4-oz) package instant vanilla pudding mix
+2 cups cold milk
+8 oz mascarpone cheese, softened
+2 cups heavy cream
+1/3 cup confectioners' sugar
+1 tsp almond extract
+1/4 cup toasted sliced almonds
+
+Instructions:
+Whisk pudding mix and milk in a bowl for 2 minutes; let stand until thickened, about 5 minutes. Beat in the mascarpone until smooth.
+Beat the cream, confectioners' sugar and almond extract until soft peaks form; set aside 1 1/2 cups for topping. Fold the remaining whipped cream into the pudding.
+Warm the jam with the liqueur until pourable, toss half the raspberries in it.
+In a 3-quart trifle bowl, layer a third of the cake, a third of the raspberry mixture and a third of the pudding mixture. Repeat layers twice. Spread the reserved whipped cream over the top. Cover and chill 4 hours or overnight.
+Garnish with remaining raspberries and the almonds just before serving.`,
+    [
+      'set-filling: instant-pudding-powder 96, mascarpone 227, milk-whole 489 <- whipped-cream',
+      'whipped-cream: almond-extract 5, cream-36 477, icing-sugar-starch 40',
+      'crown:  <- whipped-cream',
+      'fruit-base: fruit-liqueur-20 32, jam 80, raspberry 123',
+      'biscuit-layer: sponge-cake 300',
+      'topping: almond-flaked 23, raspberry 123',
+    ],
+  ],
+  [
+    "names before amounts, a purée loosened",
+    `MONT BLANC POTS
+Rezept für 6 Gläser
+
+Meringue nests 6 small, broken
+Chestnut purée, unsweetened 250 g
+Icing sugar 60 g
+Dark rum 20 ml
+Vanilla paste 1 tsp
+Double cream 300 ml
+Creme fraiche 100 g
+Dark chocolate 30 g
+
+Beat the purée with 40 g of the sugar, the rum and vanilla until smooth. Loosen with 50 ml of the cream. Whip the rest of the cream with the crème fraîche and remaining sugar until it just holds.
+Layer meringue, purée and cream in the glasses, finishing with cream. Chill for up to 2 hours. Grate the chocolate over.`,
+    [
+      'fruit-base: chestnut-puree 250, cream-48 50, icing-sugar-starch 40, rum-40 19, vanilla-paste 6',
+      'whipped-cream: cream-48 250, creme-fraiche-35 100, icing-sugar-starch 20',
+      'biscuit-layer: meringue-shell 84',
+      'topping: chocolate-dark-64 30',
+    ],
+  ],
+  [
+    "a roll with two creams of one name",
+    `Chocolate Cream Roll-ups / Swiss roll "buche"
+
+Chocolate sponge
+4 eggs
+100g sugar
+65g flour
+35g cocoa
+
+Filling
+350 ml cream
+35g sugar
+2 sheets gelatin (bronze)
+
+Glaze
+120g dark chocolate 55%
+100 ml cream
+10g butter
+
+For the sponge beat eggs and sugar over a bain marie to 45C then with the mixer until cold and thick, 8 min. Sift in flour and cocoa and fold. Spread on a lined 40x30 tray, bake 200C 8 minutes. Turn onto a cloth, cover with a damp cloth, cool.
+Filling: soften the gelatin, melt it with a spoonful of the cream. Whip the rest with the sugar to soft, pour in the gelatin whisking, go on to medium peaks.
+Spread over the sponge leaving 2 cm free, roll tightly, wrap, 3 hours in the fridge.
+Boil the cream for the glaze, pour over the chocolate, stir from the middle, add butter. At 32C pour over the roll set on a rack. Back in the fridge 30 min. Trim the ends, 10 slices.`,
+    [
+      'biscuit-layer: cocoa-powder-22 35, egg-whole 200, sugar-caster 100, wheat-flour 65',
+      'whipped-cream: cream-35 15, cream-35 338, gelatin-leaf-bronze 7, sugar-caster 35',
+      'chocolate-base: butter-82 10, chocolate-dark-55 120, cream-35 101',
+    ],
+  ],
+  [
+    "bars, zest and juice of one fruit in a row",
+    `Blueberry lemon icebox "cheesecake" bars
+
+Crust
+* 12 full sheets graham crackers (about 6.5 oz)
+* 6 T unsalted butter, melted and cooled slightly
+* 2 T packed light brown sugar
+
+Filling
+* 12 oz cream cheese, room temp
+* 1/2 cup + 2 T granulated sugar
+* 1 T finely grated lemon zest plus 3 T juice (from 2 lemons)
+* 1 tsp vanilla
+* 1 1/4 cups cold heavy cream
+
+Topping
+* 2 c blueberries (about 10 oz), divided
+* 1/4 c sugar
+* 1 T cornstarch mixed with 1 T water
+* 1 tsp lemon juice
+
+Line an 8" square pan with foil. Pulse crackers in processor to fine crumbs; add butter and brown sugar and pulse to combine. Press firmly into pan. Freeze while you make the filling.
+Beat cream cheese, granulated sugar, zest, lemon juice and vanilla in a large bowl until light, 3 min. Whip cream in a second bowl to stiff peaks; fold into cheese mixture in 2 additions. Spread over crust. Refrigerate till firm, 6 hr.
+Simmer 1 1/2 c of the blueberries, sugar and lemon juice in a small saucepan until bursting, 5 min. Stir in the cornstarch slurry and boil 1 min. Off heat, stir in remaining blueberries; cool completely. Spread on bars. Cut in 16.`,
+    [
+      'pressed-base: butter-82 85, graham-rectangle 184, sugar-light-brown 27',
+      'set-filling: cream-cheese-block 340, lemon-juice 46, lemon-zest 6, sugar-granulated 125, vanilla-extract 5 <- whipped-cream',
+      'whipped-cream: cream-36 298',
+      'fruit-base: blueberry 222, blueberry 61, corn-starch 8, lemon-juice 5, sugar-caster 50, water 15',
+    ],
+  ],
+  [
+    "a tart, its custard spread to cool",
+    `Crème diplomate tart filling & strawberries
+Pastry cream: 500 g milk, 100 g sugar, 100 g yolks (5), 45 g cornstarch, 1 vanilla bean, 50 g butter, 4 g gelatin sheets
+300 g whipping cream
+Baked tart shell 24 cm
+500 g strawberries
+Apricot jam to glaze
+
+Infuse the milk with the vanilla for 15 minutes. Whisk the yolks, sugar and cornstarch. Pour over the hot milk, return to pan and boil for 2 minutes whisking. Off the heat add the bloomed gelatin and the butter. Spread on a tray, film at contact, cool to 20 C quickly. Whisk smooth. Whip the cream to medium peaks and fold into the pastry cream in three goes. Fill the tart shell, top with halved strawberries, glaze. Keep cold, serve within 6 hours.`,
+    [
+      'custard: butter-82 50, corn-starch 45, egg-yolk 100, gelatin-leaf-gold 4, milk-whole 500, sugar-caster 100, vanilla-pod 3',
+      'whipped-cream: cream-35 300',
+      'set-filling:  <- custard, whipped-cream',
+      'biscuit-layer: pie-crust 200',
+      'topping: strawberry 500',
+      'topping: jam 1',
+    ],
+  ],
+  [
+    "a semifreddo of zabaglione in a lined tin",
+    `Zabaglione Semifreddo with Marsala & Amaretti
+Serves 8-10
+
+8 large egg yolks
+200g caster sugar
+150ml dry Marsala
+500ml double cream
+150g amaretti biscuits, crushed, plus extra to serve
+seeds from 1 vanilla pod
+50g dark chocolate, chopped
+
+Put the egg yolks, 150g of the sugar and the Marsala in a large heatproof bowl over a pan of barely simmering water. Whisk with electric beaters for 8-10 mins, until the mixture has tripled in volume, holds a ribbon trail and reads 75C on a thermometer. Take off the heat and keep whisking, sitting the bowl in iced water, until cool, another 5 mins.
+Whip the cream with the remaining sugar and vanilla seeds until it just holds its shape. Fold into the zabaglione in three batches, then fold in the crushed amaretti and chocolate.
+Pour into a 1.5 litre loaf tin lined with baking parchment. Freeze overnight.
+Dip the tin briefly in hot water, turn out, and scatter with extra amaretti. Leave in the fridge for 20 mins before slicing.`,
+    [
+      'egg-foam: egg-yolk 136, marsala-18 155, sugar-caster 150',
+      'whipped-cream: cream-48 500, sugar-caster 50, vanilla-pod 3',
+      'set-filling: amaretti 150, chocolate-dark-64 50 <- egg-foam, whipped-cream',
+    ],
+  ],
+  [
+    "a slab told with bare numbers",
+    `Mum's tunis-style slab for the stall: makes 24 squares. You make a madeira first, 225 butter, 225 sugar, 4 eggs, 225 self raising, juice of a lemon, baked in a 12 by 9 at gas 4 for 40 minutes. Cold, you slice it level. Then a buttercream-ish thing - 250 g soft butter beaten for 5 minutes with 300 g icing sugar, then 200 g cold cream cheese in lumps, just until it's smooth. Spread that on, pop it in the fridge an hour. Melt 300 g dark chocolate with 100 ml cream and pour on top. Let it set, cut with a hot knife.`,
+    [
+      'biscuit-layer: butter-82 225, egg-whole 200, lemon-juice 45, sugar-caster 225, wheat-flour 225',
+      'cheese-cream: butter-82 250, cream-cheese-block 200, icing-sugar-starch 300',
+      'chocolate-base: chocolate-dark-64 300, cream-35 101',
+    ],
+  ],
 ];
 
 describe('recipes as others write and tell them', () => {
@@ -789,4 +1049,11 @@ Wine and lemon overnight with the sugar - 150 ml wine, 1 lemon, 75 g caster. Nex
     expect(r.steps.map((x) => x.work).slice(-6)).toEqual(['fill', 'fill', 'fill', 'fill', 'chill', 'finish']);
     expect(toldOf('a trifle told in small letters, amounts behind their names').steps.find((x) => x.text.includes('goes over'))!.places).toHaveLength(3);
   });
+  it('half of a custard in the mousse, the other half stays what it is; minutes by a prime', () => {
+    const r = toldOf('bare numbers under names within rows, minutes by a prime');
+    expect(r.parts.find((p) => p.kind === 'set-filling')!.takes.map((t) => t.share)).toEqual([0.5, 1]);
+    expect(r.steps.filter((x) => x.minutes !== null).map((x) => x.minutes)).toEqual([[30, 30], [15, 18], [240, 240]]);
+  });
+  it('a second bowl is no second', () => expect(toldOf('bars, zest and juice of one fruit in a row').steps.find((x) => x.text.includes('second bowl'))!.minutes).toBeNull());
+  it('what is baked in a tin, told behind its list, bakes', () => expect(toldOf('a slab told with bare numbers').steps.find((x) => x.work === 'bake')!.minutes).toEqual([40, 40]));
 });

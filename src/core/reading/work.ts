@@ -52,7 +52,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return workWithoutVerb(text, on);
     case 'soften':
       // 'Soften 10 minutes in the fridge': nobody stirs.
-      if (on.gelatin && /\bwater\b/i.test(text)) return 'soak';
+      if (on.gelatin && !on.cream && !on.butter && !on.cheese) return 'soak';
       return /\b(?:fridge|freezer|room|counter|worktop|side)\b/i.test(text) || (on.built && !on.butter && !on.cheese) ? 'wait' : 'beat';
     case 'whip':
     case 'rewhip':
@@ -121,7 +121,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'dissolve':
       return HOT.test(text) || /\bmicrowave|\bwarm the\b/i.test(text) ? 'heat' : 'hands';
     case 'toast':
-      return OVEN.test(text) || /\bgas \d|\b1[2-9]0 ?°? ?C|\b2[0-4]0 ?°? ?C|\b[34]\d0 ?°? ?F/i.test(text) ? 'bake' : 'heat';
+      return OVEN.test(text) || /\bgas \d|\b1[2-9]0 ?°? ?C|\b2[0-4]0 ?°? ?C|\b[2-4]\d\d ?°? ?F/i.test(text) ? 'bake' : 'heat';
     case 'dry':
       return OVEN.test(text) || timesIn(text).some((t) => t.minutes[0] >= 20) ? 'bake' : 'hands';
     case 'temper':
@@ -204,7 +204,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'unclip':
       return 'finish';
     case 'fold':
-      return /\bpaper\b|\bfilm\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
+      return /\bpaper\b|\bfilm\b|\boverhang|\bplastic\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
     case 'lighten':
       return 'fold';
     case 'scrape':
@@ -214,11 +214,16 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'spread':
     case 'spoon':
     case 'tip':
+      // 'Spread on a tray, film at contact': it cools there.
+      if (/\b(?:tray|plate|sheet|shallow dish)\b/i.test(text) && /\b(?:film|cling|contact)\b/i.test(text)) return 'hands';
       if (/\b(?:to|and let it|until) cool\b|\bto get cold\b/i.test(text) && /\bplate\b|\btray\b|\bsheet\b|\bboard\b|\bpaper\b|\bdish\b/i.test(text)) return 'wait';
       return spooned(verb, text);
+    case 'fill':
+      // 'Fill a saucepan with an inch of water': for a bath.
+      if (/\b(?:saucepan|pot|kettle|pan)\b[^.;]*\bwater\b/i.test(text)) return 'hands';
+      return 'fill';
     case 'pipe':
     case 'layer':
-    case 'fill':
     case 'lay':
     case 'build':
     case 'level':
@@ -226,7 +231,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'repeat':
       return 'fill';
     case 'top':
-      if (/\btop(?:ped)? (?:it |them )?up\b/i.test(text)) return 'hands';
+      if (/\btop(?:ped)? (?:it |them )?up\b|\btop and tail/i.test(text)) return 'hands';
       return on.chilled || on.late || /\bjust before\b|\bserv/i.test(text) ? 'finish' : on.built ? 'finish' : 'fill';
     case 'crown':
     case 'frost':
@@ -314,6 +319,7 @@ const INTO_HAND = /\binto (?:that|it|this|them|the (?:bowl|mix|mixture))\b/i;
 
 function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/^(?:do (?:that|this|the same|it)|repeat|again|and so on)\b/i.test(text) || (LAYING.test(text) && (on.built || !INTO_HAND.test(text)))) return 'fill';
+  if (/^(?:assembly|assemble|montage|build|layer(?:ing)?)\s*[:–-]/i.test(text)) return 'fill';
   if (GOES_OVER.test(text.replace(/^(?:and|then|so) /i, '').toLowerCase())) return 'fill';
   if (on.late && on.built) return 'finish';
   if (FREEZER.test(text)) return 'freeze';

@@ -106,6 +106,8 @@ export class Worktop {
   readonly steps: FlowStep[] = [];
   readonly doubts: { line: number; says: string }[] = [];
   readonly hasList: boolean;
+  /** All clauses, one behind the other. */
+  readonly said: string;
   readonly electric: boolean;
   /** What the work takes apart. */
   readonly apart: Apart;
@@ -141,6 +143,7 @@ export class Worktop {
     this.stepOf = listed.map(() => null);
     this.hasList = listed.length > 0;
     const whole = clauses.map((c) => c.clause.text).join(' ');
+    this.said = whole;
     this.electric = mentionsElectric(whole);
     this.apart = apartIn(whole);
     this.panIsTin = /\b(?:loaf|cake|spring[- ]?form|baking|pie|tart|brownie|square|inch|x ?\d{1,2}) pan\b|\bpan with (?:plastic|parchment|cling|film|foil)/i.test(whole);
