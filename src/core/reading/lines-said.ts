@@ -53,6 +53,12 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   return { at: forced, beside };
 }
 
+/** Whether a thing comes in pieces that a cook counts; butter does not. */
+function isCounted(name: string, context: LineContext): boolean {
+  const { ingredient } = ingredientOf(name, context);
+  return ingredient === null || (ingredient.piece !== null && ingredient.category !== 'fat' && ingredient.category !== 'dairy');
+}
+
 /** A bare number of something is of grams from here on (house). */
 const GRAMS_FROM = 30;
 
@@ -65,7 +71,7 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   // 'Another 100 g of the biscuits': of those that were named.
   const more = of === null ? '' : splitLine(w.lines[of]!.text).name;
   // '225 butter, 225 sugar', told: in grams, where nobody counts so many (house).
-  const inGrams = said.amount.unit === null && said.amount.quantity.ok && said.amount.quantity.value >= GRAMS_FROM;
+  const inGrams = said.amount.unit === null && said.amount.quantity.ok && said.amount.quantity.value >= GRAMS_FROM && /^\d/.test(said.amount.text) && !isCounted(name, w.context);
   const apart = inGrams || !said.text.includes(said.name);
   const words = again !== '' || apart || more !== '' ? `${said.amount.text.replace(/\.$/, '')}${inGrams ? ' g' : ''} ${again || more || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
   const place = { under: null, block, start: c.start, end: c.end };

@@ -1056,4 +1056,8 @@ Wine and lemon overnight with the sugar - 150 ml wine, 1 lemon, 75 g caster. Nex
   });
   it('a second bowl is no second', () => expect(toldOf('bars, zest and juice of one fruit in a row').steps.find((x) => x.text.includes('second bowl'))!.minutes).toBeNull());
   it('what is baked in a tin, told behind its list, bakes', () => expect(toldOf('a slab told with bare numbers').steps.find((x) => x.work === 'bake')!.minutes).toEqual([40, 40]));
+  it('so many of what is counted are no grams', () => {
+    const r = read('Whip 300 ml of cream with 30 g of icing sugar. Dip 48 savoiardi in 200 ml of coffee and lay them in a dish. Cover with the cream.');
+    expect(Math.round(r.lines.find((l) => l.draft.ingredient?.id === 'ladyfinger')!.draft.grams!)).toBe(384);
+  });
 });
