@@ -9,7 +9,6 @@ import { linesSaid } from './lines-said';
 import { type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
 import { mentionsIn, type Mention } from './mentions';
-import { keyOf } from './words';
 import { apply } from './doing';
 import { pouredOn, POUR_ONTO, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
@@ -95,11 +94,10 @@ function begin(w: Worktop, fc: FlowClause): void {
  * the one under which most of what it names stands, of those names that stand under one alone.
  */
 function companyOf(w: Worktop, fc: FlowClause, lexical: readonly Mention[]): string | null {
-  const headings = [...new Set(w.lines.flatMap((l) => (l.under === null ? [] : [l.under])))];
-  if (headings.length < 2 || fc.section !== null) return null;
-  const said = ` ${keyOf(fc.clause.text)} `;
-  const named = headings.filter((x) => said.includes(` for the ${keyOf(x).replace(/^(?:for )?(?:the )?/, '')} `));
-  if (named.length === 1) return named[0]!;
+  if (fc.section !== null || w.headings.length < 2) return null;
+  const said = ` ${fc.clause.words.map((x) => x.word).join(' ')} `;
+  const named = said.includes(' for the ') ? w.headings.filter((x) => said.includes(` for the ${x.key} `)) : [];
+  if (named.length === 1) return named[0]!.heading;
   const votes = new Map<string, number>();
   for (const m of lexical) {
     if (m.sense.kind !== 'line') continue;

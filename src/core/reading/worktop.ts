@@ -6,6 +6,7 @@ import type { SaidTemperature } from './degrees';
 import { apartIn, type Apart, type DraftLine, type LineContext } from './lines';
 import { lexiconOf, mentionsIn, type Lexicon } from './mentions';
 import type { SaidWhen } from './when';
+import { keyOf } from './words';
 import { mentionsElectric } from './work';
 
 /** A clause with where it stands. */
@@ -113,6 +114,8 @@ export class Worktop {
   readonly apart: Apart;
   /** 'The pan' of a loaf or a pie is what is filled. */
   readonly panIsTin: boolean;
+  /** Headings of the list, with what follows 'for the' where one is meant. */
+  readonly headings: readonly { readonly heading: string; readonly key: string }[];
   private learnt: Lexicon | null = null;
   /** The heading of the list that the clause in hand works from, by what it names; null where it does not say. */
   company: string | null = null;
@@ -143,6 +146,7 @@ export class Worktop {
     this.stepOf = listed.map(() => null);
     this.hasList = listed.length > 0;
     const whole = clauses.map((c) => c.clause.text).join(' ');
+    this.headings = [...new Set(listed.flatMap((l) => (l.under === null ? [] : [l.under])))].map((heading) => ({ heading, key: keyOf(heading).replace(/^(?:for )?(?:the )?/, '') }));
     this.said = whole;
     this.electric = mentionsElectric(whole);
     this.apart = apartIn(whole);
