@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { blendCalculator, solveCalculator, tradeOffCalculator } from './calculators/balance';
 import { biscuitsCalculator, soakCalculator, softeningCalculator, vesselCalculator } from './calculators/building';
-import { define, type Calculator, type Kitchens } from './calculators/define';
+import { define, runCalculator, type Kitchens } from './calculators/define';
 import { coldCalculator, eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
 import { coolingCalculator, correctionCalculator, eggWhiskCalculator, strokesCalculator } from './calculators/making';
 import { PortionsSchema, readPortions } from './calculators/portions';
@@ -275,12 +275,5 @@ export function calculate(name: string, input: unknown, kitchens: Kitchens): Res
   if (!isCalculator(name)) {
     return fail('name', 'no-calculator', `There is no calculator ‘${name.slice(0, 60)}’; there are ${Object.keys(CALCULATORS).join(', ')}.`);
   }
-  const calculator: Calculator = CALCULATORS[name];
-  const read = calculator.input.safeParse(input);
-  if (!read.success) {
-    const issue = read.error.issues[0];
-    const field = issue?.path.join('.') || 'input';
-    return fail(field, 'invalid', `${field}: ${issue?.message ?? 'cannot be read'}.`);
-  }
-  return calculator.run(read.data, kitchens);
+  return runCalculator(CALCULATORS[name], input, kitchens);
 }

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { Result } from '../result';
+import { fail, type Result } from '../result';
 import type { Kitchen } from '../kitchen/kitchen';
 
 /** A computation that the command line, the HTTP route and the worker all reach by its name. */
@@ -16,3 +16,18 @@ export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType
 export type Kitchens = (name: string) => Kitchen;
 
 export const define = <I extends z.ZodType, O extends z.ZodType>(c: Calculator<I, O>): Calculator<I, O> => c;
+
+/**
+ * Runs a calculator on unchecked input.
+ * @param kitchens the kitchens that ship with the program, by name.
+ * @returns its output, or a fault that names the field.
+ */
+export function runCalculator(calculator: Calculator, input: unknown, kitchens: Kitchens): Result<unknown> {
+  const read = calculator.input.safeParse(input);
+  if (!read.success) {
+    const issue = read.error.issues[0];
+    const field = issue?.path.join('.') || 'input';
+    return fail(field, 'invalid', `${field}: ${issue?.message ?? 'cannot be read'}.`);
+  }
+  return calculator.run(read.data, kitchens);
+}
