@@ -204,6 +204,16 @@ test('how sure an evening is: a chance for each serving, the weak link, margins 
   await expect(odds.getByRole('button', { name: /^Plan for/ })).toBeHidden();
   await without.click();
   await expect(odds.getByRole('button', { name: /^Plan for/ })).toBeVisible({ timeout: 20_000 });
+  // Changes one by one, the most first; one is taken by a touch and is undone.
+  await odds.getByRole('button', { name: 'What buys most' }).click();
+  const buys = odds.getByRole('region', { name: 'What buys most' });
+  const first = buys.getByRole('listitem').first();
+  await expect(first).toContainText('→', { timeout: 30_000 });
+  await expect(buys).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
+  await first.getByRole('button').click();
+  await expect(buys).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(odds.getByRole('button', { name: 'What buys most' })).toBeVisible({ timeout: 20_000 });
 });
 
 test('days and times are typed as one likes, or chosen from a calendar', async ({ page }) => {

@@ -9,6 +9,7 @@ import type { Sheet } from '../core/document/schema';
 import type { CoolingRule } from '../core/heat/cooling';
 import type { Kitchen, KitchenFacts } from '../core/kitchen/kitchen';
 import type { EveningOdds } from '../core/odds/evening';
+import type { Buy } from '../core/odds/buys';
 import type { Surer } from '../core/odds/surer';
 import { fail, type Result } from '../core/result';
 import type { Lever, SweepPoint } from '../core/rewrite/sweep';
@@ -122,6 +123,18 @@ const service = {
     const [kitchen, it] = await Promise.all([kitchenNow(), services()]);
     dishes ??= it.newDishCache();
     return kitchen ? it.trySurer(factsOf(q, kitchen), dishes) : null;
+  },
+  /** Tries what would make a plan surer and tells after each; ends where `stopTrying` or another question comes. */
+  buys: async (q: ServiceQuestion, tell: (tried: number, of: number, buys: readonly Buy[]) => void): Promise<void> => {
+    const mine = ++trying;
+    const [kitchen, it] = await Promise.all([kitchenNow(), services()]);
+    if (!kitchen || mine !== trying) return;
+    dishes ??= it.newDishCache();
+    for (const { tried, of, buys } of it.tryBuys(factsOf(q, kitchen), dishes)) {
+      tell(tried, of, buys);
+      await breathe();
+      if (mine !== trying) return;
+    }
   },
   merges: async (q: ServiceQuestion): Promise<readonly Merge[]> => {
     const [kitchen, it] = await Promise.all([kitchenNow(), services()]);

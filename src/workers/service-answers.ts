@@ -1,5 +1,6 @@
 /** What the worker answers of a service: loaded at the first such question. */
 export { eveningOdds, EVENINGS } from '../core/odds/evening';
+export { tryBuys } from '../core/odds/buys';
 export { straysIn } from '../core/odds/strays';
 export { trySurer } from '../core/odds/surer';
 export { tryCapacity } from '../core/timetable/capacity';

@@ -28,7 +28,7 @@ interface Change extends Mend {
 const LATER = [15, 30, 45, 60, 90, 120, 180, 240];
 
 /** Small changes that might do, the least first. Of one kind only as many as are needed are tried. */
-function changesFor(f: ServiceFacts, cache: DishCache, stuckAt: readonly string[]): readonly Change[] {
+export function changesFor(f: ServiceFacts, cache: DishCache, stuckAt: readonly string[]): readonly Change[] {
   const { service, kitchen, sheets } = f;
   const { zone } = service;
   const out: Change[] = [];

@@ -1,7 +1,9 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { proxy } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
 import { inSentence, plainNumber, withUnit } from '../../../core/figure';
+import type { Buy } from '../../../core/odds/buys';
 import type { EveningOdds, ServingOdds } from '../../../core/odds/evening';
 import { WISHED_CHANCE } from '../../../core/odds/house';
 import type { Surer } from '../../../core/odds/surer';
@@ -12,6 +14,8 @@ import { useService } from '../service-provider';
 
 /** Asked once the plan rests. */
 const REST_MS = 500;
+/** Changes that are offered at once. */
+const MOST_SHOWN = 4;
 /** Below this a serving is rather late than in time. */
 const UNSURE = 0.5;
 
@@ -87,6 +91,7 @@ export function OddsLine() {
             Plan for {percent(WISHED_CHANCE)}
           </button>
         )}
+        {worst.inTime < WISHED_CHANCE && <Buys key={JSON.stringify(doc)} />}
         {asked === 'asking' && <span>Trying margins…</span>}
         {asked === 'none' && <span>No margin that fits makes it surer: fewer portions, another cook or another day would.</span>}
         {asked !== null && typeof asked === 'object' && <Offer surer={asked} onTake={() => change(() => asked.service)} onLeave={() => setSurer(null)} />}
@@ -122,5 +127,71 @@ function Offer({ surer, onTake, onLeave }: { readonly surer: Surer; readonly onT
         Leave it
       </button>
     </>
+  );
+}
+
+/** What would make the least sure serving surer, each change tried on its own; the most first, each taken by a touch. */
+function Buys() {
+  const { doc, kitchen, sheetOf, soFar, now, change } = useService();
+  const [found, setFound] = useState<{ readonly tried: number; readonly of: number; readonly buys: readonly Buy[]; readonly over: boolean } | null>(null);
+  const asking = useRef(0);
+  useEffect(() => {
+    const asked = asking;
+    return () => {
+      asked.current++;
+    };
+  }, []);
+  const stop = async () => {
+    asking.current++;
+    setFound((f) => f && { ...f, over: true });
+    await coreForService(kitchen, sheetOf).then((core) => core.stopTrying());
+  };
+  const ask = async () => {
+    const mine = ++asking.current;
+    setFound({ tried: 0, of: 0, buys: [], over: false });
+    const tell = proxy((tried: number, of: number, buys: readonly Buy[]) => {
+      if (mine === asking.current) setFound({ tried, of, buys, over: false });
+    });
+    await coreForService(kitchen, sheetOf)
+      .then((core) => core.buys({ service: doc, soFar, now }, tell))
+      // What was found until then stands.
+      .catch(() => undefined);
+    if (mine === asking.current) setFound((f) => f && { ...f, over: true });
+  };
+  if (found === null) {
+    return (
+      <button type="button" className="min-h-7 underline decoration-dotted underline-offset-4 hover:text-ink pointer-coarse:min-h-11" onClick={() => void ask()}>
+        What buys most
+      </button>
+    );
+  }
+  return (
+    <section aria-label="What buys most" aria-busy={!found.over} className="w-full pt-1">
+      <p>
+        {found.buys.length > 0 ? `For ${inSentence(found.buys[0]!.serving)}, each on its own:` : found.over ? `${found.tried} changes were tried, each on its own: none buys three points.` : 'Trying what would make it surer.'}{' '}
+        {!found.over && (
+          <>
+            <span className="fig">
+              {found.tried} of {found.of}
+            </span>{' '}
+            <button type="button" className="underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => void stop()}>
+              Stop
+            </button>
+          </>
+        )}
+      </p>
+      <ul className="grid max-w-[62ch] pt-0.5">
+        {found.buys.slice(0, MOST_SHOWN).map((b) => (
+          <li key={b.key}>
+            <button type="button" className="grid min-h-9 w-full grid-cols-[auto_1fr] items-baseline gap-x-3 text-left text-ink hover:bg-yolk-pale pointer-coarse:min-h-11" onClick={() => change(() => b.service)}>
+              <span className="fig whitespace-nowrap">
+                {percent(b.from)} → <b>{percent(b.to)}</b>
+              </span>
+              <span className="underline decoration-dotted underline-offset-4">{b.says}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
