@@ -269,6 +269,23 @@ test('labels, calendar and table are files; a service is read again', async ({ p
   await expect(page.getByRole('alert').filter({ hasText: 'no JSON' })).toBeVisible();
 });
 
+test('a service that was taken away is kept for a month, and comes back as it was', async ({ page }) => {
+  const id = await newService(page, 'Wanted back', [{ id: 's', sheetId: 'elderflower-syllabub', at: inMinutes(1500), portions: 6 }]);
+  await page.goto(`/clock/${id}/labels`);
+  await page.getByRole('button', { name: 'Take this service away' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Take it away' }).click();
+  const away = page.getByRole('region', { name: 'Taken away' });
+  const row = away.getByRole('listitem').filter({ hasText: 'Wanted back' });
+  await expect(row).toContainText('kept until');
+  await expect(page.getByRole('link', { name: 'Wanted back' })).toBeHidden();
+  await row.getByRole('button', { name: 'Bring back Wanted back' }).click();
+  await page.waitForURL(`**/clock/${id}`);
+  await planned(page);
+  await page.goto('/clock');
+  await expect(page.getByRole('link', { name: 'Wanted back' })).toBeVisible();
+  await expect(row).toBeHidden();
+});
+
 test('a due moment rings on every page until it is seen', async ({ page }) => {
   const at = inMinutes(300);
   await newService(page, 'Bell', [{ id: 's', sheetId: 'elderflower-syllabub', at, portions: 6 }]);

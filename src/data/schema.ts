@@ -213,6 +213,8 @@ export const services = sqliteTable('services', {
   revision: integer('revision').notNull().default(1),
   createdAt: integer('created_at').notNull(),
   updatedAt: integer('updated_at').notNull(),
+  /** Taken away, and kept for a month in case it is wanted back. Null while it is planned. */
+  removedAt: integer('removed_at'),
 });
 
 /** Packs in the larder, whole and opened; batches draw them down. */

@@ -14,7 +14,7 @@ import { readKitchenFacts } from './kitchen-facts';
 import { openSampleKitchen } from '../testing/sample-file';
 import { batchLabels, serviceLabels } from './labels';
 import { plannedService, soFarByServing } from './service-plans';
-import { createService, getService, listServices, removeService, saveService, setServingBatch } from './services';
+import { bringServiceBack, createService, getService, listServices, removedServices, removeService, saveService, setServingBatch } from './services';
 import { getSheet } from './sheets';
 import { listStock, putPacks } from './stock';
 
@@ -48,8 +48,41 @@ describe('services in the data file', () => {
     expect(dinner().doc.name).toBe('Quay dinner');
     const copy = createService(db, 'copy', first.doc, NOW);
     expect(listServices(db).map((s) => s.id)).toContain(copy.id);
-    expect(removeService(db, 'copy')).toBe(true);
-    expect(removeService(db, 'copy')).toBe(false);
+    expect(removeService(db, 'copy', NOW)).toBe(true);
+    expect(removeService(db, 'copy', NOW)).toBe(false);
+  });
+
+  it('that were taken away are gone for every page, and come back as they were for thirty days', () => {
+    const DAY = 86_400_000;
+    const copy = createService(db, 'copy', { ...dinner().doc, name: 'Wanted back' }, NOW);
+    expect(bringServiceBack(db, 'copy')).toBe(false);
+    removeService(db, 'copy', NOW);
+    expect(getService(db, 'copy')).toBeNull();
+    expect(listServices(db).map((s) => s.id)).not.toContain('copy');
+    expect(saveService(db, 'copy', copy.doc, copy.revision, NOW + 1)).toEqual({ kind: 'gone' });
+    expect(setServingBatch(db, 'copy', copy.doc.servings[0]!.id, 'b', NOW)).toBe(false);
+    expect(removedServices(db, NOW + 29 * DAY)).toMatchObject([{ id: 'copy', until: NOW + 30 * DAY }]);
+    expect(bringServiceBack(db, 'copy')).toBe(true);
+    expect(getService(db, 'copy')).toEqual(copy);
+    expect(removedServices(db, NOW)).toEqual([]);
+  });
+
+  it('that have been away for longer than a month are shown nowhere, and go when another is taken away', () => {
+    const DAY = 86_400_000;
+    createService(db, 'old', dinner().doc, NOW);
+    removeService(db, 'old', NOW);
+    expect(removedServices(db, NOW + 31 * DAY)).toEqual([]);
+    expect(bringServiceBack(db, 'old')).toBe(true);
+    removeService(db, 'old', NOW);
+    removeService(db, 'harbour-dinner', NOW + 31 * DAY);
+    expect(bringServiceBack(db, 'old')).toBe(false);
+    expect(bringServiceBack(db, 'harbour-dinner')).toBe(true);
+  });
+
+  it('one that cannot be read is left out, the rest stays', () => {
+    createService(db, 'odd', dinner().doc, NOW);
+    db.$client.prepare("update services set doc = '{\"format\":\"else\"}' where id = 'odd'").run();
+    expect(listServices(db).map((s) => s.id)).toEqual(['harbour-dinner']);
   });
 
   it('a batch of a serving is noted, and the plan follows it; one that was left off is made anew', () => {

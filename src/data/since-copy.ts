@@ -25,8 +25,14 @@ const ROWS: Readonly<Record<keyof SinceCopy, string>> = {
   batches: "select id, json_extract(plan, '$.sheetName') || ', ' || strftime('%d.%m. %H:%M', started_at / 1000, 'unixepoch', 'localtime') name, revision from batches order by started_at",
   sheets: 'select id, name, revision from sheets order by name',
   ingredients: 'select id, name, revision from ingredients order by name',
-  services: 'select id, name, revision from services order by name',
+  services: 'select id, name, revision from services where REMOVED is null order by name',
 };
+
+/** The question to a file, which may be older than the column for what was taken away. */
+function rowsOf(what: keyof SinceCopy, file: Database.Database): string {
+  const known = (file.pragma('table_info(services)') as { name: string }[]).some((c) => c.name === 'removed_at');
+  return ROWS[what].replace('REMOVED', known ? 'removed_at' : 'null');
+}
 
 /**
  * What differs between a copy and the kitchen now.
@@ -36,8 +42,8 @@ export function sinceCopy(db: KitchenDb, copy: string): SinceCopy {
   const then = new Database(copy, { readonly: true, fileMustExist: true });
   try {
     const of = (what: keyof SinceCopy): Differing => {
-      const before = new Map((then.prepare(ROWS[what]).all() as Row[]).map((r) => [r.id, r]));
-      const now = db.$client.prepare(ROWS[what]).all() as Row[];
+      const before = new Map((then.prepare(rowsOf(what, then)).all() as Row[]).map((r) => [r.id, r]));
+      const now = db.$client.prepare(rowsOf(what, db.$client)).all() as Row[];
       const ids = new Set(now.map((r) => r.id));
       return {
         since: now.filter((r) => !before.has(r.id)).map((r) => r.name),

@@ -1,14 +1,15 @@
 import Link from 'next/link';
-import { dayClock } from '../../core/timetable/clock-words';
+import { dayClock, dayDate } from '../../core/timetable/clock-words';
 import { minuteOf } from '../../core/timetable/zone';
 import { openedKitchen } from '../../data/kitchen';
 import { readKitchenFacts } from '../../data/kitchen-facts';
-import { listServices, type StoredService } from '../../data/services';
+import { listServices, removedServices, type StoredService } from '../../data/services';
 import { listSheetNames, getSheet } from '../../data/sheets';
 import { Frame } from '../../ui/frame';
 import { requestTime } from '../request-time';
 import { newService, newServing } from './new-service';
 import { StartService } from './start-service';
+import { TakenAway } from './taken-away';
 
 /** Clock without a service in hand: those that are planned, and a new one. */
 export default async function Clock({ searchParams }: { readonly searchParams: Promise<{ sheet?: string }> }) {
@@ -21,6 +22,7 @@ export default async function Clock({ searchParams }: { readonly searchParams: P
   const all = listServices(db);
   const coming = all.filter((s) => s.doc.servings.length === 0 || last(s) >= now - 120).toSorted((a, b) => last(a) - last(b));
   const gone = all.filter((s) => !coming.includes(s)).toSorted((a, b) => last(b) - last(a));
+  const away = removedServices(db, 60_000 * now).map((s) => ({ id: s.id, name: s.doc.name, until: dayDate(Math.floor(s.until / 60_000), s.doc.zone) }));
   const machineZone = new Intl.DateTimeFormat().resolvedOptions().timeZone;
   const fresh = newService(rules, now, machineZone);
   const sheet = sheetId ? getSheet(db, sheetId) : null;
@@ -30,7 +32,7 @@ export default async function Clock({ searchParams }: { readonly searchParams: P
       <div className="mx-auto max-w-[820px] px-4 py-6 md:px-8">
         <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2">
           <StartService doc={first} says={sheet ? `Plan ${sheet.doc.name}` : 'Plan a service'} act={coming.length === 0 || sheet !== null} />
-          {all.length === 0 && <p className="text-[17px]">No service yet: say what is served and when, and everything counts back from there.</p>}
+          {all.length === 0 && away.length === 0 && <p className="text-[17px]">No service yet: say what is served and when, and everything counts back from there.</p>}
         </div>
         <ServiceRows services={coming} names={names} />
         {gone.length > 0 && (
@@ -39,6 +41,7 @@ export default async function Clock({ searchParams }: { readonly searchParams: P
             <ServiceRows services={gone.slice(0, 12)} names={names} />
           </>
         )}
+        {away.length > 0 && <TakenAway services={away} />}
       </div>
     </Frame>
   );

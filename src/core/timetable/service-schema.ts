@@ -24,6 +24,9 @@ export type Serving = Readonly<z.infer<typeof ServingSchema>>;
 const TaskEditSchema = z.object({ minutes: z.number().int().min(0).max(20_160) });
 const GapEditSchema = z.object({ min: z.number().int().min(0).max(200_000), max: z.number().int().min(0).max(200_000).nullable() });
 
+/** How long a service that was taken away is kept, days. */
+export const REMOVED_KEPT_DAYS = 30;
+
 /** A service: serving moments of a dinner, a counter day or a week of orders, who is there, and what the cook has said about its tasks. */
 export const ServiceSchema = z.object({
   format: z.literal('soft-peak-service'),

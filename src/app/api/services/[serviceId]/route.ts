@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { ServiceSchema } from '../../../../core/timetable/service-schema';
-import { getService, removeService, saveService } from '../../../../data/services';
+import { bringServiceBack, getService, removeService, saveService } from '../../../../data/services';
 import { soFarByServing } from '../../../../data/service-plans';
 import { readBody, refuse, withKitchen } from '../../answers';
 
@@ -38,5 +38,13 @@ export async function PUT(request: Request, { params }: Context) {
 
 export async function DELETE(_request: Request, { params }: Context) {
   const { serviceId } = await params;
-  return withKitchen((db) => (removeService(db, serviceId) ? NextResponse.json({ kind: 'removed' }) : refuse(404, GONE)));
+  return withKitchen((db) => (removeService(db, serviceId, Date.now()) ? NextResponse.json({ kind: 'removed' }) : refuse(404, GONE)));
+}
+
+/** Brings a service back that was taken away within the last month. */
+export async function POST(request: Request, { params }: Context) {
+  const { serviceId } = await params;
+  const body = await readBody(request, z.object({ back: z.literal(true) }));
+  if (!body.ok) return body.answer;
+  return withKitchen((db) => (bringServiceBack(db, serviceId) ? NextResponse.json({ kind: 'back' }) : refuse(404, 'It is not among what was taken away: it may be back already, or it has been away for more than a month.')));
 }

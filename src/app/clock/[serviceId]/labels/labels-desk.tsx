@@ -9,6 +9,7 @@ import { dishOf, newDishCache } from '../../../../core/timetable/dish';
 import { labelTimes } from '../../../../core/timetable/label-times';
 import { fullMoment } from '../../../../core/timetable/clock-words';
 import { dishName } from '../../../../core/timetable/names';
+import { REMOVED_KEPT_DAYS } from '../../../../core/timetable/service-schema';
 import { Choice } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
 import { ClockFrame } from '../../clock-frame';
@@ -103,6 +104,8 @@ function TakeAway({ id, name }: { readonly id: string; readonly name: string }) 
       const response = await fetch(`/api/services/${id}`, { method: 'DELETE' });
       if (!response.ok) throw new Error(((await response.json()) as { says?: string }).says ?? 'It is still there.');
       router.push('/clock');
+      // What is due shows it no more.
+      router.refresh();
     } catch (error) {
       setFault(error instanceof TypeError ? 'The server does not answer: it is still there.' : (error as Error).message);
     }
@@ -117,7 +120,7 @@ function TakeAway({ id, name }: { readonly id: string; readonly name: string }) 
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
         <AlertDialog.Content className="fixed top-1/3 left-1/2 z-50 w-[min(420px,92vw)] -translate-x-1/2 rounded-s bg-paper p-5 shadow-float">
           <AlertDialog.Title className="text-[19px]">Take ‘{name}’ away?</AlertDialog.Title>
-          <AlertDialog.Description className="pt-1">Its plan, pins and limits go with it. Batches that were made stay in the log.</AlertDialog.Description>
+          <AlertDialog.Description className="pt-1">It is kept for {REMOVED_KEPT_DAYS} days on Clock’s first page, with its plan, pins and limits. Batches that were made stay in the log.</AlertDialog.Description>
           <div className="flex justify-end gap-2 pt-4">
             <AlertDialog.Cancel className="btn">Keep it</AlertDialog.Cancel>
             <AlertDialog.Action className="btn btn-act" onClick={() => void remove()}>
