@@ -102,6 +102,21 @@ test('strings, seized chocolate and too few glasses: each with its grams, and an
   await expect(page.getByText('That cannot be in this dessert')).toBeVisible();
 });
 
+test('asked in general, a sign is answered for a dessert of a usual size, and from there for one of one’s own', async ({ page }) => {
+  await page.goto('/mend');
+  const general = page.getByRole('region', { name: 'In general' });
+  await general.getByRole('textbox').fill('zzz');
+  await expect(general).toContainText('No sign by that name');
+  await general.getByRole('textbox').fill('split');
+  await general.getByRole('link', { name: /ganache split/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('A usual chocolate mousse for 8');
+  await expect(page.getByText(/^Beat in \d+\u00a0g warm milk/)).toBeVisible();
+  await expect(page.getByText('The amounts are of a usual size')).toBeVisible();
+  await page.getByRole('link', { name: 'for a dessert of mine' }).click();
+  await expect(page.getByText('Which dessert is it: ganache split?')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'In general, for none of them' })).toBeVisible();
+});
+
 test('what must go, goes; and a change that prevents it stands in the next version', async ({ page }) => {
   const id = await newSheet(page, 'Warm and rich', '600 g cream 48 %');
   await page.goto(`/mend?sheet=${id}&sign=left-out`);

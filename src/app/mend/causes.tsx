@@ -3,10 +3,10 @@ import type { Answer } from '../../core/mend/mend';
 import type { CauseId } from '../../core/mend/words';
 
 /** Why, for this batch: likeliest first, each with what speaks for it. A touch shows the rescue for that cause. */
-export function Causes({ answer, onChoose }: { readonly answer: Answer; readonly onChoose: (cause: CauseId) => void }) {
+export function Causes({ answer, ofBatch, onChoose }: { readonly answer: Answer; readonly ofBatch: boolean; readonly onChoose: (cause: CauseId) => void }) {
   return (
     <section aria-label="Likely" className="mt-7">
-      <h2 className="pb-1 text-[17px]">Likely, for this batch</h2>
+      <h2 className="pb-1 text-[17px]">{ofBatch ? 'Likely, for this batch' : 'Likely'}</h2>
       <ul>
         {answer.causes.map((l) => (
           <li key={l.cause}>

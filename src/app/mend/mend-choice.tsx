@@ -1,7 +1,8 @@
 'use client';
 
 import Link from 'next/link';
-import { SIGN_WORDS, type SignId } from '../../core/mend/words';
+import { useState } from 'react';
+import { SIGN_WORDS, signsFor, type SignId } from '../../core/mend/words';
 import { ClockTime } from '../../ui/clock-time';
 import { Frame } from '../../ui/frame';
 import { SignDrawing } from '../../ui/mend/sign-drawing';
@@ -14,10 +15,14 @@ interface MendChoiceProps {
   readonly sheets: readonly { readonly id: string; readonly name: string }[];
 }
 
+/** So many signs are offered for what was typed. */
+const MOST_MEANT = 5;
 const STATUS = { running: 'on the pass', finished: 'made', abandoned: 'left off' } as const;
 
 /** Which dessert is it about? The batches at hand first. */
 export function MendChoice({ sign, gone, batches, sheets }: MendChoiceProps) {
+  const [said, setSaid] = useState('');
+  const meant = said.trim().length > 2 ? signsFor(said).slice(0, MOST_MEANT) : [];
   const to = (of: string): string => `/mend?${of}${sign ? `&sign=${sign}` : ''}`;
   const row = 'flex min-h-12 items-baseline justify-between gap-4 border-t border-steel-light py-2.5 text-[16.5px] hover:bg-yolk-pale';
   return (
@@ -27,6 +32,31 @@ export function MendChoice({ sign, gone, batches, sheets }: MendChoiceProps) {
           {sign && <SignDrawing sign={sign} className="h-14 w-20 shrink-0" />}
           <p className="text-[20px]">{gone ? 'That is no longer in the kitchen. ' : ''}{sign ? <>Which dessert is it: <b className="font-[650]">{SIGN_WORDS[sign].name}</b>?</> : 'Which dessert is it about?'}</p>
         </div>
+        <section aria-label="In general" className="col-span-full">
+          {sign ? (
+            <Link href={`/mend?general=1&sign=${sign}`} className="btn">
+              In general, for none of them
+            </Link>
+          ) : (
+            <>
+              <label className="flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[16.5px]">
+                Or in general: what do you see?
+                <input value={said} maxLength={60} placeholder="grainy, split, weepy, stuck…" onChange={(e) => setSaid(e.target.value)} className="field w-64 text-[16px]" />
+              </label>
+              {said.trim().length > 2 && meant.length === 0 && <p className="pt-2">No sign by that name. Say what you see, not what you did: runny, lumps, hard, cracked.</p>}
+              <ul className="max-w-[640px] pt-1">
+                {meant.map((id) => (
+                  <li key={id}>
+                    <Link href={`/mend?general=1&sign=${id}`} className={row}>
+                      <span className="font-[650]">{SIGN_WORDS[id].name}</span>
+                      <span className="text-right text-[14px] text-ink-soft">{SIGN_WORDS[id].look}</span>
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
         {batches.length > 0 && (
           <section aria-label="Batches">
             <h2 className="pb-1 text-[17px]">Batches, newest first</h2>

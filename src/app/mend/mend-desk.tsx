@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { analyseSheet } from '../../core/analysis/analyse';
+import { inSentence } from '../../core/figure';
 import type { Sheet } from '../../core/document/schema';
 import { kitchenOf, type KitchenFacts } from '../../core/kitchen/kitchen';
 import { withMends } from '../../core/mend/batch-case';
@@ -19,7 +20,8 @@ import { FactFields } from './fact-fields';
 import { RescuePanel } from './rescue-panel';
 
 export interface MendDeskProps {
-  readonly sheetId: string;
+  /** Null for a dessert of a usual size, asked about in general. */
+  readonly sheetId: string | null;
   /** The dessert as it was made: a batch's version at its size, or the sheet. */
   readonly sheet: Sheet;
   /** The sheet as it stands now: what keeps it from coming again is taken into it. */
@@ -72,7 +74,7 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt,
       sheetId={sheetId}
       heading={
         <h1 className="truncate text-[20px]">
-          {sheet.name}
+          {sheetId === null ? `A usual ${inSentence(sheet.name)} for ${sheet.portions}` : sheet.name}
           {startedAt !== null && (
             <span className="font-normal text-ink-soft">
               , {batch?.status === 'running' ? 'on the pass since' : 'made'} <ClockTime at={startedAt} withDate={batch?.status !== 'running'} />
@@ -87,8 +89,8 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt,
               Back to Pass
             </Link>
           )}
-          <Link href="/mend" className="btn max-sm:hidden">
-            another dessert
+          <Link href={sheetId === null && sign ? `/mend?sign=${sign}` : '/mend'} className={sheetId === null ? 'btn' : 'btn max-sm:hidden'}>
+            {sheetId === null ? 'for a dessert of mine' : 'another dessert'}
           </Link>
         </>
       }
@@ -143,7 +145,7 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt,
             <>
               <FactFields sign={sign} facts={facts} fromBatch={known} onChange={setFacts} />
               {answer && !answer.ok && <p className="mt-4 text-[17px] text-beet">{answer.fault.says}</p>}
-              {answer?.ok && <Causes answer={answer.value} onChoose={setCause} />}
+              {answer?.ok && <Causes answer={answer.value} ofBatch={batch !== null} onChoose={setCause} />}
             </>
           )}
         </div>

@@ -1,7 +1,9 @@
 import { kitchenOf, type KitchenFacts } from '../../core/kitchen/kitchen';
 import { factsOfBatch } from '../../core/mend/batch-case';
 import { NO_FACTS } from '../../core/mend/case';
-import { SIGN_IDS } from '../../core/mend/words';
+import { usualWith } from '../../core/mend/in-general';
+import { SIGN_IDS, type SignId } from '../../core/mend/words';
+import { matcherFor } from '../../core/measures/match';
 import { sheetOfBatch } from '../../data/batch-sheet';
 import { getBatch, listBatches } from '../../data/batches';
 import { openedKitchen } from '../../data/kitchen';
@@ -20,6 +22,7 @@ interface Asked {
   readonly batch?: string;
   readonly sheet?: string;
   readonly sign?: string;
+  readonly general?: string;
 }
 
 /** A batch as it was made, and what it tells of itself; its mends come with its progress. */
@@ -43,14 +46,21 @@ function ofSheet(db: KitchenDb, sheetId: string): Omit<MendDeskProps, 'first' | 
   return sheet ? { sheetId, sheet: sheet.doc, head: { doc: sheet.doc, revision: sheet.revision, version: sheet.version }, facts: NO_FACTS, batch: null, startedAt: null } : null;
 }
 
-/** Mend: what do you see? For a batch, for a sheet, or first asking for which. */
+/** A dessert of a usual size that can show the sign, where none is named. */
+function inGeneral(sign: SignId, facts: KitchenFacts): Omit<MendDeskProps, 'first' | 'kitchen' | 'log'> | null {
+  const kitchen = kitchenOf(facts);
+  const sheet = usualWith(sign, kitchen, { larder: kitchen.larder, matcher: matcherFor(facts.larder), measures: { cups: facts.rules.cups, eggs: facts.rules.eggs } });
+  return sheet && { sheetId: null, sheet, head: null, facts: NO_FACTS, batch: null, startedAt: null };
+}
+
+/** Mend: what do you see? For a batch, for a sheet, in general, or first asking for which. */
 export default async function MendPage({ searchParams }: { readonly searchParams: Promise<Asked> }) {
-  const { batch: batchId, sheet: sheetId, sign } = await searchParams;
+  const { batch: batchId, sheet: sheetId, sign, general } = await searchParams;
   const db = openedKitchen();
   const facts = readKitchenFacts(db);
   const first = SIGN_IDS.find((s) => s === sign) ?? null;
-  const found = batchId ? ofBatch(db, batchId, facts, await requestTime()) : sheetId ? ofSheet(db, sheetId) : null;
-  if (found && found.sheet.parts.some((p) => p.lines.length > 0)) return <MendDesk key={`${batchId ?? sheetId}:${sign ?? ''}`} {...found} first={first} kitchen={facts} log={listMends(db)} />;
+  const found = batchId ? ofBatch(db, batchId, facts, await requestTime()) : sheetId ? ofSheet(db, sheetId) : general && first ? inGeneral(first, facts) : null;
+  if (found && found.sheet.parts.some((p) => p.lines.length > 0)) return <MendDesk key={`${batchId ?? sheetId ?? 'general'}:${sign ?? ''}`} {...found} first={first} kitchen={facts} log={listMends(db)} />;
   const batches = listBatches(db, { limit: 12 }).map((b) => ({ id: b.id, name: b.plan.sheetName, at: b.startedAt, status: b.status }));
   return <MendChoice sign={first} gone={batchId !== undefined || sheetId !== undefined} batches={batches} sheets={latestSheetNames(db)} />;
 }

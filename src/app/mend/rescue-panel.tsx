@@ -24,7 +24,7 @@ interface RescuePanelProps {
   readonly head: { readonly doc: Sheet; readonly revision: number; readonly version: number } | null;
   readonly kitchen: Kitchen;
   readonly log: readonly Logged[];
-  readonly sheetId: string;
+  readonly sheetId: string | null;
   readonly batch: ClientState | null;
   readonly client: BatchClient | null;
   readonly onSign: (sign: SignId) => void;
@@ -123,7 +123,8 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
             it is this already: {SIGN_WORDS[rescue.otherwise].name}
           </button>
         )}
-        {!client && (
+        {!client && sheetId === null && <p className="text-[14.5px] text-ink-soft">The amounts are of a usual size: for those of a dessert of yours, choose it above.</p>}
+        {!client && sheetId !== null && (
           <p className="text-[14.5px] text-ink-soft">
             Worked out for the sheet. <Link href={`/pass?sheet=${sheetId}`} className="border-b-2 border-yolk font-semibold">Make it on Pass</Link>, and it is for the batch.
           </p>
