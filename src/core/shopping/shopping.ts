@@ -141,9 +141,11 @@ export function eggBalance(items: readonly ShoppingItem[], kitchen?: Kitchen): E
     const item = items.find((i) => i.ingredient.id === id);
     return item?.ingredient.piece ? item.neededG / (item.ingredient.piece.grams * size) : 0;
   };
-  const whites = Math.ceil(pieces('egg-white') - 0.05);
-  const yolks = Math.ceil(pieces('egg-yolk') - 0.05);
-  const whole = Math.ceil(pieces('egg-whole') - 0.05);
+  // A twentieth over is no egg more.
+  const counted = (id: string): number => Math.max(0, Math.ceil(pieces(id) - 0.05));
+  const whites = counted('egg-white');
+  const yolks = counted('egg-yolk');
+  const whole = counted('egg-whole');
   const cracked = Math.max(whites, yolks);
   const eggs = cracked + whole;
   const pricePerKg = Math.max(0, ...items.filter((i) => isShellEgg(i.ingredient)).map((i) => i.ingredient.pricePerKg ?? 0));
