@@ -23,11 +23,14 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first'.split(' '),
+  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one'.split(' '),
 );
 /** What a number counts that is no ingredient. */
 const COUNTS = /^(?:(?:decent|good|generous|big|proper|nice|fair)\s+(?:slices|portions|helpings)\b(?! of)|inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
 const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |your |this |my |our )?(?:finished |whipped |cold |same )*/i;
+
+/** The percentage that stands in brackets behind a name. */
+const SORT_PCT = /^\s?\(\s?\d{2}\s?%(?: cocoa)?\s?\)/;
 
 /** What is taken of it stands before the number. */
 const PART_OF = /\b(?:yolks?|whites?|juice|zest|peel|rind|seeds)(?: and (?:the )?(?:juice|zest|peel|rind|seeds))? (?:of|from) (?:the )?$/i;
@@ -66,7 +69,8 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     }
     const found = amountFrom(source, more) ?? namedBefore(text, source, start);
     if (!found) continue;
-    const end = shift + found.length;
+    // 'Dark chocolate (70 %)': the bracket says which.
+    const end = shift + found.length + (SORT_PCT.exec(text.slice(shift + found.length))?.[0].length ?? 0);
     // 'the yolks of five eggs', 'the juice and peel of two lemons'.
     const part = PART_OF.exec(text.slice(Math.max(0, start - 40), start));
     if (part) {

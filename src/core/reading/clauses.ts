@@ -219,11 +219,18 @@ const PASSIVE = /\b(?:is|are|be|been|being|was|were|get|gets|keep|go|goes|by|i'v
 
 const DAY_FIRST = /^(?:(?:the )?(?:next|following|same|that) (?:day|morning|afternoon|evening)|the (?:day|night|evening) before|(?:\w+ to )?\w+ days? (?:before|ahead|earlier|in advance)|on the day(?! before)|in the (?:morning|afternoon|evening))(?: itself)?(?: ,)?(?= )/;
 
+/** 'No more than 30 minutes before service': how late it is done. */
+const SO_LONG_BEFORE = /^(?:(?:(?:no|not) more than|at most|about|up to|not earlier than) )?(?:\d+|an?|half an|one|two) (?:minutes?|mins?|hours?) before (?:service|serving|you serve|it is served)(?: ,)?(?= )/;
+
 /** Where a clause goes on behind what it says first of when: 'When the custard is cool, …', 'Once set, …', 'While that's getting cold, …', 'In a bowl, …'. */
 function afterCondition(words: readonly Word[]): number {
   const skip = words.findIndex((w) => !/^(?:and|then|but|,)$/.test(w.said));
   if (skip > 0 && UNTIL.has(words[skip]?.word ?? '') && !words.some((w) => w.said === ',')) return Math.max(0, laterVerb(words, skip + 1));
   const first = words[0]?.word ?? '';
+  const late = SO_LONG_BEFORE.exec(words.slice(0, 11).map((w) => w.said).join(' '));
+  if (late) return late[0].split(' ').length;
+  // 'In two batches whip the cream'.
+  if (/^(?:in|by) (?:two|three|four|five|several|\d) (?:batch|go|goe|lot|addition|half|part)/.test(words.slice(0, 3).map((w) => w.word).join(' '))) return 3;
   // 'Next day turn it out', 'On the day whip the cream'.
   const day = DAY_FIRST.exec(words.slice(0, 9).map((w) => w.said).join(' '));
   if (day) return day[0].split(' ').length;

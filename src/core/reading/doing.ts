@@ -45,6 +45,8 @@ function besides({ step, at, bowls }: Job): void {
 function nothingNew(w: Worktop, { step }: Job): void {
   if (step.work === 'finish') w.chilled = true;
   const b = w.here();
+  // 'Sieve.': what is in hand.
+  if (b?.placed === 'no' && /^(?:strain|sieve)$/.test(step.verb)) b.sieved = true;
   if (b && b.placed === 'no' && step.work === 'hands' && step.verb !== 'preheat' && step.machine === null) step.bowl = b.id;
 }
 

@@ -1,4 +1,5 @@
 import type { Role } from '../larder/role';
+import { draftLine } from './lines';
 import type { Bowl } from './bowls';
 import { BARE_POUR } from './mixing';
 import { FRACTIONS, type Meant } from './meant';
@@ -8,6 +9,8 @@ import { ALL, DEST, type Heard, type Item, type Share, type Worktop } from './wo
 const EVERYTHING = /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ (?:ingredients|stuff|things|bits)|ingredients together|all of it together|everything but)\b/i;
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
+/** An amount of nothing that is named: 'blitz 600 g with the sugar'. */
+const BARE_MASS = /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|kg|ml|oz|lb)\b)\s+(?:with|in|to|until|till|and)\b/i;
 /** 'Rub together', below the list that it is of. */
 const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?together\b/i;
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
@@ -39,8 +42,20 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   const most = MOST_OF.exec(h.after)?.[1];
   const share: Share = most === undefined ? ALL : { kind: 'part', share: FRACTIONS.find(([x]) => x.test(most))?.[1] ?? NEARLY_ALL, said: most };
   const object = most === undefined ? c.words.slice(c.at + 1, c.at + 3).map((x) => x.said).join(' ') : 'it';
+  if (c.at >= 0) someOfIt(w, h, meant);
   if (c.at >= 0 && w.inHand.length > 0) madeReady(w, h, meant, object, share);
   if (c.at >= 0 && items.length > 0) goesSomewhere(w, h, meant, object);
+}
+
+/** 'Hull the strawberries. Blitz 600 g with the sugar': so much of the one thing that was made ready. */
+function someOfIt(w: Worktop, { c, after }: Heard, meant: Meant): void {
+  const said = BARE_MASS.exec(after)?.[1];
+  const ready = w.inHand.flatMap((x) => (x.kind === 'line' && w.fresh(x.line) ? [x.line] : []));
+  const [line] = ready;
+  if (said === undefined || line === undefined || ready.length !== 1) return;
+  const of = w.lines[line]!;
+  const grams = of.ingredient ? draftLine(`${said} ${of.ingredient.aliases[0] ?? of.ingredient.name}`, of, w.context).grams : null;
+  if (grams !== null && of.grams !== null && grams < of.grams) meant.some(line, c.at, { kind: 'part', share: grams / of.grams, said });
 }
 
 /** All that a list holds under this heading, or what is left of it. */

@@ -1,5 +1,5 @@
 import type { Ingredient } from '../composition/ingredient';
-import type { Role } from '../larder/role';
+import { roleOf, type Role } from '../larder/role';
 import type { Bowl } from './bowls';
 import { choose } from './choose';
 import type { Clause } from './clauses';
@@ -252,7 +252,7 @@ export const FRACTIONS: readonly (readonly [RegExp, number])[] = [
 /** Lines that something of the larder may mean, though no line is it: the only ones of its role that end in the same word. */
 function likeIt(ingredient: Ingredient, lines: readonly DraftLine[]): readonly number[] | null {
   const noun = keyOf(ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!).split(' ').at(-1);
-  const found = lines.flatMap((l, i) => (l.ingredient && l.ingredient.category === ingredient.category && (l.ingredient.id.split('-')[0] === ingredient.id.split('-')[0] || keyOf(l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!).split(' ').at(-1) === noun) ? [i] : []));
+  const found = lines.flatMap((l, i) => (l.ingredient && l.ingredient.category === ingredient.category && (ingredient.category !== 'egg' || l.role === roleOf(ingredient)) && (l.ingredient.id.split('-')[0] === ingredient.id.split('-')[0] || keyOf(l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!).split(' ').at(-1) === noun) ? [i] : []));
   return found.length > 0 ? found : null;
 }
 /** Whether a thing that is only named is put in: not 'cold water' for a bath, nor a tin that is greased. */

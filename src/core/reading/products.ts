@@ -64,7 +64,7 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'sauce':
     case 'glaze':
     case 'reduction':
-      return headed ?? w.latest((b) => b.heated && [...b.lines].some((i) => ['sugar', 'chocolate', 'fruit'].includes(w.lines[i]!.role!)) && ![...b.lines].some((i) => ['white', 'yolk', 'egg'].includes(w.lines[i]!.role!))) ?? w.latest((b) => b.heated && w.holds(b, 'sugar', 'chocolate', 'fruit'));
+      return headed ?? w.latest((b) => b.heated && [...b.lines].some((i) => ['sugar', 'chocolate', 'fruit'].includes(w.lines[i]!.role!)) && ![...b.lines].some((i) => ['white', 'yolk', 'egg'].includes(w.lines[i]!.role!))) ?? w.latest((b) => b.heated && w.holds(b, 'sugar', 'chocolate', 'fruit')) ?? (name === 'sauce' ? w.latest((b) => !b.air && b.place === 'mix' && b.placed === 'no' && w.holds(b, 'fruit') && !w.holds(b, 'cream', 'cheese')) : null);
     case 'jelly':
       return headed ?? w.latest((b) => w.holds(b, 'gelatin'));
     case 'compote':

@@ -946,6 +946,78 @@ Dip the tin briefly in hot water, turn out, and scatter with extra amaretti. Lea
       'chocolate-base: chocolate-dark-64 300, cream-35 101',
     ],
   ],
+  [
+    "a trifle whose custard is chilled first",
+    `Classic Banana Cream Trifle
+Prep: 45 mins | Chill: 4 hrs | Serves: 10-12
+
+Pastry Cream:
+2 cups whole milk
+1/2 cup granulated sugar
+1/4 cup cornstarch
+4 egg yolks
+2 tablespoons unsalted butter
+2 teaspoons vanilla bean paste
+Pinch salt
+
+Whipped Cream:
+2 cups heavy cream
+1/4 cup confectioners' sugar
+
+For Assembly:
+1 box (11 oz) vanilla wafers
+5 ripe bananas, sliced
+1/4 cup toasted pecans, chopped
+
+1. Make the pastry cream: In a medium saucepan, heat the milk and half of the sugar until steaming. In a bowl, whisk together the egg yolks, remaining sugar, cornstarch and salt until pale. Slowly whisk half the hot milk into the yolks, then pour back into the saucepan. Cook over medium heat, whisking constantly, until thick and bubbling, 2-3 minutes. Off the heat, whisk in the butter and vanilla. Press plastic wrap on the surface and chill until cold, at least 2 hours.
+2. Whip the cream with the confectioners' sugar to medium peaks. Fold a third of the whipped cream into the cold pastry cream.
+3. Layer wafers, bananas, pastry cream and whipped cream in a trifle dish; repeat twice, finishing with whipped cream. Refrigerate at least 4 hours. Sprinkle with pecans before serving.`,
+    [
+      'custard: butter-82 28, corn-starch 30, egg-yolk 68, milk-whole 489, salt 0, sugar-granulated 50, sugar-granulated 50, vanilla-paste 13',
+      'whipped-cream: cream-36 477, icing-sugar-starch 30',
+      'set-filling:  <- custard, whipped-cream',
+      'biscuit-layer: vanilla-wafer 312',
+      'topping: banana 575',
+      'topping: pecan 27',
+    ],
+  ],
+  [
+    "a mousse told in one paragraph, its chocolate by its percentage",
+    `Quick Chocolate Mousse (serves 4)
+
+Melt 150g dark chocolate (70%) with 50ml strong hot coffee. Beat in 3 egg yolks one at a time. Whisk 3 egg whites with 30g caster sugar to soft peaks, then fold in with a metal spoon, a third at a time. Whip 100ml double cream until it just holds and fold that in too. Divide between 4 glasses, cover and chill for at least 2 hours. Serve with a spoonful of creme fraiche and a dusting of cocoa.`,
+    [
+      'chocolate-base: chocolate-dark-70 150, coffee-brewed 50, egg-yolk 51',
+      'egg-foam: egg-white 99, sugar-caster 30',
+      'set-filling:  <- chocolate-base, egg-foam, whipped-cream',
+      'whipped-cream: cream-48 100',
+      'topping: creme-fraiche-35 15',
+    ],
+  ],
+  [
+    "for a crowd: so much of what was made ready, late before service",
+    `ETON MESS FOR A CROWD
+
+INGREDIENTS (40 people)
+2 kg strawberries
+200 g caster sugar
+Juice of 2 lemons
+3 litres whipping cream
+300 g icing sugar
+3 tbsp vanilla paste
+30 meringue nests (about 14 g each)
+
+METHOD
+Hull the strawberries and chop. Blitz 600 g with the caster sugar and lemon juice to a sauce; sieve.
+Crush the nests into big pieces - do not powder them.
+In two batches whip the cream with icing sugar and vanilla until soft (it will stiffen as you fold).
+No more than 30 minutes before service fold in the meringue and the chopped strawberries, ripple with half the sauce. Spoon into 40 cups (200 ml) and top with the rest of the sauce.`,
+    [
+      'fruit-base: lemon-juice 90, strawberry 600, sugar-caster 200',
+      'whipped-cream: cream-35 3030, icing-sugar-starch 300, vanilla-paste 58',
+      'set-filling: meringue-shell 420, strawberry 1400 <- fruit-base, whipped-cream',
+    ],
+  ],
 ];
 
 describe('recipes as others write and tell them', () => {
