@@ -5,8 +5,8 @@ import { analyseSheet } from '../analysis/analyse';
 import type { Ingredient } from '../composition/ingredient';
 import { eggBalance, isShellEgg, itemsFrom, packsFor, shoppingOf, spareWords, usesOf, type ShoppingItem } from './shopping';
 
-const use = (id: string, massG: number, part = 'Cream', change: Partial<Ingredient> = {}) => ({ ingredient: { ...ingredient(id), ...change }, part, massG });
-const only = (id: string, massG: number, change: Partial<Ingredient> = {}): ShoppingItem => itemsFrom([use(id, massG, 'Cream', change)])[0]!;
+const taken = (id: string, massG: number, part = 'Cream', change: Partial<Ingredient> = {}) => ({ ingredient: { ...ingredient(id), ...change }, part, massG });
+const only = (id: string, massG: number, change: Partial<Ingredient> = {}): ShoppingItem => itemsFrom([taken(id, massG, 'Cream', change)])[0]!;
 const shop = (lines: readonly string[], portions = 10) => shoppingOf(analyseSheet(sheetOf(lines, {}, { portions }), KITCHEN), KITCHEN);
 
 describe('packs', () => {
@@ -32,7 +32,7 @@ describe('packs', () => {
 
 describe('what is bought', () => {
   it('is summed over parts, each use beside it, with what stays in the last pack and its price', () => {
-    const [cream, sugar] = itemsFrom([use('cream-36', 400, 'Cream'), use('sugar-caster', 60, 'Cream'), use('cream-36', 300, 'Top')]);
+    const [cream, sugar] = itemsFrom([taken('cream-36', 400, 'Cream'), taken('sugar-caster', 60, 'Cream'), taken('cream-36', 300, 'Top')]);
     expect(cream).toMatchObject({ neededG: 700, boughtG: 700, packs: 2, fruits: null, uses: [{ part: 'Cream', massG: 400 }, { part: 'Top', massG: 300 }] });
     expect(cream!.openedG).toBe(2 * 477 - 700);
     expect(cream!.cost).toBeCloseTo(0.7 * 6.4, 9);
@@ -60,7 +60,7 @@ describe('what is bought', () => {
 });
 
 describe('citrus fruit', () => {
-  const fruits = (...of: readonly (readonly [string, number])[]) => itemsFrom(of.map(([id, g]) => use(id, g))).map((i) => i.fruits);
+  const fruits = (...of: readonly (readonly [string, number])[]) => itemsFrom(of.map(([id, g]) => taken(id, g))).map((i) => i.fruits);
   it('zest alone, juice alone: as many as they take', () => {
     expect(fruits(['lemon-zest', 15])).toEqual([{ count: 3, name: 'lemons', shared: false }]);
     expect(fruits(['lemon-juice', 45])).toEqual([{ count: 1, name: 'lemon', shared: false }]);
@@ -78,15 +78,15 @@ describe('citrus fruit', () => {
     expect(fruits(['lemon-zest', 15.4])[0]!.count).toBe(4);
   });
   it('lemons are no limes, and what is counted in fruits is in no packs', () => {
-    const items = itemsFrom([use('lemon-juice', 45), use('lime-juice', 60)]);
+    const items = itemsFrom([taken('lemon-juice', 45), taken('lime-juice', 60)]);
     expect(items.map((i) => i.fruits!.shared)).toEqual([false, false]);
     expect(items.map((i) => i.packs)).toEqual([null, null]);
-    expect(itemsFrom([use('lemon-juice', 45, 'Cream', { piece: null })])[0]!.fruits).toBeNull();
+    expect(itemsFrom([taken('lemon-juice', 45, 'Cream', { piece: null })])[0]!.fruits).toBeNull();
   });
 });
 
 describe('eggs', () => {
-  const eggs = (...of: readonly (readonly [string, number])[]) => eggBalance(itemsFrom(of.map(([id, g]) => use(id, g))));
+  const eggs = (...of: readonly (readonly [string, number])[]) => eggBalance(itemsFrom(of.map(([id, g]) => taken(id, g))));
   it('as many as whites or yolks need, the others are spare, whole ones besides', () => {
     expect(eggs(['egg-white', 4 * 33], ['egg-yolk', 6 * 17])).toMatchObject({ eggs: 6, spareWhites: 2, spareYolks: 0 });
     expect(eggs(['egg-white', 5 * 33], ['egg-yolk', 2 * 17], ['egg-whole', 3 * 50])).toMatchObject({ eggs: 8, spareWhites: 0, spareYolks: 3 });
@@ -101,12 +101,12 @@ describe('eggs', () => {
   it('cost what they weigh in the shell', () => {
     // Six of 50 g, shell 12 %, at 4.40 a kilogram.
     expect(eggs(['egg-yolk', 6 * 17]).cost).toBeCloseTo((6 * 0.05 * 4.4) / 0.88, 9);
-    expect(eggBalance(itemsFrom([use('egg-yolk', 102, 'Cream', { pricePerKg: null })])).cost).toBe(0);
-    expect(eggBalance(itemsFrom([use('egg-yolk', 102), use('cream-36', 500, 'Cream', { pricePerKg: 99 })])).cost).toBeCloseTo((6 * 0.05 * 4.4) / 0.88, 9);
+    expect(eggBalance(itemsFrom([taken('egg-yolk', 102, 'Cream', { pricePerKg: null })])).cost).toBe(0);
+    expect(eggBalance(itemsFrom([taken('egg-yolk', 102), taken('cream-36', 500, 'Cream', { pricePerKg: 99 })])).cost).toBeCloseTo((6 * 0.05 * 4.4) / 0.88, 9);
   });
   it('of another size are fewer or more', () => {
     const large = { ...KITCHEN, rules: { ...KITCHEN.rules, eggs: { system: 'eu', size: 'large' } as const } };
-    const items = itemsFrom([use('egg-white', 6 * 33)]);
+    const items = itemsFrom([taken('egg-white', 6 * 33)]);
     // A large European egg weighs 60 g without its shell, a fifth more than the larder's.
     expect(eggBalance(items, large).eggs).toBe(5);
     expect(eggBalance(items, large).cost).toBeCloseTo((5 * 0.06 * 4.4) / 0.88, 9);
