@@ -210,8 +210,9 @@ export function clauseOf(text: string): Clause {
 
 /** What is put on last, without a verb. */
 const LATE_ALONE = /^(?!just\b|right\b)(?:\p{L}+ ){1,4}?(?:just |right )before (?:serving|it|they|you)\b/u;
-/** What was just made is laid on something. */
-export const GOES_OVER = /^(?:on top(?= ?,)|(?:it|that|this|they|all that) goes? (?:over|on|onto)\b)/;
+const GOES_OVER = /^(?:on top(?= ?,)|(?:it|that|this|they|all that) goes? (?:over|on|onto)\b)/;
+/** Whether a clause says that what was just made is laid on something: 'and it goes over the sponge', 'on top, and …'. */
+export const goesOver = (text: string): boolean => GOES_OVER.test(text.replace(/^(?:and|then|so) /i, '').toLowerCase());
 /** An amount of cream, and how it is whipped. */
 const WHIPPED = /\bcream\b[^.;]{0,20},\s*(?:whipped|beaten)\b/i;
 const AFTER_MODAL = /^(?:to|should|must|will|would|could|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;

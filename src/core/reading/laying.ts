@@ -1,5 +1,5 @@
 import type { Bowl } from './bowls';
-import { GOES_OVER } from './clauses';
+import { goesOver } from './clauses';
 import { ALL, type FlowStep, type Job, type Worktop } from './worktop';
 
 /** Behind all that a clause names. */
@@ -75,7 +75,7 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   // 'Whip the cream and fill the nests': what is baked or lies there already is filled with what is in hand.
   const receives = lines.length === 0 && bowls.length > 0 && bowls.every(({ b }) => b.placed !== 'no' || b.baked) && /^(?:fill|top|cover|sandwich|crown|ice|frost)$/.test(step.verb);
   // 'And it goes over the sponge': what was just made.
-  const goes = GOES_OVER.test(fc.clause.text.replace(/^(?:and|then|so) /i, '').toLowerCase()) ? w.here() : null;
+  const goes = goesOver(fc.clause.text) ? w.here() : null;
   const it = receives || (lines.length > 0 && bowls.length === 0 && /\b(?:of|with) (?:it|them)\b/i.test(fc.clause.text)) ? w.here() : null;
   const ready = it?.air && it.place === 'mix' && it.placed === 'no' ? [...bowls, { b: it, at: 0, share: ALL }] : bowls;
   const laid = goes && goes.placed === 'no' && !ready.some((x) => x.b === goes) ? [...ready, { b: goes, at: LAST, share: ALL }] : ready;

@@ -1,5 +1,5 @@
 import type { StepMachine, StepWork } from '../document/kinds';
-import { GOES_OVER, type Clause } from './clauses';
+import { goesOver, type Clause } from './clauses';
 import { timesIn, type SaidTime } from './times';
 
 /** What is in the bowl that a clause works on, as far as the verb asks. */
@@ -320,7 +320,7 @@ const INTO_HAND = /\binto (?:that|it|this|them|the (?:bowl|mix|mixture))\b/i;
 function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/^(?:do (?:that|this|the same|it)|repeat|again|and so on)\b/i.test(text) || (LAYING.test(text) && (on.built || !INTO_HAND.test(text)))) return 'fill';
   if (/^(?:assembly|assemble|montage|build|layer(?:ing)?)\s*[:–-]/i.test(text)) return 'fill';
-  if (GOES_OVER.test(text.replace(/^(?:and|then|so) /i, '').toLowerCase())) return 'fill';
+  if (goesOver(text)) return 'fill';
   if (on.late && on.built) return 'finish';
   if (FREEZER.test(text)) return 'freeze';
   if (COLD_PLACE.test(text)) return 'chill';
