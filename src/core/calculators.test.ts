@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { ingredient, KITCHEN, sheetOf } from '../testing/sample';
 import { CALCULATORS, calculate } from './calculators';
+import { define, runCalculator } from './calculators/define';
+import { ok } from './result';
 
 const cream = [{ massG: 500, creamFatPct: 36 }];
 const per100 = (id: string) => ingredient(id).composition;
@@ -79,5 +81,22 @@ describe('calculate', () => {
   it('passes a fault of the core through', () => {
     const r = calculate('composition', { portions: [{ massG: 600, creamFatPct: 90 }] }, () => KITCHEN);
     expect(r.ok ? '' : r.fault.code).toBe('fat-too-high');
+  });
+});
+
+describe('what comes out is checked', () => {
+  const odd = define({ name: 'odd', answers: 'A share.', input: z.object({ of: z.number() }), output: z.object({ share: z.number() }), run: ({ of }) => ok({ share: 1 / of }) });
+  const none = (): never => {
+    throw new Error('no kitchen is asked for');
+  };
+  it('a number that is none never leaves a calculator, and it says where it stood', () => {
+    expect(runCalculator(odd, { of: 4 }, none)).toEqual({ ok: true, value: { share: 0.25 } });
+    const r = runCalculator(odd, { of: 0 }, none);
+    expect(r.ok ? null : r.fault).toMatchObject({ field: 'output', code: 'no-figure' });
+    expect(r.ok ? '' : r.fault.says).toContain('share');
+  });
+  it('the field of an input that cannot be read is named', () => {
+    const r = runCalculator(odd, { of: 'four' }, none);
+    expect(r.ok ? null : r.fault.field).toBe('of');
   });
 });
