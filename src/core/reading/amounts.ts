@@ -111,6 +111,8 @@ const NAMED_HEDGED = /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into)\s+((?:[\p
 const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),\s+$/iu;
 /** 'Ginger nuts, two packets': the name begins, its amount follows. */
 const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+$/iu;
+/** Things of a kitchen that have a size, and are nothing to eat. */
+const HOLDS = /\b(?:bowl|dish|tin|pan|saucepan|tray|glass|glasse|jug|mould|mold|terrine|ring|cup|ramekin|pot|box|tub|container|basin|jar|plate|bag|bottle|fridge|freezer|oven|mixer|machine|processor|blender)(?:e?s)?$/i;
 const CUT_UP = /\s+(?:in|on|out)$|\s+(?:cut|torn|broken|sliced|chopped|crumbled)(?: up| small| in(?:to)? (?:pieces|cubes|chunks|slices))?$/i;
 
 /** 'A jar of lemon curd, about 320 grams', 'two packets, 400 grams all in': the same again, weighed; null where it is something else. */
@@ -140,6 +142,8 @@ function namedBefore(text: string, source: string, start: number): { said: Omit<
   if (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && /\b(?:the|that) (?:other|remaining)\s+$/i.test(text.slice(Math.max(0, start - 20), start))) return { said: { name: 'more', amount, definite: false, more: true }, length: split.span[1] };
   const toTaste = /(?:^|[\s,(])(?:and |with )?([\p{L}]+(?: [\p{L}]+)?) to (?:your |the )?taste,? (?:about|say|perhaps)\s+$/iu.exec(text.slice(Math.max(0, start - 60), start));
   if (toTaste && amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1) return { said: { name: toTaste[1]!, amount, definite: false, more: false }, length: split.span[1] };
+  // 'Into a dish, about 2 litres': what it holds.
+  if (before && HOLDS.test(before[1]!)) return null;
   const opening = before ?? (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && NOTHING_MORE.test(source.slice(split.span[1])) ? NAMED_FIRST.exec(text.slice(0, start)) : null);
   if (opening && !before) return { said: { name: opening[1]!, amount: amount!, definite: false, more: false }, length: split.span![1] };
   const weighed = before && measuredAlone(source);

@@ -43,7 +43,7 @@ export interface LineContext {
 type Place = Pick<DraftLine, 'under' | 'block' | 'start' | 'end'>;
 
 const FRUIT = '(lemon|lime|orange|grapefruit|clementine|tangerine|mandarin)s?';
-const BOTH = new RegExp(`^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:of|from) (.+)$|^(.+?\\b${FRUIT}),?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`, 'i');
+const BOTH = new RegExp(`^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:(?:of|from) |(?=\\d|[½¼¾]|half |one |two |three |four |five |six ))(.+)$|^(.+?\\b${FRUIT}),?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`, 'i');
 /** 'Zest of 3 limes and juice of 4'. */
 const ZEST_AND_JUICE = /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?),? (?:and|&|\+) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
 const ZEST_PLUS_JUICE = new RegExp(`^(.*?\\b(lemon|lime|orange|grapefruit)s? zest),?\\s+(?:plus|and|\\+|&)\\s+([^()]{1,16}?) (?:fresh )?(?:(?:lemon|lime|orange|grapefruit) )?juice\\b`, 'i');

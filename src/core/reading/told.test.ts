@@ -1132,4 +1132,13 @@ Wine and lemon overnight with the sugar - 150 ml wine, 1 lemon, 75 g caster. Nex
     const r = read('Whip 300 ml of cream with 30 g of icing sugar. Dip 48 savoiardi in 200 ml of coffee and lay them in a dish. Cover with the cream.');
     expect(Math.round(r.lines.find((l) => l.draft.ingredient?.id === 'ladyfinger')!.draft.grams!)).toBe(384);
   });
+  it('what a vessel holds is nothing to eat, though its name is near one that is', () => {
+    const r = read('Whip 400 ml of double cream with 40 g of icing sugar. Fold in a tub of mascarpone, 250 grams. Spoon into a dish, about 2 litres, and chill for 3 hours.');
+    expect(r.lines.map((l) => l.draft.ingredient?.id).sort()).toEqual(['cream-48', 'icing-sugar-starch', 'mascarpone']);
+  });
+  it.each(['zest and juice 4 limes', 'zest and juice of 4 limes', 'juice & zest 4 limes', '4 limes, zest and juice'])('%s: two lines of one fruit', (row) => {
+    const r = read(`Posset\n600 ml double cream\n150 g caster sugar\n${row}\n\nBring the cream and sugar to the boil for 3 minutes. Whisk in the zest and juice. Pour into 6 glasses and chill.`);
+    expect(r.lines.map((l) => l.draft.ingredient?.id)).toEqual(['cream-48', 'sugar-caster', 'lime-zest', 'lime-juice']);
+    expect(r.lines.map((l) => Math.round(l.draft.grams!)).slice(2)).toEqual([r.lines[2]!.draft.ingredient!.piece!.grams * 4, r.lines[3]!.draft.ingredient!.piece!.grams * 4]);
+  });
 });
