@@ -121,8 +121,9 @@ type Named = Pick<WrittenLine, 'name' | 'fatText' | 'wordAfter'> & { readonly am
 function asMeasured(match: Match | null, written: Named, matcher: Matcher): Match | null {
   const unit = written.amounts?.[0]?.unit;
   const bySpoon = unit?.dimension === 'volume' || unit?.dimension === 'pack';
-  // A spoon of ginger is of the powder.
-  if (match?.ingredient.id === 'ginger-fresh' && unit?.dimension === 'volume' && !/fresh|grated|root|chopped/i.test(written.name)) return { ingredient: matcher.find('ground ginger', 1)[0]!.ingredient, confidence: match.confidence };
+  // A spoon of ginger is of the powder, where there is one.
+  const ground = match?.ingredient.id === 'ginger-fresh' && unit?.dimension === 'volume' && !/fresh|grated|root|chopped/i.test(written.name) ? matcher.find('ground ginger', 1)[0] : undefined;
+  if (ground?.ingredient.id === 'ginger-ground') return { ingredient: ground.ingredient, confidence: match!.confidence };
   if (!match || !bySpoon || match.ingredient.piece?.name !== 'leaf' || match.ingredient.bloom === null || /leaf|leaves|sheet/i.test(written.name)) return match;
   const powder = matcher.find('gelatin powder', 1)[0];
   return powder ? { ingredient: powder.ingredient, confidence: match.confidence } : match;

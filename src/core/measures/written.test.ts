@@ -133,6 +133,13 @@ describe('names', () => {
     expect(sure('mascarpnoe')).toBeLessThan(sure('mascarpone, cold'));
     expect(sure('kohlrabi')).toBe(0);
   });
+  it('a spoon of ginger is of the powder, where the larder has it; a weight of it is fresh', () => {
+    const named = (text: string, matcher = CONTEXT.matcher) => ingredientNamed(splitLine(text), matcher)?.id;
+    expect(named('1 tsp ginger')).toBe('ginger-ground');
+    expect(named('1 tsp grated ginger')).toBe('ginger-fresh');
+    expect(named('20 g ginger')).toBe('ginger-fresh');
+    expect(named('1 tsp ginger', matcherFor(LARDER.filter((i) => i.id !== 'ginger-ground')))).toBe('ginger-fresh');
+  });
   it('of one place find those of another, ranked behind', () => {
     const found = CONTEXT.matcher.find('double cream', 6).map((m) => m.ingredient.id);
     expect(found[0]).toBe('cream-48');

@@ -112,7 +112,7 @@ const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\
 /** 'Ginger nuts, two packets': the name begins, its amount follows. */
 const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+$/iu;
 /** Things of a kitchen that have a size, and are nothing to eat. */
-const HOLDS = /\b(?:bowl|dish|tin|pan|saucepan|tray|glass|glasse|jug|mould|mold|terrine|ring|cup|ramekin|pot|box|tub|container|basin|jar|plate|bag|bottle|fridge|freezer|oven|mixer|machine|processor|blender)(?:e?s)?$/i;
+const HOLDS = /\b(?:bowl|dish|tin|pan|saucepan|tray|glass|jug|mould|mold|terrine|ring|cup|ramekin|pot|box|tub|container|basin|jar|plate|bag|bottle|fridge|freezer|oven|mixer|machine|processor|blender)(?:e?s)?$/i;
 const CUT_UP = /\s+(?:in|on|out)$|\s+(?:cut|torn|broken|sliced|chopped|crumbled)(?: up| small| in(?:to)? (?:pieces|cubes|chunks|slices))?$/i;
 
 /** 'A jar of lemon curd, about 320 grams', 'two packets, 400 grams all in': the same again, weighed; null where it is something else. */

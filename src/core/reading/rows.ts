@@ -244,7 +244,7 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   if (amounts.length === 0 || !span) return unweighed && name !== '' && !isAction(text.replace(PURPOSE, ''));
   if (name === '' && amounts[0]!.unit === null) return false;
   // 'Cream 35 %   200 g': what ends in its measure is no sentence.
-  if (amounts[0]!.unit !== null && span[1] === text.trimEnd().length && name !== '' && name.split(/\s+/).length <= 5 && !isTime(text)) return true;
+  if (endsMeasured(text) && !isTime(text)) return true;
   if (span[0] <= 2) return !/[.!]\s+\p{Lu}/u.test(text) && !isTime(text) && name !== '';
   if (/^(?:the )?(?:(?:finely|freshly) )?(?:grated |pared )?(?:zest|juice|peel|rind|seeds)\b[^.]{0,30}\b(?:of|from)\b/i.test(text) && text.length < 70) return true;
   // 'Juice ½ lemon', 'zest 2 oranges'.
@@ -373,7 +373,7 @@ const beginsWithVerb = (text: string): boolean => {
   return c.verb !== null && c.at <= 3;
 };
 const isProse = (r: RawRow): boolean => r.text.length > LONGEST_LINE || (r.numbered && isAction(r.text));
-/** 'Gelatin leaf 3 g'. */
+/** 'Gelatin leaf 3 g': a short name, and its measure at the end. */
 const endsMeasured = (text: string): boolean => {
   const { amounts, span, name } = splitLine(text);
   return span !== null && amounts[0]?.unit != null && span[1] === text.trimEnd().length && name !== '' && name.split(/\s+/).length <= 5;

@@ -135,20 +135,26 @@ function Buys() {
   const { doc, kitchen, sheetOf, soFar, now, change } = useService();
   const [found, setFound] = useState<{ readonly tried: number; readonly of: number; readonly buys: readonly Buy[]; readonly over: boolean } | null>(null);
   const asking = useRef(0);
+  /** Ends what is being tried; null while nothing is. */
+  const end = useRef<(() => void) | null>(null);
   useEffect(() => {
-    const asked = asking;
+    const [asked, ends] = [asking, end];
     return () => {
       asked.current++;
+      // Nobody waits for it any more.
+      ends.current?.();
     };
   }, []);
-  const stop = async () => {
+  const stop = () => {
     asking.current++;
     setFound((f) => f && { ...f, over: true });
-    await coreForService(kitchen, sheetOf).then((core) => core.stopTrying());
+    end.current?.();
+    end.current = null;
   };
   const ask = async () => {
     const mine = ++asking.current;
     setFound({ tried: 0, of: 0, buys: [], over: false });
+    end.current = () => void coreForService(kitchen, sheetOf).then((core) => core.stopTrying());
     const tell = proxy((tried: number, of: number, buys: readonly Buy[]) => {
       if (mine === asking.current) setFound({ tried, of, buys, over: false });
     });
@@ -156,7 +162,9 @@ function Buys() {
       .then((core) => core.buys({ service: doc, soFar, now }, tell))
       // What was found until then stands.
       .catch(() => undefined);
-    if (mine === asking.current) setFound((f) => f && { ...f, over: true });
+    if (mine !== asking.current) return;
+    end.current = null;
+    setFound((f) => f && { ...f, over: true });
   };
   if (found === null) {
     return (
@@ -174,7 +182,7 @@ function Buys() {
             <span className="fig">
               {found.tried} of {found.of}
             </span>{' '}
-            <button type="button" className="underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => void stop()}>
+            <button type="button" className="underline decoration-dotted underline-offset-4 hover:text-ink" onClick={stop}>
               Stop
             </button>
           </>

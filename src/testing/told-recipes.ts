@@ -1,0 +1,1000 @@
+/** Recipes that the reader had not seen when it was written: their bowls were set down by hand, then the reader was mended by meaning. */
+export const TOLD: readonly (readonly [string, string, readonly string[]])[] = [
+  [
+    "two foams, told in one paragraph",
+    `Prune & armagnac mousse with two foams
+
+Whisk 4 yolks with 80 g sugar over steam to 75 C, then off the heat until cold. Whip 300 ml cream to soft peaks. Whisk the cream and the egg foam together until smooth, adding 150 g prune puree and 2 tbsp armagnac. Pour in glasses, chill 4 h.`,
+    [
+      'egg-foam: egg-yolk 68, sugar-caster 80',
+      'whipped-cream: cream-35 303',
+      'set-filling: ? 0, prune 150 <- egg-foam, whipped-cream',
+    ],
+  ],
+  [
+    "US-spelt cake with a fan oven and a cream of its own",
+    `Coconut daquoise slice
+
+For the dacquoise
+4 egg whites
+100 g caster sugar
+100 g desiccated coconut
+50 g icing sugar
+
+For the cream
+300 ml whipping cream
+200 g mascarpone
+2 limes, zest
+50 g icing sugar
+
+Heat the oven to 160C fan. Line a swiss roll tin. Whisk the egg whites to soft peaks, add the caster sugar a spoonful at a time and whisk to stiff peaks. Fold in the coconut and icing sugar. Spread in the tin and bake for 25 minutes. Leave to cool, then cut in three strips.
+For the cream, beat the mascarpone with the icing sugar and zest, add the cream and whisk until it just holds its shape.
+Sandwich the strips with the cream, finishing with cream. Chill for 2 hours before slicing.`,
+    [
+      'meringue: coconut-desiccated 100, egg-white 132, icing-sugar-starch 50, sugar-caster 100',
+      'cheese-cream: cream-35 303, icing-sugar-starch 50, lime-zest 6, mascarpone 200',
+    ],
+  ],
+  [
+    "a chef’s list without measures, its steps counted in one row",
+    `EGGNOG PANNA-MOUSSE (8 verrines)
+milk 250
+cream 35% 250 + 300 whipped
+yolks 80
+sugar 90
+gelatin 8 (leaves, bloomed)
+rum 40
+nutmeg
+1. bloom gelatin. 2. anglaise w/ milk, 250 cream, yolks, sugar to 83C. 3. add gelatin, strain. 4. cool to 25C, add rum + nutmeg. 5. fold in whipped 300 cream. 6. fill verrines, set 4h 4C.`,
+    [
+      'whipped-cream: cream-35 300',
+      'custard: cream-35 250, egg-yolk 80, gelatin-leaf-gold 8, milk-whole 250, nutmeg-ground 0, rum-40 40, sugar-caster 90',
+      'set-filling:  <- custard, whipped-cream',
+    ],
+  ],
+  [
+    "US pie, its lists in rows",
+    `Peanut butter pie
+Serves 10
+
+Crust: 25 chocolate sandwich cookies, crushed; 5 tablespoons butter, melted.
+Filling: 8 ounces cream cheese, softened; 1 cup creamy peanut butter; 1 cup powdered sugar; 1 1/2 cups heavy whipping cream; 1 teaspoon vanilla.
+Topping: 1/2 cup heavy cream, whipped; chopped peanuts.
+
+Mix crust ingredients and press into a 9" pie dish. Freeze 10 minutes.
+Beat cream cheese, peanut butter, sugar and vanilla until smooth. In another bowl whip the cream to stiff peaks; fold into the peanut butter mixture in two additions. Spoon into crust. Refrigerate at least 6 hours or overnight. Top with whipped cream and peanuts.`,
+    [
+      'whipped-cream: cream-36 119',
+      'pressed-base: butter-82 71, chocolate-sandwich 275',
+      'set-filling: cream-cheese-block 227, icing-sugar-starch 120, peanut-butter 258, vanilla-extract 5 <- whipped-cream',
+      'whipped-cream: cream-36 358',
+      'topping: peanut 0',
+    ],
+  ],
+  [
+    "a charlotte, told",
+    `Strawberry charlotte russe — the way I do it
+
+Line a charlotte mould with about 20 sponge fingers, rounded side out. Puree 400 g strawberries with 100 g icing sugar and the juice of half a lemon. Soak 5 leaves of gelatine, melt them in a little of the puree, stir back into the rest. When it starts to set fold in 400 ml of double cream, whipped just to ribbons. Pour into the mould, cover with more sponge fingers and let it set overnight. Dip the mould in hot water and turn it out; decorate with 100 ml of whipped cream and a few strawberries.`,
+    [
+      'biscuit-layer: ladyfinger 160',
+      'fruit-base: gelatin-leaf-gold 10, icing-sugar-starch 100, lemon-juice 23, strawberry 400',
+      'whipped-cream: cream-48 400',
+      'set-filling:  <- fruit-base, whipped-cream',
+      'topping: cream-35 101',
+    ],
+  ],
+  [
+    "a sponge, a fool, a finish",
+    `Blackcurrant fool cake
+
+For the sponge base: 3 eggs, 90 g caster sugar, 90 g plain flour.
+For the fool: 400 g blackcurrants, 120 g sugar, 4 sheets gelatine, 450 ml double cream, 200 g thick yogurt.
+To finish: 100 ml double cream and a handful of blackcurrants.
+
+Whisk eggs and sugar for 8 min until thick. Sift over the flour and fold in. Bake in a 23cm tin at 180°C for 20 min. Cool.
+Soften gelatine in cold water. Simmer the blackcurrants with the sugar for 5 min, push through a sieve. Stir the squeezed gelatine into the hot purée. Cool to room temperature. Stir in the yogurt. Whip cream to soft peaks, fold through. Put the sponge back in the cleaned tin, pour over the fool and chill at least 4 hrs. Whip the last of the cream, pipe rosettes round the edge and scatter with berries.`,
+    [
+      'biscuit-layer: egg-whole 150, sugar-caster 90, wheat-flour 90',
+      'set-filling: blackcurrant 400, gelatin-leaf-gold 8, greek-yoghurt-10 200, sugar-caster 120',
+      'whipped-cream: cream-48 450',
+      'set-filling:  <- set-filling, whipped-cream',
+      'whipped-cream: cream-48 100',
+      'topping: blackcurrant 40',
+    ],
+  ],
+  [
+    "as an aunt tells it",
+    `Dulce de leche icebox pie, as told by my aunt
+
+You take a sleeve of graham crackers and smash 'em up, stir in a stick of melted butter and pat it in a nine inch pie plate. Bake that ten minutes at 350. While it cools beat a block of cream cheese with a can of dulce de leche, 13.4 ounces, till there's no lumps. Whip a cup and a half of heavy cream good and stiff, fold it in, pile it into the crust, and stick it in the icebox till tomorrow. Before you serve it, whip another half cup of cream with a spoon of sugar and dollop it on.`,
+    [
+      'pressed-base: butter-82 113, graham-rectangle 400',
+      'set-filling: caramel-sauce 380, cream-cheese-block 227 <- whipped-cream',
+      'whipped-cream: cream-36 358',
+      'whipped-cream: cream-35 119, sugar-caster 13',
+    ],
+  ],
+  [
+    "layers that are numbered",
+    `Mocha cream torte
+8 inch, 10 slices
+
+Layer 1 - base
+180g speculoos
+70g butter
+
+Layer 2 - mocha
+2 tsp instant espresso
+150g dark choc
+50ml hot milk
+400ml cream
+
+Layer 3 - vanilla
+3g gelatine powder
+15ml water
+300ml cream
+40g icing sugar
+1 tsp vanilla
+
+Blitz speculoos, add melted butter, press, chill.
+Dissolve espresso in hot milk, pour on choc, stir smooth, cool. Whip 400ml cream soft, fold in. Spread, chill 1h.
+Bloom gelatine in water 5 min, melt in microwave. Whip cream, sugar & vanilla till it starts to thicken, drizzle in gelatine, whip to medium. Spread on top, level, chill 4h.
+Dust with cocoa.`,
+    [
+      'pressed-base: butter-82 70, speculaas-rectangle 180',
+      'set-filling: chocolate-dark-64 150, espresso-powder 3, milk-whole 52 <- whipped-cream',
+      'whipped-cream: cream-35 404',
+      'whipped-cream: cream-35 303, gelatin-powder-225 3, icing-sugar-starch 40, vanilla-extract 5, water 15',
+    ],
+  ],
+  [
+    "bought nests",
+    `Chestnut cream in meringue cases
+
+Ingredients (for six)
+6 meringue nests (bought)
+250g tin sweetened chestnut purée
+300ml whipping cream
+1 tbsp dark rum
+25g plain chocolate
+
+Method: Beat the chestnut purée with the rum until loose. Whip the cream until it just holds, fold half of it into the purée and spoon into the nests. Pipe the rest of the cream on top & grate the chocolate over. Serve within the hour.`,
+    [
+      'set-filling: chestnut-puree 250, rum-40 14 <- whipped-cream',
+      'whipped-cream: cream-35 303',
+      'biscuit-layer: meringue-shell 84',
+      'topping: chocolate-dark-55 25',
+    ],
+  ],
+
+  [
+    "an icebox log for a crowd, in numbered steps",
+    `Gingerbread icebox log for a crowd
+Yield: 2 loaves (about 20 slices)
+
+• 1 quart heavy whipping cream
+• 1/2 c. confectioners sugar
+• 2 tsp. ground ginger
+• 1 tsp vanilla
+• 2 (9 oz) boxes thin ginger cookies
+• Candied ginger, for garnish
+
+Directions
+1) Using a stand mixer fitted with the whisk, beat the cream on medium-high until it begins to thicken, about 2 minutes. Add sugar, ground ginger and vanilla; keep beating to stiff peaks, 1-2 minutes longer.
+2) Spread about a tablespoon of cream on each cookie and stack into logs, lay the logs side by side in two plastic-lined loaf pans.
+3) Cover with the remaining cream. Refrigerate overnight (at least 8 hrs).
+4) Invert, peel off plastic, scatter candied ginger over. Slice on the diagonal.`,
+    [
+      'whipped-cream: cream-36 955, ginger-ground 4, icing-sugar-starch 60, vanilla-extract 5',
+      'biscuit-layer: ginger-thin 510',
+      'topping: ginger-stem 1',
+    ],
+  ],
+  [
+    "a fruit semifreddo with sugar said twice",
+    `Apricot & amaretti semifreddo
+
+300 g apricots (stoned weight)
+2 tbsp apricot brandy
+100 g sugar, plus 50 g
+3 egg whites
+284 ml carton double cream
+100 g amaretti
+
+Poach the apricots with the 50 g sugar and a splash of water 10 minutes, blitz, cool, stir in the brandy.
+Whisk the whites stiff, then whisk in the 100 g sugar a spoonful at a time.
+Whip the cream softly. Fold the purée into the cream, then the meringue. Crush in the amaretti.
+Freeze in a lined 1 kg loaf tin for at least 6 hours. 20 min in the fridge before serving.`,
+    [
+      'fruit-base: ? 0, apricot 300, sugar-caster 50',
+      'egg-foam: egg-white 99, sugar-caster 100',
+      'whipped-cream: cream-48 284',
+      'set-filling: amaretti 100 <- egg-foam, fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "cups, in three rows and a hurry",
+    `White Choc Cheesecake Cups - makes 8
+BASE: 150g oaty biscuits, 60g butter melted
+MIX: 250g white chocolate, 300g full fat soft cheese, 250ml double cream, 1tsp vanilla
+TOP: 150g raspberries, 2 tbsp jam
+
+Crush bics + butter, divide between 8 glasses. Melt choc over simmering water, cool slightly. Beat cheese + vanilla, beat in choc. Softly whip cream & fold in. Spoon over bases. Chill 2h min. Warm jam, toss with rasps, spoon on top before serving.`,
+    [
+      'pressed-base: ? 150, butter-82 60',
+      'chocolate-base: chocolate-white 250',
+      'set-filling: soft-cheese-tub 300, vanilla-extract 5 <- chocolate-base, whipped-cream',
+      'whipped-cream: cream-48 250',
+      'fruit-base: jam 41, raspberry 150',
+    ],
+  ],
+  [
+    "US icebox cake whose row holds two things, one kept for the drizzle",
+    `Strawberry Icebox Cake with Whipped Ricotta
+
+Serves 9
+
+1 (14.4-oz) box graham crackers
+2 lbs strawberries, hulled and thinly sliced
+3 cups heavy whipping cream, cold
+1 cup whole-milk ricotta
+3/4 cup powdered sugar, plus 2 tablespoons for the berries
+2 tsp vanilla extract
+pinch of salt
+1/2 cup white chocolate chips + 2 tbsp cream for drizzle
+
+Toss the sliced strawberries with 2 tablespoons powdered sugar and let stand 15 minutes; drain, saving the juice for the cook.
+In a stand mixer with the whisk attachment, whip the ricotta with the remaining powdered sugar, vanilla and salt on medium-high until smooth, about 2 minutes. With the mixer on low, stream in the cream, then whip on medium-high to stiff peaks, 3 to 4 minutes.
+Spread a thin layer of cream in the bottom of a 9x13 pan. Lay down a single layer of graham crackers, breaking them to fit. Top with a third of the remaining cream and a third of the strawberries. Repeat twice more, ending with strawberries.
+Melt the white chocolate with 2 tbsp cream in the microwave in 20 second bursts, stirring. Drizzle over.
+Cover and refrigerate at least 6 hours and up to 2 days.`,
+    [
+      'topping: icing-sugar-starch 15, strawberry 907',
+      'cheese-cream: cream-36 716, icing-sugar-starch 90, ricotta 246, salt 0, vanilla-extract 10',
+      'biscuit-layer: graham-rectangle 408',
+      'topping: chocolate-white 85, cream-35 30',
+    ],
+  ],
+  [
+    "an old syllabub without a list, its lemon taken apart",
+    `Everlasting syllabub, my great aunt's
+
+Take a lemon and pare it thin as you can, put the parings with a glass of sherry and a spoonful of brandy in a basin the night before and leave it till morning. Strain it, stir in three ounces of sugar till it is gone, and the juice of the lemon. Grate a little nutmeg. Now pour in half a pint of double cream by degrees, beating all the while with a whisk until it stands in a soft peak on the whisk - no more or it will curdle. Fill six little glasses and let them stand in a cool place till wanted; they'll keep two days.`,
+    [
+      'whipped-cream: brandy-40 14, cream-48 284, lemon-juice 45, lemon-zest 5, nutmeg-ground 0, sherry-17 0, sugar-caster 85',
+    ],
+  ],
+  [
+    "a semifreddo with a praline that is divided",
+    `PISTACHIO SEMIFREDDO WITH BURNT HONEY
+
+For the base:
+150g shelled pistachios, toasted
+100g caster sugar
+2 tbsp water
+
+For the semifreddo:
+5 egg yolks
+2 eggs
+120g honey
+400ml double cream
+100g pistachio paste
+1/2 tsp flaky salt
+
+To serve:
+80g honey
+1 tbsp lemon juice
+
+1. Line a 900g loaf tin with cling film.
+2. Make a praline: melt the caster sugar with the water over medium heat to a deep amber caramel, tip in the pistachios, pour on to parchment and leave to set hard, 20 mins. Chop roughly.
+3. Bring the 120g honey to the boil in a small pan and cook to 118C.
+4. Meanwhile whisk the yolks and eggs in a stand mixer until pale. With the mixer running, pour in the hot honey in a thin stream and whisk 8-10 minutes until thick and cool.
+5. Fold the pistachio paste and salt into the egg mixture.
+6. Whip the cream to soft peaks and fold in, a third first to loosen, then the rest. Fold through two thirds of the praline.
+7. Pour into the tin, cover and freeze for at least 8 hours.
+8. For the burnt honey, cook 80g honey in a pan till dark, 4 mins, take off the heat and add the lemon juice. Cool.
+9. Move to the fridge 20 minutes before serving. Turn out, slice, pour over the burnt honey and scatter with the remaining praline.`,
+    [
+      'topping: pistachio 150, sugar-caster 100, water 30',
+      'egg-foam: egg-whole 100, egg-yolk 85, honey 120, pistachio-paste 100, salt 3',
+      'whipped-cream: cream-48 400',
+      'set-filling:  <- egg-foam, topping, whipped-cream',
+      'topping: honey 80, lemon-juice 15',
+    ],
+  ],
+  [
+    "headings within rows, shortened",
+    `Raspberry white chocolate cheesecake (no bake)
+
+BASE
+250 g digestives
+110 g butter melted
+FILLING
+500 g full fat cream cheese
+100 g icing sugar
+200 g white chocolate
+300 ml double cream
+1 tsp vanilla
+TOPPING
+200 g raspberries
+25 g caster sugar
+1 leaf gelatine
+
+Method
+Base - blitz biscuits, mix with butter, press into 20cm springform, chill 30 min.
+Filling - melt chocolate, cool slightly. Beat cheese, icing sugar and vanilla. Whip cream to soft. Beat chocolate into cheese, then fold in the cream. Spread on base. Chill 6 h or o/n.
+Topping - soak gelatine in cold water 5 min. Simmer 150 g of the raspberries with caster sugar 5 min, push through a sieve. Squeeze out gelatine, stir into hot puree. Cool to room temp, pour over set cheesecake. Decorate with the rest of the raspberries. Chill 1 h. Unmould w/ a hot cloth.`,
+    [
+      'pressed-base: butter-82 110, digestive 250',
+      'chocolate-base: chocolate-white 200',
+      'set-filling: cream-cheese-block 500, icing-sugar-starch 100, vanilla-extract 5 <- chocolate-base, whipped-cream',
+      'whipped-cream: cream-48 300',
+      'fruit-base: gelatin-leaf-gold 2, raspberry 150, sugar-caster 25',
+      'topping: raspberry 50',
+    ],
+  ],
+  [
+    "a trifle told in small letters, amounts behind their names",
+    `okay so the trifle for sunday, it's for 12 in the big glass bowl. so first i make a jelly, that's a packet of raspberry jelly but i only use 400 mil of water so it's firmer, and i put the frozen raspberries in, about 300 grams, and it goes over the sponge, which is a bought madeira cake cut up, i don't know, 250 grams, with 4 tablespoons of sherry. that goes in the fridge two hours. then custard, half a litre of milk and 4 yolks and 50 g of sugar and 30 g of custard powder, you cook it till it's thick and then let it get cold with film on the top. custard on the jelly. then about 400 ml of double cream, whipped soft with a spoon of icing sugar, on top, and some toasted almonds, a handful. overnight is better.`,
+    [
+      'fruit-base: gelatin-dessert 85, raspberry 300, water 400',
+      'biscuit-layer: sponge-cake 250',
+      'soak: sherry-17 60',
+      'custard: custard-powder 30, egg-yolk 68, milk-whole 517, sugar-caster 50',
+      'whipped-cream: cream-48 400, icing-sugar-starch 8',
+      'topping: almond-flaked 40',
+    ],
+  ],
+  [
+    "a table with a column of parts",
+    `Tarta de merengue y nata / Hazelnut meringue cake with coffee cream
+Yield: one 23 cm cake, 10 slices
+
+| Component | Ingredient | Quantity |
+|---|---|---|
+| Meringue | egg whites | 180 g |
+| | caster sugar | 300 g |
+| | ground hazelnuts, roasted | 150 g |
+| | cornflour | 15 g |
+| | white wine vinegar | 5 g |
+| Coffee cream | whipping cream 36% | 450 g |
+| | mascarpone | 150 g |
+| | instant espresso | 8 g |
+| | icing sugar | 45 g |
+| Finish | cocoa powder | 5 g |
+
+Whisk whites to soft peak, add sugar gradually and whisk 5 min to stiff gloss. Fold in hazelnuts, cornflour and vinegar. Spread in two 23 cm discs. Bake 160 °C 50 min. Cool in the oven, door ajar.
+Dissolve espresso in 20 g hot water; cool. Whip cream, mascarpone, sugar and coffee to medium peaks.
+Sandwich discs with two thirds of the cream; rosettes with the rest. Dust with cocoa. Chill 4 h before cutting.`,
+    [
+      'meringue: corn-starch 15, egg-white 180, hazelnut-toasted 150, sugar-caster 300, vinegar-white 5',
+      'cheese-cream: cream-36 450, espresso-powder 8, icing-sugar-starch 45, mascarpone 150',
+      'topping: cocoa-powder-22 5',
+    ],
+  ],
+  [
+    "amounts behind a dash, a garnish without any",
+    `Mango Mousse Cups – eggless
+
+Ingredients
+Mango pulp - 1 1/2 cups (from 2 ripe mangoes)
+Fresh cream (chilled) - 1 cup
+Condensed milk - 1/3 cup
+Agar agar powder - 1 tsp
+Water - 1/4 cup
+Lemon juice - 1 tsp
+Cardamom powder - a pinch
+Mango cubes and mint to garnish
+
+Instructions
+* Blend the mango pulp with the condensed milk, lemon juice and cardamom until smooth.
+* Sprinkle agar over the water in a pan, bring to a boil and simmer 2 mins stirring constantly till clear.
+* Pour hot agar into the mango mix and whisk quickly. Let it cool till just warm - do not let it set.
+* Beat the chilled cream with an electric beater to soft peaks.
+* Fold the cream in to the mango mixture in two additions.
+* Spoon in 6 cups and refrigerate for 2-3 hrs till set.
+* Garnish with mango cubes and mint leaves.`,
+    [
+      'set-filling: agar 2, cardamom-ground 0, condensed-milk 102, lemon-juice 5, mango-puree 375, water 59 <- whipped-cream',
+      'whipped-cream: cream-35 239',
+      'topping: mango 1, rosemary 1',
+    ],
+  ],
+  [
+    "the shop's own notes, one word a step",
+    `Tiramisù (the way we do it at the shop), 1 full gastro tray 53x32 cm, 24 portions
+
+18 yolks
+360 g sugar
+120 g water
+1500 g mascarpone
+900 g cream 35
+72 savoiardi
+900 ml espresso
+100 g sugar
+150 ml marsala
+cocoa
+
+Make the syrup: espresso hot, 100 g sugar into it, marsala when cold.
+Boil 360 g sugar + the water to 121; yolks in the machine on high; pour syrup on yolks; whip to cold (pâte à bombe).
+Loosen mascarpone with a bit of the bombe, then all of it.
+Whip cream to soft peak, fold.
+Dip 36 savoiardi 2 sec each side, lay. Half the cream. Again. Level with palette knife.
+24h fridge. Cocoa just before it goes out.`,
+    [
+      'soak: coffee-espresso 913, marsala-18 155, sugar-caster 100',
+      'egg-foam: egg-yolk 306, sugar-caster 360, water 120',
+      'set-filling: mascarpone 1500 <- egg-foam, whipped-cream',
+      'whipped-cream: cream-35 900',
+      'biscuit-layer: ladyfinger 576',
+      'topping: cocoa-powder-22 0',
+    ],
+  ],
+  [
+    "bullets under headings, juice of a counted half",
+    `Blackberry & Bay Fool Meringues
+Serves 6
+Hands-on 40 min, plus cooling
+
+For the meringues
+• 3 large egg whites (about 105g)
+• 175g golden caster sugar
+• 1 tsp cornflour
+• ½ tsp cider vinegar
+
+For the compote
+• 300g blackberries, plus a few extra to decorate
+• 50g caster sugar
+• 2 bay leaves
+• juice ½ lemon
+
+For the fool
+• 250ml double cream
+• 150g thick Greek yogurt
+• 2 tbsp honey
+
+1. Heat oven to 120C/100C fan/gas ½. Line a large baking sheet with parchment.
+2. Whisk the egg whites in a clean bowl with an electric whisk until they form stiff peaks. Add the sugar, 1 tbsp at a time, whisking well between each addition, until thick and glossy. Whisk in the cornflour and vinegar.
+3. Spoon 6 nests onto the sheet, making a dip in each with the back of the spoon. Bake for 1 hr 15 mins, then turn the oven off and leave inside until cold.
+4. Tip the blackberries, sugar, bay and lemon juice into a pan. Simmer gently for 8 mins until jammy but with some whole berries. Discard the bay and leave to cool completely.
+5. Softly whip the cream with the honey, then fold in the yogurt. Ripple through half of the compote.
+6. Fill the meringues with the fool and top with the remaining compote and extra blackberries. Serve at once.`,
+    [
+      'meringue: corn-starch 3, egg-white 105, sugar-caster 175, vinegar-white 3',
+      'fruit-base: blackberry 300, lemon-juice 23, rosemary 2, sugar-caster 50',
+      'whipped-cream: cream-48 250, honey 43',
+      'set-filling: greek-yoghurt-10 150 <- fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "chef's shorthand with half the sugar",
+    `RECIPE CARD - Chocolate orange marquise
+yield 1 terrine 1.2 L (12 slices)
+250g dark choc 70%
+125g butter, soft
+60g cocoa
+4 yolks
+150g caster
+300ml double cream
+zest 2 oranges
+30ml orange liqueur
+
+melt choc, cool to 35. cream butter + half the sugar til white, beat in cocoa. whisk yolks + rest of sugar til thick & pale. stir choc into butter. fold in yolks, zest, liqueur. whip cream soft, fold in. pour in lined terrine. 6 hr fridge min. slice w hot knife.`,
+    [
+      'chocolate-base: chocolate-dark-70 250',
+      'set-filling: butter-82 125, cocoa-powder-22 60, orange-liqueur-40 31, orange-zest 16, sugar-caster 75 <- chocolate-base, egg-foam, whipped-cream',
+      'egg-foam: egg-yolk 68, sugar-caster 75',
+      'whipped-cream: cream-48 300',
+    ],
+  ],
+  [
+    "lists within rows, stuff and things",
+    `Key Lime Pie in a jar (makes 6 half-pint jars)
+
+Crust: 1 1/4 cups graham cracker crumbs, 5 tbsp melted butter, 2 tbsp sugar, pinch salt
+Filling: one 14-oz can sweetened condensed milk, 4 oz cream cheese, 1/2 c. key lime juice, 2 tsp zest
+Topping: 1 c. heavy cream, 2 Tbsp powdered sugar, 1/2 tsp vanilla
+
+Stir together crust stuff, bake on a sheet pan at 350 for 10 minutes, cool & break up.
+Beat cream cheese till smooth, add condensed milk, then juice and zest. It'll thicken as it sits.
+Whip the cream w/ powdered sugar & vanilla to medium peaks. Fold 1/2 of it into filling.
+Layer: 2 Tbsp crumbs, 1/4 cup filling, repeat. Pipe remaining cream on top right before serving. Chill 3 hrs first.`,
+    [
+      'pressed-base: butter-82 71, graham-rectangle 125, salt 0, sugar-caster 25',
+      'set-filling: condensed-milk 397, cream-cheese-block 113, lime-juice 122, lime-zest 4 <- whipped-cream',
+      'whipped-cream: cream-36 239, icing-sugar-starch 15, vanilla-extract 2',
+    ],
+  ],
+  [
+    "a panna cotta with its sauce beside",
+    `Coffee-Cardamom Panna Cotta with Whipped Jaggery Cream
+
+Makes: 8 (4-ounce) ramekins
+
+Panna cotta
+  2 1/4 tsp (1 packet) unflavored powdered gelatin
+  3 tbsp cold water
+  2 cups heavy cream
+  1 cup whole milk
+  1/2 cup sugar
+  6 green cardamom pods, crushed
+  2 tbsp instant espresso powder
+
+Cream
+  1 cup heavy cream
+  3 tbsp dark brown sugar
+  1/8 tsp kosher salt
+
+In a small bowl, sprinkle the gelatin over the water and let it stand until softened, about 5 minutes.
+Combine cream, milk, sugar and cardamom in a medium saucepan over medium heat; bring just to a simmer, stirring, remove from heat, cover and let steep 20 minutes. Rewarm until steaming; whisk in the espresso powder and gelatin until completely dissolved. Strain through a fine-mesh sieve into a large measuring cup.
+Divide among the ramekins. Refrigerate until set, at least 4 hours or up to 2 days.
+For the cream, whisk the cream, brown sugar and salt to soft peaks. Run a thin knife around the edge of each panna cotta, dip the bottoms in hot water 5 seconds and invert onto plates. Top with a dollop of the cream.`,
+    [
+      'set-filling: cardamom-pod 1, cream-36 477, espresso-powder 8, gelatin-powder-225 7, milk-whole 244, sugar-caster 100, water 44',
+      'whipped-cream: cream-36 239, muscovado 40, salt 1',
+    ],
+  ],
+  [
+    "told with second thoughts",
+    `Right, so my lemon icebox thing. Get yourself 600 mil of double cream, couple of tablespoons icing sugar, whip that till it's just holding. Then you've got a jar of lemon curd, about 320 grams, and you fold nearly all of it through, save a couple of spoons. Ginger nuts, two packets, 400 grams all in, dunk em quick in milk, maybe 150 mil. Line a two pound loaf tin with film, cream, biscuits, cream, biscuits till you run out, end on biscuits. Cling over, weight on it, fridge overnight. Turn it out, loosen the rest of the curd with a bit of lemon juice and dribble it down the sides. Eight decent slices.`,
+    [
+      'whipped-cream: cream-48 600, icing-sugar-starch 15, lemon-curd 288',
+      'biscuit-layer: ginger-thin 400',
+      'soak: milk-whole 155',
+      'topping: lemon-curd 32',
+      'topping: lemon-juice 0',
+    ],
+  ],
+  [
+    "a roulade",
+    `White Chocolate & Passionfruit Roulade with Mascarpone Cream
+
+Ingredients (serves 10):
+
+Sponge: 5 large eggs, 150g caster sugar, 150g plain flour, 1tsp vanilla
+Filling: 250g mascarpone, 200ml whipping cream, 60g icing sugar, pulp of 6 passionfruit
+Ganache: 150g white chocolate, 75ml double cream
+
+Directions:
+
+Preheat the oven to 200C. Line a 33 x 23cm swiss roll tin.
+Whisk eggs and caster sugar in a stand mixer for 8 minutes until tripled in volume and pale. Sift over the flour in three additions, folding with a large metal spoon; add vanilla. Pour into the tin and bake 10-12 minutes. Turn out onto a sugared sheet of baking paper, roll up and leave to cool.
+Beat the mascarpone with the icing sugar, pour in the whipping cream and whisk to medium peaks. Ripple through the passionfruit.
+Unroll the sponge, spread with the filling and re-roll. Chill 1 hour.
+Heat the double cream to just under the boil, pour over the chopped white chocolate, leave 2 min, stir until smooth. Cool until thick enough to spread, about 30 minutes. Spread over the roulade. Slice into 10.`,
+    [
+      'biscuit-layer: egg-whole 250, sugar-caster 150, vanilla-extract 5, wheat-flour 150',
+      'cheese-cream: cream-35 202, icing-sugar-starch 60, mascarpone 250, passion-fruit 78',
+      'chocolate-base: chocolate-white 150, cream-48 75',
+    ],
+  ],
+  [
+    "a pudding with its top kept back",
+    `Dulce de leche & banana "icebox" pudding
+(for a 9 x 13 dish / about 12 people)
+
+You'll need:
+2 boxes Maria-style cookies (7 oz each)
+1 can dulce de leche (13.4 oz)
+1 pkg (8 oz) cream cheese
+2½ cups heavy cream
+½ cup powdered sugar
+4 bananas
+1 cup whole milk + 2 Tbsp dark rum for dipping
+Cinnamon
+
+Do this:
+1) Beat cream cheese & half the dulce de leche till smooth.
+2) In another bowl whip cream + sugar to soft peaks. Fold into cheese mix. Save out 1 cup for the top.
+3) Mix milk & rum. Dip cookies quickly, layer in dish.
+4) Spread 1/3 of filling, sliced bananas, drizzle w/ warmed dulce de leche. Repeat 2x more, last layer cookies.
+5) Top w/ the reserved filling, dust w/ cinnamon. Fridge 8 hrs or overnight.`,
+    [
+      'set-filling: caramel-sauce 190, cream-cheese-block 227 <- whipped-cream',
+      'whipped-cream: cream-36 597, icing-sugar-starch 60',
+      'crown:  <- set-filling',
+      'soak: milk-whole 244, rum-40 28',
+      'biscuit-layer: shortbread 397',
+      'topping: banana 460',
+      'topping: caramel-sauce 190',
+      'topping: cinnamon-ground 0',
+    ],
+  ],
+  [
+    "a bavarois of caramel, two creams in one list",
+    `Bavarois au caramel
+
+Pour 8 personnes - moule 1,2 l
+
+Sugar 120 g
+Water 30 g
+Cream 35% (hot) 150 g
+Milk 250 g
+Egg yolks 80 g
+Gelatine leaves 8 g
+Cream 35% 350 g
+Salt 2 g
+
+Cook the sugar and water to a dark caramel. Deglaze with the hot cream off the heat, add the milk and salt and bring back to the boil to dissolve. Pour a third over the yolks, return to the pan and cook to 83 °C. Off the heat, add the soaked gelatine and pass through a sieve. Cool over ice to 22 °C, stirring. Whip the 350 g cream to soft peaks and fold in. Pour into the mould; refrigerate 6 hours. Dip in hot water for 5 seconds to unmould.`,
+    [
+      'custard: cream-35 150, egg-yolk 80, gelatin-leaf-gold 8, milk-whole 250, salt 2, sugar-caster 120, water 30',
+      'whipped-cream: cream-35 350',
+      'set-filling:  <- custard, whipped-cream',
+    ],
+  ],
+  [
+    "oven degrees that stand alone",
+    `My mum's pavlova with lemon cream - she'd never measure but here goes
+
+4 egg whites, room temp
+8 oz caster sugar
+1 dessertspoon cornflour
+1 tsp vinegar
+
+half pint double cream
+3 tblsp lemon curd
+raspberries, as many as you like
+
+oven to 150. whisk whites till stiff, sugar in a dessertspoon at a time, keep whisking till you can hold the bowl over your head. fold cornflour and vinegar in. pile onto baking paper in a 9 inch circle. straight into the oven, turn it down to 120, an hour and a half. switch off and leave it in overnight.
+whip cream - not too stiff. swirl lemon curd through it. pile on the pav, raspberries on top. eat within the hour.`,
+    [
+      'meringue: corn-starch 6, egg-white 132, sugar-caster 227, vinegar-white 6',
+      'whipped-cream: cream-48 284, lemon-curd 68',
+      'topping: raspberry 0',
+    ],
+  ],
+  [
+    "an entremets with a mirror",
+    `Hazelnut gianduja mousse cake, entremets ring 18 cm x 4.5 cm
+
+Feuilletine base: 60 g milk chocolate 35%, 90 g hazelnut praline paste, 60 g feuilletine.
+Mousse: 160 g gianduja, 90 g whole milk, 1.5 sheets gelatine (gold), 260 g cream 35%.
+Mirror: 100 g glucose syrup, 100 g sugar, 50 g water, 70 g sweetened condensed milk, 100 g milk chocolate, 6 g gelatine.
+
+1. Melt the chocolate with the praline paste to 40 °C, fold in the feuilletine, press into the ring. Freeze 20 minutes.
+2. Soak the gelatine. Bring the milk to the boil, dissolve the gelatine in it, pour over the chopped gianduja, emulsify with a hand blender. At 30 °C fold in the cream whipped to a soft peak.
+3. Pour onto the base, smooth, freeze overnight.
+4. For the mirror boil glucose, sugar and water to 103 °C, take off the heat, add condensed milk and the soaked gelatine, pour over chocolate and blend without air. Rest 12 h in the fridge. Warm to 33 °C, pour over the frozen cake.
+5. Thaw 6 h in the fridge before serving; 10 portions.`,
+    [
+      'pressed-base: chocolate-milk-35 60, feuilletine 60, praline-paste 90',
+      'chocolate-base: gelatin-leaf-gold 3, gianduja 160, milk-whole 90',
+      'whipped-cream: cream-35 260',
+      'set-filling:  <- chocolate-base, whipped-cream',
+      'chocolate-base: chocolate-milk-35 100, condensed-milk 70, gelatin-leaf-gold 6, glucose-syrup-42 100, sugar-caster 100, water 50',
+    ],
+  ],
+  [
+    "a semifreddo of two foams, coffee dissolved in water",
+    `No-Churn Coffee Toffee Semifreddo
+
+Yield: One 9x5-inch loaf, 8 servings | Active: 35 min | Total: 9 hr
+
+INGREDIENTS
+4 large eggs, separated
+3/4 cup (150g) granulated sugar, divided
+2 tablespoons instant espresso powder dissolved in 1 tablespoon hot water
+1 1/2 cups (360ml) cold heavy cream
+1/4 teaspoon cream of tartar
+1 cup chopped chocolate-covered toffee bars (about 5 oz), plus extra for garnish
+Pinch of kosher salt
+
+DIRECTIONS
+1. Line a 9x5-inch loaf pan with plastic wrap, leaving a 3-inch overhang on all sides.
+2. Fill a medium saucepan with 1 inch of water and bring to a simmer. In a large heatproof bowl, whisk the egg yolks, 1/2 cup of the sugar, the espresso mixture and salt. Set over the simmering water and whisk constantly until thick and the temperature reaches 160°F, 5 to 6 minutes. Remove from the heat and beat with a hand mixer on high until cool and tripled in volume, about 5 minutes.
+3. In a clean bowl, beat the egg whites with the cream of tartar on medium until foamy. Gradually add the remaining 1/4 cup sugar and beat to stiff, glossy peaks.
+4. In another bowl, beat the cream to medium peaks.
+5. Fold one-third of the whites into the yolk mixture, then fold in the remaining whites. Fold in the whipped cream and toffee.
+6. Scrape into the prepared pan, smooth the top and fold the overhang over. Freeze at least 8 hours or up to 3 days.
+7. To serve, let stand 5 minutes, unmold, peel off the plastic, sprinkle with extra toffee and slice.`,
+    [
+      'egg-foam: egg-yolk 68, espresso-powder 8, salt 0, sugar-granulated 100, water 15',
+      'egg-foam: cream-of-tartar 1, egg-white 132, sugar-granulated 50',
+      'whipped-cream: cream-36 358',
+      'set-filling: ? 142 <- egg-foam, egg-foam, whipped-cream',
+    ],
+  ],
+  [
+    "a fool with two bowls of fruit and custard",
+    `Gooseberry Fool (for eight)
+
+Top and tail a pound and a half of gooseberries and put them in a saucepan with six ounces of sugar, an ounce of butter and a head of elderflower tied in muslin. Cover and cook very gently for ten minutes until they pop. Remove the elderflower, crush with a fork - not too smooth - and leave to get quite cold. Taste for sugar. Make a proper custard: bring half a pint of single cream to the boil with a split vanilla pod, pour it on to three egg yolks beaten with an ounce of sugar and a teaspoon of cornflour, return to the pan and stir over a low heat until it coats the spoon. Strain and cool, stirring now and then. Whip half a pint of double cream to a floppy stage. Fold custard and fruit loosely together, then fold in the cream so that it stays marbled. Spoon into eight glasses and chill for two hours. Serve with shortbread.`,
+    [
+      'fruit-base: butter-82 28, gooseberry 680, sugar-caster 170',
+      'custard: corn-starch 3, cream-18 290, egg-yolk 51, sugar-caster 28, vanilla-pod 3',
+      'whipped-cream: cream-48 284',
+      'set-filling:  <- custard, fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "cups of ricotta, the cream folded in with more",
+    `Cannoli cream cups (makes 12)
+
+- 2 lb whole milk ricotta, drained overnight in cheesecloth
+- 1 1/4 c powdered sugar
+- 1/2 tsp cinnamon
+- 1 tsp vanilla
+- zest of 1 orange
+- 3/4 c mini chocolate chips
+- 1 c heavy cream
+- 1/3 c chopped candied orange peel
+- 12 sugar cones, crushed (about 5 oz)
+- 3 T butter, melted
+- pistachios for top
+
+Toss cones + butter, toast at 325 F 8 min, cool.
+Push drained ricotta thru a fine sieve. Stir in sugar, cinnamon, vanilla, zest - don't overbeat or it goes loose.
+Whip cream stiff & fold in w/ chips & peel.
+Crumbs in bottom of 12 4-oz cups, pipe cream, chill 1-4 hrs, pistachios right before serving.`,
+    [
+      'pressed-base: butter-82 42, wafer-roll 142',
+      'set-filling: candied-peel 50, chocolate-chips 128, cinnamon-ground 1, icing-sugar-starch 150, orange-zest 8, ricotta 907, vanilla-extract 5 <- whipped-cream',
+      'whipped-cream: cream-36 239',
+      'topping: pistachio 0',
+    ],
+  ],
+  [
+    "bare numbers under names within rows, minutes by a prime",
+    `Lemon Meringue Entremet Glass
+TPT: 10 verrines of 120 ml
+
+Lemon cream: lemon juice 120, zest 2 lemons, eggs 150, sugar 140, butter 180, gelatin leaf 3 g
+Italian meringue: egg white 100, sugar 180, water 60
+Whipped cream: cream 35% 200, icing sugar 15
+Crumble: butter 60, flour 60, sugar 60, almond powder 60
+
+Crumble - rub together, chill 30', bake 160C 15-18'. Cool.
+Lemon cream - cook juice, zest, eggs, sugar to 84C, sieve onto soaked gelatin, cool to 40C, blend in butter in cubes. Chill 4h.
+Whip cream + icing soft, fold into half the lemon cream.
+Meringue - cook sugar+water to 118, pour on whites at soft peak, whip till 35C.
+Assembly: crumble 20g, lemon cream 25g, mousse 40g, pipe meringue, torch.`,
+    [
+      'topping: almond-ground 60, butter-82 60, sugar-caster 60, wheat-flour 60',
+      'custard: butter-82 180, egg-whole 150, gelatin-leaf-gold 3, lemon-juice 120, lemon-zest 10, sugar-caster 140',
+      'whipped-cream: cream-35 200, icing-sugar-starch 15',
+      'set-filling:  <- custard, whipped-cream',
+      'egg-foam: egg-white 100, sugar-caster 180, water 60',
+    ],
+  ],
+  [
+    "a trifle of a bought cake, part of its cream kept back",
+    `Raspberry Ripple Angel Food Trifle
+
+Ingredients:
+1 (10-inch) angel food cake, cut into 1-inch cubes
+1 pint raspberries
+1/4 cup seedless raspberry jam
+2 tablespoons raspberry liqueur (optional)
+1 (3.4-oz) package instant vanilla pudding mix
+2 cups cold milk
+8 oz mascarpone cheese, softened
+2 cups heavy cream
+1/3 cup confectioners' sugar
+1 tsp almond extract
+1/4 cup toasted sliced almonds
+
+Instructions:
+Whisk pudding mix and milk in a bowl for 2 minutes; let stand until thickened, about 5 minutes. Beat in the mascarpone until smooth.
+Beat the cream, confectioners' sugar and almond extract until soft peaks form; set aside 1 1/2 cups for topping. Fold the remaining whipped cream into the pudding.
+Warm the jam with the liqueur until pourable, toss half the raspberries in it.
+In a 3-quart trifle bowl, layer a third of the cake, a third of the raspberry mixture and a third of the pudding mixture. Repeat layers twice. Spread the reserved whipped cream over the top. Cover and chill 4 hours or overnight.
+Garnish with remaining raspberries and the almonds just before serving.`,
+    [
+      'set-filling: instant-pudding-powder 96, mascarpone 227, milk-whole 489 <- whipped-cream',
+      'whipped-cream: almond-extract 5, cream-36 477, icing-sugar-starch 40',
+      'crown:  <- whipped-cream',
+      'fruit-base: fruit-liqueur-20 32, jam 80, raspberry 123',
+      'biscuit-layer: sponge-cake 300',
+      'topping: almond-flaked 23, raspberry 123',
+    ],
+  ],
+  [
+    "names before amounts, a purée loosened",
+    `MONT BLANC POTS
+Rezept für 6 Gläser
+
+Meringue nests 6 small, broken
+Chestnut purée, unsweetened 250 g
+Icing sugar 60 g
+Dark rum 20 ml
+Vanilla paste 1 tsp
+Double cream 300 ml
+Creme fraiche 100 g
+Dark chocolate 30 g
+
+Beat the purée with 40 g of the sugar, the rum and vanilla until smooth. Loosen with 50 ml of the cream. Whip the rest of the cream with the crème fraîche and remaining sugar until it just holds.
+Layer meringue, purée and cream in the glasses, finishing with cream. Chill for up to 2 hours. Grate the chocolate over.`,
+    [
+      'fruit-base: chestnut-puree 250, cream-48 50, icing-sugar-starch 40, rum-40 19, vanilla-paste 6',
+      'whipped-cream: cream-48 250, creme-fraiche-35 100, icing-sugar-starch 20',
+      'biscuit-layer: meringue-shell 84',
+      'topping: chocolate-dark-64 30',
+    ],
+  ],
+  [
+    "a roll with two creams of one name",
+    `Chocolate Cream Roll-ups / Swiss roll "buche"
+
+Chocolate sponge
+4 eggs
+100g sugar
+65g flour
+35g cocoa
+
+Filling
+350 ml cream
+35g sugar
+2 sheets gelatin (bronze)
+
+Glaze
+120g dark chocolate 55%
+100 ml cream
+10g butter
+
+For the sponge beat eggs and sugar over a bain marie to 45C then with the mixer until cold and thick, 8 min. Sift in flour and cocoa and fold. Spread on a lined 40x30 tray, bake 200C 8 minutes. Turn onto a cloth, cover with a damp cloth, cool.
+Filling: soften the gelatin, melt it with a spoonful of the cream. Whip the rest with the sugar to soft, pour in the gelatin whisking, go on to medium peaks.
+Spread over the sponge leaving 2 cm free, roll tightly, wrap, 3 hours in the fridge.
+Boil the cream for the glaze, pour over the chocolate, stir from the middle, add butter. At 32C pour over the roll set on a rack. Back in the fridge 30 min. Trim the ends, 10 slices.`,
+    [
+      'biscuit-layer: cocoa-powder-22 35, egg-whole 200, sugar-caster 100, wheat-flour 65',
+      'whipped-cream: cream-35 15, cream-35 338, gelatin-leaf-bronze 7, sugar-caster 35',
+      'chocolate-base: butter-82 10, chocolate-dark-55 120, cream-35 101',
+    ],
+  ],
+  [
+    "bars, zest and juice of one fruit in a row",
+    `Blueberry lemon icebox "cheesecake" bars
+
+Crust
+* 12 full sheets graham crackers (about 6.5 oz)
+* 6 T unsalted butter, melted and cooled slightly
+* 2 T packed light brown sugar
+
+Filling
+* 12 oz cream cheese, room temp
+* 1/2 cup + 2 T granulated sugar
+* 1 T finely grated lemon zest plus 3 T juice (from 2 lemons)
+* 1 tsp vanilla
+* 1 1/4 cups cold heavy cream
+
+Topping
+* 2 c blueberries (about 10 oz), divided
+* 1/4 c sugar
+* 1 T cornstarch mixed with 1 T water
+* 1 tsp lemon juice
+
+Line an 8" square pan with foil. Pulse crackers in processor to fine crumbs; add butter and brown sugar and pulse to combine. Press firmly into pan. Freeze while you make the filling.
+Beat cream cheese, granulated sugar, zest, lemon juice and vanilla in a large bowl until light, 3 min. Whip cream in a second bowl to stiff peaks; fold into cheese mixture in 2 additions. Spread over crust. Refrigerate till firm, 6 hr.
+Simmer 1 1/2 c of the blueberries, sugar and lemon juice in a small saucepan until bursting, 5 min. Stir in the cornstarch slurry and boil 1 min. Off heat, stir in remaining blueberries; cool completely. Spread on bars. Cut in 16.`,
+    [
+      'pressed-base: butter-82 85, graham-rectangle 184, sugar-light-brown 27',
+      'set-filling: cream-cheese-block 340, lemon-juice 46, lemon-zest 6, sugar-granulated 125, vanilla-extract 5 <- whipped-cream',
+      'whipped-cream: cream-36 298',
+      'fruit-base: blueberry 222, blueberry 61, corn-starch 8, lemon-juice 5, sugar-caster 50, water 15',
+    ],
+  ],
+  [
+    "a tart, its custard spread to cool",
+    `Crème diplomate tart filling & strawberries
+Pastry cream: 500 g milk, 100 g sugar, 100 g yolks (5), 45 g cornstarch, 1 vanilla bean, 50 g butter, 4 g gelatin sheets
+300 g whipping cream
+Baked tart shell 24 cm
+500 g strawberries
+Apricot jam to glaze
+
+Infuse the milk with the vanilla for 15 minutes. Whisk the yolks, sugar and cornstarch. Pour over the hot milk, return to pan and boil for 2 minutes whisking. Off the heat add the bloomed gelatin and the butter. Spread on a tray, film at contact, cool to 20 C quickly. Whisk smooth. Whip the cream to medium peaks and fold into the pastry cream in three goes. Fill the tart shell, top with halved strawberries, glaze. Keep cold, serve within 6 hours.`,
+    [
+      'custard: butter-82 50, corn-starch 45, egg-yolk 100, gelatin-leaf-gold 4, milk-whole 500, sugar-caster 100, vanilla-pod 3',
+      'whipped-cream: cream-35 300',
+      'set-filling:  <- custard, whipped-cream',
+      'biscuit-layer: pie-crust 200',
+      'topping: strawberry 500',
+      'topping: jam 1',
+    ],
+  ],
+  [
+    "a semifreddo of zabaglione in a lined tin",
+    `Zabaglione Semifreddo with Marsala & Amaretti
+Serves 8-10
+
+8 large egg yolks
+200g caster sugar
+150ml dry Marsala
+500ml double cream
+150g amaretti biscuits, crushed, plus extra to serve
+seeds from 1 vanilla pod
+50g dark chocolate, chopped
+
+Put the egg yolks, 150g of the sugar and the Marsala in a large heatproof bowl over a pan of barely simmering water. Whisk with electric beaters for 8-10 mins, until the mixture has tripled in volume, holds a ribbon trail and reads 75C on a thermometer. Take off the heat and keep whisking, sitting the bowl in iced water, until cool, another 5 mins.
+Whip the cream with the remaining sugar and vanilla seeds until it just holds its shape. Fold into the zabaglione in three batches, then fold in the crushed amaretti and chocolate.
+Pour into a 1.5 litre loaf tin lined with baking parchment. Freeze overnight.
+Dip the tin briefly in hot water, turn out, and scatter with extra amaretti. Leave in the fridge for 20 mins before slicing.`,
+    [
+      'egg-foam: egg-yolk 136, marsala-18 155, sugar-caster 150',
+      'whipped-cream: cream-48 500, sugar-caster 50, vanilla-pod 3',
+      'set-filling: amaretti 150, chocolate-dark-64 50 <- egg-foam, whipped-cream',
+    ],
+  ],
+  [
+    "a slab told with bare numbers",
+    `Mum's tunis-style slab for the stall: makes 24 squares. You make a madeira first, 225 butter, 225 sugar, 4 eggs, 225 self raising, juice of a lemon, baked in a 12 by 9 at gas 4 for 40 minutes. Cold, you slice it level. Then a buttercream-ish thing - 250 g soft butter beaten for 5 minutes with 300 g icing sugar, then 200 g cold cream cheese in lumps, just until it's smooth. Spread that on, pop it in the fridge an hour. Melt 300 g dark chocolate with 100 ml cream and pour on top. Let it set, cut with a hot knife.`,
+    [
+      'biscuit-layer: butter-82 225, egg-whole 200, lemon-juice 45, sugar-caster 225, wheat-flour 225',
+      'cheese-cream: butter-82 250, cream-cheese-block 200, icing-sugar-starch 300',
+      'chocolate-base: chocolate-dark-64 300, cream-35 101',
+    ],
+  ],
+  [
+    "a trifle whose custard is chilled first",
+    `Classic Banana Cream Trifle
+Prep: 45 mins | Chill: 4 hrs | Serves: 10-12
+
+Pastry Cream:
+2 cups whole milk
+1/2 cup granulated sugar
+1/4 cup cornstarch
+4 egg yolks
+2 tablespoons unsalted butter
+2 teaspoons vanilla bean paste
+Pinch salt
+
+Whipped Cream:
+2 cups heavy cream
+1/4 cup confectioners' sugar
+
+For Assembly:
+1 box (11 oz) vanilla wafers
+5 ripe bananas, sliced
+1/4 cup toasted pecans, chopped
+
+1. Make the pastry cream: In a medium saucepan, heat the milk and half of the sugar until steaming. In a bowl, whisk together the egg yolks, remaining sugar, cornstarch and salt until pale. Slowly whisk half the hot milk into the yolks, then pour back into the saucepan. Cook over medium heat, whisking constantly, until thick and bubbling, 2-3 minutes. Off the heat, whisk in the butter and vanilla. Press plastic wrap on the surface and chill until cold, at least 2 hours.
+2. Whip the cream with the confectioners' sugar to medium peaks. Fold a third of the whipped cream into the cold pastry cream.
+3. Layer wafers, bananas, pastry cream and whipped cream in a trifle dish; repeat twice, finishing with whipped cream. Refrigerate at least 4 hours. Sprinkle with pecans before serving.`,
+    [
+      'custard: butter-82 28, corn-starch 30, egg-yolk 68, milk-whole 489, salt 0, sugar-granulated 50, sugar-granulated 50, vanilla-paste 13',
+      'whipped-cream: cream-36 477, icing-sugar-starch 30',
+      'set-filling:  <- custard, whipped-cream',
+      'biscuit-layer: vanilla-wafer 312',
+      'topping: banana 575',
+      'topping: pecan 27',
+    ],
+  ],
+  [
+    "a mousse told in one paragraph, its chocolate by its percentage",
+    `Quick Chocolate Mousse (serves 4)
+
+Melt 150g dark chocolate (70%) with 50ml strong hot coffee. Beat in 3 egg yolks one at a time. Whisk 3 egg whites with 30g caster sugar to soft peaks, then fold in with a metal spoon, a third at a time. Whip 100ml double cream until it just holds and fold that in too. Divide between 4 glasses, cover and chill for at least 2 hours. Serve with a spoonful of creme fraiche and a dusting of cocoa.`,
+    [
+      'chocolate-base: chocolate-dark-70 150, coffee-brewed 50, egg-yolk 51',
+      'egg-foam: egg-white 99, sugar-caster 30',
+      'set-filling:  <- chocolate-base, egg-foam, whipped-cream',
+      'whipped-cream: cream-48 100',
+      'topping: creme-fraiche-35 15',
+    ],
+  ],
+  [
+    "for a crowd: so much of what was made ready, late before service",
+    `ETON MESS FOR A CROWD
+
+INGREDIENTS (40 people)
+2 kg strawberries
+200 g caster sugar
+Juice of 2 lemons
+3 litres whipping cream
+300 g icing sugar
+3 tbsp vanilla paste
+30 meringue nests (about 14 g each)
+
+METHOD
+Hull the strawberries and chop. Blitz 600 g with the caster sugar and lemon juice to a sauce; sieve.
+Crush the nests into big pieces - do not powder them.
+In two batches whip the cream with icing sugar and vanilla until soft (it will stiffen as you fold).
+No more than 30 minutes before service fold in the meringue and the chopped strawberries, ripple with half the sauce. Spoon into 40 cups (200 ml) and top with the rest of the sauce.`,
+    [
+      'fruit-base: lemon-juice 90, strawberry 600, sugar-caster 200',
+      'whipped-cream: cream-35 3030, icing-sugar-starch 300, vanilla-paste 58',
+      'set-filling: meringue-shell 420, strawberry 1400 <- fruit-base, whipped-cream',
+    ],
+  ],
+];
