@@ -997,4 +997,324 @@ No more than 30 minutes before service fold in the meringue and the chopped stra
       'set-filling: meringue-shell 420, strawberry 1400 <- fruit-base, whipped-cream',
     ],
   ],
+  [
+    "a pie whose parts are made by name, its cream folded in twice",
+    `No-Bake Key Lime Icebox Pie
+
+Yield: one 9-inch pie (8 slices)
+
+INGREDIENTS
+Crust
+1 1/2 cups gingersnap crumbs (about 30 cookies)
+6 tbsp unsalted butter, melted
+2 tbsp light brown sugar
+pinch of salt
+
+Filling
+1 (14-ounce) can sweetened condensed milk
+8 oz cream cheese, at room temperature
+1/2 cup key lime juice (from about 20 key limes)
+1 tbsp finely grated lime zest, plus more for garnish
+1 cup cold heavy cream
+
+Topping
+3/4 cup heavy cream
+2 tbsp powdered sugar
+1/2 tsp vanilla
+
+DIRECTIONS
+1. Make the crust: Stir together the crumbs, butter, brown sugar, and salt until the mixture looks like wet sand. Press into the bottom and up the sides of a 9-inch pie plate. Freeze while you make the filling.
+2. Make the filling: In a stand mixer fitted with the paddle, beat the cream cheese on medium until smooth, 2 minutes. Add the condensed milk in a slow stream, scraping down the bowl, then the lime juice and zest. It will thicken as the acid hits the milk.
+3. In a clean bowl, whip the cream to medium-stiff peaks. Fold a third of it into the lime mixture to lighten it, then fold in the rest.
+4. Scrape into the crust, smooth the top, and refrigerate until set, at least 6 hours and up to 2 days.
+5. To finish, whip the topping cream with the powdered sugar and vanilla to soft peaks. Pile it in the middle of the pie, and shower with the extra zest. Cut with a hot knife.`,
+    [
+      'pressed-base: butter-82 85, ginger-thin 165, salt 0, sugar-light-brown 27',
+      'set-filling: condensed-milk 397, cream-cheese-block 227, lime-juice 122, lime-zest 6 <- whipped-cream',
+      'whipped-cream: cream-36 239',
+      'whipped-cream: cream-36 179, icing-sugar-starch 15, vanilla-extract 2',
+    ],
+  ],
+  [
+    "a tiramisu told by what goes where, its biscuits counted afterwards",
+    `So what I do for my tiramisu, I start with five eggs, separated. The yolks go in the mixer with a hundred grams of sugar and I let that run till it's really pale, like five minutes or so. Then 500 grams of mascarpone goes in, just on low until there's no lumps. In another bowl the whites with a little pinch of salt, stiff, and you fold those in in three goes. Coffee: I make about 300 ml, strong, and put two tablespoons of Marsala in there, let it cool down. Dip the savoiardi, one second each side, I use about 24 of them, and line a dish, it's 20 by 30. Half the cream, another layer of biscuits, rest of the cream. Overnight in the fridge. Cocoa on top just before you serve it, not before or it goes wet.`,
+    [
+      'egg-foam: egg-yolk 85, sugar-caster 100',
+      'set-filling: mascarpone 500 <- egg-foam, egg-foam',
+      'egg-foam: egg-white 165',
+      'soak: coffee-brewed 300, marsala-18 30',
+      'biscuit-layer: ladyfinger 192',
+      'topping: cocoa-powder-22 0',
+    ],
+  ],
+  [
+    "lists that are called by letters in a column",
+    `Crémeux-style coffee mousse in a glass   (10 x 120 ml)
+
+A  milk            200 g
+   coffee beans     40 g
+B  egg yolks        70 g
+   sugar            60 g
+C  gelatin sheet    6 g
+   milk chocolate  180 g
+D  cream 35%       400 g
+
+Infuse A 20 min at 80 C, strain, bring the milk back to 200 g.
+Cook with B to 84 C. Add the soaked gelatin, pour over the chocolate, blend.
+At 30 C fold in D, whipped soft.
+Deposit 85 g per glass. Set 4 h at 4 C.`,
+    [
+      'custard: coffee-beans 40, egg-yolk 70, gelatin-leaf-gold 6, milk-whole 200, sugar-caster 60',
+      'set-filling: chocolate-milk-35 180 <- custard, whipped-cream',
+      'whipped-cream: cream-35 400',
+    ],
+  ],
+  [
+    "a trifle of packets and tins",
+    `GRANNY'S SHERRY TRIFLE
+
+1 packet trifle sponges (8)
+3 tbsp raspberry jam
+150ml sweet sherry
+1 tin fruit cocktail, drained
+1 pkt raspberry jelly
+1 pint custard
+1/2 pint double cream
+Hundreds and thousands
+
+Split the sponges, spread with jam and sandwich back together. Cut into fingers and put them in the bottom of a large glass bowl. Pour over the sherry and leave it to soak in for half an hour. Tip the fruit on top.
+Make up the jelly with 3/4 pint of boiling water, let it go cold but not set, and pour over. Put in the fridge until set.
+Make the custard, or use a carton, and when cold spoon over the jelly.
+Whip the cream until it just holds and spread on top. Sprinkle with hundreds and thousands at the last minute so the colours don't run.`,
+    [
+      'topping: jam 72',
+      'biscuit-layer: sponge-cake 300',
+      'soak: sherry-17 150',
+      'topping: fruit-cocktail 410',
+      'fruit-base: gelatin-dessert 85, water 426',
+      'set-filling: custard-ready 612',
+      'whipped-cream: cream-48 284',
+      'topping: sugar-strands 0',
+    ],
+  ],
+  [
+    "a nougatine that is folded in, a syrup poured over whites",
+    `Frozen nougat parfait with candied fruit (nougat glacé)
+For a 1.2 litre loaf tin, 10 slices
+
+For the nougatine
+100 g sugar
+80 g flaked almonds, toasted
+
+For the parfait
+120 g honey
+40 g sugar
+120 g egg whites (about 4)
+400 g whipping cream, 35 % fat
+120 g candied fruit, chopped and soaked in 30 g orange liqueur
+40 g pistachios
+
+Method
+Caramelise the sugar dry, stir in the almonds, pour onto a mat. When cold, crush.
+Cook the honey and sugar to 121 °C. Start whisking the whites when it reaches 110 °C, then pour the syrup over them in a thin stream, whisking until cool.
+Whip the cream to soft peaks.
+Fold the cream in the Italian meringue with the nougatine, fruit and pistachios.
+Fill the tin lined with film. Freeze at -18 °C at least 12 hours. Unmould, slice with a warm knife.`,
+    [
+      'topping: almond-flaked 80, sugar-caster 100',
+      'egg-foam: egg-white 120, honey 120, sugar-caster 40',
+      'whipped-cream: cream-35 400',
+      'set-filling: candied-peel 120, orange-liqueur-40 30, pistachio 40 <- egg-foam, topping, whipped-cream',
+    ],
+  ],
+  [
+    "several things for the top in one row",
+    `Chocolate Mousse (Makes 6)
+
+This is the one everybody asks me for. You need really good chocolate here, and don't skip the coffee.
+
+* 7 oz bittersweet chocolate (70%), chopped
+* 1/4 cup strong hot coffee
+* 3 large eggs, separated, room temp
+* 1/4 cup + 1 Tbsp sugar, divided
+* 1 cup heavy whipping cream
+* 1 tsp vanilla
+* flaky salt, shaved chocolate and more whipped cream, to serve
+
+Melt chocolate with the coffee in a bowl set over barely simmering water; stir till smooth. Cool 10 min.
+Whisk yolks one at a time into chocolate.
+Beat whites until foamy, then add 1/4 cup sugar gradually; beat to stiff glossy peaks, about 4 minutes.
+With the same beaters (no need to wash), whip cream, the remaining tablespoon of sugar and vanilla until soft peaks form.
+Fold whites into chocolate in two additions, followed by the cream. Divide between six ramekins, cover and chill for at least 3 hours (up to 24). Let stand 15 minutes before serving with the toppings.`,
+    [
+      'chocolate-base: chocolate-dark-70 198, coffee-brewed 59, egg-yolk 51',
+      'egg-foam: egg-white 99, sugar-caster 50',
+      'whipped-cream: cream-36 239, sugar-caster 13, vanilla-extract 5',
+      'set-filling:  <- chocolate-base, egg-foam, whipped-cream',
+      'topping: salt 1',
+      'topping: chocolate-dark-55 1',
+      'topping: cream-35 1',
+    ],
+  ],
+  [
+    "a roulade in shortened words",
+    `Pavlova roulade w/ lemon curd cream
+
+5 egg whites
+275g caster sugar
+50g flaked almonds
+FILLING
+200ml double cream
+150g lemon curd
+100g Greek yog
+raspberries 150g
+
+Preheat oven 200C/180 fan/gas 6. Grease & line a 33x23cm swiss roll tin.
+Whisk whites in clean bowl until v stiff. Add sugar 1 tsp at a time, whisking well between each. Should be v v stiff and glossy.
+Spread into tin, sprinkle w/ almonds. Bake 8 mins then drop to 160C/140 fan/gas 3 and bake another 15 mins till golden & crisp.
+Turn out onto parchment almond side down. Peel off paper. Cool 10 mins.
+Whip cream, fold in curd and yog. Spread over meringue, scatter rasps. Roll up firmly from long end using paper. Chill 1 hr before serving in thick slices.`,
+    [
+      'meringue: egg-white 165, sugar-caster 275',
+      'topping: almond-flaked 50',
+      'whipped-cream: cream-48 200',
+      'set-filling: greek-yoghurt-10 100, lemon-curd 150 <- whipped-cream',
+      'topping: raspberry 150',
+    ],
+  ],
+  [
+    "a frosting in one paragraph, and how far it goes",
+    `For the stabilized whipped cream frosting, bloom a teaspoon of unflavored gelatin in four teaspoons of cold water for about 5 minutes, then microwave it 10 seconds until it's clear. Let it cool but don't let it set. Beat a pint of cold heavy cream with a third of a cup of powdered sugar and a teaspoon of vanilla on medium-high until you can see the whisk leaving lines. With the mixer on low, drizzle in the gelatin, then go up to high to stiff peaks. It will frost one 8-inch layer cake or pipe 24 cupcakes and holds in the fridge for 3 days.`,
+    [
+      'whipped-cream: cream-36 477, gelatin-powder-225 3, icing-sugar-starch 40, vanilla-extract 5',
+    ],
+  ],
+  [
+    "a custard of which half takes the chocolate",
+    `Zuppa inglese (my version)
+serves 12
+
+sponge (ready made) – 300 g
+alchermes – 120 g
+water – 80 g
+--
+milk – 1 L
+yolks – 8
+sugar – 220 g
+cornstarch – 80 g
+zest of 1 lemon
+dark choc – 120 g
+--
+cream – 250 g
+icing sugar – 25 g
+
+1) Custard: heat the milk with the zest. Whisk yolks, sugar and starch, pour on the hot milk, cook to the boil and one minute more. Split in two; melt the chocolate into one half. Cover both with film on contact, cool.
+2) Cut the sponge in slices of 1 cm. Mix alchermes and water, brush the slices.
+3) Layer in a glass bowl: sponge, yellow custard, sponge, chocolate custard, sponge.
+4) Leave in the fridge for a night. Before serving whip cream w icing sugar and pipe on top.`,
+    [
+      'custard: corn-starch 80, egg-yolk 136, lemon-zest 5, milk-whole 1033, sugar-caster 220',
+      'set-filling: chocolate-dark-64 120 <- custard',
+      'soak: spiced-liqueur-25 120, water 80',
+      'biscuit-layer: genoise 300',
+      'whipped-cream: cream-35 250, icing-sugar-starch 25',
+    ],
+  ],
+  [
+    "a mix that is prepared with its milk",
+    `Cherry Yum Yum
+
+3 cups graham cracker crumbs
+1½ sticks butter, melted
+1 (8 oz.) pkg. cream cheese
+¾ cup sugar
+2 envelopes dessert topping mix, prepared as directed with 1 cup cold milk
+1 (21 oz.) can cherry pie filling
+
+Mix crumbs and butter. Pat half into 9x13 pan. Cream cheese and sugar together until fluffy; fold in whipped topping. Spread half of cheese mixture over crumbs. Spoon on pie filling. Spread with remaining cheese mixture, and top with the rest of the crumbs. Refrigerate overnight. Serves 15.`,
+    [
+      'pressed-base: butter-82 170, graham-rectangle 300',
+      'cheese-cream: cream-cheese-block 227, milk-whole 244, plant-topping-sweet 452, sugar-caster 150',
+      'topping: cherry-in-syrup 595',
+    ],
+  ],
+  [
+    "two amounts of one cream in a row",
+    `Earl Grey panna cotta with whipped white-chocolate ganache
+
+Panna cotta:
+- 500 ml cream (30%)
+- 250 ml whole milk
+- 80 g sugar
+- 3 tsp loose Earl Grey (or 4 bags)
+- 3½ leaves gold gelatine
+
+Whipped ganache (day before):
+- 150 g white chocolate
+- 100 g + 200 g cream, 35 %
+- 10 g glucose
+
+Day before: bring 100 g of cream and the glucose to the boil, pour over the white chocolate, stir from the centre. Add the cold 200 g cream, blend, film, fridge overnight.
+Next day: warm cream, milk, sugar and tea to 85 °C, infuse for 8 minutes, strain. Dissolve the squeezed gelatine in it. Cool to about 18 °C, pour into 8 glasses, set 3 hours.
+Whip the ganache to medium peaks and pipe on each glass. Finish with a few bergamot zests.`,
+    [
+      'whipped-cream: chocolate-white 150, cream-35 100, cream-35 200, glucose-syrup-42 10',
+      'set-filling: cream-30 506, gelatin-leaf-gold 7, milk-whole 258, sugar-caster 80, tea-leaves 6',
+    ],
+  ],
+  [
+    "a pie told in one breath",
+    `Banoffee, the quick way: bash up 250 grams digestives, mix with 100 of melted butter, press it in a loose bottom 23 cm tin, fridge. Tin of caramel (397 g) over that. Three bananas sliced on top. Then 300 mls of double cream whipped with a spoonful of icing sugar and a teaspoon of instant coffee till it's floppy, pile it on, grate some chocolate over. That's it, an hour in the fridge.`,
+    [
+      'pressed-base: butter-82 100, digestive 250',
+      'topping: caramel-sauce 397',
+      'topping: banana 345',
+      'whipped-cream: coffee-instant 1, cream-48 300, icing-sugar-starch 8',
+      'topping: chocolate-dark-55 0',
+    ],
+  ],
+  [
+    "a third of a filling that takes the fruit",
+    `Raspberry Semifreddo
+Adapted for a nine by five loaf pan. Start a day ahead.
+
+12 oz frozen raspberries, thawed
+3/4 c sugar, plus 2 Tbs
+1 Tbs lemon juice
+4 egg yolks
+1 whole egg
+2 Tbs framboise, optional
+1 3/4 c heavy cream
+1/2 c chopped toasted hazelnuts
+
+Purée the raspberries w/ 2 Tbs sugar and the lemon juice; strain, discarding seeds. You should have about 1 cup; reserve 1/4 cup for drizzling.
+Set a metal bowl over simmering water. Whisk yolks, egg and 3/4 c sugar in it until thick and 165 degrees, 6 to 8 minutes. Take it off and beat with a mixer on high until cool and tripled, about 5 minutes.
+Beat in framboise.
+In a separate bowl whip cream to soft peaks. Fold whipped cream into egg mixture. Transfer a third of it to another bowl and fold in raspberry puree.
+Layer: half of the plain, all the raspberry, then the remaining plain, sprinkling nuts between layers. Cover w/ plastic, freeze 8 hrs or overnight.
+To serve, dip the pan briefly in hot water, invert, slice and drizzle w/ reserved purée.`,
+    [
+      'fruit-base: lemon-juice 15, raspberry 340, sugar-caster 25',
+      'crown:  <- fruit-base',
+      'egg-foam: egg-whole 50, egg-yolk 68, fruit-brandy-40 28, sugar-caster 150',
+      'whipped-cream: cream-36 418',
+      'set-filling:  <- egg-foam, whipped-cream',
+      'set-filling:  <- fruit-base, set-filling',
+      'topping: hazelnut-toasted 68',
+    ],
+  ],
+  [
+    "a chef's list that stands with its steps",
+    `CAKE FILLING – MASCARPONE BUTTERCREAM (swiss meringue base)
+
+Whites 150g / sugar 250g: bain-marie to 70°C then whip to cold, 10 min.
+Butter 300g, soft (20°C): add bit by bit, paddle.
+Mascarpone 250g, cold from fridge loosened w/ spatula: add last on low speed, 30 sec.
+Vanilla paste 1 tsp. Salt 2g.
+Use straight away: fills + coats one 20 cm cake 4 layers.`,
+    [
+      'buttercream: butter-82 300, egg-white 150, salt 2, sugar-caster 250, vanilla-paste 6',
+      'set-filling: mascarpone 250 <- buttercream',
+    ],
+  ],
 ];

@@ -23,7 +23,7 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one'.split(' '),
+  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going'.split(' '),
 );
 /** What a number counts that is no ingredient. */
 const COUNTS = /^(?:(?:decent|good|generous|big|proper|nice|fair)\s+(?:slices|portions|helpings)\b(?! of)|inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
@@ -32,6 +32,9 @@ const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |y
 /** The percentage that stands in brackets behind a name. */
 const SORT_PCT = /^\s?\(\s?\d{2}\s?%(?: cocoa)?\s?\)/;
 
+/** How much a pack holds, in brackets behind its name. */
+const PACK_SIZE = /^\s?\(\s?[\d.,]+\s?(?:g|kg|ml|l|oz)\s?\)/i;
+
 /** What is taken of it stands before the number. */
 const PART_OF = /\b(?:yolks?|whites?|juice|zest|peel|rind|seeds)(?: and (?:the )?(?:juice|zest|peel|rind|seeds))? (?:of|from) (?:the )?$/i;
 
@@ -39,7 +42,7 @@ const PART_OF = /\b(?:yolks?|whites?|juice|zest|peel|rind|seeds)(?: and (?:the )
 const NUMBERS = /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred|half|quarter|couple)(?![\p{L}]))/giu;
 
 /** A measure that begins a phrase without its number: 'Wineglass of sherry, pinch of nutmeg'. */
-const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinch|handful|knob|splash|dash|glug|punnet';
+const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinch|handful|knob|splash|dash|glug|punnet|tin|can|jar|packet|carton';
 const BARE = new RegExp(`(?<=^|[,;:.]\\s{1,3}|\\b(?:and|then|with|plus) )(?:${MEASURE_WORDS})(?= of\\s)`);
 const IS_MEASURE = new RegExp(`^(?:${MEASURE_WORDS})$`, 'i');
 
@@ -70,7 +73,7 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     const found = amountFrom(source, more) ?? namedBefore(text, source, start);
     if (!found) continue;
     // 'Dark chocolate (70 %)': the bracket says which.
-    const end = shift + found.length + (SORT_PCT.exec(text.slice(shift + found.length))?.[0].length ?? 0);
+    const end = shift + found.length + ((SORT_PCT.exec(text.slice(shift + found.length)) ?? (found.said.amount.unit?.dimension === 'pack' ? PACK_SIZE.exec(text.slice(shift + found.length)) : null))?.[0].length ?? 0);
     // 'the yolks of five eggs', 'the juice and peel of two lemons'.
     const part = PART_OF.exec(text.slice(Math.max(0, start - 40), start));
     if (part) {
@@ -79,7 +82,9 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
       continue;
     }
     from.lastIndex = Math.max(end, start + 1);
-    out.push({ ...found.said, text: text.slice(start, end).trim(), start, end });
+    // 'Tin of caramel': one of it.
+    const bare = IS_MEASURE.test(m[0]) && found.said.amount.unit?.dimension === 'pack' ? '1 ' : '';
+    out.push({ ...found.said, text: `${bare}${text.slice(start, end).trim()}`, start, end });
   }
   return out;
 }
@@ -95,6 +100,8 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   const rest = source.slice(end);
   if (amount.unit === null && COUNTS.test(rest.trimStart().replace(/^-/, ''))) return null;
   if (/^[\s-]*(?:inch|cm|mm)\b|^\s*[,;]\s*\d/i.test(rest)) return null;
+  // 'About 300 ml, strong': what follows the comma says how it is.
+  if (amount.unit !== null && /^\s*[,;]/.test(rest)) return null;
   // 'Four 6-oz cups' hold something; they are nothing to eat.
   if (/^[\s-]*(?:altogether\b|all (?:in|told)\b|in (?:all|total)\b|(?:cups|glasses|ramekins|mou?lds|jars|pots|verrines|dishes)\b)/i.test(rest)) return null;
   const lead = LEAD.exec(rest)!;
@@ -111,6 +118,8 @@ const NAMED_HEDGED = /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into)\s+((?:[\p
 const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),\s+$/iu;
 /** 'Ginger nuts, two packets': the name begins, its amount follows. */
 const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+$/iu;
+/** 'Coffee: I make about 300 ml'. */
+const NAMED_COLON = /(?:^|[.;]\s+)(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}):\s+(?:(?:i|you|we) )?(?:make|use|need|take|want|have)\s+(?:about |around |roughly )?$/iu;
 /** Things of a kitchen that have a size, and are nothing to eat. */
 const HOLDS = /\b(?:bowl|dish|tin|pan|saucepan|tray|glass|jug|mould|mold|terrine|ring|cup|ramekin|pot|box|tub|container|basin|jar|plate|bag|bottle|fridge|freezer|oven|mixer|machine|processor|blender)(?:e?s)?$/i;
 const CUT_UP = /\s+(?:in|on|out)$|\s+(?:cut|torn|broken|sliced|chopped|crumbled)(?: up| small| in(?:to)? (?:pieces|cubes|chunks|slices))?$/i;
@@ -144,7 +153,7 @@ function namedBefore(text: string, source: string, start: number): { said: Omit<
   if (toTaste && amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1) return { said: { name: toTaste[1]!, amount, definite: false, more: false }, length: split.span[1] };
   // 'Into a dish, about 2 litres': what it holds.
   if (before && HOLDS.test(before[1]!)) return null;
-  const opening = before ?? (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && NOTHING_MORE.test(source.slice(split.span[1])) ? NAMED_FIRST.exec(text.slice(0, start)) : null);
+  const opening = before ?? (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && NOTHING_MORE.test(source.slice(split.span[1])) ? (NAMED_FIRST.exec(text.slice(0, start)) ?? NAMED_COLON.exec(text.slice(0, start))) : null);
   if (opening && !before) return { said: { name: opening[1]!, amount: amount!, definite: false, more: false }, length: split.span![1] };
   const weighed = before && measuredAlone(source);
   if (!weighed) return null;

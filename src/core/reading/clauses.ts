@@ -1,3 +1,4 @@
+import { temperaturesIn } from './degrees';
 import { timesIn } from './times';
 import { AFTER_VERB, BEFORE_VERB, verbNamed, verbOfForm, type Verb } from './verbs';
 import { wordsOf, type Word } from './words';
@@ -83,7 +84,7 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
 }
 
 /** Of these, those that stand in lists of ingredients: 'zest and juice in a bowl'. */
-const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel']);
+const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge']);
 
 /** Strong verbs that stand for things often enough. */
 const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'peel', 'oil', 'mix', 'spoon', 'work', 'press', 'froth', 'sponge', 'grease', 'wrap', 'scoop', 'dip', 'stand', 'fridge', 'start', 'roll', 'dollop', 'process', 'temper', 'marble', 'keep', 'store', 'stop', 'run', 'taste', 'save', 'give', 'use', 'form', 'get', 'fit', 'go', 'butterfly', 'count', 'mark', 'brown']);
@@ -105,7 +106,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
   let depth = 0;
   let until = false;
   const leading = UNTIL.has(words[0]?.word ?? '');
-  const lead = /^(?:to (?:serve|finish|assemble|make|build|decorate|garnish)|for serving)\s*[:,–—]/i.test(sentence);
+  const lead = /^(?:to (?:serve|finish|assemble|make|build|decorate|garnish)|for serving)\s*[:,–—]/i.test(sentence) || MAKES_IT.test(sentence);
   // 'Before serving whip the cream and pipe it on': the condition has no comma behind it.
   const bare = leading && !words.slice(0, 9).some((w) => w.said === ',' || w.said === ':') && laterVerb(words, 1) > 0;
   let started = bare || NEEDED.test(sentence) || (verbAt(words, 0, false) >= 0 && !leading && !lead);
@@ -147,7 +148,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
       started = true;
       until = false;
       if (leading || lead) continue;
-      if (verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i)) && timesIn(sentence.slice(0, words[i]!.start)).length === 0) continue;
+      if (verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i)) && timesIn(sentence.slice(0, words[i]!.start)).length === 0 && temperaturesIn(sentence.slice(0, words[i]!.start), false).length === 0) continue;
     }
     cuts.push(comma ? words[i]!.end : words[i]!.start);
     until = false;
@@ -156,13 +157,22 @@ export function clausesOf(sentence: string): readonly Clause[] {
   return texts.map(clauseOf);
 }
 
+/** 'Make the crust: stir together …': what the work behind it makes. */
+export const MAKES_IT = /^(?:make|prepare|build) (?:the |your )?(?:[\p{L}-]+ ){0,3}[\p{L}-]+:/iu;
+
 /** Whether words begin with nothing but the cold that something goes into. */
 const coldAlone = (words: readonly Word[], from: number): boolean => words[from]?.said === 'overnight' || (/^(?:fridge|freezer)$/.test(words[from]?.said ?? '') && /^(?:[.,;:]|for|overnight|o\/n|till|until|\d+|)$/.test(words[from + 1]?.said ?? ''));
 
 /** 'For the mirror warm the purée': the verb behind what it is for; −1 where none follows at once. */
 function forWhat(words: readonly Word[]): number {
   if (!/^(?:the|your|a|each)$/.test(words[1]?.said ?? '')) return -1;
-  return words.slice(0, 6).findIndex((w, i) => i > 2 && verbNamed(w.said) !== null && (/^(?:the|a|an|all|both|some|half|\d.*)$/.test(words[i + 1]?.said ?? '') || ((!verbNamed(w.said)!.weak || /^(?:,|and|&)$/.test(words[i + 2]?.said ?? '')) && !NOUNS_TOO.has(w.said) && /^\p{L}/u.test(words[i + 1]?.said ?? '') && !/^(?:of|and|or|is|are|with)$/.test(words[i + 1]?.said ?? ''))) && words.slice(2, i).every((x) => /^\p{L}/u.test(x.said)));
+  return words.slice(0, 6).findIndex((w, i) => i > 2 && verbNamed(w.said) !== null && (/^(?:the|a|an|all|both|some|half|\d.*)$/.test(words[i + 1]?.said ?? '') || ((!verbNamed(w.said)!.weak || (words[i + 3] !== undefined && /^(?:,|and|&)$/.test(words[i + 2]!.said))) && !NOUNS_TOO.has(w.said) && /^\p{L}/u.test(words[i + 1]?.said ?? '') && !/^(?:of|and|or|is|are|with)$/.test(words[i + 1]?.said ?? ''))) && words.slice(2, i).every((x) => /^\p{L}/u.test(x.said)));
+}
+
+/** The verb behind what is said of when, where no comma stands between; −1 for none. */
+function bareLater(words: readonly Word[]): number {
+  const at = laterVerb(words, 1);
+  return words.slice(0, Math.max(0, at)).some((w) => w.said === ',' || w.said === ':') ? -1 : at;
 }
 
 /** 'and when it is cold pour it over': the verb behind a condition without a comma; −1 where none follows soon. */
@@ -179,7 +189,7 @@ const STATES = new Set(['hold', 'stand', 'form', 'set', 'cool', 'start', 'begin'
 
 /** 'I whip the cream', 'you want to fold', 'we just pour': where the verb stands; −1 where no such subject begins. */
 function subjectVerb(words: readonly Word[], from: number): number {
-  if (!/^(?:i|we|you|she|he|they|i'd|we'd|you'd|she'd|he'd|they'd|let's|lets)$/.test(words[from]?.said ?? '')) return -1;
+  if (!/^(?:i|we|you|she|he|they|i'd|we'd|you'd|she'd|he'd|they'd|let's|lets)$/.test(words[from]?.said ?? '') || words[from - 1]?.said === 'before') return -1;
   for (let i = from + 1; i < Math.min(words.length, from + 6); i++) {
     if (verbNamed(words[i]!.said)) return i;
     if (!BEFORE_VERB.has(words[i]!.said) && !/ly$|'ll$|'d$/.test(words[i]!.said)) return -1;
@@ -192,12 +202,14 @@ const hasAction = (words: readonly Word[]): boolean => words.some((w, i) => verb
 /** A clause with its verb: the one that it begins with, else the first that stands in it as a verb, else that of a participle. */
 export function clauseOf(text: string): Clause {
   const words = wordsOf(text);
-  const main = afterCondition(words);
+  const named = MAKES_IT.test(text) ? words.findIndex((w) => w.said === ':') + 1 : 0;
+  const behind = named > 0 && named < words.length ? named + afterCondition(words.slice(named)) : 0;
+  const main = behind > 0 && verbAt(words, behind, false) >= 0 ? behind : afterCondition(words);
   let at = verbAt(words, main, false);
   if (at < 0) at = words.findIndex((_, i) => i >= main && subjectVerb(words, i) >= 0);
   if (at >= 0 && !verbNamed(words[at]!.said)) at = subjectVerb(words, at);
-  if (at < 0) at = words.findIndex((w, i) => i >= main && verbNamed(w.said) !== null && !verbNamed(w.said)!.weak && (i === 0 || AFTER_MODAL.test(words[i - 1]!.said) || /^[,;:(]$/.test(words[i - 1]!.said)));
-  if (at < 0) at = words.findIndex((w, i) => i > 0 && i >= main && verbNamed(w.said) !== null && AFTER_MODAL.test(words[i - 1]!.said));
+  if (at < 0) at = words.findIndex((w, i) => i >= main && verbNamed(w.said) !== null && !verbNamed(w.said)!.weak && (i === 0 || afterModal(words, i) || /^[,;:(]$/.test(words[i - 1]!.said)));
+  if (at < 0) at = words.findIndex((w, i) => i > 0 && i >= main && verbNamed(w.said) !== null && afterModal(words, i));
   if (at >= 0) return { text, verb: verbNamed(words[at]!.said), words, at };
   const form = words.findIndex((w, i) => i >= main && verbOfForm(w.said) !== null && !/^(?:the|a|an|of|and|my|your)$/.test(words[i - 1]?.said ?? 'x') && /ed$|en$|ing$|left|put|cut|made/.test(w.said) && PASSIVE.test(words.slice(Math.max(0, i - 3), i).map((x) => x.said).join(' ')));
   if (form >= 0) return { text, verb: verbOfForm(words[form]!.said), words, at: form };
@@ -216,6 +228,8 @@ export const goesOver = (text: string): boolean => GOES_OVER.test(text.replace(/
 /** An amount of cream, and how it is whipped. */
 const WHIPPED = /\bcream\b[^.;]{0,20},\s*(?:whipped|beaten)\b/i;
 const AFTER_MODAL = /^(?:to|should|must|will|would|could|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;
+/** 'You pour', 'then whip'; not 'before you serve'. */
+const afterModal = (words: readonly Word[], i: number): boolean => AFTER_MODAL.test(words[i - 1]!.said) && words[i - 2]?.said !== 'before';
 const PASSIVE = /\b(?:is|are|be|been|being|was|were|get|gets|keep|go|goes|by|i've|have|has|had)\b/;
 
 const DAY_FIRST = /^(?:(?:the )?(?:next|following|same|that) (?:day|morning|afternoon|evening)|the (?:day|night|evening) before|(?:\w+ to )?\w+ days? (?:before|ahead|earlier|in advance)|on the day(?! before)|in the (?:morning|afternoon|evening))(?: itself)?(?: ,)?(?= )/;
@@ -237,7 +251,7 @@ function afterCondition(words: readonly Word[]): number {
   if (day) return day[0].split(' ').length;
   if (/^to$/.test(first) && words.slice(0, 6).some((w) => /^[:,–—]$/.test(w.said))) return words.findIndex((w) => /^[:,–—]$/.test(w.said)) + 1;
   // 'When at 25 °C fold in …', 'Once cold spread …': what is said of when has no comma behind it.
-  const bare = /^(?:when|once|if|after|at)$/.test(first) && words.slice(0, 9).every((w) => w.said !== ',' && w.said !== ':') ? laterVerb(words, 1) : first === 'for' ? forWhat(words) : -1;
+  const bare = /^(?:when|once|if|after|at)$/.test(first) ? bareLater(words) : first === 'for' ? forWhat(words) : -1;
   if (bare > 0 && verbAt(words, 0, false) < 0) return bare;
   const opens = UNTIL.has(first) || /^(?:in|for|with|using|on|at|about|just|the|to|during|by|meanwhile|first|evening|day|night|morning|friday|saturday|sunday|an|half|right|okay|ok|now)$/.test(first);
   if (!opens) return 0;

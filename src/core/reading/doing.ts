@@ -20,6 +20,7 @@ export function apply(w: Worktop, step: FlowStep, at: number, items: readonly It
   const job: Job = { step, at, h, items, destAt, lines: items.filter((x) => x.kind === 'line'), bowls: items.flatMap((x) => (x.kind === 'bowl' ? [{ ...x, b: w.bowls[w.root(x.bowl)]! }] : [])) };
   const { work } = step;
   const ofIt = OF_IT.exec(h.c.text)?.[1] ?? (items.length === 0 && KEEPS.test(h.c.text) ? (BARE_KEPT.exec(h.c.text)?.[1] ?? '') : '');
+  if (dividesOff(w, job)) return;
   if (work === 'serve' && BESIDE.test(h.c.text)) besides(job);
   if (work === 'serve' || (items.length === 0 && ofIt === '' && ((work === 'hands' && !POURED_ON.test(h.after)) || work === 'finish'))) return nothingNew(w, job);
   if (keepsBack(w, job, ofIt)) return;
@@ -48,6 +49,24 @@ function nothingNew(w: Worktop, { step }: Job): void {
   // 'Sieve.': what is in hand.
   if (b?.placed === 'no' && /^(?:strain|sieve)$/.test(step.verb)) b.sieved = true;
   if (b && b.placed === 'no' && step.work === 'hands' && step.verb !== 'preheat' && step.machine === null) step.bowl = b.id;
+}
+
+/** 'Transfer a third of it to another bowl'. */
+const DIVIDES = /^(?:transfer|move|put|take|scoop|spoon|tip|pour|scrape) (?:out |about |roughly )*(.{1,20}?) of (?:it|this|that|them|the [\w ]{3,24}?) (?:in|into|to) (?:another|a|a second|a separate|a clean|a different) (?:\w+ )?bowl\b/i;
+
+/** A share goes into a bowl of its own, for something else to come in. @returns whether it does. */
+function dividesOff(w: Worktop, { step, at, h, bowls }: Job): boolean {
+  const said = DIVIDES.exec(h.after)?.[1];
+  const share = said === undefined ? undefined : FRACTIONS.find(([x]) => x.test(said))?.[1];
+  const from = bowls[0]?.b ?? w.here();
+  if (share === undefined || !from || from.placed !== 'no') return false;
+  const made = w.make(from.heading);
+  made.takes.set(from.id, share);
+  made.takenAt.set(from.id, at);
+  made.lastStep = at;
+  step.bowl = made.id;
+  w.current = made.id;
+  return true;
 }
 
 /** A share that is kept for later. @returns whether this step does nothing else. */

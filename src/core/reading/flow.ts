@@ -15,15 +15,20 @@ import { sameHeading } from './rows';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip) (?:[\w'-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$))/iu;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip) (?:[\w'-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? goes? in(?=[,.;]|$))/iu;
 /** 'Fold in the cream whipped to soft peaks.' */
+/** 'Fold in D, whipped soft.' */
+const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
+/** Hotter is no water but a syrup, °C. */
+const BOILED_C = 100;
 /** A bake is no cooler, °C. */
 const OVEN_FROM_C = 90;
+const ELSEWHERE = /\b(?:when|once|as soon as) (?:it|they|the (?:[\w-]+ ){0,2}[\w-]+)\s+(?:is|are|reach(?:es)?|hits?|gets to|comes to)\s+(?:at |about )?$/i;
 const HOT_MILK = /\b(?:hot|boiling|scalded|steaming|warm) (?:\w+ )?(?:milk|cream|infusion)\b/i;
 const SMALL = /^(?:blitz|whizz?|pulse|process|grind|blend)$/;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
-const NEEDS = /^(?:so |now |well |for this |for it )*,?\s*(?:you(?:['’]ll| will)?|we(?:['’]ll| will)?|i) (?:want|need|require)\b(?! (?:it |them |this )?to\b)/i;
+const NEEDS = /^(?:so |now |well |for this |for it )*,?\s*(?:you(?:['’]ll| will)?|we(?:['’]ll| will)?|i) (?:want|need|require)\b(?! (?:it |them |this )?to\b)|\b(?:you|we|i) (?:start|begin) (?:off )?with\b/i;
 const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) )?(?:whipped|beaten)\b/i;
 
 /** Follows the work through its bowls: which lines each step uses, what is mixed with what, what is put together. */
@@ -70,6 +75,9 @@ function usedWithItsBowl(w: Worktop): void {
   });
 }
 
+/** 'Take a clean bowl', 'set a metal bowl over simmering water'. */
+const FETCHED = /\b(?:get|take|grab|use|chill|in)\b[^,.;]{0,24}\b(?:cold|clean|another|separate|second|different|chilled|large|big) (?:\w+ )?(?:bowl|pan|saucepan)\b|\b(?:set|put|place) (?:a|an|another) (?:[\w-]+ ){0,2}bowl (?:over|on|onto)\b/i;
+
 /** A new heading of the list, or a bowl that is fetched, begins a bowl of its own. */
 function begin(w: Worktop, fc: FlowClause): void {
   const { clause: c } = fc;
@@ -81,7 +89,7 @@ function begin(w: Worktop, fc: FlowClause): void {
     }
     w.section = fc.section;
   }
-  if (/\b(?:get|take|grab|use|chill|in)\b[^,.;]{0,24}\b(?:cold|clean|another|separate|second|different|chilled|large|big) (?:\w+ )?(?:bowl|pan|saucepan)\b/i.test(c.text) && namesNothing(w, c)) {
+  if (FETCHED.test(c.text) && namesNothing(w, c)) {
     w.current = null;
     w.ownBowl = true;
   }
@@ -128,12 +136,13 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   // 'You'll want the whites of three eggs, half a pint of water …': a list, told; nothing is done with it yet.
   const listed = NEEDS.test(c.text) && items.length > 1 && items.every((x) => x.kind === 'line');
   const work = listed ? 'hands' : workedOn(w, h, items, destAt);
-  const said = temperaturesIn(c.text, w.fahrenheit)[0] ?? null;
+  // 'Whisk the whites when the syrup reaches 110 °C': that is the syrup's.
+  const said = temperaturesIn(c.text, w.fahrenheit).find((t) => !ELSEWHERE.test(c.text.slice(0, t.start))) ?? null;
   // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
   const inOven = work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|lower|decrease|increase|raise|set)$/.test(verb));
   const bare = said === null && inOven ? bareOvenC(c.text, w.fahrenheit) : null;
   const temperature: SaidTemperature | null = bare !== null ? { c: bare, of: 'oven', start: 0, end: 0 } : said && inOven && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
-  const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: stageIn(c.text), lines: new Set(), bowl: null, places: new Set(), section: fc.section, when: fc.when, start: fc.start, end: fc.end };
+  const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: ['whisk', 'beat', 'fold'].includes(work) ? stageIn(c.text) : null, lines: new Set(), bowl: null, places: new Set(), section: fc.section, when: fc.when, start: fc.start, end: fc.end };
   const at = w.steps.length;
   w.steps.push(step);
   if (listed) {
@@ -149,7 +158,7 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
     step.lines.add(x.line);
     w.stepOf[x.line] ??= at;
   }
-  apply(w, step, at, work === 'fold' && WHIPPED_ALREADY.test(c.text) ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text))) : items, h, destAt);
+  apply(w, step, at, work === 'fold' && (WHIPPED_ALREADY.test(c.text) || LIST_WHIPPED.test(c.text)) ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text))) : items, h, destAt);
 }
 
 /** Cream that a fold says to be whipped already has a bowl of its own. */
@@ -188,7 +197,9 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   // 'Line a tin': with nothing of the dessert.
   if (verb === 'line' && work === 'fill' && items.length === 0 && !w.inHand.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit') && w.steps.at(-1)?.work !== 'soak') work = 'hands';
   // Covered with something of the dessert, it is a layer of it; water and milk only cover.
-  if (verb === 'cover' && work === 'hands' && items.length > 0 && /^cover\b[^.;]*\bwith\b/i.test(after) && items.every((x) => x.kind === 'bowl' || !['liquid', 'milk', 'drink'].includes(w.lines[x.line]!.role!))) work = 'fill';
+  if (verb === 'cover' && work === 'hands' && items.length > 0 && /^cover\b[^.;]*\bwith\b(?! (?:a |the |some |cling|plastic|clear )*(?:film|clingfilm|cling|wrap|plastic|foil|lid|paper|parchment|cloth|towel)\b)/i.test(after) && items.every((x) => x.kind === 'bowl' || !['liquid', 'milk', 'drink'].includes(w.lines[x.line]!.role!))) work = 'fill';
+  // 'Tin of caramel over that': onto the base, which stands in its tin.
+  if (work === 'hands' && c.verb === null && items.length > 0 && /\b(?:over|on) (?:that|it|them|this|top)\b/i.test(c.text) && w.live().some((b) => b.placed === 'built')) work = 'fill';
   // Added while the machine runs, it is whisked.
   const mine = w.here();
   if (work === 'hands' && (additive || verb === 'pour' || verb === 'drizzle' || verb === 'stream') && WHILE_RUNNING.test(c.text)) work = on.butter || on.cheese ? 'beat' : on.cream || on.white || on.yolk || (mine !== null && w.holds(mine, 'cream', 'white', 'yolk')) ? 'whisk' : work;
@@ -220,6 +231,8 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
     if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving/i.test(c.text)) return 'hands';
     // 'Heat the milk, pour it on': onto the eggs that wait for it.
     if (POURED_ON.test(said) && items.length === 0 && here?.placed === 'no' && here.heated && bowls.some((b) => b !== here && b.into === null && b.placed === 'no' && b.place === 'mix' && !b.heated && [...b.lines].some((i) => ['yolk', 'egg'].includes(lines[i]!.role ?? '')))) return 'hands';
+    // 'Pour the syrup over them in a thin stream': into what has air.
+    if (/^(?:\w+ly )?pour\b/i.test(said) && here?.air && here.placed === 'no' && items.some((x) => x.kind === 'bowl' && bowls[x.bowl] !== here && (bowls[x.bowl]!.hotC ?? 0) > BOILED_C)) return 'hands';
     // 'Pour into a shallow tray and cover': it cools there.
     if (/\binto an? (?:\w+ )?(?:shallow|flat|wide|cold|chilled) (?:\w+ )?(?:tray|dish|container|bowl|tin)\b/i.test(c.text) && here?.heated) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.

@@ -80,6 +80,8 @@ function withTheRest(w: Worktop, { c, after }: Heard, meant: Meant): void {
 
 /** Nothing is named: the rest of what was divided, the list that stands above the step, gelatin that is ready. */
 function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Meant): void {
+  // 'Whites 150 g / sugar 250 g: to 70 °C': a list that stands in the row of its step.
+  if (w.steps.at(-1)?.start !== fc.start) for (const [i, l] of w.lines.entries()) if (w.fresh(i) && l.end === fc.end && l.start < fc.start) meant.line(i, Math.max(0, c.at));
   // 'Add the rest': of what was divided last.
   if (/^(?:\w+ )?(?:in )?the (?:rest|remainder)\b(?! of)/i.test(after)) {
     const open = [...w.restOf].filter(([of, rest]) => w.fresh(rest) && w.here()?.lines.has(of)).at(-1);
@@ -127,7 +129,8 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   // 'Smash the crackers, stir in the butter': into what was made ready, where no bowl is in hand.
   else if (additive && w.here() === null && items.length > 0 && lines.length > 0) take(lines);
   else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) take(lines);
-  else if (/^(?:it|them|this|these|that|those)\b/.test(object) && !(verb === 'fold' && w.here()?.air && share.kind === 'all') && lines.length > 0) take(lines);
+  // 'The yolks go in with the sugar and I let that run': the whites wait.
+  else if (/^(?:it|them|this|these|that|those)\b/.test(object) && !lines.some((x) => x.kind === 'line' && items.some((y) => y.kind === 'line' && y.line === x.line)) && !(verb === 'fold' && w.here()?.air && share.kind === 'all') && lines.length > 0) take(lines);
 }
 
 /** What is in hand goes into what is named. */

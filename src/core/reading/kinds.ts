@@ -3,6 +3,9 @@ import type { PartKind } from '../document/kinds';
 import { gramsIn, rolesIn, type Bowl } from './bowls';
 import { SAUCE_SUGAR, type Flow } from './worktop';
 
+/** From here on a milk is a pudding, % starch (house). */
+const THICK_STARCH_PCT = 1;
+
 /** Eggs baked with so much flour of the whole are a sponge (house). */
 const SPONGE_FLOUR = 0.15;
 
@@ -62,7 +65,9 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   if (has('gelatin', 'setter') && has('liquid', 'sour', 'drink')) return 'fruit-base';
   // Cocoa, sugar, milk and butter boiled: a glaze.
   if (has('milk') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
-  if (has('milk')) return b.heated || has('gelatin') ? 'custard' : flow.bowls.some((x) => x.place === 'layer') ? 'soak' : 'set-filling';
+  // A custard that was bought: milk with starch is too thick to soak anything.
+  const thick = [...b.lines].some((i) => flow.lines[i]!.role === 'milk' && (flow.lines[i]!.ingredient?.composition.starch ?? 0) >= THICK_STARCH_PCT);
+  if (has('milk')) return b.heated || has('gelatin') ? 'custard' : !thick && flow.bowls.some((x) => x.place === 'layer') ? 'soak' : 'set-filling';
   if (has('drink') || (has('liquid') && !has('butter'))) return has('sugar') && b.heated && grams('sugar') > 2 * (grams('liquid') + grams('drink')) ? 'topping' : 'soak';
   if (has('butter') && has('sugar') && b.air) return 'buttercream';
   return 'topping';

@@ -62,7 +62,7 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   const { fc } = h;
   const late = step.work === 'finish' || w.chilled;
   // Onto paper or a sheet it only lies until it is baked, cooled or chopped.
-  if (step.work === 'fill' && lines.length === 0 && !/\blined with\b/i.test(fc.clause.text) && /\b(?:baking (?:paper|sheet|tray|parchment)|lined (?:baking )?(?:tray|sheet)|parchment|silicone mat|marble|oiled (?:tray|sheet)|greaseproof)\b/i.test(fc.clause.text)) {
+  if (step.work === 'fill' && lines.length === 0 && !/\blined with\b/i.test(fc.clause.text) && /\b(?:baking (?:paper|sheet|tray|parchment)|lined (?:baking )?(?:tray|sheet)|parchment|(?:silicone )?mat|marble|oiled (?:tray|sheet)|greaseproof)\b/i.test(fc.clause.text)) {
     const lies = bowls[0]?.b ?? w.here();
     if (lies) {
       step.bowl = lies.id;

@@ -1,5 +1,6 @@
 import type { Bowl } from './bowls';
 import { sameGrams } from './lines-said';
+import { BEFORE_SERVING } from './work';
 import type { Flow, Worktop } from './worktop';
 
 /** Lines that no step names go where the rest of their list goes; what is for the top, to the end. */
@@ -38,7 +39,7 @@ export function leftOvers(w: Worktop): void {
       const own = w.steps.findIndex((s) => s.bowl === b!.id && s.lines.size > 0);
       const uses = own >= 0 ? own : w.steps.findIndex((s) => s.bowl !== null && w.root(s.bowl) === w.root(b!.id) && s.lines.size > 0);
       const places = w.steps.findIndex((s) => s.places.has(b!.id));
-      const at = uses >= 0 ? uses : places >= 0 ? places : b.place === 'topping' ? w.steps.findLastIndex((s) => s.work === 'finish' || s.work === 'fill' || s.work === 'serve') : -1;
+      const at = uses >= 0 ? uses : places >= 0 ? places : b.place === 'topping' ? lastForTheTop(w) : -1;
       if (at >= 0) {
         w.stepOf[i] = at;
         w.steps[at]!.lines.add(i);
@@ -46,6 +47,12 @@ export function leftOvers(w: Worktop): void {
       if (w.steps.length > 0 && l.role !== null) w.doubts.push({ line: i, says: 'no step names it' });
     }
   });
+}
+
+/** The step at which what is for the top goes on: that which speaks of it or of serving, else the last that builds. */
+function lastForTheTop(w: Worktop): number {
+  const said = w.steps.findLastIndex((s) => s.work === 'serve' || /\b(?:toppings?|garnish(?:es)?|decorations?)\b/i.test(s.text) || BEFORE_SERVING.test(s.text));
+  return said >= 0 ? said : w.steps.findLastIndex((s) => s.work === 'finish' || s.work === 'fill');
 }
 
 /** The same without lines that are no longer of their own. */

@@ -18,6 +18,13 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   const { fc, c, additive } = h;
   const beside: number[] = [];
   const forced = new Map<number, { line: number; share: Share }>();
+  // 'I use about 24 of them': of what was named without an amount.
+  const counted = COUNT_OF_THEM.exec(c.text)?.[1];
+  const unsaid = counted === undefined ? -1 : w.lines.findLastIndex((l) => l.grams === null && l.ingredient?.piece != null);
+  if (unsaid >= 0) {
+    const { text, under, block, start, end } = w.lines[unsaid]!;
+    w.lines[unsaid] = draftLine(`${counted!} ${text}`, { under, block, start, end }, w.context);
+  }
   for (const said of amountsIn(c)) {
     if (/\bwhipped\b/i.test(said.text) && w.latest((b) => b.air && w.holds(b, 'cream'))) continue;
     const over = lexical.filter((m) => c.words[m.from]!.start < said.end && c.words[m.to - 1]!.end > said.start);
@@ -53,6 +60,8 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   return { at: forced, beside };
 }
 
+const COUNT_OF_THEM = /\b((?:\d{1,3}|[a-z]+(?: dozen)?)) of (?:them|those|these)\b/i;
+
 /** Whether a thing comes in pieces that a cook counts; butter does not. */
 function isCounted(name: string, context: LineContext): boolean {
   const { ingredient } = ingredientOf(name, context);
@@ -87,10 +96,15 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
     for (const l of fruit) w.addLine({ ...l, written: said.text });
     return w.lines.length - 1;
   }
+  const eggs = w.apart.yolks && w.apart.whites && /\beggs?$/i.test(words) ? linesOfRow(words, place, w.context, w.apart) : [];
+  if (eggs.length > 1) {
+    for (const l of eggs) w.addLine({ ...l, written: said.text });
+    return w.lines.length - 1;
+  }
   const line = draftLine(words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one'), place, w.context);
   const known = line.ingredient !== null && line.confidence >= 0.6;
   // 'Bowl of 4.8 L, medium': a word for a sort is no thing.
-  if (known && again === '' && calledInFull(words) === null && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
+  if (known && again === '' && calledInFull(words) === null && !(said.amount.unit && line.confidence === 1) && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
   if (!known && said.amount.unit === null) return null;
   if (!known && said.amount.unit?.dimension === 'piece') return null;
   if (said.amount.unit === null && !inGrams && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;

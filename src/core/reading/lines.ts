@@ -51,8 +51,8 @@ const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whi
 const EXTRA = /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
 const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 
-/** '100 g sugar, plus 50 g': two lines of one thing. */
-const AND_AGAIN = /^(.+?)\s*,?\s+(?:\+|plus|and)\s+((?:\d+(?:[.,]\d+)?|[½¼¾⅓⅔]|\d\/\d)\s?(?:g|kg|ml|l|tbsp|tsp|cups?|oz|lb)\.?)$/i;
+/** '100 g sugar, plus 50 g', '3/4 cup sugar plus 2 tablespoons, divided': two lines of one thing. */
+const AND_AGAIN = /^(.+?)\s*,?\s+(?:\+|plus|and)\s+((?:\d|[½¼¾⅓⅔]|one |two |three )[^,()]{0,20}?)(?:,? divided)?$/i;
 /** '100 ml cream and a handful of berries': two lines. */
 const AND_SOME = /^(.+?)\s+(?:and|plus|&|\+)\s+((?:a (?:handful|few|little|pinch|splash|dash|knob)|some)\s(?:of )?(?!more\b|extra\b)\p{L}[\p{L} '’-]{2,40}[.;]?)$/iu;
 
@@ -77,22 +77,26 @@ const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|s
 export function linesOfRow(row: string, place: Place, context: LineContext, apart: Apart): readonly DraftLine[] {
   const text = row.slice(0, 480);
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
-  const joined = text.split(/\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice)\b)/);
+  const joined = text.split(/\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/);
   if (joined.length > 1 && joined.every((t) => splitLine(t).amounts[0]?.unit && splitLine(t).name !== '')) return joined.map((t) => made(t.trim()));
   const plus = AND_AGAIN.exec(text);
-  if (plus && splitLine(plus[1]!).amounts[0]?.unit) {
+  const again = plus ? splitLine(plus[2]!) : null;
+  if (plus && again?.amounts.length === 1 && again.amounts[0]!.unit && again.name === '' && splitLine(plus[1]!).amounts[0]?.unit) {
     const { name } = splitLine(plus[1]!);
     if (name !== '') return [made(plus[1]!), made(`${plus[2]!} ${name}`)];
   }
+  // '100 g + 200 g cream, 35 %': in one measure nobody writes one amount so.
+  const { amounts: [first, second], span } = splitLine(text);
+  if (first?.unit && first.unit === second?.unit && span && span[0] === 0 && /^[^,(]*\+/.test(text.slice(0, span[1]))) return [first, second].map((a) => made(`${a.text} ${text.slice(span[1]).trim()}`));
   const more = AND_SOME.exec(text);
   if (more && splitLine(more[1]!).amounts[0]?.unit) return [...linesOfRow(more[1]!, place, context, apart).map((l) => ({ ...l, written: row })), made(more[2]!.replace(/[.;]$/, ''))];
   // '1 tbsp lemon zest plus 3 tbsp juice (from 2 lemons)': of one fruit.
   const zestThenJuice = ZEST_PLUS_JUICE.exec(text);
   if (zestThenJuice && splitLine(zestThenJuice[3]!).amounts.length > 0) return [made(zestThenJuice[1]!), made(`${zestThenJuice[3]!} ${zestThenJuice[2]!} juice`)];
-  // 'Mango cubes and mint to garnish': two things, neither weighed.
+  // 'Mango cubes, shaved chocolate and mint to garnish': several things, none weighed.
   const purpose = splitLine(text).amounts.length === 0 ? PURPOSE.exec(text)?.[0] : undefined;
-  const pair = purpose === undefined ? [] : text.slice(0, -purpose.length).split(/\s+(?:and|&)\s+/);
-  if (pair.length === 2 && pair.every((t) => ingredientOf(t, context).confidence >= SURE_FROM)) return pair.map((t) => made(`${t}${purpose}`));
+  const several = purpose === undefined ? [] : text.slice(0, -purpose.length).split(/,\s+(?:and\s+)?|\s+(?:and|&)\s+/).map((t) => t.trim());
+  if (several.length > 1 && several.every((t) => ingredientOf(t, context).confidence >= SURE_FROM)) return several.map((t) => made(`${t}${purpose}`));
   const both = BOTH.exec(text);
   if (both) {
     const fruit = (both[1] ?? both[2] ?? '').replace(/[,(].*$/, '').trim();
@@ -195,7 +199,7 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
   const full = calledInFull(text);
   const split = full === null ? splitLine(text) : { ...splitLine(text), name: full };
   // '1 baked 9-inch pie crust': a size is no name.
-  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').trim() || split.name };
+  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').replace(/,?\s*\(?\boptional(?:ly)?\b\)?/i, '').trim() || split.name };
   // 'biscuits à la cuillère (ladyfingers)', 'almond brittle (use toasted hazelnuts)': what the bracket calls it.
   const plain = matchOf(written, context.matcher);
   const bracket = plain && plain.confidence >= SURE_FROM ? null : /\((?:use |or |i use |i\.e\. )?(?:the )?([\p{L}][\p{L} '’-]{3,40})\)/iu.exec(text)?.[1];

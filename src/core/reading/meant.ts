@@ -2,11 +2,12 @@ import type { Ingredient } from '../composition/ingredient';
 import { roleOf, type Role } from '../larder/role';
 import type { Bowl } from './bowls';
 import { choose } from './choose';
-import type { Clause } from './clauses';
+import { MAKES_IT, type Clause } from './clauses';
 import { draftLine, type DraftLine } from './lines';
 import { split, type SaidLines } from './lines-said';
 import { isProduct, type Mention } from './mentions';
 import { productNamed } from './products';
+import { BEFORE_SERVING } from './work';
 import { keyOf } from './words';
 import { ALL, type FlowClause, type Heard, type Item, type ListLabel, type Share, type Worktop } from './worktop';
 
@@ -138,8 +139,8 @@ const WHITENS = /\b(?:till?|until|to|turns?|almost|nearly|very|is|are|goes)\s*$/
 /** Of 'espresso powder dissolved in 1 tbsp water' the water, where its row says that it goes with it. */
 function dissolvedIn(w: Worktop, line: number): readonly number[] {
   const { written, start } = w.lines[line]!;
-  if (!/\b(?:dissolved|soaked|bloomed|mixed|stirred|softened)\b[^,;]{0,16}\b(?:in|with)\s+\d/i.test(written)) return [];
-  return w.lines.flatMap((l, i) => (i !== line && l.written === written && l.start === start && w.fresh(i) && ['liquid', 'milk'].includes(l.role ?? '') ? [i] : []));
+  if (!/\b(?:dissolved|soaked|bloomed|mixed|stirred|softened|prepared|made)\b[^,;]{0,16}\b(?:in|with)\s+\d/i.test(written)) return [];
+  return w.lines.flatMap((l, i) => (i !== line && l.written === written && l.start === start && w.fresh(i) && ['liquid', 'milk', 'drink'].includes(l.role ?? '') ? [i] : []));
 }
 
 /** 'A spoonful of the cream', of which the rest is spoken of too. */
@@ -172,12 +173,14 @@ function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly l
 function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Named, name: string): void {
   if (prev && prev.to === m.from && prev.sense.kind === 'line') return;
   // 'Make a caramel with …': it is made now.
-  if (h.verb === 'make' && m.from <= h.c.at + 4) return;
+  if ((h.verb === 'make' && m.from <= h.c.at + 4) || (m.to <= h.c.at && MAKES_IT.test(h.c.text))) return;
   // 'Boil the cream for the glaze': what it is for.
   if (/\bfor (?:the|a|your)\s+$/i.test(lead)) return;
   // 'The reserved filling': what was kept of it.
   const kept = /\b(?:reserved|kept|saved)\s+$/i.test(lead) ? w.bowls.findLast((b) => b.place === 'kept' && b.placed === 'no') : undefined;
-  const bowl = kept ?? productNamed(w, name, h.fc);
+  // 'The yellow custard', where half of it has become another.
+  const plain = /\b(?:yellow|plain|white|pale)\s+$/i.test(lead) ? productNamed(w, 'plain', h.fc) : null;
+  const bowl = kept ?? plain ?? productNamed(w, name, h.fc);
   if (bowl) meant.bowl(bowl, m.from, share);
 }
 
@@ -210,7 +213,8 @@ export const withLabels = (w: Worktop, named: readonly Mention[], c: Clause): re
   if (w.labels.size < 2) return named;
   const letters = c.words.flatMap((word, i): Mention[] => {
     const letter = c.text.slice(word.start, word.end);
-    return w.labels.has(letter) && i > 0 ? [{ from: i, to: i + 1, phrase: letter, sense: { kind: 'label', letter } }] : [];
+    // 'To 80 C': degrees.
+    return w.labels.has(letter) && i > 0 && !/\d|°/.test(c.words[i - 1]!.said) ? [{ from: i, to: i + 1, phrase: letter, sense: { kind: 'label', letter } }] : [];
   });
   return [...named.filter((m) => !letters.some((l) => l.from >= m.from && l.from < m.to)), ...letters].sort((a, b) => a.from - b.from);
 };
@@ -257,4 +261,4 @@ function likeIt(ingredient: Ingredient, lines: readonly DraftLine[]): readonly n
 }
 /** Whether a thing that is only named is put in: not 'cold water' for a bath, nor a tin that is greased. */
 const namedAlone = (m: Mention, c: Clause, ingredient: Ingredient): boolean =>
-  ingredient.id !== 'water' && c.verb !== null && !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) && !/\b(?:like|as|of a|no|for (?:the|a|an|this|my|our)(?: \w+)?)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some)\b/i.test(c.text);
+  ingredient.id !== 'water' && (c.verb !== null || BEFORE_SERVING.test(c.text)) && !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) && !/\b(?:like|as|of a|no|for (?:the|a|an|this|my|our)(?: \w+)?)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some|dip|dunk|line|lay|layer)\b/i.test(c.text);

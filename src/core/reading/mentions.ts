@@ -75,7 +75,7 @@ const ALSO: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** What is made on the way, by the names that it gets. */
-export const PRODUCTS = 'custard|meringue|pavlova|pav|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|pulp|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|bombe|pate a bombe|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|nougatine|streusel|sponge';
+export const PRODUCTS = 'custard|meringue|pavlova|pav|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|pulp|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|bombe|pate a bombe|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|nougatine|streusel|sponge|plain';
 
 /** Things of a kitchen whose names hold that of an ingredient. */
 const OTHERS = 'baking paper|parchment paper|baking parchment|greaseproof paper|paper|wooden spoon|sugar thermometer|candy thermometer|water bath|ice bath|ice water bath|cream of tartar|biscuit cutter|cake tin|cake pan|cake ring|cake board|cake stand|cake pop|muffin tin|cupcake|cheese cloth|cheesecloth|coffee filter|coffee cup|tea towel|kitchen towel|butter knife|egg wash|egg shell|ice cream machine|ice cream maker|cream whipper|cream colour|cream colored|wine glass|wine glasses|shot glass|tea spoon|boiling water bath|simmering water|hot water|baking sheet|sheet of paper|sheet of|sheet pan|plastic sheet|acetate sheet|biscuit tin|swiss roll tin|swiss roll pan|jelly roll pan|tart case|bread knife|fruit bowl|cling film|food processor|gas mark|ice cube|ice cubes|nozzle|star nozzle|pan of water|pan of simmering water|inch of water|bowl of water|bowl of cold water|cold water|warm water|sieve|pudding basin|pudding bowl|pie dish|tart tin|tart pan|flan tin|loaf tin|wet finger|finger and thumb|your finger|egg beater|whole thing|sugar grain|grain of sugar|sugar crystal|cocktail glass|layer cake|cream puff|slice of cake|cake slice|piece of cake'.split('|');
@@ -115,13 +115,16 @@ function keysOfLarder(larder: ReadonlyMap<string, Ingredient>): ReadonlyMap<stri
 const MADE: ReadonlyMap<string, Sense> = new Map(PRODUCTS.split('|').map((p) => [keyOf(p), { kind: 'product', name: keyOf(p) }]));
 
 /** Sweet things that nobody calls sugar. */
-const NO_SUGAR = /^(?:caramel|jam|lemon-curd|marshmallow|honey|golden-syrup|maple|treacle|nut-chocolate)/;
+const NO_SUGAR = /^(?:sugar-strands|caramel|jam|lemon-curd|marshmallow|honey|golden-syrup|maple|treacle|nut-chocolate)/;
 
 /** What a line says that it is kept for. */
 const FOR_LATER = /\bfor (?:the )?(?:drizzl\w*|top(?:ping)?|dust\w*|garnish\w*|serving|decorat\w*|glaz\w*|brushing|finish\w*)\b/i;
 
 /** Whether a phrase is a word for something that work makes. */
 export const isProduct = (phrase: string): boolean => MADE.has(phrase);
+
+/** How surely a name of the larder means a line that is another of its names. */
+const OF_ITS_NAME = 2.5;
 
 /** The phrases that may mean a line, each with how surely; found once for a line, though the lexicon is made anew when a method adds one. */
 const claimed = new WeakMap<DraftLine, ReadonlyMap<string, number>>();
@@ -137,7 +140,7 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   const bare = written.split(' ').filter((w) => !SORTS.has(w));
   claim(bare.join(' '), 3);
   if (l.ingredient) {
-    if (l.ingredient.id !== 'water') for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), 2.5);
+    if (l.ingredient.id !== 'water') for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), OF_ITS_NAME);
     if (!NO_SUGAR.test(l.ingredient.id)) for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
     for (const [id, words] of ALSO) if (id.test(l.ingredient.id)) for (const word of words.split('|')) claim(keyOf(word), 1.5);
   }
@@ -153,6 +156,13 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   return out;
 }
 
+/** The name of another that a line never says counts for less where a line says it: 'jelly' is the jelly's, though jam is called so too. */
+function ownWord(phrase: string, of: readonly { readonly line: number; readonly strength: number }[], lines: readonly DraftLine[]): readonly { readonly line: number; readonly strength: number }[] {
+  if (of.length < 2) return of;
+  const says = (i: number): boolean => ` ${keyOf(splitLine(lines[i]!.text).name)} `.includes(` ${phrase} `);
+  return of.some((l) => says(l.line)) ? of.map((l) => (l.strength === OF_ITS_NAME && !says(l.line) ? { ...l, strength: 1 } : l)) : of;
+}
+
 /** What each phrase of a recipe's method stands for, given its lines. */
 export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<string, Ingredient>): Lexicon {
   const senses = new Map<string, Sense>(MADE);
@@ -164,7 +174,7 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
       else byPhrase.set(phrase, [{ line, strength }]);
     }
   });
-  for (const [phrase, of] of byPhrase) senses.set(phrase, { kind: 'line', lines: of });
+  for (const [phrase, of] of byPhrase) senses.set(phrase, { kind: 'line', lines: ownWord(phrase, of, lines) });
   for (const key of OTHER_KEYS) {
     const there = senses.get(key);
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(key, { kind: 'other' });

@@ -29,6 +29,7 @@ export function touch(b: Bowl, { step, at, h }: Job): void {
 
 /** Mixing, whisking, heating, folding: what goes in goes into one bowl, or into a new one that takes both. */
 export function mix(w: Worktop, job: Job): void {
+  if (intoHalf(w, job)) return;
   const { step, at, h, lines } = job;
   const together = cameTogether(w, job);
   const named = together ? together.bowls : job.bowls;
@@ -67,8 +68,30 @@ export function mix(w: Worktop, job: Job): void {
   w.inHand = step.work === 'heat' && bowl.lines.size <= 1 ? [...w.inHand, { kind: 'bowl', bowl: id, at: 0, share: ALL, named: false }] : w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : x.bowl !== id && w.bowls[x.bowl]!.into === null));
 }
 
+/** 'Split in two; melt the chocolate into one half'. */
+const HALF = /\b(?:into|in|to|with) (?:one|the first|the other|the second|the remaining) half\b(?! of (?:the|a)\b)/i;
+
+/** What is named goes into half of what is in hand: that half is a bowl of its own. @returns whether it does. */
+function intoHalf(w: Worktop, job: Job): boolean {
+  const mine = w.here();
+  if (!mine || mine.placed !== 'no' || job.lines.length === 0 || !HALF.test(job.h.after)) return false;
+  // The other half is of what the first was taken from.
+  const whole = [...mine.takes].find(([, share]) => share === 0.5);
+  const from = whole && mine.lines.size > 0 ? w.bowls[whole[0]]! : mine;
+  const made = w.make(job.h.fc.section);
+  made.takes.set(from.id, 0.5);
+  made.takenAt.set(from.id, job.at);
+  for (const x of job.lines) w.addLineTo(x.line, made);
+  touch(made, job);
+  w.current = made.id;
+  return true;
+}
+
 /** 'Whip the cream and fold in with the chips': it goes in, with more. */
 const FOLD_IN_WITH = /^fold (?:it |this )?in,? (?:w\/|with|along with|together with)/i;
+
+/** What is left, of nothing that is named. */
+const THE_REST = /\bthe (?:rest|remainder)\b(?! of)/i;
 
 /** Nothing is named: 'fold it in', 'fold together', 'combine the two'. @returns the bowls that come together and the one that they go into. */
 function cameTogether(w: Worktop, { step, at, h, items }: Job): { readonly into: Bowl; readonly bowls: Job['bowls'] } | null {
@@ -78,6 +101,9 @@ function cameTogether(w: Worktop, { step, at, h, items }: Job): { readonly into:
   if (items.length > 0 && !withMore) return null;
   const all = (b: Bowl): Job['bowls'][number] => ({ kind: 'bowl', bowl: b.id, at: 0, share: ALL, named: false, b });
   const mine = w.here();
+  // 'Fold in a third, then fold in the rest': of what went in before.
+  const begun = mine !== null && THE_REST.test(h.after) ? [...mine.takes.keys()].map((id) => w.bowls[id]!).find((b) => b.into === null && b.placed === 'no') : undefined;
+  if (mine && begun) return { into: mine, bowls: [all(begun)] };
   // 'Fold it in': what was just made goes into what waits for it.
   const poursBack = mine !== null && ((w.isWetOrGel(mine) && /^(?:pour|stir|beat|whisk|mix|tip|scrape) (?:it|them|this|these|those) (?:back )?in(?:to)?\b/i.test(h.after)) || POURED_ON.test(h.after));
   if (mine && (work === 'fold' || poursBack) && /^\w+ (?:(?:(?:nearly|almost|about) )?(?:all|most|half) of )?(?:it|this|them|these|those|that|in|through)\b/.test(h.after)) {
@@ -106,7 +132,7 @@ function withIt({ h, lines }: Job): boolean {
   const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend|melt|warm|dissolve) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
   const unsaid = /^(?:cook|heat|warm|boil|simmer|toss|deglaze|thin|loosen) (?:\w+ly )?with\b/i.test(h.after);
-  return itWith || unsaid || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that)\b/i.test(h.after);
+  return itWith || unsaid || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that|there)\b/i.test(h.after);
 }
 
 const LOOSENS = /^(?:lighten|loosen|slacken)$/;
@@ -160,6 +186,8 @@ function startedOrNew(w: Worktop, { step, at, h, lines }: Job): Bowl {
 function keepsApart(w: Worktop, { step, at, h, lines }: Job, bowl: Bowl, own: readonly Bowl[]): boolean {
   const { work } = step;
   if (!['fold', 'whisk', 'beat', 'hands', 'heat'].includes(work) || !(w.isFoamed(bowl) || w.isCooked(bowl))) return false;
+  // A share of it is in there already.
+  if (own.length > 0 && own.every((b) => bowl.takes.has(b.id))) return false;
   const custard = own.some((b) => w.makesCustard(b, bowl)) || (bowl.air && w.holds(bowl, 'yolk', 'egg') && !w.holds(bowl, 'white', 'cream') && lines.some((x) => ['milk', 'cream'].includes(w.lines[x.line]!.role!)) && /\b(?:hot|warm|boiling|scalded|steaming)\b/i.test(h.c.text));
   if (custard) return false;
   if (own.some((b) => w.isFoamed(b) || w.isCooked(b))) return true;

@@ -21,6 +21,10 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'parfait':
     case 'layer':
       return headed ?? w.latest((b) => b.takes.size > 0 && b.placed !== 'late') ?? w.latest((b) => w.holds(b, 'cheese', 'cream') && b.place === 'mix') ?? w.here();
+    case 'plain': {
+      // 'Half of the plain, all the raspberry': of which a share was taken for something else.
+      return w.latest((b) => b.placed !== 'beside' && w.live().some((x) => (x.takes.get(b.id) ?? 1) < 1));
+    }
     case 'base':
     case 'crust':
     case 'biscuit base':
@@ -55,7 +59,7 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'soak':
     case 'infusion':
     case 'dip':
-      return w.latest((b) => b.place === 'soak') ?? w.latest((b) => !b.air && w.isWetOnly(b) && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink')) ?? headed ?? w.latest((b) => !b.air && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink'));
+      return w.latest((b) => b.place === 'soak') ?? w.latest((b) => !b.air && w.isWetOnly(b) && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink')) ?? headed ?? w.latest((b) => !b.air && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink')) ?? w.latest((b) => b.heated && [...b.lines].every((i) => w.lines[i]!.role === 'sugar'));
     case 'praline':
     case 'brittle':
     case 'nougatine':

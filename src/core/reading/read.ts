@@ -17,9 +17,10 @@ import { lostRows } from './lost';
 import { apartIn, linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import { IN_GRAMS, inlineHead, rowsOf, sameHeading, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
+import { temperaturesIn } from './degrees';
 import { timesIn } from './times';
 import { daysBefore, longCold, ON_THE_DAY, restsANight, whenSaid, type SaidWhen } from './when';
-import { BEFORE_SERVING, LAYING, stageIn } from './work';
+import { BEFORE_SERVING, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
 import { keyOf } from './words';
 
 /** What reading needs of a kitchen. */
@@ -177,7 +178,7 @@ function workIn(rows: readonly Row[], hasList: boolean): Work {
     let when: SaidWhen = whenSaid(row.text.slice(0, LEADING)) ?? (row.under === null ? null : whenSaid(row.under)) ?? ON_THE_DAY;
     for (const sentence of sentencesOf(body)) {
       // 'For the mirror warm the purée': what follows is of that list.
-      const meant = /^(?:then |and )?for (?:the |your )([\p{L}][\p{L} '’-]{2,30})/iu.exec(sentence)?.[1];
+      const meant = /^(?:then |and )?(?:for|(?:make|prepare)(?=[^:.]{3,34}:)) (?:the |your )?([\p{L}][\p{L} '’-]{2,30})/iu.exec(sentence)?.[1];
       section = (meant === undefined ? undefined : headings.find((h) => sameHeading(h, meant) || keyOf(meant).startsWith(`${keyOf(h)} `))) ?? section;
       const parts = clausesOf(sentence);
       const works = parts.map((c) => isWork(c, sentence, hasList));
@@ -212,15 +213,19 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (c.verb && NEVER.test(before)) return false;
   // A question, or a word to whoever reads: no work.
   if (/\?["”’)]*$/.test(c.text.trim()) || /\b(?:comments?|ratings?|rate (?:this|it)|reviews?|tag (?:me|us)|subscribe|newsletter|share (?:this|it) (?:on|with)|follow (?:me|us|along)|print (?:this|the)|jump to)\b/i.test(c.text)) return false;
+  // 'It will frost one cake or pipe 24 cupcakes': how far it goes.
+  if (/^(?:and )?(?:it|this|that)(?:['’]ll| will| should)? (?:be )?(?:enough |frosts?|covers?|fills?|makes?|pipes?|ices?|yields?)\b[^.;]*\b(?:\d|one|two|an?|enough)\b/i.test(c.text) && amountsIn(c).every((a) => a.amount.unit === null) && timesIn(c.text).every((t) => t.minutes[0] >= 1440)) return false;
   // 'I make this every autumn': of the dish, not of the work.
   if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
   if (c.verb && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
   if (c.verb) return true;
   if (/^(?:do (?:that|this|the same)|and so on)\b|^again\W*$/i.test(c.text) || LAYING.test(c.text)) return true;
   // 'Cocoa just before it goes out.'
-  if (c.words.length <= 10 && !/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) && BEFORE_SERVING.test(c.text)) return true;
+  if (!/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) && BEFORE_SERVING.test(c.words.slice(0, 10).map((w) => w.said).join(' '))) return true;
   if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
   if (!hasList && amountsIn(c).length > 0) return true;
+  // 'Bain-marie to 70 °C', 'the whites, stiff'.
+  if ((HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.
   if (/^all in(?:to)?\b/i.test(c.text) || (/\bspeed\b/i.test(c.text) && stageIn(c.text) !== null)) return true;
   return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);
@@ -348,14 +353,15 @@ function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): reado
   const headings = new Map<string, Bowl>();
   // A heading names the bowl that most of its list is in.
   for (const r of rows) {
-    if (r.kind !== 'part') continue;
+    // A letter calls a list; it is no name.
+    if (r.kind !== 'part' || r.text.length === 1) continue;
     const weigh = (b: Bowl): number => [...b.lines].filter((i) => flow.lines[i]!.under === r.text).reduce((g, i) => g + 1 + (flow.lines[i]!.grams ?? 0) / 1000, 0);
     const best = [...used].sort((a, b) => weigh(b) - weigh(a))[0];
     if (best && weigh(best) > 0 && !headings.has(r.text) && ![...headings.values()].includes(best)) headings.set(r.text, best);
   }
   return used.map((b) => {
     const kind = kindOf(b, flow);
-    const heading = [...headings].find(([, of]) => of === b)?.[0] ?? (b.lines.size === 0 ? b.heading : undefined);
+    const heading = [...headings].find(([, of]) => of === b)?.[0] ?? (b.lines.size === 0 && b.heading?.length !== 1 ? b.heading : undefined);
     const base = heading ?? plainNameOf(b, kind, flow);
     const n = (names.get(keyOf(base)) ?? 0) + 1;
     names.set(keyOf(base), n);
@@ -395,7 +401,9 @@ function titleOf(rows: readonly Row[], text: string): string {
   if (stop && clauseOf(stop[1]!).verb === null) return capital(stop[1]!);
   const old = /^to make (?:a |an |the )?([^.:,;\n]{4,60})[.:,;\n]/i.exec(text.trim());
   if (old) return capital(old[1]!);
-  const colon = /^([\p{L}][\p{L}\p{M}\d'’ -]{4,70}?):\s/u.exec(text.trim());
+  const mine = /\bwhat (?:i|we) do for (?:my|the|our) ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.slice(0, 200));
+  if (mine) return capital(mine[1]!);
+  const colon = /^([\p{L}][\p{L}\p{M}\d'’ -]{4,70}?(?:, [\p{L}\p{M}'’ -]{4,40})?):\s/u.exec(text.trim());
   if (colon) return capital(colon[1]!);
   return 'Recipe as it was told';
 }

@@ -55,7 +55,8 @@ export function inlineHead(text: string, headings: readonly string[]): { readonl
   // 'Crumble - rub together': a name of the list, though it is a verb too.
   if (dashed && headings.some((h) => keyOf(h) === keyOf(dashed[1]!))) return { name: dashed[1]!, lead: dashed[0] };
   const found = INLINE_HEAD.exec(text) ?? (dashed && headings.some((h) => sameHeading(h, dashed[1]!)) ? dashed : null);
-  return found && timesIn(found[1]!).length === 0 && clauseOf(found[1]!).verb === null ? { name: found[1]!, lead: found[0] } : null;
+  // 'Coffee: I make about 300 ml': of that, no heading.
+  return found && !/^(?:i|you|we) (?:make|use|need|take|want)\b/i.test(text.slice(found[0].length)) && timesIn(found[1]!).length === 0 && clauseOf(found[1]!).verb === null ? { name: found[1]!, lead: found[0] } : null;
 }
 
 /**
@@ -95,6 +96,8 @@ interface RawRow {
   readonly numbered: boolean;
   readonly marked: boolean;
   readonly label: string | null;
+  /** Known to be a line of a list by how it was written. */
+  readonly listed?: true;
 }
 
 function splitRows(text: string): readonly RawRow[] {
@@ -131,7 +134,18 @@ function splitRows(text: string): readonly RawRow[] {
     }
     blank = false;
   }
-  return counted(out);
+  return counted(lettered(out));
+}
+
+/** 'A   milk  200 g', the rows below without a letter: what a letter stands before is a list that the method calls by it. */
+function lettered(rows: readonly RawRow[]): readonly RawRow[] {
+  const letters = rows.map((r) => (r.label === null ? (/^([A-H])\s{2,}(?=[\p{L}\d½¼¾])/u.exec(r.text) ?? null) : null));
+  const said = letters.flatMap((m) => (m ? [m[1]!] : []));
+  if (said.length < 2 || said.some((l, i) => l !== 'ABCDEFGH'[i])) return rows;
+  return rows.flatMap((r, i): readonly RawRow[] => {
+    const m = letters[i];
+    return m ? [{ ...r, text: `${m[1]!}:`, marked: true, blankBefore: true, label: m[1]! }, { ...r, text: r.text.slice(m[0].length), blankBefore: false }] : [r];
+  });
 }
 
 /** The cells of a row of a table; null for any other row. */
@@ -201,9 +215,27 @@ function bareList(text: string): readonly string[] {
   return items.length >= 3 && items.every(said) && items.filter((t) => looksLikeMeasured(t)).length >= 2 ? items.map((t) => t.trim()) : [];
 }
 
+/** 'Whites 150 g / sugar 250 g: to 70 °C, then whip': a list that stands with its step; 'Vanilla 1 tsp. Salt 2 g.' */
+function listWithStep(row: RawRow): readonly RawRow[] {
+  if (row.text.length > 300) return [];
+  const sentences = row.text.split(/[.;]\s+/).map((t) => t.replace(/\.$/, '').trim());
+  if (sentences.length > 1 && sentences.every((t) => endsMeasured(t) && !isAction(t))) return sentences.map((text, i) => ({ ...row, text, listed: true as const, blankBefore: row.blankBefore && i === 0 }));
+  const colon = /^([^:]{4,140}?):\s+(?=\p{L})/u.exec(row.text);
+  if (!colon) return [];
+  const items = colon[1]!.split(/\s+[/+]\s+|[;,]\s+(?![^(]*\))/).map((t) => t.trim());
+  const tail = row.text.slice(colon[0].length);
+  const measured = items.filter((t) => endsMeasured(t) || looksLikeMeasured(t));
+  if (measured.length === 0 || measured[0] !== items[0] || splitLine(items[0]!).name === '' || isAction(items[0]!) || !items.every((t) => measured.includes(t) || !/\d/.test(t.replace(/\([^)]*\)/g, ''))) || !(isAction(tail) || temperaturesIn(tail, false).length > 0)) return [];
+  // How it is stands behind what it is said of: 'butter 300 g, soft (20 °C)'.
+  const lines = items.reduce<string[]>((out, t) => (measured.includes(t) ? [...out, t] : [...out.slice(0, -1), `${out.at(-1)!}, ${t}`]), []);
+  return [...lines.map((text, i) => ({ ...row, text, listed: true as const, numbered: false, blankBefore: row.blankBefore && i === 0 })), { ...row, text: tail, start: row.start + colon[0].length, blankBefore: false }];
+}
+
 /** 'Base: 200 g biscuits, 80 g butter. Cream: 300 g cream, 30 g sugar.': lists within a row become rows of their own; any other row stays. */
 function inlineLists(row: RawRow): readonly RawRow[] {
   const bare = bareList(row.text);
+  const step = bare.length === 0 ? listWithStep(row) : [];
+  if (step.length > 0) return step;
   if (bare.length > 0) return bare.map((text, i) => ({ ...row, text, blankBefore: row.blankBefore && i === 0 }));
   const pieces = row.text.split(/(?<=[.;])\s+(?=\p{Lu}[\p{L} '’-]{2,30}:\s)/u);
   const out: RawRow[] = [];
@@ -282,6 +314,10 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     const push = (kind: RowKind, words = text): void => void out.push({ kind, text: words, start: r.start, end: r.end, under: kind === 'line' ? part : kind === 'prose' ? section : null, block, label: r.label });
     const next = rows[i + 1];
     if (r.blankBefore) block++;
+    if (r.listed) {
+      mode = 'lines';
+      return push('line');
+    }
     if (TABLE_HEAD.test(text)) {
       mode = 'lines';
       return push('section');

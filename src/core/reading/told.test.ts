@@ -141,4 +141,33 @@ Wine and lemon overnight with the sugar - 150 ml wine, 1 lemon, 75 g caster. Nex
     expect(r.lines.map((l) => l.draft.ingredient?.id)).toEqual(['cream-48', 'sugar-caster', 'lime-zest', 'lime-juice']);
     expect(r.lines.map((l) => Math.round(l.draft.grams!)).slice(2)).toEqual([r.lines[2]!.draft.ingredient!.piece!.grams * 4, r.lines[3]!.draft.ingredient!.piece!.grams * 4]);
   });
+  const step = (r: Reading, words: RegExp) => r.steps.find((x) => words.test(x.text))!;
+  it('the degrees of a syrup are not those of the whites that wait for it', () => {
+    const r = toldOf('a nougatine that is folded in, a syrup poured over whites');
+    expect(step(r, /Start whisking/)).toMatchObject({ work: 'whisk', temperature: null });
+    expect(step(r, /Cook the honey/).temperature).toEqual({ c: 121, of: 'mix' });
+    expect(r.parts.find((p) => p.kind === 'egg-foam')!.ways).toMatchObject({ whites: 'italian' });
+  });
+  it('what is told of a mixer, of whites and of cocoa is work of its own', () => {
+    const r = toldOf('a tiramisu told by what goes where, its biscuits counted afterwards');
+    expect(r.title).toBe('Tiramisu');
+    expect(step(r, /let that run/)).toMatchObject({ work: 'whisk', minutes: [5, 5], machine: 'mixer' });
+    expect(step(r, /In another bowl the whites/)).toMatchObject({ work: 'whisk', stage: 'firm' });
+    expect(step(r, /Cocoa on top/).work).toBe('finish');
+  });
+  it('a letter behind a number is of degrees, any other calls its list', () => {
+    const r = toldOf('lists that are called by letters in a column');
+    const named = (words: RegExp): readonly string[] => step(r, words).lines.map((i) => r.lines[i]!.draft.ingredient!.id);
+    expect(named(/Infuse A/)).toEqual(['milk-whole', 'coffee-beans']);
+    expect(named(/Cook with B/)).toEqual(['egg-yolk', 'sugar-caster']);
+    expect(named(/fold in D/)).toEqual(['cream-35']);
+    expect(r.parts.map((p) => p.name)).toEqual(['Custard', 'Filling', 'Whipped cream']);
+  });
+  it('how far a frosting goes and how long it keeps is no work', () => {
+    expect(toldOf('a frosting in one paragraph, and how far it goes').steps.every((x) => (x.minutes?.[1] ?? 0) < 60)).toBe(true);
+  });
+  it('a ganache is blended without air, and a roll that is rolled up firmly is whipped to no stage', () => {
+    expect(step(toldOf('two amounts of one cream in a row'), /^blend/).work).toBe('beat');
+    expect(step(toldOf('a roulade in shortened words'), /Roll up firmly/).stage).toBeNull();
+  });
 });

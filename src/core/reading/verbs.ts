@@ -1,3 +1,4 @@
+import { PLAIN_LETTERS } from './words';
 import type { StepWork } from '../document/kinds';
 
 /** What a verb of the kitchen does, before it is known to what. */
@@ -12,7 +13,7 @@ const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['whisk', 'whip whisk rewhip froth aerate', ''],
   ['beat', 'beat soften loosen blend blitz process pulse liquidise puree knead', 'cream'],
   ['fold', 'fold marble ripple swirl', 'lighten'],
-  ['heat', 'melt simmer scald microwave micro caramelise caramelize poach stew reheat rewarm deglaze sauté fry brown temper', 'heat warm boil cook bring reduce steam anglaise'],
+  ['heat', 'melt simmer scald microwave micro caramelise caramelize poach stew reheat rewarm deglaze saute fry brown temper', 'heat warm boil cook bring reduce steam anglaise'],
   ['bake', 'bake roast', 'toast'],
   ['soak', 'wet bloom infuse steep macerate dip dunk moisten drench submerge hydrate sponge sprinkle-over', 'soak brush'],
   ['wait', 'stand', 'cool rest leave let sit wait allow ripen'],
@@ -31,12 +32,16 @@ for (const [work, strong, weak] of LIST) {
 }
 
 /** The verb of a word in its base form; null for any other word. */
-export const verbNamed = (said: string): Verb | null => VERBS.get(said) ?? null;
+export const verbNamed = (said: string): Verb | null => VERBS.get(withoutAccents(said)) ?? null;
+
+/** 'Purée' and 'sauté' as they stand in the list. */
+const withoutAccents = (said: string): string => (PLAIN_LETTERS.test(said) ? said : said.normalize('NFD').replace(/\p{M}/gu, ''));
 
 const IRREGULAR: Readonly<Record<string, string>> = { beaten: 'beat', brought: 'bring', cutting: 'cut', frozen: 'freeze', left: 'leave', made: 'make', spread: 'spread', kept: 'keep', stood: 'stand', laid: 'lay', took: 'take', taken: 'take', putting: 'put', rested: 'rest', iced: 'ice', setting: 'set', sitting: 'sit', whipping: 'whip', whipped: 'whip', chopped: 'chop', stirred: 'stir', dipped: 'dip', dipping: 'dip', topped: 'top', stirring: 'stir' };
 
 /** The verb of a participle or an -ing form: 'chilled', 'whisking', 'beaten'; null for any other word. */
-export function verbOfForm(said: string): Verb | null {
+export function verbOfForm(word: string): Verb | null {
+  const said = withoutAccents(word);
   const known = IRREGULAR[said];
   if (known) return VERBS.get(known) ?? null;
   for (const ending of ['ed', 'ing', 'd', 's', 'es']) {

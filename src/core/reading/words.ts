@@ -19,7 +19,7 @@ export interface Word {
   readonly end: number;
 }
 
-const PLAIN_LETTERS = /^[\x20-\x7e]*$/;
+export const PLAIN_LETTERS = /^[\x20-\x7e]*$/;
 const TOKEN = /w\/(?=\s)|o\/n\b|h2o\b|[\p{L}][\p{L}\p{M}’'-]*|\d+(?:[.,]\d+)?|[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]|[^\s\p{L}\d]/giu;
 
 /** The same sentence is split when it is cut into actions, when each is looked at, and when it is followed: what it gives is remembered. */

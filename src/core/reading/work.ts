@@ -23,7 +23,7 @@ export interface WorkedOn {
 }
 
 const PEAK = /\bpeaks?\b|\bfirm\b|\bstiff|\bfluffy\b|\bpale\b|\bribbon|\bdoubled?\b|\btripled?\b|\bfroth|\bfoam|\bbillow|\bholds? (?:its|their) shape|\bfloppy\b|\bthick and (?:light|pale|creamy)|\blight and|\bglossy\b|\baerated\b|\bin volume\b|\btrail|\bclings?\b/i;
-const HOT = /\bover (?:a |the )?(?:pan|pot|saucepan|bowl)?.{0,30}(?:simmering|boiling|hot|barely|steaming|steam)|\bdouble boiler|\bbain[- ]?marie|\bover (?:a |an )?(?:very )?(?:low|medium|high|gentle|direct|moderate)?[- ]?(?:low|medium|high)?\s*heat\b|\bon the (?:hob|stove|heat)\b|\bover steam\b|\bheat\b(?! off)|\bsimmering water|\b(?:slow|gentle|clear|soft|brisk) fire\b|\bover (?:a|the) fire\b/i;
+export const HOT = /\bover (?:a |the )?(?:pan|pot|saucepan|bowl)?.{0,30}(?:simmering|boiling|hot|barely|steaming|steam)|\bdouble boiler|\bbain[- ]?marie|\bover (?:a |an )?(?:very )?(?:low|medium|high|gentle|direct|moderate)?[- ]?(?:low|medium|high)?\s*heat\b|\bon the (?:hob|stove|heat)\b|\bover steam\b|\bheat\b(?! off)|\bsimmering water|\b(?:slow|gentle|clear|soft|brisk) fire\b|\bover (?:a|the) fire\b/i;
 const COLD_PLACE = /\b(?:fridge|refrigerator|refrigerate|chiller|icebox|cold room|cold larder|into the cold|in the cold|cold place|cool place|cellar)\b/i;
 const FREEZER = /\bfreez(?:er|e)\b/i;
 const OVEN = /\bovens?\b/i;
@@ -32,6 +32,9 @@ const MIXER = /\bmixer\b|\bbeaters?\b|\belectric\b|\bpaddle\b|\bwhisk attachment
 const BY_HAND = /\bby hand\b|\bballoon whisk|\bhand whisk|\bwith a (?:fork|spoon|spatula|wooden|whisk|rubber|silicone|large metal|metal)|\bspatula\b|\bwooden spoon\b|\bmetal spoon\b|\bfork\b/i;
 const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug|(?<!pudding )basin)\b/i;
 const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
+
+/** 'In another bowl the whites with a pinch of salt, stiff': what is whipped, and how far. */
+export const FOAM_NAMED = /^(?:and |then )?(?:in (?:a|another)[^,.;]{0,20}\bbowl,? )?(?:the |your |my )?(?:egg )?(?:whites|cream)\b[^.;]{0,40},\s*(?:(?:whipped|whisked|beaten|to|until|till|very|just) )*(?:stiff|soft|firm|medium)\b/i;
 
 /** Layers that are told without a verb: 'half the cream', '2nd layer of fingers', 'rest of the cream'. */
 export const LAYING = /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
@@ -68,6 +71,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'blend':
       if (HOT.test(text)) return 'heat';
       if (/^beat in\b/.test(said) && !air) return 'beat';
+      // A ganache is blended smooth, without air.
+      if (verb === 'blend' && !air && !on.white) return 'beat';
       if ((on.cream && !on.cheese && !on.butter) || on.white) return 'whisk';
       if (on.cream && air) return 'whisk';
       if (on.yolk && (air || !(on.cheese || on.butter))) return 'whisk';
@@ -286,6 +291,8 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'leave':
     case 'let':
     case 'allow':
+      // 'Let that run till it is pale': the machine.
+      if (/\b(?:let|leave) (?:it|that|them|this|the mixer|the machine) (?:run|go(?! (?:cold|cool|off))|whisk|whip|beat|running|going|whisking|whipping|beating)\b/i.test(text)) return on.cream || on.white || on.yolk ? 'whisk' : 'beat';
       return /\bboil\b|\bsimmer\b|\bbubble\b/i.test(text) ? 'heat' : /\bwhip|\bwhisk/i.test(text) && (on.cream || on.white) ? 'whisk' : 'wait';
     case 'set':
       if (!timed && /\bset (?:a|an|one|the|each|\d+) \w+(?: \w+)? on(?:to)? (?:a |the |each |every )?(?:\w+ )?(?:plates?|platter|stand|board|base|top)\b/i.test(text)) return 'fill';
@@ -301,7 +308,8 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'carry':
     case 'use':
     case 'make':
-      if (VESSEL_TO_MIX.test(text) && !/\bserving bowl|\btrifle bowl/i.test(text)) return 'hands';
+      if (/\b(?:in|into|over) the bottom of (?:a|the|your|each)\b/i.test(text)) return 'fill';
+      if (VESSEL_TO_MIX.test(text) && !/\b(?:serving|trifle|glass|pretty) bowl/i.test(text)) return 'hands';
       if (verb === 'put' && /\bput (?:the |some |a few )?(?:[\w'-]+ ){1,3}in\s*[,.;]/i.test(text) && !SERVED_IN.test(text)) return 'hands';
       if (verb === 'make' && HOT.test(text)) return 'heat';
       if (verb === 'make' || verb === 'use' || verb === 'get' || verb === 'give') return 'hands';
@@ -321,11 +329,15 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/^(?:do (?:that|this|the same|it)|repeat|again|and so on)\b/i.test(text) || (LAYING.test(text) && (on.built || !INTO_HAND.test(text)))) return 'fill';
   if (/^(?:assembly|assemble|montage|build|layer(?:ing)?)\s*[:–-]/i.test(text)) return 'fill';
   if (goesOver(text)) return 'fill';
+  // '300 ml of cream whipped with a spoonful of sugar till it is floppy'.
+  if (on.cream && /\bcream (?:whipped|beaten)\b/i.test(text) && stageIn(text) !== null) return 'whisk';
   if (on.late && on.built) return 'finish';
   if (FREEZER.test(text)) return 'freeze';
   if (COLD_PLACE.test(text)) return 'chill';
   if (OVEN.test(text) && timesIn(text).length > 0) return 'bake';
   if (/\bmicrowave\b|\bhob\b|\bboil|\bhot\b.*\bnot\b|\bsimmer/i.test(text)) return 'heat';
+  if (HOT.test(text)) return 'heat';
+  if (FOAM_NAMED.test(text) && (on.white || on.cream)) return 'whisk';
   if (on.gelatin && /\bwater\b|\bh2o\b/i.test(text)) return 'soak';
   if (/\bpeaks?\b/i.test(text) && (on.cream || on.white || on.yolk)) return 'whisk';
   if (MIXER.test(text) && stageIn(text) !== null && (on.cream || on.white || on.yolk)) return 'whisk';
