@@ -1317,4 +1317,217 @@ Use straight away: fills + coats one 20 cm cake 4 layers.`,
       'set-filling: mascarpone 250 <- buttercream',
     ],
   ],
+  [
+    "pots told in sentences, amounts in brackets",
+    `Honeycomb cheesecake pots
+
+Serves four
+
+For the base I crumble 120g ginger nuts in the bottom of the glasses and dot over 40g melted butter. The cream is 280g full fat cream cheese, 150 ml of double cream and 60 g of icing sugar, whisked together with the seeds of a vanilla pod until thick. I fold through 80g of chopped honeycomb and pipe it in. Another 30 g honeycomb and some caramel sauce (about 60 g) over each just before they go out. They need 2 hours in the fridge, no more than 4 or the honeycomb melts.`,
+    [
+      'topping: ginger-thin 120',
+      'topping: butter-82 40',
+      'cheese-cream: cream-48 150, cream-cheese-block 280, honeycomb 80, icing-sugar-starch 60, vanilla-pod 3',
+      'topping: caramel-sauce 60, honeycomb 30',
+    ],
+  ],
+  [
+    "a marquise whose sugar is halved",
+    `Dark chocolate marquise
+14 slices, terrine 1.1 L
+
+360 g dark chocolate 66 %
+200 g soft butter
+180 g caster sugar, halved
+60 g cocoa powder
+6 yolks
+500 g double cream
+
+Method:
+- Melt chocolate over a bain-marie (50 °C) and leave to cool to 35 °C.
+- Beat butter with half the sugar until pale and fluffy, beat in the cocoa.
+- Whisk yolks with the other half of the sugar for 6 min until thick.
+- Semi-whip the cream.
+- Stir chocolate into butter, then yolks, then fold in the cream.
+- Fill lined terrine, tap, cover. 6 h fridge.
+- Slice w/ hot knife; serve w/ crème anglaise.`,
+    [
+      'chocolate-base: chocolate-dark-70 360',
+      'set-filling: butter-82 200, cocoa-powder-22 60, sugar-caster 90 <- chocolate-base, egg-foam, whipped-cream',
+      'egg-foam: egg-yolk 102, sugar-caster 90',
+      'whipped-cream: cream-48 500',
+    ],
+  ],
+  [
+    "an icebox cake of boxes and tubs",
+    `Lemon Icebox Cake
+
+2 (3.4 oz) boxes instant lemon pudding
+3 1/2 cups milk
+1 (8 oz) tub frozen whipped topping, thawed
+1 (14.4 oz) box graham crackers
+1 (16 oz) can lemon frosting
+
+Whisk pudding mixes and milk for 2 minutes; let stand 5 minutes until thickened. Fold in whipped topping. Line the bottom of a 13 x 9 dish with crackers, breaking to fit. Spread half of pudding mixture over; repeat layers once. Top with remaining crackers. Microwave frosting 20 seconds, stir and pour over the top. Refrigerate 12 hours.`,
+    [
+      'set-filling: instant-pudding-powder 193, milk-whole 855, plant-topping-sweet 227',
+      'biscuit-layer: graham-rectangle 408',
+      'topping: frosting-ready 454',
+    ],
+  ],
+  [
+    "kisses told with an oven that is only degrees",
+    `Rose & raspberry meringue kisses: whisk three whites (100g) till stiff, then 200g caster sugar in a spoon at a time, and keep going until you can't feel any grains. Half a tsp of rose water. Stripe the bag with pink gel, pipe 40 little kisses, 100 degrees for an hour and a quarter, then leave them in the oven till it's cold. For the filling whip 150ml double cream with 20g icing sugar to firm peaks and ripple in 50 g of raspberry purée. Sandwich in pairs no more than an hour before.`,
+    [
+      'meringue: egg-white 99, rose-water 3, sugar-caster 200',
+      'whipped-cream: cream-48 150, icing-sugar-starch 20, raspberry-puree 50',
+    ],
+  ],
+  [
+    "dots between names and grams",
+    `MAPLE WALNUT SEMIFREDDO ::: yield 12 @ 90 g
+
+maple syrup ....... 200 g
+egg yolks ......... 120 g
+whole egg ......... 50 g
+cream 35% ......... 480 g
+candied walnuts ... 120 g
+salt .............. 2 g
+bourbon ........... 25 g
+
+Cook maple to 118C. Stream over yolks/egg on speed 3, whip on high 6-7 min to 30C.
+Cream to soft peak with bourbon + salt.
+Fold 1/3 cream in, then rest, then nuts.
+Pipe in dome molds 90 g. Blast freeze 2h, -18.
+Temper 8 min at plate-up.`,
+    [
+      'egg-foam: egg-whole 50, egg-yolk 120, maple-syrup 200',
+      'whipped-cream: cream-35 480, salt 2, whisky-40 25',
+      'set-filling: ? 120 <- egg-foam, whipped-cream',
+    ],
+  ],
+  [
+    "a panna cotta with roasted fruit",
+    `Buttermilk panna cotta & roasted strawberries
+
+Ingredients:
+   Panna cotta:
+      1 ½ tsp powdered gelatin
+      2 tbsp cold water
+      1 cup heavy cream
+      ½ cup sugar
+      1 vanilla bean, split
+      2 cups buttermilk, shaken
+   Strawberries:
+      1 lb strawberries, hulled and halved
+      3 tbsp sugar
+      1 tsp balsamic vinegar
+
+Instructions:
+   1. Sprinkle gelatin over water in a small bowl; let stand 5 min.
+   2. Heat cream, sugar and vanilla seeds and pod in a saucepan until steaming, do not boil. Remove from heat, stir in gelatin until dissolved. Let cool to lukewarm, 15 min, then fish out the pod and whisk in buttermilk.
+   3. Divide among 6 (6 oz) ramekins. Cover and chill until set, 4 hrs or overnight.
+   4. Meanwhile toss strawberries with sugar and vinegar on a sheet pan, roast at 400F 20 minutes until juicy. Cool.
+   5. Run a thin knife around, dip in hot water for 5 sec, turn out on plates. Spoon strawberries and juice around.`,
+    [
+      'set-filling: buttermilk 489, cream-36 239, gelatin-powder-225 5, sugar-caster 100, vanilla-pod 3, water 30',
+      'topping: strawberry 454, sugar-caster 38, vinegar-balsamic 5',
+    ],
+  ],
+  [
+    "a mess for a crowd, told",
+    `How I do the eton mess for a crowd. Make the meringue the night before: eight egg whites and a pound of caster sugar, whites first till they're stiff then the sugar in bit by bit, spread it on two trays and bake it low, 110, for two hours, leave it in overnight. Next day hull two pounds of strawberries, crush half of them with two tablespoons of sugar. Whip two pints of double cream, not too far, and crumble the meringue in, fold the crushed strawberries through it and then the whole ones. Glasses, straight away. Feeds sixteen.`,
+    [
+      'meringue: egg-white 264, sugar-caster 454',
+      'fruit-base: strawberry 454, sugar-caster 30',
+      'whipped-cream: cream-48 1137',
+      'set-filling: strawberry 454 <- meringue, whipped-cream',
+    ],
+  ],
+  [
+    "an entremet in chefs' words, lists between bars",
+    `White chocolate & passionfruit entremet (16 cm ring)
+
+1. Coconut dacquoise
+   Egg white 60 / sugar 25 / icing sugar 45 / desiccated coconut 50 / flour 10
+2. Passion cremeux
+   Passion purée 90 / yolk 30 / egg 35 / sugar 35 / butter 45 / gelatin 1.5
+3. White chocolate mousse
+   Milk 70 / yolk 20 / gelatin 3 / white chocolate 120 / cream 200
+
+Dacquoise: meringue with white and sugar, fold sieved powders, pipe a 14 cm disc, 170 °C 15 min.
+Cremeux: cook purée, yolk, egg, sugar to 82 °C, gelatin in, cool to 40 °C, butter in with stick blender. Pour on dacquoise in 14 cm ring, freeze 3 h.
+Mousse: anglaise 83 °C, gelatin, pour on chocolate, emulsify, at 32 °C fold in semi-whipped cream.
+Assembly (upside down): mousse in 16 cm ring, insert, smooth. Freeze overnight. Unmould, thaw 4 h in the fridge.`,
+    [
+      'meringue: coconut-desiccated 50, egg-white 60, icing-sugar-starch 45, sugar-caster 25, wheat-flour 10',
+      'custard: butter-82 45, egg-whole 35, egg-yolk 30, fruit-puree 90, gelatin-leaf-gold 2, sugar-caster 35',
+      'chocolate-base: chocolate-white 120, egg-yolk 20, gelatin-leaf-gold 3, milk-whole 70',
+      'whipped-cream: cream-35 200',
+      'set-filling:  <- chocolate-base, whipped-cream',
+    ],
+  ],
+  [
+    "a cassata with most of a liqueur and the rest",
+    `My mother-in-law's cassata
+
+1 ready made sponge flan case or about 350g of sponge
+6 tablespoons of maraschino
+700 g ricotta, drained overnight
+250 g caster sugar
+100 g dark choc, chopped small
+100 g mixed peel
+50 g pistachios
+200 ml whipping cream
+
+You line a pudding basin with slices of the sponge and sprinkle it with most of the maraschino. Beat ricotta and sugar through a sieve, stir in chocolate, peel and nuts. Whip the cream and fold that in. Fill up the basin, lid of sponge, rest of the maraschino over it. Weigh it down with a plate and leave it in the fridge for a day. Turn it out.`,
+    [
+      'biscuit-layer: genoise 350',
+      'soak: fruit-liqueur-20 73',
+      'set-filling: candied-peel 100, chocolate-dark-64 100, pistachio 50, ricotta 700, sugar-caster 250 <- whipped-cream',
+      'whipped-cream: cream-35 202',
+      'soak: fruit-liqueur-20 24',
+    ],
+  ],
+  [
+    "a table with two columns of amounts",
+    `Irish cream chocolate cups
+
+INGREDIENTS | METRIC | US
+Dark chocolate (60%) | 170 g | 6 oz
+Whole milk | 120 ml | 1/2 cup
+Irish cream liqueur | 60 ml | 1/4 cup
+Heavy cream | 360 ml | 1 1/2 cups
+Egg yolks | 2 | 2
+Sugar | 25 g | 2 tbsp
+
+STEPS
+Whisk the yolks and sugar, heat the milk to a simmer and pour onto the yolks, whisking. Return to the pan and cook gently until it coats the spoon (82°C). Strain onto the chocolate and stir until smooth. Stir in the liqueur and let cool to room temp.
+Whip 300 ml of the cream to soft peaks and fold in. Divide between 6 cups, chill 3 hours.
+Whip the remaining cream and dollop on top.`,
+    [
+      'custard: egg-yolk 34, milk-whole 124, sugar-caster 25',
+      'set-filling: chocolate-dark-70 170, cream-liqueur-17 63 <- custard, whipped-cream',
+      'whipped-cream: cream-36 303',
+      'whipped-cream: cream-36 61',
+    ],
+  ],
+  [
+    "a fool on an envelope",
+    `gooseberry fool -- scribbled on the back of an envelope
+
+1lb goosegogs, topped + tailed
+4oz sugar
+splash elderflower cordial
+1/2pt dbl cream
+1/4pt cold custard
+
+stew goosegogs w sugar + 2tbsp water 10min lid on. mash, cool. add cordial.
+whip cream soft. fold custard thro, then fruit, leave streaky. chill. shortbread`,
+    [
+      'fruit-base: cordial 6, gooseberry 454, sugar-caster 113',
+      'whipped-cream: cream-48 237',
+      'set-filling: custard-ready 128 <- fruit-base, whipped-cream',
+    ],
+  ],
 ];

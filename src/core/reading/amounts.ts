@@ -116,6 +116,8 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
 /** 'A madeira cake, i don't know, 250 grams'; 'some toasted almonds, a handful'. */
 const NAMED_HEDGED = /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into)\s+((?:[\p{L}'’-]+\s+){0,4}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say|(?:oh,? )?i (?:don['’]t know|think|suppose|guess|reckon|use),?|let['’]?s say,?|it['’]?s)\s+$/iu;
 const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),\s+$/iu;
+/** 'Some caramel sauce (about 60 g)'. */
+const NAMED_ASIDE = /(?:^|[\s(])(?:some|a little|a bit of)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:about |around |roughly |say )?$/iu;
 /** 'Ginger nuts, two packets': the name begins, its amount follows. */
 const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+$/iu;
 /** 'Coffee: I make about 300 ml'. */
@@ -144,7 +146,7 @@ const NOTHING_MORE = /^[\s\u00a0]*(?:(?:all (?:in|told)|in (?:all|total)|altoget
 /** 'a shop-bought madeira cake, about 250 grams': the name stands before its amount. */
 function namedBefore(text: string, source: string, start: number): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {
   const lead = text.slice(Math.max(0, start - 90), start);
-  const before = NAMED_HEDGED.exec(lead) ?? (IS_MEASURE.test(splitLine(source).amounts[0]?.unit?.one ?? '') ? NAMED_SOME.exec(lead) : null);
+  const before = NAMED_HEDGED.exec(lead) ?? NAMED_ASIDE.exec(lead) ?? (IS_MEASURE.test(splitLine(source).amounts[0]?.unit?.one ?? '') ? NAMED_SOME.exec(lead) : null);
   const split = splitLine(source);
   const amount = split.amounts[0];
   // 'Whip the other 300 ml': of what was named before.

@@ -1,4 +1,4 @@
-import { temperaturesIn } from './degrees';
+import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { timesIn } from './times';
 import { AFTER_VERB, BEFORE_VERB, verbNamed, verbOfForm, type Verb } from './verbs';
 import { wordsOf, type Word } from './words';
@@ -69,6 +69,9 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next);
       if (/^(?:let|leave|allow)$/.test(said) && /\p{L}/u.test(next)) return i;
       if (/^(?:keep|continue|go|carry)$/.test(said) && /ing$/.test(next) && verbOfForm(next)) return i;
+      // 'Cream to soft peak': a thing, and how far it is whipped; 'fold in a third, then the rest'.
+      if (said === 'cream' && next === 'to' && /^(?:soft|stiff|firm|medium)/.test(words[i + 2]?.said ?? '')) return -1;
+      if (said === 'rest' && words[i - 1]?.said === 'then' && /^(?:[,;.]|then)$/.test(next)) return -1;
       // 'Cream in, slowly': a thing that goes in.
       if (said === 'cream' && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
@@ -131,6 +134,8 @@ export function clausesOf(sentence: string): readonly Clause[] {
     if (at < 0) at = subjectVerb(words, i + 1);
     // 'Four eggs, 225 g flour, baked in a tin for 40 minutes'.
     if (at < 0 && comma && words[i + 1]?.said === 'baked' && /^(?:in|at|for|until)$/.test(words[i + 2]?.said ?? '')) at = i + 1;
+    // 'Pipe them, 100 degrees for an hour'.
+    if (at < 0 && comma && !until && IN_AN_OVEN.test(sentence.slice(words[i + 1]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0) at = i + 1;
     // 'Chill 2 hours, pistachios right before serving'.
     if (at < 0 && comma && LATE_ALONE.test(words.slice(i + 1, i + 8).map((w) => w.said).join(' ')) && verbAt(words, i + 1, false) < 0) at = i + 1;
     // 'I put the berries in, and it goes over the sponge'.
@@ -140,7 +145,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
     // 'level it, overnight in the fridge', 'press it into the tin, fridge.'
     if (at < 0 && comma && coldAlone(words, i + 1) && /\b(?:fridge|freezer)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0 && timesIn(sentence.slice(cuts.at(-1)!, words[i]!.start)).length > 0) at = i + 1;
     if (at < 0 && comma && !until && coldAlone(words, i + 1) && !/\b(?:chill|fridge|refrigerat\w*|freez\w*|hours?|overnight)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
-    if (at < 0 && /^(?:when|once|if|after)$/.test(words[i + 1]?.said ?? '')) at = laterVerb(words, i + 2);
+    if (at < 0 && (/^(?:when|once|if|after)$/.test(words[i + 1]?.said ?? '') || (words[i + 1]?.said === 'at' && /^\d/.test(words[i + 2]?.said ?? '')))) at = laterVerb(words, i + 2);
     if (at < 0) continue;
     if (said === 'or' && !/^(?:refrigerate|chill|freeze|serve)$/.test(words[at]!.said)) continue;
     // A leading 'When it is cool, fold …': the condition belongs to what it begins.
@@ -215,6 +220,9 @@ export function clauseOf(text: string): Clause {
   if (form >= 0) return { text, verb: verbOfForm(words[form]!.said), words, at: form };
   if (words[main]?.said === 'baked') return { text, verb: verbOfForm('baked'), words, at: main };
   // 'Cream, whipped soft with a spoon of sugar': what is done to it stands behind it.
+  // 'The cream is 280 g of cheese and 150 ml of cream, whisked together until thick.'
+  const together = words.findIndex((w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|whisked|beaten|mixed|stirred|blended)$/.test(w.said) && words[i + 1]?.said === 'together');
+  if (together >= 0) return { text, verb: verbOfForm(words[together]!.said), words, at: together };
   const whipped = words.findIndex((w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|beaten)$/.test(w.said) && /^(?:soft|stiff|firm|softly|lightly|to|until|till|with)$/.test(words[i + 1]?.said ?? ''));
   if (whipped >= 0 && WHIPPED.test(text)) return { text, verb: verbOfForm(words[whipped]!.said), words, at: whipped };
   return { text, verb: null, words, at: -1 };

@@ -129,7 +129,9 @@ function madeReady(w: Worktop, { step, at, h, lines, bowls, destAt }: Job): bool
   }
   // 'Crush the biscuits and the butter': that is the base already.
   if (/^(?:crush|crumble|bash)$/.test(step.verb) && lines.length > 1 && lines.some((x) => w.lines[x.line]!.role === 'butter') && bowls.length === 0) return false;
-  const prepares = (PREPARES.has(step.verb) || /^top and tail\b/i.test(h.after) || (h.c.verb === null && lines.length === 1)) && bowls.length === 0 && !h.additive;
+  // 'Crush half of them with the sugar': that is the fruit already.
+  if (/^(?:crush|mash|squash|bash)$/.test(step.verb) && lines.length > 1 && lines.some((x) => w.lines[x.line]!.role === 'fruit') && lines.some((x) => w.lines[x.line]!.role === 'sugar')) return false;
+  const prepares = (PREPARES.has(step.verb) || /^top and tail\b/i.test(h.after) || (h.c.verb === null && lines.length === 1 && !(w.seasons(lines[0]!.line) && w.here()?.placed === 'no'))) && bowls.length === 0 && !h.additive;
   if (prepares) w.inHand = [...w.inHand.filter((x) => x.kind === 'bowl'), ...lines];
   return prepares;
 }

@@ -37,6 +37,10 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   // 'Whip the rest with the sugar': of what was divided last.
   const rest = items.length > 0 && /^(?:whip|whisk|beat|heat|warm|boil) the (?:rest|remainder)\b(?! of)/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
   if (rest) meant.line(rest[1], c.at);
+  if (verb === 'anglaise') anglaise(w, h, meant);
+  // 'Fold the crushed berries through, and then the whole ones': what was left of what was divided.
+  const whole = /\bthe whole ones\b/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
+  if (whole) meant.line(whole[1], c.words.length);
   if (items.length === 0) unsaid(w, h, meant);
   // 'Fold nearly all of it through': of what is in hand.
   const most = MOST_OF.exec(h.after)?.[1];
@@ -45,6 +49,15 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   if (c.at >= 0) someOfIt(w, h, meant);
   if (c.at >= 0 && w.inHand.length > 0) madeReady(w, h, meant, object, share);
   if (c.at >= 0 && items.length > 0) goesSomewhere(w, h, meant, object);
+}
+
+/** 'Anglaise to 83 °C': a custard of the milk, yolks and sugar of its list, cream where there is no milk. */
+function anglaise(w: Worktop, { c, fc }: Heard, meant: Meant): void {
+  if (meant.items.some((x) => (x.kind === 'line' ? ['milk', 'yolk', 'cream'].includes(w.lines[x.line]!.role!) : w.holds(w.bowls[x.bowl]!, 'milk', 'yolk')))) return;
+  const open = w.lines.flatMap((l, i) => (w.fresh(i) && (fc.section === null || sameHeading(l.under, fc.section)) ? [i] : []));
+  const of = (...roles: Role[]): readonly number[] => open.filter((i) => roles.includes(w.lines[i]!.role!));
+  const liquid = of('milk').length > 0 ? of('milk') : of('cream');
+  for (const i of [...liquid, ...of('yolk', 'sugar')]) meant.line(i, c.at, false);
 }
 
 /** 'Hull the strawberries. Blitz 600 g with the sugar': so much of the one thing that was made ready. */
@@ -144,7 +157,7 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
   const mine = w.here();
   const isNamed = (): boolean => items.some((x) => x.kind === 'bowl' && x.bowl === mine?.id);
   const goesTo = mine !== null && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
-  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour') && !(c.words[goesTo]!.said === 'over' && verb === 'pour' && mine.placed !== 'no') && !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
+  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour' && !items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.baked)) && !(c.words[goesTo]!.said === 'over' && verb === 'pour' && mine.placed !== 'no') && !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
   // 'Fold a third into the yolks to loosen, then the rest': of what is in hand.
   const into = mine !== null && !gel && !isNamed() ? c.words.findIndex((x, i) => i > c.at + 1 && i <= c.at + 7 && (x.said === 'into' || x.said === 'through' || (verb === 'pour' && mine.placed === 'no' && /^(?:over|onto|on)$/.test(x.said)))) : -1;
   if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((x) => SHARE_WORDS.has(x.said) || /^[\d/½⅓⅔¼¾]+$/.test(x.said))) {

@@ -104,7 +104,7 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   const line = draftLine(words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one'), place, w.context);
   const known = line.ingredient !== null && line.confidence >= 0.6;
   // 'Bowl of 4.8 L, medium': a word for a sort is no thing.
-  if (known && again === '' && calledInFull(words) === null && !(said.amount.unit && line.confidence === 1) && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
+  if (known && again === '' && calledInFull(words) === null && !(line.confidence === 1 && (said.amount.unit || line.ingredient?.piece)) && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
   if (!known && said.amount.unit === null) return null;
   if (!known && said.amount.unit?.dimension === 'piece') return null;
   if (said.amount.unit === null && !inGrams && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;

@@ -53,6 +53,9 @@ const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 
 /** '100 g sugar, plus 50 g', '3/4 cup sugar plus 2 tablespoons, divided': two lines of one thing. */
 const AND_AGAIN = /^(.+?)\s*,?\s+(?:\+|plus|and)\s+((?:\d|[½¼¾⅓⅔]|one |two |three )[^,()]{0,20}?)(?:,? divided)?$/i;
+/** 'A cake or about 350 g of sponge'. */
+const OR_WEIGHED = /^(.{4,60}?),? or (?:about |around |roughly )?(\d[\d.,]*\s?(?:g|kg|ml|oz|lb)\b(?: of)? \p{L}.+)$/iu;
+
 /** '100 ml cream and a handful of berries': two lines. */
 const AND_SOME = /^(.+?)\s+(?:and|plus|&|\+)\s+((?:a (?:handful|few|little|pinch|splash|dash|knob)|some)\s(?:of )?(?!more\b|extra\b)\p{L}[\p{L} '’-]{2,40}[.;]?)$/iu;
 
@@ -85,6 +88,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
     const { name } = splitLine(plus[1]!);
     if (name !== '') return [made(plus[1]!), made(`${plus[2]!} ${name}`)];
   }
+  // '1 flan case or about 350 g of sponge': what is weighed counts.
+  const weighed = OR_WEIGHED.exec(text);
+  if (weighed && splitLine(weighed[1]!).amounts[0]?.unit == null && ingredientOf(weighed[2]!, context).confidence >= SURE_FROM) return [made(weighed[2]!)];
   // '100 g + 200 g cream, 35 %': in one measure nobody writes one amount so.
   const { amounts: [first, second], span } = splitLine(text);
   if (first?.unit && first.unit === second?.unit && span && span[0] === 0 && /^[^,(]*\+/.test(text.slice(0, span[1]))) return [first, second].map((a) => made(`${a.text} ${text.slice(span[1]).trim()}`));
@@ -131,7 +137,7 @@ const NOUNS: readonly (readonly [RegExp, Role])[] = [
   [/\b(?:biscuits?|cookies?|crackers?|wafers?|thins|fingers)\b/i, 'biscuit'],
   [/\b(?:liqueur|brandy|rum|whisk(?:e)?y|schnapps|armagnac|cognac|grappa|vermouth|wine)\b/i, 'drink'],
   [/\b(?:berries|currants|plums|cherries)\b/i, 'fruit'],
-  [/\bnuts\b/i, 'nut'],
+  [/nuts\b/i, 'nut'],
   [/\bchocolate\b/i, 'chocolate'],
 ];
 const roleByWord = (text: string): Role | null => NOUNS.find(([word]) => word.test(text))?.[1] ?? null;

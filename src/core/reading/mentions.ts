@@ -137,13 +137,16 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   };
   const written = keyOf(splitLine(l.text).name.replace(/\([^)]*\)/g, ' ').split(/,| - | or /)[0]!);
   claim(written, 3);
-  const bare = written.split(' ').filter((w) => !SORTS.has(w));
+  // Of an egg the white is no sort.
+  const bare = written.split(' ').filter((w) => !SORTS.has(w) || (l.role === 'white' && w === 'white'));
   claim(bare.join(' '), 3);
   if (l.ingredient) {
     if (l.ingredient.id !== 'water') for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), OF_ITS_NAME);
     if (!NO_SUGAR.test(l.ingredient.id)) for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
     for (const [id, words] of ALSO) if (id.test(l.ingredient.id)) for (const word of words.split('|')) claim(keyOf(word), 1.5);
   }
+  // Of what the larder lacks, by its noun: 'the nuts' are the candied walnuts.
+  else if (l.role) for (const word of (CALLED[l.role] ?? '').split('|')) claim(keyOf(word), 1);
   // The noun of a name stands last; of an ingredient with a role of its own only that role's nouns do.
   for (const w of new Set(bare)) {
     const head = w === bare.at(-1);

@@ -128,11 +128,13 @@ export const POUR_ONTO = /^pour (?:it |this )?(?:on|onto|over) (?:the |your )?\w
 export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring))/i.test(h.after);
 
 /** 'Mix them with', 'add to it': into what is in hand. */
-function withIt({ h, lines }: Job): boolean {
+function withIt(w: Worktop, { h, lines }: Job): boolean {
   const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend|melt|warm|dissolve) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
   const unsaid = /^(?:cook|heat|warm|boil|simmer|toss|deglaze|thin|loosen) (?:\w+ly )?with\b/i.test(h.after);
-  return itWith || unsaid || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that|there)\b/i.test(h.after);
+  // 'Half a teaspoon of rose water.': a seasoning by itself goes where the hands are.
+  const alone = h.c.verb === null && lines.length > 0 && lines.every((x) => w.seasons(x.line));
+  return itWith || unsaid || alone || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that|there)\b/i.test(h.after);
 }
 
 const LOOSENS = /^(?:lighten|loosen|slacken)$/;
@@ -145,9 +147,11 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   // 'Dissolve the gelatine': in what is warm in hand.
   const gel = step.verb === 'dissolve' && items.length > 0 && items.every((x) => (x.kind === 'line' ? w.lines[x.line]!.role === 'gelatin' : w.waits(w.bowls[w.root(x.bowl)]!)));
   if (gel && mine?.heated && mine.placed === 'no' && !bowls.some((x) => x.b === mine)) return mine;
-  if (withIt(job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
+  if (withIt(w, job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
   if (LOOSENS.test(step.verb) && mine?.placed === 'no' && /^\w+ with\b/i.test(h.after) && !bowls.some((x) => x.b === mine)) return mine;
   if (LOOSENS.test(step.verb)) return bowlFor(w, (destAt < 0 ? items : items.filter((x) => x.at <= destAt)).slice(0, 1), h.fc);
+  // 'Fold the custard through, then the fruit': through what is in hand.
+  if (step.work === 'fold' && mine?.placed === 'no' && !bowls.some((x) => x.b === mine) && /^fold (?:[\w'-]+ ){1,5}(?:through|thro|thru)(?=\s*(?:[,.;]|$))/i.test(h.after)) return mine;
   // 'Fold through two thirds of the praline': a share of what was made, into what is in hand.
   if (step.work === 'fold' && mine && mine.placed === 'no' && bowls.length > 0 && bowls.every((x) => x.share.kind === 'part' && x.b !== mine)) return mine;
   if (bowls.length > 0 && !h.additive) return baseOf(w, bowls.filter((x) => x.share.kind === 'all').map((x) => x.b)) ?? bowls[0]!.b;
@@ -155,7 +159,7 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
 }
 
 /** Whether a step without a named goal adds to what there is. */
-const addsToWhatIs = (w: Worktop, job: Job): boolean => !(w.ownBowl && job.lines.length > 0) && (job.h.additive || withIt(job) || (job.step.work === 'fold' && job.items.length <= 1));
+const addsToWhatIs = (w: Worktop, job: Job): boolean => !(w.ownBowl && job.lines.length > 0) && (job.h.additive || withIt(w, job) || (job.step.work === 'fold' && job.items.length <= 1));
 
 /** It is added to what stands in the vessel already: it is laid. */
 function laidThere(w: Worktop, job: Job): boolean {

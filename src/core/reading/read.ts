@@ -17,7 +17,7 @@ import { lostRows } from './lost';
 import { apartIn, linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import { IN_GRAMS, inlineHead, rowsOf, sameHeading, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
-import { temperaturesIn } from './degrees';
+import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { timesIn } from './times';
 import { daysBefore, longCold, ON_THE_DAY, restsANight, whenSaid, type SaidWhen } from './when';
 import { BEFORE_SERVING, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
@@ -145,7 +145,9 @@ export function readRecipe(text: string, context: ReadContext, choices: ReadChoi
     listed.push(...linesOfRow(said, r, lineContext, apart).map((l) => (said === r.text ? l : { ...l, written: r.text })));
   }
   const { clauses, chatter } = workIn(rows.value, listed.length > 0);
-  const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || cups.system === 'us';
+  // Where nothing is measured in cups or ounces and all in grams, an oven speaks °C too.
+  const metric = /\d\s?(?:g|kg|ml)\b/i.test(text) && !/\b(?:cups?|ounces?|oz|sticks?|pounds?|lbs?|quarts?)\b/i.test(text);
+  const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || (cups.system === 'us' && !metric);
   const followed = flowOf(clauses, listed, lineContext, fahrenheit, labels);
   const flow = feeds.length > 0 || followed.steps.length === 0 ? headedFlow(followed, rows.value, feeds) : followed;
   return ok(assembled(text, rows.value, flow, feeds, chatter, cups, context));
@@ -225,7 +227,7 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
   if (!hasList && amountsIn(c).length > 0) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.
-  if ((HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
+  if (IN_AN_OVEN.test(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.
   if (/^all in(?:to)?\b/i.test(c.text) || (/\bspeed\b/i.test(c.text) && stageIn(c.text) !== null)) return true;
   return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);

@@ -37,7 +37,7 @@ const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|q
 const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
 const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
-const YIELD = /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^(?:\p{L}{2,10}:\s*)?\d{1,3} (?:verrines|coupes|tumblers) (?:of|à|a)\b|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)\W*$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/iu;
+const YIELD = /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^(?:\p{L}{2,10}:\s*)?\d{1,3} (?:verrines|coupes|tumblers) (?:of|à|a)\b|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)(?:,? (?:from |in )?(?:an? |one )?(?:terrine|loaf|tin|ring|tray|mou?ld|dish|cake)\b.{0,24}|\W*)$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/iu;
 const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
 const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b.{0,60}\d/i;
 /** 'Layer 2 - mocha', 'Part 1: base'. */
@@ -112,12 +112,12 @@ function splitRows(text: string): readonly RawRow[] {
     const table = cellsOf(raw);
     partColumn = table === null ? -1 : (partColumnOf(table) ?? partColumn);
     const heading = table?.[partColumn] ?? '';
-    const cells = table === null ? raw : table.filter((t, i) => t !== '' && i !== partColumn).join(' ');
+    const cells = table === null ? raw : oneAmount(table.filter((t, i) => t !== '' && i !== partColumn)).join(' ');
     if (table !== null && /\p{L}/u.test(heading) && partColumnOf(table) === null) {
       out.push({ text: `${heading}:`, start, end: at, blankBefore: true, bulleted: false, numbered: false, marked: true, label: null });
       blank = false;
     }
-    const clean = cells.replace(/[\u0000\ufeff]/g, ' ').replace(/[\u00a0\u202f]/g, ' ').replace(/ {3,}(?=[%°CF]|g\b|ml\b)/g, ' ').trim();
+    const clean = cells.replace(/[\u0000\ufeff]/g, ' ').replace(/\s*(?:\.{3,}|…+)\s*(?=\d)/g, ' ').replace(/[\u00a0\u202f]/g, ' ').replace(/ {3,}(?=[%°CF]|g\b|ml\b)/g, ' ').trim();
     if (clean === '' || /^[-=_*~#|:\s]+$/.test(clean)) {
       blank = true;
       continue;
@@ -154,6 +154,13 @@ function cellsOf(raw: string): readonly string[] | null {
   return raw.includes('\t') ? raw.split('\t').map((t) => t.trim()) : null;
 }
 
+/** Of two columns of amounts for the same thing the first counts, the other stands in brackets: '360 ml | 1 1/2 cups'. */
+function oneAmount(cells: readonly string[]): readonly string[] {
+  const alone = (t: string): boolean => splitLine(t).amounts.length > 0 && splitLine(t).name === '';
+  const first = cells.findIndex(alone);
+  return cells.flatMap((t, i) => (i <= first || first < 0 || !alone(t) ? [t] : t === cells[first] ? [] : [`(${t})`]));
+}
+
 /** Which cell of a table's head stands over the names of parts; −1 for a head without one, null for what is no head. */
 function partColumnOf(cells: readonly string[]): number | null {
   if (cells.length < 2 || !cells.some((t) => /^(?:ingredients?|item|name)$/i.test(t))) return null;
@@ -177,7 +184,7 @@ function countedInOne(raw: string): readonly string[] {
 const LONGEST_COUNTED = 8000;
 
 /** 'Yolks 80', 'cream 250 + 300 whipped': a list that says no measure anywhere is in grams. */
-const BARE_GRAMS = /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%)?)[\s:]+(\d{1,4})(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\))?)$/u;
+const BARE_GRAMS = /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%)?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\))?)$/u;
 const COUNTED = /\b(?:eggs?|yolks?|whites?|lea(?:f|ves)|sheets?|lemons?|limes?|oranges?|bananas?|apples?|pears?|biscuits?|fingers?|ladyfingers|pods?|tins?|cans?)$/i;
 const FEWEST_BARE = 4;
 function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => boolean): readonly RawRow[] {
@@ -233,6 +240,8 @@ function listWithStep(row: RawRow): readonly RawRow[] {
 
 /** 'Base: 200 g biscuits, 80 g butter. Cream: 300 g cream, 30 g sugar.': lists within a row become rows of their own; any other row stays. */
 function inlineLists(row: RawRow): readonly RawRow[] {
+  const chefs = row.text.split(/\s+\/\s+/);
+  if (chefs.length > 2 && chefs.every((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t))) return chefs.map((t, i) => ({ ...row, text: t.trim(), listed: true as const, numbered: false, blankBefore: row.blankBefore && i === 0 }));
   const bare = bareList(row.text);
   const step = bare.length === 0 ? listWithStep(row) : [];
   if (step.length > 0) return step;
@@ -323,7 +332,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       return push('section');
     }
     if (i === 0 && isTitle(r, next, listed)) {
-      push('title', text.replace(/[:.]$/, ''));
+      push('title', text.replace(/\s*:{2,}.*$/, '').replace(/[:.]$/, ''));
       // A list that begins at once stands under its own name, where others have one too.
       // What says how many it serves is the name of the whole.
       if (next && !next.blankBefore && !/\b(?:for|serves|makes)\s+\d/i.test(text) && looksLikeLine(next.text) && !YIELD.test(next.text) && (looksLikeMeasured(next.text) || isIngredient(splitLine(next.text).name)) && rows.some((x, j) => j > 1 && x.blankBefore && isPartHeading(x, rows[j + 1], isIngredient))) {
@@ -446,7 +455,9 @@ const TAKES = /^(?:all|half|the rest|rest|remaining|a (?:third|quarter)|two thir
 /** 'For the cream', 'Topping:', or a few words under a blank row and above a row with an amount. */
 function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name: string) => boolean): boolean {
   const { text } = r;
-  if (text.length > 60 || /[.!?]$/.test(text) || r.bulleted || r.numbered) return false;
+  if (text.length > 60 || /[.!?]$/.test(text) || r.bulleted) return false;
+  // '1. Dacquoise' above its list.
+  if (r.numbered) return next?.listed === true && text.split(/\s+/).length <= 6 && !looksLikeMeasured(text);
   if (looksLikeMeasured(text)) return false;
   if (r.marked || text.endsWith(':')) return true;
   if (FOR_THE.test(text)) return true;

@@ -170,4 +170,24 @@ Wine and lemon overnight with the sugar - 150 ml wine, 1 lemon, 75 g caster. Nex
     expect(step(toldOf('two amounts of one cream in a row'), /^blend/).work).toBe('beat');
     expect(step(toldOf('a roulade in shortened words'), /Roll up firmly/).stage).toBeNull();
   });
+  it('degrees and a time of nothing else are an oven, in °C where all is in grams', () => {
+    const r = toldOf('kisses told with an oven that is only degrees');
+    expect(r.steps.find((x) => x.work === 'bake')).toMatchObject({ minutes: [75, 75], temperature: { c: 100, of: 'oven' } });
+    expect(toldOf("an entremet in chefs' words, lists between bars").steps.find((x) => x.work === 'bake')).toMatchObject({ minutes: [15, 15], temperature: { c: 170, of: 'oven' } });
+  });
+  it('an egg is no egg white, and an anglaise is cooked of its own list', () => {
+    const r = toldOf("an entremet in chefs' words, lists between bars");
+    const lines = (words: RegExp): readonly string[] => step(r, words).lines.map((i) => r.lines[i]!.draft.ingredient!.id);
+    expect(lines(/cook pur/)).toContain('egg-whole');
+    expect(lines(/anglaise/)).toEqual(['milk-whole', 'egg-yolk', 'gelatin-leaf-gold']);
+    expect(r.parts.map((p) => p.kind)).not.toContain('topping');
+  });
+  it('cream to soft peak is whipped, the rest of it is no rest', () => {
+    const r = toldOf('dots between names and grams');
+    expect(step(r, /^Cream to soft peak/)).toMatchObject({ work: 'whisk', stage: 'soft' });
+    expect(r.steps.map((x) => x.work)).not.toContain('wait');
+    expect(step(r, /^Blast freeze/)).toMatchObject({ work: 'freeze', minutes: [120, 120] });
+    expect(r.title).toBe('MAPLE WALNUT SEMIFREDDO');
+  });
+  it('slices of a terrine are what it serves, no ingredient', () => expect(toldOf('a marquise whose sugar is halved').portions).toMatchObject({ low: 14 }));
 });

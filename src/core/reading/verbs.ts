@@ -22,7 +22,7 @@ const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['fill', 'pour spoon spread pipe cast deposit ladle assemble arrange alternate scoop dollop sandwich distribute smear transfer tip pile heap mound float', 'layer fill lay place set put build level smooth repeat divide portion'],
   ['finish', 'garnish decorate unmould unmold unclip invert demould demold', 'top crown dust finish glaze turn release slide ice frost'],
   ['serve', 'serve enjoy eat', ''],
-  ['hands', 'mix stir combine sweeten season flavour measure weigh chop dice mince grate zest squeeze juice sift sieve strain drain crush crumble bash peel core hull pit wash rinse dry-off pat separate wrap unwrap crack discard add incorporate sprinkle scatter drizzle strew stream preheat grease oil roll trim toss swirl tilt remove take scrape tap press squash tamp push rub work gather bind dissolve store lift loosen-edge shave check taste repeat-as prepare get grab pick keep reserve save hold-back snip tear bang knock whiz run switch lower raise start begin stop continue increase decrease adjust return bring-together give ease butterfly hang tie secure insert attach fit count mark trace draw draw-circles', 'cut slice break pass halve quarter line cover set-aside dry reserve-some dot use make flatten double split form shape open close break-up'],
+  ['hands', 'emulsify mix stir combine sweeten season flavour measure weigh chop dice mince grate zest squeeze juice sift sieve strain drain crush crumble bash peel core hull pit wash rinse dry-off pat separate wrap unwrap crack discard add incorporate sprinkle scatter drizzle strew stream preheat grease oil roll trim toss swirl tilt remove take scrape tap press squash tamp push rub work gather bind dissolve store lift loosen-edge shave check taste repeat-as prepare get grab pick keep reserve save hold-back snip tear bang knock whiz run switch lower raise start begin stop continue increase decrease adjust return bring-together give ease butterfly hang tie secure insert attach fit count mark trace draw draw-circles', 'cut slice break pass halve quarter line cover set-aside dry reserve-some dot use make flatten double split form shape open close break-up'],
 ];
 
 const VERBS = new Map<string, Verb>();
@@ -32,7 +32,10 @@ for (const [work, strong, weak] of LIST) {
 }
 
 /** The verb of a word in its base form; null for any other word. */
-export const verbNamed = (said: string): Verb | null => VERBS.get(withoutAccents(said)) ?? null;
+export const verbNamed = (said: string): Verb | null => VERBS.get(withoutAccents(said)) ?? VERBS.get(said.replace(PARTLY, '')) ?? null;
+
+/** 'Semi-whip', 'half-whip', 'pre-bake': the verb, done in part or before. */
+const PARTLY = /^(?:semi|half|part|pre|hand)-/;
 
 /** 'Purée' and 'sauté' as they stand in the list. */
 const withoutAccents = (said: string): string => (PLAIN_LETTERS.test(said) ? said : said.normalize('NFD').replace(/\p{M}/gu, ''));
@@ -60,5 +63,5 @@ export const AFTER_VERB = new Set(
 
 /** Adverbs that may stand before a verb: 'gently fold', 'then carefully pour', 'finally dust'. */
 export const BEFORE_VERB = new Set(
-  'then and & + next finally lastly first firstly second secondly meanwhile now also so but or please just simply always again immediately once after afterwards later here right okay ok well gently carefully slowly quickly lightly thoroughly gradually briefly roughly finely thinly evenly loosely generously quickly softly coarsely liberally partially neatly swiftly you i we can may should must will need want to go ahead have let\'s lets start by begin try not don\'t'.split(' '),
+  'blast flash then and & + next finally lastly first firstly second secondly meanwhile now also so but or please just simply always again immediately once after afterwards later here right okay ok well gently carefully slowly quickly lightly thoroughly gradually briefly roughly finely thinly evenly loosely generously quickly softly coarsely liberally partially neatly swiftly you i we can may should must will need want to go ahead have let\'s lets start by begin try not don\'t'.split(' '),
 );

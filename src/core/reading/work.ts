@@ -1,5 +1,6 @@
 import type { StepMachine, StepWork } from '../document/kinds';
 import { goesOver, type Clause } from './clauses';
+import { IN_AN_OVEN } from './degrees';
 import { timesIn, type SaidTime } from './times';
 
 /** What is in the bowl that a clause works on, as far as the verb asks. */
@@ -34,10 +35,10 @@ const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|th
 const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
 
 /** 'In another bowl the whites with a pinch of salt, stiff': what is whipped, and how far. */
-export const FOAM_NAMED = /^(?:and |then )?(?:in (?:a|another)[^,.;]{0,20}\bbowl,? )?(?:the |your |my )?(?:egg )?(?:whites|cream)\b[^.;]{0,40},\s*(?:(?:whipped|whisked|beaten|to|until|till|very|just) )*(?:stiff|soft|firm|medium)\b/i;
+export const FOAM_NAMED = /^(?:and |then )?(?:in (?:a|another)[^,.;]{0,20}\bbowl,? )?(?:the |your |my )?(?:egg )?(?:whites|cream)\b(?:[^.;]{0,40},| to)\s*(?:(?:whipped|whisked|beaten|to|until|till|very|just) )*(?:stiff|soft|firm|medium)\b/i;
 
 /** Layers that are told without a verb: 'half the cream', '2nd layer of fingers', 'rest of the cream'. */
-export const LAYING = /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
+export const LAYING = /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?(?!an?\b)\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
 export const BEFORE_SERVING = /\bbefore (?:you )?serv(?:e|ing)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
 /** Said of a machine that runs while something is added. */
 export const WHILE_RUNNING = /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
@@ -176,6 +177,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'shave':
     case 'crumble':
       if (verb === 'sprinkle' && !on.built && (on.gelatin || (on.setter && /\bwater\b|\bmilk\b|\bjuice\b/i.test(text)))) return 'soak';
+      if (/\bin(?:to)? the bottom of (?:a|the|your|each)\b/i.test(text)) return 'fill';
       if (verb === 'drizzle' && /\bdrizzl\w+ (?:\w+ly )?in\b/i.test(text)) return 'hands';
       if (on.late) return 'finish';
       if (/^(?:sift|sieve|grate|crumble|shave)/.test(verb)) return on.built && /\bover\b|\bon\b|\btop\b|\bit\b/i.test(text) ? 'finish' : 'hands';
@@ -208,6 +210,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'ease':
     case 'unclip':
       return 'finish';
+    case 'insert':
+      return /\b(?:knife|skewer|probe|thermometer|stick|toothpick|nozzle)\b/i.test(text) ? 'hands' : 'fill';
     case 'fold':
       return /\bpaper\b|\bfilm\b|\boverhang|\bplastic\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
     case 'lighten':
@@ -264,6 +268,8 @@ function spooned(verb: string, text: string): StepWork {
 }
 
 function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
+  // 'Make the meringue: whites till they are stiff, then the sugar'.
+  if (verb === 'make' && on.white && PEAK.test(text) && !HOT.test(text)) return 'whisk';
   const timed = timesIn(text).length > 0;
   if (ROOM.test(text) && verb !== 'remove' && verb !== 'lift') return 'wait';
   if (TAKEN_OUT.test(text) && timed) return 'wait';
@@ -329,6 +335,8 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/^(?:do (?:that|this|the same|it)|repeat|again|and so on)\b/i.test(text) || (LAYING.test(text) && (on.built || !INTO_HAND.test(text)))) return 'fill';
   if (/^(?:assembly|assemble|montage|build|layer(?:ing)?)\s*[:–-]/i.test(text)) return 'fill';
   if (goesOver(text)) return 'fill';
+  // 'Pipe them, 100 degrees for an hour'.
+  if (IN_AN_OVEN.test(text) && timesIn(text).length > 0) return 'bake';
   // '300 ml of cream whipped with a spoonful of sugar till it is floppy'.
   if (on.cream && /\bcream (?:whipped|beaten)\b/i.test(text) && stageIn(text) !== null) return 'whisk';
   if (on.late && on.built) return 'finish';
@@ -395,7 +403,7 @@ const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\bsoft(?:ish|er)?,?(?: \w+)? peaks?\b|\bto (?:a )?soft\b|\bsoftly\b|\bjust (?:hold|thicken)/i, 'soft'],
   [/\bto (?:a )?(?:stiff|firm)\b/i, 'firm'],
   [/\bsoft(?:ly)?(?: and| to)? medium|\bmedium[- ]soft/i, 'medium'],
-  [/\bmedium[- ](?:firm|stiff)|\bsemi[- ]?(?:stiff|firm|whipped)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|(?<!\b(?:on|at) )\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
+  [/\bmedium[- ](?:firm|stiff)|\b(?:semi|half)[- ]?(?:stiff|firm|whip(?:ped)?)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|(?<!\b(?:on|at) )\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
   [/\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bwh(?:ip|isk)\w*\b[^.;]{0,60}\b(?:until|till) soft\b(?! and)|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i, 'soft'],
   [/\bstiff|\bfirm|\bhold(?:s)? (?:its|their|a) (?:shape|peaks?|points?)|\bstands? (?:up|straight)|\bclings?\b(?! ?(?:film|wrap))|\bstand in (?:points|peaks)|\bpipe?able\b|\bthick enough to pipe/i, 'firm'],
 ];

@@ -244,6 +244,11 @@ export class Worktop {
     return ['flavour', 'salt', 'acid', 'gelatin', 'setter', 'sugar', 'sour', 'nut', 'starch', 'cocoa'].includes(this.lines[i]!.role!) ? 0 : (this.lines[i]!.grams ?? 0);
   }
 
+  /** A flavour, salt, an acid: it goes where the hands are. */
+  seasons(i: number): boolean {
+    return ['flavour', 'salt', 'acid'].includes(this.lines[i]!.role!);
+  }
+
   /** Enough of it to be a layer of its own. */
   isWeighty(i: number): boolean {
     return (this.lines[i]!.grams ?? 0) >= LAYER_G;
@@ -257,6 +262,8 @@ export class Worktop {
     // A caramel or a sauce of cream and much sugar.
     if (b.heated && !b.air && this.holds(b, 'cream', 'butter') && [...b.lines].reduce((g, i) => g + (this.lines[i]!.role === 'sugar' ? (this.lines[i]!.grams ?? 0) : 0), 0) > SAUCE_SUGAR * Math.max(1, gramsIn(b, this.lines))) return true;
     if (b.baked && this.holds(b, 'biscuit', 'nut') && !this.holds(b, 'cream', 'white')) return true;
+    // A meringue that was baked.
+    if (b.baked && this.holds(b, 'white') && !this.holds(b, 'cream')) return true;
     // A brittle.
     if (b.heated && !b.air && this.holds(b, 'sugar') && this.holds(b, 'nut') && !this.holds(b, 'cream', 'milk', 'butter', 'white', 'yolk', 'egg', 'fruit', 'chocolate', 'liquid')) return true;
     return b.heated && gramsIn(b, this.lines) > 60 && (this.holds(b, 'yolk', 'egg', 'chocolate', 'fruit') || (this.holds(b, 'milk') && this.holds(b, 'starch')));
