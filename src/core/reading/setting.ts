@@ -23,7 +23,7 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\b(?:cut(?:ting)?|slice|divide) (?:it |them |the \\w+ )?(?:(?:in|into)\\s+|(?=\\d+ (?:slices|pieces|squares|bars)))${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
   new RegExp(`\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
   new RegExp(`\\b(?:makes?|for)\\s*:?\\s*(?:about\\s*)?${UPTO}\\s*(?:\\)|[.!]|$)`, 'i'),
-  new RegExp(`(?:^|[.!]\\s+)${UPTO}\\s+(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups)\\s*[.!]?\\s*$`, 'im'),
+  new RegExp(`(?:^|[.!]\\s+)${UPTO}\\s+(?:(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups)\\s*[.!]?\\s*$|(?:slices|pieces|portions|servings),\\s)`, 'im'),
   new RegExp(`\\s[—–-]\\s*${UPTO}\\s*$`, 'i'),
   new RegExp(`(?:[,(/|–—]|\\s-)\\s*${UPTO}\\s+(?:\\w+[- ]){0,1}?${PIECES}\\b`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
