@@ -1530,4 +1530,207 @@ whip cream soft. fold custard thro, then fruit, leave streaky. chill. shortbread
       'set-filling: custard-ready 128 <- fruit-base, whipped-cream',
     ],
   ],
+  [
+    "a budino with its caramel, eggs warmed by a cup of it",
+    `Butterscotch budino with salted caramel cream
+
+Makes 6 small glasses
+
+Budino
+1 cup packed dark brown sugar
+1/2 cup water
+1 tsp kosher salt
+3 cups heavy cream
+1 1/2 cups whole milk
+1 large egg
+3 egg yolks
+5 tbsp cornstarch
+5 tbsp butter
+2 tbsp dark rum
+
+Caramel
+1/2 cup heavy cream
+1/2 vanilla bean
+2 tbsp butter
+1/2 cup sugar
+2 tbsp corn syrup
+1 tsp flaky salt
+
+To serve: 1/2 cup whipped cream
+
+1. For the budino: Combine brown sugar, water and salt in a pot, cook over medium-high until dark caramel, about 10 minutes. Immediately whisk in cream and milk; mixture will steam and seize. Bring to a boil.
+2. Whisk egg, yolks and cornstarch in a bowl. Whisk in a cup of the hot cream mixture, then return everything to the pot and cook until very thick, 2 min. Off heat whisk in butter and rum. Strain, divide among glasses, chill at least 3 h and up to 3 days.
+3. Caramel: warm the cream with the seeds of the vanilla and butter. In another pan cook sugar, corn syrup and a splash of water to medium amber, take off, whisk in the warm cream and salt. Cool.
+4. Spoon a tablespoon of caramel over each pudding and add a dollop of whipped cream.`,
+    [
+      'custard: butter-82 71, corn-starch 38, cream-36 716, egg-whole 50, egg-yolk 51, milk-whole 367, muscovado 213, rum-40 28, salt 6, water 118',
+      'set-filling: butter-82 28, cream-36 119, glucose-syrup-42 42, salt 6, sugar-caster 100, vanilla-pod 2',
+      'topping: cream-35 119',
+    ],
+  ],
+  [
+    "a vacherin of bought discs, told",
+    `Right, the vacherin. You need two meringue discs, 20 cm, I buy them in but you can make your own. A litre of decent raspberry sorbet and a litre of vanilla ice cream, both softened in the fridge for 20 minutes. In a 20 cm ring put a disc, then the ice cream, level, freeze it an hour, then the sorbet, then the second disc. Freezer overnight. Then whip 400 ml of cream with 40 g of icing sugar and half a sachet of cream stabiliser till firm, take the ring off and pipe it all over, blobs, and back in the freezer till you want it. Twenty minutes in the fridge before you cut it.`,
+    [
+      'topping: ice-cream 592, sorbet-fruit 634',
+      'biscuit-layer: meringue-shell 28',
+      'whipped-cream: cold-starch 4, cream-35 404, icing-sugar-starch 40',
+    ],
+  ],
+  [
+    "all but a spoonful of the oats",
+    `Atholl brose cream
+(4)
+
+50 g medium oatmeal
+4 tbsp whisky
+3 tbsp heather honey
+1 tbsp lemon juice
+300 ml double cream
+Raspberries to serve
+
+Toast the oatmeal in a dry frying pan until it smells nutty; cool. Stir the honey and lemon into the whisky until melted. Whip the cream until it starts to thicken, then keep whisking while you trickle in the whisky mixture, to soft peaks. Fold in all but 1 tablespoon of the oatmeal. Spoon into 4 glasses, chill for an hour. Serve topped with the last of the oatmeal and a few raspberries.`,
+    [
+      'topping: oat-rolled 50',
+      'set-filling: cream-48 300, honey 64, lemon-juice 15, whisky-40 57 <- topping',
+      'topping: raspberry 1',
+    ],
+  ],
+  [
+    "cookies of which so many are crushed, chopped and strewn",
+    `NO-BAKE OREO-STYLE CHEESECAKE BARS
+[20 bars, 23 x 33 cm tin]
+
+36 chocolate sandwich cookies (about 400g), divided
+85g butter, melted
+750g cream cheese, full fat, room temp
+150g icing sugar
+2 tsp vanilla
+450ml double cream
+12g powdered gelatine + 60ml water
+
+1) Crush 24 cookies to crumbs, mix with the butter, press into the lined tin. Chill.
+2) Sprinkle gelatine on the water, 5 min, then melt (microwave 20 s). Cool to 30C.
+3) Beat cheese, sugar, vanilla until smooth. Beat 3 tbsp of cheese into the gelatine, then stir all of that back into the cheese.
+4) Whip cream to soft peak; fold in. Roughly chop 8 of the remaining cookies, fold through.
+5) Pour onto base. Crush last 4 and scatter on top. 6 hours.`,
+    [
+      'pressed-base: butter-82 85, chocolate-sandwich 264',
+      'set-filling: chocolate-sandwich 136, cream-cheese-block 750, gelatin-powder-225 12, icing-sugar-starch 150, vanilla-extract 10, water 60 <- whipped-cream',
+      'whipped-cream: cream-48 450',
+    ],
+  ],
+  [
+    "names above bullets, a cream begun without a verb",
+    `Matcha tiramisu (egg-free)
+
+Serves: 9
+Prep: 30 min   Chill: 6 h
+
+Ingredients
+Mascarpone cream
+- mascarpone, 450 g, cold
+- double cream, 300 g, cold
+- caster sugar, 80 g
+- matcha, 6 g, sifted
+- vanilla paste, 1 tsp
+Dip
+- hot water (70 °C), 250 g
+- matcha, 6 g
+- sugar, 20 g
+To build
+- ladyfingers, 200 g (24 pcs)
+- matcha to dust
+
+Steps
+Dip: whisk matcha and sugar with a bit of the water to a paste, add the rest. Cool.
+Cream: mascarpone + cream + sugar + vanilla + matcha in mixer bowl, whisk on medium until it holds soft peaks, ~2 min; do not overwhip.
+Build: 20 cm square dish. Layer of dipped fingers (12), half the cream, fingers, cream. Smooth. Cover, 6 h at 4 °C. Dust just before serving.`,
+    [
+      'soak: matcha 6, sugar-caster 20, water 13, water 238',
+      'cheese-cream: cream-48 300, mascarpone 450, matcha 6, sugar-caster 80, vanilla-paste 6',
+      'biscuit-layer: ladyfinger 200',
+      'topping: matcha 1',
+    ],
+  ],
+  [
+    "a list in one row, names before amounts",
+    `Quick lemon possets w/ shortbread
+serve 4
+
+double cream 600ml, sugar 150g, 2 lemons zest + juice
+
+Boil cream + sugar 3 mins. Off heat, add zest + juice, whisk. Cool 15 mins, strain into glasses. Fridge 3 hrs. Serve w/ shortbread.`,
+    [
+      'set-filling: cream-48 600, lemon-juice 90, lemon-zest 10, sugar-caster 150',
+    ],
+  ],
+  [
+    "a trifle told, amounts behind names and in brackets",
+    `Marmalade bread-and-butter trifle -- my invention
+
+Stale brioche, about 200g, sliced and toasted and spread with marmalade (half a jar, 170g). Lay that in the bowl & splash with 4 tbsp of Grand-type orange liqueur. Make a custard with 500ml milk, 5 yolks, 75g sugar, 25g cornflour - usual way, pour the hot milk over the whisked yolks and that, back in the pan till it plops. Pour it over warm and let the brioche drink it. When it's stone cold, whip 300ml double with a tbsp of icing sugar, spread, and strew over candied peel & toasted flaked almonds, a handful of each.`,
+    [
+      'biscuit-layer: panettone 200',
+      'topping: jam 170',
+      'soak: orange-liqueur-40 62',
+      'custard: corn-starch 25, egg-yolk 85, milk-whole 517, sugar-caster 75',
+      'whipped-cream: cream-48 300, icing-sugar-starch 8',
+      'topping: almond-flaked 40, candied-peel 40',
+    ],
+  ],
+  [
+    "a frozen pie, its finish without amounts",
+    `Frozen margarita pie
+SERVES 8-10
+
+Pretzel crust: 150 g pretzels, crushed fine; 115 g butter, melted; 50 g sugar
+Filling: 1 tin condensed milk (397 g); 120 ml lime juice; 45 ml tequila; 30 ml triple sec; 360 ml whipping cream
+Finish: lime zest, flaky salt
+
+Crust ingredients together, press in 23 cm pie dish, freeze 20 min.
+Whisk condensed milk, lime juice, and both spirits. Whip cream until medium peaks and fold in in 3 additions.
+Pour in crust; freeze 6 hrs min. Stand 10 min at room temp. Finish with zest and salt.`,
+    [
+      'pressed-base: butter-82 115, pretzel 150, sugar-caster 50',
+      'set-filling: condensed-milk 397, lime-juice 124, orange-liqueur-40 31, vodka-40 43 <- whipped-cream',
+      'whipped-cream: cream-35 364',
+      'topping: lime-zest 0, salt 0',
+    ],
+  ],
+  [
+    "rice cooked the night before, a sauce beside it",
+    `Rice cream with cherries (risalamande)
+
+Rice pudding: 1 litre milk, 150 g pudding rice, 1 vanilla pod, 30 g sugar
+150 g blanched almonds, chopped (keep one whole!)
+400 ml cream
+Sauce: 500 g sour cherries in syrup, 2 tbsp cornflour, 2 tbsp cherry liqueur
+
+The night before, bring milk and rice to the boil with the split vanilla pod, lid on, lowest heat 35-40 min stirring now and then. Stir in the sugar. Cool and chill overnight.
+On the day loosen the pudding with a fork, remove the pod, stir in almonds. Whip the cream to soft peaks and fold in, a third first. Hide the whole almond.
+Heat the cherries with their syrup, thicken with cornflour stirred in a little cold water, boil 1 minute, add the liqueur. Serve warm over the cold rice.`,
+    [
+      'custard: almond-flaked 150, milk-whole 1033, rice-pudding 150, sugar-caster 30, vanilla-pod 3',
+      'whipped-cream: cream-35 404',
+      'set-filling:  <- custard, whipped-cream',
+      'fruit-base: cherry-in-syrup 500, corn-starch 15, fruit-liqueur-20 32',
+    ],
+  ],
+  [
+    "pavlovas with two fruits, each its own sauce",
+    `Peach Melba pavlovas for six
+
+Heat oven to 120°C/100°C fan. Whisk 4 large egg whites to stiff peaks, add 220g golden caster sugar a dessertspoon at a time until thick and shiny, then fold in 1 tsp cornflour and 1 tsp white wine vinegar. Spoon six nests on a lined tray, bake for 1 hr 15, then leave in the turned-off oven until cold.
+
+Poach 3 peaches, halved, in 300ml water and 100g sugar for 8 mins; peel. Blitz 200g raspberries with 2 tbsp icing sugar, sieve. Softly whip 250ml double cream with 1 tsp vanilla.
+
+Fill each nest with cream, sit a peach half on top, spoon over the raspberry sauce. Eat at once.`,
+    [
+      'meringue: corn-starch 3, egg-white 132, sugar-caster 220, vinegar-white 5',
+      'fruit-base: peach 420, sugar-caster 100, water 300',
+      'fruit-base: icing-sugar-starch 15, raspberry 200',
+      'whipped-cream: cream-48 250, vanilla-extract 5',
+    ],
+  ],
 ];

@@ -23,11 +23,11 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going'.split(' '),
+  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(' '),
 );
 /** What a number counts that is no ingredient. */
 const COUNTS = /^(?:(?:decent|good|generous|big|proper|nice|fair)\s+(?:slices|portions|helpings)\b(?! of)|inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
-const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |your |this |my |our )?(?:finished |whipped |cold |same )*/i;
+const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |your |this |my |our )?(?:finished |whipped |cold |same |decent |good |nice |proper )*/i;
 
 /** The percentage that stands in brackets behind a name. */
 const SORT_PCT = /^\s?\(\s?\d{2}\s?%(?: cocoa)?\s?\)/;
@@ -117,9 +117,9 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
 const NAMED_HEDGED = /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into)\s+((?:[\p{L}'’-]+\s+){0,4}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say|(?:oh,? )?i (?:don['’]t know|think|suppose|guess|reckon|use),?|let['’]?s say,?|it['’]?s)\s+$/iu;
 const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),\s+$/iu;
 /** 'Some caramel sauce (about 60 g)'. */
-const NAMED_ASIDE = /(?:^|[\s(])(?:some|a little|a bit of)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:about |around |roughly |say )?$/iu;
+const NAMED_ASIDE = /(?:^|^.*[\s(])(?:some|a little|a bit of|with|and|the|of)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:[^()]{1,20},\s*)?(?:about |around |roughly |say )?$/iu;
 /** 'Ginger nuts, two packets': the name begins, its amount follows. */
-const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+$/iu;
+const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+(?:about |around |roughly |say )?$/iu;
 /** 'Coffee: I make about 300 ml'. */
 const NAMED_COLON = /(?:^|[.;]\s+)(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}):\s+(?:(?:i|you|we) )?(?:make|use|need|take|want|have)\s+(?:about |around |roughly )?$/iu;
 /** Things of a kitchen that have a size, and are nothing to eat. */

@@ -261,9 +261,14 @@ function afterCondition(words: readonly Word[]): number {
   // 'When at 25 °C fold in …', 'Once cold spread …': what is said of when has no comma behind it.
   const bare = /^(?:when|once|if|after|at)$/.test(first) ? bareLater(words) : first === 'for' ? forWhat(words) : -1;
   if (bare > 0 && verbAt(words, 0, false) < 0) return bare;
+  // 'Off the heat whisk in the butter'.
+  if (first === 'off') {
+    const heat = words.slice(0, 4).findIndex((w) => /^(?:heat|hob|stove|fire)$/.test(w.said));
+    if (heat > 0) return heat + (/^[,:]$/.test(words[heat + 1]?.said ?? '') ? 2 : 1);
+  }
   const opens = UNTIL.has(first) || /^(?:in|for|with|using|on|at|about|just|the|to|during|by|meanwhile|first|evening|day|night|morning|friday|saturday|sunday|an|half|right|okay|ok|now)$/.test(first);
   if (!opens) return 0;
-  const vessel = /^(?:in|into|using|with)$/.test(first) ? words.slice(0, 9).findIndex((w, i) => i > 1 && /^(?:bowl|pan|saucepan|mixer|jug|processor|pot|blender)$/.test(w.said) && verbAt(words, i + 1, false) === i + 1) : -1;
+  const vessel = /^(?:in|into|using|with)$/.test(first) ? words.slice(0, 9).findIndex((w, i) => i > 1 && /^(?:bowl|pan|saucepan|mixer|jug|processor|pot|blender|ring|tin|dish|mou?ld|terrine|tray)$/.test(w.said) && verbAt(words, i + 1, false) === i + 1) : -1;
   if (vessel > 0) return vessel + 1;
   const comma = words.findIndex((w) => w.said === ',' || w.said === ':');
   return comma > 0 && comma < words.length - 1 && verbAt(words, comma + 1, false) >= 0 ? comma + 1 : 0;

@@ -6,7 +6,7 @@ import { bareOvenC, temperaturesIn, type SaidTemperature } from './degrees';
 import { implied } from './implied';
 import { leftOvers, without } from './left-over';
 import { linesSaid } from './lines-said';
-import { type DraftLine, type LineContext } from './lines';
+import { draftLine, type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
 import { mentionsIn, type Mention } from './mentions';
 import { apply } from './doing';
@@ -43,11 +43,23 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     w.company = companyOf(w, fc, lexical);
     const meant = meantBy(w, h, lexical, linesSaid(w, h, lexical));
     implied(w, h, meant);
+    ofEach(w, h, meant);
     take(w, h, meant);
   });
   leftOvers(w);
   usedWithItsBowl(w);
   return w.gone.size === 0 ? { lines: w.lines, bowls: w.bowls, steps: w.steps, stepOf: w.stepOf, doubts: w.doubts } : without(w, w.gone);
+}
+
+/** 'Candied peel and flaked almonds, a handful of each': as much of those without an amount of their own. */
+function ofEach(w: Worktop, { c }: Heard, meant: Meant): void {
+  const said = /\b((?:an?|one|two|three|half an?|\d{1,3}) ?(?:[a-z]+)?) of each\b/i.exec(c.text)?.[1];
+  if (said === undefined) return;
+  for (const x of meant.items) {
+    if (x.kind !== 'line' || w.lines[x.line]!.grams !== null) continue;
+    const { text, under, block, start, end } = w.lines[x.line]!;
+    w.lines[x.line] = draftLine(`${said} ${text}`, { under, block, start, end }, w.context);
+  }
 }
 
 /** Of a bowl that no step has made. */
@@ -192,6 +204,8 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if (verb === 'pour' && work === 'fill' && POUR_ONTO.test(after) && wet?.placed === 'no' && !wet.air && w.holds(wet, 'milk', 'cream', 'liquid') && items.length > 0 && items.every((x) => x.kind === 'line' && ['chocolate', 'white', 'yolk', 'egg'].includes(w.lines[x.line]!.role ?? ''))) work = 'hands';
   // Cream that stands is only brought together with another bowl, whatever word is used for it: whisked on, cream turns to butter.
   if ((work === 'whisk' || work === 'beat') && involved.filter((x) => x.bowl).length > 1 && involved.some((x) => x.bowl?.air && w.holds(x.bowl, 'cream'))) work = 'fold';
+  // 'Boil the cream, add the juice, whisk': hot cream takes no air.
+  if (work === 'whisk' && verb === 'whisk' && items.length === 0 && stageIn(c.text) === null && stillHot(w)) work = 'hands';
   // 'Loosen the cheese with a bit of the foam, then all of it.'
   if (work === 'beat' && verb === 'loosen' && involved.some((x) => x.bowl?.air) && /\bthen\b/i.test(c.text)) work = 'fold';
   // 'Line a tin': with nothing of the dessert.
@@ -204,6 +218,14 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   const mine = w.here();
   if (work === 'hands' && (additive || verb === 'pour' || verb === 'drizzle' || verb === 'stream') && WHILE_RUNNING.test(c.text)) work = on.butter || on.cheese ? 'beat' : on.cream || on.white || on.yolk || (mine !== null && w.holds(mine, 'cream', 'white', 'yolk')) ? 'whisk' : work;
   return work;
+}
+
+/** Whether what is in hand was heated and has not been in the cold since. */
+function stillHot(w: Worktop): boolean {
+  const mine = w.here();
+  if (!mine || mine.air || !mine.heated) return false;
+  const heated = w.steps.findLastIndex((s) => s.bowl !== null && w.root(s.bowl) === mine.id && s.work === 'heat');
+  return heated >= 0 && !w.steps.slice(heated).some((s) => ['chill', 'freeze', 'wait'].includes(s.work));
 }
 
 /** Behind which word the place stands that something goes into; −1 where no such word stands before something that is named. */
@@ -237,7 +259,7 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
     if (/\binto an? (?:\w+ )?(?:shallow|flat|wide|cold|chilled) (?:\w+ )?(?:tray|dish|container|bowl|tin)\b/i.test(c.text) && here?.heated) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.
     if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(said) && !/\b(?:cold|cool|cooled)\b/i.test(said) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
-    if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? the (?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;
+    if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? (?:the )?(?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;
     if (/^(?:\w+ly )?(?:pour|tip|scrape) (?:it|them|this|these) back in\b/i.test(said)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(said)) return items.length > 0 && !items.some((x) => x.kind === 'bowl' && bowls[x.bowl] === here) ? 'hands' : work;
     return work;

@@ -38,6 +38,9 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   const rest = items.length > 0 && /^(?:whip|whisk|beat|heat|warm|boil) the (?:rest|remainder)\b(?! of)/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
   if (rest) meant.line(rest[1], c.at);
   if (verb === 'anglaise') anglaise(w, h, meant);
+  // 'Crush the last 4': of what was divided last.
+  const last = items.length === 0 && LAST_FEW.test(h.after) ? [...w.restOf.values()].findLast((r) => w.fresh(r)) : undefined;
+  if (last !== undefined) meant.line(last, c.at);
   // 'Fold the crushed berries through, and then the whole ones': what was left of what was divided.
   const whole = /\bthe whole ones\b/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
   if (whole) meant.line(whole[1], c.words.length);
@@ -59,6 +62,9 @@ function anglaise(w: Worktop, { c, fc }: Heard, meant: Meant): void {
   const liquid = of('milk').length > 0 ? of('milk') : of('cream');
   for (const i of [...liquid, ...of('yolk', 'sugar')]) meant.line(i, c.at, false);
 }
+
+/** 'The last four', 'the other 6'. */
+const LAST_FEW = /^\w+ (?:the )?(?:last|other|remaining|final) (?:\d{1,3}|one|two|three|four|five|six|eight|ten|few)\b(?=\s*(?:[.,;]|and\b|$))/i;
 
 /** 'Hull the strawberries. Blitz 600 g with the sugar': so much of the one thing that was made ready. */
 function someOfIt(w: Worktop, { c, after }: Heard, meant: Meant): void {
@@ -137,6 +143,8 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   else if (/^(?:it|them|this) in$/.test(object) && others.length > 0) take(others);
   else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) take(open);
   else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) take(lines);
+  // 'Chop eight of them, fold through.'
+  else if (items.length === 0 && lines.length > 0 && /^fold (?:in|through)[.,;]?$/i.test(after.trim()) && w.here()?.placed === 'no' && w.steps.at(-1)?.work === 'hands') take(lines);
   // 'Slice the panettone, line a bowl': with that.
   else if (items.length === 0 && verb === 'line' && !/\bwith\b/i.test(after)) take(lines.filter((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit'));
   // 'Smash the crackers, stir in the butter': into what was made ready, where no bowl is in hand.
@@ -156,8 +164,10 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
   // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
   const mine = w.here();
   const isNamed = (): boolean => items.some((x) => x.kind === 'bowl' && x.bowl === mine?.id);
-  const goesTo = mine !== null && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
-  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && ((c.words[goesTo]!.said !== 'in' && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour' && !items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.baked)) && !(c.words[goesTo]!.said === 'over' && verb === 'pour' && mine.placed !== 'no') && !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
+  // What lies there already goes nowhere: what is named is laid on it.
+  const laid = mine !== null && mine.placed !== 'no' && items.length > 0 && items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.placed === 'no' && !w.bowls[x.bowl]!.baked);
+  const goesTo = mine !== null && !laid && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
+  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && (((c.words[goesTo]!.said !== 'in' || (verb === 'pour' && items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.pressed))) && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour' && !items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.baked)) && !(c.words[goesTo]!.said === 'over' && verb === 'pour' && mine.placed !== 'no') && !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
   // 'Fold a third into the yolks to loosen, then the rest': of what is in hand.
   const into = mine !== null && !gel && !isNamed() ? c.words.findIndex((x, i) => i > c.at + 1 && i <= c.at + 7 && (x.said === 'into' || x.said === 'through' || (verb === 'pour' && mine.placed === 'no' && /^(?:over|onto|on)$/.test(x.said)))) : -1;
   if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((x) => SHARE_WORDS.has(x.said) || /^[\d/½⅓⅔¼¾]+$/.test(x.said))) {

@@ -27,7 +27,7 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     return 'set-filling';
   }
   // Toasted oats or crumbs that are strewn at the end are no base.
-  if ((b.placed === 'late' || b.into !== null) && !b.pressed && dry > 0 && !has('fruit', 'butter', 'chocolate', 'cream', 'cheese', 'white', 'yolk', 'egg', 'milk')) return 'topping';
+  if ((b.placed === 'late' || b.into !== null || flow.bowls.some((x) => x.takes.has(b.id))) && !b.pressed && dry > 0 && !has('fruit', 'butter', 'chocolate', 'cream', 'cheese', 'white', 'yolk', 'egg', 'milk')) return 'topping';
   if (dry > 0.35 * total && (has('biscuit') || b.pressed) && !has('white', 'cream')) return 'pressed-base';
   if (b.pressed && !has('cream', 'cheese')) return 'pressed-base';
   if (has('white') && !has('yolk', 'egg')) {

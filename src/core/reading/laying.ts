@@ -71,6 +71,18 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
     }
     return;
   }
+  // 'Crust ingredients together, press into the dish': one base of all of it.
+  if (pressesIn(step.verb, h.after) && lines.length > 1 && bowls.length === 0 && lines.some((x) => w.lines[x.line]!.role === 'butter')) {
+    const base = w.make(fc.section ?? w.lines[lines[0]!.line]!.under);
+    for (const x of lines) w.addLineTo(x.line, base);
+    base.pressed = true;
+    base.placed = 'built';
+    base.lastStep = at;
+    step.bowl = base.id;
+    step.places.add(base.id);
+    w.current = base.id;
+    return;
+  }
   // 'With two thirds of it and half a pound of raspberries': it is what was whipped last.
   // 'Whip the cream and fill the nests': what is baked or lies there already is filled with what is in hand.
   const receives = lines.length === 0 && bowls.length > 0 && bowls.every(({ b }) => b.placed !== 'no' || b.baked) && /^(?:fill|top|cover|sandwich|crown|ice|frost)$/.test(step.verb);

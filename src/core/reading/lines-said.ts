@@ -27,11 +27,15 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   }
   for (const said of amountsIn(c)) {
     if (/\bwhipped\b/i.test(said.text) && w.latest((b) => b.air && w.holds(b, 'cream'))) continue;
+    // 'Spoon six nests on the tray': of the whites that are there.
+    if (said.amount.unit === null && /\b(?:nests?|shells?|discs?|kisses|rounds|meringues)$/i.test(said.name) && w.latest((b) => b.air && w.holds(b, 'white'))) continue;
     const over = lexical.filter((m) => c.words[m.from]!.start < said.end && c.words[m.to - 1]!.end > said.start);
     const named = over.find((m) => m.sense.kind === 'line');
     const product = over.find((m) => m.sense.kind === 'product' && m.sense.name !== 'layer' && m.sense.name !== 'custard');
     if (over.some((m) => m.sense.kind === 'other') && !named) continue;
-    const at = over.length > 0 ? over.at(-1)!.from : c.words.findIndex((w) => w.start >= said.start);
+    // 'Stale brioche, about 200 g': the name stands before its amount.
+    const ahead = said.text.includes(said.name) ? undefined : lexical.findLast((m) => m.sense.kind === 'larder' && c.words[m.to - 1]!.end <= said.start && keyOf(said.name).includes(m.phrase));
+    const at = over.length > 0 ? over.at(-1)!.from : (ahead?.from ?? c.words.findIndex((w) => w.start >= said.start));
     if (named?.sense.kind === 'line' && !said.more && (w.hasList || said.definite || product)) {
       const exact = named.sense.lines.filter((l) => sameGrams(gramsOfSaid(w, said, w.lines[l.line]!), w.lines[l.line]!.grams));
       const line = choose(w, exact.length > 0 ? exact : named.sense.lines, fc, additive);
@@ -42,8 +46,10 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
       const same = w.lines[line]!.ingredient?.id === ingredientOf(said.text, w.context).ingredient?.id;
       if (!w.fresh(line) || said.definite || w.hasList) {
         if (!w.fresh(line) && !said.definite && !same && w.hasList) continue;
-        const laid = w.lines[line]!.role === 'biscuit' && said.amount.unit === null;
-        forced.set(named.from, { line, share: laid || grams >= 0.985 * has ? ALL : { kind: 'part', share: grams / has, said: amountText(said) } });
+        const laid = w.lines[line]!.role === 'biscuit' && said.amount.unit === null && !w.lines[line]!.divided;
+        // 'All but a spoonful of the oats'.
+        const but = grams < has && /\ball but (?:about |the last )?$/i.test(c.text.slice(0, said.start));
+        forced.set(named.from, { line, share: laid || grams >= 0.985 * has ? ALL : { kind: 'part', share: but ? 1 - grams / has : grams / has, said: but ? '' : amountText(said) } });
         continue;
       }
     }

@@ -74,7 +74,11 @@ function measured(w: Worktop, meant: Meant, at: number, said: { readonly line: n
   if (w.fresh(line)) return meant.some(line, at, share, share.kind === 'part' ? share.said : '');
   meant.also.add(line);
   const rest = w.restOf.get(line);
-  if (rest !== undefined && w.fresh(rest)) return meant.line(rest, at);
+  if (rest !== undefined && w.fresh(rest)) {
+    // '8 of the remaining cookies': of what is left.
+    const part = share.kind === 'part' ? (share.share * (w.lines[line]!.grams ?? 0)) / Math.max(1, w.lines[rest]!.grams ?? 0) : 1;
+    return meant.some(rest, at, part < 0.985 ? { kind: 'part', share: part, said: share.kind === 'part' ? share.said : '' } : ALL);
+  }
   if (CARRIES.has(w.lines[line]!.role!)) meant.bowl(w.bowls[w.bowlOf[line]!]!, at, share.kind === 'part' ? share : ALL);
 }
 
@@ -94,6 +98,8 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Na
   // 'The warm juice': what was pressed from the fruit, not the lemon's of the list.
   const pressed = m.phrase === 'juice' && /\b(?:warm|hot|strained|sieved|pressed)\s+$/i.test(lead) ? w.latest((b) => b.heated && b.placed === 'no' && w.holds(b, 'fruit')) : null;
   if (pressed) return meant.bowl(pressed, m.from, share);
+  // 'Whisk to a paste': how it is then.
+  if (m.phrase === 'paste' && /\b(?:to|into|as|like) an? (?:\w+ )?$/i.test(lead)) return;
   // 'Until white': a colour.
   if (m.phrase === 'white' && WHITENS.test(lead)) return;
   // 'The juice of the lemons', of which only the zest was named.
@@ -153,6 +159,9 @@ const A_FEW = /\b(?:a few|a handful of|some(?: more)?|a couple of|extra|a little
 /** 'The cream mixture', 'the lemon custard': what has become of it. */
 function becomeOf(w: Worktop, fc: FlowClause, candidates: readonly { readonly line: number }[], product: string): Bowl | null {
   const owner = candidates.map((l) => l.line).filter((i) => !w.fresh(i)).sort((a, b) => (w.stepOf[b] ?? 0) - (w.stepOf[a] ?? 0))[0];
+  // 'The raspberry sauce', of two fruits: that with the raspberries in it.
+  const own = owner !== undefined && /^(?:sauce|coulis|puree|pulp|compote|syrup|glaze|jelly|reduction)$/.test(product) ? w.bowls[w.root(w.bowlOf[owner]!)]! : null;
+  if (own && own.place === 'mix' && own.takes.size === 0 && !w.holds(own, 'cream', 'cheese', 'egg', 'yolk', 'white')) return own;
   const known = /^(?:mixture|mix|foam|batter|layer|liquid|paste)$/.test(product) ? null : productNamed(w, product, fc);
   return known ?? (owner === undefined ? null : w.bowls[w.root(w.bowlOf[owner]!)]!);
 }
@@ -163,7 +172,7 @@ function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly l
     const alike = w.lines.flatMap((l, i) => (w.fresh(i) && ` ${keyOf(l.written)} `.includes(` ${keyOf(plural)} `) ? [i] : []));
     if (alike.length > 1) return alike;
   }
-  if (!/^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs)$/.test(plural)) return [];
+  if (!/^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs|spirits)$/.test(plural)) return [];
   const top = Math.max(...candidates.map((x) => x.strength)) - 0.01;
   // A paste of nuts is none of 'the nuts'.
   return candidates.filter((l) => l.strength >= top && w.fresh(l.line) && !(plural === 'nuts' && /\b(?:paste|butter|purée|puree)\b/i.test(w.lines[l.line]!.written))).map((l) => l.line);

@@ -150,6 +150,8 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   if (withIt(w, job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
   if (LOOSENS.test(step.verb) && mine?.placed === 'no' && /^\w+ with\b/i.test(h.after) && !bowls.some((x) => x.b === mine)) return mine;
   if (LOOSENS.test(step.verb)) return bowlFor(w, (destAt < 0 ? items : items.filter((x) => x.at <= destAt)).slice(0, 1), h.fc);
+  // 'Keep whisking while you trickle in the syrup': what is whisked goes on.
+  if (mine?.placed === 'no' && /^(?:keep|continue|carry on|go on)\b/i.test(h.after) && bowls.length > 0 && !bowls.some((x) => x.b === mine)) return mine;
   // 'Fold the custard through, then the fruit': through what is in hand.
   if (step.work === 'fold' && mine?.placed === 'no' && !bowls.some((x) => x.b === mine) && /^fold (?:[\w'-]+ ){1,5}(?:through|thro|thru)(?=\s*(?:[,.;]|$))/i.test(h.after)) return mine;
   // 'Fold through two thirds of the praline': a share of what was made, into what is in hand.

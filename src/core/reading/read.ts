@@ -108,6 +108,8 @@ export interface ReadChoices {
 /** A sentence begins with when it is done within so many characters. */
 const LEADING = 60;
 const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
+/** Things that are brought together in a bowl, without a verb. */
+const TOGETHER_IN = /^[\p{L}][\p{L} '’-]*(?:\s?[+,&]\s?[\p{L}][\p{L} '’-]*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
 /**
@@ -217,6 +219,9 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/\?["”’)]*$/.test(c.text.trim()) || /\b(?:comments?|ratings?|rate (?:this|it)|reviews?|tag (?:me|us)|subscribe|newsletter|share (?:this|it) (?:on|with)|follow (?:me|us|along)|print (?:this|the)|jump to)\b/i.test(c.text)) return false;
   // 'It will frost one cake or pipe 24 cupcakes': how far it goes.
   if (/^(?:and )?(?:it|this|that)(?:['’]ll| will| should)? (?:be )?(?:enough |frosts?|covers?|fills?|makes?|pipes?|ices?|yields?)\b[^.;]*\b(?:\d|one|two|an?|enough)\b/i.test(c.text) && amountsIn(c).every((a) => a.amount.unit === null) && timesIn(c.text).every((t) => t.minutes[0] >= 1440)) return false;
+  // 'The mixture will steam and seize', 'you can make your own': what happens, what may be.
+  if (c.verb && (/\b(?:will|may|might|should)$/.test(before) && !/^(?:then |and |now )*(?:you|we|i)\b/.test(before))) return false;
+  if (/\byou can (?:also )?(?:make|buy|use|get) (?:your own|them|it|one)\b/i.test(c.text)) return false;
   // 'I make this every autumn': of the dish, not of the work.
   if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
   if (c.verb && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
@@ -226,6 +231,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (!/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) && BEFORE_SERVING.test(c.words.slice(0, 10).map((w) => w.said).join(' '))) return true;
   if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
   if (!hasList && amountsIn(c).length > 0) return true;
+  // 'Mascarpone + cream + sugar in the mixer bowl'.
+  if (TOGETHER_IN.test(c.text)) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.
   if (IN_AN_OVEN.test(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.
@@ -396,7 +403,7 @@ function titleOf(rows: readonly Row[], text: string): string {
   const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) make|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
   if (told) return capital(told[1]!.trim());
   // 'So my nan’s trifle, right.': named in passing.
-  const passing = /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim());
+  const passing = /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim()) ?? /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+the ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)\./iu.exec(text.trim());
   if (passing && clauseOf(passing[1]!).verb === null) return capital(passing[1]!.trim());
   // 'Apple Snow. Take six large …': a name with a full stop before the work.
   const stop = /^(\p{Lu}[\p{L}\p{M}'’ -]{3,44})\.\s+(?=\p{Lu})/u.exec(text.trim());

@@ -54,7 +54,10 @@ export function inlineHead(text: string, headings: readonly string[]): { readonl
   const dashed = DASHED_HEAD.exec(text);
   // 'Crumble - rub together': a name of the list, though it is a verb too.
   if (dashed && headings.some((h) => keyOf(h) === keyOf(dashed[1]!))) return { name: dashed[1]!, lead: dashed[0] };
-  const found = INLINE_HEAD.exec(text) ?? (dashed && headings.some((h) => sameHeading(h, dashed[1]!)) ? dashed : null);
+  // 'Dip: whisk the matcha': a name of the list, though it is a verb too.
+  const named = INLINE_HEAD.exec(text);
+  if (named && headings.some((h) => sameHeading(h, named[1]!))) return { name: named[1]!, lead: named[0] };
+  const found = named ?? (dashed && headings.some((h) => sameHeading(h, dashed[1]!)) ? dashed : null);
   // 'Coffee: I make about 300 ml': of that, no heading.
   return found && !/^(?:i|you|we) (?:make|use|need|take|want)\b/i.test(text.slice(found[0].length)) && timesIn(found[1]!).length === 0 && clauseOf(found[1]!).verb === null ? { name: found[1]!, lead: found[0] } : null;
 }
@@ -240,8 +243,8 @@ function listWithStep(row: RawRow): readonly RawRow[] {
 
 /** 'Base: 200 g biscuits, 80 g butter. Cream: 300 g cream, 30 g sugar.': lists within a row become rows of their own; any other row stays. */
 function inlineLists(row: RawRow): readonly RawRow[] {
-  const chefs = row.text.split(/\s+\/\s+/);
-  if (chefs.length > 2 && chefs.every((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t))) return chefs.map((t, i) => ({ ...row, text: t.trim(), listed: true as const, numbered: false, blankBefore: row.blankBefore && i === 0 }));
+  const chefs = row.text.split(/\s+\/\s+|,\s+(?![^(]*\))/);
+  if (chefs.length > 2 && chefs.filter((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t)).length >= 2 && chefs.every((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t) || WHOLE_FRUIT.test(t.trim()))) return chefs.map((t, i) => ({ ...row, text: t.trim(), listed: true as const, numbered: false, blankBefore: row.blankBefore && i === 0 }));
   const bare = bareList(row.text);
   const step = bare.length === 0 ? listWithStep(row) : [];
   if (step.length > 0) return step;
@@ -260,6 +263,13 @@ function inlineLists(row: RawRow): readonly RawRow[] {
       for (const t of numbers) out.push({ ...row, text: t.trim(), blankBefore: false, bulleted: false, numbered: false });
       continue;
     }
+    // 'Finish: lime zest, flaky salt': things for the top, none weighed.
+    const finish = head !== null && i === 0 && /^(?:(?:to |for )?(?:finish|garnish|decorate|serve)|topping|garnish|decoration)$/i.test(head[1]!) ? head[2]!.replace(/\.$/, '').split(/,\s+(?:and\s+)?/) : [];
+    if (finish.length > 1 && finish.every((t) => t.split(/\s+/).length <= 4 && !isAction(t) && !/[.!;]/.test(t) && splitLine(t).amounts.length === 0)) {
+      out.push({ ...row, text: `${head![1]!}:`, blankBefore: true, bulleted: false, numbered: false });
+      for (const t of finish) out.push({ ...row, text: t.trim(), listed: true as const, blankBefore: false, bulleted: false, numbered: false });
+      continue;
+    }
     if (!head || works || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t, k) => (listed && t.length < 60 && items.length > 3) || (k > 0 && t.length < 40 && head[2]!.includes(';') && !isAction(t)) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|pulp\b|seeds\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
       out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
       continue;
@@ -270,6 +280,8 @@ function inlineLists(row: RawRow): readonly RawRow[] {
   return pieces.length === 1 && out.length === 1 ? [row] : out;
 }
 
+/** '2 lemons zest + juice'. */
+const WHOLE_FRUIT = /^(?:\d{1,2}|[½¼¾]|an?|one|two|three|four) (?:\w+ )?(?:lemons?|limes?|oranges?),? (?:\(?(?:zest|juice|rind)(?:ed)?(?: (?:and|&|\+) (?:zest|juice|rind)(?:d|ed)?)?\)?)?$/i;
 /** What is taken of a counted fruit. */
 const TAKEN_FROM = /^(?:(?:finely |freshly )?grated )?(?:zest|juice|rind|peel)(?: (?:and|&|\+) (?:zest|juice|rind|peel))? (?:\d{1,2}|[½¼¾]|half an?|one|two|three|four) (?:(?:large|small|medium|unwaxed) )*(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b[^.!]{0,24}$/i;
 
@@ -460,6 +472,8 @@ function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name:
   if (r.numbered) return next?.listed === true && text.split(/\s+/).length <= 6 && !looksLikeMeasured(text);
   if (looksLikeMeasured(text)) return false;
   if (r.marked || text.endsWith(':')) return true;
+  // A name above a list with bullets, that has none itself.
+  if (next?.bulleted && !next.blankBefore && (looksLikeLine(next.text, isIngredient) || /\d\s?(?:g|kg|ml|l|tsp|tbsp|cups?|oz)\b/i.test(next.text)) && !isAction(next.text) && /^\p{Lu}/u.test(text) && text.split(/\s+/).length <= 5 && !/,/.test(text) && splitLine(text).amounts.length === 0 && !INGREDIENTS.test(text) && !METHOD.test(text)) return true;
   if (FOR_THE.test(text)) return true;
   if (!next || next.blankBefore || !(looksLikeLine(next.text) || TAKES.test(next.text)) || text.split(/\s+/).length > 6) return false;
   if (LOUD.test(text) || BARE_HEAD.test(text)) return true;

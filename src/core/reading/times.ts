@@ -91,6 +91,13 @@ function timeAt(text: string, start: number): SaidTime | null {
       high += more.high * perOf(smaller[1] ?? smaller[2]!);
       end = more.end + smaller[0].length;
     }
+    // 'Bake for 1 hr 15': minutes, where no word says so.
+    const bare = per === PER.h ? /^[\s\u00a0]+([1-5]?\d)(?=\s*(?:[.,;)]|$))/.exec(text.slice(end, end + 8)) : null;
+    if (bare) {
+      low += Number(bare[1]!);
+      high += Number(bare[1]!);
+      end += bare[0].length;
+    }
   }
   // '30 minutes to 1 hour', '4 hours or overnight'.
   const to = TO.exec(text.slice(end, end + 14));

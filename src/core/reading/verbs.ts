@@ -58,7 +58,7 @@ export function verbOfForm(word: string): Verb | null {
 
 /** Words that follow a verb and not a noun: 'cool the custard', 'rest for an hour', 'cream together'. */
 export const AFTER_VERB = new Set(
-  'the a an it them this that these those your some in into for until till to onto on over with out off up down aside together at all everything each half one two three four five six any again gently well thoroughly completely slightly gradually slowly quickly briefly carefully lightly immediately back by through under overnight about another your every both very and between around rest remaining fridge just as from while if before when at'.split(' '),
+  'the a an it them this that these those your some in into for until till to onto on over with out off up down aside together at all everything each half one two three four five six any again gently well thoroughly completely slightly gradually slowly quickly briefly carefully lightly immediately back by through under overnight about another your every both very and between around rest remaining fridge just as from while if before when at among amongst'.split(' '),
 );
 
 /** Adverbs that may stand before a verb: 'gently fold', 'then carefully pour', 'finally dust'. */

@@ -210,6 +210,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'ease':
     case 'unclip':
       return 'finish';
+    case 'strain':
+      return /\binto (?:the |your |a |an |\w+ )?(?:\w+ )?(?:glass(?:es)?|ramekins|mou?lds?|cups|pots|jars|verrines|coupes)\b/i.test(text) ? 'fill' : 'hands';
     case 'insert':
       return /\b(?:knife|skewer|probe|thermometer|stick|toothpick|nozzle)\b/i.test(text) ? 'hands' : 'fill';
     case 'fold':
@@ -293,6 +295,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'stand':
     case 'ripen':
       // 'Stand the biscuits round the top': they are put there.
+      if (verb === 'sit' && !timed && /\bon(?:to)? (?:top|each|the)\b/i.test(text)) return 'fill';
       return verb === 'stand' && !timed && /\bstand (?:the|them|a|an|some|\w+) (?:\w+ )?(?:round|around|on|upright|along|up)\b|\bstand (?:the|them) \w+ \w+ (?:round|around|on|along)\b/i.test(text) ? (on.chilled || on.late ? 'finish' : 'fill') : 'wait';
     case 'leave':
     case 'let':
