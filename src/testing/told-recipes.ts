@@ -1733,4 +1733,142 @@ Fill each nest with cream, sit a peach half on top, spoon over the raspberry sau
       'whipped-cream: cream-48 250, vanilla-extract 5',
     ],
   ],
+  [
+    "a banana pudding told, layers and counts said behind",
+    `Okay, so the banana pudding. First thing, a pudding: two thirds of a cup of sugar, a quarter cup of cornstarch, a pinch of salt, whisk those in the pan, then three cups of whole milk and four egg yolks, whisk again, and over medium heat keep stirring till it bubbles, one more minute, off. Stir in two tablespoons of butter and a tablespoon of vanilla. Press plastic on it and cool it all the way, two hours in the fridge. Whip a cup and a half of heavy cream with three tablespoons of powdered sugar, stiff, and fold about two thirds of that into the pudding. Then it's a layer of vanilla wafers, an 11 ounce box does it, a layer of sliced bananas, I use five, a layer of pudding, and again, and again. Rest of the whipped cream on top and a few crushed wafers. At least four hours, overnight's better.`,
+    [
+      'custard: butter-82 28, corn-starch 30, egg-yolk 68, milk-whole 733, salt 0, sugar-caster 133, vanilla-extract 14',
+      'whipped-cream: cream-36 358, icing-sugar-starch 23',
+      'set-filling:  <- custard, whipped-cream',
+      'biscuit-layer: vanilla-wafer 312',
+      'topping: banana 575',
+    ],
+  ],
+  [
+    "a charlotte of a roll, its glaze a list of its own",
+    `Raspberry Charlotte Royale
+
+Serves 10-12 | 2 L bowl
+
+For the jelly roll
+4 large eggs, room temperature
+¾ cup (150 g) granulated sugar
+¾ cup (95 g) all-purpose flour
+¼ tsp salt
+¾ cup (240 g) seedless raspberry jam
+
+For the Bavarian cream
+2½ tsp unflavored gelatin powder
+3 Tbsp cold water
+1¼ cups (300 ml) whole milk
+5 large egg yolks
+½ cup (100 g) sugar
+1 tsp vanilla bean paste
+1½ cups (360 ml) heavy cream
+
+To glaze
+¼ cup (80 g) raspberry jam, warmed and sieved
+
+Make the jelly roll: Preheat oven to 400°F. Line a 10×15-inch jelly roll pan with parchment. Beat eggs and sugar on high speed until tripled in volume, about 6 minutes. Sift flour and salt over in 3 additions, folding after each. Spread in pan and bake 10 to 12 minutes. Turn out onto a towel dusted with powdered sugar, roll up and let cool. Unroll, spread with jam, reroll and cut into ¼-inch slices. Line a plastic-wrapped bowl with slices.
+
+Make the Bavarian: Sprinkle gelatin over the water. Heat milk until steaming. Whisk yolks and sugar in a bowl; slowly whisk in the milk. Return to pan and cook, stirring, until 170°F. Off heat, stir in gelatin and vanilla; strain into a bowl set over ice. Stir until it begins to thicken, about 10 minutes. Whip cream to soft peaks and fold in.
+
+Pour into the lined bowl, cover with the remaining slices. Chill at least 6 hours. Unmold and brush with the glaze.`,
+    [
+      'biscuit-layer: egg-whole 200, salt 2, sugar-granulated 150, wheat-flour 95',
+      'topping: jam 240',
+      'custard: egg-yolk 85, gelatin-powder-225 8, milk-whole 305, sugar-caster 100, vanilla-paste 6, water 44',
+      'whipped-cream: cream-36 358',
+      'set-filling:  <- custard, whipped-cream',
+      'soak: jam 80',
+    ],
+  ],
+  [
+    "an icebox pudding on a card",
+    `Grandma Ruth's Icebox Pudding
+
+1/2 lb. vanilla wafers
+1/2 c. butter
+1 1/2 c. powdered sugar
+2 eggs
+1 c. crushed pineapple, drained
+1/2 pt. whipping cream
+1/2 c. chopped pecans
+
+Crush wafers and put half in bottom of 8 inch square pan. Cream butter and sugar, add eggs one at a time and beat well. Spread over crumbs. Whip cream, fold in pineapple and nuts. Spread on top of egg mixture. Cover with remaining crumbs. Let stand in icebox 24 hours. Cut in squares. Serves 9.`,
+    [
+      'biscuit-layer: vanilla-wafer 227',
+      'buttercream: butter-82 113, egg-whole 100, icing-sugar-starch 180',
+      'whipped-cream: cream-35 239',
+      'set-filling: pecan 55, pineapple 165 <- whipped-cream',
+    ],
+  ],
+  [
+    "sugar parted in brackets, a syrup poured between whisk and bowl",
+    `Italian meringue buttercream, mango
+
+– 180 g egg whites
+– 360 g sugar (60 g for the whites, 300 g for the syrup)
+– 90 g water
+– 450 g butter at 20 °C, in cubes
+– 200 g mango purée, reduced to 120 g
+– pinch of salt
+
+Reduce the purée over low heat, 15 min, cool completely.
+Bring the water and the 300 g sugar to 118 °C. When it passes 110 °C start the whites on medium with the salt, adding the remaining 60 g sugar at soft peaks.
+Pour the syrup between whisk and bowl, then high speed until the bowl is at 26 °C, about 12 min.
+Change to the paddle, medium-low. Butter in, a cube at a time; if it curdles, keep beating.
+Beat in the mango. Use at once, or freeze up to 1 month. Fills and covers one 20 cm, 3-layer cake.`,
+    [
+      'fruit-base: mango-puree 200',
+      'buttercream: butter-82 450, egg-white 180, salt 0, sugar-caster 300, sugar-caster 60, water 90',
+      'set-filling:  <- buttercream, fruit-base',
+    ],
+  ],
+  [
+    "an icebox loaf told, what is in it said first",
+    `You know the lemon one with the biscuits? Here's how. About 350 grams of those thin lemon biscuits. Half a litre of whipping cream, 250 of mascarpone, a jar of lemon curd, that's 320 grams. Beat the mascarpone with half the curd until it's smooth, pour the cream in and whip it all until it holds but isn't stiff. A splash of limoncello in some milk, say 150 ml of milk and 30 of limoncello, for dipping. Line a loaf tin with cling film, cream, dipped biscuits, cream, and so on, five layers, finishing with biscuits. Overnight. Turn it out, spread the rest of the curd over and scatter pistachios, 20 grams or so.`,
+    [
+      'cheese-cream: cream-35 505, lemon-curd 160, mascarpone 250',
+      'soak: fruit-liqueur-20 30, fruit-liqueur-20 5, milk-whole 155',
+      'biscuit-layer: ? 350',
+      'topping: lemon-curd 160',
+      'topping: pistachio 20',
+    ],
+  ],
+  [
+    "a semifreddo in marked-up text",
+    `# White Chocolate Cranberry Semifreddo
+*Prep 40 min · Freeze 8 h · Serves 8*
+
+## Ingredients
+
+**Cranberry swirl**
+- 200 g fresh cranberries
+- 100 g sugar
+- 60 ml orange juice
+
+**Semifreddo**
+- 150 g white chocolate, chopped
+- 60 ml + 340 ml cold heavy cream (36%)
+- 3 eggs
+- 70 g sugar
+- 1/2 tsp almond extract
+
+## Method
+
+1. **Swirl.** Simmer cranberries, sugar and orange juice 8–10 min until jammy. Blend, sieve, chill.
+2. **Base.** Melt the chocolate with 60 ml of the cream in the microwave in 20-second bursts. Cool to 30 °C.
+3. Whisk the eggs and sugar over simmering water to 74 °C, ~7 min. Move to the mixer and beat on high until cold and thick, ~8 min. Fold in the chocolate and almond extract.
+4. Whip the remaining 340 ml cream to soft peaks. Fold in thirds.
+5. Pour half into a lined 1.5 L loaf tin, dot over half the swirl, repeat, and ripple with a skewer. Freeze ≥ 8 h.
+6. To serve: 10 min in the fridge, unmold, slice 2 cm thick.`,
+    [
+      'fruit-base: cranberry 200, orange-juice 63, sugar-caster 100',
+      'egg-foam: egg-whole 150, sugar-caster 70',
+      'set-filling: almond-extract 2, chocolate-white 150, cream-36 61 <- egg-foam',
+      'whipped-cream: cream-36 343',
+      'set-filling:  <- set-filling, whipped-cream',
+    ],
+  ],
 ];

@@ -119,7 +119,7 @@ const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\
 /** 'Some caramel sauce (about 60 g)'. */
 const NAMED_ASIDE = /(?:^|^.*[\s(])(?:some|a little|a bit of|with|and|the|of)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:[^()]{1,20},\s*)?(?:about |around |roughly |say )?$/iu;
 /** 'Ginger nuts, two packets': the name begins, its amount follows. */
-const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+(?:about |around |roughly |say )?$/iu;
+const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+(?:about |around |roughly |say )?$/iu;
 /** 'Coffee: I make about 300 ml'. */
 const NAMED_COLON = /(?:^|[.;]\s+)(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}):\s+(?:(?:i|you|we) )?(?:make|use|need|take|want|have)\s+(?:about |around |roughly )?$/iu;
 /** Things of a kitchen that have a size, and are nothing to eat. */
@@ -141,7 +141,7 @@ function measuredAlone(source: string): { amount: WrittenAmount; length: number 
   if (!amount?.quantity.ok || !span || span[0] > 1 || (amount.unit?.dimension !== 'mass' && amount.unit?.dimension !== 'volume')) return null;
   return NOTHING_MORE.test(source.slice(span[1])) ? { amount, length: span[1] } : null;
 }
-const NOTHING_MORE = /^[\s\u00a0]*(?:(?:all (?:in|told)|in (?:all|total)|altogether)\b\s*)?(?:[.,;)]|$)/i;
+const NOTHING_MORE = /^[\s\u00a0]*(?:(?:all (?:in|told)|in (?:all|total)|altogether|or so)\b\s*)?(?:[.,;)]|$)/i;
 
 /** 'a shop-bought madeira cake, about 250 grams': the name stands before its amount. */
 function namedBefore(text: string, source: string, start: number): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {

@@ -71,7 +71,8 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       if (/^(?:keep|continue|go|carry)$/.test(said) && /ing$/.test(next) && verbOfForm(next)) return i;
       // 'Cream to soft peak': a thing, and how far it is whipped; 'fold in a third, then the rest'.
       if (said === 'cream' && next === 'to' && /^(?:soft|stiff|firm|medium)/.test(words[i + 2]?.said ?? '')) return -1;
-      if (said === 'rest' && words[i - 1]?.said === 'then' && /^(?:[,;.]|then)$/.test(next)) return -1;
+      if (said === 'rest' && next === 'of') return -1;
+      if (said === 'rest' && words[i - 1]?.said === 'then' && /^(?:[,;.]|then|)$/.test(next)) return -1;
       // 'Cream in, slowly': a thing that goes in.
       if (said === 'cream' && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.

@@ -5,12 +5,12 @@ import { type Clause } from './clauses';
 import { bareOvenC, temperaturesIn, type SaidTemperature } from './degrees';
 import { implied } from './implied';
 import { leftOvers, without } from './left-over';
-import { linesSaid } from './lines-said';
-import { draftLine, type DraftLine, type LineContext } from './lines';
+import { amounted, linesSaid } from './lines-said';
+import { type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
 import { mentionsIn, type Mention } from './mentions';
 import { apply } from './doing';
-import { pouredOn, POUR_ONTO, POURED_ON } from './mixing';
+import { BOILED_C, pouredOn, POUR_ONTO, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
@@ -20,8 +20,6 @@ const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |
 /** 'Fold in D, whipped soft.' */
 const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
-/** Hotter is no water but a syrup, °C. */
-const BOILED_C = 100;
 /** A bake is no cooler, °C. */
 const OVEN_FROM_C = 90;
 const ELSEWHERE = /\b(?:when|once|as soon as) (?:it|they|the (?:[\w-]+ ){0,2}[\w-]+)\s+(?:is|are|reach(?:es)?|hits?|gets to|comes to)\s+(?:at |about )?$/i;
@@ -44,6 +42,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const meant = meantBy(w, h, lexical, linesSaid(w, h, lexical));
     implied(w, h, meant);
     ofEach(w, h, meant);
+    saidBehind(w, h, meant);
     take(w, h, meant);
   });
   leftOvers(w);
@@ -55,12 +54,18 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
 function ofEach(w: Worktop, { c }: Heard, meant: Meant): void {
   const said = /\b((?:an?|one|two|three|half an?|\d{1,3}) ?(?:[a-z]+)?) of each\b/i.exec(c.text)?.[1];
   if (said === undefined) return;
-  for (const x of meant.items) {
-    if (x.kind !== 'line' || w.lines[x.line]!.grams !== null) continue;
-    const { text, under, block, start, end } = w.lines[x.line]!;
-    w.lines[x.line] = draftLine(`${said} ${text}`, { under, block, start, end }, w.context);
+  for (const x of meant.items) if (x.kind === 'line' && w.lines[x.line]!.grams === null) amounted(w, x.line, said);
+}
+
+/** 'Wafers, an 11 ounce box does it', 'bananas, I use five': of what was named before it without an amount. */
+const DOES_IT = /\ban? (\d{1,4}[\s-]?(?:ounce|oz|g|gram|grams)) (?:box|packet|bag|tin|can|punnet) (?:does it|is enough|is plenty|will do)\b|\b(?:i|we) (?:use|need|take) ((?:about )?(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve))(?=\s*(?:[,.;]|$))/gi;
+function saidBehind(w: Worktop, { c }: Heard, meant: Meant): void {
+  for (const m of c.text.matchAll(DOES_IT)) {
+    const named = meant.items.filter((x) => x.kind === 'line' && w.lines[x.line]!.grams === null && (c.words[x.at]?.start ?? Infinity) < m.index).sort((a, b) => b.at - a.at)[0];
+    if (named?.kind === 'line') amounted(w, named.line, (m[1] ?? m[2]!).replace(/-/g, ' '));
   }
 }
+
 
 /** Of a bowl that no step has made. */
 const NOT_YET = -1;
@@ -146,7 +151,7 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   // 'The hot milk' is hot, however it came to be.
   if (HOT_MILK.test(c.text)) for (const x of items) if (x.kind === 'bowl' && w.holds(w.bowls[x.bowl]!, 'milk', 'cream') && !w.bowls[x.bowl]!.air) w.bowls[x.bowl]!.heated = true;
   // 'You'll want the whites of three eggs, half a pint of water …': a list, told; nothing is done with it yet.
-  const listed = NEEDS.test(c.text) && items.length > 1 && items.every((x) => x.kind === 'line');
+  const listed = items.length > 1 && items.every((x) => x.kind === 'line') && (NEEDS.test(c.text) || onlyNamed(w, c, items));
   const work = listed ? 'hands' : workedOn(w, h, items, destAt);
   // 'Whisk the whites when the syrup reaches 110 °C': that is the syrup's.
   const said = temperaturesIn(c.text, w.fahrenheit).find((t) => !ELSEWHERE.test(c.text.slice(0, t.start))) ?? null;
@@ -159,7 +164,7 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   w.steps.push(step);
   if (listed) {
     // 'You want 200 g of biscuits and 90 g of butter, mix that.'
-    w.inHand = items;
+    w.inHand = [...w.inHand.filter((x) => x.kind === 'line' && w.fresh(x.line) && !NEEDS.test(c.text)), ...items];
     return;
   }
   for (const i of also) {
@@ -172,6 +177,13 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   }
   apply(w, step, at, work === 'fold' && (WHIPPED_ALREADY.test(c.text) || LIST_WHIPPED.test(c.text)) ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text))) : items, h, destAt);
 }
+
+/** 'Half a litre of cream, 250 of mascarpone, a jar of lemon curd.': named with their amounts, and nothing done yet. */
+function onlyNamed(w: Worktop, c: Clause, items: readonly Item[]): boolean {
+  const roles = items.map((x) => (x.kind === 'line' ? w.lines[x.line]!.role : null));
+  return !w.hasList && c.verb === null && /[.]\s*$/.test(c.text) && roles.some((r) => r === 'cream' || r === 'cheese' || r === 'butter') && workOf(c, NOTHING) === 'hands' && !/\b(?:in|into|on|over|with|all)\b/i.test(c.text) && stageIn(c.text) === null;
+}
+const NOTHING: WorkedOn = { cream: false, white: false, yolk: false, butter: false, cheese: false, gelatin: false, setter: false, chocolate: false, built: false, chilled: false, baking: false, late: false };
 
 /** Cream that a fold says to be whipped already has a bowl of its own. */
 function whippedFirst(w: Worktop, item: Item, at: number, stage: Bowl['stage']): Item {
@@ -250,7 +262,7 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
   const said = c.text.slice(c.words[Math.max(0, c.at)]?.start ?? 0);
   if (destAt < 0) {
     if (panIsTin && /\binto the (?:\w+ )?pan\b/i.test(c.text)) return work;
-    if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving/i.test(c.text)) return 'hands';
+    if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving|\b(?:lined|prepared) (?:\w+ )?bowl/i.test(c.text)) return 'hands';
     // 'Heat the milk, pour it on': onto the eggs that wait for it.
     if (POURED_ON.test(said) && items.length === 0 && here?.placed === 'no' && here.heated && bowls.some((b) => b !== here && b.into === null && b.placed === 'no' && b.place === 'mix' && !b.heated && [...b.lines].some((i) => ['yolk', 'egg'].includes(lines[i]!.role ?? '')))) return 'hands';
     // 'Pour the syrup over them in a thin stream': into what has air.
@@ -261,6 +273,8 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
     if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(said) && !/\b(?:cold|cool|cooled)\b/i.test(said) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? (?:the )?(?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;
     if (/^(?:\w+ly )?(?:pour|tip|scrape) (?:it|them|this|these) back in\b/i.test(said)) return 'hands';
+    // 'Pour the cream in': into what is in hand.
+    if (/^(?:\w+ly )?(?:pour|tip) (?:the |your |all the )?(?:\w+ ){1,3}in(?=\s*(?:[,.;]|and\b|$))/i.test(said) && here?.placed === 'no' && items.some((x) => x.kind === 'line')) return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(said)) return items.length > 0 && !items.some((x) => x.kind === 'bowl' && bowls[x.bowl] === here) ? 'hands' : work;
     return work;
   }

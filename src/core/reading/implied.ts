@@ -14,10 +14,10 @@ const BARE_MASS = /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|kg|ml|oz|lb)\b)\s+
 /** 'Rub together', below the list that it is of. */
 const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?together\b/i;
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
-const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds'.split(' '));
+const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds that them this'.split(' '));
 
 /** 'Nearly all of it', 'most of them'. */
-const MOST_OF = /^\w+ ((?:(?:nearly|almost) all|most|half|two thirds|three quarters)) of (?:it|them|this|that)\b/i;
+const MOST_OF = /^\w+ (?:about |roughly )?((?:(?:nearly|almost) all|most|half|two thirds|three quarters)) of (?:it|them|this|that)\b/i;
 /** Of what is put in nearly all (house). */
 const NEARLY_ALL = 0.9;
 
@@ -138,11 +138,15 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   const open = w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : w.bowls[x.bowl]!.into === null));
   const others = open.filter((x) => x.kind === 'bowl' && x.bowl !== w.here()?.id);
   const lines = open.filter((x) => x.kind === 'line');
-  const take = (ready: readonly Item[]): void => ready.forEach((x) => (x.kind === 'line' ? meant.some(x.line, c.at, share) : meant.push({ ...x, at: c.at, share })));
+  const foams = /^(?:whip|whisk|beat)$/.test(verb);
+  const take = (of: readonly Item[]): void => takeAll(foams ? of.filter((x) => x.kind !== 'line' || w.lines[x.line]!.role !== 'biscuit') : of);
+  const takeAll = (ready: readonly Item[]): void => ready.forEach((x) => (x.kind === 'line' ? meant.some(x.line, c.at, share) : meant.push({ ...x, at: c.at, share })));
   if (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss)(?: well| together)?[,.;]?$/i.test(after.trim())) take(open);
   else if (/^(?:it|them|this) in$/.test(object) && others.length > 0) take(others);
   else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) take(open);
   else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) take(lines);
+  // 'Crush the wafers and put half in the bottom of the pan.'
+  else if (items.length === 0 && lines.length > 0 && /^(?:put|press|pat|spread|scatter|sprinkle|lay|strew) (?:about |roughly )?(?:half|a third|two thirds|most|some)(?: of (?:it|them|these|those))? (?:in|into|on|onto|over)\b/i.test(after)) take(lines);
   // 'Chop eight of them, fold through.'
   else if (items.length === 0 && lines.length > 0 && /^fold (?:in|through)[.,;]?$/i.test(after.trim()) && w.here()?.placed === 'no' && w.steps.at(-1)?.work === 'hands') take(lines);
   // 'Slice the panettone, line a bowl': with that.

@@ -36,7 +36,7 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     return has('cream', 'cheese') && b.air && !b.heated ? (has('cheese') ? 'cheese-cream' : 'whipped-cream') : 'egg-foam';
   }
   if (has('yolk', 'egg')) {
-    if (grams('butter') > 1.5 * (grams('yolk') + grams('egg')) && b.air && !has('chocolate', 'milk', 'cream')) return 'buttercream';
+    if (grams('butter') > grams('yolk') + grams('egg') && (b.air || !b.heated) && !b.baked && !has('chocolate', 'milk', 'cream')) return 'buttercream';
     // Milk thickened with yolks stays a custard with some chocolate in it.
     if (has('chocolate') && !b.air && !(b.heated && grams('milk') > 2 * grams('chocolate'))) return 'chocolate-base';
     if ((has('milk') || has('cream') || has('fruit') || has('sour')) && b.heated) return 'custard';

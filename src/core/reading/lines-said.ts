@@ -1,6 +1,6 @@
 import { splitLine } from '../measures/line';
 import { amountsIn, type SaidAmount } from './amounts';
-import { calledInFull, draftLine, ingredientOf, linesOfRow, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
+import { calledInFull, draftLine, GRAMS_FROM, ingredientOf, isCounted, linesOfRow, shareOfLine, SURE_FROM, type DraftLine, type LineContext } from './lines';
 import type { Mention } from './mentions';
 import { choose } from './choose';
 import { SORTS } from './sorts';
@@ -21,10 +21,7 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   // 'I use about 24 of them': of what was named without an amount.
   const counted = COUNT_OF_THEM.exec(c.text)?.[1];
   const unsaid = counted === undefined ? -1 : w.lines.findLastIndex((l) => l.grams === null && l.ingredient?.piece != null);
-  if (unsaid >= 0) {
-    const { text, under, block, start, end } = w.lines[unsaid]!;
-    w.lines[unsaid] = draftLine(`${counted!} ${text}`, { under, block, start, end }, w.context);
-  }
+  if (unsaid >= 0) amounted(w, unsaid, counted!);
   for (const said of amountsIn(c)) {
     if (/\bwhipped\b/i.test(said.text) && w.latest((b) => b.air && w.holds(b, 'cream'))) continue;
     // 'Spoon six nests on the tray': of the whites that are there.
@@ -66,16 +63,13 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   return { at: forced, beside };
 }
 
-const COUNT_OF_THEM = /\b((?:\d{1,3}|[a-z]+(?: dozen)?)) of (?:them|those|these)\b/i;
-
-/** Whether a thing comes in pieces that a cook counts; butter does not. */
-function isCounted(name: string, context: LineContext): boolean {
-  const { ingredient } = ingredientOf(name, context);
-  return ingredient === null || (ingredient.piece !== null && ingredient.category !== 'fat' && ingredient.category !== 'dairy');
+/** A line that was named without an amount, with the one that is said of it. */
+export function amounted(w: Worktop, line: number, said: string): void {
+  const { text, under, block, start, end } = w.lines[line]!;
+  w.lines[line] = draftLine(`${said} ${text}`, { under, block, start, end }, w.context);
 }
 
-/** A bare number of something is of grams from here on (house). */
-const GRAMS_FROM = 30;
+const COUNT_OF_THEM = /\b((?:\d{1,3}|[a-z]+(?: dozen)?)) of (?:them|those|these)\b/i;
 
 /** A line that stands in a sentence. */
 export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: number, of: number | null): number | null => {

@@ -53,6 +53,8 @@ const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 
 /** '100 g sugar, plus 50 g', '3/4 cup sugar plus 2 tablespoons, divided': two lines of one thing. */
 const AND_AGAIN = /^(.+?)\s*,?\s+(?:\+|plus|and)\s+((?:\d|[½¼¾⅓⅔]|one |two |three )[^,()]{0,20}?)(?:,? divided)?$/i;
+/** An amount that is parted in brackets. */
+const PARTED = /^(.+?)\s*\(\s*([\d½¼¾⅓⅔][^,;()]{0,14}?)\s+(?:for|in|with) [^,;()]+[,;]\s*(?:and )?([\d½¼¾⅓⅔][^,;()]{0,14}?)\s+(?:for|in|with) [^,;()]+\)$/i;
 /** 'A cake or about 350 g of sponge'. */
 const OR_WEIGHED = /^(.{4,60}?),? or (?:about |around |roughly )?(\d[\d.,]*\s?(?:g|kg|ml|oz|lb)\b(?: of)? \p{L}.+)$/iu;
 
@@ -87,6 +89,12 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   if (plus && again?.amounts.length === 1 && again.amounts[0]!.unit && again.name === '' && splitLine(plus[1]!).amounts[0]?.unit) {
     const { name } = splitLine(plus[1]!);
     if (name !== '') return [made(plus[1]!), made(`${plus[2]!} ${name}`)];
+  }
+  // '360 g sugar (60 g for the whites, 300 g for the syrup)'.
+  const parted = PARTED.exec(text);
+  if (parted && splitLine(parted[1]!).name !== '' && [parted[2]!, parted[3]!].every((t) => splitLine(t).amounts[0]?.unit)) {
+    const { name } = splitLine(parted[1]!);
+    return [made(`${parted[2]!} ${name}`), made(`${parted[3]!} ${name}`)];
   }
   // '1 flan case or about 350 g of sponge': what is weighed counts.
   const weighed = OR_WEIGHED.exec(text);
@@ -129,7 +137,25 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
     const { name } = splitLine(main);
     if (name !== '') return [made(main), made(`${extra[2]!.trim()} ${name}`)];
   }
-  return [made(text)];
+  const grams = inBareGrams(text, context);
+  return [grams === text ? made(text) : made(grams, 'no measure is written: grams are taken')];
+}
+
+/** Whether a thing comes in pieces that a cook counts; butter does not. */
+export function isCounted(name: string, context: LineContext): boolean {
+  const { ingredient } = ingredientOf(name, context);
+  return ingredient === null || (ingredient.piece !== null && ingredient.category !== 'fat' && ingredient.category !== 'dairy');
+}
+
+/** A bare number of something is of grams from here on (house). */
+export const GRAMS_FROM = 30;
+
+/** 'Sug 400' among rows with their measures: in grams, where nobody counts so many. */
+function inBareGrams(text: string, context: LineContext): string {
+  const { amounts, span, name } = splitLine(text);
+  const [amount, more] = amounts;
+  if (!amount || more || !span || amount.unit !== null || !amount.quantity.ok || amount.quantity.value < GRAMS_FROM || !/^\d+$/.test(amount.text) || span[1] !== text.trimEnd().length || isCounted(name, context)) return text;
+  return `${text.trimEnd()} g`;
 }
 
 /** What a thing that the larder lacks is for, by its own noun: 'oaty biscuits' are biscuits, whichever they are. */
@@ -205,7 +231,7 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
   const full = calledInFull(text);
   const split = full === null ? splitLine(text) : { ...splitLine(text), name: full };
   // '1 baked 9-inch pie crust': a size is no name.
-  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').replace(/,?\s*\(?\boptional(?:ly)?\b\)?/i, '').trim() || split.name };
+  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').replace(/\s+at \d{1,2}\s?°?\s?[CF]\b.*$/i, '').replace(/,?\s*\(?\boptional(?:ly)?\b\)?/i, '').trim() || split.name };
   // 'biscuits à la cuillère (ladyfingers)', 'almond brittle (use toasted hazelnuts)': what the bracket calls it.
   const plain = matchOf(written, context.matcher);
   const bracket = plain && plain.confidence >= SURE_FROM ? null : /\((?:use |or |i use |i\.e\. )?(?:the )?([\p{L}][\p{L} '’-]{3,40})\)/iu.exec(text)?.[1];

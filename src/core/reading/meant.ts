@@ -7,6 +7,7 @@ import { draftLine, type DraftLine } from './lines';
 import { split, type SaidLines } from './lines-said';
 import { isProduct, type Mention } from './mentions';
 import { productNamed } from './products';
+import { sameHeading } from './rows';
 import { BEFORE_SERVING } from './work';
 import { keyOf } from './words';
 import { ALL, type FlowClause, type Heard, type Item, type ListLabel, type Share, type Worktop } from './worktop';
@@ -190,7 +191,11 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   // 'The yellow custard', where half of it has become another.
   const plain = /\b(?:yellow|plain|white|pale)\s+$/i.test(lead) ? productNamed(w, 'plain', h.fc) : null;
   const bowl = kept ?? plain ?? productNamed(w, name, h.fc);
-  if (bowl) meant.bowl(bowl, m.from, share);
+  if (bowl) return meant.bowl(bowl, m.from, share);
+  // 'Brush with the glaze': what its list holds, which nothing has been done with yet.
+  if (/\b(?:the|your)\s+$/i.test(lead)) w.lines.forEach((l, i) => {
+    if (w.fresh(i) && l.under !== null && sameHeading(l.under, name) && h.verb !== 'make') meant.line(i, m.from);
+  });
 }
 
 /** A thing of the larder that no line is: the line that it may mean, or a line of its own where there is no list. */

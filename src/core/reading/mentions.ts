@@ -166,6 +166,9 @@ function ownWord(phrase: string, of: readonly { readonly line: number; readonly 
   return of.some((l) => says(l.line)) ? of.map((l) => (l.strength === OF_ITS_NAME && !says(l.line) ? { ...l, strength: 1 } : l)) : of;
 }
 
+/** Whether an ingredient has this name. */
+const larderHas = (name: string, larder: ReadonlyMap<string, Ingredient>): boolean => keysOfLarder(larder).has(name);
+
 /** What each phrase of a recipe's method stands for, given its lines. */
 export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<string, Ingredient>): Lexicon {
   const senses = new Map<string, Sense>(MADE);
@@ -187,6 +190,9 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
   for (const h of headings) {
     const there = senses.get(h);
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(h, { kind: 'product', name: h });
+    // 'The swirl' of 'Cranberry swirl', where no ingredient is called so.
+    const noun = h.split(' ').at(-1)!;
+    if (!senses.has(noun) && !larderHas(noun, larder)) senses.set(noun, { kind: 'product', name: h });
   }
   const ofLarder = keysOfLarder(larder);
   const own = new Map<string, number>();

@@ -9,6 +9,8 @@ const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(
 export const POURED_ON = /^(?:pour|tip|strain|ladle) (?:it|this|that) (?:\w+ly )?(?:on|over)(?: (?:in a .{1,16}stream|gradually|slowly|bit by bit|while .*))?$/i;
 /** 'With the sugar added at soft peak'. */
 const SUGAR_LATE = /\bsugar\b[^.;]{0,30}\b(?:at|from) (?:the )?soft[- ]?peaks?\b|\b(?:at|from) (?:the )?soft[- ]?peaks?\b[^.;]{0,24}\bsugar\b/i;
+/** Hotter is no water but a syrup, °C. */
+export const BOILED_C = 100;
 /** What comes in is of weight from this share of a foam on (house). */
 const HEAVY_SHARE = 0.35;
 
@@ -63,6 +65,7 @@ export function mix(w: Worktop, job: Job): void {
   if (step.work === 'heat' && own.some((b) => w.holds(b, 'sugar') && b.hotC !== null && b.hotC > 100)) bowl.syrup = true;
   if (own.some((b) => (b.hotC ?? 0) > 100 || (b.heated && !w.holds(b, 'milk', 'cream') && w.holds(b, 'sugar')))) bowl.syrup = true;
   touch(bowl, job);
+  if (/\bfor (?:dipping|soaking|brushing|the (?:dip|soak))\b/i.test(h.c.text)) bowl.place = 'soak';
   w.current = bowl.id;
   const { id } = bowl;
   w.inHand = step.work === 'heat' && bowl.lines.size <= 1 ? [...w.inHand, { kind: 'bowl', bowl: id, at: 0, share: ALL, named: false }] : w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : x.bowl !== id && w.bowls[x.bowl]!.into === null));
@@ -150,6 +153,8 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   if (withIt(w, job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
   if (LOOSENS.test(step.verb) && mine?.placed === 'no' && /^\w+ with\b/i.test(h.after) && !bowls.some((x) => x.b === mine)) return mine;
   if (LOOSENS.test(step.verb)) return bowlFor(w, (destAt < 0 ? items : items.filter((x) => x.at <= destAt)).slice(0, 1), h.fc);
+  // 'Pour the syrup between whisk and bowl': onto the eggs that are whisked.
+  if (/^(?:pour|stream|drizzle|trickle)$/.test(step.verb) && mine?.air && mine.placed === 'no' && w.holds(mine, 'white', 'yolk', 'egg') && bowls.length > 0 && bowls.every((x) => x.b !== mine && (x.b.hotC ?? 0) > BOILED_C)) return mine;
   // 'Keep whisking while you trickle in the syrup': what is whisked goes on.
   if (mine?.placed === 'no' && /^(?:keep|continue|carry on|go on)\b/i.test(h.after) && bowls.length > 0 && !bowls.some((x) => x.b === mine)) return mine;
   // 'Fold the custard through, then the fruit': through what is in hand.

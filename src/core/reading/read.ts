@@ -110,6 +110,7 @@ const LEADING = 60;
 const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
 /** Things that are brought together in a bowl, without a verb. */
 const TOGETHER_IN = /^[\p{L}][\p{L} '’-]*(?:\s?[+,&]\s?[\p{L}][\p{L} '’-]*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
+const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in,\s/iu;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
 /**
@@ -224,13 +225,15 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/\byou can (?:also )?(?:make|buy|use|get) (?:your own|them|it|one)\b/i.test(c.text)) return false;
   // 'I make this every autumn': of the dish, not of the work.
   if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
-  if (c.verb && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
+  if (c.verb && !/^(?:when|once|as soon as|if|after)\b/.test(before) && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
   if (c.verb) return true;
   if (/^(?:do (?:that|this|the same)|and so on)\b|^again\W*$/i.test(c.text) || LAYING.test(c.text)) return true;
   // 'Cocoa just before it goes out.'
   if (!/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) && BEFORE_SERVING.test(c.words.slice(0, 10).map((w) => w.said).join(' '))) return true;
   if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
   if (!hasList && amountsIn(c).length > 0) return true;
+  // 'Butter in, a cube at a time.'
+  if (THING_IN.test(c.text)) return true;
   // 'Mascarpone + cream + sugar in the mixer bowl'.
   if (TOGETHER_IN.test(c.text)) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.

@@ -128,7 +128,7 @@ function splitRows(text: string): readonly RawRow[] {
     const bare = clean.replace(/^#{1,6}\s+/, '').replace(/^(?:\*\*|__)(.+?)(?:\*\*|__):?$/, '$1');
     const marked = bare !== clean;
     const item = bare.replace(BULLET, '');
-    const plain = item.replace(NUMBERED, '').replace(/^\*\*(.+?)\*\*:?\s*/, '$1: ').trim();
+    const plain = item.replace(NUMBERED, '').replace(/^\*\*(.+?)[.:]?\*\*[.:]?\s*/, '$1: ').trim();
     if (plain !== '') {
       const letter = /^[\s\u00a0]*([A-H])[.)]\s/.exec(item)?.[1] ?? null;
       const label = letter !== null && !isAction(plain) ? letter : null;
@@ -283,7 +283,7 @@ function inlineLists(row: RawRow): readonly RawRow[] {
 /** '2 lemons zest + juice'. */
 const WHOLE_FRUIT = /^(?:\d{1,2}|[½¼¾]|an?|one|two|three|four) (?:\w+ )?(?:lemons?|limes?|oranges?),? (?:\(?(?:zest|juice|rind)(?:ed)?(?: (?:and|&|\+) (?:zest|juice|rind)(?:d|ed)?)?\)?)?$/i;
 /** What is taken of a counted fruit. */
-const TAKEN_FROM = /^(?:(?:finely |freshly )?grated )?(?:zest|juice|rind|peel)(?: (?:and|&|\+) (?:zest|juice|rind|peel))? (?:\d{1,2}|[½¼¾]|half an?|one|two|three|four) (?:(?:large|small|medium|unwaxed) )*(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b[^.!]{0,24}$/i;
+const TAKEN_FROM = /^(?:(?:finely |freshly )?grated )?(?:zest|juice|rind|peel)(?: (?:and|&|\+) (?:zest|juice|rind|peel))? (?:\d{1,2}|[½¼¾]|half an?|one|two|three|four) (?:(?:large|small|medium|unwaxed|lrg|lge|sm|med) )*(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b[^.!]{0,24}$/i;
 
 /** What something of a list is for: no work. */
 export const PURPOSE = /,?\s+(?:to|for) (?:garnish|serve|decorate|decorating|finish|finishing|dust|dusting|serving|glaze|glazing|brush|coat|sprinkle|top)\W*$/i;
@@ -459,7 +459,7 @@ function isTitle(r: RawRow, next: RawRow | undefined, listed: number): boolean {
 /** 'CRUST': a word in capitals above a list in small letters. */
 const LOUD = /^[\p{Lu}][\p{Lu} &’'-]{3,40}$/u;
 /** What stands for a part wherever it stands alone. */
-const BARE_HEAD = /^(?:the )?(?:crust|base|filling|topping|garnish|frosting|icing|meringue|custard|mousse|sauce|syrup|soak|glaze|assembly|decoration|to (?:serve|finish|decorate)|for (?:serving|the top))s?:?$/i;
+const BARE_HEAD = /^(?:the )?(?:crust|base|filling|topping|garnish|frosting|icing|meringue|custard|mousse|sauce|syrup|soak|glaze|assembly|decoration|to (?:serve|finish|decorate|glaze|garnish|top|dust|assemble|build|soak|fill)|for (?:serving|the top))s?:?$/i;
 
 /** A row of a list that takes of another part: 'all of the whipped cream'. */
 const TAKES = /^(?:all|half|the rest|rest|remaining|a (?:third|quarter)|two thirds|three quarters)(?: of)? the [^.!?]{3,40}$/i;

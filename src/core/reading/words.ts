@@ -4,6 +4,7 @@ import { singular } from '../measures/singular';
 
 /** What hurried cooks write for a word. */
 const SHORT: Readonly<Record<string, string>> = {
+  dk: 'dark', masc: 'mascarpone', liq: 'liqueur',
   'w/': 'with', 'o/n': 'overnight', h2o: 'water', crm: 'cream', hvy: 'heavy', unfl: 'unflavored', micro: 'microwave', mascp: 'mascarpone', marsc: 'mascarpone', sug: 'sugar', ic: 'icing', van: 'vanilla', lvs: 'leaf', lvs_: 'leaf', elec: 'electric', med: 'medium', choc: 'chocolate', noz: 'nozzle', btr: 'butter', bics: 'biscuit', bix: 'biscuit', biccies: 'biscuit', bickies: 'biscuit',
   ylks: 'yolk', ylk: 'yolk', yks: 'yolk', whts: 'white', wht: 'white', gel: 'gelatin', gelatine: 'gelatin', yogurt: 'yoghurt', yoghourt: 'yoghurt', savoiardi: 'ladyfinger', whiskey: 'whisky', temp: 'temperature', rm: 'room', mins: 'minute', min: 'minute', secs: 'second', sec: 'second', hrs: 'hour', hr: 'hour',
   powdered: 'icing', confectioner: 'icing', confectioners: 'icing', superfine: 'caster', castor: 'caster', cornflour: 'corn-starch', cornstarch: 'corn-starch', bisc: 'biscuit', biscs: 'biscuit', cookie: 'biscuit', cookies: 'biscuit', cracker: 'biscuit', crackers: 'biscuit', thru: 'through', til: 'until', till: 'until', "'til": 'until', refrig: 'refrigerate', fridge: 'fridge', refrigerator: 'fridge', icebox: 'fridge',

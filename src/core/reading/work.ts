@@ -43,8 +43,12 @@ export const BEFORE_SERVING = /\bbefore (?:you )?serv(?:e|ing)\b|\bbefore (?:it|
 /** Said of a machine that runs while something is added. */
 export const WHILE_RUNNING = /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
 
+const LAYERS_TOLD = /\b(?:a|another|one) layer of\b[^.;]*\b(?:a|another|one) layer of\b/i;
+
 /** What a clause does. */
 export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
+  // 'A layer of wafers, a layer of bananas, a layer of pudding.'
+  if (LAYERS_TOLD.test(written)) return 'fill';
   // 'Off the heat' is no heat.
   const text = written.replace(/\b(?:off|away from|from|without) (?:the )?(?:heat|hob|stove|fire)\b/gi, ' ');
   const verb = c.verb?.base ?? '';
@@ -113,6 +117,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'reduce':
     case 'decrease':
     case 'lower':
+      // 'Reduce the purée over low heat.'
+      if (verb === 'reduce' && /\bover (?:an? |the )?(?:very )?(?:low|medium|gentle|high)/i.test(text)) return 'heat';
       // 'Put it in the oven, reduce to 120 °C': the oven, not the mix.
       if (on.baking && /°|\b\d{2,3} ?[CF]\b|\bgas\b|\bheat\b/i.test(text)) return timesIn(text).length > 0 ? 'bake' : 'hands';
       return /\bspeed\b|\bmixer\b|\bheat\b|\boven\b/i.test(text) ? (OVEN.test(text) && timesIn(text).length > 0 ? 'bake' : 'hands') : verb === 'reduce' ? 'heat' : 'hands';
@@ -176,12 +182,15 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'grate':
     case 'shave':
     case 'crumble':
+      if (verb === 'sprinkle' && on.gelatin && /\b(?:water|milk|juice|liquid|coffee|wine)\b/i.test(text)) return 'soak';
       if (verb === 'sprinkle' && !on.built && (on.gelatin || (on.setter && /\bwater\b|\bmilk\b|\bjuice\b/i.test(text)))) return 'soak';
-      if (/\bin(?:to)? the bottom of (?:a|the|your|each)\b/i.test(text)) return 'fill';
+      if (/\bin(?:to)? (?:the )?bottom of\b/i.test(text)) return 'fill';
       if (verb === 'drizzle' && /\bdrizzl\w+ (?:\w+ly )?in\b/i.test(text)) return 'hands';
       if (on.late) return 'finish';
       if (/^(?:sift|sieve|grate|crumble|shave)/.test(verb)) return on.built && /\bover\b|\bon\b|\btop\b|\bit\b/i.test(text) ? 'finish' : 'hands';
       return on.built ? 'finish' : /^(?:scatter|strew)$/.test(verb) || (/\b(?:over|on|onto|top)\b/i.test(text) && SERVED_IN.test(text)) ? 'fill' : 'hands';
+    case 'dot':
+      return on.chilled ? 'finish' : 'fill';
     case 'dust':
       return on.built || !/\btin\b|\bpan\b|\btray\b/i.test(text) ? 'finish' : 'hands';
     case 'soak':
@@ -189,8 +198,10 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'sponge':
       return 'soak';
     case 'line':
+      // 'Line a film-lined bowl with slices of the roll'.
+      if (/\bwith (?:the |some |your )?(?:[\w-]+ ){0,2}(?:slices|fingers|biscuits|sponge|ladyfingers|cake)\b/i.test(text)) return 'fill';
       // 'Line a tin with film, cream, biscuits, cream': what follows the film is laid.
-      if (/\b(?:paper|film|parchment|foil)\b,\s*\p{L}+,\s*\p{L}+,/iu.test(text)) return 'fill';
+      if (/\b(?:paper|film|parchment|foil)\b,\s*(?:\p{L}+ ?){1,3},\s*(?:\p{L}+ ?){1,3},/iu.test(text)) return 'fill';
       return /\bpaper\b|\bfilm\b|\bparchment\b|\bwith cling|\bfoil\b|\bplastic\b|\bacetate\b/i.test(text) ? 'hands' : 'fill';
     case 'press':
     case 'squash':
@@ -317,7 +328,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'carry':
     case 'use':
     case 'make':
-      if (/\b(?:in|into|over) the bottom of (?:a|the|your|each)\b/i.test(text)) return 'fill';
+      if (/\b(?:in|into|over) (?:the )?bottom of\b/i.test(text)) return 'fill';
       if (VESSEL_TO_MIX.test(text) && !/\b(?:serving|trifle|glass|pretty) bowl/i.test(text)) return 'hands';
       if (verb === 'put' && /\bput (?:the |some |a few )?(?:[\w'-]+ ){1,3}in\s*[,.;]/i.test(text) && !SERVED_IN.test(text)) return 'hands';
       if (verb === 'make' && HOT.test(text)) return 'heat';
