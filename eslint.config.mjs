@@ -11,7 +11,7 @@ const OUTWARD = [
 ];
 
 const config = [
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**'] },
+  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**', 'public/alone.js'] },
   ...next,
   ...typescript,
   {

@@ -15,6 +15,8 @@ export default defineConfig({
   reporter: [['list']],
   outputDir: 'test-results',
   use: {
+    // A story has the server's own pages; the one about the time without it allows the worker that keeps them.
+    serviceWorkers: 'block',
     baseURL: `http://127.0.0.1:${PORT}`,
     actionTimeout: 30_000,
     navigationTimeout: 60_000,

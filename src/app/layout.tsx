@@ -17,6 +17,10 @@ export default async function RootLayout({ children }: { readonly children: Reac
   const access = kitchen();
   return (
     <html lang="en">
+      <head>
+        {/* Asked for like everything else here: by a screen that is in. */}
+        <link rel="manifest" href="/soft-peak.webmanifest" crossOrigin="use-credentials" />
+      </head>
       <body>
         <script dangerouslySetInnerHTML={{ __html: KEEP_EARLY_HANDS }} />
         {access.ok ? (

@@ -3,6 +3,8 @@
 import Link from 'next/link';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import type { DueMoment } from '../core/batch/due';
+import { AloneStrip } from './alone/alone-strip';
+import { SERVER_AWAY } from './alone/server-away';
 import { callSound } from './batch/call-sound';
 import { ClockTime } from './clock-time';
 import { useNow } from './use-now';
@@ -10,6 +12,7 @@ import { useNow } from './use-now';
 const Due = createContext<readonly DueMoment[]>([]);
 
 const EVERY_MS = 20_000;
+const ASKS_WHEN_AWAY_MS = 4_000;
 /** A moment that rings stays in sight so long, unless it is put away. */
 const RINGS_FOR_MS = 10 * 60_000;
 
@@ -18,30 +21,38 @@ const keyOf = (m: DueMoment): string => `${m.href} ${m.at}`;
 /** Keeps the due moments fresh for every page; `first` is what the server knew when it drew the page. */
 export function DueProvider({ first, children }: { readonly first: readonly DueMoment[]; readonly children: ReactNode }) {
   const [moments, setMoments] = useState(first);
+  const [awaySince, setAwaySince] = useState<number | null>(null);
   useEffect(() => {
     const ask = async () => {
       try {
         const response = await fetch('/api/due');
+        setAwaySince(null);
         if (!response.ok) return;
         const fresh = (await response.json()) as DueMoment[];
         const now = Date.now();
         // The server names only what is to come; what rings now stays until it is put away.
         setMoments((old) => [...old.filter((m) => m.rings === true && m.at <= now && m.at > now - RINGS_FOR_MS), ...fresh]);
       } catch {
-        // The server is away for a moment: the strip keeps what it knew.
+        // The server is away: the strip keeps what it knew.
+        setAwaySince((since) => since ?? Date.now());
       }
     };
-    const timer = setInterval(ask, EVERY_MS);
+    const timer = setInterval(ask, awaySince === null ? EVERY_MS : ASKS_WHEN_AWAY_MS);
     const onShow = () => document.visibilityState === 'visible' && void ask();
     document.addEventListener('visibilitychange', onShow);
+    // What could not be sent says so at once; so does a line that came back.
+    const onLine = () => void ask();
+    for (const said of ['online', 'offline', SERVER_AWAY]) window.addEventListener(said, onLine);
     void ask();
     return () => {
       clearInterval(timer);
       document.removeEventListener('visibilitychange', onShow);
+      for (const said of ['online', 'offline', SERVER_AWAY]) window.removeEventListener(said, onLine);
     };
-  }, []);
+  }, [awaySince]);
   return (
     <Due.Provider value={moments}>
+      <AloneStrip since={awaySince} />
       {children}
       <Bell moments={moments} />
     </Due.Provider>

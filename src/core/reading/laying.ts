@@ -97,7 +97,8 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
     step.places.add(b.id);
     if (pressesIn(step.verb, h.after)) b.pressed = true;
   }
-  const named = new Map<number, number>(laid.map((x) => [x.b.id, x.at]));
+  // What is in hand lies on what it is said to go onto: 'fill on the base'.
+  const named = new Map<number, number>(laid.map((x) => [x.b.id, 'named' in x && !x.named ? LAST : x.at]));
   const list = lines.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
   for (const i of list) {
     const role = w.lines[i]!.role;

@@ -62,7 +62,7 @@ describe('recipes as others write and tell them', () => {
     ]);
     // The jelly goes over the sponge, the custard over the jelly, the syllabub over both; the custard cools in a tray that is no vessel of the dessert.
     const placed = r.steps.flatMap((x) => (x.work === 'fill' && x.places.length > 0 ? [x.places.map((id) => r.parts.find((p) => p.id === id)!.kind).join('+')] : []));
-    expect(placed).toEqual(['biscuit-layer', 'biscuit-layer', 'fruit-base', 'custard+fruit-base', 'whipped-cream+custard']);
+    expect(placed).toEqual(['biscuit-layer', 'biscuit-layer', 'fruit-base', 'fruit-base+custard', 'whipped-cream+custard']);
     expect(r.steps.find((x) => x.text.includes('shallow tray'))!.work).toBe('hands');
   });
   it('half sentences without a verb: what goes in goes in', () => {

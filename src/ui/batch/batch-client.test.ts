@@ -152,3 +152,67 @@ describe('what other tablets do', () => {
     await vi.waitFor(() => expect(state.batch.progress.ticks).toEqual(['mine']));
   });
 });
+
+describe('a page that was kept while the server is away', () => {
+  /** A tablet that told the server of one step, and did another when it was away. */
+  async function before(): Promise<ReturnType<typeof server>> {
+    vi.useFakeTimers();
+    const kitchen = server();
+    const c = makeBatchClient(first);
+    await c.act({ kind: 'go', step: 1 });
+    kitchen.state.away = true;
+    await c.act({ kind: 'tick', line: 'cream', on: true });
+    return kitchen;
+  }
+  it('goes on where the tablet was: what the server was told, and what waits', async () => {
+    const { state } = await before();
+    const again = makeBatchClient(first);
+    again.resume();
+    expect(again.get().progress).toMatchObject({ step: 1, ticks: ['cream'] });
+    expect(again.get().pending).toHaveLength(1);
+    // Nothing of it is gone from the tablet either.
+    expect(JSON.parse(localStorage.getItem('soft-peak:events:b')!)).toHaveLength(1);
+    state.away = false;
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(state.batch.progress).toMatchObject({ step: 1, ticks: ['cream'] });
+    expect(localStorage.getItem('soft-peak:events:b')).toBeNull();
+  });
+  it('gives way to a page that is newer', async () => {
+    await before();
+    const newer = { ...first, revision: 9, progress: { ...freshProgress(), step: 5 } };
+    const again = makeBatchClient(newer);
+    again.resume();
+    expect(again.get().progress).toMatchObject({ step: 5, ticks: ['cream'] });
+  });
+  it('takes what the server says first, also where the kitchen went back to a copy of before', async () => {
+    const { state } = server();
+    const c = makeBatchClient(first);
+    await c.act({ kind: 'go', step: 4 });
+    let tell: (m: { data: string }) => void = () => undefined;
+    vi.stubGlobal('EventSource', class { set onmessage(hear: typeof tell) { tell = hear; } close(): void { tell = () => undefined; } });
+    const again = makeBatchClient(first);
+    again.resume();
+    expect(again.get().progress.step).toBe(4);
+    const stop = again.follow();
+    tell({ data: JSON.stringify({ ...state.batch, revision: 1, progress: freshProgress() }) });
+    expect(again.get().progress.step).toBe(0);
+    // From then on an older one is only late.
+    tell({ data: JSON.stringify({ ...state.batch, revision: 0, progress: { ...freshProgress(), step: 7 } }) });
+    expect(again.get().progress.step).toBe(0);
+    stop();
+  });
+  it('knows nothing of a batch that has ended, nor of what cannot be read', async () => {
+    const { state } = server();
+    const c = makeBatchClient(first);
+    await c.act({ kind: 'go', step: 2 });
+    expect(localStorage.getItem('soft-peak:told:b')).not.toBeNull();
+    state.batch = { ...state.batch, status: 'finished' };
+    await c.act({ kind: 'note', text: 'done' });
+    expect(localStorage.getItem('soft-peak:told:b')).toBeNull();
+    localStorage.setItem('soft-peak:told:b', '{"revision":7,"progress":{}');
+    const again = makeBatchClient(first);
+    again.resume();
+    expect(again.get().batch.revision).toBe(1);
+  });
+});
+

@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { createStore } from 'zustand/vanilla';
 import { freshId } from '../sheet/fresh-id';
+import { sayServerAway } from '../alone/server-away';
 import { whileShown } from '../while-shown';
-import { progressAfter, ProgressEventSchema, type Progress, type ProgressEvent } from '../../core/batch/batch';
+import { progressAfter, ProgressEventSchema, ProgressSchema, type Progress, type ProgressEvent } from '../../core/batch/batch';
+import { KEPT_EVENTS } from './kept-here';
 import type { ReadingKind } from '../../core/batch/method';
 
 /** A batch as the server last told it. */
@@ -38,9 +40,33 @@ export interface ClientState {
 type Answer = { kind: 'done'; batch: BatchState } | { kind: 'behind'; current: BatchState } | { kind: 'refused'; says: string };
 
 const RETRY_MS = 3000;
-const AWAY = 'The server does not answer. Everything is kept on this tablet and sent when it is back.';
+/** Said by the strip above every page: on Pass it is not said twice. */
+export const AWAY = 'The server does not answer. Everything is kept on this tablet and sent when it is back.';
 
-const kept = (id: string): string => `soft-peak:events:${id}`;
+const kept = (id: string): string => `${KEPT_EVENTS}${id}`;
+
+/** The state that the server told last, by batch: a page that was kept while the server is away may be older. */
+const TOLD = 'soft-peak:told:';
+const ToldSchema = z.object({ revision: z.number().int().min(0), progress: ProgressSchema, status: z.enum(['running', 'finished', 'abandoned']) });
+
+function readTold(id: string): BatchState | null {
+  try {
+    const told = ToldSchema.safeParse(JSON.parse(localStorage.getItem(`${TOLD}${id}`) ?? 'null'));
+    return told.success ? { id, ...told.data } : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Only of what is still being made: of all else the page is the last word. */
+function keepTold({ id, revision, progress, status }: BatchState): void {
+  try {
+    if (status === 'running') localStorage.setItem(`${TOLD}${id}`, JSON.stringify({ revision, progress, status }));
+    else localStorage.removeItem(`${TOLD}${id}`);
+  } catch {
+    // A private window may refuse: the page is the last word.
+  }
+}
 
 function readKept(id: string): Pending[] {
   try {
@@ -82,9 +108,15 @@ export function makeBatchClient(batch: BatchState): BatchClient {
   const store = createStore<ClientState>(() => ({ batch, pending: [], progress: batch.progress, trouble: null, clash: null }));
   const { getState: get, setState: set } = store;
   let sending: Promise<void> | null = null;
+  /** The state is this tablet's own, of before: what the server tells next counts, whatever its number. */
+  let fromHere = false;
 
   const setPending = (pending: readonly Pending[], known = get().batch) => {
     keep(batch.id, pending);
+    if (known !== get().batch) {
+      keepTold(known);
+      fromHere = false;
+    }
     set({ batch: known, pending, progress: applied(known.progress, pending) });
   };
 
@@ -127,6 +159,7 @@ export function makeBatchClient(batch: BatchState): BatchClient {
       while (await sendFirst());
     } catch {
       set({ trouble: AWAY });
+      sayServerAway();
       setTimeout(() => void send(), RETRY_MS);
     }
   };
@@ -164,7 +197,7 @@ export function makeBatchClient(batch: BatchState): BatchClient {
         const told = JSON.parse(message.data) as BatchState;
         const { pending, batch: known } = get();
         // While something of ours is on its way, its own answer brings the newer state.
-        if (told.revision > known.revision && pending.length === 0) setPending([], told);
+        if ((told.revision > known.revision || fromHere) && pending.length === 0) setPending([], told);
       };
       // The browser asks again by itself when the line breaks; what was missed comes with the first message.
       stream.onopen = () => {
@@ -173,12 +206,20 @@ export function makeBatchClient(batch: BatchState): BatchClient {
       return () => stream.close();
     }),
     resume: () => {
+      // What waits is read before anything is set, which keeps what is in hand in its place.
       const before = readKept(batch.id);
-      if (before.length === 0) return;
+      const told = readTold(batch.id);
+      const older = told !== null && told.revision > get().batch.revision;
       // What this screen has in hand already lies there too.
-      const here = get().pending.filter((p) => !before.some((b) => b.id === p.id));
-      setPending([...before, ...here]);
-      void send();
+      const pending = [...before, ...get().pending.filter((p) => !before.some((b) => b.id === p.id))];
+      if (older) {
+        setPending(pending, told);
+        fromHere = true;
+      } else {
+        keepTold(get().batch);
+        if (before.length > 0) setPending(pending);
+      }
+      if (before.length > 0) void send();
     },
   };
 }

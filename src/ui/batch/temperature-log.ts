@@ -1,6 +1,7 @@
 import { createStore } from 'zustand/vanilla';
 import { devicesOf } from '../instruments/use-instruments';
 import { feed, listen } from '../instruments/instrument-feed';
+import { KEPT_TEMPERATURES } from './kept-here';
 
 /** One temperature of a series; `at` in ms since 1970. */
 export interface Sample {
@@ -33,7 +34,7 @@ export interface TemperatureLog {
 
 /** The temperatures of a batch on one tablet: what the server has, and what goes there. What could not be sent yet is kept here. */
 export function makeTemperatureLog(batchId: string, known: readonly Sample[]): TemperatureLog {
-  const keyOf = (what: string): string => `soft-peak:${what}:${batchId}`;
+  const keyOf = (what: string): string => (what === 'temperatures' ? KEPT_TEMPERATURES : `soft-peak:${what}:`) + batchId;
   const read = <T>(what: string, none: T): T => {
     try {
       return (JSON.parse(localStorage.getItem(keyOf(what)) ?? 'null') as T | null) ?? none;

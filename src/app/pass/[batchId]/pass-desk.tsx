@@ -10,7 +10,7 @@ import { inSentence, plainNumber, showFactor, withUnit } from '../../../core/fig
 import { READING_FORMS } from '../../../core/batch/readings';
 import { allowSound } from '../../../ui/batch/call-sound';
 import { Select } from '../../../ui/kit/select';
-import { makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
+import { AWAY, makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
 import { makeTemperatureLog, type Sample } from '../../../ui/batch/temperature-log';
 import { thisTablet } from '../../../ui/batch/tablet';
 import { isTyping } from '../../../ui/frame';
@@ -327,7 +327,7 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
         </p>
       )}
       <p role="status" className="mt-2 text-[16px] text-yolk empty:hidden">
-        {state.trouble}
+        {state.trouble === AWAY ? '' : state.trouble}
       </p>
       {state.clash && (
         <p role="alert" className="mt-2 flex flex-wrap items-center gap-3 text-[17px]">

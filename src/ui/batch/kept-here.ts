@@ -1,0 +1,6 @@
+/** What a tablet keeps of a batch until the server has it, by the batch's id behind these. */
+
+/** Done here and not yet confirmed. */
+export const KEPT_EVENTS = 'soft-peak:events:';
+/** Measured here and not yet sent. */
+export const KEPT_TEMPERATURES = 'soft-peak:temperatures:';
