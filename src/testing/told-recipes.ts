@@ -971,6 +971,7 @@ Melt 150g dark chocolate (70%) with 50ml strong hot coffee. Beat in 3 egg yolks 
       'set-filling:  <- chocolate-base, egg-foam, whipped-cream',
       'whipped-cream: cream-48 100',
       'topping: creme-fraiche-35 15',
+      'topping: cocoa-powder-22 0',
     ],
   ],
   [
@@ -1869,6 +1870,118 @@ Beat in the mango. Use at once, or freeze up to 1 month. Fills and covers one 20
       'set-filling: almond-extract 2, chocolate-white 150, cream-36 61 <- egg-foam',
       'whipped-cream: cream-36 343',
       'set-filling:  <- set-filling, whipped-cream',
+    ],
+  ],
+  [
+    "whites and cream that go in together, each from its own bowl",
+    `Melt 200 g of dark chocolate with 50 ml of coffee and let it cool. Stir in three yolks. Two egg whites whisked to soft peaks go in, and 300 ml of cream, also soft. Glasses, two hours. Serve with a dusting of cocoa.`,
+    [
+      'chocolate-base: chocolate-dark-64 200, coffee-brewed 50, egg-yolk 51',
+      'egg-foam: egg-white 66',
+      'whipped-cream: cream-35 303',
+      'set-filling:  <- chocolate-base, egg-foam, whipped-cream',
+      'topping: cocoa-powder-22 0',
+    ],
+  ],
+  [
+    "a packet of which not all is used",
+    `Digestives, a packet, that's 400 g but I only use 250, crushed with 110 g melted butter and pressed in a 20 cm tin. 500 g cream cheese beaten with 100 g icing sugar and the zest of a lemon, then 300 ml double cream in and beat till it's stiff. On the base, fridge overnight. Berries on top, 200 g.`,
+    [
+      'pressed-base: butter-82 110, digestive 250',
+      'cheese-cream: cream-48 300, cream-cheese-block 500, icing-sugar-starch 100, lemon-zest 5',
+      'topping: mixed-berries 200',
+    ],
+  ],
+  [
+    "a chestnut glass in chefs' notes",
+    `Mont blanc verrines x8
+
+Meringue (bought) 80g
+Chestnut puree 400g
+icing sugar 60
+rum 1 tbsp
+butter 40g soft
+Cream 400 + icing sugar 30
+vanilla
+
+Beat chestnut w butter, sugar, rum till smooth, in a bag w/ small plain nozzle.
+Chantilly: cream, sugar, vanilla, med peak.
+Crumble meringue in the glasses, chantilly, pipe chestnut vermicelli over. Chill max 2h or the meringue goes. Dust icing sugar at service.`,
+    [
+      'fruit-base: butter-82 40, chestnut-puree 400, icing-sugar-starch 60, rum-40 14',
+      'whipped-cream: cream-35 400, icing-sugar-starch 30, vanilla-extract 0',
+      'topping: meringue-shell 80',
+    ],
+  ],
+  [
+    "an old bavarois, milk poured on to the yolks",
+    `Coffee Bavarois
+
+Serves 6.
+
+3 egg yolks
+3 oz (75g) caster sugar
+½ pint (300ml) milk
+2 tablespoons instant coffee
+½ oz (15g) powdered gelatine
+3 tablespoons water
+½ pint (300ml) double cream
+
+1. Cream the egg yolks and sugar together until pale. Heat the milk with the coffee, stirring, until it just boils, and pour on to the yolks, stirring all the time.
+2. Return to the saucepan and heat very gently, stirring, until it coats the back of a spoon. Do not boil.
+3. Dissolve the gelatine in the water over a pan of hot water, stir into the custard and leave until beginning to set.
+4. Lightly whip the cream and fold two-thirds of it into the custard. Pour into a lightly oiled 1½ pint (900ml) mould and chill until set.
+5. Turn out and decorate with the remaining cream.`,
+    [
+      'custard: coffee-instant 8, egg-yolk 51, gelatin-powder-225 14, milk-whole 294, sugar-caster 85, water 53',
+      'whipped-cream: cream-48 284',
+      'set-filling:  <- custard, whipped-cream',
+    ],
+  ],
+  [
+    "a salad of pretzels in three lists",
+    `Strawberry Pretzel Salad
+
+CRUST:
+2 cups crushed pretzels
+3/4 cup melted butter
+3 Tbsp sugar
+
+CREAM LAYER:
+8 oz cream cheese (softened)
+1 cup sugar
+8 oz Cool-type whipped topping
+
+TOP:
+6 oz package strawberry gelatin dessert
+2 cups boiling water
+20 oz frozen sliced strawberries
+
+Mix crust ingredients and press into 9x13 pan. Bake at 400 for 8 minutes. Cool completely.
+Beat cream cheese and sugar until fluffy. Fold in whipped topping. Spread over cooled crust all the way to the edges. Chill 30 min.
+Dissolve gelatin in boiling water; add frozen strawberries and stir until it starts to thicken. Pour over cream layer. Refrigerate until firm, 4 hours.`,
+    [
+      'pressed-base: butter-82 169, pretzel 120, sugar-caster 38',
+      'cheese-cream: cream-cheese-block 227, plant-topping-sweet 227, sugar-caster 200',
+      'fruit-base: gelatin-dessert 170, strawberry 567, water 473',
+    ],
+  ],
+  [
+    "honey in it and more to drizzle",
+    `Whipped feta-style sweet ricotta w. honey, for toast
+
+500 g ricotta, well drained
+150 ml whipping cream
+3 tbsp honey + more to drizzle
+zest 1 orange
+pinch of salt
+pistachios
+
+Blitz the ricotta with the honey, zest & salt for 2 mins until really smooth. Whip the cream to soft peaks, fold through. Chill 1 hr. Spoon into bowls, drizzle with honey, scatter pistachios.`,
+    [
+      'set-filling: honey 63, orange-zest 8, ricotta 500, salt 0 <- whipped-cream',
+      'whipped-cream: cream-35 152',
+      'topping: pistachio 0',
     ],
   ],
 ];

@@ -66,6 +66,13 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     const shift = one ? said - 4 : start;
     const again = restated(text, source, start, out.at(-1));
     if (again) {
+      const only = ONLY_USED.exec(text.slice(shift + again.length));
+      const used = only ? splitLine(`${only[1]!} g x`).amounts[0] : undefined;
+      if (used) {
+        out[out.length - 1] = { ...again.said, amount: used, text: `${used.text} ${again.said.name}`, end: shift + again.length + only![0].length };
+        from.lastIndex = Math.max(shift + again.length + only![0].length, start + 1);
+        continue;
+      }
       out[out.length - 1] = { ...again.said, end: shift + again.length };
       from.lastIndex = Math.max(shift + again.length, start + 1);
       continue;
@@ -124,7 +131,7 @@ const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|
 const NAMED_COLON = /(?:^|[.;]\s+)(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}):\s+(?:(?:i|you|we) )?(?:make|use|need|take|want|have)\s+(?:about |around |roughly )?$/iu;
 /** Things of a kitchen that have a size, and are nothing to eat. */
 const HOLDS = /\b(?:bowl|dish|tin|pan|saucepan|tray|glass|jug|mould|mold|terrine|ring|cup|ramekin|pot|box|tub|container|basin|jar|plate|bag|bottle|fridge|freezer|oven|mixer|machine|processor|blender)(?:e?s)?$/i;
-const CUT_UP = /\s+(?:in|on|out)$|\s+(?:cut|torn|broken|sliced|chopped|crumbled)(?: up| small| in(?:to)? (?:pieces|cubes|chunks|slices))?$/i;
+const CUT_UP = /\s+(?:in|on|out|on top)$|\s+(?:cut|torn|broken|sliced|chopped|crumbled)(?: up| small| in(?:to)? (?:pieces|cubes|chunks|slices))?$/i;
 
 /** 'A jar of lemon curd, about 320 grams', 'two packets, 400 grams all in': the same again, weighed; null where it is something else. */
 function restated(text: string, source: string, start: number, last: SaidAmount | undefined): { said: SaidAmount; length: number } | null {
@@ -134,6 +141,9 @@ function restated(text: string, source: string, start: number, last: SaidAmount 
   return weighed && { said: { ...last, amount: weighed.amount, text: `${weighed.amount.text} ${last.name}` }, length: weighed.length };
 }
 
+/** 'That's 400 g but I only use 250'. */
+const ONLY_USED = /^\s*,?\s*but (?:i|we|you) only (?:use|need|want) (?:about )?(\d{2,4})(?:\s?(?:g|grams?)\b)?/i;
+
 /** A mass or a volume behind which nothing is named. */
 function measuredAlone(source: string): { amount: WrittenAmount; length: number } | null {
   const { amounts, span } = splitLine(source);
@@ -141,7 +151,7 @@ function measuredAlone(source: string): { amount: WrittenAmount; length: number 
   if (!amount?.quantity.ok || !span || span[0] > 1 || (amount.unit?.dimension !== 'mass' && amount.unit?.dimension !== 'volume')) return null;
   return NOTHING_MORE.test(source.slice(span[1])) ? { amount, length: span[1] } : null;
 }
-const NOTHING_MORE = /^[\s\u00a0]*(?:(?:all (?:in|told)|in (?:all|total)|altogether|or so)\b\s*)?(?:[.,;)]|$)/i;
+const NOTHING_MORE = /^[\s\u00a0]*(?:(?:all (?:in|told)|in (?:all|total)|altogether|or so)\b\s*)?(?:[.,;)]|$|but\b)/i;
 
 /** 'a shop-bought madeira cake, about 250 grams': the name stands before its amount. */
 function namedBefore(text: string, source: string, start: number): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {
@@ -156,7 +166,7 @@ function namedBefore(text: string, source: string, start: number): { said: Omit<
   // 'Into a dish, about 2 litres': what it holds.
   if (before && HOLDS.test(before[1]!)) return null;
   const opening = before ?? (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && NOTHING_MORE.test(source.slice(split.span[1])) ? (NAMED_FIRST.exec(text.slice(0, start)) ?? NAMED_COLON.exec(text.slice(0, start))) : null);
-  if (opening && !before) return { said: { name: opening[1]!, amount: amount!, definite: false, more: false }, length: split.span![1] };
+  if (opening && !before) return { said: { name: opening[1]!.replace(CUT_UP, ''), amount: amount!, definite: false, more: false }, length: split.span![1] };
   const weighed = before && measuredAlone(source);
   if (!weighed) return null;
   return { said: { name: before[1]!.replace(CUT_UP, ''), amount: weighed.amount, definite: false, more: false }, length: weighed.length };

@@ -15,7 +15,7 @@ import { sameHeading } from './rows';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? goes? in(?=[,.;]|$))/iu;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
 /** 'Fold in the cream whipped to soft peaks.' */
 /** 'Fold in D, whipped soft.' */
 const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
@@ -151,8 +151,11 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   // 'The hot milk' is hot, however it came to be.
   if (HOT_MILK.test(c.text)) for (const x of items) if (x.kind === 'bowl' && w.holds(w.bowls[x.bowl]!, 'milk', 'cream') && !w.bowls[x.bowl]!.air) w.bowls[x.bowl]!.heated = true;
   // 'You'll want the whites of three eggs, half a pint of water …': a list, told; nothing is done with it yet.
+  // 'Two whites whisked soft go in, and 300 ml of cream': nobody whisks them in one bowl.
+  const two = items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'white') && items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'cream') && h.additive && w.here()?.placed === 'no';
   const listed = items.length > 1 && items.every((x) => x.kind === 'line') && (NEEDS.test(c.text) || onlyNamed(w, c, items));
-  const work = listed ? 'hands' : workedOn(w, h, items, destAt);
+  const asked = listed ? 'hands' : workedOn(w, h, items, destAt);
+  const work = two && asked === 'whisk' ? 'fold' : asked;
   // 'Whisk the whites when the syrup reaches 110 °C': that is the syrup's.
   const said = temperaturesIn(c.text, w.fahrenheit).find((t) => !ELSEWHERE.test(c.text.slice(0, t.start))) ?? null;
   // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
@@ -175,7 +178,7 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
     step.lines.add(x.line);
     w.stepOf[x.line] ??= at;
   }
-  apply(w, step, at, work === 'fold' && (WHIPPED_ALREADY.test(c.text) || LIST_WHIPPED.test(c.text)) ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text))) : items, h, destAt);
+  apply(w, step, at, work === 'fold' && (two || WHIPPED_ALREADY.test(c.text) || LIST_WHIPPED.test(c.text)) ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text))) : items, h, destAt);
 }
 
 /** 'Half a litre of cream, 250 of mascarpone, a jar of lemon curd.': named with their amounts, and nothing done yet. */
@@ -185,9 +188,9 @@ function onlyNamed(w: Worktop, c: Clause, items: readonly Item[]): boolean {
 }
 const NOTHING: WorkedOn = { cream: false, white: false, yolk: false, butter: false, cheese: false, gelatin: false, setter: false, chocolate: false, built: false, chilled: false, baking: false, late: false };
 
-/** Cream that a fold says to be whipped already has a bowl of its own. */
+/** Cream, or whites, that a fold says to be whipped already have a bowl of their own. */
 function whippedFirst(w: Worktop, item: Item, at: number, stage: Bowl['stage']): Item {
-  if (item.kind !== 'line' || w.lines[item.line]!.role !== 'cream' || !w.fresh(item.line)) return item;
+  if (item.kind !== 'line' || !['cream', 'white'].includes(w.lines[item.line]!.role!) || !w.fresh(item.line)) return item;
   const b = w.make(w.lines[item.line]!.under);
   b.air = true;
   b.stage = stage;
@@ -267,6 +270,9 @@ function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: C
     if (POURED_ON.test(said) && items.length === 0 && here?.placed === 'no' && here.heated && bowls.some((b) => b !== here && b.into === null && b.placed === 'no' && b.place === 'mix' && !b.heated && [...b.lines].some((i) => ['yolk', 'egg'].includes(lines[i]!.role ?? '')))) return 'hands';
     // 'Pour the syrup over them in a thin stream': into what has air.
     if (/^(?:\w+ly )?pour\b/i.test(said) && here?.air && here.placed === 'no' && items.some((x) => x.kind === 'bowl' && bowls[x.bowl] !== here && (bowls[x.bowl]!.hotC ?? 0) > BOILED_C)) return 'hands';
+    // 'Heat the milk, pour on to the yolks': into their bowl.
+    const eggs = (x: Item): boolean => x.kind === 'bowl' && bowls[x.bowl] !== here && bowls[x.bowl]!.placed === 'no' && bowls[x.bowl]!.place === 'mix' && [...bowls[x.bowl]!.lines].some((i) => ['yolk', 'egg', 'chocolate'].includes(lines[i]!.role ?? ''));
+    if (/^(?:\w+ly )?pour (?:it )?(?:on to|onto|over) /i.test(said) && here?.heated && here.placed === 'no' && !here.air && items.some(eggs) && items.every((x) => eggs(x) || (x.kind === 'bowl' && bowls[x.bowl] === here))) return 'hands';
     // 'Pour into a shallow tray and cover': it cools there.
     if (/\binto an? (?:\w+ )?(?:shallow|flat|wide|cold|chilled) (?:\w+ )?(?:tray|dish|container|bowl|tin)\b/i.test(c.text) && here?.heated) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.

@@ -215,7 +215,9 @@ function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share, lead }: Named,
   }
   // 'You make a madeira first': a cake, no wine.
   const makes = h.verb === 'make' && /^\s*(?:a|an|the|your)\s*$/i.test(lead.replace(/^.*\bmake\b/i, ''));
-  if (w.hasList || makes || h.verb === 'serve' || !namedAlone(m, c, ingredient)) return;
+  // 'Serve with a dusting of cocoa': that much is still done.
+  const served = h.verb === 'serve' && !/\b(?:dusting|sprinkling|grating|scattering|drizzle|dollop|spoonful) of\s+$/i.test(lead);
+  if (w.hasList || makes || served || !namedAlone(m, c, ingredient)) return;
   const words = c.text.slice(c.words[m.from]!.start, c.words[m.to - 1]!.end);
   const i = w.addLine({ ...draftLine(words, { under: null, block: 1000 + h.index, start: fc.start, end: fc.end }, w.context), grams: null, fault: 'How much? The recipe does not say.', doubt: 'the recipe does not say how much' });
   w.relearn();

@@ -125,7 +125,7 @@ function cameTogether(w: Worktop, { step, at, h, items }: Job): { readonly into:
 export const BARE_POUR = /^pour (?:on|over)(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
 
 /** 'Pour on the chocolate': what is in hand, onto that. */
-export const POUR_ONTO = /^pour (?:it |this )?(?:on|onto|over) (?:the |your )?\w/i;
+export const POUR_ONTO = /^pour (?:it |this )?(?:on to|on|onto|over) (?:the |your )?\w/i;
 
 /** 'Pour the milk on': onto what is in hand, which is not named. */
 export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring))/i.test(h.after);

@@ -225,7 +225,9 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/\byou can (?:also )?(?:make|buy|use|get) (?:your own|them|it|one)\b/i.test(c.text)) return false;
   // 'I make this every autumn': of the dish, not of the work.
   if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
-  if (c.verb && !/^(?:when|once|as soon as|if|after)\b/.test(before) && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
+  // 'That's 400 g but I only use 250, crushed with the butter': what is told with its amounts is work.
+  const told = !hasList && amountsIn(c).length > 1;
+  if (c.verb && !told && !/^(?:when|once|as soon as|if|after)\b/.test(before) && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
   if (c.verb) return true;
   if (/^(?:do (?:that|this|the same)|and so on)\b|^again\W*$/i.test(c.text) || LAYING.test(c.text)) return true;
   // 'Cocoa just before it goes out.'

@@ -245,6 +245,8 @@ function listWithStep(row: RawRow): readonly RawRow[] {
 function inlineLists(row: RawRow): readonly RawRow[] {
   const chefs = row.text.split(/\s+\/\s+|,\s+(?![^(]*\))/);
   if (chefs.length > 2 && chefs.filter((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t)).length >= 2 && chefs.every((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t) || WHOLE_FRUIT.test(t.trim()))) return chefs.map((t, i) => ({ ...row, text: t.trim(), listed: true as const, numbered: false, blankBefore: row.blankBefore && i === 0 }));
+  const summed = row.text.split(/\s+\+\s+/);
+  if (summed.length > 1 && !row.numbered && summed.every((t) => BARE_GRAMS.test(t.trim()) && !isTime(t))) return summed.map((t, i) => ({ ...row, text: t.trim(), listed: true as const, blankBefore: row.blankBefore && i === 0 }));
   const bare = bareList(row.text);
   const step = bare.length === 0 ? listWithStep(row) : [];
   if (step.length > 0) return step;

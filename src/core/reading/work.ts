@@ -35,7 +35,7 @@ const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|th
 const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
 
 /** 'In another bowl the whites with a pinch of salt, stiff': what is whipped, and how far. */
-export const FOAM_NAMED = /^(?:and |then )?(?:in (?:a|another)[^,.;]{0,20}\bbowl,? )?(?:the |your |my )?(?:egg )?(?:whites|cream)\b(?:[^.;]{0,40},| to)\s*(?:(?:whipped|whisked|beaten|to|until|till|very|just) )*(?:stiff|soft|firm|medium)\b/i;
+export const FOAM_NAMED = /^(?:and |then )?(?:in (?:a|another)[^,.;]{0,20}\bbowl,? )?(?:the |your |my )?(?:egg )?(?:whites|cream)\b(?:[^.;]{0,40},| to)\s*(?:(?:whipped|whisked|beaten|to|until|till|very|just) )*(?:stiff|soft|firm|medium|med)\b/i;
 
 /** Layers that are told without a verb: 'half the cream', '2nd layer of fingers', 'rest of the cream'. */
 export const LAYING = /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?(?!an?\b)\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
@@ -43,12 +43,14 @@ export const BEFORE_SERVING = /\bbefore (?:you )?serv(?:e|ing)\b|\bbefore (?:it|
 /** Said of a machine that runs while something is added. */
 export const WHILE_RUNNING = /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
 
+/** 'Crushed with the butter and pressed in a tin'. */
+const PRESSED_TOLD = /\b(?:crushed|crumbled|bashed|mixed|blitzed)\b[^.;]*\bpressed (?:\w+ )?(?:in|into|onto)\b/i;
 const LAYERS_TOLD = /\b(?:a|another|one) layer of\b[^.;]*\b(?:a|another|one) layer of\b/i;
 
 /** What a clause does. */
 export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
   // 'A layer of wafers, a layer of bananas, a layer of pudding.'
-  if (LAYERS_TOLD.test(written)) return 'fill';
+  if (LAYERS_TOLD.test(written) || PRESSED_TOLD.test(written)) return 'fill';
   // 'Off the heat' is no heat.
   const text = written.replace(/\b(?:off|away from|from|without) (?:the )?(?:heat|hob|stove|fire)\b/gi, ' ');
   const verb = c.verb?.base ?? '';
@@ -187,6 +189,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       if (/\bin(?:to)? (?:the )?bottom of\b/i.test(text)) return 'fill';
       if (verb === 'drizzle' && /\bdrizzl\w+ (?:\w+ly )?in\b/i.test(text)) return 'hands';
       if (on.late) return 'finish';
+      if (verb === 'crumble' && /\bin(?:to)? (?:the |each |your )?(?:\w+ )?(?:glass(?:es)?|verrines|coupes|cups|jars|tumblers)\b/i.test(text)) return 'fill';
       if (/^(?:sift|sieve|grate|crumble|shave)/.test(verb)) return on.built && /\bover\b|\bon\b|\btop\b|\bit\b/i.test(text) ? 'finish' : 'hands';
       return on.built ? 'finish' : /^(?:scatter|strew)$/.test(verb) || (/\b(?:over|on|onto|top)\b/i.test(text) && SERVED_IN.test(text)) ? 'fill' : 'hands';
     case 'dot':
