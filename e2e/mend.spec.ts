@@ -146,3 +146,21 @@ test('train the eye: a sign is named, the first thing to do chosen, and what was
   const kept = await page.evaluate(() => localStorage.getItem('soft-peak:eye'));
   expect(JSON.stringify(kept)).toMatch(/\[[01],1\]/);
 });
+
+test('a second sign turns the causes, and what stood too long goes whatever could be done', async ({ page }) => {
+  await page.goto('/mend?sheet=bay-leaf-chantilly&sign=weeps');
+  const too = page.getByRole('group', { name: 'Seen too' });
+  const first = page.getByRole('region', { name: 'Likely' }).getByRole('button').first();
+  await expect(first).not.toContainText('Stood longer than it holds');
+  await too.getByRole('button', { name: 'soft again in the cold' }).click();
+  await expect(first).toContainText('Stood longer than it holds');
+  await expect(first).toContainText('It makes the other too: soft again in the cold.');
+  await too.getByRole('button', { name: 'stood out of the cold' }).click();
+  await expect(first).not.toContainText('the other');
+  await page.getByLabel('Out of the cold').fill('9');
+  await page.getByLabel('It is at').fill('24');
+  await expect(rescue(page).getByRole('heading', { name: 'It goes' })).toBeVisible();
+  // Not so: then the first sign has its own rescue again.
+  await too.getByRole('button', { name: 'stood out of the cold' }).click();
+  await expect(rescue(page).getByRole('heading', { name: 'It goes' })).toBeHidden();
+});

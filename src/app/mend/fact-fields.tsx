@@ -9,6 +9,8 @@ import { asDecimal, readQuantity } from '../../core/measures/quantity';
 
 interface FactFieldsProps {
   readonly sign: SignId;
+  /** A second sign that is seen. */
+  readonly too: SignId | null;
   readonly facts: BatchFacts;
   /** What the batch tells of itself. */
   readonly fromBatch: BatchFacts;
@@ -16,8 +18,8 @@ interface FactFieldsProps {
 }
 
 /** What is known, and what can still be said: each figure moves causes and amounts at once. */
-export function FactFields({ sign, facts, fromBatch, onChange }: FactFieldsProps) {
-  const asks = asksOf(sign);
+export function FactFields({ sign, too, facts, fromBatch, onChange }: FactFieldsProps) {
+  const asks = asksOf(sign, too);
   if (asks.length === 0) return null;
   return (
     <section aria-label="What is known" className="mt-6 flex flex-wrap gap-x-4 gap-y-3">

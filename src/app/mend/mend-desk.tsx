@@ -10,6 +10,7 @@ import { withMends } from '../../core/mend/batch-case';
 import { type BatchFacts, type Logged, type MendCase } from '../../core/mend/case';
 import { mendOf, signsOf } from '../../core/mend/mend';
 import { SIGNS } from '../../core/mend/signs';
+import { signsWith } from '../../core/mend/together';
 import { SIGN_WORDS, signsFor, type CauseId, type SignId } from '../../core/mend/words';
 import { makeBatchClient, type BatchState } from '../../ui/batch/batch-client';
 import { ClockTime } from '../../ui/clock-time';
@@ -48,7 +49,8 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt,
   const [cause, setCause] = useState<CauseId | null>(null);
   const [said, setSaid] = useState('');
   const [all, setAll] = useState(false);
-  const c = useMemo<MendCase>(() => ({ s: analysis, kitchen, facts, log }), [analysis, kitchen, facts, log]);
+  const [too, setToo] = useState<SignId | null>(null);
+  const c = useMemo<MendCase>(() => ({ s: analysis, kitchen, facts, log, ...(too === null ? {} : { seenToo: too }) }), [analysis, kitchen, facts, log, too]);
   const can = useMemo(() => signsOf(c).can, [c]);
   const answer = useMemo(() => (sign ? mendOf(c, sign, cause) : null), [c, sign, cause]);
   const [client] = useState(() => (batch ? makeBatchClient(batch) : null));
@@ -59,6 +61,7 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt,
     setSign(id);
     setMended(client?.get().progress.mends ?? []);
     setCause(null);
+    setToo(null);
     setSaid('');
     const url = new URL(window.location.href);
     if (id) url.searchParams.set('sign', id);
@@ -68,6 +71,7 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt,
   const meant = said.trim().length > 2 ? signsFor(said) : null;
   const shown = meant ? meant.filter((id) => can.includes(id)) : all ? can : can.slice(0, FIRST_SIGNS);
   const twin = sign ? SIGNS[sign].twin : null;
+  const beside = useMemo(() => (sign ? signsWith(c, sign) : []), [c, sign]);
   return (
     <Frame
       station="Mend"
@@ -143,7 +147,17 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt,
           )}
           {sign && !meant && (
             <>
-              <FactFields sign={sign} facts={facts} fromBatch={known} onChange={setFacts} />
+              <FactFields sign={sign} too={too} facts={facts} fromBatch={known} onChange={setFacts} />
+              {beside.length > 0 && (
+                <div role="group" aria-label="Seen too" className="mt-5 flex flex-wrap items-center gap-2 text-[15px]">
+                  <span className="mr-1 text-ink-soft">Seen too?</span>
+                  {beside.map((id) => (
+                    <button key={id} type="button" aria-pressed={too === id} onClick={() => { setToo(too === id ? null : id); setCause(null); }} className={`min-h-11 border px-3 hover:bg-yolk-pale ${too === id ? 'border-ink bg-paper font-[650]' : 'border-steel'}`}>
+                      {SIGN_WORDS[id].name}
+                    </button>
+                  ))}
+                </div>
+              )}
               {answer && !answer.ok && <p className="mt-4 text-[17px] text-beet">{answer.fault.says}</p>}
               {answer?.ok && <Causes answer={answer.value} ofBatch={batch !== null} onChoose={setCause} />}
             </>

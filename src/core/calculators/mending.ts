@@ -16,11 +16,13 @@ const AskSchema = z.object({
   sheet: SheetSchema,
   sign: z.enum(SIGN_IDS),
   cause: z.enum(Object.keys(CAUSES) as [CauseId, ...CauseId[]]).nullable().default(null),
+  /** A second sign that is seen beside it. */
+  seenToo: z.enum(SIGN_IDS).nullable().default(null),
   facts: FactsSchema.default({ ...NO_FACTS, skipped: [] }),
 });
 const AddedSchema = z.object({ ingredientId: z.string(), name: z.string(), massG: z.number() });
 
-const caseOf = (ask: z.infer<typeof AskSchema>, kitchen: Kitchen): MendCase => ({ s: analyseSheet(ask.sheet, kitchen), kitchen, facts: ask.facts, log: [] });
+const caseOf = (ask: z.infer<typeof AskSchema>, kitchen: Kitchen): MendCase => ({ s: analyseSheet(ask.sheet, kitchen), kitchen, facts: ask.facts, log: [], ...(ask.seenToo === null ? {} : { seenToo: ask.seenToo }) });
 
 export const mendCausesCalculator = define({
   name: 'mend-causes',

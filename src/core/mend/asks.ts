@@ -67,5 +67,5 @@ const ASKED: Readonly<Partial<Record<SignId, readonly Ask['key'][]>>> = {
   'left-out': ['outH', 'nowC'],
 };
 
-/** What is worth asking about a sign. */
-export const asksOf = (sign: SignId): readonly Ask[] => ASKS.filter((a) => ASKED[sign]?.includes(a.key) ?? false);
+/** What is worth asking about a sign, and about a second one beside it. */
+export const asksOf = (sign: SignId, too: SignId | null = null): readonly Ask[] => ASKS.filter((a) => [sign, ...(too === null ? [] : [too])].some((s) => ASKED[s]?.includes(a.key) ?? false));

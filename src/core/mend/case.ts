@@ -42,6 +42,8 @@ export interface MendCase {
   readonly kitchen: Kitchen;
   readonly facts: BatchFacts;
   readonly log: readonly Logged[];
+  /** A second sign that is seen beside the one that is asked about. */
+  readonly seenToo?: SignId;
 }
 
 /** A case with the part that the sign is of. */

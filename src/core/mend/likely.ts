@@ -4,6 +4,7 @@ import type { Bowl, MendCase } from './case';
 import { EVIDENCE, type Evidence } from './evidence';
 import { PRIOR_WEIGHS } from './house';
 import { SIGNS } from './signs';
+import { ofBoth, seenToo } from './together';
 import { CAUSES, type CauseId, type SignId } from './words';
 
 /** A cause of a sign with how likely it is for this batch, and why. */
@@ -40,10 +41,11 @@ export function posterior(prior: number, ratios: readonly number[]): number {
 export function likelyCauses(c: MendCase, sign: SignId, part: PartAnalysis | null = SIGNS[sign].of(c)): readonly Likely[] {
   if (!part) return [];
   const b: Bowl = { ...c, a: part };
+  const too = seenToo(c, sign);
   return SIGNS[sign].causes
     .map(([cause, house]): Likely => {
       const { prior, says } = priorOf(c, sign, cause, house);
-      const evidence = [...EVIDENCE[cause](b)].sort((x, y) => Math.abs(Math.log(y.ratio)) - Math.abs(Math.log(x.ratio)));
+      const evidence = [...EVIDENCE[cause](b), ...(too === null ? [] : ofBoth(cause, too))].sort((x, y) => Math.abs(Math.log(y.ratio)) - Math.abs(Math.log(x.ratio)));
       const sentences = [...evidence.map((e) => e.says), ...(says ? [says] : [])];
       return { cause, name: CAUSES[cause], p: posterior(prior, evidence.map((e) => e.ratio)), prior, evidence, says: sentences.join(' ') || 'Nothing noted: as often as usual.' };
     })

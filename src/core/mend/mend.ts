@@ -7,6 +7,7 @@ import { preventions, type Prevention } from './prevent';
 import type { Rescue } from './rescue';
 import { RESCUES } from './rescues';
 import { partOfSign } from './signs';
+import { seenToo } from './together';
 import { SIGN_IDS, SIGN_WORDS, type CauseId, type SignId } from './words';
 
 /** All that is said of a sign for a batch. */
@@ -33,8 +34,18 @@ export function mendOf(c: MendCase, sign: SignId, cause: CauseId | null = null):
   const causes = likelyCauses(c, sign, part);
   const chosen = causes.find((l) => l.cause === cause)?.cause ?? causes[0]!.cause;
   const b: Bowl = { ...c, a: part };
-  const rescue = RESCUES[sign](b, chosen);
+  const rescue = goesFor(c, sign) ?? RESCUES[sign](b, chosen);
   return ok({ sign, part, causes, cause: chosen, rescue, after: afterRescue(b, rescue), prevents: preventions(b, chosen) });
+}
+
+/** What must go for its second sign goes, whatever could be done about the first; null where there is none such. */
+function goesFor(c: MendCase, sign: SignId): Rescue | null {
+  const too = seenToo(c, sign);
+  const part = too === null ? null : partOfSign(too, c);
+  if (too === null || part === null) return null;
+  const [likeliest] = likelyCauses(c, too, part);
+  const rescue = likeliest && RESCUES[too]({ ...c, a: part }, likeliest.cause);
+  return rescue?.kind === 'discard' ? rescue : null;
 }
 
 /** The signs that can come of what is in this dessert, and those that cannot. */
