@@ -159,10 +159,20 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   return out;
 }
 
+/** A line's name as its words in one spelling, found once. */
+const names = new WeakMap<DraftLine, string>();
+function namedAs(l: DraftLine): string {
+  const known = names.get(l);
+  if (known !== undefined) return known;
+  const key = keyOf(splitLine(l.text).name);
+  names.set(l, key);
+  return key;
+}
+
 /** The name of another that a line never says counts for less where a line says it: 'jelly' is the jelly's, though jam is called so too. */
 function ownWord(phrase: string, of: readonly { readonly line: number; readonly strength: number }[], lines: readonly DraftLine[]): readonly { readonly line: number; readonly strength: number }[] {
   if (of.length < 2) return of;
-  const says = (i: number): boolean => ` ${keyOf(splitLine(lines[i]!.text).name)} `.includes(` ${phrase} `);
+  const says = (i: number): boolean => ` ${namedAs(lines[i]!)} `.includes(` ${phrase} `);
   return of.some((l) => says(l.line)) ? of.map((l) => (l.strength === OF_ITS_NAME && !says(l.line) ? { ...l, strength: 1 } : l)) : of;
 }
 
