@@ -142,7 +142,7 @@ test('train the eye: a sign is named, the first thing to do chosen, and what was
   await batch.getByRole('listitem').first().getByRole('button').click();
   await batch.getByRole('heading', { name: 'What do you do first?' }).waitFor();
   await batch.getByRole('list').nth(1).getByRole('button').first().click();
-  await expect(batch.getByRole('button', { name: 'Another' })).toBeVisible();
+  await expect(batch.getByRole('button', { name: 'Another', exact: true })).toBeVisible();
   const kept = await page.evaluate(() => localStorage.getItem('soft-peak:eye'));
   expect(JSON.stringify(kept)).toMatch(/\[[01],1\]/);
 });
