@@ -4,11 +4,9 @@
  * in the page that made them (ui/batch). Bundled by scripts/build.mjs, which fills in what there is to keep.
  */
 import { cacheNames } from 'workbox-core';
-import { ExpirationPlugin } from 'workbox-expiration';
 import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching';
 import { registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
-import type { WorkboxPlugin } from 'workbox-core/types.js';
 import { isPage, KEEP_PAGES, NOT_KEPT, PAGES, pagesOf } from '../ui/alone/kept-pages';
 
 /** Filled in by the build: its files, each with its own name, and the build's name. */
@@ -23,7 +21,7 @@ interface Scope {
 }
 const scope = self as unknown as Scope;
 
-/** Pages that were visited, beside those that are asked for. */
+/** Pages that stay, those that are asked for among them. */
 const MOST_PAGES = 80;
 const KEPT = pagesOf(BUILD);
 
@@ -33,7 +31,7 @@ cleanupOutdatedCaches();
 // A page that was drawn by a newer build asks for files that this one does not have: they have their own names and never change.
 registerRoute(({ url }) => url.pathname.startsWith('/_next/static/'), new CacheFirst({ cacheName: `${cacheNames.runtime}-${BUILD}` }));
 
-const pages = new NetworkFirst({ cacheName: KEPT, plugins: [new ExpirationPlugin({ maxEntries: MOST_PAGES }) as WorkboxPlugin] });
+const pages = new NetworkFirst({ cacheName: KEPT });
 registerRoute(
   ({ request, url, sameOrigin }) => sameOrigin && request.mode === 'navigate' && isPage(url.pathname),
   async (options) => {
@@ -69,6 +67,9 @@ async function keep(addresses: readonly string[]): Promise<void> {
     const page = await fetch(address, { credentials: 'same-origin' }).catch(() => null);
     if (page?.ok && !page.redirected) await cache.put(address, page);
   }
+  // What was kept or visited longest ago stands first, and goes first.
+  const all = await cache.keys();
+  for (const old of all.slice(0, Math.max(0, all.length - MOST_PAGES))) await cache.delete(old);
 }
 
 scope.addEventListener('message', (event) => {

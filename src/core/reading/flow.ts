@@ -5,23 +5,25 @@ import { type Clause } from './clauses';
 import { bareOvenC, temperaturesIn, type SaidTemperature } from './degrees';
 import { implied } from './implied';
 import { leftOvers, without } from './left-over';
-import { amounted, linesSaid } from './lines-said';
+import { linesSaid } from './lines-said';
 import { type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
 import { mentionsIn, type Mention } from './mentions';
 import { apply } from './doing';
 import { BOILED_C, pouredOn, POUR_ONTO, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
+import { saidBehind } from './said-behind';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
 const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
-/** 'Fold in the cream whipped to soft peaks.' */
 /** 'Fold in D, whipped soft.' */
 const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
+/** 'Fold in the cream whipped to soft peaks.' */
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
 /** A bake is no cooler, °C. */
 const OVEN_FROM_C = 90;
+/** Behind which degrees are of something else: 'when the syrup reaches'. */
 const ELSEWHERE = /\b(?:when|once|as soon as) (?:it|they|the (?:[\w-]+ ){0,2}[\w-]+)\s+(?:is|are|reach(?:es)?|hits?|gets to|comes to)\s+(?:at |about )?$/i;
 const HOT_MILK = /\b(?:hot|boiling|scalded|steaming|warm) (?:\w+ )?(?:milk|cream|infusion)\b/i;
 const SMALL = /^(?:blitz|whizz?|pulse|process|grind|blend)$/;
@@ -41,7 +43,6 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     w.company = companyOf(w, fc, lexical);
     const meant = meantBy(w, h, lexical, linesSaid(w, h, lexical));
     implied(w, h, meant);
-    ofEach(w, h, meant);
     saidBehind(w, h, meant);
     take(w, h, meant);
   });
@@ -49,23 +50,6 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
   usedWithItsBowl(w);
   return w.gone.size === 0 ? { lines: w.lines, bowls: w.bowls, steps: w.steps, stepOf: w.stepOf, doubts: w.doubts } : without(w, w.gone);
 }
-
-/** 'Candied peel and flaked almonds, a handful of each': as much of those without an amount of their own. */
-function ofEach(w: Worktop, { c }: Heard, meant: Meant): void {
-  const said = /\b((?:an?|one|two|three|half an?|\d{1,3}) ?(?:[a-z]+)?) of each\b/i.exec(c.text)?.[1];
-  if (said === undefined) return;
-  for (const x of meant.items) if (x.kind === 'line' && w.lines[x.line]!.grams === null) amounted(w, x.line, said);
-}
-
-/** 'Wafers, an 11 ounce box does it', 'bananas, I use five': of what was named before it without an amount. */
-const DOES_IT = /\ban? (\d{1,4}[\s-]?(?:ounce|oz|g|gram|grams)) (?:box|packet|bag|tin|can|punnet) (?:does it|is enough|is plenty|will do)\b|\b(?:i|we) (?:use|need|take) ((?:about )?(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve))(?=\s*(?:[,.;]|$))/gi;
-function saidBehind(w: Worktop, { c }: Heard, meant: Meant): void {
-  for (const m of c.text.matchAll(DOES_IT)) {
-    const named = meant.items.filter((x) => x.kind === 'line' && w.lines[x.line]!.grams === null && (c.words[x.at]?.start ?? Infinity) < m.index).sort((a, b) => b.at - a.at)[0];
-    if (named?.kind === 'line') amounted(w, named.line, (m[1] ?? m[2]!).replace(/-/g, ' '));
-  }
-}
-
 
 /** Of a bowl that no step has made. */
 const NOT_YET = -1;
@@ -150,9 +134,9 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   const destAt = destinationOf(c, items);
   // 'The hot milk' is hot, however it came to be.
   if (HOT_MILK.test(c.text)) for (const x of items) if (x.kind === 'bowl' && w.holds(w.bowls[x.bowl]!, 'milk', 'cream') && !w.bowls[x.bowl]!.air) w.bowls[x.bowl]!.heated = true;
-  // 'You'll want the whites of three eggs, half a pint of water …': a list, told; nothing is done with it yet.
   // 'Two whites whisked soft go in, and 300 ml of cream': nobody whisks them in one bowl.
   const two = items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'white') && items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'cream') && h.additive && w.here()?.placed === 'no';
+  // 'You'll want the whites of three eggs, half a pint of water …': a list, told; nothing is done with it yet.
   const listed = items.length > 1 && items.every((x) => x.kind === 'line') && (NEEDS.test(c.text) || onlyNamed(w, c, items));
   const asked = listed ? 'hands' : workedOn(w, h, items, destAt);
   const work = two && asked === 'whisk' ? 'fold' : asked;

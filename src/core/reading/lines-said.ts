@@ -18,10 +18,6 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   const { fc, c, additive } = h;
   const beside: number[] = [];
   const forced = new Map<number, { line: number; share: Share }>();
-  // 'I use about 24 of them': of what was named without an amount.
-  const counted = COUNT_OF_THEM.exec(c.text)?.[1];
-  const unsaid = counted === undefined ? -1 : w.lines.findLastIndex((l) => l.grams === null && l.ingredient?.piece != null);
-  if (unsaid >= 0) amounted(w, unsaid, counted!);
   for (const said of amountsIn(c)) {
     if (/\bwhipped\b/i.test(said.text) && w.latest((b) => b.air && w.holds(b, 'cream'))) continue;
     // 'Spoon six nests on the tray': of the whites that are there.
@@ -62,14 +58,6 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   }
   return { at: forced, beside };
 }
-
-/** A line that was named without an amount, with the one that is said of it. */
-export function amounted(w: Worktop, line: number, said: string): void {
-  const { text, under, block, start, end } = w.lines[line]!;
-  w.lines[line] = draftLine(`${said} ${text}`, { under, block, start, end }, w.context);
-}
-
-const COUNT_OF_THEM = /\b((?:\d{1,3}|[a-z]+(?: dozen)?)) of (?:them|those|these)\b/i;
 
 /** A line that stands in a sentence. */
 export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: number, of: number | null): number | null => {

@@ -3,7 +3,7 @@ import { roleOf, type Role } from '../larder/role';
 import { readLine, scaleLineText, splitLine, type Measures } from '../measures/line';
 import { asFraction } from '../measures/quantity';
 import { matchOf, type Match, type Matcher } from '../measures/match';
-import { PURPOSE } from './rows';
+import { PURPOSE } from './row-looks';
 import { SORTS } from './sorts';
 
 /** From here on a match is taken without asking. */
@@ -84,24 +84,11 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   const joined = text.split(/\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/);
   if (joined.length > 1 && joined.every((t) => splitLine(t).amounts[0]?.unit && splitLine(t).name !== '')) return joined.map((t) => made(t.trim()));
-  const plus = AND_AGAIN.exec(text);
-  const again = plus ? splitLine(plus[2]!) : null;
-  if (plus && again?.amounts.length === 1 && again.amounts[0]!.unit && again.name === '' && splitLine(plus[1]!).amounts[0]?.unit) {
-    const { name } = splitLine(plus[1]!);
-    if (name !== '') return [made(plus[1]!), made(`${plus[2]!} ${name}`)];
-  }
-  // '360 g sugar (60 g for the whites, 300 g for the syrup)'.
-  const parted = PARTED.exec(text);
-  if (parted && splitLine(parted[1]!).name !== '' && [parted[2]!, parted[3]!].every((t) => splitLine(t).amounts[0]?.unit)) {
-    const { name } = splitLine(parted[1]!);
-    return [made(`${parted[2]!} ${name}`), made(`${parted[3]!} ${name}`)];
-  }
+  const two = twoOfOne(text);
+  if (two) return two.map((t) => made(t));
   // '1 flan case or about 350 g of sponge': what is weighed counts.
   const weighed = OR_WEIGHED.exec(text);
   if (weighed && splitLine(weighed[1]!).amounts[0]?.unit == null && ingredientOf(weighed[2]!, context).confidence >= SURE_FROM) return [made(weighed[2]!)];
-  // '100 g + 200 g cream, 35 %': in one measure nobody writes one amount so.
-  const { amounts: [first, second], span } = splitLine(text);
-  if (first?.unit && first.unit === second?.unit && span && span[0] === 0 && /^[^,(]*\+/.test(text.slice(0, span[1]))) return [first, second].map((a) => made(`${a.text} ${text.slice(span[1]).trim()}`));
   const more = AND_SOME.exec(text);
   if (more && splitLine(more[1]!).amounts[0]?.unit) return [...linesOfRow(more[1]!, place, context, apart).map((l) => ({ ...l, written: row })), made(more[2]!.replace(/[.;]$/, ''))];
   // '1 tbsp lemon zest plus 3 tbsp juice (from 2 lemons)': of one fruit.
@@ -139,6 +126,27 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   }
   const grams = inBareGrams(text, context);
   return [grams === text ? made(text) : made(grams, 'no measure is written: grams are taken')];
+}
+
+/** Two amounts of one thing, each with its name: added to it, parted in brackets, or summed; null where there is one. */
+function twoOfOne(text: string): readonly [string, string] | null {
+  const plus = AND_AGAIN.exec(text);
+  const again = plus ? splitLine(plus[2]!) : null;
+  if (plus && again?.amounts.length === 1 && again.amounts[0]!.unit && again.name === '' && splitLine(plus[1]!).amounts[0]?.unit) {
+    const { name } = splitLine(plus[1]!);
+    if (name !== '') return [plus[1]!, `${plus[2]!} ${name}`];
+  }
+  // '360 g sugar (60 g for the whites, 300 g for the syrup)'.
+  const parted = PARTED.exec(text);
+  if (parted && [parted[2]!, parted[3]!].every((t) => splitLine(t).amounts[0]?.unit)) {
+    const { name } = splitLine(parted[1]!);
+    if (name !== '') return [`${parted[2]!} ${name}`, `${parted[3]!} ${name}`];
+  }
+  // '100 g + 200 g cream, 35 %': in one measure nobody writes one amount so.
+  const { amounts: [first, second], span } = splitLine(text);
+  if (!first?.unit || first.unit !== second?.unit || !span || span[0] !== 0 || !/^[^,(]*\+/.test(text.slice(0, span[1]))) return null;
+  const name = text.slice(span[1]).trim();
+  return [`${first.text} ${name}`, `${second.text} ${name}`];
 }
 
 /** Whether a thing comes in pieces that a cook counts; butter does not. */

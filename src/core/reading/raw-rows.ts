@@ -1,0 +1,223 @@
+import { splitLine } from '../measures/line';
+import { temperaturesIn } from './degrees';
+import { endsMeasured, INGREDIENTS, isAction, isTime, looksLikeMeasured, TAKEN_FROM, YIELD } from './row-looks';
+
+const BULLET = /^[\s\u00a0]*(?:[-–*•▢☐□◦·●○‣▪✓]|\[[ x]?\])[\s\u00a0]+/i;
+
+const NUMBERED = /^[\s\u00a0]*(?:(?:step|stage)[\s\u00a0]*)?(?:\d{1,2}|[a-z](?=\d{0,2}[.)]))\d{0,2}[.):][\s\u00a0]+(?=\D)|^[\s\u00a0]*step[\s\u00a0]+(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten)[\s\u00a0]*[-–—:.]?[\s\u00a0]+/i;
+
+const ENTITIES: Readonly<Record<string, string>> = { nbsp: ' ', amp: '&', deg: '°', frac12: '½', frac14: '¼', frac34: '¾', ndash: '–', mdash: '—', lt: '<', gt: '>', quot: '"', '#39': "'", '#176': '°', '#8217': '’', '#189': '½', '#188': '¼', '#190': '¾', times: '×', eacute: 'é', egrave: 'è' };
+
+/** Tags that end a row. */
+const ENDS_ROW = /^<\/?(?:li|p|br|h\d|div|ul|ol|tr|section|article|header|table|tbody|thead)\b/i;
+
+/** The same text without the marks of a web page, each in its place: what is cut out is blanks, so that places stay true. */
+function withoutTags(text: string): string {
+  if (!/<\/?(?:li|p|br|h\d|div|ul|ol|td)\b/i.test(text)) return text;
+  return text
+    .replace(/<(script|style)\b[^>]{0,400}>[\s\S]{0,20000}?<\/\1>/gi, (t) => ' '.repeat(t.length))
+    .replace(/<!?\/?[a-z][^<>]{0,400}>/gi, (t) => (ENDS_ROW.test(t) ? `\n${' '.repeat(t.length - 1)}` : ' '.repeat(t.length)))
+    .replace(/&(#?\w{1,8});/g, (t, name: string) => (ENTITIES[name.toLowerCase()] ?? ' ').padEnd(t.length));
+}
+
+export interface RawRow {
+  readonly text: string;
+  readonly start: number;
+  readonly end: number;
+  readonly blankBefore: boolean;
+  readonly bulleted: boolean;
+  readonly numbered: boolean;
+  readonly marked: boolean;
+  readonly label: string | null;
+  /** Known to be a line of a list by how it was written. */
+  readonly listed?: true;
+}
+
+function splitRows(text: string): readonly RawRow[] {
+  const out: RawRow[] = [];
+  let at = 0;
+  let blank = true;
+  let partColumn = -1;
+  for (const raw of text.split(/\r\n|\r|\n|\u2028|\u2029/).flatMap(countedInOne)) {
+    const start = text.indexOf(raw, at);
+    at = start + raw.length;
+    // Cells of a table stand beside each other; a rule between its rows says nothing.
+    const table = cellsOf(raw);
+    partColumn = table === null ? -1 : (partColumnOf(table) ?? partColumn);
+    const heading = table?.[partColumn] ?? '';
+    const cells = table === null ? raw : oneAmount(table.filter((t, i) => t !== '' && i !== partColumn)).join(' ');
+    if (table !== null && /\p{L}/u.test(heading) && partColumnOf(table) === null) {
+      out.push({ text: `${heading}:`, start, end: at, blankBefore: true, bulleted: false, numbered: false, marked: true, label: null });
+      blank = false;
+    }
+    const clean = cells.replace(/[\u0000\ufeff]/g, ' ').replace(/\s*(?:\.{3,}|…+)\s*(?=\d)/g, ' ').replace(/[\u00a0\u202f]/g, ' ').replace(/ {3,}(?=[%°CF]|g\b|ml\b)/g, ' ').trim();
+    if (clean === '' || /^[-=_*~#|:\s]+$/.test(clean)) {
+      blank = true;
+      continue;
+    }
+    const bare = clean.replace(/^#{1,6}\s+/, '').replace(/^(?:\*\*|__)(.+?)(?:\*\*|__):?$/, '$1');
+    const marked = bare !== clean;
+    const item = bare.replace(BULLET, '');
+    const plain = item.replace(NUMBERED, '').replace(/^\*\*(.+?)[.:]?\*\*[.:]?\s*/, '$1: ').trim();
+    if (plain !== '') {
+      const letter = /^[\s\u00a0]*([A-H])[.)]\s/.exec(item)?.[1] ?? null;
+      const label = letter !== null && !isAction(plain) ? letter : null;
+      const row = { text: plain, start, end: at, blankBefore: blank || label !== null, bulleted: item !== bare, numbered: label === null && plain !== item && NUMBERED.test(item), marked, label };
+      for (const r of inlineLists(row)) out.push(r);
+    }
+    blank = false;
+  }
+  return counted(lettered(out));
+}
+
+/** 'A   milk  200 g', the rows below without a letter: what a letter stands before is a list that the method calls by it. */
+function lettered(rows: readonly RawRow[]): readonly RawRow[] {
+  const letters = rows.map((r) => (r.label === null ? (/^([A-H])\s{2,}(?=[\p{L}\d½¼¾])/u.exec(r.text) ?? null) : null));
+  const said = letters.flatMap((m) => (m ? [m[1]!] : []));
+  if (said.length < 2 || said.some((l, i) => l !== 'ABCDEFGH'[i])) return rows;
+  return rows.flatMap((r, i): readonly RawRow[] => {
+    const m = letters[i];
+    return m ? [{ ...r, text: `${m[1]!}:`, marked: true, blankBefore: true, label: m[1]! }, { ...r, text: r.text.slice(m[0].length), blankBefore: false }] : [r];
+  });
+}
+
+/** The cells of a row of a table; null for any other row. */
+function cellsOf(raw: string): readonly string[] | null {
+  if (raw.includes('|')) return raw.trim().replace(/^\|/, '').replace(/\|$/, '').split('|').map((t) => t.trim());
+  return raw.includes('\t') ? raw.split('\t').map((t) => t.trim()) : null;
+}
+
+/** Of two columns of amounts for the same thing the first counts, the other stands in brackets: '360 ml | 1 1/2 cups'. */
+function oneAmount(cells: readonly string[]): readonly string[] {
+  const alone = (t: string): boolean => splitLine(t).amounts.length > 0 && splitLine(t).name === '';
+  const first = cells.findIndex(alone);
+  return cells.flatMap((t, i) => (i <= first || first < 0 || !alone(t) ? [t] : t === cells[first] ? [] : [`(${t})`]));
+}
+
+/** Which cell of a table's head stands over the names of parts; −1 for a head without one, null for what is no head. */
+function partColumnOf(cells: readonly string[]): number | null {
+  if (cells.length < 2 || !cells.some((t) => /^(?:ingredients?|item|name)$/i.test(t))) return null;
+  return cells.findIndex((t) => /^(?:components?|parts?|elements?|layers?|sections?|preparations?|for)$/i.test(t));
+}
+
+/** '1. Bloom the gelatin. 2. Heat the milk.': steps that are counted within one row are rows of their own. */
+function countedInOne(raw: string): readonly string[] {
+  if (raw.length > LONGEST_COUNTED || !/^\s*1[.)]\s/.test(raw) || !/\s2[.)]\s+\p{L}/u.test(raw)) return [raw];
+  let n = 1;
+  const pieces: string[] = [];
+  let from = 0;
+  for (const m of raw.matchAll(/(?<=\s)(\d{1,2})[.)]\s+(?=\p{L})/gu)) {
+    if (Number(m[1]) !== n + 1) continue;
+    n++;
+    pieces.push(raw.slice(from, m.index));
+    from = m.index;
+  }
+  return [...pieces, raw.slice(from)];
+}
+
+const LONGEST_COUNTED = 8000;
+
+/** 'Yolks 80', 'cream 250 + 300 whipped': a list that says no measure anywhere is in grams. */
+const BARE_GRAMS = /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%)?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\))?)$/u;
+
+const COUNTED = /\b(?:eggs?|yolks?|whites?|lea(?:f|ves)|sheets?|lemons?|limes?|oranges?|bananas?|apples?|pears?|biscuits?|fingers?|ladyfingers|pods?|tins?|cans?)$/i;
+
+const FEWEST_BARE = 4;
+
+function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => boolean): readonly RawRow[] {
+  const found = rows.map((r) => (r.numbered || r.text.length > 80 ? null : BARE_GRAMS.exec(r.text)));
+  const meant = found.map((m) => m !== null && !isTime(m[0]) && isIngredient(m[1]!));
+  const bare = meant.filter(Boolean).length;
+  // A leaf of gelatin may be weighed where all else is bare; where others have measures too, a bare number is a count.
+  const lists = rows.filter((r) => !r.numbered && r.text.length <= 80 && !YIELD.test(r.text) && !isAction(r.text) && !/:\s/.test(r.text));
+  const said = (dimension: 'mass' | 'volume'): number => lists.filter((r) => splitLine(r.text).amounts.some((a) => a.unit?.dimension === dimension)).length;
+  if (bare < FEWEST_BARE || said('volume') > 0 || said('mass') * FEWEST_BARE > bare) return rows;
+  return rows.flatMap((r, i): readonly RawRow[] => {
+    const m = found[i];
+    if (!m || !meant[i]) return [r];
+    const [, name, first, second, how, aside] = m;
+    const counted = COUNTED.test(name!) && Number(first) <= 12;
+    const row = (amount: string, more: string): RawRow => ({ ...r, text: `${amount}${counted ? '' : ' g'} ${name!}${more}${aside ?? ''}` });
+    return second === undefined ? [row(first!, '')] : [row(first!, ''), { ...row(second, how === undefined ? '' : `, ${how}`), blankBefore: false }];
+  });
+}
+
+/** '1 Beat …', '2 Whip …': rows that begin with 1, 2, 3 and a verb are steps, without a full stop behind the number too. */
+function counted(rows: readonly RawRow[]): readonly RawRow[] {
+  const bare = rows.map((r) => /^(\d{1,2})\s+(?=\p{Lu}\p{L}+)/u.exec(r.text));
+  const step = (i: number, n: number): boolean => bare[i] !== null && bare[i] !== undefined && Number(bare[i]![1]) === n && isAction(rows[i]!.text.slice(bare[i]![0].length));
+  const first = rows.findIndex((_, i) => step(i, 1));
+  if (first < 0 || !step(first + 1, 2)) return rows;
+  return rows.map((r, i) => (i >= first && step(i, i - first + 1) ? { ...r, text: r.text.slice(bare[i]![0].length), numbered: true } : r));
+}
+
+/** '4 yolks, 100 g sugar, 40 g water' or the same with bars between: a list in one row, where every piece begins with its amount. */
+function bareList(text: string): readonly string[] {
+  if (text.length > 400 || /[.!?]\s+\p{Lu}/u.test(text)) return [];
+  const items = text.replace(/\.$/, '').split(/\s+\/\s+|[,;]\s+(?=\d|[½¼¾⅓⅔]|an?\s|pinch\b)/);
+  const said = (t: string): boolean => /^(?:\d|[½¼¾⅓⅔]|an?\s|pinch\b)/.test(t) && splitLine(t).name !== '' && !isAction(t) && t.length < 60;
+  return items.length >= 3 && items.every(said) && items.filter((t) => looksLikeMeasured(t)).length >= 2 ? items.map((t) => t.trim()) : [];
+}
+
+/** 'Whites 150 g / sugar 250 g: to 70 °C, then whip': a list that stands with its step; 'Vanilla 1 tsp. Salt 2 g.' */
+function listWithStep(row: RawRow): readonly RawRow[] {
+  if (row.text.length > 300) return [];
+  const sentences = row.text.split(/[.;]\s+/).map((t) => t.replace(/\.$/, '').trim());
+  if (sentences.length > 1 && sentences.every((t) => endsMeasured(t) && !isAction(t))) return sentences.map((text, i) => ({ ...row, text, listed: true as const, blankBefore: row.blankBefore && i === 0 }));
+  const colon = /^([^:]{4,140}?):\s+(?=\p{L})/u.exec(row.text);
+  if (!colon) return [];
+  const items = colon[1]!.split(/\s+[/+]\s+|[;,]\s+(?![^(]*\))/).map((t) => t.trim());
+  const tail = row.text.slice(colon[0].length);
+  const measured = items.filter((t) => endsMeasured(t) || looksLikeMeasured(t));
+  if (measured.length === 0 || measured[0] !== items[0] || splitLine(items[0]!).name === '' || isAction(items[0]!) || !items.every((t) => measured.includes(t) || !/\d/.test(t.replace(/\([^)]*\)/g, ''))) || !(isAction(tail) || temperaturesIn(tail, false).length > 0)) return [];
+  // How it is stands behind what it is said of: 'butter 300 g, soft (20 °C)'.
+  const lines = items.reduce<string[]>((out, t) => (measured.includes(t) ? [...out, t] : [...out.slice(0, -1), `${out.at(-1)!}, ${t}`]), []);
+  return [...lines.map((text, i) => ({ ...row, text, listed: true as const, numbered: false, blankBefore: row.blankBefore && i === 0 })), { ...row, text: tail, start: row.start + colon[0].length, blankBefore: false }];
+}
+
+/** 'Base: 200 g biscuits, 80 g butter. Cream: 300 g cream, 30 g sugar.': lists within a row become rows of their own; any other row stays. */
+function inlineLists(row: RawRow): readonly RawRow[] {
+  const chefs = row.text.split(/\s+\/\s+|,\s+(?![^(]*\))/);
+  if (chefs.length > 2 && chefs.filter((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t)).length >= 2 && chefs.every((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t) || WHOLE_FRUIT.test(t.trim()))) return chefs.map((t, i) => ({ ...row, text: t.trim(), listed: true as const, numbered: false, blankBefore: row.blankBefore && i === 0 }));
+  const summed = row.text.split(/\s+\+\s+/);
+  if (summed.length > 1 && !row.numbered && summed.every((t) => BARE_GRAMS.test(t.trim()) && !isTime(t))) return summed.map((t, i) => ({ ...row, text: t.trim(), listed: true as const, blankBefore: row.blankBefore && i === 0 }));
+  const bare = bareList(row.text);
+  const step = bare.length === 0 ? listWithStep(row) : [];
+  if (step.length > 0) return step;
+  if (bare.length > 0) return bare.map((text, i) => ({ ...row, text, blankBefore: row.blankBefore && i === 0 }));
+  const pieces = row.text.split(/(?<=[.;])\s+(?=\p{Lu}[\p{L} '’-]{2,30}:\s)/u);
+  const out: RawRow[] = [];
+  for (const [i, piece] of pieces.entries()) {
+    const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece) ?? /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)(.+)$/su.exec(piece);
+    // 'Layer it up: a spoon of purée, a spoon of cream': work.
+    const works = head !== null && /^(?:\p{L}+ (?:it|them|this|that|up)\b|(?:layer|assemble|build|fill|assembly)$)/iu.test(head[1]!);
+    const listed = head !== null && INGREDIENTS.test(`${head[1]!}:`);
+    const items = head ? head[2]!.replace(/\.$/, '').split(listed ? /\s+\/\s+|[;,]\s+(?![^(]*\))/ : /\s+\/\s+|;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|pulp\b|seeds\b|salt\b|one\s|two\s|three\s|(?:pinch|dash|splash|squeeze)\s))/) : [];
+    const numbers = head === null || works ? [] : head[2]!.replace(/\.$/, '').split(/\s+\/\s+|[;,]\s+(?![^(]*\))/);
+    if (numbers.length > 1 && numbers.every((t) => BARE_GRAMS.test(t.trim()) || TAKEN_FROM.test(t.trim()) || looksLikeMeasured(t) || endsMeasured(t)) && numbers.some((t) => BARE_GRAMS.test(t.trim()))) {
+      out.push({ ...row, text: `${head![1]!}:`, blankBefore: true, bulleted: false, numbered: false });
+      for (const t of numbers) out.push({ ...row, text: t.trim(), blankBefore: false, bulleted: false, numbered: false });
+      continue;
+    }
+    // 'Finish: lime zest, flaky salt': things for the top, none weighed.
+    const finish = head !== null && i === 0 && /^(?:(?:to |for )?(?:finish|garnish|decorate|serve)|topping|garnish|decoration)$/i.test(head[1]!) ? head[2]!.replace(/\.$/, '').split(/,\s+(?:and\s+)?/) : [];
+    if (finish.length > 1 && finish.every((t) => t.split(/\s+/).length <= 4 && !isAction(t) && !/[.!;]/.test(t) && splitLine(t).amounts.length === 0)) {
+      out.push({ ...row, text: `${head![1]!}:`, blankBefore: true, bulleted: false, numbered: false });
+      for (const t of finish) out.push({ ...row, text: t.trim(), listed: true as const, blankBefore: false, bulleted: false, numbered: false });
+      continue;
+    }
+    if (!head || works || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t, k) => (listed && t.length < 60 && items.length > 3) || (k > 0 && t.length < 40 && head[2]!.includes(';') && !isAction(t)) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|pulp\b|seeds\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
+      out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
+      continue;
+    }
+    out.push({ ...row, text: `${head[1]!}:`, blankBefore: true, bulleted: false, numbered: false });
+    for (const t of items) out.push({ ...row, text: t.trim(), blankBefore: false, bulleted: false, numbered: false });
+  }
+  return pieces.length === 1 && out.length === 1 ? [row] : out;
+}
+
+/** '2 lemons zest + juice'. */
+const WHOLE_FRUIT = /^(?:\d{1,2}|[½¼¾]|an?|one|two|three|four) (?:\w+ )?(?:lemons?|limes?|oranges?),? (?:\(?(?:zest|juice|rind)(?:ed)?(?: (?:and|&|\+) (?:zest|juice|rind)(?:d|ed)?)?\)?)?$/i;
+
+/** The rows of a text, each with how it was marked: web marks and the lines of tables taken off, lists within a row taken apart. Linear in its length. */
+export const rawRows = (text: string, isIngredient: (name: string) => boolean): readonly RawRow[] => inBareGrams(splitRows(withoutTags(text)), isIngredient);

@@ -1,0 +1,31 @@
+import { draftLine } from './lines';
+import type { Meant } from './meant';
+import type { Heard, Worktop } from './worktop';
+
+/** 'A handful of each'. */
+const OF_EACH = /\b((?:an?|one|two|three|half an?|\d{1,3}) ?(?:[a-z]+)?) of each\b/i;
+/** 'I use about 24 of them'. */
+const OF_THEM = /\b((?:\d{1,3}|[a-z]+(?: dozen)?)) of (?:them|those|these)\b/i;
+/** 'An 11 ounce box does it', 'I use five'. */
+const DOES_IT = /\ban? (\d{1,4}[\s-]?(?:ounce|oz|g|gram|grams)) (?:box|packet|bag|tin|can|punnet) (?:does it|is enough|is plenty|will do)\b|\b(?:i|we) (?:use|need|take) ((?:about )?(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve))(?=\s*(?:[,.;]|$))/gi;
+
+/** Amounts that are said behind what they are of, where that was named without one: in the same clause, or of what was named last. */
+export function saidBehind(w: Worktop, { c }: Heard, meant: Meant): void {
+  const open = (line: number): boolean => w.lines[line]!.grams === null;
+  const named = (): readonly { readonly line: number; readonly at: number }[] => meant.items.flatMap((x) => (x.kind === 'line' && open(x.line) ? [{ line: x.line, at: x.at }] : []));
+  const each = OF_EACH.exec(c.text)?.[1];
+  if (each !== undefined) for (const { line } of named()) amounted(w, line, each);
+  const them = OF_THEM.exec(c.text)?.[1];
+  const last = them === undefined ? -1 : w.lines.findLastIndex((l, i) => open(i) && l.ingredient?.piece != null);
+  if (last >= 0) amounted(w, last, them!);
+  for (const m of c.text.matchAll(DOES_IT)) {
+    const before = [...named()].filter((x) => (c.words[x.at]?.start ?? Infinity) < m.index).sort((a, b) => b.at - a.at)[0];
+    if (before) amounted(w, before.line, (m[1] ?? m[2]!).replace(/-/g, ' '));
+  }
+}
+
+/** A line that was named without an amount, with the one that is said of it. */
+function amounted(w: Worktop, line: number, said: string): void {
+  const { text, under, block, start, end } = w.lines[line]!;
+  w.lines[line] = draftLine(`${said} ${text}`, { under, block, start, end }, w.context);
+}
