@@ -71,22 +71,29 @@ export function mix(w: Worktop, job: Job): void {
   w.inHand = step.work === 'heat' && bowl.lines.size <= 1 ? [...w.inHand, { kind: 'bowl', bowl: id, at: 0, share: ALL, named: false }] : w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : x.bowl !== id && w.bowls[x.bowl]!.into === null));
 }
 
-/** 'Split in two; melt the chocolate into one half'. */
-const HALF = /\b(?:into|in|to|with) (?:one|the first|the other|the second|the remaining) half\b(?! of (?:the|a)\b)/i;
+/** 'Split in two; melt the dark chocolate into one half and the white into the other'. */
+const HALF = /\b(?:into|in|to|with) (?:one|the first|the other|the second|the remaining) half\b(?! of (?:the|a)\b)/gi;
 
-/** What is named goes into half of what is in hand: that half is a bowl of its own. @returns whether it does. */
+/** What is named goes into half of what is in hand, or each into its own half: those halves are bowls of their own. @returns whether it does. */
 function intoHalf(w: Worktop, job: Job): boolean {
   const mine = w.here();
-  if (!mine || mine.placed !== 'no' || job.lines.length === 0 || !HALF.test(job.h.after)) return false;
+  if (!mine || mine.placed !== 'no' || job.lines.length === 0) return false;
+  const { c, fc } = job.h;
+  const ends = [...c.text.matchAll(HALF)].map((m) => m.index);
+  if (ends.length === 0) return false;
   // The other half is of what the first was taken from.
   const whole = [...mine.takes].find(([, share]) => share === 0.5);
   const from = whole && mine.lines.size > 0 ? w.bowls[whole[0]]! : mine;
-  const made = w.make(job.h.fc.section);
-  made.takes.set(from.id, 0.5);
-  made.takenAt.set(from.id, job.at);
-  for (const x of job.lines) w.addLineTo(x.line, made);
-  touch(made, job);
-  w.current = made.id;
+  ends.forEach((end, k) => {
+    const said = job.lines.filter((x) => (c.words[x.at]?.start ?? 0) < end && (c.words[x.at]?.start ?? 0) > (ends[k - 1] ?? -1));
+    if (said.length === 0) return;
+    const made = w.make(fc.section);
+    made.takes.set(from.id, 0.5);
+    made.takenAt.set(from.id, job.at);
+    for (const x of said) w.addLineTo(x.line, made);
+    touch(made, job);
+    w.current = made.id;
+  });
   return true;
 }
 

@@ -190,4 +190,12 @@ Wine and lemon overnight with the sugar - 150 ml wine, 1 lemon, 75 g caster. Nex
     expect(r.title).toBe('MAPLE WALNUT SEMIFREDDO');
   });
   it('slices of a terrine are what it serves, no ingredient', () => expect(toldOf('a marquise whose sugar is halved').portions).toMatchObject({ low: 14 }));
+  it.each([
+    'stir the dark chocolate into one half and the white chocolate into the other half.',
+    'stir the dark chocolate into one half. Stir the white chocolate into the other half.',
+  ])('each half of a custard takes what is said of it: %s', (halves) => {
+    const r = read(`Two-tone pots\n\n500 ml milk\n5 egg yolks\n100 g sugar\n40 g cornflour\n100 g dark chocolate\n100 g white chocolate\n\nHeat the milk. Whisk yolks, sugar and cornflour, pour on the hot milk and cook until thick. Divide it; ${halves} Cool. Spoon into glasses and chill 3 hours.`);
+    expect(bowls(r)).toEqual(['custard: corn-starch 40, egg-yolk 85, milk-whole 517, sugar-caster 100', 'set-filling: chocolate-dark-64 100 <- custard', 'set-filling: chocolate-white 100 <- custard']);
+    expect(r.parts.flatMap((x) => x.takes.map((t) => t.share))).toEqual([0.5, 0.5]);
+  });
 });
