@@ -1,6 +1,6 @@
 /** The reader's part of the bench: what it gets right of the recipes beside it, and how long a long recipe takes against reading its lines alone. */
 import { readFileSync } from 'node:fs';
-import { readLine } from '../src/core/measures/line';
+import { readLine, splitLine } from '../src/core/measures/line';
 import { readRecipe } from '../src/core/reading/read';
 import { checkRecipe, readCorpus } from '../src/testing/reading-corpus';
 import { CONTEXT } from '../src/testing/sample';
@@ -26,4 +26,8 @@ export function reading(row: Row, timed: Timed): void {
   const whole = timed(120, (i) => readRecipe(text(i), CONTEXT));
   const alone = timed(120, (i) => text(i).split('\n').map((t) => readLine(t, CONTEXT.larder.get('cream-36')!, CONTEXT.measures)));
   row(`reading ${ROWS} rows, p50 p95 (ms here; times amounts alone)`, at(whole, 0.5).toFixed(1), at(whole, 0.95).toFixed(1), (at(whole, 0.5) / at(alone, 0.5)).toFixed(1));
+  // Eight times the text: 8 where the time grows with the length, 64 where with its square.
+  const [short, eightfold] = [400, 3200].map((n) => '1 (2 cup + 3 - '.repeat(n));
+  const quickest = (t: string): number => timed(9, () => splitLine(t))[0]!;
+  row('splitting a line eight times as long (times the shorter)', (quickest(eightfold!) / quickest(short!)).toFixed(1));
 }

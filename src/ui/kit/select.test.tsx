@@ -1,9 +1,12 @@
 // @vitest-environment jsdom
-import { cleanup, render, screen, waitFor } from '@testing-library/react';
+import { cleanup, configure, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { Select } from './select';
+
+// As long as a busy machine lets it.
+configure({ asyncUtilTimeout: 30_000 });
 
 const OPTIONS = [
   ['', 'as the sheet'],
