@@ -1,10 +1,11 @@
 /** What the log's learning and the live call are worth, over simulated kitchens and runs; part of `npm run bench`. */
 import { LEARNABLE, learn, type Observation } from '../src/core/learning/correction';
 import { liveView, startLive, takeSample } from '../src/core/foam/live';
-import { practiceRun, seededNumbers } from '../src/core/foam/practice';
+import { practiceRun } from '../src/core/foam/practice';
 import { secondsTo, stopWindow } from '../src/core/foam/whisk';
 import { STAGE_X } from '../src/core/foam/house';
 import { LOAD_HZ, loadSample, usualBench } from '../src/instruments/whisk-load';
+import { seededNumbers } from '../src/core/random';
 
 const KITCHENS = 2000;
 const RUNS = 1000;

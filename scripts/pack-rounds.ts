@@ -5,8 +5,8 @@
  */
 import { existsSync, writeFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
-import { seeded } from '../src/core/vessel/bubbles';
 import { hexInRound } from '../src/core/vessel/packing/rounds-in-round';
+import { seededNumbers } from '../src/core/random';
 
 const FILE = 'src/core/vessel/packing/round-table.ts';
 const MOST = 100;
@@ -207,7 +207,7 @@ async function known(): Promise<Map<number, Centres>> {
 const before = await known();
 const found: Centres[] = [];
 for (let n = 1; n <= MOST; n++) {
-  const random = seeded(1000 + n);
+  const random = seededNumbers(1000 + n);
   let best = { c: before.get(n) ?? Float64Array.from(curvedHexagon(n, 0)), ratio: 0 };
   best.ratio = ratioOf(best.c);
   if (n > 1) best = tighten(best.c);

@@ -1,4 +1,4 @@
-import { seededNumbers } from '../core/foam/practice';
+import { seededNumbers } from '../core/random';
 
 /** A standard normal number that belongs to a device and a moment: asked again, it is the same. */
 export function noiseAt(id: string, at: number): number {

@@ -1,5 +1,5 @@
+import { seededNumbers } from '../core/random';
 import { networkAt, type Whip } from '../core/foam/whisk';
-import { seededNumbers } from '../core/foam/practice';
 
 /**
  * A stand-in for a sensor on a mixer's motor: what it would show while a cream is whisked. A seeded physical model of its own (viscous drag

@@ -1,5 +1,5 @@
-import { seeded } from '../vessel/bubbles';
 import type { PeakLook } from './peak';
+import { seededNumbers } from '../random';
 
 /** A point of the drawing; the peak's foot is at 0,0 and y points up; the whisk's head is 1 wide. */
 export type Point = readonly [x: number, y: number];
@@ -52,7 +52,7 @@ const beside = (p: Spine, share: number): Point => [p.x + share * p.halfWidth * 
  */
 export function peakShape(look: PeakLook): PeakShape {
   const spine = spineOf(look);
-  const random = seeded(31);
+  const random = seededNumbers(31);
   const rough = (): number => 1 + look.grain * 0.32 * (random() - 0.5);
   const left = spine.map((p) => beside(p, -rough()));
   const right = spine.map((p) => beside(p, rough()));

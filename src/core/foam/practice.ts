@@ -1,3 +1,4 @@
+import { seededNumbers } from '../random';
 import type { WhiskInput } from './inputs';
 import { networkAt, overrunAt, stageAt, stopWindow, whip, type StopWindow, type Whip } from './whisk';
 import { WISHED_STAGES, type MixerKind, type Stage, type WishedStage } from './kinds';
@@ -9,18 +10,6 @@ export interface PracticeRun {
   readonly input: WhiskInput;
   readonly whip: Whip;
   readonly window: StopWindow;
-}
-
-/** A row of numbers from 0 to 1 that is the same for the same seed (mulberry32). */
-export function seededNumbers(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
 }
 
 /** Bowls that kitchens have for each mixer, mL, and how full they are filled. */

@@ -1,10 +1,10 @@
-import { seededNumbers } from '../foam/practice';
 import type { SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
 import { NO_FACTS, type BatchFacts, type MendCase } from './case';
 import { mendOf, signsOf, type Answer } from './mend';
 import { SIGNS } from './signs';
 import { SIGN_IDS, SIGN_WORDS, type SignId } from './words';
+import { seededNumbers } from '../random';
 
 /** A made-up batch with something wrong: what is it, and what is done first? */
 export interface EyeQuestion {

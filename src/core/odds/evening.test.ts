@@ -9,6 +9,7 @@ import { minuteOf } from '../timetable/zone';
 import { eveningOdds } from './evening';
 import { straysOf } from './strays';
 import { GRACE_MIN, STRAYS, WISHED_CHANCE, type Strays } from './house';
+import { seededNumbers } from '../random';
 
 const MANY = 40_000;
 const task = (id: string, start: number, end: number, more: Partial<PlannedTask> = {}): PlannedTask => ({ id, servings: ['s'], stepId: id, kind: 'hands', name: id, dish: 'Dish', part: '', because: '', needs: [], marginMin: 0, done: false, running: false, start, end, lanes: [], cook: '', soonest: start, latest: start, critical: false, pinned: false, why: '', ...more });
@@ -67,14 +68,8 @@ describe('the odds of an evening', () => {
     );
   });
   it('are what comes: of evenings called 80 %, 76 to 84 in a hundred are in time, and alike for other chances', () => {
-    // Kitchens whose true spreads are known, each with one evening of its own, by numbers that the odds have no part in (mulberry32, public domain).
-    let state = 20_261_129;
-    const random = (): number => {
-      state = (state + 0x6d2b79f5) | 0;
-      let t = Math.imul(state ^ (state >>> 15), 1 | state);
-      t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-      return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-    };
+    // Kitchens whose true spreads are known, each with one evening of its own, by numbers that the odds have no part in.
+    const random = seededNumbers(20_261_129);
     const bell = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
     const bins = new Map<number, { called: number; came: number; n: number }>();
     for (let k = 0; k < 12_000; k++) {

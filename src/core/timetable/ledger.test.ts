@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { seeded } from '../vessel/bubbles';
 import { emptyLedger, enter, fitAt } from './ledger';
 import { compile, type Project, type Task } from './project';
+import { seededNumbers } from '../random';
 
 const free = (id: string, minutes: number, more: Partial<Task> = {}): Task => ({ id, name: id, minutes, notBefore: null, at: null, oneOf: [], uses: [], ...more });
 
 /** Two cooks, one only by halves of the day; a pool of five, an oven of two shelves; some tasks that lie already, one to be placed. */
 function laid(seed: number): { readonly project: Project; readonly starts: readonly number[] } {
-  const random = seeded(seed);
+  const random = seededNumbers(seed);
   const whole = (from: number, to: number): number => from + Math.floor(random() * (to - from + 1));
   const asks = (): Partial<Task> => {
     const kind = whole(0, 3);

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { seeded } from '../vessel/bubbles';
 import { planProject, type Planned } from './plan';
 import type { Gap, Project, Task } from './project';
 import { brokenBy } from './proving/check-plan';
 import { randomKitchen, shifted } from './proving/random-kitchen';
+import { seededNumbers } from '../random';
 
 const planned = (p: Project): Planned => {
   const found = planProject(p);
@@ -59,7 +59,7 @@ describe('over 2 000 random kitchens', () => {
     for (let seed = 1; seed <= KITCHENS; seed += 2) {
       const project = randomKitchen(seed);
       if (!planned(project).ok) continue;
-      const random = seeded(seed);
+      const random = seededNumbers(seed);
       const longer = { ...project, gaps: project.gaps.map((g) => (g.max !== null && g.max > 0 && random() < 0.5 ? { ...g, max: g.max + 5 + Math.floor(random() * 200) } : g)) };
       expect(planned(longer).ok, `seed ${seed}`).toBe(true);
     }
@@ -97,7 +97,7 @@ function byHand(project: Project): number | null {
 
 /** A small project in a day of few minutes. */
 function smallProject(seed: number): Project {
-  const random = seeded(seed);
+  const random = seededNumbers(seed);
   const whole = (from: number, to: number): number => from + Math.floor(random() * (to - from + 1));
   const serve = whole(6, 10);
   const free = whole(2, 4);

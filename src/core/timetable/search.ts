@@ -1,9 +1,9 @@
-import { seeded } from '../vessel/bubbles';
 import { branchAndBound } from './exact';
 import type { Compiled } from './project';
 import { placeBackwards, type Schedule, type Stuck } from './serial';
 import type { Windows } from './window';
 import { isBetter, worthOf, type Worth } from './worth';
+import { seededNumbers } from '../random';
 
 /** How long to look: while something is dragged; until one plan is found; until it rests. */
 export type Effort = 'quick' | 'possible' | 'thorough';
@@ -78,7 +78,7 @@ const freeTasks = (c: Compiled): number => c.at.reduce((n, t) => n + (Number.isN
  * @param atLeastMin leads summed that no plan undercuts: once they are met only a few more orders are tried.
  */
 export function search(c: Compiled, windows: Windows, effort: Effort, atLeastMin: number): Found {
-  const random = seeded(SEED);
+  const random = seededNumbers(SEED);
   const boost = new Float64Array(c.n);
   let best: Schedule | null = null;
   let worth: Worth | null = null;

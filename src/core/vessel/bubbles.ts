@@ -1,3 +1,5 @@
+import { seededNumbers } from '../random';
+
 /** One bubble in a tile, mm. */
 export interface Bubble {
   readonly x: number;
@@ -17,20 +19,9 @@ export const MOST_BUBBLES = 0.62;
 
 const TILE_MM = 30;
 
-/** Small seeded generator (mulberry32), so that a picture is the same each time. */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** Bubbles of falling size dropped where they touch nothing, across the tile's edges, until the share is met. */
 function densestTile(seed: number): readonly Bubble[] {
-  const random = seeded(seed);
+  const random = seededNumbers(seed);
   const wanted = MOST_BUBBLES * TILE_MM * TILE_MM;
   const placed: { x: number; y: number; r: number }[] = [];
   let area = 0;

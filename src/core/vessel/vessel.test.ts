@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bubbleTile, MOST_BUBBLES, seeded } from './bubbles';
+import { bubbleTile, MOST_BUBBLES } from './bubbles';
 import { capacityMl, fillHeightMm, ringsOf, STARTING_VESSELS, volumeBelowMl, isRound } from './profile';
 import { VesselSchema, type RoundVessel, type Vessel } from './schema';
 
@@ -116,9 +116,4 @@ describe('bubbles', () => {
     }
   });
   it('say how much they show where the foam is lighter still', () => expect(bubbleTile(0.9).share).toBe(MOST_BUBBLES));
-  it('come from a generator that repeats', () => {
-    const a = seeded(3);
-    const b = seeded(3);
-    expect([a(), a(), a()]).toEqual([b(), b(), b()]);
-  });
 });

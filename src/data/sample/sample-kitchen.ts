@@ -9,7 +9,6 @@ import { kitchenOf, type Kitchen } from '../../core/kitchen/kitchen';
 import { USUAL_COLD } from '../../core/document/usual-cold';
 import { USUAL_TIN } from '../../core/document/usual-tin';
 import { STARTING_VESSELS } from '../../core/vessel/profile';
-import { seeded } from '../../core/vessel/bubbles';
 import { matcherFor } from '../../core/measures/match';
 import { FORMAT_VERSION, USUAL_WAIT_H } from '../../core/document/kinds';
 import type { Part, Sheet } from '../../core/document/schema';
@@ -28,6 +27,7 @@ import { batches, ingredients, kitchenRules, observations, readings } from '../s
 import { createSheet, everySheet } from '../sheets';
 import { SAMPLE_INGREDIENTS } from './sample-ingredients';
 import { SAMPLE_SHEETS, type SampleSheet } from './sample-sheets';
+import { seededNumbers } from '../../core/random';
 
 
 /** What happened in the past month: days ago, and how far each outcome lay from the forecast. */
@@ -116,7 +116,7 @@ export function seedSampleKitchen(db: KitchenDb, now: number): boolean {
     docs.set(s.id, doc);
     createSheet(db, s.id, doc, now - (SAMPLE_SHEETS.length - i) * 3_600_000);
   });
-  const random = seeded(20_26);
+  const random = seededNumbers(20_26);
   BATCHES.forEach((b, n) => addPastBatch(db, b, n, docs, kitchen, now, random));
   putPacks(db, sampleStock(now), now);
   createService(db, 'harbour-dinner', sampleDinner(now), now);

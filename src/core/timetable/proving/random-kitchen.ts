@@ -1,5 +1,5 @@
-import { seeded } from '../../vessel/bubbles';
 import type { Gap, Goal, Machine, Pool, Project, Stay, Stretch, Task } from '../project';
+import { seededNumbers } from '../../random';
 
 const DAY = 1440;
 
@@ -14,7 +14,7 @@ export interface KitchenSize {
 
 /** A made-up kitchen's work: desserts of parts that are cooked, cooled, whisked, folded, filled, set and finished, by a seed. */
 export function randomKitchen(seed: number, size: Partial<KitchenSize> = {}): Project {
-  const random = seeded(seed);
+  const random = seededNumbers(seed);
   const whole = (from: number, to: number): number => from + Math.floor(random() * (to - from + 1));
   const chance = (p: number): boolean => random() < p;
   const days = size.days ?? whole(2, 3);

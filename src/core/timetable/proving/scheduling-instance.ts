@@ -1,5 +1,5 @@
-import { seeded } from '../../vessel/bubbles';
 import type { Gap, Pool, Project, Task } from '../project';
+import { seededNumbers } from '../../random';
 
 export interface InstanceRecipe {
   readonly tasks: number;
@@ -24,7 +24,7 @@ const HORIZON = 2000;
  * more (after ProGen/max: Schwindt, 1995). Read backwards: everything is to be done by one moment, the makespan is the lead.
  */
 export function schedulingInstance(seed: number, r: InstanceRecipe): Project {
-  const random = seeded(seed);
+  const random = seededNumbers(seed);
   const whole = (from: number, to: number): number => from + Math.floor(random() * (to - from + 1));
   const n = r.tasks;
   const demand: number[][] = [];
