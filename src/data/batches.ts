@@ -124,7 +124,7 @@ export function startBatch(db: KitchenDb, batch: NewBatch): StoredBatch {
 
 export type EventOutcome =
   | { readonly kind: 'done'; readonly batch: StoredBatch }
-  /** Another screen has written since; nothing was done. */
+  /** Another screen has written since, or there is another text than the one written over; nothing was done. */
   | { readonly kind: 'behind'; readonly current: StoredBatch }
   | { readonly kind: 'gone' };
 
@@ -141,6 +141,8 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
       if (eventId !== null && tx.select().from(batchEvents).where(eq(batchEvents.id, eventId)).get()) return { kind: 'done', batch: stored(tx, row) };
       if (row.revision !== baseRevision) return { kind: 'behind', current: stored(tx, row) };
       const before = ProgressSchema.parse(row.progress);
+      // A text that was written over one that is no longer there is the cook's to decide, also where all else was known.
+      if (event.kind === 'write' && ![event.was, event.text].includes(before.fields[event.reading] ?? '')) return { kind: 'behind', current: stored(tx, row) };
       const progress = withTimes(before, progressAfter(before, event), now);
       const ended = event.kind === 'finish' ? 'finished' : event.kind === 'abandon' ? 'abandoned' : null;
       if (ended !== null && row.status === 'running') drawStock(tx, takenBy(BatchPlanSchema.parse(row.plan), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));

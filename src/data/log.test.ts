@@ -114,7 +114,7 @@ describe('what the log learns', () => {
   it('a corrected reading moves it; switched off, forecasts are plain again', () => {
     const was = timeInMixer().factor;
     const b = getBatch(db, 'sample-1')!;
-    const out = recordEvent(db, 'sample-1', { kind: 'write', reading: 'minutes-to-stage', text: '5:00', was: '' }, b.revision, 1);
+    const out = recordEvent(db, 'sample-1', { kind: 'write', reading: 'minutes-to-stage', text: '5:00', was: b.progress.fields['minutes-to-stage']! }, b.revision, 1);
     expect(out.kind).toBe('done');
     expect(timeInMixer().factor).not.toBe(was);
     expect(readKitchenFacts(db).corrections.length).toBeGreaterThan(0);
@@ -127,7 +127,7 @@ describe('what the log learns', () => {
     const b = getBatch(db, 'sample-1')!;
     recordEvent(db, 'sample-1', { kind: 'tick', line: 'x', on: true }, b.revision, 1);
     expect(learnt()).toBe(was);
-    recordEvent(db, 'sample-1', { kind: 'write', reading: 'minutes-to-stage', text: '5:01', was: '' }, getBatch(db, 'sample-1')!.revision, 1);
+    recordEvent(db, 'sample-1', { kind: 'write', reading: 'minutes-to-stage', text: '5:01', was: b.progress.fields['minutes-to-stage']! }, getBatch(db, 'sample-1')!.revision, 1);
     expect(learnt()).not.toBe(was);
   });
   it('a batch that was left off teaches nothing', () => {

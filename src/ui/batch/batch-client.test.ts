@@ -14,7 +14,8 @@ function server() {
     if (state.away) throw new TypeError('away');
     const { id, event, baseRevision } = JSON.parse(init.body) as { id: string; event: ProgressEvent; baseRevision: number };
     if (known.has(id)) return Response.json({ kind: 'done', batch: state.batch });
-    if (baseRevision !== state.batch.revision) return Response.json({ kind: 'behind', current: state.batch }, { status: 409 });
+    const overwrites = event.kind === 'write' && ![event.was, event.text].includes(state.batch.progress.fields[event.reading] ?? '');
+    if (baseRevision !== state.batch.revision || overwrites) return Response.json({ kind: 'behind', current: state.batch }, { status: 409 });
     write(event);
     known.add(id);
     if (state.loses-- > 0) throw new TypeError('the answer was lost');
@@ -60,10 +61,34 @@ describe('a batch on one screen', () => {
     const c = makeBatchClient(first);
     write({ kind: 'write', reading: 'cup-foam', text: '61', was: '' });
     await c.act({ kind: 'write', reading: 'cup-foam', text: '58', was: '' });
-    expect(c.get().clash).toEqual({ reading: 'cup-foam', theirs: '61', mine: '58' });
+    expect(c.get().clashes).toEqual([{ reading: 'cup-foam', theirs: '61', mine: '58' }]);
     expect(state.batch.progress.fields['cup-foam']).toBe('61');
-    c.settleClash('mine');
+    // The page is left unanswered: the question is still there, and is asked until it is answered.
+    const again = makeBatchClient(state.batch);
+    again.resume();
+    expect(again.get().clashes).toEqual([{ reading: 'cup-foam', theirs: '61', mine: '58' }]);
+    again.settleClash('mine');
     await seen(() => expect(state.batch.progress.fields['cup-foam']).toBe('58'));
+    expect(localStorage.getItem('soft-peak:clashes:b')).toBeNull();
+  });
+  it('asks for each field by itself, no more where the cook writes over what the other wrote, and not what is there already', async () => {
+    const { state, write } = server();
+    const c = makeBatchClient(first);
+    write({ kind: 'write', reading: 'cup-foam', text: '61', was: '' });
+    write({ kind: 'write', reading: 'cup-liquid', text: '118', was: '' });
+    await c.act({ kind: 'write', reading: 'cup-foam', text: '58', was: '' });
+    await c.act({ kind: 'write', reading: 'cup-liquid', text: '120', was: '' });
+    expect(c.get().clashes.map((x) => x.mine)).toEqual(['58', '120']);
+    await c.act({ kind: 'write', reading: 'cup-foam', text: '60', was: '61' });
+    expect(c.get().clashes.map((x) => x.mine)).toEqual(['120']);
+    expect(state.batch.progress.fields['cup-foam']).toBe('60');
+    c.settleClash('theirs');
+    expect(c.get().clashes).toEqual([]);
+    expect(state.batch.progress.fields['cup-liquid']).toBe('118');
+    localStorage.setItem('soft-peak:clashes:b', JSON.stringify([{ reading: 'cup-liquid', theirs: '1', mine: '118' }, { reading: 'no field', theirs: '', mine: '' }]));
+    const odd = makeBatchClient(state.batch);
+    odd.resume();
+    expect(odd.get().clashes).toEqual([]);
   });
   it('keeps everything while the server is away, says so, and sends it when it is back', async () => {
     vi.useFakeTimers();
@@ -99,6 +124,20 @@ describe('a batch on one screen', () => {
     await seen(() => expect(state.batch.revision).toBeGreaterThan(1));
     await seen(() => expect(localStorage.getItem('soft-peak:events:b')).toBeNull());
     expect(state.batch.progress.scale).toBeCloseTo(2, 12);
+  });
+  it('two tabs of one browser keep what waits beside each other', async () => {
+    const { state } = server();
+    state.away = true;
+    const [one, two] = [makeBatchClient(first), makeBatchClient(first)];
+    await one.act({ kind: 'tick', line: 'x', on: true });
+    await two.act({ kind: 'tick', line: 'y', on: true });
+    // Both pages are left: the next has both.
+    const next = makeBatchClient(first);
+    next.resume();
+    expect(next.get().progress.ticks).toEqual(['x', 'y']);
+    state.away = false;
+    await seen(() => expect(state.batch.progress.ticks).toEqual(['x', 'y']));
+    await seen(() => expect(localStorage.getItem('soft-peak:events:b')).toBeNull());
   });
   it('after a reload takes up what was never told', async () => {
     const { state } = server();

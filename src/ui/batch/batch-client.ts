@@ -5,7 +5,7 @@ import { sayServerAway } from '../alone/server-away';
 import { whileShown } from '../while-shown';
 import { progressAfter, ProgressEventSchema, ProgressSchema, type Progress, type ProgressEvent } from '../../core/batch/batch';
 import { KEPT_EVENTS } from './kept-here';
-import type { ReadingKind } from '../../core/batch/method';
+import { ReadingKindSchema } from '../../core/batch/readings';
 
 /** A batch as the server last told it. */
 export interface BatchState {
@@ -15,12 +15,9 @@ export interface BatchState {
   readonly status: 'running' | 'finished' | 'abandoned';
 }
 
-/** Two screens wrote different things into one field. */
-export interface Clash {
-  readonly reading: ReadingKind;
-  readonly theirs: string;
-  readonly mine: string;
-}
+/** Two screens wrote different things into one field: which of them stays is the cook's to say. */
+const ClashSchema = z.object({ reading: ReadingKindSchema, theirs: z.string().max(60), mine: z.string().max(60) });
+type Clash = Readonly<z.infer<typeof ClashSchema>>;
 
 /** Something done here, with the id by which the server knows it when it is told twice. */
 const PendingSchema = z.object({ id: z.string().min(8).max(60), event: ProgressEventSchema });
@@ -34,7 +31,8 @@ export interface ClientState {
   readonly progress: Progress;
   /** Why nothing is sent at the moment; null while all is well. */
   readonly trouble: string | null;
-  readonly clash: Clash | null;
+  /** What the cook is asked, the oldest first; kept until it is answered. */
+  readonly clashes: readonly Clash[];
 }
 
 type Answer = { kind: 'done'; batch: BatchState } | { kind: 'behind'; current: BatchState } | { kind: 'refused'; says: string };
@@ -49,9 +47,23 @@ const kept = (id: string): string => `${KEPT_EVENTS}${id}`;
 const TOLD = 'soft-peak:told:';
 const ToldSchema = z.object({ revision: z.number().int().min(0), progress: ProgressSchema, status: z.enum(['running', 'finished', 'abandoned']) });
 
-function readTold(id: string): BatchState | null {
+/** What a client stands on: a browser's own, unless a test lays another under it. */
+export interface Surroundings {
+  readonly ask: (url: string, init: RequestInit) => Promise<Response>;
+  /** What this tablet remembers over a reload; a private window may refuse. */
+  readonly memory: () => Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
+  readonly listen: (url: string) => Pick<EventSource, 'onmessage' | 'onopen' | 'close'>;
+}
+
+const BROWSER: Surroundings = {
+  ask: (url, init) => fetch(url, init),
+  memory: () => localStorage,
+  listen: (url) => new EventSource(url),
+};
+
+function readTold({ memory }: Surroundings, id: string): BatchState | null {
   try {
-    const told = ToldSchema.safeParse(JSON.parse(localStorage.getItem(`${TOLD}${id}`) ?? 'null'));
+    const told = ToldSchema.safeParse(JSON.parse(memory().getItem(`${TOLD}${id}`) ?? 'null'));
     return told.success ? { id, ...told.data } : null;
   } catch {
     return null;
@@ -59,18 +71,18 @@ function readTold(id: string): BatchState | null {
 }
 
 /** Only of what is still being made: of all else the page is the last word. */
-function keepTold({ id, revision, progress, status }: BatchState): void {
+function keepTold({ memory }: Surroundings, { id, revision, progress, status }: BatchState): void {
   try {
-    if (status === 'running') localStorage.setItem(`${TOLD}${id}`, JSON.stringify({ revision, progress, status }));
-    else localStorage.removeItem(`${TOLD}${id}`);
+    if (status === 'running') memory().setItem(`${TOLD}${id}`, JSON.stringify({ revision, progress, status }));
+    else memory().removeItem(`${TOLD}${id}`);
   } catch {
     // A private window may refuse: the page is the last word.
   }
 }
 
-function readKept(id: string): Pending[] {
+function readKept({ memory }: Surroundings, id: string): Pending[] {
   try {
-    const raw = JSON.parse(localStorage.getItem(kept(id)) ?? '[]') as unknown[];
+    const raw = JSON.parse(memory().getItem(kept(id)) ?? '[]') as unknown[];
     return raw.flatMap((e) => {
       const pending = PendingSchema.safeParse(e);
       return pending.success ? [pending.data] : [];
@@ -80,12 +92,34 @@ function readKept(id: string): Pending[] {
   }
 }
 
-function keep(id: string, pending: readonly Pending[]): void {
+/** Keeps what is pending here, beside what another tab of this browser keeps. @param seen all that this screen ever had in hand. */
+function keep(around: Surroundings, id: string, pending: readonly Pending[], seen: ReadonlySet<string>): void {
   try {
-    if (pending.length === 0) localStorage.removeItem(kept(id));
-    else localStorage.setItem(kept(id), JSON.stringify(pending));
+    const all = [...readKept(around, id).filter((p) => !seen.has(p.id)), ...pending];
+    if (all.length === 0) around.memory().removeItem(kept(id));
+    else around.memory().setItem(kept(id), JSON.stringify(all));
   } catch {
     // A private window may refuse; the server is told within moments.
+  }
+}
+
+const clashesKept = (id: string): string => `soft-peak:clashes:${id}`;
+
+function readClashes({ memory }: Surroundings, id: string): readonly Clash[] {
+  try {
+    const read = z.array(ClashSchema).safeParse(JSON.parse(memory().getItem(clashesKept(id)) ?? '[]'));
+    return read.success ? read.data : [];
+  } catch {
+    return [];
+  }
+}
+
+function keepClashes({ memory }: Surroundings, id: string, clashes: readonly Clash[]): void {
+  try {
+    if (clashes.length === 0) memory().removeItem(clashesKept(id));
+    else memory().setItem(clashesKept(id), JSON.stringify(clashes));
+  } catch {
+    // As above: what is asked stays on the page.
   }
 }
 
@@ -104,20 +138,32 @@ export interface BatchClient {
 }
 
 /** One batch on one screen: acts at once, sends one event at a time in order, and survives reloads and a missing server. */
-export function makeBatchClient(batch: BatchState): BatchClient {
-  const store = createStore<ClientState>(() => ({ batch, pending: [], progress: batch.progress, trouble: null, clash: null }));
+export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSER): BatchClient {
+  const store = createStore<ClientState>(() => ({ batch, pending: [], progress: batch.progress, trouble: null, clashes: [] }));
   const { getState: get, setState: set } = store;
   let sending: Promise<void> | null = null;
   /** The state is this tablet's own, of before: what the server tells next counts, whatever its number. */
   let fromHere = false;
+  /** What was heard while something of ours was on its way, which its answer may have been written before. */
+  let heard: BatchState | null = null;
+  const seen = new Set<string>();
 
-  const setPending = (pending: readonly Pending[], known = get().batch) => {
-    keep(batch.id, pending);
+  const setPending = (pending: readonly Pending[], answered = get().batch) => {
+    for (const p of pending) seen.add(p.id);
+    keep(around, batch.id, pending, seen);
+    const known = pending.length === 0 && heard !== null && heard.revision > answered.revision ? heard : answered;
+    if (pending.length === 0) heard = null;
     if (known !== get().batch) {
-      keepTold(known);
+      keepTold(around, known);
       fromHere = false;
     }
     set({ batch: known, pending, progress: applied(known.progress, pending) });
+  };
+
+  /** What is asked: one question for a field, with what was written here last. */
+  const setClashes = (clashes: readonly Clash[]): void => {
+    keepClashes(around, batch.id, clashes);
+    set({ clashes });
   };
 
   /** Sends the first pending event; true when the next may follow at once. */
@@ -126,7 +172,7 @@ export function makeBatchClient(batch: BatchState): BatchClient {
     const [first] = pending;
     if (!first) return false;
     const { event } = first;
-    const response = await fetch(`/api/batches/${batch.id}/events`, {
+    const response = await around.ask(`/api/batches/${batch.id}/events`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ ...first, baseRevision: known.revision }),
@@ -148,8 +194,8 @@ export function makeBatchClient(batch: BatchState): BatchClient {
     // Another screen was quicker: take its state and do ours again on top, unless both wrote into one field.
     const theirs = event.kind === 'write' ? (answer.current.progress.fields[event.reading] ?? '') : null;
     if (event.kind === 'write' && theirs !== null && theirs !== event.was && theirs !== event.text) {
+      setClashes([...get().clashes.filter((c) => c.reading !== event.reading), { reading: event.reading, theirs, mine: event.text }]);
       setPending(rest(), answer.current);
-      set({ clash: { reading: event.reading, theirs, mine: event.text } });
     } else setPending(get().pending, answer.current);
     return true;
   };
@@ -178,6 +224,8 @@ export function makeBatchClient(batch: BatchState): BatchClient {
     // The first may be on its way already; only a later one can still be rewritten.
     const rewrites = event.kind === 'write' && pending.length > 1 && last?.kind === 'write' && last.reading === event.reading;
     const id = `${freshId()}-${freshId()}`;
+    // Who writes over what the field shows by now has answered.
+    if (event.kind === 'write') setClashes(get().clashes.filter((c) => c.reading !== event.reading));
     setPending(rewrites ? [...pending.slice(0, -1), { id, event: { ...event, was: last.was } }] : [...pending, { id, event }]);
     await send();
   };
@@ -187,17 +235,18 @@ export function makeBatchClient(batch: BatchState): BatchClient {
     subscribe: (listener) => store.subscribe(listener),
     act,
     settleClash: (use) => {
-      const { clash } = get();
-      set({ clash: null });
+      const [clash, ...others] = get().clashes;
+      setClashes(others);
       if (clash && use === 'mine') void act({ kind: 'write', reading: clash.reading, text: clash.mine, was: clash.theirs });
     },
     follow: () => whileShown(() => {
-      const stream = new EventSource(`/api/batches/${batch.id}/stream`);
+      const stream = around.listen(`/api/batches/${batch.id}/stream`);
       stream.onmessage = (message: MessageEvent<string>) => {
         const told = JSON.parse(message.data) as BatchState;
         const { pending, batch: known } = get();
-        // While something of ours is on its way, its own answer brings the newer state.
-        if ((told.revision > known.revision || fromHere) && pending.length === 0) setPending([], told);
+        // While something of ours is on its way it may be in there already: it would be shown twice.
+        if (pending.length > 0) heard = heard !== null && heard.revision > told.revision ? heard : told;
+        else if (told.revision > known.revision || fromHere) setPending([], told);
       };
       // The browser asks again by itself when the line breaks; what was missed comes with the first message.
       stream.onopen = () => {
@@ -207,8 +256,8 @@ export function makeBatchClient(batch: BatchState): BatchClient {
     }),
     resume: () => {
       // What waits is read before anything is set, which keeps what is in hand in its place.
-      const before = readKept(batch.id);
-      const told = readTold(batch.id);
+      const before = readKept(around, batch.id);
+      const told = readTold(around, batch.id);
       const older = told !== null && told.revision > get().batch.revision;
       // What this screen has in hand already lies there too.
       const pending = [...before, ...get().pending.filter((p) => !before.some((b) => b.id === p.id))];
@@ -216,9 +265,11 @@ export function makeBatchClient(batch: BatchState): BatchClient {
         setPending(pending, told);
         fromHere = true;
       } else {
-        keepTold(get().batch);
+        keepTold(around, get().batch);
         if (before.length > 0) setPending(pending);
       }
+      const asked = readClashes(around, batch.id).filter((c) => (get().progress.fields[c.reading] ?? '') !== c.mine);
+      if (asked.length > 0) set({ clashes: asked });
       if (before.length > 0) void send();
     },
   };

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { READING_KINDS } from '../../../core/batch/readings';
 import type { ReadingKind } from '../../../core/batch/method';
+import { ClashQuestion } from '../../../ui/batch/clash-question';
 import { makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
 import { ReadingField } from '../../../ui/batch/reading-field';
 
@@ -36,8 +37,8 @@ export function LateReadings({ batch }: { readonly batch: BatchState }) {
       </label>
       <p role="status" className="mt-2 text-[14px] text-beet empty:hidden">
         {state.trouble}
-        {state.clash && ` Another screen wrote ‘${state.clash.theirs}’ there; it stays.`}
       </p>
+      <ClashQuestion client={client} clashes={state.clashes} className="text-[15px]" />
     </>
   );
 }

@@ -7,9 +7,9 @@ import { ArrowLeft, ArrowRight, Check } from 'lucide-react';
 import { isRunning, MISE, stepAfter, timerOf, whileItRests, type BatchPlan, type PlanStep } from '../../../core/batch/batch';
 import { sheetStepKey } from '../../../core/batch/bowlfuls';
 import { inSentence, plainNumber, showFactor, withUnit } from '../../../core/figure';
-import { READING_FORMS } from '../../../core/batch/readings';
 import { allowSound } from '../../../ui/batch/call-sound';
 import { Select } from '../../../ui/kit/select';
+import { ClashQuestion } from '../../../ui/batch/clash-question';
 import { AWAY, makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
 import { makeTemperatureLog, type Sample } from '../../../ui/batch/temperature-log';
 import { thisTablet } from '../../../ui/batch/tablet';
@@ -329,17 +329,7 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
       <p role="status" className="mt-2 text-[16px] text-yolk empty:hidden">
         {state.trouble === AWAY ? '' : state.trouble}
       </p>
-      {state.clash && (
-        <p role="alert" className="mt-2 flex flex-wrap items-center gap-3 text-[17px]">
-          Another screen wrote ‘{state.clash.theirs}’ for {READING_FORMS[state.clash.reading].name.toLowerCase()}; here it was ‘{state.clash.mine}’.
-          <button type="button" className="min-h-11 rounded-s border border-yolk px-3" onClick={() => client.settleClash('mine')}>
-            Use ‘{state.clash.mine}’
-          </button>
-          <button type="button" className="min-h-11 rounded-s border border-cocoa-soft px-3" onClick={() => client.settleClash('theirs')}>
-            Keep ‘{state.clash.theirs}’
-          </button>
-        </p>
-      )}
+      <ClashQuestion client={client} clashes={state.clashes} className="text-[17px]" />
     </header>
   );
 }

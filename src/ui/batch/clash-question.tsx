@@ -1,0 +1,20 @@
+import { READING_FORMS } from '../../core/batch/readings';
+import type { BatchClient, ClientState } from './batch-client';
+
+/** Two screens wrote different things into one field: asks which of them stays. */
+export function ClashQuestion({ client, clashes, className = '' }: { readonly client: BatchClient; readonly clashes: ClientState['clashes']; readonly className?: string }) {
+  const [clash] = clashes;
+  if (!clash) return null;
+  const empty = (text: string): string => (text === '' ? 'nothing' : `‘${text}’`);
+  return (
+    <p role="alert" className={`mt-2 flex flex-wrap items-center gap-3 ${className}`}>
+      Another screen wrote {empty(clash.theirs)} for {READING_FORMS[clash.reading].name.toLowerCase()}; here it was {empty(clash.mine)}.
+      <button type="button" className="min-h-11 rounded-s border border-yolk px-3" onClick={() => client.settleClash('mine')}>
+        Use {empty(clash.mine)}
+      </button>
+      <button type="button" className="min-h-11 rounded-s border border-cocoa-soft px-3" onClick={() => client.settleClash('theirs')}>
+        Keep {empty(clash.theirs)}
+      </button>
+    </p>
+  );
+}
