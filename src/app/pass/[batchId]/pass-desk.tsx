@@ -9,6 +9,7 @@ import { sheetStepKey } from '../../../core/batch/bowlfuls';
 import { inSentence, plainNumber, showFactor, withUnit } from '../../../core/figure';
 import { allowSound } from '../../../ui/batch/call-sound';
 import { Select } from '../../../ui/kit/select';
+import { OthersHere } from '../../../ui/others-here';
 import { ClashQuestion } from '../../../ui/batch/clash-question';
 import { AWAY, makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
 import { makeTemperatureLog, type Sample } from '../../../ui/batch/temperature-log';
@@ -291,6 +292,7 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
           </span>
         </p>
         <p className="flex flex-wrap items-center gap-x-5 text-[17px]">
+          <OthersHere what="batch" className="text-[15px] text-yolk" />
           <span className="text-[15px] text-cocoa-soft">{state.batch.status !== 'running' ? 'over' : awake ? 'screen stays on' : 'screen may sleep'}</span>
           <Link href={`/mend?batch=${batchId}`} className="inline-flex min-h-11 items-center rounded-s border border-cocoa-soft px-3 text-[16px] hover:border-milk" title="Mend (key 8)">
             something is wrong
