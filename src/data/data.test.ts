@@ -139,6 +139,8 @@ describe('the data file', () => {
 describe('saving a sheet', () => {
   it('keeps it and counts the revision', () => {
     const made = createSheet(db, 's', DOC, 0);
+    // Asked again, because no answer came, it is the same one, as it was first.
+    expect(createSheet(db, 's', { ...DOC, name: 'Another' }, 9)).toEqual(made);
     const saved = saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: made.revision, now: MINUTE });
     expect(saved).toMatchObject({ kind: 'saved', sheet: { version: 1, revision: 2 } });
     expect(getSheet(db, 's')?.doc.parts[0]!.lines[0]!.text).toBe('500 g cream 36 %');
@@ -301,8 +303,11 @@ describe('the shelf', () => {
 describe('versions', () => {
   it('that are named stay as they are, and are listed with their batches', () => {
     createSheet(db, 's', DOC, 0);
-    expect(nameVersion(db, 's', 1, ' as served in June ')).toBe(true);
-    expect(nameVersion(db, 's', 9, 'x')).toBe(false);
+    expect(nameVersion(db, 's', 1, ' as served in June ', '')).toEqual({ kind: 'named' });
+    expect(nameVersion(db, 's', 9, 'x', '')).toEqual({ kind: 'gone' });
+    // Two screens at once: the second is told; the same name twice is no conflict.
+    expect(nameVersion(db, 's', 1, 'as served in May', '')).toEqual({ kind: 'conflict', name: 'as served in June' });
+    expect(nameVersion(db, 's', 1, 'as served in June', '')).toEqual({ kind: 'named' });
     saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1 });
     expect(listVersions(db, 's').map((v) => [v.number, v.name, v.batches])).toEqual([
       [2, null, 0],
@@ -324,7 +329,9 @@ describe('the larder', () => {
   const own = { ...ingredient('cream-36'), id: 'own-cream', name: 'Own cream', own: true, aliases: [] };
   it('takes new ingredients, checks the revision, keeps what is used', () => {
     expect(saveIngredient(db, own, 0)).toMatchObject({ kind: 'saved', stored: { revision: 1 } });
-    expect(saveIngredient(db, own, 0).kind).toBe('conflict');
+    // The same again, because no answer came, is no conflict; other words under that id are.
+    expect(saveIngredient(db, own, 0)).toMatchObject({ kind: 'saved', stored: { revision: 1 } });
+    expect(saveIngredient(db, { ...own, packG: 9 }, 0).kind).toBe('conflict');
     expect(saveIngredient(db, { ...own, packG: 500 }, 1)).toMatchObject({ kind: 'saved', stored: { revision: 2 } });
     expect(saveIngredient(db, own, 1).kind).toBe('conflict');
     expect(saveIngredient(db, { ...own, id: 'nobody' }, 4).kind).toBe('gone');

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
 import { IngredientSchema, type Ingredient } from '../core/composition/ingredient';
 import type { KitchenDb } from './kitchen-file';
@@ -28,6 +29,8 @@ export function saveIngredient(db: KitchenDb, ingredient: Ingredient, baseRevisi
         const made = tx.insert(ingredients).values({ id: valid.id, name: valid.name, facts: valid }).returning().get();
         return { kind: 'saved', stored: { ingredient: valid, revision: made.revision } };
       }
+      // The same words are saved already: an answer was lost, or two screens mean the same.
+      if (isDeepStrictEqual(valid, IngredientSchema.parse(row.facts))) return { kind: 'saved', stored: { ingredient: valid, revision: row.revision } };
       if (row.revision !== baseRevision) return { kind: 'conflict', current: { ingredient: IngredientSchema.parse(row.facts), revision: row.revision } };
       const saved = tx.update(ingredients).set({ name: valid.name, facts: valid, revision: row.revision + 1 }).where(eq(ingredients.id, valid.id)).returning().get();
       return { kind: 'saved', stored: { ingredient: valid, revision: saved.revision } };

@@ -160,6 +160,9 @@ describe('temperatures and what is seen later', () => {
     const photo = cleanPhoto(Uint8Array.from([0xff, 0xd8, 0xff, 0xda, 0, 4, 1, 2, 7, 7, 0xff, 0xd9]));
     if (!photo.ok) throw new Error(photo.fault.says);
     addObservation(db, { id: 'seen', batchId: 'sample-1', kind: 'photo', at: 5, value: null, words: 'slice' }, photo.value);
+    // Sent again, because no answer came, it is there once, as it was first.
+    expect(addObservation(db, { id: 'seen', batchId: 'sample-1', kind: 'photo', at: 6, value: null, words: 'slice' }, photo.value)).toMatchObject({ at: 5 });
+    expect(listObservations(db, 'sample-1')).toHaveLength(1);
     expect(readdirSync(join(folder, 'photos'))).toEqual(['seen.jpg']);
     expect(readPhoto(db, 'sample-1', 'seen')).toMatchObject({ type: 'image/jpeg' });
     expect(readPhoto(db, 'sample-2', 'seen')).toBeNull();

@@ -24,8 +24,10 @@ const photoFolder = (): string => join(dirname(dataFilePath()), 'photos');
 
 export const listObservations = (db: KitchenDb, batchId: string): readonly StoredObservation[] => db.select().from(observations).where(eq(observations.batchId, batchId)).orderBy(asc(observations.at)).all();
 
-/** Keeps an observation; the photo's file is whole on disk before the row names it. */
+/** Keeps an observation, once for each id; the photo's file is whole on disk before the row names it. */
 export function addObservation(db: KitchenDb, seen: Omit<StoredObservation, 'photo'>, photo: CleanPhoto | null): StoredObservation {
+  const there = db.select().from(observations).where(eq(observations.id, seen.id)).get();
+  if (there) return there;
   const name = photo ? `${seen.id}.${photo.kind === 'jpeg' ? 'jpg' : 'png'}` : null;
   if (photo && name) {
     mkdirSync(photoFolder(), { recursive: true, mode: 0o700 });

@@ -43,10 +43,14 @@ describe('services in the data file', () => {
     const first = dinner();
     const saved = saveService(db, first.id, { ...first.doc, name: 'Quay dinner' }, first.revision, NOW + 1);
     expect(saved).toMatchObject({ kind: 'saved', service: { revision: first.revision + 1, doc: { name: 'Quay dinner' } } });
+    // The same words again, because no answer came, are no conflict.
+    expect(saveService(db, first.id, { ...first.doc, name: 'Quay dinner' }, first.revision, NOW + 2)).toEqual(saved);
     expect(saveService(db, first.id, { ...first.doc, name: 'Too late' }, first.revision, NOW + 2)).toMatchObject({ kind: 'conflict', current: { doc: { name: 'Quay dinner' } } });
     expect(saveService(db, 'nobody', first.doc, 1, NOW)).toEqual({ kind: 'gone' });
     expect(dinner().doc.name).toBe('Quay dinner');
     const copy = createService(db, 'copy', first.doc, NOW);
+    // Asked again, because no answer came, it is the same one.
+    expect(createService(db, 'copy', { ...first.doc, name: 'Another' }, NOW)).toEqual(copy);
     expect(listServices(db).map((s) => s.id)).toContain(copy.id);
     expect(removeService(db, 'copy', NOW)).toBe(true);
     expect(removeService(db, 'copy', NOW)).toBe(false);

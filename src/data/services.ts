@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import { readServiceDoc, REMOVED_KEPT_DAYS, ServiceSchema, type Service } from '../core/timetable/service-schema';
 import type { KitchenDb } from './kitchen-file';
@@ -29,9 +30,11 @@ export function getService(db: KitchenDb, id: string): StoredService | null {
   return row ? stored(row) : null;
 }
 
+/** Makes a service; one that is there already stays as it is, for its screen only asks again. */
 export function createService(db: KitchenDb, id: string, doc: Service, now: number): StoredService {
   const valid = ServiceSchema.parse(doc);
-  return stored(db.insert(services).values({ id, name: valid.name, doc: valid, createdAt: now, updatedAt: now }).returning().get());
+  const there = db.select().from(services).where(eq(services.id, id)).get();
+  return stored(there ?? db.insert(services).values({ id, name: valid.name, doc: valid, createdAt: now, updatedAt: now }).returning().get());
 }
 
 export type ServiceOutcome = { readonly kind: 'saved'; readonly service: StoredService } | { readonly kind: 'conflict'; readonly current: StoredService } | { readonly kind: 'gone' };
@@ -43,6 +46,8 @@ export function saveService(db: KitchenDb, id: string, doc: Service, baseRevisio
     (tx): ServiceOutcome => {
       const row = tx.select().from(services).where(planned(id)).get();
       if (!row) return { kind: 'gone' };
+      // The same words are saved already: an answer was lost, or two screens mean the same.
+      if (isDeepStrictEqual(valid, ServiceSchema.parse(row.doc))) return { kind: 'saved', service: stored(row) };
       if (row.revision !== baseRevision) return { kind: 'conflict', current: stored(row) };
       return { kind: 'saved', service: stored(tx.update(services).set({ name: valid.name, doc: valid, revision: row.revision + 1, updatedAt: now }).where(eq(services.id, id)).returning().get()) };
     },

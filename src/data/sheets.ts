@@ -100,8 +100,11 @@ export function getSheetVersion(db: KitchenDb, id: string, number: number): Shee
   return row ? docOf(row.doc) : null;
 }
 
+/** Makes a sheet; one that is there already stays as it is, for its screen only asks again. */
 export function createSheet(db: KitchenDb, id: string, doc: Sheet, now: number): StoredSheet {
   return db.transaction((tx) => {
+    const there = tx.select().from(sheets).where(eq(sheets.id, id)).get();
+    if (there) return stored(there);
     const valid = SheetSchema.parse(doc);
     const row = tx
       .insert(sheets)
@@ -202,11 +205,19 @@ export function listVersions(db: KitchenDb, sheetId: string): VersionEntry[] {
 }
 
 /** Names a version, so that it stays as it is; an empty name takes the name away. Whether there is such a version. */
-export function nameVersion(db: KitchenDb, sheetId: string, number: number, name: string): boolean {
-  const done = db
-    .update(sheetVersions)
-    .set({ name: name.trim() === '' ? null : name.trim().slice(0, 80) })
-    .where(and(eq(sheetVersions.sheetId, sheetId), eq(sheetVersions.number, number)))
-    .run();
-  return done.changes > 0;
+export function nameVersion(db: KitchenDb, sheetId: string, number: number, name: string, was: string): NamingOutcome {
+  return db.transaction(
+    (tx): NamingOutcome => {
+      const of = and(eq(sheetVersions.sheetId, sheetId), eq(sheetVersions.number, number));
+      const row = tx.select({ name: sheetVersions.name }).from(sheetVersions).where(of).get();
+      if (!row) return { kind: 'gone' };
+      const wanted = name.trim().slice(0, 80);
+      if (![was, wanted].includes(row.name ?? '')) return { kind: 'conflict', name: row.name ?? '' };
+      tx.update(sheetVersions).set({ name: wanted || null }).where(of).run();
+      return { kind: 'named' };
+    },
+    { behavior: 'immediate' },
+  );
 }
+
+export type NamingOutcome = { readonly kind: 'named' } | { readonly kind: 'conflict'; readonly name: string } | { readonly kind: 'gone' };

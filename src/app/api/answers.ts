@@ -1,11 +1,14 @@
 import 'server-only';
 import { NextResponse } from 'next/server';
-import type { z } from 'zod';
+import { z } from 'zod';
 import { kitchen } from '../../data/kitchen';
 import type { KitchenDb } from '../../data/kitchen-file';
 
 /** A refusal in words that can be shown as they are. */
 export const refuse = (status: number, says: string): NextResponse => NextResponse.json({ kind: 'refused', says }, { status });
+
+/** The id that a screen gives to what it makes: sent again, because the answer was lost, it is the same thing. */
+export const MadeIdSchema = z.string().regex(/^[\w-]{8,60}$/);
 
 const MOST_BYTES = 1_000_000;
 

@@ -5,6 +5,7 @@ import { lazy, Suspense, useState } from 'react';
 import { MOST_CHARACTERS } from '../../core/table/table';
 import type { KitchenFacts } from '../../core/kitchen/kitchen';
 import type { Sheet } from '../../core/document/schema';
+import { sendingIds } from '../../ui/sheet/fresh-id';
 import { useKept } from '../../ui/use-kept';
 
 const ReviewDesk = lazy(() => import('./review-desk').then((m) => ({ default: m.ReviewDesk })));
@@ -107,12 +108,14 @@ function useTakeIn(onTaken: () => void): { readonly take: (doc: Sheet) => Promis
   const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const [ids] = useState(sendingIds);
   const take = async (doc: Sheet) => {
     setBusy(true);
     try {
-      const response = await fetch('/api/sheets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ doc }) });
+      const response = await fetch('/api/sheets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: ids.of(JSON.stringify(doc)), doc }) });
       const body = (await response.json()) as { id?: string; says?: string };
       if (!response.ok || !body.id) throw new Error(body.says ?? 'The server could not take the sheet in.');
+      ids.arrived();
       router.push(`/sheet/${body.id}/bench`);
       onTaken();
     } catch (error) {

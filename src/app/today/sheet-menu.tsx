@@ -3,6 +3,7 @@
 import { Dialog, DropdownMenu } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { useId, useState, type FormEvent } from 'react';
+import { sendingIds } from '../../ui/sheet/fresh-id';
 import { useNotice } from '../../ui/kit/notice';
 
 interface SheetMenuProps {
@@ -29,11 +30,13 @@ export function SheetMenu({ id, name, folder, folders, archived }: SheetMenuProp
   const moved = async (to: { readonly folder?: string; readonly archived?: boolean }, says: string, back: { readonly folder?: string; readonly archived?: boolean }): Promise<void> => {
     if (await place(to)) say(says, () => void place(back));
   };
+  const [ids] = useState(sendingIds);
   const copy = async (): Promise<void> => {
     const there = await fetch(`/api/sheets/${id}`).catch(() => null);
     const doc = there?.ok ? ((await there.json()) as { readonly doc: { readonly name: string } }).doc : null;
-    const made = doc && (await fetch('/api/sheets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ doc: { ...doc, name: `${doc.name}, copy`.slice(0, 120) } }) }).catch(() => null));
+    const made = doc && (await fetch('/api/sheets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: ids.of(JSON.stringify(doc)), doc: { ...doc, name: `${doc.name}, copy`.slice(0, 120) } }) }).catch(() => null));
     if (!made?.ok) return say('The server did not take it: nothing was copied.');
+    ids.arrived();
     router.push(`/sheet/${((await made.json()) as { id: string }).id}/bench`);
   };
   return (

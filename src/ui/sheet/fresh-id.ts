@@ -1,6 +1,21 @@
 /** A short id for a new line or part, unique enough within a sheet; made in the browser only. */
 export const freshId = (): string => Array.from(crypto.getRandomValues(new Uint32Array(2)), (n) => n.toString(36)).join('').slice(0, 12);
 
+/**
+ * Ids for what is sent off to be kept: the same words sent again, because no answer came, have the same id, by which the server knows
+ * that it has them. Begin anew when they have arrived.
+ */
+export function sendingIds(): { readonly of: (words: string) => string; readonly arrived: () => void } {
+  let last: { readonly words: string; readonly id: string } | null = null;
+  return {
+    of: (words) => {
+      if (last?.words !== words) last = { words, id: freshUuid() };
+      return last.id;
+    },
+    arrived: () => void (last = null),
+  };
+}
+
 /** A random UUID (version 4); the browser's own maker is missing where a page came over plain HTTP. */
 export function freshUuid(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(16));

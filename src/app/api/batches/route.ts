@@ -12,9 +12,9 @@ import type { KitchenDb } from '../../../data/kitchen-file';
 import { getService, setServingBatch } from '../../../data/services';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { getSheet, getSheetVersion } from '../../../data/sheets';
-import { readBody, refuse, withKitchen } from '../answers';
+import { MadeIdSchema, readBody, refuse, withKitchen } from '../answers';
 
-const StartSchema = z.object({ id: z.string().min(8).max(60).optional(), sheetId: z.string().min(1).max(80), version: z.number().int().positive().optional(), portions: z.number().int().optional(), serving: z.object({ serviceId: z.string().min(1).max(80), servingId: z.string().min(1).max(60) }).optional() });
+const StartSchema = z.object({ id: MadeIdSchema.optional(), sheetId: z.string().min(1).max(80), version: z.number().int().positive().optional(), portions: z.number().int().optional(), serving: z.object({ serviceId: z.string().min(1).max(80), servingId: z.string().min(1).max(60) }).optional() });
 
 /** Starts a batch of a version of a sheet, at a scale: its steps and forecast are frozen with it. Twice with one id it is one batch. */
 export async function POST(request: Request) {

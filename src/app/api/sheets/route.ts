@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { SheetSchema, type Sheet } from '../../../core/document/schema';
 import { createSheet, listSheetNames } from '../../../data/sheets';
-import { readBody, withKitchen } from '../answers';
+import { MadeIdSchema, readBody, withKitchen } from '../answers';
 
 export const dynamic = 'force-dynamic';
 
@@ -11,13 +11,10 @@ export async function GET() {
   return withKitchen((db) => NextResponse.json(listSheetNames(db)));
 }
 
-/** Takes a whole document in as a new sheet; answers its id. */
+/** Takes a whole document in as a new sheet; answers its id. Twice with one id it is one sheet, as it was first. */
 export async function POST(request: Request) {
-  const body = await readBody(request, z.object({ doc: SheetSchema }));
+  const body = await readBody(request, z.object({ id: MadeIdSchema.optional(), doc: SheetSchema }));
   if (!body.ok) return body.answer;
-  const id = crypto.randomUUID();
-  return withKitchen((db) => {
-    createSheet(db, id, body.value.doc as Sheet, Date.now());
-    return NextResponse.json({ id }, { status: 201 });
-  });
+  const { id = crypto.randomUUID(), doc } = body.value;
+  return withKitchen((db) => NextResponse.json({ id: createSheet(db, id, doc as Sheet, Date.now()).id }, { status: 201 }));
 }

@@ -7,6 +7,7 @@ import { showHours } from '../../../core/figure';
 import { readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/batch/observation';
 import { ClockTime } from '../../../ui/clock-time';
 import { Select } from '../../../ui/kit/select';
+import { sendingIds } from '../../../ui/sheet/fresh-id';
 import { useKept } from '../../../ui/use-kept';
 import { observationWords, type ExpectedDrink } from '../observation-words';
 
@@ -37,6 +38,7 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
   const words = draft ?? '';
   const [trouble, setTrouble] = useState<string | null>(null);
   const [sending, setSending] = useState(false);
+  const [ids] = useState(sendingIds);
   const file = useRef<HTMLInputElement>(null);
   const numbered = kind === 'weep' || kind === 'temperature';
   const read = numbered && value.trim() !== '' ? readObservation(kind, value) : null;
@@ -44,11 +46,12 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
   const send = async (fields: Readonly<Record<string, string>>, photo?: File) => {
     setSending(true);
     const form = new FormData();
-    for (const [key, text] of Object.entries({ at: `${Date.now()}`, ...fields })) form.set(key, text);
+    for (const [key, text] of Object.entries({ id: ids.of(`${JSON.stringify(fields)} ${photo ? `${photo.name} ${photo.size} ${photo.lastModified}` : ''}`), at: `${Date.now()}`, ...fields })) form.set(key, text);
     if (photo) form.set('photo', photo);
     try {
       const answer = await fetch(`/api/batches/${batchId}/observations`, { method: 'POST', body: form });
       if (answer.ok) {
+        ids.arrived();
         setTrouble(null);
         setValue('');
         setWords('');

@@ -124,7 +124,13 @@ function NameField({ sheetId, version, onNamed }: { readonly sheetId: string; re
   const put = async () => {
     if (text.trim() === (version.name ?? '')) return;
     try {
-      const response = await fetch(`/api/sheets/${sheetId}/versions/${version.number}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: text.trim() }) });
+      const response = await fetch(`/api/sheets/${sheetId}/versions/${version.number}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: text.trim(), was: version.name ?? '' }) });
+      if (response.status === 409) {
+        const { name } = (await response.json()) as { name: string };
+        onNamed(name);
+        setFault(name === '' ? 'Another screen has taken its name away meanwhile. Leave the field again to name it so.' : `Another screen has named it ‘${name}’ meanwhile. Leave the field again to name it as it stands here.`);
+        return;
+      }
       if (!response.ok) throw new Error();
       setFault(null);
       onNamed(text.trim());

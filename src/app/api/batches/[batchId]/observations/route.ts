@@ -4,13 +4,14 @@ import { cleanPhoto, MOST_PHOTO_BYTES, type CleanPhoto } from '../../../../../co
 import { OBSERVATION_KINDS, readObservation } from '../../../../../core/batch/observation';
 import { getBatch } from '../../../../../data/batches';
 import { addObservation, listObservations } from '../../../../../data/observations';
-import { refuse, withKitchen } from '../../../answers';
+import { MadeIdSchema, refuse, withKitchen } from '../../../answers';
 
 interface Context {
   readonly params: Promise<{ batchId: string }>;
 }
 
 const SeenSchema = z.object({
+  id: MadeIdSchema.optional(),
   kind: z.enum(OBSERVATION_KINDS),
   at: z.coerce.number().min(0).max(8.64e15),
   value: z.string().max(60).default(''),
@@ -22,7 +23,7 @@ export async function GET(_request: Request, { params }: Context) {
   return withKitchen((db) => NextResponse.json(listObservations(db, batchId)));
 }
 
-/** Takes an observation down: form fields, with a picture where there is one. What cannot be read is refused in words; nothing is kept half. */
+/** Takes an observation down, once for each id: form fields, with a picture where there is one. What cannot be read is refused in words; nothing is kept half. */
 export async function POST(request: Request, { params }: Context) {
   const { batchId } = await params;
   if (Number(request.headers.get('content-length') ?? 0) > MOST_PHOTO_BYTES + 100_000) return refuse(413, 'This photo is larger than the 8\u00a0MB that are kept. Take it at a smaller size.');
@@ -34,7 +35,7 @@ export async function POST(request: Request, { params }: Context) {
   }
   const seen = SeenSchema.safeParse(Object.fromEntries([...form].filter(([, v]) => typeof v === 'string')));
   if (!seen.success) return refuse(422, `${seen.error.issues[0]?.path.join('.') || 'The observation'} cannot be read.`);
-  const { kind, at, words } = seen.data;
+  const { id = crypto.randomUUID(), kind, at, words } = seen.data;
   let value: number | null = null;
   if (kind === 'weep' || kind === 'temperature') {
     const read = readObservation(kind, seen.data.value);
@@ -51,6 +52,6 @@ export async function POST(request: Request, { params }: Context) {
   } else if (value === null && words.trim() === '') return refuse(422, 'Nothing is written here yet.');
   return withKitchen((db) => {
     if (!getBatch(db, batchId)) return refuse(404, 'This batch is no longer in the kitchen.');
-    return NextResponse.json(addObservation(db, { id: crypto.randomUUID(), batchId, kind, at, value, words: words.trim() }, photo), { status: 201 });
+    return NextResponse.json(addObservation(db, { id, batchId, kind, at, value, words: words.trim() }, photo), { status: 201 });
   });
 }

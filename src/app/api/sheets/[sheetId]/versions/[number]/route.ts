@@ -20,10 +20,14 @@ export async function GET(_request: Request, { params }: Context) {
   });
 }
 
-/** Names a version, so that it stays as it is. */
+/** Names a version that was called `was`, so that it stays as it is; answers 409 with its name when another screen named it meanwhile. */
 export async function PUT(request: Request, { params }: Context) {
   const { sheetId, number } = await params;
-  const body = await readBody(request, z.object({ name: z.string().max(80) }));
+  const body = await readBody(request, z.object({ name: z.string().max(80), was: z.string().max(80) }));
   if (!body.ok) return body.answer;
-  return withKitchen((db) => (nameVersion(db, sheetId, Number(number), body.value.name) ? NextResponse.json({ kind: 'named' }) : refuse(404, NONE)));
+  return withKitchen((db) => {
+    const outcome = nameVersion(db, sheetId, Number(number), body.value.name, body.value.was);
+    if (outcome.kind === 'gone') return refuse(404, NONE);
+    return NextResponse.json(outcome, { status: outcome.kind === 'conflict' ? 409 : 200 });
+  });
 }
