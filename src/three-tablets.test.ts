@@ -10,7 +10,7 @@ import { batchPlan } from './core/batch/make-batch';
 import { kitchenOf } from './core/kitchen/kitchen';
 import { seededNumbers } from './core/random';
 import { watchBatch } from './data/batch-watch';
-import { getBatch, recordEvent, startBatch } from './data/batches';
+import { readNews, recordEvent, startBatch } from './data/batches';
 import { openKitchenFile, type KitchenDb } from './data/kitchen-file';
 import { readKitchenFacts } from './data/kitchen-facts';
 import { everySheet } from './data/sheets';
@@ -56,10 +56,7 @@ function freshBatch(): string {
   return id;
 }
 
-const told = (id: string): BatchState => {
-  const { revision, progress, status } = getBatch(db, id)!;
-  return { id, revision, progress, status };
-};
+const told = (id: string): BatchState => JSON.parse(readNews(db, id)!) as BatchState;
 
 /** The kitchen's answer to an event, as its route gives it. */
 function answer(batchId: string, body: string): Response {
@@ -123,18 +120,18 @@ class Tablet {
             if (open) stream.onmessage?.call(stream as EventSource, { data } as MessageEvent<string>);
           }, this.lag());
         };
-        const tell = (): void => {
+        const tell = (news: string): void => {
           if (this.random() < this.line.news) {
             // The line breaks; the browser asks again and is told how things stand.
             setTimeout(() => {
               if (!open) return;
               stream.onopen?.call(stream as EventSource, new Event('open'));
-              say(JSON.stringify(told(this.batchId)));
+              say(readNews(db, this.batchId)!);
             }, BREAKS_FOR_MS);
-          } else say(JSON.stringify(told(this.batchId)));
+          } else say(news);
         };
-        const stop = watchBatch(this.batchId, tell);
-        tell();
+        const stop = watchBatch(this.batchId, (news) => tell(news()!));
+        tell(readNews(db, this.batchId)!);
         const close = (): void => {
           open = false;
           stop();

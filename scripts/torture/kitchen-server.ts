@@ -1,5 +1,5 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, openSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -44,7 +44,10 @@ export class KitchenServer {
   async start(limits = ''): Promise<void> {
     const env = { ...process.env, SOFT_PEAK_DATA: this.path, NEXT_TELEMETRY_DISABLED: '1' };
     const command = ['node', 'node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(this.port)];
-    this.process = limits === '' ? spawn(command[0]!, command.slice(1), { env, stdio: 'ignore' }) : spawn('bash', ['-c', `${limits}; exec ${command.join(' ')}`], { env, stdio: 'ignore' });
+    // What it says stands beside its data file.
+    const log = openSync(`${this.path}.log`, 'a');
+    const stdio = ['ignore', log, log] as const;
+    this.process = limits === '' ? spawn(command[0]!, command.slice(1), { env, stdio: [...stdio] }) : spawn('bash', ['-c', `${limits}; exec ${command.join(' ')}`], { env, stdio: [...stdio] });
     for (const until = Date.now() + STARTS_WITHIN_MS; Date.now() < until; await pause(40)) {
       if (await fetch(`${this.url}/api/health`).then(() => true, () => false)) return;
       if (this.process.exitCode !== null) throw new Error(`The server ended with ${this.process.exitCode} before it answered.`);

@@ -1,5 +1,5 @@
 /** Who is told when a batch changes: every open stream of this server. */
-type Listener = () => void;
+type Listener = (news: () => string | null) => void;
 
 const shared = globalThis as typeof globalThis & { softPeakBatchWatchers?: Map<string, Set<Listener>> };
 const watchers = (): Map<string, Set<Listener>> => (shared.softPeakBatchWatchers ??= new Map());
@@ -14,6 +14,9 @@ export function watchBatch(id: string, listener: Listener): () => void {
   };
 }
 
-export function batchChanged(id: string): void {
-  for (const listener of [...(watchers().get(id) ?? [])]) listener();
+/** Tells them. @param read how the batch stands: asked once, however many listen, and not at all where nobody does. */
+export function batchChanged(id: string, read: () => string | null): void {
+  let news: string | null | undefined;
+  const once = (): string | null => (news === undefined ? (news = read()) : news);
+  for (const listener of [...(watchers().get(id) ?? [])]) listener(once);
 }

@@ -122,10 +122,27 @@ export function startBatch(db: KitchenDb, batch: NewBatch): StoredBatch {
   });
 }
 
+/** How far a batch has come, without its plan: what every tablet is told at each touch. */
+export type BatchNow = Pick<StoredBatch, 'id' | 'revision' | 'progress' | 'status'>;
+
+const nowOf = (row: Pick<Row, 'id' | 'revision' | 'progress' | 'status'>): BatchNow => ({ id: row.id, revision: row.revision, progress: ProgressSchema.parse(row.progress), status: row.status });
+
+/** How far a batch has come; null where there is none, or none that can be read. */
+function batchNow(db: KitchenDb, id: string): BatchNow | null {
+  const row = db.select({ id: batches.id, revision: batches.revision, progress: batches.progress, status: batches.status }).from(batches).where(eq(batches.id, id)).get();
+  return row ? (readRows('batch', [row], nowOf)[0] ?? null) : null;
+}
+
+/** The same as the text that streams say. */
+export function readNews(db: KitchenDb, id: string): string | null {
+  const now = batchNow(db, id);
+  return now && JSON.stringify(now);
+}
+
 export type EventOutcome =
-  | { readonly kind: 'done'; readonly batch: StoredBatch }
+  | { readonly kind: 'done'; readonly batch: BatchNow }
   /** Another screen has written since, or there is another text than the one written over; nothing was done. */
-  | { readonly kind: 'behind'; readonly current: StoredBatch }
+  | { readonly kind: 'behind'; readonly current: BatchNow }
   | { readonly kind: 'gone' };
 
 /**
@@ -138,11 +155,11 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
     (tx): EventOutcome => {
       const row = tx.select().from(batches).where(eq(batches.id, id)).get();
       if (!row) return { kind: 'gone' };
-      if (eventId !== null && tx.select().from(batchEvents).where(eq(batchEvents.id, eventId)).get()) return { kind: 'done', batch: stored(tx, row) };
-      if (row.revision !== baseRevision) return { kind: 'behind', current: stored(tx, row) };
+      if (eventId !== null && tx.select().from(batchEvents).where(eq(batchEvents.id, eventId)).get()) return { kind: 'done', batch: nowOf(row) };
+      if (row.revision !== baseRevision) return { kind: 'behind', current: nowOf(row) };
       const before = ProgressSchema.parse(row.progress);
       // A text that was written over one that is no longer there is the cook's to decide, also where all else was known.
-      if (event.kind === 'write' && ![event.was, event.text].includes(before.fields[event.reading] ?? '')) return { kind: 'behind', current: stored(tx, row) };
+      if (event.kind === 'write' && ![event.was, event.text].includes(before.fields[event.reading] ?? '')) return { kind: 'behind', current: nowOf(row) };
       const progress = withTimes(before, progressAfter(before, event), now);
       const ended = event.kind === 'finish' ? 'finished' : event.kind === 'abandon' ? 'abandoned' : null;
       if (ended !== null && row.status === 'running') drawStock(tx, takenBy(BatchPlanSchema.parse(row.plan), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));
@@ -161,11 +178,11 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
       }
       if (progress.mends !== before.mends) keepMends(tx, id, progress.mends);
       if (eventId !== null) tx.insert(batchEvents).values({ id: eventId, batchId: id, at: now }).run();
-      return { kind: 'done', batch: stored(tx, saved) };
+      return { kind: 'done', batch: nowOf(saved) };
     },
     { behavior: 'immediate' },
   );
-  if (outcome.kind === 'done') batchChanged(id);
+  if (outcome.kind === 'done') batchChanged(id, () => JSON.stringify(outcome.batch));
   return outcome;
 }
 

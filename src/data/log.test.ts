@@ -3,8 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { cleanPhoto } from '../core/files/photo';
-import { batchNames, getBatch, listBatches, placesOfBatches, recordEvent } from './batches';
-import { watchBatch } from './batch-watch';
+import { batchNames, getBatch, listBatches, placesOfBatches, recordEvent, readNews } from './batches';
+import { batchChanged, watchBatch } from './batch-watch';
 import type { KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
 import { answerOutcome, readCorrections, setLearning } from './learning';
@@ -174,14 +174,29 @@ describe('temperatures and what is seen later', () => {
 
 describe('who watches a batch', () => {
   it('hears of every event that was written, and no more once it went', () => {
-    let heard = 0;
-    const stop = watchBatch('sample-1', () => heard++);
+    const told: (string | null)[] = [];
+    const stop = watchBatch('sample-1', (news) => told.push(news()));
     const event = (line: string) => recordEvent(db, 'sample-1', { kind: 'tick', line, on: true }, getBatch(db, 'sample-1')!.revision, 1);
     event('a');
     expect(recordEvent(db, 'sample-1', { kind: 'tick', line: 'b', on: true }, -1, 1).kind).toBe('behind');
-    expect(heard).toBe(1);
+    // What the stream says first is what it says of the event, word for word, and it has no plan.
+    expect(told).toEqual([readNews(db, 'sample-1')]);
+    expect(JSON.parse(told[0]!)).toEqual((({ id, revision, progress, status }) => ({ id, revision, progress, status }))(getBatch(db, 'sample-1')!));
     stop();
     event('c');
-    expect(heard).toBe(1);
+    expect(told).toHaveLength(1);
+  });
+  it('is read once, however many watch, and not at all where nobody does', () => {
+    let read = 0;
+    const asked = (): string => `${++read}`;
+    batchChanged('nobody', asked);
+    expect(read).toBe(0);
+    const told: (string | null)[] = [];
+    const stops = [1, 2, 3].map(() => watchBatch('watched', (news) => told.push(news())));
+    batchChanged('watched', asked);
+    expect([read, told]).toEqual([1, ['1', '1', '1']]);
+    for (const stop of stops) stop();
+    batchChanged('watched', asked);
+    expect(read).toBe(1);
   });
 });

@@ -1,5 +1,5 @@
 import { watchBatch } from '../../../../../data/batch-watch';
-import { getBatch } from '../../../../../data/batches';
+import { readNews } from '../../../../../data/batches';
 import { openedKitchen } from '../../../../../data/kitchen';
 import { eventStream } from '../../../event-stream';
 
@@ -13,11 +13,10 @@ export const dynamic = 'force-dynamic';
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   const { batchId } = await params;
   return eventStream(request, (say) => {
-    const tell = (): void => {
-      const batch = getBatch(openedKitchen(), batchId);
-      if (batch) say(JSON.stringify({ id: batch.id, revision: batch.revision, progress: batch.progress, status: batch.status }));
+    const tell = (news: string | null): void => {
+      if (news !== null) say(news);
     };
-    tell();
-    return watchBatch(batchId, tell);
+    tell(readNews(openedKitchen(), batchId));
+    return watchBatch(batchId, (news) => tell(news()));
   });
 }

@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { MomentSchema } from '../../../../../core/batch/batch';
 import { batchChanged } from '../../../../../data/batch-watch';
-import { getBatch } from '../../../../../data/batches';
+import { getBatch, readNews } from '../../../../../data/batches';
 import { addTemperatures, listTemperatures, removeTemperature } from '../../../../../data/temperatures';
 import { readBody, refuse, withKitchen } from '../../../answers';
 
@@ -26,7 +26,7 @@ export async function POST(request: Request, { params }: Context) {
   return withKitchen((db) => {
     if (!getBatch(db, batchId)) return refuse(404, 'This batch is no longer in the kitchen.');
     addTemperatures(db, batchId, body.value.samples);
-    batchChanged(batchId);
+    batchChanged(batchId, () => readNews(db, batchId));
     return NextResponse.json({ taken: body.value.samples.length });
   });
 }
