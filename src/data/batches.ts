@@ -125,11 +125,13 @@ export function startBatch(db: KitchenDb, batch: NewBatch): StoredBatch {
 /** How far a batch has come, without its plan: what every tablet is told at each touch. */
 export type BatchNow = Pick<StoredBatch, 'id' | 'revision' | 'progress' | 'status'>;
 
+/** Without the plan, which is most of the row. */
+const NOW = { id: batches.id, revision: batches.revision, progress: batches.progress, status: batches.status };
 const nowOf = (row: Pick<Row, 'id' | 'revision' | 'progress' | 'status'>): BatchNow => ({ id: row.id, revision: row.revision, progress: ProgressSchema.parse(row.progress), status: row.status });
 
 /** How far a batch has come; null where there is none, or none that can be read. */
 function batchNow(db: KitchenDb, id: string): BatchNow | null {
-  const row = db.select({ id: batches.id, revision: batches.revision, progress: batches.progress, status: batches.status }).from(batches).where(eq(batches.id, id)).get();
+  const row = db.select(NOW).from(batches).where(eq(batches.id, id)).get();
   return row ? (readRows('batch', [row], nowOf)[0] ?? null) : null;
 }
 
@@ -153,7 +155,7 @@ export type EventOutcome =
 export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, baseRevision: number, now: number, eventId: string | null = null): EventOutcome {
   const outcome = db.transaction(
     (tx): EventOutcome => {
-      const row = tx.select().from(batches).where(eq(batches.id, id)).get();
+      const row = tx.select(NOW).from(batches).where(eq(batches.id, id)).get();
       if (!row) return { kind: 'gone' };
       if (eventId !== null && tx.select().from(batchEvents).where(eq(batchEvents.id, eventId)).get()) return { kind: 'done', batch: nowOf(row) };
       if (row.revision !== baseRevision) return { kind: 'behind', current: nowOf(row) };
@@ -162,7 +164,7 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
       if (event.kind === 'write' && ![event.was, event.text].includes(before.fields[event.reading] ?? '')) return { kind: 'behind', current: nowOf(row) };
       const progress = withTimes(before, progressAfter(before, event), now);
       const ended = event.kind === 'finish' ? 'finished' : event.kind === 'abandon' ? 'abandoned' : null;
-      if (ended !== null && row.status === 'running') drawStock(tx, takenBy(BatchPlanSchema.parse(row.plan), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));
+      if (ended !== null && row.status === 'running') drawStock(tx, takenBy(planOf(tx, id), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));
       const saved = tx
         .update(batches)
         .set({
@@ -171,7 +173,7 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
           ...(ended && row.status === 'running' ? { status: ended, endedAt: now } : {}),
         })
         .where(eq(batches.id, id))
-        .returning()
+        .returning(NOW)
         .get();
       for (const kind of ReadingKindSchema.options) {
         if (progress.fields[kind] !== before.fields[kind]) setReading(tx, id, kind, progress.fields[kind] ?? '', now);
@@ -185,6 +187,8 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
   if (outcome.kind === 'done') batchChanged(id, () => JSON.stringify(outcome.batch));
   return outcome;
 }
+
+const planOf = (tx: Tx, id: string): BatchPlan => BatchPlanSchema.parse(tx.select({ plan: batches.plan }).from(batches).where(eq(batches.id, id)).get()!.plan);
 
 function setReading(tx: Pick<KitchenDb, 'insert' | 'delete'>, batchId: string, kind: ReadingKind, text: string, now: number): void {
   const value = readReading(kind, text);
