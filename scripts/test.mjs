@@ -1,5 +1,5 @@
 /**
- * Everything that must hold: types, lint, unit tests, end-to-end stories in Chromium. Installs what is missing on a fresh
+ * Everything that must hold: types, lint, unit tests, a short torture of the server, end-to-end stories in Chromium. Installs what is missing on a fresh
  * clone. Ends with one plain line of totals; exits 1 when anything failed.
  */
 import { spawnSync } from 'node:child_process';
@@ -45,6 +45,7 @@ count(
 );
 ensureChromium();
 ensureBuild();
+check('Torture, short', ['node_modules/tsx/dist/cli.mjs', 'scripts/torture.ts', '--short']);
 count(
   'End-to-end stories',
   ['node_modules/@playwright/test/cli.js', 'test', '--reporter=list,json'],

@@ -1,4 +1,4 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { seededNumbers } from '../../src/core/random';
 import { KitchenServer, pause } from './kitchen-server';
 
@@ -18,12 +18,17 @@ const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const;
 /** Routes that answer for as long as they are listened to, and those that would end the torture: who is in, going back. */
 const LEFT_OUT = /\/stream$|^\/api\/entry|\/go-back$/;
 
-/** Every route of the program, by the files of the program itself. */
-const routes = (): readonly string[] =>
+interface Route {
+  readonly path: string;
+  readonly methods: readonly string[];
+}
+
+/** Every route of the program with what it answers to, by the files of the program itself. */
+const routes = (): readonly Route[] =>
   readdirSync('src/app/api', { recursive: true, encoding: 'utf8' })
     .filter((f) => f.endsWith('/route.ts'))
-    .map((f) => `/api/${f.slice(0, -'/route.ts'.length)}`)
-    .filter((r) => !LEFT_OUT.test(r));
+    .map((f) => ({ path: `/api/${f.slice(0, -'/route.ts'.length)}`, methods: [...readFileSync(`src/app/api/${f}`, 'utf8').matchAll(/^export (?:async function|function|const) ([A-Z]+)\b/gm)].map((m) => m[1]!) }))
+    .filter((r) => !LEFT_OUT.test(r.path));
 
 const ODD_WORDS = ['', ' ', 'x', 'null', '__proto__', 'constructor', 'toString', '..', '../..', '%00', '%ff', '%2e%2e%2f', 'é', '🍮', '\u202e', "'; drop table batches; --", '1e309', '-1', '9'.repeat(400), 'a'.repeat(5000), '{{7*7}}', '<script>', 'Nope/Zone'];
 const ODD_NUMBERS = [0, -1, 1, 0.1, 1e-300, 1e300, 8.64e15, 8.64e15 + 1, 2 ** 53, -(2 ** 31), 301, 1001];
@@ -95,10 +100,9 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
       await pause(10);
     }
   })();
-  const longest = Math.max(...all.map((r) => r.length));
   for (let i = 0; i < inputs; i++) {
-    const route = pick(random, all);
-    const method = pick(random, METHODS);
+    const { path: route, methods } = pick(random, all);
+    const method = random() < 0.9 ? pick(random, methods) : pick(random, METHODS);
     const query = random() < 0.3 ? `?${new URLSearchParams({ [pick(random, ['grid', 'skip', 'at', 'series', 'by', 'thing', 'screen'])]: pick(random, ODD_WORDS) }).toString()}` : '';
     const path = `${pathOf(route)}${query}`;
     let body: string | FormData | undefined;
@@ -130,7 +134,7 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
         break;
       }
     }
-    slow.push({ ms: performance.now() - from, what: asking.padEnd(longest + 8) });
+    slow.push({ ms: performance.now() - from, what: asking });
     if (slow.length > 400) slow.sort((a, b) => b.ms - a.ms).splice(12);
     if ((i + 1) % 2000 === 0) say(`${i + 1} inputs, ${faults.length} faults, ${stalls.length} stalls`);
   }
@@ -143,5 +147,5 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
   }
   await server.kill();
   stalls.sort((a, b) => b.ms - a.ms);
-  return { inputs, byStatus, longestStallMs: Math.round(stalls[0]?.ms ?? 0), stalls: stalls.length, slowest: [...stalls.slice(0, 8).map((s) => `others waited ${Math.round(s.ms)} ms during ${s.during}`), ...slow.sort((a, b) => b.ms - a.ms).slice(0, 8).map((s) => `${s.what.trim()} ${Math.round(s.ms)} ms`)], faults: [...new Set(faults)] };
+  return { inputs, byStatus, longestStallMs: Math.round(stalls[0]?.ms ?? 0), stalls: stalls.length, slowest: [...stalls.slice(0, 8).map((s) => `others waited ${Math.round(s.ms)} ms during ${s.during}`), ...slow.sort((a, b) => b.ms - a.ms).slice(0, 8).map((s) => `${s.what} ${Math.round(s.ms)} ms`)], faults: [...new Set(faults)] };
 }

@@ -37,8 +37,8 @@ export class KitchenServer {
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
   }
-  get pid(): number {
-    return this.process!.pid!;
+  private get isGone(): boolean {
+    return this.process !== null && (this.process.exitCode !== null || this.process.signalCode !== null);
   }
   /** Starts it and waits until it answers. @param limits what the shell sets before, as 'ulimit -f 4000'. */
   async start(limits = ''): Promise<void> {
@@ -50,14 +50,14 @@ export class KitchenServer {
     this.process = limits === '' ? spawn(command[0]!, command.slice(1), { env, stdio: [...stdio] }) : spawn('bash', ['-c', `${limits}; exec ${command.join(' ')}`], { env, stdio: [...stdio] });
     for (const until = Date.now() + STARTS_WITHIN_MS; Date.now() < until; await pause(40)) {
       if (await fetch(`${this.url}/api/health`).then(() => true, () => false)) return;
-      if (this.process.exitCode !== null) throw new Error(`The server ended with ${this.process.exitCode} before it answered.`);
+      if (this.isGone) throw new Error('The server ended before it answered.');
     }
     throw new Error('The server does not answer.');
   }
   /** Kills it in the middle of whatever it does. */
   async kill(): Promise<void> {
     const dying = this.process!;
-    if (dying.exitCode !== null || dying.signalCode !== null) return;
+    if (this.isGone) return;
     const gone = new Promise((done) => dying.once('exit', done));
     dying.kill('SIGKILL');
     await gone;

@@ -34,12 +34,16 @@ export function openKitchenFile(path: string): KitchenDb {
     client = new Database(path);
     ownersOnly(path);
     if (existed) check(client, path);
+    const behind = stepsBehind(client, path);
+    // Nothing is written before it is known to be ours: the way of keeping a log stands in the file too.
     client.pragma('journal_mode = WAL');
+    // A log that was just begun is there only once something was read; before, it cannot be written back.
+    client.pragma('schema_version');
     client.pragma('synchronous = FULL');
     client.pragma('foreign_keys = ON');
     client.pragma('busy_timeout = 4000');
     const db = drizzle(client, { schema });
-    bringUpToDate(db, path, existed);
+    if (behind !== null) bringUpToDate(db, path, existed, behind);
     stock(db);
     return db;
   } catch (error) {
@@ -81,13 +85,17 @@ interface Journal {
   readonly entries: readonly { readonly when: number }[];
 }
 
-function bringUpToDate(db: KitchenDb, path: string, existed: boolean): void {
+/** The newest migration where a file has not had it yet; null for one that is up to date. @throws DataFileError for a newer one. */
+function stepsBehind(client: Database.Database, path: string): number | null {
   const known = (JSON.parse(readFileSync(shipped('migrations', 'meta', '_journal.json'), 'utf8')) as Journal).entries;
-  const hasTable = db.$client.prepare("select 1 from sqlite_master where name = '__drizzle_migrations'").get();
-  const last = hasTable ? (db.$client.prepare('select max(created_at) as at from __drizzle_migrations').get() as { at: number | null }).at : null;
+  const hasTable = client.prepare("select 1 from sqlite_master where name = '__drizzle_migrations'").get();
+  const last = hasTable ? (client.prepare('select max(created_at) as at from __drizzle_migrations').get() as { at: number | null }).at : null;
   const newest = known.at(-1)?.when ?? 0;
   if (last !== null && last > newest) throw new DataFileError(path, 'newer', 'it was written by a newer version of Soft Peak');
-  if (last !== null && last === newest) return;
+  return last === newest ? null : newest;
+}
+
+function bringUpToDate(db: KitchenDb, path: string, existed: boolean, newest: number): void {
   if (existed) {
     db.$client.pragma('wal_checkpoint(TRUNCATE)');
     copyFileSync(path, `${path}.before-${newest}`);

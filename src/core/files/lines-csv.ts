@@ -38,12 +38,12 @@ export function writeLinesCsv(s: SheetAnalysis): WrittenFile {
 export function textOfLinesCsv(text: string): Result<string> {
   const table = readTable(text, []);
   if (!table.ok) return table;
-  const { rows } = table.value;
+  const { rows, slipped } = table.value;
   const has = (column: string): boolean => rows.length > 0 && Object.hasOwn(rows[0]!, column);
   if (!has('line') && !(has('name') || has('ingredient'))) return fail('file', 'no-column', 'There is no column ‘line’, nor ‘amount’ and ‘name’, in the first row of that table.');
   const out: string[] = [];
   let part = '';
-  for (const row of rows.slice(0, 4000)) {
+  for (const [i, row] of rows.slice(0, 4000).entries()) {
     const named = (row.part ?? '').trim();
     if (named !== '' && named !== part) {
       out.push('', `${named}:`);
@@ -53,7 +53,9 @@ export function textOfLinesCsv(text: string): Result<string> {
     const grams = (row.grams ?? row.amount ?? row.quantity ?? '').trim();
     const unit = (row.unit ?? '').trim() || (row.grams !== undefined || !/[a-z]/i.test(grams) ? 'g' : '');
     const line = typed || `${grams} ${unit} ${(row.name ?? row.ingredient ?? '').trim()}`.replace(/\s+/g, ' ').trim();
-    if (line !== '' && line !== 'g') out.push(line);
+    // A comma in a line that nobody put in quotation marks: '600 g cream, cold'.
+    const behind = slipped.get(i) ?? [];
+    if (line !== '' && line !== 'g') out.push([line, ...behind.map((c) => c.trim()).filter((c) => c !== '')].join(', '));
   }
   return out.length === 0 ? fail('file', 'empty', 'There is no line in that table.') : ok(`Ingredients\n${out.join('\n')}`);
 }

@@ -76,8 +76,12 @@ export function readLarderCsv(text: string): Result<ReadLarder> {
   const seen = new Set<string>();
   table.value.rows.forEach((written, i) => {
     const row = Object.fromEntries(Object.entries(written).map(([column, text]) => [column, asMeant(text)]));
-    const parsed = IngredientSchema.safeParse(ingredientOf(row, table.value.number));
     const where = `row ${i + 2} (${(row.id ?? '').slice(0, 40) || 'no id'})`;
+    if (table.value.slipped.has(i)) {
+      faults.push({ field: where, code: 'slipped', says: `${where}: it has more cells than there are columns. A comma in a text needs quotation marks round the text.` });
+      return;
+    }
+    const parsed = IngredientSchema.safeParse(ingredientOf(row, table.value.number));
     if (!parsed.success) {
       const issue = parsed.error.issues[0];
       faults.push({ field: where, code: 'row', says: `${where}: ${issue?.path.join('.') ?? ''} ${issue?.message ?? 'cannot be read'}.` });

@@ -4,9 +4,14 @@ import { fail, ok, type Result } from '../result';
 /** The most that an imported file may hold, characters. */
 export const MOST_CHARACTERS = 5_000_000;
 
+/** Where the table reader puts what stands behind a row's last column, as a list. */
+const MORE_CELLS = '__parsed_extra';
+
 /** A table read from text: its rows by column name, and how its numbers are written. */
 export interface ReadTable {
   readonly rows: readonly Readonly<Record<string, string>>[];
+  /** What stands behind the last column, by row from 0: such a row has slipped, or has a separator in a text. */
+  readonly slipped: ReadonlyMap<number, readonly string[]>;
   readonly separator: ',' | ';' | '\t' | '|';
   /** Whether decimals are parted by a comma. */
   readonly decimalComma: boolean;
@@ -37,7 +42,12 @@ export function readTable(text: string, needs: readonly string[]): Result<ReadTa
     const t = cell.trim().replace(/[\u00a0\u202f]/g, '');
     return Number(decimalComma ? t.replace(/\./g, '').replace(',', '.') : t);
   };
-  return ok({ rows: parsed.data, separator, decimalComma, number });
+  const slipped = new Map<number, readonly string[]>();
+  const rows = parsed.data.map(({ [MORE_CELLS]: more, ...row }, i) => {
+    if (more !== undefined) slipped.set(i, [more].flat());
+    return row;
+  });
+  return ok({ rows, slipped, separator, decimalComma, number });
 }
 
 /** The mark that parts the header row most often; a comma where none does. */
