@@ -9,7 +9,7 @@ import { SERVER_AWAY } from './alone/server-away';
 import { callSound } from './batch/call-sound';
 import { thisTablet } from './batch/tablet';
 import { ClockTime } from './clock-time';
-import { Others, thingOf } from './others-here';
+import { Others, OthersHere, thingOf } from './others-here';
 import { useNow } from './use-now';
 
 const Due = createContext<readonly DueMoment[]>([]);
@@ -109,6 +109,7 @@ export function DueStrip() {
   const next = moments.filter((m) => m.at > now).slice(0, 3);
   return (
     <div className="col-span-full flex min-h-[34px] items-center gap-x-8 overflow-x-auto border-b border-steel px-4 text-[13.5px] whitespace-nowrap text-ink-soft md:pl-[104px]" role="status" aria-label="Next due moments">
+      <OthersHere className="shrink-0 py-1.5 font-[650] text-yolk-ink" />
       {next.length === 0 && <span>Nothing is due. Finished batches and running whisks show here.</span>}
       {next.map((m, i) => (
         <Link key={`${m.href}${m.at}`} href={m.href} className="py-1.5 hover:text-ink md:min-w-0 md:truncate">

@@ -3,7 +3,6 @@
 import { useState, type ReactNode } from 'react';
 import { Undo2 } from 'lucide-react';
 import { Frame } from '../../ui/frame';
-import { OthersHere } from '../../ui/others-here';
 import { ClockPages, type ClockPage } from './clock-pages';
 import { useService } from './service-provider';
 
@@ -32,7 +31,6 @@ export function ClockFrame({ here, children }: { readonly here: ClockPage; reado
           <span role="status" aria-label="Saving" className={`text-[14px] whitespace-nowrap max-md:hidden ${saving.wrong ? 'text-beet' : 'text-ink-soft'}`}>
             {saving.text}
           </span>
-          <OthersHere what="service" className="max-w-[300px] text-[14px] text-yolk-ink" />
         </>
       }
       right={

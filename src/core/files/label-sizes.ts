@@ -6,4 +6,4 @@ export const LABEL_SIZES = {
   'roll-62': 'roll, 62 mm wide',
 } as const;
 export type LabelGridKey = keyof typeof LABEL_SIZES;
-export const isLabelGrid = (key: string): key is LabelGridKey => key in LABEL_SIZES;
+export const isLabelGrid = (key: string): key is LabelGridKey => Object.hasOwn(LABEL_SIZES, key);

@@ -2,6 +2,7 @@ import { singular } from './singular';
 import MiniSearch from 'minisearch';
 import type { Ingredient } from '../composition/ingredient';
 import type { WrittenLine } from './written';
+import { lookUp } from '../look-up';
 
 export interface Match {
   readonly ingredient: Ingredient;
@@ -89,7 +90,7 @@ const NEIGHBOURS: Readonly<Record<string, readonly string[]>> = {
 
 const spelled = (word: string): string => {
   const one = singular(word);
-  return SPELLINGS[word] ?? SPELLINGS[one] ?? one;
+  return lookUp(SPELLINGS, word) ?? lookUp(SPELLINGS, one) ?? one;
 };
 
 /** What cooks say of an ingredient that does not say which one it is. */
@@ -207,7 +208,7 @@ export function matcherFor(larder: readonly Ingredient[]): Matcher {
     const bare = bareKey(beforeManner(name).slice(0, 80)) || nameKey(name).slice(0, 80);
     const long = bare.split(' ').filter((w) => w.length > 2 || /\d/.test(w));
     const words = long.length > 0 ? long : bare.split(' ');
-    const near = words.flatMap((w) => NEIGHBOURS[w] ?? []);
+    const near = words.flatMap((w) => lookUp(NEIGHBOURS, w) ?? []);
     const found = index.search([...words, ...near].join(' '), { combineWith: 'OR' }).slice(0, 40);
     const ranked = found
       .map((r) => ({ ingredient: byId.get(r.id as string)!, confidence: 0.9 * coverage(r.match, words), score: r.score }))

@@ -1,4 +1,5 @@
 /** Kitchen measures. Masses in g, volumes in mL; pieces and packs weigh what the larder says. */
+import { lookUp } from '../look-up';
 export type Dimension = 'mass' | 'volume' | 'piece' | 'pack';
 
 export interface Unit {
@@ -112,7 +113,7 @@ const SYSTEM_NAMES: Readonly<Record<string, WrittenSystem>> = {
 };
 
 /** 'US', 'imp.', 'metric', 'Australian', 'wine' before a unit; null for any other word. */
-export const systemNamed = (word: string): WrittenSystem | null => SYSTEM_NAMES[word.toLowerCase().replace(/\.$/, '')] ?? null;
+export const systemNamed = (word: string): WrittenSystem | null => lookUp(SYSTEM_NAMES, word.toLowerCase().replace(/\.$/, '')) ?? null;
 
 /** The old wine pint: an eighth of the wine gallon of 231 cubic inches (the US pint keeps it). */
 const WINE_PINT_ML = (231 * 16.387064) / 8;

@@ -1,4 +1,5 @@
 /** Numbers as they are said: 'three quarters of a', 'two and a half', 'half a dozen', 'twenty-four'. */
+import { lookUp } from '../look-up';
 
 const UNITS: Readonly<Record<string, number>> = { a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12, thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, eighteen: 18 };
 const TENS: Readonly<Record<string, number>> = { twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90 };
@@ -17,7 +18,7 @@ export interface WordNumber {
   readonly end: number;
 }
 
-const countOf = (word: string | undefined): number => (word === undefined ? 1 : (UNITS[word.toLowerCase()] ?? 1));
+const countOf = (word: string | undefined): number => (word === undefined ? 1 : (lookUp(UNITS, word.toLowerCase()) ?? 1));
 
 /** 'and a half', 'and three quarters' at a place in a text: what it adds; null where it does not stand there. */
 export function andPart(text: string, at: number): WordNumber | null {
@@ -51,11 +52,12 @@ export function wordNumber(text: string, start: number): WordNumber | null {
   const first = WORD.exec(rest);
   if (!first) return null;
   const word = first[0].toLowerCase();
-  let value = UNITS[word] ?? TENS[word];
+  const tens = lookUp(TENS, word);
+  let value = lookUp(UNITS, word) ?? tens;
   if (value === undefined) return null;
   let end = start + first[0].length;
   if (!/^[\s\u00a0-]/.test(text.slice(end, end + 1))) return null;
-  if (word in TENS) {
+  if (tens !== undefined) {
     const ones = /^[\s\u00a0-](one|two|three|four|five|six|seven|eight|nine)(?![\p{L}])/iu.exec(text.slice(end, end + 8));
     if (ones) {
       value += UNITS[ones[1]!.toLowerCase()]!;

@@ -167,6 +167,13 @@ describe('whatever is typed', () => {
       { numRuns: 60_000 },
     );
   }, 120_000);
+  it.each(['constructor', 'toString', '__proto__', 'valueOf', 'hasOwnProperty'])('‘%s’ is a word like any other, wherever it stands', (word) => {
+    for (const line of [`${word} cream`, `2 ${word} cream`, `${word} g cream`, `600 g ${word}`, `two ${word} of cream`, `a ${word} of cream, ${word}`, `(${word})`, word]) {
+      const [plain, odd] = [splitLine(line.replaceAll(word, 'zzyzx')), splitLine(line)];
+      expect(odd.amounts.map((a) => [a.quantity, a.unit?.key, a.system, a.heap, a.size]), line).toEqual(plain.amounts.map((a) => [a.quantity, a.unit?.key, a.system, a.heap, a.size]));
+      expect(() => ingredientNamed(odd, CONTEXT.matcher), line).not.toThrow();
+    }
+  });
   it('a line as long as a chapter is read to its end', () => {
     // How its time grows is measured by the bench.
     const chapter = '1 (2 cup + 3 - '.repeat(3200);

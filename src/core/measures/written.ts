@@ -2,6 +2,7 @@ import { ok, type Result } from '../result';
 import { readQuantity } from './quantity';
 import { andPart, elliptic, wordNumber } from './word-number';
 import { HEAPS, systemNamed, unitNamed, type EggSize, type Unit, type WrittenSystem } from './units';
+import { lookUp } from '../look-up';
 
 /** A number in a written line: where it stands, so that scaling can write another one there. */
 export interface Run {
@@ -259,8 +260,9 @@ function scanAmount(text: string, start: number): Scanned | null {
     if (!next) break;
     const word = next[1]!.replace(/\s+/g, ' ').replace(/^fl\. ?/i, 'fl ');
     const lower = word.toLowerCase();
-    if (lower in HEAPS) heap = HEAPS[lower]!;
-    else if (lower in SIZES) size = SIZES[lower]!;
+    const [heaped, sized] = [lookUp(HEAPS, lower), lookUp(SIZES, lower)];
+    if (heaped !== undefined) heap = heaped;
+    else if (sized !== undefined) size = sized;
     else if (lower === 'extra' && /^[\s\u00a0-]*large\b/i.test(text.slice(at + next[0].length, at + next[0].length + 12))) {
       size = 'extra large';
       at += /^[\s\u00a0-]*large\b/i.exec(text.slice(at + next[0].length, at + next[0].length + 12))![0].length;

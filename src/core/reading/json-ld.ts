@@ -1,6 +1,7 @@
 import { MOST_CHARACTERS } from '../table/table';
 import { fail, ok, type Result } from '../result';
 import { portionsIn } from './setting';
+import { lookUp } from '../look-up';
 
 type Json = Readonly<Record<string, unknown>>;
 const isObject = (x: unknown): x is Json => typeof x === 'object' && x !== null && !Array.isArray(x);
@@ -40,7 +41,7 @@ export function plainText(html: unknown): string {
     .replace(/<[^>]{0,400}>/g, ' ')
     .replace(/&#x([0-9a-f]{1,6});/gi, (_, hex: string) => letter(parseInt(hex, 16)))
     .replace(/&#(\d{1,7});/g, (_, n: string) => letter(Number(n)))
-    .replace(/&(\w{2,8});/g, (whole, name: string) => ENTITIES[name] ?? whole)
+    .replace(/&(\w{2,8});/g, (whole, name: string) => lookUp(ENTITIES, name) ?? whole)
     .replace(/[ \t\u00a0]+/g, ' ')
     .trim();
 }

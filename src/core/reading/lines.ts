@@ -5,6 +5,7 @@ import { asFraction } from '../measures/quantity';
 import { matchOf, type Match, type Matcher } from '../measures/match';
 import { PURPOSE } from './row-looks';
 import { SORTS } from './sorts';
+import { lookUp } from '../look-up';
 
 /** From here on a match is taken without asking. */
 export const SURE_FROM = 0.85;
@@ -231,7 +232,7 @@ const NICKNAMES: Readonly<Record<string, string>> = {
 export function calledInFull(text: string): string | null {
   const { amounts, name } = splitLine(text);
   const measured = amounts[0]?.unit?.dimension === 'mass' || amounts[0]?.unit?.dimension === 'volume';
-  return measured ? (NICKNAMES[name.toLowerCase().replace(/^of /, '')] ?? null) : null;
+  return measured ? (lookUp(NICKNAMES, name.toLowerCase().replace(/^of /, '')) ?? null) : null;
 }
 
 /** What a line's name means; of 'A or B' the first, and that is said. */

@@ -1,6 +1,7 @@
 import { splitLine } from '../measures/line';
 import { temperaturesIn } from './degrees';
 import { endsMeasured, INGREDIENTS, isAction, isTime, looksLikeMeasured, TAKEN_FROM, YIELD } from './row-looks';
+import { lookUp } from '../look-up';
 
 const BULLET = /^[\s\u00a0]*(?:[-–*•▢☐□◦·●○‣▪✓]|\[[ x]?\])[\s\u00a0]+/i;
 
@@ -17,7 +18,7 @@ function withoutTags(text: string): string {
   return text
     .replace(/<(script|style)\b[^>]{0,400}>[\s\S]{0,20000}?<\/\1>/gi, (t) => ' '.repeat(t.length))
     .replace(/<!?\/?[a-z][^<>]{0,400}>/gi, (t) => (ENDS_ROW.test(t) ? `\n${' '.repeat(t.length - 1)}` : ' '.repeat(t.length)))
-    .replace(/&(#?\w{1,8});/g, (t, name: string) => (ENTITIES[name.toLowerCase()] ?? ' ').padEnd(t.length));
+    .replace(/&(#?\w{1,8});/g, (t, name: string) => (lookUp(ENTITIES, name.toLowerCase()) ?? ' ').padEnd(t.length));
 }
 
 export interface RawRow {

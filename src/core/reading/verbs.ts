@@ -1,5 +1,6 @@
 import { PLAIN_LETTERS } from './words';
 import type { StepWork } from '../document/kinds';
+import { lookUp } from '../look-up';
 
 /** What a verb of the kitchen does, before it is known to what. */
 export interface Verb {
@@ -45,7 +46,7 @@ const IRREGULAR: Readonly<Record<string, string>> = { beaten: 'beat', brought: '
 /** The verb of a participle or an -ing form: 'chilled', 'whisking', 'beaten'; null for any other word. */
 export function verbOfForm(word: string): Verb | null {
   const said = withoutAccents(word);
-  const known = IRREGULAR[said];
+  const known = lookUp(IRREGULAR, said);
   if (known) return VERBS.get(known) ?? null;
   for (const ending of ['ed', 'ing', 'd', 's', 'es']) {
     if (!said.endsWith(ending)) continue;

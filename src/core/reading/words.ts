@@ -1,4 +1,5 @@
 import { singular } from '../measures/singular';
+import { lookUp } from '../look-up';
 
 /** Words of a recipe brought to one spelling, so that what is looked for is found however it is written. */
 
@@ -44,7 +45,7 @@ function splitWords(text: string): readonly Word[] {
   for (const m of text.matchAll(TOKEN)) {
     const said = m[0].toLowerCase().replaceAll('’', "'");
     const plain = (PLAIN_LETTERS.test(said) ? said : said.normalize('NFD').replace(/\p{M}/gu, '')).replace(/'s$/, '');
-    const word = SHORT[plain] ?? SHORT[plain.replace(/\.$/, '')] ?? singular(plain);
+    const word = lookUp(SHORT, plain) ?? lookUp(SHORT, plain.replace(/\.$/, '')) ?? singular(plain);
     out.push({ word: SHORT[word] ?? word, said, start: m.index, end: m.index + m[0].length });
   }
   return out;

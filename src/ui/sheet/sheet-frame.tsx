@@ -9,7 +9,6 @@ import { Frame } from '../frame';
 import type { Command } from '../find';
 import type { StationName } from '../stations';
 import { ClockTime } from '../clock-time';
-import { OthersHere } from '../others-here';
 import { freshId } from './fresh-id';
 import { useSheet } from './sheet-provider';
 
@@ -130,7 +129,6 @@ export function SheetFrame({ station, children }: { readonly station: StationNam
           <span className="max-w-[420px] truncate text-[14px] text-ink-soft max-sm:hidden" role="status" aria-label="Saving">
             <SavedWords />
           </span>
-          <OthersHere what="sheet" className="max-w-[300px] text-[14px] text-yolk-ink" />
         </>
       }
       right={

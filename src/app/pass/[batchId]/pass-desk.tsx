@@ -292,8 +292,9 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
           </span>
         </p>
         <p className="flex flex-wrap items-center gap-x-5 text-[17px]">
-          <OthersHere what="batch" className="text-[15px] text-yolk" />
-          <span className="text-[15px] text-cocoa-soft">{state.batch.status !== 'running' ? 'over' : awake ? 'screen stays on' : 'screen may sleep'}</span>
+          <OthersHere className="text-[15px] text-yolk">
+            <span className="text-[15px] text-cocoa-soft">{state.batch.status !== 'running' ? 'over' : awake ? 'screen stays on' : 'screen may sleep'}</span>
+          </OthersHere>
           <Link href={`/mend?batch=${batchId}`} className="inline-flex min-h-11 items-center rounded-s border border-cocoa-soft px-3 text-[16px] hover:border-milk" title="Mend (key 8)">
             something is wrong
           </Link>
