@@ -38,7 +38,7 @@ test('three tablets make one batch over bad lines: each hears of the others, and
   // All at once, each another line.
   await Promise.all(all.map((p, i) => box(p, names[i]!).press('Space')));
   for (const p of all) for (const name of names) await expect(box(p, name)).toBeChecked(PATIENT);
-  for (const p of all) await p.unroute('**/api/batches/*/events');
+  for (const p of all) await p.unrouteAll({ behavior: 'wait' });
   await others[0]!.reload();
   for (const name of names) await expect(box(others[0]!, name)).toBeChecked();
   for (const p of others) await p.context().close();

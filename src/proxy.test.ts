@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { NextRequest } from 'next/server';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { cookieOf, isSecure, kitchenEntry, SCREEN_HEADER, SHOWN } from './entry/kitchen-entry';
+import { cookieOf, isSecure, kitchenEntry, NONCE_HEADER, SCREEN_HEADER, SHOWN } from './entry/kitchen-entry';
 import { proxy } from './proxy';
 
 const ask = (headers: Record<string, string>, method = 'GET'): number => proxy(new NextRequest('http://127.0.0.1:4310/api/due', { method, headers })).status;
@@ -82,6 +82,19 @@ describe('headers', () => {
     for (const part of ["default-src 'self'", "frame-ancestors 'none'", "object-src 'none'", "form-action 'self'"]) expect(policy).toContain(part);
     expect(policy).not.toContain('unsafe-eval');
     expect(headers('/').get('x-frame-options')).toBe('DENY');
+  });
+  it('a script in the page’s text runs only with the mark of this one page, which nobody can bring along', () => {
+    const marks = [1, 2].map(() => {
+      const answer = proxy(new NextRequest('http://127.0.0.1:4310/', { headers: { host: '127.0.0.1:4310', [NONCE_HEADER]: 'forged', 'content-security-policy': "script-src 'nonce-forged'" } })).headers;
+      const scripts = /script-src ([^;]*)/.exec(answer.get('content-security-policy')!)![1]!;
+      const mark = /^'self' 'nonce-([A-Za-z0-9+/]{22}==)'$/.exec(scripts)?.[1];
+      expect(mark, scripts).toBeDefined();
+      // The page is told the same mark, in the guard’s own words.
+      expect(answer.get(`x-middleware-request-${NONCE_HEADER}`)).toBe(mark);
+      expect(answer.get('x-middleware-request-content-security-policy')).toBe(answer.get('content-security-policy'));
+      return mark;
+    });
+    expect(marks[0]).not.toBe(marks[1]);
   });
   it('every answer is taken for what it says it is', () => {
     for (const path of ['/', '/api/due', '/api/services/x/files/plan']) expect(headers(path).get('x-content-type-options')).toBe('nosniff');

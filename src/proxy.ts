@@ -1,5 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { cookieOf, isSecure, kitchenEntry, SCREEN_HEADER, SHOWN } from './entry/kitchen-entry';
+import { cookieOf, isSecure, kitchenEntry, NONCE_HEADER, SCREEN_HEADER, SHOWN } from './entry/kitchen-entry';
 
 const LOCAL = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
@@ -19,19 +19,23 @@ export function proxy(request: NextRequest): NextResponse {
   if (!locked && !LOCAL.test(request.headers.get('host') ?? '')) return new NextResponse('This kitchen answers only on its own machine.', { status: 403 });
   const writes = request.method !== 'GET' && request.method !== 'HEAD';
   if (writes && isFromElsewhere(request.headers)) return new NextResponse('Writes from other sites are refused.', { status: 403 });
-  if (!locked) return guarded(passed(request, ''), pathname);
-  if (pathname === ENTER) return passed(request, '');
+  const nonce = freshNonce();
+  if (!locked) return guarded(passed(request, '', nonce), pathname, nonce);
+  if (pathname === ENTER) return passed(request, '', nonce);
   const screen = entry.screenOf(request.cookies.get(SHOWN)?.value, Date.now());
   if (!screen) return toTheDoor(request, writes || pathname.startsWith('/api/') || pathname.startsWith('/_next/'));
-  const response = guarded(passed(request, screen.id), pathname);
+  const response = guarded(passed(request, screen.id, nonce), pathname, nonce);
   if (screen.show) response.headers.append('set-cookie', cookieOf(screen.show, isSecure(request)));
   return response;
 }
 
-/** Lets a request through with the screen that it comes from: nobody else says so. */
-function passed(request: NextRequest, screenId: string): NextResponse {
+/** Lets a request through with the screen that it comes from, and the mark for its page's scripts: nobody else says so. */
+function passed(request: NextRequest, screenId: string, nonce: string): NextResponse {
   const headers = new Headers(request.headers);
   headers.set(SCREEN_HEADER, screenId);
+  headers.set(NONCE_HEADER, nonce);
+  // The framework reads from it what to mark its own scripts with.
+  headers.set('content-security-policy', policyOf(nonce));
   return NextResponse.next({ request: { headers } });
 }
 
@@ -44,10 +48,16 @@ function toTheDoor(request: NextRequest, noPage: boolean): NextResponse {
   return NextResponse.redirect(door, { status: 303, headers: { 'cache-control': 'no-store' } });
 }
 
-/** What a page of this kitchen may load and who may frame it: its own things, and nobody. Scripts written into the page are the framework's own. */
-const POLICY = [
+/** A mark that no page before this one had, 128 random bits. */
+const freshNonce = (): string => btoa(String.fromCharCode(...crypto.getRandomValues(new Uint8Array(16))));
+
+/**
+ * What a page of this kitchen may load and who may frame it: its own things, and nobody. A script that is written into the page runs only
+ * with the page's own mark: words of a recipe can never become one.
+ */
+const policyOf = (nonce: string): string => [
   "default-src 'self'",
-  `script-src 'self' 'unsafe-inline'${process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : ''}`,
+  `script-src 'self' 'nonce-${nonce}'${process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : ''}`,
   "style-src 'self' 'unsafe-inline'",
   "img-src 'self' blob: data:",
   "worker-src 'self' blob:",
@@ -58,8 +68,8 @@ const POLICY = [
 ].join('; ');
 
 /** A page has a policy; files and data that a page asks for load nothing themselves. */
-function guarded(response: NextResponse, pathname: string): NextResponse {
-  if (!pathname.startsWith('/api/')) response.headers.set('content-security-policy', POLICY);
+function guarded(response: NextResponse, pathname: string, nonce: string): NextResponse {
+  if (!pathname.startsWith('/api/')) response.headers.set('content-security-policy', policyOf(nonce));
   response.headers.set('x-frame-options', 'DENY');
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');

@@ -1,8 +1,10 @@
 import './globals.css';
 import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
 import { Suspense, type ReactNode } from 'react';
 import { kitchen } from '../data/kitchen';
 import { readDueMoments } from '../data/due';
+import { NONCE_HEADER } from '../entry/kitchen-entry';
 import { DueProvider } from '../ui/due-strip';
 import { EarlyHands, KEEP_EARLY_HANDS } from '../ui/early-hands';
 import { DataFileTrouble } from './data-file-trouble';
@@ -22,7 +24,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
         <link rel="manifest" href="/soft-peak.webmanifest" crossOrigin="use-credentials" />
       </head>
       <body>
-        <script dangerouslySetInnerHTML={{ __html: KEEP_EARLY_HANDS }} />
+        <script nonce={(await headers()).get(NONCE_HEADER) ?? ''} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: KEEP_EARLY_HANDS }} />
         {access.ok ? (
           <DueProvider first={readDueMoments(access.db, await requestTime(), false)}>
             <Suspense>

@@ -7,6 +7,8 @@ const held = globalThis as typeof globalThis & { softPeakEntry?: { readonly of: 
 export const SHOWN = 'soft-peak';
 /** Set by the guard on every request that it lets through: which screen asks; '' where none is asked. */
 export const SCREEN_HEADER = 'x-soft-peak-screen';
+/** Set by the guard on every request that it lets through: the mark without which no script in the page's text runs. */
+export const NONCE_HEADER = 'x-soft-peak-nonce';
 
 /** Where the entries of a kitchen stand: beside its data file. */
 export const entryPath = (): string => `${dataFilePath().replace(/\.db$/, '')}.entry.json`;
