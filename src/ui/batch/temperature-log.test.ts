@@ -112,9 +112,16 @@ describe('temperatures on one tablet', () => {
     await vi.advanceTimersByTimeAsync(5);
     expect(log.get().trouble).toContain('kept on this tablet');
     expect(JSON.parse(kept.get('soft-peak:temperatures:b')!)).toHaveLength(2);
-    // The page is loaded again.
+    // The page is loaded again, while the server is still away: they are shown, beside what the page knew, and each once.
+    const alone = makeTemperatureLog('b', [{ series: 'cool|by hand', at: 5, tC: 80 }]);
+    const leave = alone.follow();
+    expect(alone.get().samples.map((s) => s.tC)).toEqual([80, 57, 40]);
+    leave();
+    const known = makeTemperatureLog('b', alone.get().samples);
+    known.follow()();
+    expect(known.get().samples).toHaveLength(3);
     away = false;
-  held = null;
+    held = null;
     const again = makeTemperatureLog('b', []);
     const stop = again.follow();
     await vi.advanceTimersByTimeAsync(2100);
@@ -129,10 +136,38 @@ describe('temperatures on one tablet', () => {
     expect(log.get().samples).toHaveLength(1);
     expect(log.get().trouble).toContain('still there');
     away = false;
-  held = null;
+    held = null;
     vi.stubGlobal('fetch', async (url: string, init: { method: string }) => (init.method === 'DELETE' && url.includes('at=5') ? Response.json({}) : Response.json({}, { status: 500 })));
     await log.remove(log.get().samples[0]!);
     expect(log.get().samples).toEqual([]);
+  });
+  it('one that never arrived and cannot be taken away now is still there, and still goes', async () => {
+    away = true;
+    const log = makeTemperatureLog('b', []);
+    log.add('cook|by hand', 71);
+    await vi.advanceTimersByTimeAsync(5);
+    await log.remove(log.get().samples[0]!);
+    expect(log.get().samples.map((s) => s.tC)).toEqual([71]);
+    away = false;
+    log.add('cook|by hand', 72);
+    await vi.advanceTimersByTimeAsync(50);
+    expect(sent.map((s) => s.tC).sort()).toEqual([71, 72]);
+  });
+  it('two tabs keep what waits beside each other', async () => {
+    away = true;
+    const [one, two] = [makeTemperatureLog('b', []), makeTemperatureLog('b', [])];
+    one.add('cook|by hand', 71);
+    await vi.advanceTimersByTimeAsync(5);
+    two.add('cool|by hand', 20);
+    await vi.advanceTimersByTimeAsync(5);
+    const next = makeTemperatureLog('b', []);
+    const stop = next.follow();
+    expect(next.get().samples.map((s) => s.tC)).toEqual([71, 20]);
+    away = false;
+    await vi.advanceTimersByTimeAsync(2100);
+    expect(sent.map((s) => s.tC)).toEqual([71, 20]);
+    expect(JSON.parse(kept.get('soft-peak:temperatures:b')!)).toEqual([]);
+    stop();
   });
   it('logging goes on after a reload', async () => {
     const first = makeTemperatureLog('b', []);

@@ -32,6 +32,9 @@ export interface TemperatureLog {
   readonly follow: () => () => void;
 }
 
+/** A moment of a series is there once. */
+const momentOf = (s: Sample): string => `${s.at} ${s.series}`;
+
 /** The temperatures of a batch on one tablet: what the server has, and what goes there. What could not be sent yet is kept here. */
 export function makeTemperatureLog(batchId: string, known: readonly Sample[]): TemperatureLog {
   const keyOf = (what: string): string => (what === 'temperatures' ? KEPT_TEMPERATURES : `soft-peak:${what}:`) + batchId;
@@ -49,6 +52,12 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
       // A private window may refuse; the server is told within moments.
     }
   };
+  /** All that this screen ever had waiting: what else lies there is another tab's, and stays. */
+  const mine = new Set<string>();
+  const keepWaiting = (): void => {
+    for (const w of waiting) mine.add(momentOf(w));
+    write('temperatures', [...read<Sample[]>('temperatures', []).filter((s) => !mine.has(momentOf(s))), ...waiting]);
+  };
   const store = createStore<TemperatureState>(() => ({ samples: known, logging: {}, trouble: null }));
   let waiting: Sample[] = [];
   let sending = false;
@@ -64,7 +73,7 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
     const settled = (): void => {
       // What was taken away meanwhile is no longer among them: only those that were sent go.
       waiting = waiting.filter((w) => !samples.includes(w));
-      write('temperatures', waiting);
+      keepWaiting();
     };
     let more = false;
     try {
@@ -96,7 +105,7 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
     refused = null;
     store.setState((s) => ({ samples: [...s.samples, sample] }));
     waiting.push(sample);
-    write('temperatures', waiting);
+    keepWaiting();
     void send();
   };
 
@@ -122,16 +131,25 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
     add: (series, tC) => take({ series, at: Date.now(), tC }),
     remove: async (sample) => {
       const others = (list: readonly Sample[]): Sample[] => list.filter((s) => s.series !== sample.series || s.at !== sample.at);
+      const unsent = waiting.filter((s) => !others(waiting).includes(s));
       waiting = others(waiting);
-      write('temperatures', waiting);
+      keepWaiting();
       const answer = await fetch(`/api/batches/${batchId}/temperatures?${new URLSearchParams({ series: sample.series, at: `${sample.at}` })}`, { method: 'DELETE' }).catch(() => null);
       // One that never reached the server is gone with the tablet's own copy.
       if (answer?.ok || answer?.status === 404) store.setState((s) => ({ samples: others(s.samples), trouble: null }));
-      else store.setState({ trouble: 'The server does not answer: the temperature is still there.' });
+      else {
+        // It may have arrived without its answer: it stays what it was, here too.
+        waiting = [...waiting, ...unsent];
+        keepWaiting();
+        store.setState({ trouble: 'The server does not answer: the temperature is still there.' });
+      }
     },
     follow: () => {
       store.setState({ logging: read<Record<string, string>>('logging', {}) });
+      // What was measured here and never arrived is shown again, also where the page is one of before.
       waiting = read<Sample[]>('temperatures', []);
+      keepWaiting();
+      store.setState((s) => ({ samples: [...s.samples, ...waiting.filter((w) => !s.samples.some((x) => momentOf(x) === momentOf(w)))] }));
       const stop = listen(undefined, () => Object.keys(store.getState().logging).length > 0);
       const timer = setInterval(sampleProbes, EVERY_MS);
       return () => {
