@@ -1984,4 +1984,129 @@ Blitz the ricotta with the honey, zest & salt for 2 mins until really smooth. Wh
       'topping: pistachio 0',
     ],
   ],
+  [
+    "a fool told on the telephone: the fruit goes through the cream",
+    `Gooseberry fool, the way Mum told it on the phone
+
+So you want about a pound of gooseberries, topped and tailed, and you stew them with four ounces of sugar and a couple of spoonfuls of water till they burst, ten minutes or so. Push them through a sieve if you can be bothered. Let it get properly cold, that's the thing people forget. Then whip half a pint of double cream, not stiff mind, just till it flops, and fold the fruit through so it's all streaky. Spoon it into six glasses and put them in the fridge for an hour. Shortbread on the side if you've got any.`,
+    [
+      'fruit-base: gooseberry 454, sugar-caster 113, water 30',
+      'whipped-cream: cream-48 284',
+      'set-filling:  <- fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "dozens shortened, a gill, and a cream that is half whipped",
+    `CHARLOTTE RUSSE
+2 doz. sponge fingers
+1/2 oz. leaf gelatine
+1 gill milk
+3/4 pint cream
+2 oz. castor sugar
+Vanilla essence
+Glacé cherries for the top
+
+Line a plain charlotte mould with the sponge fingers, trimming them to fit.
+Soak the gelatine in the milk, then dissolve over gentle heat. Allow to cool but not to set.
+Half whip the cream with the sugar and a few drops of vanilla essence.
+Stir in the gelatine and pour into the mould at once.
+Leave in a cold place until set, 3 hours. Trim the biscuits level, turn out and decorate with the cherries.`,
+    [
+      'biscuit-layer: ladyfinger 192',
+      'whipped-cream: cream-35 430, gelatin-leaf-gold 14, milk-whole 147, sugar-caster 57, vanilla-extract 0',
+      'topping: cherry-candied 1',
+    ],
+  ],
+  [
+    "peanuts for the top beside peanut butter in the filling",
+    `My No-Bake Peanut Butter Pie (serves 10)
+
+I know, I know, another pie! But this one is from my neighbor and it is SO good.
+
+CRUST
+25 chocolate sandwich cookies
+5 tablespoons butter, melted
+
+FILLING
+8 oz cream cheese, softened
+1 cup creamy peanut butter
+1 1/4 cups powdered sugar, divided
+1 1/2 cups cold heavy cream
+1 tsp vanilla
+
+TOPPING
+1/4 cup chopped peanuts
+2 oz dark chocolate, melted
+
+1. Crush the cookies into fine crumbs, mix with melted butter, and press into a 9-inch pie dish. Freeze 15 minutes.
+2. Beat the cream cheese, peanut butter and 1 cup of the powdered sugar until smooth.
+3. In another bowl, whip the cream with the remaining powdered sugar and vanilla to stiff peaks.
+4. Fold two-thirds of the whipped cream into the peanut butter mixture. Spread in the crust.
+5. Top with the rest of the whipped cream, sprinkle with peanuts and drizzle with chocolate.
+6. Chill at least 4 hours.
+
+NOTES: Natural peanut butter will separate, don't use it. Keeps 3 days.`,
+    [
+      'pressed-base: butter-82 71, chocolate-sandwich 275',
+      'set-filling: cream-cheese-block 227, icing-sugar-starch 120, peanut-butter 258 <- whipped-cream',
+      'whipped-cream: cream-36 358, icing-sugar-starch 30, vanilla-extract 5',
+      'topping: peanut 36',
+      'topping: chocolate-dark-64 57',
+    ],
+  ],
+  [
+    "two things one after the other, each in its own sentence",
+    `White Chocolate & Passion Fruit Mousse Cups
+
+For the mousse: Melt 200g white chocolate gently. Bring 100ml cream to the boil and stir into the chocolate. Bloom 2 gelatine leaves in cold water, squeeze and add. When at 30C, fold in 300ml cream whipped to soft peaks.
+For the jelly: Warm 150g passion fruit purée with 40g sugar, add 1 1/2 gelatine leaves (bloomed). Cool to 25C.
+To finish: Divide the mousse among 8 cups, chill 2 hours, pour over the jelly, chill 1 hour more. Serve with a spoonful of crème fraîche and some mint.`,
+    [
+      'chocolate-base: chocolate-white 200, cream-35 101, gelatin-leaf-gold 4',
+      'whipped-cream: cream-35 303',
+      'set-filling:  <- chocolate-base, whipped-cream',
+      'fruit-base: fruit-puree 150, gelatin-leaf-gold 3, sugar-caster 40',
+      'topping: creme-fraiche-35 15',
+    ],
+  ],
+  [
+    "a third of the strawberries puréed, large whites, and a meringue baked",
+    `Cardinal meringues (Makes 10)
+
+Preheat the oven to 120C/100C fan/gas 1/2 and line two trays with baking paper.
+Whisk 4 large egg whites with a pinch of salt to soft peaks, then add 220g caster sugar a spoonful at a time, whisking until thick and glossy. Fold in 1 tsp white wine vinegar and 1 tsp cornflour. Spoon 10 nests onto the trays, make a hollow in each, and bake for 1 1/2 hrs. Turn the oven off and leave inside until cold.
+Meanwhile hull 300g strawberries; purée a third of them with 1 tbsp icing sugar and 1 tsp lemon juice. Slice the rest.
+Whip 300ml whipping cream to soft peaks with 1 tsp vanilla bean paste. Fill the nests with cream, pile on the sliced strawberries and spoon the purée over just before serving.`,
+    [
+      'meringue: corn-starch 3, egg-white 132, salt 0, sugar-caster 220, vinegar-white 5',
+      'fruit-base: icing-sugar-starch 8, lemon-juice 5, strawberry 100',
+      'whipped-cream: cream-35 303, vanilla-paste 6',
+      'topping: strawberry 200',
+    ],
+  ],
+  [
+    "a table with two amounts of one sugar, and whole eggs beside yolks",
+    `Blackcurrant ripple semifreddo
+
+Ingredients                 Qty
+Blackcurrants (frozen)      250 g
+Caster sugar                50 g + 120 g
+Lemon juice                 1 tsp
+Eggs                        3 whole + 2 yolks
+Double cream                450 ml
+Crème de cassis             2 tbsp
+
+Method
+Simmer the currants with 50 g sugar and the lemon juice for 5 min, sieve, cool, stir in the cassis.
+Whisk eggs, yolks and 120 g sugar over simmering water until it reaches 75°C and is thick and pale, about 8 minutes. Take off and whisk until cold.
+Softly whip the cream and fold in, in two lots.
+Pour half into a lined 900 g loaf tin, swirl in half of the purée, repeat. Freeze 8 hours.
+Take out 15 min before slicing.`,
+    [
+      'fruit-base: blackcurrant 250, fruit-liqueur-20 32, lemon-juice 5, sugar-caster 50',
+      'egg-foam: egg-whole 150, egg-yolk 34, sugar-caster 120',
+      'whipped-cream: cream-48 450',
+      'set-filling:  <- egg-foam, whipped-cream',
+    ],
+  ],
 ];

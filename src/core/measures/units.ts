@@ -42,6 +42,8 @@ export const UNITS: readonly Unit[] = [
   unit('dsp', 'volume', 9.8578431875, 'dsp dsps dessertspoon dessertspoons dstspn', 'dsp'),
   unit('tsp', 'volume', 4.92892159375, 'tsp tsps teaspoon teaspoons teaspoonful teaspoonfuls', 'tsp'),
   unit('pint', 'volume', 473.176473, 'pint pints pt pts', 'pint', 'pints'),
+  // A quarter of the pint that is meant.
+  unit('gill', 'volume', 118.29411825, 'gill gills', 'gill', 'gills'),
   unit('quart', 'volume', 946.352946, 'quart quarts qt qts', 'quart', 'quarts'),
   // Amounts by feel (house): a glug is about a tablespoon, a dash an eighth of a teaspoon, a drop a twentieth of a mL.
   unit('glug', 'volume', 15, 'glug glugs', 'glug', 'glugs'),
@@ -87,10 +89,10 @@ export const unitOf = (key: string): Unit => {
  * ounces they mean the imperial ones.
  */
 export const CUP_SYSTEMS = {
-  us: { name: 'US', cup: 236.5882365, tbsp: 14.78676478125, dsp: 9.8578431875, tsp: 4.92892159375, floz: 29.5735295625, pint: 473.176473, quart: 946.352946 },
-  metric: { name: 'metric', cup: 250, tbsp: 15, dsp: 10, tsp: 5, floz: 28.4130625, pint: 568.26125, quart: 1136.5225 },
-  imperial: { name: 'imperial', cup: 284.130625, tbsp: 17.7581640625, dsp: 11.838776041666667, tsp: 5.919388020833333, floz: 28.4130625, pint: 568.26125, quart: 1136.5225 },
-  australian: { name: 'Australian', cup: 250, tbsp: 20, dsp: 10, tsp: 5, floz: 28.4130625, pint: 568.26125, quart: 1136.5225 },
+  us: { name: 'US', cup: 236.5882365, tbsp: 14.78676478125, dsp: 9.8578431875, tsp: 4.92892159375, floz: 29.5735295625, pint: 473.176473, gill: 118.29411825, quart: 946.352946 },
+  metric: { name: 'metric', cup: 250, tbsp: 15, dsp: 10, tsp: 5, floz: 28.4130625, pint: 568.26125, gill: 142.0653125, quart: 1136.5225 },
+  imperial: { name: 'imperial', cup: 284.130625, tbsp: 17.7581640625, dsp: 11.838776041666667, tsp: 5.919388020833333, floz: 28.4130625, pint: 568.26125, gill: 142.0653125, quart: 1136.5225 },
+  australian: { name: 'Australian', cup: 250, tbsp: 20, dsp: 10, tsp: 5, floz: 28.4130625, pint: 568.26125, gill: 142.0653125, quart: 1136.5225 },
 } as const;
 export type CupSystem = keyof typeof CUP_SYSTEMS;
 export const CUP_SYSTEM_KEYS = Object.keys(CUP_SYSTEMS) as [CupSystem, ...CupSystem[]];

@@ -68,6 +68,11 @@ describe('lines as cooks write them', () => {
     expect(weighed('1 US cup water', 'imperial')).toBe('water 236.59');
     expect(weighed('1 Australian tbsp water', 'us')).toBe('water 20');
   });
+  it('a gill is a quarter of the pint that is meant; a dozen is one however short it is written', () => {
+    for (const cups of ['us', 'metric', 'imperial', 'australian'] as const) expect(weighed('1 gill milk', cups)).toBe(weighed('1/4 pint milk', cups));
+    expect(weighed('2 gills milk', 'imperial')).toBe(weighed('10 fl oz milk', 'imperial'));
+    for (const said of ['2 doz. eggs', '2 doz eggs', '2 dozen eggs', 'two doz. eggs']) expect(weighed(said), said).toBe(weighed('24 eggs'));
+  });
   it('read eggs as the kitchen buys them, unless the line says a size', () => {
     expect(weighed('2 eggs', 'us', { system: 'eu', size: 'large' })).toBe('egg-whole 120');
     expect(weighed('2 medium eggs', 'us', { system: 'eu', size: 'large' })).toBe('egg-whole 100');

@@ -298,7 +298,7 @@ const nextIsUnit = (text: string, at: number): boolean => {
   return next !== null && unitNamed(next[1]!) !== null;
 };
 
-const DOZEN = /^[\s\u00a0]+dozen(?![\p{L}])/iu;
+const DOZEN = /^[\s\u00a0]+doz(?:en|\.|(?=\s))(?![\p{L}])/iu;
 const PLAIN = { range: null, pair: null, grouped: false, spoken: false } as const;
 
 /** '2 dozen'. */

@@ -5,11 +5,15 @@ import type { FlowClause, Worktop } from './worktop';
 /** Meant for the top, by its heading or its own words. */
 const forTop = (l: DraftLine): boolean => /^(?:the )?topping\b|\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(`${l.under ?? ''} ${l.written}`);
 
+const STREWN = /^(?:sprinkle|scatter|drizzle|dust|top|decorate|garnish|strew)$/;
+
 /** The one of several lines that is meant: of this section, not yet used, in the bowl in hand. */
 export const choose = (w: Worktop, all: readonly { line: number; strength: number }[], c: FlowClause, additive: boolean): number | null => {
   // What is for the top waits until the end, also where its name fits better.
   const role = w.lines[[...all].sort((a, b) => b.strength - a.strength)[0]!.line]!.role;
-  const inside = w.chilled || (c.section !== null && /\btop/i.test(c.section)) ? [] : all.filter((x) => !forTop(w.lines[x.line]!) && w.lines[x.line]!.role === role);
+  // What is strewn over what stands there already is for the top.
+  const strewn = STREWN.test(c.clause.verb?.base ?? '') && w.here()?.placed !== 'no';
+  const inside = w.chilled || strewn || (c.section !== null && /\btop/i.test(c.section)) ? [] : all.filter((x) => !forTop(w.lines[x.line]!) && w.lines[x.line]!.role === role);
   const meant = inside.length > 0 ? inside : all;
   const top = Math.max(...meant.map((x) => x.strength));
   let left = meant.filter((x) => x.strength >= top - 0.01).map((x) => x.line);

@@ -17,7 +17,7 @@ const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
 const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds that them this'.split(' '));
 
 /** 'Nearly all of it', 'most of them'. */
-const MOST_OF = /^\w+ (?:about |roughly )?((?:(?:nearly|almost) all|most|half|two thirds|three quarters)) of (?:it|them|this|that)\b/i;
+const MOST_OF = /^[\p{L}-]+ (?:about |roughly )?((?:(?:nearly|almost) all|most|half|(?:a |one )?third|(?:a |one )?quarter|two thirds|three quarters)) of (?:it|them|this|that)\b/iu;
 /** Of what is put in nearly all (house). */
 const NEARLY_ALL = 0.9;
 
@@ -111,6 +111,13 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
   if (BARE_POUR.test(after) && eggs?.placed === 'no' && !eggs.heated && w.holds(eggs, 'yolk', 'egg')) {
     const hot = w.latest((b) => b !== eggs && b.heated && b.placed === 'no' && b.place === 'mix' && w.holds(b, 'milk', 'cream'));
     if (hot) meant.push({ kind: 'bowl', bowl: hot.id, at: c.at, share: ALL, named: false });
+  } else if (BARE_POUR.test(after) && eggs?.placed === 'no' && eggs.heated && w.holds(eggs, 'milk', 'cream')) {
+    // 'Whisk the yolks with the sugar; heat the milk, pour on': what is in hand goes onto the eggs that wait.
+    const waits = w.latest((b) => b !== eggs && !b.heated && b.placed === 'no' && b.place === 'mix' && w.holds(b, 'yolk', 'egg') && !w.holds(b, 'white'));
+    if (waits) {
+      meant.push({ kind: 'bowl', bowl: eggs.id, at: c.at, share: ALL, named: false });
+      w.current = waits.id;
+    }
   }
   // 'Whip.', 'Mix until smooth.': all that waits in the list and that nothing else in the work names.
   if (meant.items.length === 0 && w.hasList && NO_OBJECT.test(after.trim()) && w.bowls.every((b) => b.lines.size === 0)) {
@@ -147,6 +154,8 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) take(lines);
   // 'Crush the wafers and put half in the bottom of the pan.'
   else if (items.length === 0 && lines.length > 0 && /^(?:put|press|pat|spread|scatter|sprinkle|lay|strew) (?:about |roughly )?(?:half|a third|two thirds|most|some)(?: of (?:it|them|these|those))? (?:in|into|on|onto|over)\b/i.test(after)) take(lines);
+  // 'Cut the cake in slices, lay in the bottom of a glass bowl'.
+  else if (items.length === 0 && lines.every((x) => x.kind === 'line' && ['biscuit', 'fruit'].includes(w.lines[x.line]!.role!)) && /^(?:lay|put|place|arrange|press|scatter|strew) (?:in|into|on|over) (?:the )?(?:bottom|base|floor) of\b/i.test(after)) take(lines);
   // 'Chop eight of them, fold through.'
   else if (items.length === 0 && lines.length > 0 && /^fold (?:in|through)[.,;]?$/i.test(after.trim()) && w.here()?.placed === 'no' && w.steps.at(-1)?.work === 'hands') take(lines);
   // 'Slice the panettone, line a bowl': with that.

@@ -11,6 +11,8 @@ import { keyOf } from './words';
 export interface SaidLines {
   readonly at: ReadonlyMap<number, { readonly line: number; readonly share: Share }>;
   readonly beside: readonly number[];
+  /** From where to where in the clause an amount stands with its name: '4 large egg whites' names no egg besides. */
+  readonly spans: readonly { readonly start: number; readonly end: number }[];
 }
 
 /** Reads the amounts of a clause: a share of what is listed, or a line of its own. @param lexical what its words name. */
@@ -18,6 +20,7 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   const { fc, c, additive } = h;
   const beside: number[] = [];
   const forced = new Map<number, { line: number; share: Share }>();
+  const spans: { start: number; end: number }[] = [];
   for (const said of amountsIn(c)) {
     if (/\bwhipped\b/i.test(said.text) && w.latest((b) => b.air && w.holds(b, 'cream'))) continue;
     // 'Spoon six nests on the tray': of the whites that are there.
@@ -55,8 +58,9 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
     for (let i = many; i < line; i++) beside.push(i);
     w.relearn();
     forced.set(at, { line, share: ALL });
+    spans.push({ start: said.start, end: said.end });
   }
-  return { at: forced, beside };
+  return { at: forced, beside, spans };
 }
 
 /** A line that stands in a sentence. */

@@ -62,6 +62,9 @@ const OR_WEIGHED = /^(.{4,60}?),? or (?:about |around |roughly )?(\d[\d.,]*\s?(?
 /** '100 ml cream and a handful of berries': two lines. */
 const AND_SOME = /^(.+?)\s+(?:and|plus|&|\+)\s+((?:a (?:handful|few|little|pinch|splash|dash|knob)|some)\s(?:of )?(?!more\b|extra\b)\p{L}[\p{L} '’-]{2,40}[.;]?)$/iu;
 
+/** 'Eggs: 3 whole + 2 yolks', '3 whole eggs and 2 yolks', '3 eggs plus 2 yolks': of two kinds in one row. */
+const WHOLE_AND_PARTS = /^(?:eggs?[\s:,–-]+(\d{1,2}) whole|(\d{1,2}) (?:(?:whole|large|medium|free-range) )*eggs?)(?:,)? ?(?:\+|and|plus|&) ?(\d{1,2}) (?:extra |more )?(?:egg )?(yolks?|whites?)[.;]?$/i;
+
 /** What the method takes apart: yolks and whites of eggs, zest and juice of a fruit. */
 export interface Apart {
   readonly yolks: boolean;
@@ -111,6 +114,8 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
     const count = eggs[1]!.replace(/\beggs?$/i, '').trim();
     return [made(`${count} egg yolks`), made(`${count} egg whites`)];
   }
+  const wholeAnd = WHOLE_AND_PARTS.exec(text);
+  if (wholeAnd) return [made(`${wholeAnd[1] ?? wholeAnd[2]!} eggs`), made(`${wholeAnd[3]!} egg ${wholeAnd[4]!}`)];
   const split = apart.yolks && apart.whites && /^(?:\D{0,12})?[\w½]+ (?:(?:large|medium|small|free-range|organic|fresh|very|whole) )*eggs?\b[^,(]*$/i.test(text) ? splitLine(text) : null;
   if (split && split.amounts[0]?.unit === null && /^eggs?$/i.test(split.name.replace(/\b(?:large|medium|small|free-range|organic|fresh|whole)\b/gi, '').trim())) {
     const count = text.slice(split.span![0], split.span![1]);

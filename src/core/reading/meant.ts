@@ -63,7 +63,7 @@ export function meantBy(w: Worktop, h: Heard, lexical: readonly Mention[], said:
     else if (m.sense.kind === 'label') lettered(w, meant, named, m.sense.letter);
     else if (m.sense.kind === 'line') listed(w, h, meant, named, m.sense.lines);
     else if (m.sense.kind === 'product') made(w, h, meant, named, m.sense.name);
-    else if (m.sense.kind === 'larder') unlisted(w, h, meant, named, m.sense.ingredient);
+    else if (m.sense.kind === 'larder' && !said.spans.some((s) => s.start <= c.words[m.from]!.start && prevEnd <= s.end)) unlisted(w, h, meant, named, m.sense.ingredient);
   });
   for (const i of said.beside) meant.line(i, meant.items.find((x) => x.kind === 'line' && x.line > i)?.at ?? c.words.length);
   return meant;

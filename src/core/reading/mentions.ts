@@ -51,6 +51,7 @@ const CALLED: Readonly<Partial<Record<Role, string>>> = {
 /** Of single ingredients. */
 const ALSO: readonly (readonly [RegExp, string])[] = [
   [/zest/, 'zest|peel|rind|paring|lemon peel|orange peel'],
+  [/^(?:redcurrant|blackcurrant)/, 'currant'],
   [/^(?:raspberry|blackberry|blueberry|strawberry|redcurrant|blackcurrant|gooseberry|mixed-berries)/, 'berry|fruit'],
   [/^(?:coffee|espresso)/, 'coffee|espresso'],
   [/^(?:greek-yoghurt|yoghurt|skyr|labneh)/, 'yoghurt'],

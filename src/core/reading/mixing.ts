@@ -129,7 +129,7 @@ function cameTogether(w: Worktop, { step, at, h, items }: Job): { readonly into:
 }
 
 /** 'Pour on': what is hot, onto what is in hand. */
-export const BARE_POUR = /^pour (?:on|over)(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
+export const BARE_POUR = /^pour (?:on|over)(?:,? (?:then |and )?back (?:in|into|on|onto|over) the (?:pan|saucepan|heat|hob|stove))?(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
 
 /** 'Pour on the chocolate': what is in hand, onto that. */
 export const POUR_ONTO = /^pour (?:it |this )?(?:on to|on|onto|over) (?:the |your )?\w/i;
@@ -165,7 +165,7 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   // 'Keep whisking while you trickle in the syrup': what is whisked goes on.
   if (mine?.placed === 'no' && /^(?:keep|continue|carry on|go on)\b/i.test(h.after) && bowls.length > 0 && !bowls.some((x) => x.b === mine)) return mine;
   // 'Fold the custard through, then the fruit': through what is in hand.
-  if (step.work === 'fold' && mine?.placed === 'no' && !bowls.some((x) => x.b === mine) && /^fold (?:[\w'-]+ ){1,5}(?:through|thro|thru)(?=\s*(?:[,.;]|$))/i.test(h.after)) return mine;
+  if (step.work === 'fold' && mine?.placed === 'no' && !bowls.some((x) => x.b === mine) && /^fold (?:[\w'-]+ ){1,5}(?:through|thro|thru)(?=\s*(?:[,.;]|$|(?:so|until|till|but|leaving|to leave)\b))/i.test(h.after)) return mine;
   // 'Fold through two thirds of the praline': a share of what was made, into what is in hand.
   if (step.work === 'fold' && mine && mine.placed === 'no' && bowls.length > 0 && bowls.every((x) => x.share.kind === 'part' && x.b !== mine)) return mine;
   if (bowls.length > 0 && !h.additive) return baseOf(w, bowls.filter((x) => x.share.kind === 'all').map((x) => x.b)) ?? bowls[0]!.b;

@@ -4,8 +4,8 @@ import type { Heard, Worktop } from './worktop';
 
 /** 'A handful of each'. */
 const OF_EACH = /\b((?:an?|one|two|three|half an?|\d{1,3}) ?(?:[a-z]+)?) of each\b/i;
-/** 'I use about 24 of them'. */
-const OF_THEM = /\b((?:\d{1,3}|[a-z]+(?: dozen)?)) of (?:them|those|these)\b/i;
+/** 'I use about 24 of them'; 'a third of them' is a share. */
+const OF_THEM = /\b(\d{1,3}|(?:(?:an?|two|three|four|half an?) )?dozen|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|eighteen|twenty|thirty) of (?:them|those|these)\b/i;
 /** 'An 11 ounce box does it', 'I use five'. */
 const DOES_IT = /\ban? (\d{1,4}[\s-]?(?:ounce|oz|g|gram|grams)) (?:box|packet|bag|tin|can|punnet) (?:does it|is enough|is plenty|will do)\b|\b(?:i|we) (?:use|need|take) ((?:about )?(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve))(?=\s*(?:[,.;]|$))/gi;
 

@@ -35,8 +35,8 @@ for (const [work, strong, weak] of LIST) {
 /** The verb of a word in its base form; null for any other word. */
 export const verbNamed = (said: string): Verb | null => VERBS.get(withoutAccents(said)) ?? VERBS.get(said.replace(PARTLY, '')) ?? null;
 
-/** 'Semi-whip', 'half-whip', 'pre-bake': the verb, done in part or before. */
-const PARTLY = /^(?:semi|half|part|pre|hand)-/;
+/** 'Semi-whip', 'half whip', 'pre-bake': the verb, done in part or before. */
+const PARTLY = /^(?:semi|half|part|pre|hand)[- ]/;
 
 /** 'Purée' and 'sauté' as they stand in the list. */
 const withoutAccents = (said: string): string => (PLAIN_LETTERS.test(said) ? said : said.normalize('NFD').replace(/\p{M}/gu, ''));

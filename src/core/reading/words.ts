@@ -22,7 +22,7 @@ export interface Word {
 }
 
 export const PLAIN_LETTERS = /^[\x20-\x7e]*$/;
-const TOKEN = /w\/(?=\s)|o\/n\b|h2o\b|[\p{L}][\p{L}\p{M}’'-]*|\d+(?:[.,]\d+)?|[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]|[^\s\p{L}\d]/giu;
+const TOKEN = /w\/(?=\s)|(?:half|semi|part) (?=(?:whip|whisk|bak|beat|freez|cook)\p{L}*)\p{L}+|o\/n\b|h2o\b|[\p{L}][\p{L}\p{M}’'-]*|\d+(?:[.,]\d+)?|[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]|[^\s\p{L}\d]/giu;
 
 /** The same sentence is split when it is cut into actions, when each is looked at, and when it is followed: what it gives is remembered. */
 const split = new Map<string, readonly Word[]>();
@@ -46,7 +46,7 @@ function splitWords(text: string): readonly Word[] {
     const said = m[0].toLowerCase().replaceAll('’', "'");
     const plain = (PLAIN_LETTERS.test(said) ? said : said.normalize('NFD').replace(/\p{M}/gu, '')).replace(/'s$/, '');
     const word = lookUp(SHORT, plain) ?? lookUp(SHORT, plain.replace(/\.$/, '')) ?? singular(plain);
-    out.push({ word: SHORT[word] ?? word, said, start: m.index, end: m.index + m[0].length });
+    out.push({ word: lookUp(SHORT, word) ?? word, said, start: m.index, end: m.index + m[0].length });
   }
   return out;
 }

@@ -22,7 +22,7 @@ export interface Rounded {
 }
 
 /** Steps that spoons and cups are filled by, the coarser first. */
-const SPOON_STEPS: Readonly<Record<string, readonly number[]>> = { cup: [1 / 4, 1 / 3], pint: [1 / 4], quart: [1 / 4], tbsp: [1 / 2], dsp: [1 / 2], tsp: [1 / 4], floz: [1 / 2], ml: [5, 1], cl: [0.5, 0.1], dl: [0.25, 0.05], l: [0.05, 0.01], glug: [1], dash: [1], drop: [1], pinch: [1], stick: [1 / 8], knob: [1], handful: [1], oz: [1 / 2, 1 / 4], lb: [1 / 4, 1 / 8] };
+const SPOON_STEPS: Readonly<Record<string, readonly number[]>> = { cup: [1 / 4, 1 / 3], pint: [1 / 4], gill: [1 / 2], quart: [1 / 4], tbsp: [1 / 2], dsp: [1 / 2], tsp: [1 / 4], floz: [1 / 2], ml: [5, 1], cl: [0.5, 0.1], dl: [0.25, 0.05], l: [0.05, 0.01], glug: [1], dash: [1], drop: [1], pinch: [1], stick: [1 / 8], knob: [1], handful: [1], oz: [1 / 2, 1 / 4], lb: [1 / 4, 1 / 8] };
 /** A measure or whole packs move an amount no further than this share of it; where none fits, it is written in grams. */
 const MOST_MOVED = 0.03;
 /** Below this a spoon is what a cook has, g: a pinch more vanilla is no fault, and a kitchen scale shows it worse. */
