@@ -2109,4 +2109,18 @@ Take out 15 min before slicing.`,
       'set-filling:  <- egg-foam, whipped-cream',
     ],
   ],
+  [
+    "a trifle in a letter, whose milk is taken back in its postscript",
+    `Re: that trifle you made
+
+Hi! Sure, here goes. It's dead easy. One madeira cake (mine was about 300g), cut in slices, lay in the bottom of a glass bowl and sprinkle over 100ml sweet sherry. Then 400g raspberries on top (frozen are fine). The custard: 4 egg yolks, 50g caster sugar, 1 tbsp cornflour, whisk together; heat 500ml whole milk with a vanilla pod, pour on, back in the pan and stir until thick. Cool it and pour it over the fruit. When it has set, about 3 hours in the fridge, whip 400ml double cream with 2 tbsp icing sugar to soft peaks and pile it on. Flaked almonds, toasted, a handful.
+PS sorry, I meant 300ml of milk not 500!`,
+    [
+      'biscuit-layer: sponge-cake 300',
+      'soak: sherry-17 100',
+      'topping: raspberry 400',
+      'custard: corn-starch 8, egg-yolk 68, milk-whole 310, sugar-caster 50, vanilla-pod 3',
+      'whipped-cream: cream-48 400, icing-sugar-starch 15',
+    ],
+  ],
 ];

@@ -9,6 +9,7 @@ import type { Mixer } from '../kitchen/schema';
 import { amountsIn } from './amounts';
 import { gramsIn, type Bowl } from './bowls';
 import { clausesOf, clauseOf, sentencesOf, type Clause } from './clauses';
+import { corrected } from './corrected';
 import { flowOf } from './flow';
 import type { Flow, FlowClause, ListLabel } from './worktop';
 import { feedsIn, headedFlow, type ListedFeed } from './headed';
@@ -119,7 +120,8 @@ const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
  *
  * @returns a fault on `text` when there is nothing in it, too much, or no ingredient and no work at all.
  */
-export function readRecipe(text: string, context: ReadContext, choices: ReadChoices = { cups: 'auto' }): Result<Reading> {
+export function readRecipe(given: string, context: ReadContext, choices: ReadChoices = { cups: 'auto' }): Result<Reading> {
+  const { text, sentences } = corrected(given);
   const cups: SaidCups = choices.cups === 'auto' ? cupsIn(text, context.measures.cups) : { system: choices.cups, quotes: [] };
   const measures: Measures = { ...context.measures, cups: cups.system };
   const lineContext: LineContext = { larder: context.larder, matcher: context.matcher, measures };
@@ -153,7 +155,9 @@ export function readRecipe(text: string, context: ReadContext, choices: ReadChoi
   const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || (cups.system === 'us' && !metric);
   const followed = flowOf(clauses, listed, lineContext, fahrenheit, labels);
   const flow = feeds.length > 0 || followed.steps.length === 0 ? headedFlow(followed, rows.value, feeds) : followed;
-  return ok(assembled(text, rows.value, flow, feeds, chatter, cups, context));
+  const reading = assembled(text, rows.value, flow, feeds, [...chatter, ...sentences], cups, context);
+  if (sentences.length === 0) return ok(reading);
+  return ok({ ...reading, doubts: [...sentences.map((about): Doubt => ({ about, says: 'the recipe takes an amount back here: what was meant is taken', line: null })), ...reading.doubts] });
 }
 
 /** A row whose number has no measure, with the grams that its list says once. */
