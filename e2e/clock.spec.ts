@@ -90,6 +90,8 @@ test('a dinner of three desserts: planned, printed, run for two steps, planned a
   await page.getByRole('button', { name: /^Next/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(second);
 
+  // The kitchen has all of it.
+  await expect.poll(() => page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('soft-peak:events:')))).toEqual([]);
   // Planned anew: what was done lies where it happened, the rest after it.
   await page.goto(`/clock/${id}/list`);
   await planned(page);

@@ -1,15 +1,13 @@
 'use client';
 
 import Link from 'next/link';
-import { usePathname } from 'next/navigation';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import type { DueMoment } from '../core/batch/due';
 import { AloneStrip } from './alone/alone-strip';
 import { SERVER_AWAY } from './alone/server-away';
 import { callSound } from './batch/call-sound';
-import { thisTablet } from './batch/tablet';
 import { ClockTime } from './clock-time';
-import { Others, OthersHere, thingOf } from './others-here';
+import { OthersHere, OthersProvider } from './others-here';
 import { useNow } from './use-now';
 
 const Due = createContext<readonly DueMoment[]>([]);
@@ -24,44 +22,39 @@ const keyOf = (m: DueMoment): string => `${m.href} ${m.at}`;
 /** Keeps the due moments fresh for every page; `first` is what the server knew when it drew the page. */
 export function DueProvider({ first, children }: { readonly first: readonly DueMoment[]; readonly children: ReactNode }) {
   const [moments, setMoments] = useState(first);
-  const [others, setOthers] = useState<readonly (string | null)[]>([]);
   const [awaySince, setAwaySince] = useState<number | null>(null);
-  const pathname = usePathname();
   useEffect(() => {
     const ask = async () => {
-      // A tab that nobody looks at is in nobody's way.
-      const thing = document.visibilityState === 'visible' ? thingOf(pathname) : '';
       try {
-        const response = await fetch(`/api/due?${new URLSearchParams({ screen: thisTablet(), thing }).toString()}`);
+        const response = await fetch('/api/due');
         setAwaySince(null);
         if (!response.ok) return;
-        const { moments: fresh, others: there } = (await response.json()) as { moments: DueMoment[]; others: (string | null)[] };
-        setOthers(there);
+        const fresh = (await response.json()) as DueMoment[];
         const now = Date.now();
         // The server names only what is to come; what rings now stays until it is put away.
         setMoments((old) => [...old.filter((m) => m.rings === true && m.at <= now && m.at > now - RINGS_FOR_MS), ...fresh]);
       } catch {
         // The server is away: the strip keeps what it knew.
         setAwaySince((since) => since ?? Date.now());
-        setOthers([]);
       }
     };
     const timer = setInterval(ask, awaySince === null ? EVERY_MS : ASKS_WHEN_AWAY_MS);
-    // What could not be sent says so at once; so do a line that came back, and a tab that is looked at or left.
-    const askNow = () => void ask();
-    document.addEventListener('visibilitychange', askNow);
-    for (const said of ['online', 'offline', SERVER_AWAY]) window.addEventListener(said, askNow);
+    const onShow = () => document.visibilityState === 'visible' && void ask();
+    document.addEventListener('visibilitychange', onShow);
+    // What could not be sent says so at once; so does a line that came back.
+    const onLine = () => void ask();
+    for (const said of ['online', 'offline', SERVER_AWAY]) window.addEventListener(said, onLine);
     void ask();
     return () => {
       clearInterval(timer);
-      document.removeEventListener('visibilitychange', askNow);
-      for (const said of ['online', 'offline', SERVER_AWAY]) window.removeEventListener(said, askNow);
+      document.removeEventListener('visibilitychange', onShow);
+      for (const said of ['online', 'offline', SERVER_AWAY]) window.removeEventListener(said, onLine);
     };
-  }, [awaySince, pathname]);
+  }, [awaySince]);
   return (
     <Due.Provider value={moments}>
       <AloneStrip since={awaySince} />
-      <Others.Provider value={others}>{children}</Others.Provider>
+      <OthersProvider>{children}</OthersProvider>
       <Bell moments={moments} />
     </Due.Provider>
   );

@@ -1,10 +1,39 @@
 'use client';
 
 import { usePathname } from 'next/navigation';
-import { createContext, useContext, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+import { thisTablet } from './batch/tablet';
 
 /** Names of the other screens that have open what this one has; null for each that has no name. */
-export const Others = createContext<readonly (string | null)[]>([]);
+const Others = createContext<readonly (string | null)[]>([]);
+
+const EVERY_MS = 20_000;
+
+/** Says to the server what this screen has open, and hears who else has; when the page changes, when it is looked at or left, and now and then. */
+export function OthersProvider({ children }: { readonly children: ReactNode }) {
+  const [others, setOthers] = useState<readonly (string | null)[]>([]);
+  const pathname = usePathname();
+  useEffect(() => {
+    let here = true;
+    const ask = async (): Promise<void> => {
+      // A tab that nobody looks at is in nobody's way.
+      const thing = document.visibilityState === 'visible' ? thingOf(pathname) : '';
+      const answer = await fetch(`/api/here?${new URLSearchParams({ screen: thisTablet(), thing }).toString()}`).catch(() => null);
+      const there = answer?.ok ? ((await answer.json()) as (string | null)[]) : [];
+      if (here) setOthers((old) => (old.length === 0 && there.length === 0 ? old : there));
+    };
+    const askNow = () => void ask();
+    const timer = setInterval(askNow, EVERY_MS);
+    document.addEventListener('visibilitychange', askNow);
+    askNow();
+    return () => {
+      here = false;
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', askNow);
+    };
+  }, [pathname]);
+  return <Others.Provider value={others}>{children}</Others.Provider>;
+}
 
 const WHAT = { sheet: 'sheet', pass: 'batch', clock: 'service' } as const;
 type Station = keyof typeof WHAT;
