@@ -6,6 +6,7 @@ import { kitchen } from '../data/kitchen';
 import { readDueMoments } from '../data/due';
 import { NONCE_HEADER } from '../entry/kitchen-entry';
 import { DueProvider } from '../ui/due-strip';
+import { OthersProvider } from '../ui/others-here';
 import { EarlyHands, KEEP_EARLY_HANDS } from '../ui/early-hands';
 import { DataFileTrouble } from './data-file-trouble';
 import { requestTime } from './request-time';
@@ -27,10 +28,12 @@ export default async function RootLayout({ children }: { readonly children: Reac
         <script nonce={(await headers()).get(NONCE_HEADER) ?? ''} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: KEEP_EARLY_HANDS }} />
         {access.ok ? (
           <DueProvider first={readDueMoments(access.db, await requestTime(), false)}>
-            <Suspense>
-              {children}
-              <EarlyHands />
-            </Suspense>
+            <OthersProvider>
+              <Suspense>
+                {children}
+                <EarlyHands />
+              </Suspense>
+            </OthersProvider>
           </DueProvider>
         ) : (
           <DataFileTrouble path={access.error.path} code={access.error.code} detail={access.error.detail} />

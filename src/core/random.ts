@@ -1,7 +1,7 @@
 /**
  * Numbers from 0 (in it) to 1 (not in it) that are the same for the same seed, so that a picture, a search, a practice run and a test come
  * out alike each time. For likelihoods drawn side by side by many see odds/evening.ts. @param seed whole number; its lower 32 bits count.
- * Source: mulberry32 by Tommy Ettinger, in the public domain.
+ * Source: mulberry32, in the public domain.
  */
 export function seededNumbers(seed: number): () => number {
   let state = seed >>> 0;

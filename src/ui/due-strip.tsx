@@ -7,7 +7,7 @@ import { AloneStrip } from './alone/alone-strip';
 import { SERVER_AWAY } from './alone/server-away';
 import { callSound } from './batch/call-sound';
 import { ClockTime } from './clock-time';
-import { OthersHere, OthersProvider } from './others-here';
+import { OthersHere } from './others-here';
 import { useNow } from './use-now';
 
 const Due = createContext<readonly DueMoment[]>([]);
@@ -54,7 +54,7 @@ export function DueProvider({ first, children }: { readonly first: readonly DueM
   return (
     <Due.Provider value={moments}>
       <AloneStrip since={awaySince} />
-      <OthersProvider>{children}</OthersProvider>
+      {children}
       <Bell moments={moments} />
     </Due.Provider>
   );

@@ -31,6 +31,11 @@ describe('a teller who corrects an amount', () => {
     expect(r.value.unread).toContain('Sorry, I meant 300ml of milk not 500!');
     expect(r.value.doubts[0]).toMatchObject({ about: 'Sorry, I meant 300ml of milk not 500!' });
   });
+  it('two corrections of one text are both taken; one that another has changed is left as it stands', () => {
+    expect(corrected('500 ml milk, 3 eggs. Sorry, 300 ml milk, not 500. Oops, 2 eggs, not 3.').text.trim()).toBe('300 ml milk, 2 eggs.');
+    const both = 'Sorry, 5 eggs, not 4. Sorry, 6 eggs, not 5.';
+    expect(corrected(both).text.length).toBeGreaterThan(10);
+  });
   it('a long text without a full stop is gone through once', () => {
     const glued = `500 g milk ${'cream and sugar '.repeat(20_000)} sorry ${'and so on '.repeat(20_000)} not 5`;
     expect(corrected(glued)).toEqual({ text: glued, sentences: [] });

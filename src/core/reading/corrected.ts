@@ -46,9 +46,10 @@ export function corrected(given: string): Corrected {
     const [, meant, unit, name, said, saidUnit] = m;
     const was = saidUnit ?? unit;
     const old = new RegExp(`(?<![\\d.,/])${escaped(said!)}(\\s?)${was === undefined ? '(?![\\d.,/])' : `${escaped(was)}\\b`}${name === undefined ? '' : `(?=[^.;,\\n\\d½¼¾⅓⅔]{0,${NEAR}}?\\b${escaped(name.trim())})`}`, 'iu');
+    // An earlier correction may have changed this very sentence: then it stays, and is read as it stands.
     const at = text.indexOf(sentence);
     const found = old.exec(text);
-    if (!found || (found.index >= at && found.index < at + sentence.length)) continue;
+    if (at < 0 || !found || (found.index >= at && found.index < at + sentence.length)) continue;
     const words = `${meant!}${found[1] ?? ''}${unit ?? was ?? ''}`;
     const without = `${text.slice(0, at)}${text.slice(at + sentence.length)}`;
     const place = found.index < at ? found.index : found.index - sentence.length;

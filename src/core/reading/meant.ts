@@ -58,12 +58,13 @@ export function meantBy(w: Worktop, h: Heard, lexical: readonly Mention[], said:
   all.forEach((m, k) => {
     const key = spans.find((s) => s >= m.from && s < m.to);
     const named: Named = { m, prev: all[k - 1], next: all[k + 1], share: shareBefore(c, m, prevEnd), lead: c.text.slice(prevEnd, c.words[m.from]!.start) };
-    prevEnd = c.words[m.to - 1]!.end;
+    const [begins, ends] = [c.words[m.from]!.start, c.words[m.to - 1]!.end];
+    prevEnd = ends;
     if (key !== undefined) measured(w, meant, m.from, said.at.get(key)!);
     else if (m.sense.kind === 'label') lettered(w, meant, named, m.sense.letter);
     else if (m.sense.kind === 'line') listed(w, h, meant, named, m.sense.lines);
     else if (m.sense.kind === 'product') made(w, h, meant, named, m.sense.name);
-    else if (m.sense.kind === 'larder' && !said.spans.some((s) => s.start <= c.words[m.from]!.start && prevEnd <= s.end)) unlisted(w, h, meant, named, m.sense.ingredient);
+    else if (m.sense.kind === 'larder' && !said.spans.some((s) => s.start <= begins && ends <= s.end)) unlisted(w, h, meant, named, m.sense.ingredient);
   });
   for (const i of said.beside) meant.line(i, meant.items.find((x) => x.kind === 'line' && x.line > i)?.at ?? c.words.length);
   return meant;

@@ -5,15 +5,15 @@ import type { BatchClient, ClientState } from './batch-client';
 export function ClashQuestion({ client, clashes, className = '' }: { readonly client: BatchClient; readonly clashes: ClientState['clashes']; readonly className?: string }) {
   const [clash] = clashes;
   if (!clash) return null;
-  const empty = (text: string): string => (text === '' ? 'nothing' : `‘${text}’`);
+  const shown = (text: string): string => (text === '' ? 'nothing' : `‘${text}’`);
   return (
     <p role="alert" className={`mt-2 flex flex-wrap items-center gap-3 ${className}`}>
-      Another screen wrote {empty(clash.theirs)} for {READING_FORMS[clash.reading].name.toLowerCase()}; here it was {empty(clash.mine)}.
+      Another screen wrote {shown(clash.theirs)} for {READING_FORMS[clash.reading].name.toLowerCase()}; here it was {shown(clash.mine)}.
       <button type="button" className="min-h-11 rounded-s border border-yolk px-3" onClick={() => client.settleClash('mine')}>
-        Use {empty(clash.mine)}
+        Use {shown(clash.mine)}
       </button>
       <button type="button" className="min-h-11 rounded-s border border-cocoa-soft px-3" onClick={() => client.settleClash('theirs')}>
-        Keep {empty(clash.theirs)}
+        Keep {shown(clash.theirs)}
       </button>
     </p>
   );
