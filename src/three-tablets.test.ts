@@ -15,7 +15,8 @@ import { openKitchenFile, type KitchenDb } from './data/kitchen-file';
 import { readKitchenFacts } from './data/kitchen-facts';
 import { everySheet } from './data/sheets';
 import { seedSampleKitchen } from './data/sample/sample-kitchen';
-import { makeBatchClient, type BatchClient, type BatchState, type Surroundings } from './ui/batch/batch-client';
+import { makeBatchClient, type BatchClient, type Surroundings } from './ui/batch/batch-client';
+import type { BatchState } from './ui/batch/kept-batch';
 
 /**
  * One batch on three tablets, whose lines to the kitchen lag by up to 200 ms, lose what is asked or what is answered, carry things twice

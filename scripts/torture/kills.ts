@@ -35,6 +35,28 @@ async function send(url: string, write: Write): Promise<{ readonly status: numbe
   return { status: response.status, answer: await response.json() };
 }
 
+/** Sends a write until it is answered as done, as the pages do. @returns what is wrong where it never is; null where it is. */
+async function untilTaken(url: string, write: Write, own: () => number): Promise<string | null> {
+  let last = '';
+  for (let tries = 0; tries < MOST_TRIES; tries++) {
+    const twice = own() < TWICE ? send(url, write).catch(() => null) : null;
+    // A server that is gone answers nothing, or half.
+    const came = await send(url, write).catch(() => null);
+    await twice;
+    if (came === null) await pause(25);
+    else if (own() >= UNHEARD) {
+      last = `${came.status}: ${JSON.stringify(came.answer).slice(0, 300)}`;
+      if (came.status >= 500) return `${write.kind} was answered ${last}`;
+      const behind = write.behind?.(came.answer) === true;
+      if (came.status < 400 && !behind) return null;
+      // A batch that another tablet is just beginning is not there yet.
+      if (came.status === 404) await pause(30);
+      else if (!behind) return `${write.kind} was refused (${last})`;
+    }
+  }
+  return `${write.kind} ${write.path} is never taken; last: ${last}`;
+}
+
 /**
  * Tablets write without pause over every kind of write there is while the server is killed at random moments; each goes on asking until
  * it is answered, as the pages do. @returns what was acknowledged, and what of it the data file does not have exactly once.
@@ -57,42 +79,11 @@ export async function killsWhileWriting(kills: number, seed: number, say: (words
     const writer = new Writer(name, own, evening, service, ingredient);
     while (!over) {
       const write = writer.next();
-      let last = '';
-      for (let tries = 0; ; tries++) {
-        if (tries > MOST_TRIES) {
-          faults.push(`${write.kind} ${write.path} is never taken; last: ${last}`);
-          over = true;
-          return;
-        }
-        try {
-          const twice = own() < TWICE ? send(server.url, write).catch(() => null) : null;
-          const { status, answer } = await send(server.url, write);
-          await twice;
-          if (own() < UNHEARD) continue;
-          if (write.behind?.(answer) === true) {
-            last = JSON.stringify(answer).slice(0, 300);
-            continue;
-          }
-          if (status >= 400 && status !== 404) {
-            if (status === 503 || status === 500) faults.push(`${write.kind} was answered ${status}: ${JSON.stringify(answer).slice(0, 200)}`);
-            else throw new Error(`${write.kind} was refused (${status}): ${JSON.stringify(answer).slice(0, 200)}`);
-          }
-          // A batch that another tablet is just beginning is not there yet.
-          if (status === 404 || status >= 500) {
-            last = JSON.stringify(answer).slice(0, 300);
-            await pause(30);
-            continue;
-          }
-          acknowledged.push(write);
-          break;
-        } catch (error) {
-          if (!(error instanceof TypeError) && !(error instanceof SyntaxError)) {
-            faults.push((error as Error).message);
-            over = true;
-            return;
-          }
-          await pause(25);
-        }
+      const wrong = await untilTaken(server.url, write, own);
+      if (wrong === null) acknowledged.push(write);
+      else {
+        faults.push(wrong);
+        over = true;
       }
       await pause(10 * own());
     }

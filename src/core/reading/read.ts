@@ -6,22 +6,20 @@ import type { Measures } from '../measures/line';
 import { matchOf, type Matcher } from '../measures/match';
 import { splitLine } from '../measures/line';
 import type { Mixer } from '../kitchen/schema';
-import { amountsIn } from './amounts';
 import { gramsIn, type Bowl } from './bowls';
-import { clausesOf, clauseOf, sentencesOf, type Clause } from './clauses';
 import { corrected } from './corrected';
 import { flowOf } from './flow';
-import type { Flow, FlowClause, ListLabel } from './worktop';
+import type { Flow, ListLabel } from './worktop';
 import { feedsIn, headedFlow, type ListedFeed } from './headed';
 import { kindOf, waysOf } from './kinds';
 import { lostRows } from './lost';
 import { apartIn, linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
-import { IN_GRAMS, inlineHead, rowsOf, sameHeading, type Row } from './rows';
+import { IN_GRAMS, rowsOf, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
-import { IN_AN_OVEN, temperaturesIn } from './degrees';
-import { timesIn } from './times';
-import { daysBefore, longCold, ON_THE_DAY, restsANight, whenSaid, type SaidWhen } from './when';
-import { BEFORE_SERVING, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
+import { stepsAfter } from './steps-after';
+import { titleOf } from './title';
+import { daysBefore, restsANight } from './when';
+import { workIn } from './work-in';
 import { keyOf } from './words';
 
 /** What reading needs of a kitchen. */
@@ -106,14 +104,6 @@ export interface ReadChoices {
   readonly cups: CupSystem | 'auto';
 }
 
-/** A sentence begins with when it is done within so many characters. */
-const LEADING = 60;
-const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
-/** Things that are brought together in a bowl, without a verb. */
-const TOGETHER_IN = /^[\p{L}][\p{L} '’-]*(?:\s?[+,&]\s?[\p{L}][\p{L} '’-]*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
-const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in,\s/iu;
-const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
-
 /**
  * Reads a recipe in any form into bowls, lines, steps and what the sheet starts with. Nothing of the text is dropped: what is no work stands
  * in `unread`. Linear in the length of the text.
@@ -164,89 +154,6 @@ export function readRecipe(given: string, context: ReadContext, choices: ReadCho
 function inGrams(row: string): string {
   const { amounts, span } = splitLine(row);
   return amounts[0]?.unit === null && span ? `${row.slice(0, span[1])} g${row.slice(span[1])}` : row;
-}
-
-interface Work {
-  readonly clauses: readonly FlowClause[];
-  /** Sentences that are no work and stand beside none. */
-  readonly chatter: readonly string[];
-}
-
-/** The actions of all prose, each with what stands around it; what is no work goes with the action before it. */
-function workIn(rows: readonly Row[], hasList: boolean): Work {
-  const clauses: FlowClause[] = [];
-  const headings = rows.filter((r) => r.kind === 'part').map((r) => r.text);
-  const chatter: string[] = [];
-  for (const row of rows) {
-    if (row.kind !== 'prose') continue;
-    const inline = inlineHead(row.text, headings)?.lead ?? '';
-    const body = row.text.slice(inline.length);
-    const first = clauses.length;
-    let pending = inline.trim();
-    let section = inline && whenSaid(inline) ? null : row.under;
-    let when: SaidWhen = whenSaid(row.text.slice(0, LEADING)) ?? (row.under === null ? null : whenSaid(row.under)) ?? ON_THE_DAY;
-    for (const sentence of sentencesOf(body)) {
-      // 'For the mirror warm the purée': what follows is of that list.
-      const meant = /^(?:then |and )?(?:for|(?:make|prepare)(?=[^:.]{3,34}:)) (?:the |your )?([\p{L}][\p{L} '’-]{2,30})/iu.exec(sentence)?.[1];
-      section = (meant === undefined ? undefined : headings.find((h) => sameHeading(h, meant) || keyOf(meant).startsWith(`${keyOf(h)} `))) ?? section;
-      const parts = clausesOf(sentence);
-      const works = parts.map((c) => isWork(c, sentence, hasList));
-      // 'On the day, …', 'just before serving …': from there on.
-      when = (clauses.length > first ? whenSaid(sentence.slice(0, LEADING)) : null) ?? when;
-      parts.forEach((c, i) => {
-        const last = clauses.at(-1);
-        if (works[i]) {
-          // The long cold is what the day before is for: it and what follows it reach into the day itself.
-          if (longCold(c.text)) when = ON_THE_DAY;
-          clauses.push({ clause: c, section, start: row.start, end: row.end, before: pending, after: '', when: whenSaid(c.text) ?? when });
-          pending = '';
-        } else if (last && clauses.length > first && pending === '') clauses[clauses.length - 1] = { ...last, after: [last.after, c.text].filter(Boolean).join(' ') };
-        else pending = [pending, c.text].filter(Boolean).join(' ');
-      });
-    }
-    if (pending !== '') {
-      const last = clauses.at(-1);
-      if (last && clauses.length > first) clauses[clauses.length - 1] = { ...last, after: [last.after, pending].filter(Boolean).join(' ') };
-      else chatter.push(pending);
-    }
-  }
-  return { clauses, chatter };
-}
-
-/** Whether a clause is work: a verb that asks for something, an amount to be had, or a time in a place; not what it keeps, or what not to do. */
-function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
-  if (KEEPS.test(sentence) && /\b(?:days?|hours?|weeks?|months?|overnight|fridge|freezer|refrigerator|ahead|advance|moment|same day)\b/i.test(sentence) && !/^(?:cover|chill|refrigerate|put|pipe|serve|leave|let|freeze)/i.test(c.text)) {
-    if (!amountsIn(c).length || /\bkeeps\b|\blasts?\b/i.test(c.text)) return false;
-  }
-  const before = c.words.slice(0, Math.max(0, c.at)).map((w) => w.said).join(' ').replace(/^.*\s[,:]\s?/, '');
-  if (c.verb && NEVER.test(before)) return false;
-  // A question, or a word to whoever reads: no work.
-  if (/\?["”’)]*$/.test(c.text.trim()) || /\b(?:comments?|ratings?|rate (?:this|it)|reviews?|tag (?:me|us)|subscribe|newsletter|share (?:this|it) (?:on|with)|follow (?:me|us|along)|print (?:this|the)|jump to)\b/i.test(c.text)) return false;
-  // 'It will frost one cake or pipe 24 cupcakes': how far it goes.
-  if (/^(?:and )?(?:it|this|that)(?:['’]ll| will| should)? (?:be )?(?:enough |frosts?|covers?|fills?|makes?|pipes?|ices?|yields?)\b[^.;]*\b(?:\d|one|two|an?|enough)\b/i.test(c.text) && amountsIn(c).every((a) => a.amount.unit === null) && timesIn(c.text).every((t) => t.minutes[0] >= 1440)) return false;
-  // 'The mixture will steam and seize', 'you can make your own': what happens, what may be.
-  if (c.verb && (/\b(?:will|may|might|should)$/.test(before) && !/^(?:then |and |now )*(?:you|we|i)\b/.test(before))) return false;
-  if (/\byou can (?:also )?(?:make|buy|use|get) (?:your own|them|it|one)\b/i.test(c.text)) return false;
-  // 'I make this every autumn': of the dish, not of the work.
-  if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
-  // 'That's 400 g but I only use 250, crushed with the butter': what is told with its amounts is work.
-  const told = !hasList && amountsIn(c).length > 1;
-  if (c.verb && !told && !/^(?:when|once|as soon as|if|after)\b/.test(before) && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
-  if (c.verb) return true;
-  if (/^(?:do (?:that|this|the same)|and so on)\b|^again\W*$/i.test(c.text) || LAYING.test(c.text)) return true;
-  // 'Cocoa just before it goes out.'
-  if (!/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) && BEFORE_SERVING.test(c.words.slice(0, 10).map((w) => w.said).join(' '))) return true;
-  if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
-  if (!hasList && amountsIn(c).length > 0) return true;
-  // 'Butter in, a cube at a time.'
-  if (THING_IN.test(c.text)) return true;
-  // 'Mascarpone + cream + sugar in the mixer bowl'.
-  if (TOGETHER_IN.test(c.text)) return true;
-  // 'Bain-marie to 70 °C', 'the whites, stiff'.
-  if (IN_AN_OVEN.test(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
-  // 'All in the mixer bowl, cold', 'medium speed to soft'.
-  if (/^all in(?:to)?\b/i.test(c.text) || (/\bspeed\b/i.test(c.text) && stageIn(c.text) !== null)) return true;
-  return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);
 }
 
 function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readonly ListedFeed[], chatter: readonly string[], cups: SaidCups, context: ReadContext): Reading {
@@ -315,53 +222,6 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
   return { ...reading, unread: [...reading.unread, ...lostRows(text, understood, context.larder)] };
 }
 
-/** What hands do to a dessert that is built: it waits for that, as if something were laid on it. */
-const HANDLES = new Set('roll cover wrap cut slice tap bang peel trim mark lift run unwrap tilt invert flatten shape seal'.split(' '));
-
-/** The steps that each step waits for: the one before it in its bowl, those that made what it takes, and what was built before. */
-function stepsAfter(flow: Flow): readonly (readonly number[])[] {
-  const lastOf = new Map<number, number>();
-  let lastBuilt: number | null = null;
-  let lastAny: number | null = null;
-  // What was only softened or soaked is one with what it went into; a foam or a custard has a line of its own until it is folded.
-  const taken = new Set(flow.bowls.flatMap((b) => [...b.takes.keys()]));
-  const root = (id: number): number => (flow.bowls[id]!.into === null || taken.has(id) ? id : root(flow.bowls[id]!.into!));
-  let loose: { step: number; until: StepWork | null }[] = [];
-  const placed = new Set<number>();
-  return flow.steps.map((s, i) => {
-    const after = new Set<number>();
-    const bowls = new Set<number>([...(s.bowl === null ? [] : [s.bowl]), ...s.places, ...[...s.lines].flatMap((l) => flow.bowls.filter((b) => b.lines.has(l)).map((b) => b.id))]);
-    for (const b of bowls) {
-      if (lastOf.has(root(b))) after.add(lastOf.get(root(b))!);
-      for (const t of flow.bowls[root(b)]!.takes.keys()) if (lastOf.has(root(t)) && (flow.bowls[root(b)]!.takenAt.get(t) ?? 0) <= i && s.bowl !== null && root(s.bowl) === root(b)) after.add(lastOf.get(root(t))!);
-    }
-    // 'When quite cold, whip …': when what was just done is.
-    if (lastAny !== null && /^(?:when|once|as soon as) (?:quite |completely |totally |fully |it(?:'s| is) |they(?:'re| are) )*(?:cold|cool|cooled|set|firm|frozen|baked|done|ready)\b/i.test(s.text)) after.add(lastAny);
-    const tool = bowls.size === 0 && /\b(?:bowl|whisk|beaters|plate|tin|glasses)\b/i.test(s.text) && placed.size === 0;
-    const builds = !tool && (s.places.size > 0 || (s.bowl !== null && placed.has(root(s.bowl))) || (s.work === 'fill' && s.bowl === null) || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait')) || (s.bowl === null && s.lines.size === 0 && lastBuilt !== null && HANDLES.has(s.verb)));
-    if (builds && lastBuilt !== null) after.add(lastBuilt);
-    if (after.size === 0 && s.bowl === null && lastAny !== null && builds) after.add(lastAny);
-    for (const b of bowls) if (s.bowl === null || root(b) === root(s.bowl) || s.places.has(b) || !lastOf.has(root(b))) lastOf.set(root(b), i);
-    // What belongs to no bowl (a bowl in the freezer, an oven that heats) is for the next thing that is made.
-    // 'Turn the oven off' goes on with what is in it.
-    const oven = s.machine === 'oven' && s.work === 'hands' && /\b(?:off|down|reduce|lower)\b/i.test(s.text) && lastAny !== null;
-    if (oven) {
-      for (const [bowl, last] of lastOf) if (last === lastAny) lastOf.set(bowl, i);
-      after.add(lastAny!);
-      lastBuilt = i;
-    } else if (bowls.size === 0 && !builds) loose.push({ step: i, until: (s.work === 'chill' || s.work === 'freeze') && /\bbowl|\bwhisk|\bbeaters/i.test(s.text) ? 'whisk' : s.machine === 'oven' ? 'bake' : null });
-    else {
-      const wanted = (l: (typeof loose)[number]): boolean => l.until === null || l.until === s.work || !flow.steps.slice(i).some((x) => x.work === l.until);
-      for (const l of loose.filter(wanted)) after.add(l.step);
-      loose = loose.filter((l) => !wanted(l));
-    }
-    for (const b of s.places) placed.add(root(b));
-    if (builds) lastBuilt = i;
-    lastAny = i;
-    return [...after].filter((x) => x < i).sort((a, b) => a - b);
-  });
-}
-
 const NAME_BY_KIND: Readonly<Record<PartKind, string>> = {
   'whipped-cream': 'Whipped cream', 'cheese-cream': 'Cheese cream', 'egg-foam': 'Egg foam', custard: 'Custard', 'chocolate-base': 'Chocolate', 'fruit-base': 'Fruit', 'set-filling': 'Filling', buttercream: 'Buttercream', soak: 'Soak', 'biscuit-layer': 'Biscuits', 'pressed-base': 'Base', meringue: 'Meringue', topping: 'Topping', crown: 'For the top',
 };
@@ -403,29 +263,6 @@ function plainNameOf(b: Bowl, kind: PartKind, flow: Flow): string {
   if (kind === 'egg-foam' && gramsIn(b, flow.lines) > 0) return [...b.lines].some((i) => flow.lines[i]!.role === 'white') && ![...b.lines].some((i) => flow.lines[i]!.role === 'yolk') ? 'Whites' : 'Egg foam';
   return NAME_BY_KIND[kind];
 }
-
-function titleOf(rows: readonly Row[], text: string): string {
-  const row = rows.find((r) => r.kind === 'title');
-  if (row) return row.text.slice(0, 120);
-  const cheat = /^(?:right|ok(?:ay)?|so|well|now)?[, ]*(?:so )?for (?:the |my |our |a )([\p{L}][\p{L}\p{M}'’ -]{4,40}?),/iu.exec(text.trim());
-  if (cheat) return capital(cheat[1]!.trim());
-  const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) make|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
-  if (told) return capital(told[1]!.trim());
-  // 'So my nan’s trifle, right.': named in passing.
-  const passing = /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim()) ?? /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+the ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)\./iu.exec(text.trim());
-  if (passing && clauseOf(passing[1]!).verb === null) return capital(passing[1]!.trim());
-  // 'Apple Snow. Take six large …': a name with a full stop before the work.
-  const stop = /^(\p{Lu}[\p{L}\p{M}'’ -]{3,44})\.\s+(?=\p{Lu})/u.exec(text.trim());
-  if (stop && clauseOf(stop[1]!).verb === null) return capital(stop[1]!);
-  const old = /^to make (?:a |an |the )?([^.:,;\n]{4,60})[.:,;\n]/i.exec(text.trim());
-  if (old) return capital(old[1]!);
-  const mine = /\bwhat (?:i|we) do for (?:my|the|our) ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.slice(0, 200));
-  if (mine) return capital(mine[1]!);
-  const colon = /^([\p{L}][\p{L}\p{M}\d'’ -]{4,70}?(?:, [\p{L}\p{M}'’ -]{4,40})?):\s/u.exec(text.trim());
-  if (colon) return capital(colon[1]!);
-  return 'Recipe as it was told';
-}
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 const PLAIN_HEAD = /^(?:the )?(?:(?:step|stage|part) \w+|(?:ingredients?|item|name) (?:amounts?|quantity|weight|grams)|ingredients?|method|directions?|instructions?|preparation|procedure|steps|notes?|tips?|what you(?:['’]ll)? need|how to make it|you(?:['’]ll)? need)\b.{0,20}$/i;
 

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { freshProgress, progressAfter, type ProgressEvent } from '../../core/batch/batch';
-import { makeBatchClient, type BatchState } from './batch-client';
+import { makeBatchClient } from './batch-client';
+import type { BatchState } from './kept-batch';
 
 /** A server in the test: one batch, its revision and the ids of its events checked as the real one does. */
 function server() {

@@ -1,27 +1,9 @@
-import { z } from 'zod';
 import { createStore } from 'zustand/vanilla';
 import { freshId } from '../sheet/fresh-id';
 import { sayServerAway } from '../alone/server-away';
 import { whileShown } from '../while-shown';
-import { progressAfter, ProgressEventSchema, ProgressSchema, type Progress, type ProgressEvent } from '../../core/batch/batch';
-import { KEPT_EVENTS } from './kept-here';
-import { ReadingKindSchema } from '../../core/batch/readings';
-
-/** A batch as the server last told it. */
-export interface BatchState {
-  readonly id: string;
-  readonly revision: number;
-  readonly progress: Progress;
-  readonly status: 'running' | 'finished' | 'abandoned';
-}
-
-/** Two screens wrote different things into one field: which of them stays is the cook's to say. */
-const ClashSchema = z.object({ reading: ReadingKindSchema, theirs: z.string().max(60), mine: z.string().max(60) });
-type Clash = Readonly<z.infer<typeof ClashSchema>>;
-
-/** Something done here, with the id by which the server knows it when it is told twice. */
-const PendingSchema = z.object({ id: z.string().min(8).max(60), event: ProgressEventSchema });
-type Pending = Readonly<z.infer<typeof PendingSchema>>;
+import { progressAfter, type Progress, type ProgressEvent } from '../../core/batch/batch';
+import { keptBatch, type BatchState, type Clash, type Memory, type Pending } from './kept-batch';
 
 export interface ClientState {
   readonly batch: BatchState;
@@ -41,17 +23,10 @@ const RETRY_MS = 3000;
 /** Said by the strip above every page: on Pass it is not said twice. */
 export const AWAY = 'The server does not answer. Everything is kept on this tablet and sent when it is back.';
 
-const kept = (id: string): string => `${KEPT_EVENTS}${id}`;
-
-/** The state that the server told last, by batch: a page that was kept while the server is away may be older. */
-const TOLD = 'soft-peak:told:';
-const ToldSchema = z.object({ revision: z.number().int().min(0), progress: ProgressSchema, status: z.enum(['running', 'finished', 'abandoned']) });
-
 /** What a client stands on: a browser's own, unless a test lays another under it. */
 export interface Surroundings {
   readonly ask: (url: string, init: RequestInit) => Promise<Response>;
-  /** What this tablet remembers over a reload; a private window may refuse. */
-  readonly memory: () => Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
+  readonly memory: () => Memory;
   readonly listen: (url: string) => Pick<EventSource, 'onmessage' | 'onopen' | 'close'>;
 }
 
@@ -60,68 +35,6 @@ const BROWSER: Surroundings = {
   memory: () => localStorage,
   listen: (url) => new EventSource(url),
 };
-
-function readTold({ memory }: Surroundings, id: string): BatchState | null {
-  try {
-    const told = ToldSchema.safeParse(JSON.parse(memory().getItem(`${TOLD}${id}`) ?? 'null'));
-    return told.success ? { id, ...told.data } : null;
-  } catch {
-    return null;
-  }
-}
-
-/** Only of what is still being made: of all else the page is the last word. */
-function keepTold({ memory }: Surroundings, { id, revision, progress, status }: BatchState): void {
-  try {
-    if (status === 'running') memory().setItem(`${TOLD}${id}`, JSON.stringify({ revision, progress, status }));
-    else memory().removeItem(`${TOLD}${id}`);
-  } catch {
-    // A private window may refuse: the page is the last word.
-  }
-}
-
-function readKept({ memory }: Surroundings, id: string): Pending[] {
-  try {
-    const raw = JSON.parse(memory().getItem(kept(id)) ?? '[]') as unknown[];
-    return raw.flatMap((e) => {
-      const pending = PendingSchema.safeParse(e);
-      return pending.success ? [pending.data] : [];
-    });
-  } catch {
-    return [];
-  }
-}
-
-/** Keeps what is pending here, beside what another tab of this browser keeps. @param seen all that this screen ever had in hand. */
-function keep(around: Surroundings, id: string, pending: readonly Pending[], seen: ReadonlySet<string>): void {
-  try {
-    const all = [...readKept(around, id).filter((p) => !seen.has(p.id)), ...pending];
-    if (all.length === 0) around.memory().removeItem(kept(id));
-    else around.memory().setItem(kept(id), JSON.stringify(all));
-  } catch {
-    // A private window may refuse; the server is told within moments.
-  }
-}
-
-const clashesKept = (id: string): string => `soft-peak:clashes:${id}`;
-
-function readClashes({ memory }: Surroundings, id: string): readonly Clash[] {
-  try {
-    const read = z.array(ClashSchema).safeParse(JSON.parse(memory().getItem(clashesKept(id)) ?? '[]'));
-    return read.success ? read.data : [];
-  } catch {
-    return [];
-  }
-}
-
-function keepClashes({ memory }: Surroundings, id: string, clashes: readonly Clash[]): void {
-  try {
-    if (clashes.length === 0) memory().removeItem(clashesKept(id));
-    else memory().setItem(clashesKept(id), JSON.stringify(clashes));
-  } catch {
-    // As above: what is asked stays on the page.
-  }
-}
 
 const applied = (progress: Progress, pending: readonly Pending[]): Progress => pending.reduce((p, { event }) => progressAfter(p, event), progress);
 
@@ -141,6 +54,7 @@ export interface BatchClient {
 export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSER): BatchClient {
   const store = createStore<ClientState>(() => ({ batch, pending: [], progress: batch.progress, trouble: null, clashes: [] }));
   const { getState: get, setState: set } = store;
+  const kept = keptBatch(around.memory, batch.id);
   let sending: Promise<void> | null = null;
   /** The state is this tablet's own, of before: what the server tells next counts, whatever its number. */
   let fromHere = false;
@@ -150,11 +64,11 @@ export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSE
 
   const setPending = (pending: readonly Pending[], answered = get().batch) => {
     for (const p of pending) seen.add(p.id);
-    keep(around, batch.id, pending, seen);
+    kept.keepEvents(pending, seen);
     const known = pending.length === 0 && heard !== null && heard.revision > answered.revision ? heard : answered;
     if (pending.length === 0) heard = null;
     if (known !== get().batch) {
-      keepTold(around, known);
+      kept.keepTold(known);
       fromHere = false;
     }
     set({ batch: known, pending, progress: applied(known.progress, pending) });
@@ -162,7 +76,7 @@ export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSE
 
   /** What is asked: one question for a field, with what was written here last. */
   const setClashes = (clashes: readonly Clash[]): void => {
-    keepClashes(around, batch.id, clashes);
+    kept.keepClashes(clashes);
     set({ clashes });
   };
 
@@ -256,8 +170,8 @@ export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSE
     }),
     resume: () => {
       // What waits is read before anything is set, which keeps what is in hand in its place.
-      const before = readKept(around, batch.id);
-      const told = readTold(around, batch.id);
+      const before = kept.events();
+      const told = kept.told();
       const older = told !== null && told.revision > get().batch.revision;
       // What this screen has in hand already lies there too.
       const pending = [...before, ...get().pending.filter((p) => !before.some((b) => b.id === p.id))];
@@ -265,10 +179,10 @@ export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSE
         setPending(pending, told);
         fromHere = true;
       } else {
-        keepTold(around, get().batch);
+        kept.keepTold(get().batch);
         if (before.length > 0) setPending(pending);
       }
-      const asked = readClashes(around, batch.id).filter((c) => (get().progress.fields[c.reading] ?? '') !== c.mine);
+      const asked = kept.clashes().filter((c) => (get().progress.fields[c.reading] ?? '') !== c.mine);
       if (asked.length > 0) set({ clashes: asked });
       if (before.length > 0) void send();
     },

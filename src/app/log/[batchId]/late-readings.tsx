@@ -5,7 +5,8 @@ import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { READING_KINDS } from '../../../core/batch/readings';
 import type { ReadingKind } from '../../../core/batch/method';
 import { ClashQuestion } from '../../../ui/batch/clash-question';
-import { makeBatchClient, type BatchState } from '../../../ui/batch/batch-client';
+import { makeBatchClient } from '../../../ui/batch/batch-client';
+import type { BatchState } from '../../../ui/batch/kept-batch';
 import { ReadingField } from '../../../ui/batch/reading-field';
 
 /** Readings taken or corrected after the making, and the cook's note. */

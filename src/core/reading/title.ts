@@ -1,0 +1,27 @@
+import { clauseOf } from './clauses';
+import type { Row } from './rows';
+
+/** What a recipe is called: its own row, else as it is named in the telling. */
+export function titleOf(rows: readonly Row[], text: string): string {
+  const row = rows.find((r) => r.kind === 'title');
+  if (row) return row.text.slice(0, 120);
+  const cheat = /^(?:right|ok(?:ay)?|so|well|now)?[, ]*(?:so )?for (?:the |my |our |a )([\p{L}][\p{L}\p{M}'’ -]{4,40}?),/iu.exec(text.trim());
+  if (cheat) return capital(cheat[1]!.trim());
+  const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) make|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
+  if (told) return capital(told[1]!.trim());
+  // 'So my nan’s trifle, right.': named in passing.
+  const passing = /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim()) ?? /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+the ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)\./iu.exec(text.trim());
+  if (passing && clauseOf(passing[1]!).verb === null) return capital(passing[1]!.trim());
+  // 'Apple Snow. Take six large …': a name with a full stop before the work.
+  const stop = /^(\p{Lu}[\p{L}\p{M}'’ -]{3,44})\.\s+(?=\p{Lu})/u.exec(text.trim());
+  if (stop && clauseOf(stop[1]!).verb === null) return capital(stop[1]!);
+  const old = /^to make (?:a |an |the )?([^.:,;\n]{4,60})[.:,;\n]/i.exec(text.trim());
+  if (old) return capital(old[1]!);
+  const mine = /\bwhat (?:i|we) do for (?:my|the|our) ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.slice(0, 200));
+  if (mine) return capital(mine[1]!);
+  const colon = /^([\p{L}][\p{L}\p{M}\d'’ -]{4,70}?(?:, [\p{L}\p{M}'’ -]{4,40})?):\s/u.exec(text.trim());
+  if (colon) return capital(colon[1]!);
+  return 'Recipe as it was told';
+}
+
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);

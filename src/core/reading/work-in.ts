@@ -1,0 +1,101 @@
+import { amountsIn } from './amounts';
+import { clausesOf, sentencesOf, type Clause } from './clauses';
+import { IN_AN_OVEN, temperaturesIn } from './degrees';
+import { inlineHead, sameHeading, type Row } from './rows';
+import { timesIn } from './times';
+import { longCold, ON_THE_DAY, whenSaid, type SaidWhen } from './when';
+import { BEFORE_SERVING, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
+import type { FlowClause } from './worktop';
+import { keyOf } from './words';
+
+/** A sentence begins with when it is done within so many characters. */
+const LEADING = 60;
+const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
+/** Things that are brought together in a bowl, without a verb. */
+const TOGETHER_IN = /^[\p{L}][\p{L} '’-]*(?:\s?[+,&]\s?[\p{L}][\p{L} '’-]*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
+const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in,\s/iu;
+const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
+
+/** What the prose of a recipe asks for. */
+export interface Work {
+  readonly clauses: readonly FlowClause[];
+  /** Sentences that are no work and stand beside none. */
+  readonly chatter: readonly string[];
+}
+
+/** The actions of all prose, each with what stands around it; what is no work goes with the action before it. */
+export function workIn(rows: readonly Row[], hasList: boolean): Work {
+  const clauses: FlowClause[] = [];
+  const headings = rows.filter((r) => r.kind === 'part').map((r) => r.text);
+  const chatter: string[] = [];
+  for (const row of rows) {
+    if (row.kind !== 'prose') continue;
+    const inline = inlineHead(row.text, headings)?.lead ?? '';
+    const body = row.text.slice(inline.length);
+    const first = clauses.length;
+    let pending = inline.trim();
+    let section = inline && whenSaid(inline) ? null : row.under;
+    let when: SaidWhen = whenSaid(row.text.slice(0, LEADING)) ?? (row.under === null ? null : whenSaid(row.under)) ?? ON_THE_DAY;
+    for (const sentence of sentencesOf(body)) {
+      // 'For the mirror warm the purée': what follows is of that list.
+      const meant = /^(?:then |and )?(?:for|(?:make|prepare)(?=[^:.]{3,34}:)) (?:the |your )?([\p{L}][\p{L} '’-]{2,30})/iu.exec(sentence)?.[1];
+      section = (meant === undefined ? undefined : headings.find((h) => sameHeading(h, meant) || keyOf(meant).startsWith(`${keyOf(h)} `))) ?? section;
+      const parts = clausesOf(sentence);
+      const works = parts.map((c) => isWork(c, sentence, hasList));
+      // 'On the day, …', 'just before serving …': from there on.
+      when = (clauses.length > first ? whenSaid(sentence.slice(0, LEADING)) : null) ?? when;
+      parts.forEach((c, i) => {
+        const last = clauses.at(-1);
+        if (works[i]) {
+          // The long cold is what the day before is for: it and what follows it reach into the day itself.
+          if (longCold(c.text)) when = ON_THE_DAY;
+          clauses.push({ clause: c, section, start: row.start, end: row.end, before: pending, after: '', when: whenSaid(c.text) ?? when });
+          pending = '';
+        } else if (last && clauses.length > first && pending === '') clauses[clauses.length - 1] = { ...last, after: [last.after, c.text].filter(Boolean).join(' ') };
+        else pending = [pending, c.text].filter(Boolean).join(' ');
+      });
+    }
+    if (pending !== '') {
+      const last = clauses.at(-1);
+      if (last && clauses.length > first) clauses[clauses.length - 1] = { ...last, after: [last.after, pending].filter(Boolean).join(' ') };
+      else chatter.push(pending);
+    }
+  }
+  return { clauses, chatter };
+}
+
+/** Whether a clause is work: a verb that asks for something, an amount to be had, or a time in a place; not what it keeps, or what not to do. */
+function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
+  if (KEEPS.test(sentence) && /\b(?:days?|hours?|weeks?|months?|overnight|fridge|freezer|refrigerator|ahead|advance|moment|same day)\b/i.test(sentence) && !/^(?:cover|chill|refrigerate|put|pipe|serve|leave|let|freeze)/i.test(c.text)) {
+    if (!amountsIn(c).length || /\bkeeps\b|\blasts?\b/i.test(c.text)) return false;
+  }
+  const before = c.words.slice(0, Math.max(0, c.at)).map((w) => w.said).join(' ').replace(/^.*\s[,:]\s?/, '');
+  if (c.verb && NEVER.test(before)) return false;
+  // A question, or a word to whoever reads: no work.
+  if (/\?["”’)]*$/.test(c.text.trim()) || /\b(?:comments?|ratings?|rate (?:this|it)|reviews?|tag (?:me|us)|subscribe|newsletter|share (?:this|it) (?:on|with)|follow (?:me|us|along)|print (?:this|the)|jump to)\b/i.test(c.text)) return false;
+  // 'It will frost one cake or pipe 24 cupcakes': how far it goes.
+  if (/^(?:and )?(?:it|this|that)(?:['’]ll| will| should)? (?:be )?(?:enough |frosts?|covers?|fills?|makes?|pipes?|ices?|yields?)\b[^.;]*\b(?:\d|one|two|an?|enough)\b/i.test(c.text) && amountsIn(c).every((a) => a.amount.unit === null) && timesIn(c.text).every((t) => t.minutes[0] >= 1440)) return false;
+  // 'The mixture will steam and seize', 'you can make your own': what happens, what may be.
+  if (c.verb && (/\b(?:will|may|might|should)$/.test(before) && !/^(?:then |and |now )*(?:you|we|i)\b/.test(before))) return false;
+  if (/\byou can (?:also )?(?:make|buy|use|get) (?:your own|them|it|one)\b/i.test(c.text)) return false;
+  // 'I make this every autumn': of the dish, not of the work.
+  if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
+  // 'That's 400 g but I only use 250, crushed with the butter': what is told with its amounts is work.
+  const told = !hasList && amountsIn(c).length > 1;
+  if (c.verb && !told && !/^(?:when|once|as soon as|if|after)\b/.test(before) && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
+  if (c.verb) return true;
+  if (/^(?:do (?:that|this|the same)|and so on)\b|^again\W*$/i.test(c.text) || LAYING.test(c.text)) return true;
+  // 'Cocoa just before it goes out.'
+  if (!/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) && BEFORE_SERVING.test(c.words.slice(0, 10).map((w) => w.said).join(' '))) return true;
+  if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
+  if (!hasList && amountsIn(c).length > 0) return true;
+  // 'Butter in, a cube at a time.'
+  if (THING_IN.test(c.text)) return true;
+  // 'Mascarpone + cream + sugar in the mixer bowl'.
+  if (TOGETHER_IN.test(c.text)) return true;
+  // 'Bain-marie to 70 °C', 'the whites, stiff'.
+  if (IN_AN_OVEN.test(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
+  // 'All in the mixer bowl, cold', 'medium speed to soft'.
+  if (/^all in(?:to)?\b/i.test(c.text) || (/\bspeed\b/i.test(c.text) && stageIn(c.text) !== null)) return true;
+  return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);
+}
