@@ -83,8 +83,8 @@ test('two tablets on one batch: ticks join, a field that both wrote is asked abo
   await expect(other.getByLabel('Cream in the bowl')).toHaveValue('6');
   await settled(other);
   await page.getByLabel('Cream in the bowl').fill('4');
-  await expect(page.getByRole('alert').filter({ hasText: 'Another screen wrote ‘6’' })).toBeVisible();
-  await page.getByRole('button', { name: 'Use ‘4’' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: /Another screen wrote ‘6.°C’/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Use ‘4.°C’$/ }).click();
   await settled(page);
   await page.reload();
   await expect(page.getByLabel('Cream in the bowl')).toHaveValue('4');

@@ -13,8 +13,16 @@ const NEAR = 40;
 export interface Corrected {
   /** The recipe as it was meant. */
   readonly text: string;
-  /** Sentences that took something back, as they stand: their place in the text is empty now. */
-  readonly sentences: readonly string[];
+  readonly corrections: readonly Correction[];
+}
+
+/** An amount that was taken back. */
+export interface Correction {
+  /** The sentence that did it, as it stands: its place in the text is empty now. */
+  readonly sentence: string;
+  /** What was said first, and what was meant: '500ml', '300ml'. */
+  readonly was: string;
+  readonly meant: string;
 }
 
 /** The sentences of a text in which something is taken back, each once. Linear in its length. */
@@ -37,9 +45,9 @@ const escaped = (t: string): string => t.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
 /** A recipe whose teller corrects an amount: the amount that was meant stands where the other stood. What corrects nothing that was said stays. */
 export function corrected(given: string): Corrected {
   // Quick for all that correct nothing.
-  if (!/\bnot\s+[\d½¼¾⅓⅔]/i.test(given)) return { text: given, sentences: [] };
+  if (!/\bnot\s+[\d½¼¾⅓⅔]/i.test(given)) return { text: given, corrections: [] };
   let text = given;
-  const sentences: string[] = [];
+  const corrections: Correction[] = [];
   for (const sentence of takingBack(given)) {
     const m = NOT.exec(sentence);
     if (!m) continue;
@@ -54,7 +62,7 @@ export function corrected(given: string): Corrected {
     const without = `${text.slice(0, at)}${text.slice(at + sentence.length)}`;
     const place = found.index < at ? found.index : found.index - sentence.length;
     text = `${without.slice(0, place)}${words}${without.slice(place + found[0].length)}`;
-    sentences.push(sentence.trim());
+    corrections.push({ sentence: sentence.trim(), was: found[0].trim(), meant: words.trim() });
   }
-  return { text, sentences };
+  return { text, corrections };
 }

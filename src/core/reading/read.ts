@@ -7,7 +7,7 @@ import { matchOf, type Matcher } from '../measures/match';
 import { splitLine } from '../measures/line';
 import type { Mixer } from '../kitchen/schema';
 import { gramsIn, type Bowl } from './bowls';
-import { corrected } from './corrected';
+import { corrected, type Correction } from './corrected';
 import { flowOf } from './flow';
 import type { Flow, ListLabel } from './worktop';
 import { feedsIn, headedFlow, type ListedFeed } from './headed';
@@ -111,7 +111,7 @@ export interface ReadChoices {
  * @returns a fault on `text` when there is nothing in it, too much, or no ingredient and no work at all.
  */
 export function readRecipe(given: string, context: ReadContext, choices: ReadChoices = { cups: 'auto' }): Result<Reading> {
-  const { text, sentences } = corrected(given);
+  const { text, corrections } = corrected(given);
   const cups: SaidCups = choices.cups === 'auto' ? cupsIn(text, context.measures.cups) : { system: choices.cups, quotes: [] };
   const measures: Measures = { ...context.measures, cups: cups.system };
   const lineContext: LineContext = { larder: context.larder, matcher: context.matcher, measures };
@@ -145,9 +145,17 @@ export function readRecipe(given: string, context: ReadContext, choices: ReadCho
   const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || (cups.system === 'us' && !metric);
   const followed = flowOf(clauses, listed, lineContext, fahrenheit, labels);
   const flow = feeds.length > 0 || followed.steps.length === 0 ? headedFlow(followed, rows.value, feeds) : followed;
-  const reading = assembled(text, rows.value, flow, feeds, [...chatter, ...sentences], cups, context);
-  if (sentences.length === 0) return ok(reading);
-  return ok({ ...reading, doubts: [...sentences.map((about): Doubt => ({ about, says: 'the recipe takes an amount back here: what was meant is taken', line: null })), ...reading.doubts] });
+  const reading = assembled(text, rows.value, flow, feeds, [...chatter, ...corrections.map((c) => c.sentence)], cups, context);
+  return ok(corrections.length === 0 ? reading : { ...reading, doubts: [...takenBack(reading, corrections), ...reading.doubts] });
+}
+
+/** Lines whose amount was taken back are to be looked at; where it was none of a line, the sentence is. */
+function takenBack({ lines, doubts }: Reading, corrections: readonly Correction[]): readonly Doubt[] {
+  return corrections.flatMap((c): Doubt[] => {
+    const line = lines.findIndex((l) => l.draft.written.includes(c.meant));
+    if (doubts.some((d) => d.line === line)) return [];
+    return [{ about: line < 0 ? c.sentence : lines[line]!.draft.written, says: `the recipe takes ‘${c.was}’ back: ‘${c.meant}’ is meant`, line: line < 0 ? null : line }];
+  });
 }
 
 /** A row whose number has no measure, with the grams that its list says once. */

@@ -80,13 +80,17 @@ describe('a batch on one screen', () => {
     await c.act({ kind: 'write', reading: 'cup-foam', text: '58', was: '' });
     await c.act({ kind: 'write', reading: 'cup-liquid', text: '120', was: '' });
     expect(c.get().clashes.map((x) => x.mine)).toEqual(['58', '120']);
+    // What is asked follows what the other writes since.
+    write({ kind: 'write', reading: 'cup-liquid', text: '119', was: '118' });
+    await c.act({ kind: 'tick', line: 'x', on: true });
+    expect(c.get().clashes.map((x) => x.theirs)).toEqual(['61', '119']);
     await c.act({ kind: 'write', reading: 'cup-foam', text: '60', was: '61' });
     expect(c.get().clashes.map((x) => x.mine)).toEqual(['120']);
     expect(state.batch.progress.fields['cup-foam']).toBe('60');
     c.settleClash('theirs');
     expect(c.get().clashes).toEqual([]);
-    expect(state.batch.progress.fields['cup-liquid']).toBe('118');
-    localStorage.setItem('soft-peak:clashes:b', JSON.stringify([{ reading: 'cup-liquid', theirs: '1', mine: '118' }, { reading: 'no field', theirs: '', mine: '' }]));
+    expect(state.batch.progress.fields['cup-liquid']).toBe('119');
+    localStorage.setItem('soft-peak:clashes:b', JSON.stringify([{ reading: 'cup-liquid', theirs: '1', mine: '119' }, { reading: 'no field', theirs: '', mine: '' }]));
     const odd = makeBatchClient(state.batch);
     odd.resume();
     expect(odd.get().clashes).toEqual([]);

@@ -72,10 +72,12 @@ export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSE
       fromHere = false;
     }
     set({ batch: known, pending, progress: applied(known.progress, pending) });
+    if (get().clashes.length > 0) setClashes(get().clashes);
   };
 
-  /** What is asked: one question for a field, with what was written here last. */
-  const setClashes = (clashes: readonly Clash[]): void => {
+  /** What is asked: one question for a field, with what was written here last and what stands there by now; none where that is the same. */
+  const setClashes = (asked: readonly Clash[]): void => {
+    const clashes = asked.map((c) => ({ ...c, theirs: get().batch.progress.fields[c.reading] ?? '' })).filter((c) => c.theirs !== c.mine);
     kept.keepClashes(clashes);
     set({ clashes });
   };
@@ -108,8 +110,8 @@ export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSE
     // Another screen was quicker: take its state and do ours again on top, unless both wrote into one field.
     const theirs = event.kind === 'write' ? (answer.current.progress.fields[event.reading] ?? '') : null;
     if (event.kind === 'write' && theirs !== null && theirs !== event.was && theirs !== event.text) {
-      setClashes([...get().clashes.filter((c) => c.reading !== event.reading), { reading: event.reading, theirs, mine: event.text }]);
       setPending(rest(), answer.current);
+      setClashes([...get().clashes.filter((c) => c.reading !== event.reading), { reading: event.reading, theirs, mine: event.text }]);
     } else setPending(get().pending, answer.current);
     return true;
   };
@@ -182,8 +184,8 @@ export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSE
         kept.keepTold(get().batch);
         if (before.length > 0) setPending(pending);
       }
-      const asked = kept.clashes().filter((c) => (get().progress.fields[c.reading] ?? '') !== c.mine);
-      if (asked.length > 0) set({ clashes: asked });
+      const asked = kept.clashes();
+      if (asked.length > 0) setClashes(asked);
       if (before.length > 0) void send();
     },
   };
