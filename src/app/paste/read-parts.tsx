@@ -126,7 +126,7 @@ function Choices({ doubt, line, partId, context, index, onEdit, onAdded }: Choic
       setFault(error instanceof TypeError ? 'The server does not answer; nothing was added. Try again.' : (error as Error).message);
     }
   };
-  const choice = 'btn min-h-8 px-2.5 text-[14px] pointer-coarse:min-h-11';
+  const choice = 'btn min-h-8 max-w-full px-2.5 text-[14px] whitespace-normal pointer-coarse:min-h-11';
   return (
     <div className="col-span-3 pb-1.5 pl-[82px]">
       <p className="text-[13.5px] text-beet">

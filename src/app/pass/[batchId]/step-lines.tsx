@@ -123,7 +123,7 @@ function OnTheScale({ line, tick }: { readonly line: Line; readonly tick: string
   const { state, client, scaleStepG } = useOnPass();
   const feed = useInstruments(true);
   const scale = devicesOf(feed, 'scale')[0] ?? null;
-  const now = useNow(true, 250);
+  const now = useNow(true, 200);
   const [tareG, setTareG] = useState<number | null>(null);
   const [since, setSince] = useState<{ readonly g: number; readonly at: number } | null>(null);
   const grossG = scale ? gramsOf(scale.line) : null;

@@ -37,7 +37,7 @@ function useRings(timers: readonly Timer[], tablet: string, now: number): void {
 export function TimerStrip({ onStep, adding, onAdded }: { readonly onStep: (key: string) => void; readonly adding: boolean; readonly onAdded: () => void }) {
   const { state, client, tablet } = useOnPass();
   const timers = state.progress.timers.filter(isRunning).toSorted((a, b) => a.startedAt! - b.startedAt!);
-  const now = useNow(timers.length > 0, 250);
+  const now = useNow(timers.length > 0, 200);
   useRings(state.progress.timers, tablet, now);
   if (timers.length === 0 && !adding) return null;
   return (
