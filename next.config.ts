@@ -6,7 +6,7 @@ const config: NextConfig = {
   // The guard sees every address as it was asked for, before anything is made of it.
   skipProxyUrlNormalize: true,
   skipTrailingSlashRedirect: true,
-  serverExternalPackages: ['better-sqlite3'],
+  serverExternalPackages: ['better-sqlite3', 'tinypool'],
   experimental: { optimizePackageImports: ['radix-ui', 'lucide-react', 'date-fns'] },
   devIndicators: false,
   // `npm test` checks the types; a cook who starts the demo need not wait for it again.

@@ -1,8 +1,8 @@
-/** Builds the app for production, then the worker that keeps it for tablets while the server is away. */
+/** Builds the app for production, then the worker that keeps it for tablets while the server is away, and the server's second thread. */
 import { readdirSync, readFileSync, utimesSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from 'esbuild';
-import { ENV, ROOT, run } from './prepare.mjs';
+import { ENV, ROOT, buildAside, run } from './prepare.mjs';
 
 const status = run('node', ['node_modules/next/dist/bin/next', 'build'], ENV);
 if (status !== 0) process.exit(status);
@@ -24,6 +24,7 @@ await build({
   define: { BUILT: JSON.stringify(files), BUILD: JSON.stringify(name), 'process.env.NODE_ENV': '"production"' },
   logLevel: 'warning',
 });
+await buildAside();
 // The build is as new as its last file, or it would be made again at the next start.
 const now = new Date();
 utimesSync(join(ROOT, '.next', 'BUILD_ID'), now, now);

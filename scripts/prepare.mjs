@@ -50,6 +50,23 @@ export function ensureBuild() {
   must('The build', run('node', ['scripts/build.mjs']));
 }
 
+/** Bundles the server's second thread (src/aside/questions.ts) beside the build, or where it is wanted. */
+export async function buildAside(outfile = join(ROOT, '.next', 'aside.mjs')) {
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: [join(ROOT, 'src', 'aside', 'questions.ts')],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    external: ['better-sqlite3'],
+    // What is bundled may still ask for parts of Node in the older way.
+    banner: { js: "import { createRequire as olderWay } from 'node:module'; const require = olderWay(import.meta.url);" },
+    logLevel: 'warning',
+  });
+}
+
 /** Installs Debian's chromium when it is absent and this is a Debian machine that may. */
 export function ensureChromium() {
   if (existsSync(CHROMIUM)) return;

@@ -5,7 +5,7 @@
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { ENV, ROOT } from './prepare.mjs';
+import { ENV, ROOT, buildAside } from './prepare.mjs';
 
 const host = process.env.SOFT_PEAK_HOST ?? '127.0.0.1';
 const port = process.env.SOFT_PEAK_PORT ?? '4310';
@@ -26,6 +26,7 @@ if (!local && !process.env.SOFT_PEAK_PASSPHRASE && !isLocked()) {
 }
 
 const mode = process.argv.includes('--dev') ? 'dev' : 'start';
+if (mode === 'dev') await buildAside();
 const server = spawn('node', ['node_modules/next/dist/bin/next', mode, '-H', host, '-p', port], { cwd: ROOT, env: ENV, stdio: 'inherit' });
 /** Open streams would keep it for ever: what is written is written at once, so it may go after this. */
 const GOES_AFTER_MS = 2500;

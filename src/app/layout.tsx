@@ -3,7 +3,7 @@ import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import { Suspense, type ReactNode } from 'react';
 import { kitchen } from '../data/kitchen';
-import { readDueMoments } from '../data/due';
+import { dueByLastPlans } from '../aside/plans';
 import { NONCE_HEADER } from '../entry/kitchen-entry';
 import { DueProvider } from '../ui/due-strip';
 import { OthersProvider } from '../ui/others-here';
@@ -27,7 +27,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
       <body>
         <script nonce={(await headers()).get(NONCE_HEADER) ?? ''} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: KEEP_EARLY_HANDS }} />
         {access.ok ? (
-          <DueProvider first={readDueMoments(access.db, await requestTime(), false)}>
+          <DueProvider first={dueByLastPlans(access.db, await requestTime())}>
             <OthersProvider>
               <Suspense>
                 {children}

@@ -9,7 +9,7 @@ import { analyseSheet } from '../core/analysis/analyse';
 import { kitchenOf } from '../core/kitchen/kitchen';
 import { batchPlan } from '../core/batch/make-batch';
 import { getBatch, listBatches, recordEvent, runningBatch, startBatch } from './batches';
-import { readDueMoments } from './due';
+import { dueMomentsWith } from './due';
 import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
 import { readLarderCsv, writeLarderCsv } from '../core/larder/larder-csv';
@@ -58,7 +58,7 @@ describe('a row that cannot be read', () => {
     expect(getSheet(db, 'prune-mousse')).toBeNull();
     expect(readKitchenFacts(db).larder).toHaveLength(before.larder - 1);
     expect(getIngredient(db, 'cream-36')).toBeNull();
-    readDueMoments(db, Date.UTC(2026, 10, 20, 12));
+    dueMomentsWith(db, Date.UTC(2026, 10, 20, 12), () => null);
     expect(unreadableRows()).toEqual(expect.arrayContaining([{ table: 'batch', id: 'sample-3' }, { table: 'sheet', id: 'prune-mousse' }, { table: 'ingredient', id: 'cream-36' }]));
     // Said once in the log, not at every page.
     expect(quiet.mock.calls.filter(([said]) => String(said).includes('sample-3'))).toHaveLength(1);
@@ -226,8 +226,8 @@ describe('batches', () => {
     recordEvent(db, 'b', { kind: 'abandon', at: 200 }, 2, 200);
     expect(getBatch(db, 'b')).toMatchObject({ status: 'finished', endedAt: 100 });
     expect(runningBatch(db)).toBeNull();
-    expect(readDueMoments(db, 200)[0]?.says).toContain('Test cream');
-    expect(readDueMoments(db, 1e15)).toEqual([]);
+    expect(dueMomentsWith(db, 200, () => null)[0]?.says).toContain('Test cream');
+    expect(dueMomentsWith(db, 1e15, () => null)).toEqual([]);
   });
 });
 

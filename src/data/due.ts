@@ -2,17 +2,20 @@ import { isRunning, WHISK_TIMER } from '../core/batch/batch';
 import { dueMoments, type DueMoment } from '../core/batch/due';
 import { isDiscarded } from '../core/mend/batch-case';
 import { momentsOf } from '../core/timetable/moments';
+import type { Result } from '../core/result';
+import type { ServiceAnswer } from '../core/timetable/service-plan';
 import { minuteOf } from '../core/timetable/zone';
 import { listBatches } from './batches';
 import type { KitchenDb } from './kitchen-file';
-import { lastPlan, plannedService } from './service-plans';
 import { listServices, type StoredService } from './services';
+
+type PlanOf = (serviceId: string) => Result<ServiceAnswer> | null;
 
 /**
  * The kitchen's due moments after `now`, from its latest batches and the plans of its present services.
- * @param patient plans that are not there yet are made; else only those that are there already count.
+ * @param planOf the plan of a service by its id; null where none has been made, which says nothing then.
  */
-export function readDueMoments(db: KitchenDb, now: number, patient = true): readonly DueMoment[] {
+export function dueMomentsWith(db: KitchenDb, now: number, planOf: PlanOf): readonly DueMoment[] {
   const batches = listBatches(db, { limit: 60 }).map((b) => ({
     id: b.id,
     name: b.plan.sheetName,
@@ -26,7 +29,7 @@ export function readDueMoments(db: KitchenDb, now: number, patient = true): read
       return dueS === undefined ? [] : [{ at: t.startedAt! + 1000 * dueS, says: t.seconds === null ? 'stop window opens' : t.name }];
     }),
   }));
-  return [...dueMoments(batches, now), ...plannedMoments(db, now, patient)].sort((a, b) => a.at - b.at);
+  return [...dueMoments(batches, now), ...plannedMoments(db, now, planOf)].sort((a, b) => a.at - b.at);
 }
 
 /** Services whose servings lie between these hours from now are asked for their next moments. */
@@ -42,10 +45,10 @@ export const presentServices = (db: KitchenDb, now: number): readonly StoredServ
   );
 
 /** What the plans of the present services have next: hands that begin after a pause, what comes out of the cold, and servings. */
-function plannedMoments(db: KitchenDb, now: number, patient: boolean): readonly DueMoment[] {
+function plannedMoments(db: KitchenDb, now: number, planOf: PlanOf): readonly DueMoment[] {
   return presentServices(db, now)
     .flatMap((s) => {
-      const answer = patient ? plannedService(db, s, now) : lastPlan(s.id);
+      const answer = planOf(s.id);
       return answer?.ok && answer.value.ok ? momentsOf(answer.value.plan, `/clock/${s.id}`, now) : [];
     });
 }

@@ -7,7 +7,7 @@ import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
 /** The open data file of this server, or why there is none. */
 export type KitchenAccess = { readonly ok: true; readonly db: KitchenDb } | { readonly ok: false; readonly error: DataFileError };
 
-const held = globalThis as typeof globalThis & { softPeakDb?: { path: string; db: KitchenDb; end: () => void }; softPeakPlans?: unknown };
+const held = globalThis as typeof globalThis & { softPeakDb?: { path: string; db: KitchenDb; end: () => void } };
 
 /** The kitchen's data file, opened once. A failed opening is tried again at the next request, and logged each time. */
 export function kitchen(): KitchenAccess {
@@ -60,6 +60,7 @@ function watchOver(db: KitchenDb, letGo: () => void): () => void {
 
 /**
  * Goes back to a copy while the server runs: what stands there now becomes a copy of its own first, and is kept beside the file as well.
+ * What was worked out from the former file may bear the same revisions: who keeps such a thing forgets it.
  * @returns the copy of what stood there; null where no copy has that name. @throws where either cannot be opened or written; the kitchen is then as it was.
  */
 export async function goBackWhileOpen(name: string, now: number): Promise<Copy | null> {
@@ -70,8 +71,6 @@ export async function goBackWhileOpen(name: string, now: number): Promise<Copy |
   // From here to the end nothing else runs: no request sees a file that is half gone back.
   held.softPeakDb?.end();
   delete held.softPeakDb;
-  // What was worked out from the former file may bear the same revisions.
-  delete held.softPeakPlans;
   goBackTo(copy, path, now);
   const again = kitchen();
   if (!again.ok) throw again.error;

@@ -73,9 +73,6 @@ export function plannedService(db: KitchenDb, stored: StoredService, now: number
 }
 const KEPT_MIN = 2;
 
-/** The plan of a service that was made last, whatever has changed since; null where none was made yet: for a page that must not wait. */
-export const lastPlan = (serviceId: string): Result<ServiceAnswer> | null => held.softPeakPlans?.answers.get(serviceId)?.answer ?? null;
-
 /** The dishes of a service, for labels and shopping. */
 export const dishCache = (db: KitchenDb) => heldFor(db).cache;
 

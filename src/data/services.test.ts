@@ -8,7 +8,7 @@ import { kitchenOf } from '../core/kitchen/kitchen';
 import { batchPlan } from '../core/batch/make-batch';
 import { PDFDocument } from 'pdf-lib';
 import { getBatch, recordEvent, startBatch } from './batches';
-import { readDueMoments } from './due';
+import { dueMomentsWith } from './due';
 import type { KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
 import { openSampleKitchen } from '../testing/sample-file';
@@ -104,7 +104,7 @@ describe('services in the data file', () => {
   });
 
   it('their next moments are due, and ring', () => {
-    const planned = readDueMoments(db, NOW).filter((m) => m.rings);
+    const planned = dueMomentsWith(db, NOW, (id) => plannedService(db, getService(db, id)!, NOW)).filter((m) => m.rings);
     expect(planned.length).toBeGreaterThan(3);
     expect(planned[0]!.href).toMatch(/^\/clock\/harbour-dinner/);
     expect(planned.every((m) => m.at > NOW)).toBe(true);

@@ -1,11 +1,15 @@
 import 'server-only';
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
+import { TookTooLong } from '../../aside/aside';
 import { kitchen } from '../../data/kitchen';
 import type { KitchenDb } from '../../data/kitchen-file';
 
 /** A refusal in words that can be shown as they are. */
 export const refuse = (status: number, says: string): NextResponse => NextResponse.json({ kind: 'refused', says }, { status });
+
+/** Why a question that was stopped has no answer. */
+export const tooLongSays = (e: TookTooLong): string => `There was no answer within ${e.seconds} s: it was stopped, and nothing was changed. Ask again when less is going on.`;
 
 /** The id that a screen gives to what it makes: sent again, because the answer was lost, it is the same thing. */
 export const MadeIdSchema = z.string().regex(/^[\w-]{8,60}$/);
@@ -35,6 +39,7 @@ export async function withKitchen(run: (db: KitchenDb) => Promise<Response> | Re
   try {
     return await run(access.db);
   } catch (error) {
+    if (error instanceof TookTooLong) return refuse(503, tooLongSays(error));
     console.error('soft-peak: request failed', error);
     return refuse(500, 'The kitchen’s data file could not be written just now. What you typed is kept in this browser.');
   }

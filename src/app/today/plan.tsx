@@ -1,7 +1,7 @@
 import { dayOf, nextOf, type DayService, type MakingNow } from '../../core/timetable/day';
 import { presentServices } from '../../data/due';
 import { openedKitchen } from '../../data/kitchen';
-import { plannedService } from '../../data/service-plans';
+import { planOf } from '../../aside/plans';
 import { requestTime } from '../request-time';
 import { DayRibbon } from './day-ribbon';
 import { NextThing } from './next-thing';
@@ -9,11 +9,9 @@ import { NextThing } from './next-thing';
 /** What the plans of the present services ask for next, and the day as they see it. */
 export async function TodayPlan({ making, empty }: { readonly making: readonly MakingNow[]; readonly empty: boolean }) {
   const now = await requestTime();
-  // The rest of the page goes out before plans are made.
-  await new Promise((go) => setTimeout(go, 0));
   const db = openedKitchen();
   const minute = Math.floor(now / 60_000);
-  const answers = presentServices(db, now).map((s) => ({ s, answer: plannedService(db, s, now) }));
+  const answers = await Promise.all(presentServices(db, now).map(async (s) => ({ s, answer: await planOf(s.id, now) })));
   const services: DayService[] = answers.flatMap(({ s, answer }) => (answer.ok && answer.value.ok ? [{ id: s.id, zone: s.doc.zone, plan: answer.value.plan }] : []));
   const faults = answers.flatMap(({ s, answer }) => (!answer.ok ? [{ id: s.id, name: s.doc.name, says: answer.fault.says }] : answer.value.ok ? [] : [{ id: s.id, name: s.doc.name, says: answer.value.says }]));
   const day = dayOf(services, minute);

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
-import { readDueMoments } from '../../../data/due';
+import { dueNow } from '../../../aside/plans';
 import { withKitchen } from '../answers';
 
 export const dynamic = 'force-dynamic';
 
-export const GET = () => withKitchen((db) => NextResponse.json(readDueMoments(db, Date.now())));
+export const GET = () => withKitchen(async (db) => NextResponse.json(await dueNow(db, Date.now())));

@@ -1,8 +1,8 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { CALCULATORS, calculate, isCalculator } from '../../../../core/calculators';
-import { kitchenNamed } from '../../../../data/named-kitchens';
-import { readBody, refuse } from '../../answers';
+import { aside, TookTooLong } from '../../../../aside/aside';
+import { CALCULATORS, isCalculator } from '../../../../core/calculators';
+import { readBody, refuse, tooLongSays } from '../../answers';
 
 interface Context {
   readonly params: Promise<{ name: string }>;
@@ -16,12 +16,21 @@ export async function GET(_request: Request, { params }: Context) {
   return NextResponse.json({ name, answers, input: z.toJSONSchema(input, { io: 'input' }), output: z.toJSONSchema(output) });
 }
 
-/** Runs a calculator: 200 with its answer, 422 with the fault. */
+/** Longest that a calculator may take, s. */
+const LIMIT_S = 20;
+
+/** Runs a calculator: 200 with its answer, 422 with the fault; 503 when it took too long. */
 export async function POST(request: Request, { params }: Context) {
   const { name } = await params;
   if (!isCalculator(name)) return refuse(404, `There are ${Object.keys(CALCULATORS).join(', ')}.`);
   const body = await readBody(request, z.unknown());
   if (!body.ok) return body.answer;
-  const result = calculate(name, body.value, kitchenNamed);
-  return result.ok ? NextResponse.json(result.value) : NextResponse.json(result.fault, { status: 422 });
+  try {
+    const result = await aside().ask('calculated', { name, input: body.value }, LIMIT_S);
+    return result.ok ? NextResponse.json(result.value) : NextResponse.json(result.fault, { status: 422 });
+  } catch (error) {
+    if (error instanceof TookTooLong) return refuse(503, tooLongSays(error));
+    console.error('soft-peak: calculator ended', error);
+    return refuse(500, 'That was more than this machine can reckon.');
+  }
 }

@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import { MOST_CHARACTERS } from '../../../../core/table/table';
-import { readLarderCsv, writeLarderCsv } from '../../../../core/larder/larder-csv';
+import { aside } from '../../../../aside/aside';
+import { writeLarderCsv } from '../../../../core/larder/larder-csv';
 import { readKitchenFacts } from '../../../../data/kitchen-facts';
 import { importIngredients, larderRevisions } from '../../../../data/larder';
 import { refuse, withKitchen } from '../../answers';
@@ -16,7 +17,9 @@ export async function GET() {
 export async function POST(request: Request) {
   const text = await request.text();
   if (text.length > MOST_CHARACTERS) return refuse(413, 'That file is larger than 5 MB: no larder is. Nothing was taken over.');
-  const read = readLarderCsv(text);
-  if (!read.ok) return refuse(422, read.fault.says);
-  return withKitchen((db) => NextResponse.json({ ...importIngredients(db, read.value.ingredients, read.value.revisions), faults: read.value.faults.map((f) => f.says) }));
+  return withKitchen(async (db) => {
+    const read = await aside().ask('larderTable', { text });
+    if (!read.ok) return refuse(422, read.fault.says);
+    return NextResponse.json({ ...importIngredients(db, read.value.ingredients, read.value.revisions), faults: read.value.faults.map((f) => f.says) });
+  });
 }

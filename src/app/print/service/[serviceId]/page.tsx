@@ -5,7 +5,7 @@ import { clockOf, dayDate, dayName } from '../../../../core/timetable/clock-word
 import type { PlannedTask } from '../../../../core/timetable/service-plan';
 import { localTime, minuteOf } from '../../../../core/timetable/zone';
 import { openedKitchen } from '../../../../data/kitchen';
-import { plannedService } from '../../../../data/service-plans';
+import { planOf } from '../../../../aside/plans';
 import { getService } from '../../../../data/services';
 import { requestTime } from '../../../request-time';
 import { PrintBar } from '../../print-bar';
@@ -17,7 +17,7 @@ export default async function PrintService({ params }: { readonly params: Promis
   const service = getService(db, serviceId);
   if (!service) notFound();
   const now = await requestTime();
-  const answer = plannedService(db, service, now);
+  const answer = await planOf(service.id, now);
   const { zone, name } = service.doc;
   return (
     <div className="print-page mx-auto max-w-[190mm] bg-paper px-4 py-6 sm:px-8">

@@ -1,4 +1,3 @@
-import { batchLabels } from '../../../../../data/labels';
 import { withKitchen } from '../../../answers';
 import { labelsAnswer } from '../../../labels-answer';
 
@@ -12,5 +11,5 @@ interface Context {
 export async function GET(request: Request, { params }: Context) {
   const { batchId } = await params;
   const query = new URL(request.url).searchParams;
-  return withKitchen((db) => labelsAnswer(query, () => batchLabels(db, batchId, Date.now())));
+  return withKitchen(() => labelsAnswer(query, { batchId }));
 }

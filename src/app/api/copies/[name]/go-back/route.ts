@@ -1,4 +1,5 @@
 import { NextResponse } from 'next/server';
+import { forgetPlans } from '../../../../../aside/plans';
 import { goBackWhileOpen } from '../../../../../data/kitchen';
 import { refuse } from '../../../answers';
 
@@ -8,6 +9,7 @@ export const dynamic = 'force-dynamic';
 export async function POST(_request: Request, { params }: { readonly params: Promise<{ name: string }> }): Promise<Response> {
   try {
     const present = await goBackWhileOpen((await params).name, Date.now());
+    await forgetPlans();
     return present ? NextResponse.json(present) : refuse(404, 'There is no such copy any more.');
   } catch (error) {
     console.error('soft-peak: did not go back', error);

@@ -1,6 +1,4 @@
-import { serviceLabels } from '../../../../../data/labels';
-import { getService } from '../../../../../data/services';
-import { refuse, withKitchen } from '../../../answers';
+import { withKitchen } from '../../../answers';
 import { labelsAnswer } from '../../../labels-answer';
 
 export const dynamic = 'force-dynamic';
@@ -13,9 +11,5 @@ interface Context {
 export async function GET(request: Request, { params }: Context) {
   const { serviceId } = await params;
   const query = new URL(request.url).searchParams;
-  return withKitchen(async (db) => {
-    const service = getService(db, serviceId);
-    if (!service) return refuse(404, 'This service is no longer in the kitchen.');
-    return labelsAnswer(query, () => serviceLabels(db, service, query.getAll('serving'), Date.now()));
-  });
+  return withKitchen(() => labelsAnswer(query, { serviceId, servings: query.getAll('serving') }));
 }

@@ -1,6 +1,6 @@
 import { writeCalendar, writePlanCsv, writeService } from '../../../../../../core/files/service-files';
 import type { WrittenFile } from '../../../../../../core/files/written';
-import { plannedService } from '../../../../../../data/service-plans';
+import { planOf } from '../../../../../../aside/plans';
 import { getService } from '../../../../../../data/services';
 import { refuse, withKitchen } from '../../../../answers';
 
@@ -15,13 +15,13 @@ const asFile = (f: WrittenFile): Response => new Response(f.text, { headers: { '
 /** A service as calendar (ics), table (csv) or itself (json). */
 export async function GET(_request: Request, { params }: Context) {
   const { serviceId, format } = await params;
-  return withKitchen((db) => {
+  return withKitchen(async (db) => {
     const service = getService(db, serviceId);
     if (!service) return refuse(404, 'This service is no longer in the kitchen.');
     if (format === 'json') return asFile(writeService(service.doc));
     if (format !== 'ics' && format !== 'csv') return refuse(404, 'Services are written as ics, csv or json.');
     const now = Date.now();
-    const answer = plannedService(db, service, now);
+    const answer = await planOf(service.id, now);
     if (!answer.ok) return refuse(422, answer.fault.says);
     if (!answer.value.ok) return refuse(422, `There is no plan to write: ${answer.value.says}`);
     return asFile(format === 'ics' ? writeCalendar(service.doc, answer.value.plan, service.id, now) : writePlanCsv(service.doc, answer.value.plan));

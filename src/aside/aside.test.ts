@@ -1,0 +1,90 @@
+import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { PDFDocument } from 'pdf-lib';
+// @ts-expect-error a script of the project, without types
+import { buildAside } from '../../scripts/prepare.mjs';
+import { writeLarderCsv } from '../core/larder/larder-csv';
+import { listCopies } from '../data/copies';
+import type { KitchenDb } from '../data/kitchen-file';
+import { readKitchenFacts } from '../data/kitchen-facts';
+import { plannedService } from '../data/service-plans';
+import { getService, saveService } from '../data/services';
+import { openSampleKitchen } from '../testing/sample-file';
+import { asideOf, TookTooLong, type Aside } from './aside';
+
+const NOW = Date.UTC(2026, 10, 25, 9);
+let folder: string;
+let db: KitchenDb;
+let path: string;
+let aside: Aside;
+// Beside the packages, where it finds the database's.
+const BUNDLE = join(process.cwd(), 'node_modules', '.aside-under-test.mjs');
+
+beforeAll(async () => {
+  await (buildAside as (file: string) => Promise<void>)(BUNDLE);
+  aside = asideOf(BUNDLE);
+});
+afterAll(async () => {
+  await aside.end();
+  rmSync(BUNDLE, { force: true });
+});
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'soft-peak-'));
+  path = join(folder, 'kitchen.db');
+  db = openSampleKitchen(path, NOW);
+});
+afterEach(() => {
+  db.$client.close();
+  rmSync(folder, { recursive: true });
+});
+
+describe('the second thread', () => {
+  it('plans a service as this thread does, and sees at once what was written here', async () => {
+    const first = await aside.ask('plan', { path, serviceId: 'harbour-dinner', now: NOW });
+    const service = getService(db, 'harbour-dinner')!;
+    expect(first).toEqual(plannedService(db, service, NOW));
+    const later = service.doc.servings.slice(1);
+    saveService(db, service.id, { ...service.doc, servings: later }, service.revision, NOW);
+    const second = await aside.ask('plan', { path, serviceId: 'harbour-dinner', now: NOW });
+    expect(second.ok && second.value.ok && second.value.plan.servings.map((s) => s.id)).toEqual(later.map((s) => s.id));
+    expect(await aside.ask('plan', { path, serviceId: 'nobody', now: NOW })).toMatchObject({ ok: false, fault: { code: 'gone' } });
+  });
+
+  it('holds nobody up here: what is asked meanwhile is answered first', async () => {
+    const answered: string[] = [];
+    const planned = aside.ask('plan', { path, serviceId: 'harbour-dinner', now: NOW }).then(() => answered.push('the plan'));
+    for (let i = 0; i < 5; i++) await new Promise((go) => setImmediate(go));
+    readKitchenFacts(db);
+    answered.push('another screen');
+    await planned;
+    expect(answered).toEqual(['another screen', 'the plan']);
+  });
+
+  it('stops what takes longer than its limit, and answers the next question', async () => {
+    await expect(aside.ask('plan', { path, serviceId: 'harbour-dinner', now: NOW }, 0.001)).rejects.toThrow(TookTooLong);
+    expect(await aside.ask('calculated', { name: 'overrun', input: { liquidG: 120, foamG: 60 } })).toEqual({ ok: true, value: expect.objectContaining({}) as object });
+  });
+
+  it('a fault of its own reaches who asked, and the thread goes on', async () => {
+    await expect(aside.ask('plan', { path: join(folder, 'nowhere.db'), serviceId: 'x', now: NOW })).rejects.not.toThrow(TookTooLong);
+    writeFileSync(join(folder, 'odd.db'), 'this is no data file, and never was one');
+    await expect(aside.ask('plan', { path: join(folder, 'odd.db'), serviceId: 'x', now: NOW })).rejects.toThrow(/not a database/);
+    await expect(asideOf(join(folder, 'not-built.mjs')).ask('larderTable', { text: '' })).rejects.toThrow(/npm run build/);
+    expect((await aside.ask('larderTable', { text: writeLarderCsv(readKitchenFacts(db).larder) })).ok).toBe(true);
+  });
+
+  it('writes labels, and the whole kitchen, and reads it into a copy; the data file stays as it is', async () => {
+    const before = statSync(path);
+    const pdf = await aside.ask('labels', { path, of: { serviceId: 'harbour-dinner', servings: [] }, grid: 'a4-21', skip: 0, now: NOW });
+    expect(pdf.ok && (await PDFDocument.load(pdf.value)).getPageCount()).toBe(1);
+    expect(await aside.ask('labels', { path, of: { batchId: 'nobody' }, grid: 'a4-21', skip: 0, now: NOW })).toMatchObject({ ok: false, fault: { code: 'gone' } });
+    const zip = await aside.ask('kitchenZip', { path, photos: join(folder, 'photos') });
+    const copies = join(folder, 'copies');
+    const copy = await aside.ask('copyOfZip', { bytes: zip, folder: copies, now: NOW });
+    expect(copy.ok && listCopies(copies).map((c) => c.name)).toEqual([copy.ok && copy.value.name]);
+    expect(await aside.ask('copyOfZip', { bytes: zip.slice(0, 900), folder: copies, now: NOW })).toMatchObject({ ok: false });
+    expect([statSync(path).size, statSync(path).mtimeMs]).toEqual([before.size, before.mtimeMs]);
+  });
+});

@@ -1,0 +1,75 @@
+import Database from 'better-sqlite3';
+import { drizzle } from 'drizzle-orm/better-sqlite3';
+import { calculate, type CalculatorName } from '../core/calculators';
+import type { LabelGridKey } from '../core/files/label-sizes';
+import { tubLabelPdf } from '../core/files/tub-label-pdf';
+import { readLarderCsv } from '../core/larder/larder-csv';
+import { fail, ok, type Result } from '../core/result';
+import type { ServiceAnswer } from '../core/timetable/service-plan';
+import type { KitchenDb } from '../data/kitchen-file';
+import { batchLabels, serviceLabels } from '../data/labels';
+import { kitchenNamed } from '../data/named-kitchens';
+import * as schema from '../data/schema';
+import { plannedService } from '../data/service-plans';
+import { getService } from '../data/services';
+import { kitchenToZip, zipToCopy } from '../data/whole-kitchen';
+
+/*
+ * What takes long is asked of a second thread, so that no screen waits for another's question: each of these is one. They run in a thread
+ * of their own (see aside.ts), which reads the data file itself and writes nothing in it: the server's first thread is its only writer.
+ */
+
+/** Opens the data file for reading as long as one question lasts: it always sees what was acknowledged last. */
+function reading<T>(path: string, run: (db: KitchenDb) => T): T {
+  let client: Database.Database | null = null;
+  try {
+    client = new Database(path, { readonly: true, fileMustExist: true });
+    client.pragma('busy_timeout = 4000');
+    return run(drizzle(client, { schema }));
+  } catch (error) {
+    // The database's own kind of error loses its words on the way to the other thread.
+    throw new Error(error instanceof Error ? error.message : String(error));
+  } finally {
+    client?.close();
+  }
+}
+
+const gone = <T>(): Result<T> => fail('service', 'gone', 'This service is no longer in the kitchen.');
+
+/** The plan of a stored service. @param now milliseconds since 1970. @returns a fault `gone` when it is not there, or what planning found. */
+export const plan = ({ path, serviceId, now }: { readonly path: string; readonly serviceId: string; readonly now: number }): Result<ServiceAnswer> =>
+  reading(path, (db) => {
+    const service = getService(db, serviceId);
+    return service ? plannedService(db, service, now) : gone();
+  });
+
+export interface LabelsQuestion {
+  readonly path: string;
+  readonly of: { readonly batchId: string } | { readonly serviceId: string; readonly servings: readonly string[] };
+  readonly grid: LabelGridKey;
+  /** Places on the first sheet that are used up. */
+  readonly skip: number;
+  readonly now: number;
+}
+
+/** Tub labels as PDF. @returns a fault `gone` when batch or service is not there. */
+export async function labels({ path, of, grid, skip, now }: LabelsQuestion): Promise<Result<Uint8Array>> {
+  const read = reading(path, (db) => {
+    if ('batchId' in of) return batchLabels(db, of.batchId, now);
+    const service = getService(db, of.serviceId);
+    return service ? serviceLabels(db, service, of.servings, now) : gone<never>();
+  });
+  return read.ok ? ok(await tubLabelPdf(read.value, grid, skip)) : read;
+}
+
+/** A calculator's answer to what was sent, with a kitchen that ships with the program. */
+export const calculated = ({ name, input }: { readonly name: CalculatorName; readonly input: unknown }) => calculate(name, input, kitchenNamed);
+
+/** A larder's table as ingredients, and what of it cannot be read. */
+export const larderTable = ({ text }: { readonly text: string }) => readLarderCsv(text);
+
+/** The whole kitchen as a zip of open files. @param photos the folder of its pictures. */
+export const kitchenZip = ({ path, photos }: { readonly path: string; readonly photos: string }): Uint8Array => reading(path, (db) => kitchenToZip(db, photos));
+
+/** Such a zip as a copy in the folder of copies; the kitchen itself is not touched. */
+export const copyOfZip = ({ bytes, folder, now }: { readonly bytes: Uint8Array; readonly folder: string; readonly now: number }) => zipToCopy(bytes, folder, now);
