@@ -1,6 +1,6 @@
 import { splitLine } from '../measures/line';
-import { temperaturesIn } from './degrees';
-import { endsMeasured, INGREDIENTS, isAction, isTime, looksLikeMeasured, TAKEN_FROM, YIELD } from './row-looks';
+import { piecesOf } from './in-row-lists';
+import { BARE_GRAMS, isAction, isTime, YIELD } from './row-looks';
 import { lookUp } from '../look-up';
 
 const BULLET = /^[\s\u00a0]*(?:[-–*•▢☐□◦·●○‣▪✓]|\[[ x]?\])[\s\u00a0]+/i;
@@ -34,7 +34,7 @@ export interface RawRow {
   readonly listed?: true;
 }
 
-function splitRows(text: string): readonly RawRow[] {
+function splitRows(text: string, isIngredient: (name: string) => boolean): readonly RawRow[] {
   const out: RawRow[] = [];
   let at = 0;
   let blank = true;
@@ -64,7 +64,7 @@ function splitRows(text: string): readonly RawRow[] {
       const letter = /^[\s\u00a0]*([A-H])[.)]\s/.exec(item)?.[1] ?? null;
       const label = letter !== null && !isAction(plain) ? letter : null;
       const row = { text: plain, start, end: at, blankBefore: blank || label !== null, bulleted: item !== bare, numbered: label === null && plain !== item && NUMBERED.test(item), marked, label };
-      for (const r of inlineLists(row)) out.push(r);
+      out.push(...takenApart(row, isIngredient));
     }
     blank = false;
   }
@@ -118,9 +118,6 @@ function countedInOne(raw: string): readonly string[] {
 
 const LONGEST_COUNTED = 8000;
 
-/** 'Yolks 80', 'cream 250 + 300 whipped': a list that says no measure anywhere is in grams. */
-const BARE_GRAMS = /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%)?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\))?)$/u;
-
 const COUNTED = /\b(?:eggs?|yolks?|whites?|lea(?:f|ves)|sheets?|lemons?|limes?|oranges?|bananas?|apples?|pears?|biscuits?|fingers?|ladyfingers|pods?|tins?|cans?)$/i;
 
 const FEWEST_BARE = 4;
@@ -152,73 +149,19 @@ function counted(rows: readonly RawRow[]): readonly RawRow[] {
   return rows.map((r, i) => (i >= first && step(i, i - first + 1) ? { ...r, text: r.text.slice(bare[i]![0].length), numbered: true } : r));
 }
 
-/** '4 yolks, 100 g sugar, 40 g water' or the same with bars between: a list in one row, where every piece begins with its amount. */
-function bareList(text: string): readonly string[] {
-  if (text.length > 400 || /[.!?]\s+\p{Lu}/u.test(text)) return [];
-  const items = text.replace(/\.$/, '').split(/\s+\/\s+|[,;]\s+(?=\d|[½¼¾⅓⅔]|an?\s|pinch\b)/);
-  const said = (t: string): boolean => /^(?:\d|[½¼¾⅓⅔]|an?\s|pinch\b)/.test(t) && splitLine(t).name !== '' && !isAction(t) && t.length < 60;
-  return items.length >= 3 && items.every(said) && items.filter((t) => looksLikeMeasured(t)).length >= 2 ? items.map((t) => t.trim()) : [];
+/** Lists within a row become rows of their own; any other row stays. */
+function takenApart(row: RawRow, isIngredient: (name: string) => boolean): readonly RawRow[] {
+  const pieces = piecesOf(row.text, isIngredient);
+  const first = pieces[0];
+  return pieces.length === 0
+    ? [row]
+    : pieces.map((p): RawRow => {
+        const blankBefore = p === first && row.blankBefore;
+        if (p.kind === 'head') return { ...row, text: `${p.text}:`, blankBefore: true, bulleted: false, numbered: false };
+        if (p.kind === 'item') return { ...row, text: p.text, listed: true, blankBefore, bulleted: false, numbered: false };
+        return { ...row, text: p.text, start: row.start + p.at, blankBefore };
+      });
 }
-
-/** 'Whites 150 g / sugar 250 g: to 70 °C, then whip': a list that stands with its step; 'Vanilla 1 tsp. Salt 2 g.' */
-function listWithStep(row: RawRow): readonly RawRow[] {
-  if (row.text.length > 300) return [];
-  const sentences = row.text.split(/[.;]\s+/).map((t) => t.replace(/\.$/, '').trim());
-  if (sentences.length > 1 && sentences.every((t) => endsMeasured(t) && !isAction(t))) return sentences.map((text, i) => ({ ...row, text, listed: true as const, blankBefore: row.blankBefore && i === 0 }));
-  const colon = /^([^:]{4,140}?):\s+(?=\p{L})/u.exec(row.text);
-  if (!colon) return [];
-  const items = colon[1]!.split(/\s+[/+]\s+|[;,]\s+(?![^(]*\))/).map((t) => t.trim());
-  const tail = row.text.slice(colon[0].length);
-  const measured = items.filter((t) => endsMeasured(t) || looksLikeMeasured(t));
-  if (measured.length === 0 || measured[0] !== items[0] || splitLine(items[0]!).name === '' || isAction(items[0]!) || !items.every((t) => measured.includes(t) || !/\d/.test(t.replace(/\([^)]*\)/g, ''))) || !(isAction(tail) || temperaturesIn(tail, false).length > 0)) return [];
-  // How it is stands behind what it is said of: 'butter 300 g, soft (20 °C)'.
-  const lines = items.reduce<string[]>((out, t) => (measured.includes(t) ? [...out, t] : [...out.slice(0, -1), `${out.at(-1)!}, ${t}`]), []);
-  return [...lines.map((text, i) => ({ ...row, text, listed: true as const, numbered: false, blankBefore: row.blankBefore && i === 0 })), { ...row, text: tail, start: row.start + colon[0].length, blankBefore: false }];
-}
-
-/** 'Base: 200 g biscuits, 80 g butter. Cream: 300 g cream, 30 g sugar.': lists within a row become rows of their own; any other row stays. */
-function inlineLists(row: RawRow): readonly RawRow[] {
-  const chefs = row.text.split(/\s+\/\s+|,\s+(?![^(]*\))/);
-  if (chefs.length > 2 && chefs.filter((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t)).length >= 2 && chefs.every((t) => BARE_GRAMS.test(t.trim()) || endsMeasured(t) || WHOLE_FRUIT.test(t.trim()))) return chefs.map((t, i) => ({ ...row, text: t.trim(), listed: true as const, numbered: false, blankBefore: row.blankBefore && i === 0 }));
-  const summed = row.text.split(/\s+\+\s+/);
-  if (summed.length > 1 && !row.numbered && summed.every((t) => BARE_GRAMS.test(t.trim()) && !isTime(t))) return summed.map((t, i) => ({ ...row, text: t.trim(), listed: true as const, blankBefore: row.blankBefore && i === 0 }));
-  const bare = bareList(row.text);
-  const step = bare.length === 0 ? listWithStep(row) : [];
-  if (step.length > 0) return step;
-  if (bare.length > 0) return bare.map((text, i) => ({ ...row, text, blankBefore: row.blankBefore && i === 0 }));
-  const pieces = row.text.split(/(?<=[.;])\s+(?=\p{Lu}[\p{L} '’-]{2,30}:\s)/u);
-  const out: RawRow[] = [];
-  for (const [i, piece] of pieces.entries()) {
-    const head = /^(\p{Lu}[\p{L} '’&-]{2,40}):\s+(.+)$/su.exec(piece) ?? /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)(.+)$/su.exec(piece);
-    // 'Layer it up: a spoon of purée, a spoon of cream': work.
-    const works = head !== null && /^(?:\p{L}+ (?:it|them|this|that|up)\b|(?:layer|assemble|build|fill|assembly)$)/iu.test(head[1]!);
-    const listed = head !== null && INGREDIENTS.test(`${head[1]!}:`);
-    const items = head ? head[2]!.replace(/\.$/, '').split(listed ? /\s+\/\s+|[;,]\s+(?![^(]*\))/ : /\s+\/\s+|;\s+|,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|pulp\b|seeds\b|salt\b|one\s|two\s|three\s|(?:pinch|dash|splash|squeeze)\s))/) : [];
-    const numbers = head === null || works ? [] : head[2]!.replace(/\.$/, '').split(/\s+\/\s+|[;,]\s+(?![^(]*\))/);
-    if (numbers.length > 1 && numbers.every((t) => BARE_GRAMS.test(t.trim()) || TAKEN_FROM.test(t.trim()) || looksLikeMeasured(t) || endsMeasured(t)) && numbers.some((t) => BARE_GRAMS.test(t.trim()))) {
-      out.push({ ...row, text: `${head![1]!}:`, blankBefore: true, bulleted: false, numbered: false });
-      for (const t of numbers) out.push({ ...row, text: t.trim(), blankBefore: false, bulleted: false, numbered: false });
-      continue;
-    }
-    // 'Finish: lime zest, flaky salt': things for the top, none weighed.
-    const finish = head !== null && i === 0 && /^(?:(?:to |for )?(?:finish|garnish|decorate|serve)|topping|garnish|decoration)$/i.test(head[1]!) ? head[2]!.replace(/\.$/, '').split(/,\s+(?:and\s+)?/) : [];
-    if (finish.length > 1 && finish.every((t) => t.split(/\s+/).length <= 4 && !isAction(t) && !/[.!;]/.test(t) && splitLine(t).amounts.length === 0)) {
-      out.push({ ...row, text: `${head![1]!}:`, blankBefore: true, bulleted: false, numbered: false });
-      for (const t of finish) out.push({ ...row, text: t.trim(), listed: true as const, blankBefore: false, bulleted: false, numbered: false });
-      continue;
-    }
-    if (!head || works || (items.length < 2 && !(/^(?:to|for) (?:finish|serve|decorate|garnish|top|the top)|^(?:topping|garnish|decoration)/i.test(head[1]!) && looksLikeMeasured(items[0] ?? ''))) || !items.every((t, k) => (listed && t.length < 60 && items.length > 3) || (k > 0 && t.length < 40 && head[2]!.includes(';') && !isAction(t)) || /^(?:\d|[½¼¾⅓⅔]|an?\s|all\b|half\b|the (?:rest|whole)\b|juice\b|zest\b|pulp\b|seeds\b|salt\b|pinch\b|one\s|two\s|three\s|four\s)/i.test(t)) || !items.some((t) => looksLikeMeasured(t))) {
-      out.push({ ...row, text: piece, blankBefore: row.blankBefore && i === 0 });
-      continue;
-    }
-    out.push({ ...row, text: `${head[1]!}:`, blankBefore: true, bulleted: false, numbered: false });
-    for (const t of items) out.push({ ...row, text: t.trim(), blankBefore: false, bulleted: false, numbered: false });
-  }
-  return pieces.length === 1 && out.length === 1 ? [row] : out;
-}
-
-/** '2 lemons zest + juice'. */
-const WHOLE_FRUIT = /^(?:\d{1,2}|[½¼¾]|an?|one|two|three|four) (?:\w+ )?(?:lemons?|limes?|oranges?),? (?:\(?(?:zest|juice|rind)(?:ed)?(?: (?:and|&|\+) (?:zest|juice|rind)(?:d|ed)?)?\)?)?$/i;
 
 /** The rows of a text, each with how it was marked: web marks and the lines of tables taken off, lists within a row taken apart. Linear in its length. */
-export const rawRows = (text: string, isIngredient: (name: string) => boolean): readonly RawRow[] => inBareGrams(splitRows(withoutTags(text)), isIngredient);
+export const rawRows = (text: string, isIngredient: (name: string) => boolean): readonly RawRow[] => inBareGrams(splitRows(withoutTags(text), isIngredient), isIngredient);
