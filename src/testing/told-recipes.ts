@@ -692,7 +692,7 @@ DIRECTIONS
       'egg-foam: egg-yolk 68, espresso-powder 8, salt 0, sugar-granulated 100, water 15',
       'egg-foam: cream-of-tartar 1, egg-white 132, sugar-granulated 50',
       'whipped-cream: cream-36 358',
-      'set-filling: ? 142 <- egg-foam, egg-foam, whipped-cream',
+      'set-filling: honeycomb-chocolate 142 <- egg-foam, egg-foam, whipped-cream',
     ],
   ],
   [
@@ -2121,6 +2121,341 @@ PS sorry, I meant 300ml of milk not 500!`,
       'topping: raspberry 400',
       'custard: corn-starch 8, egg-yolk 68, milk-whole 310, sugar-caster 50, vanilla-pod 3',
       'whipped-cream: cream-48 400, icing-sugar-starch 15',
+    ],
+  ],
+  [
+    "a pavlova whose list is a sentence",
+    `Passionfruit pavlova
+
+Serves eight to ten.
+
+You'll need 6 large egg whites, a pinch of cream of tartar, 340g caster sugar, 1 level tbsp cornflour and 2 tsp white wine vinegar. For the topping: 450ml double cream, 1 tbsp icing sugar, 8 passion fruit and a punnet of raspberries.
+
+Oven to gas mark 2. Draw a 23cm circle on baking parchment. Whisk the whites with the cream of tartar until they stand in stiff peaks, then whisk in the sugar a tablespoon at a time until thick and very glossy. Sift over the cornflour, add the vinegar, fold through. Heap onto the circle, hollowing the middle. Bake for 1¼ hours, then switch off and let it go cold in the oven overnight.
+Just before you serve it, whip the cream with the icing sugar till it barely holds, pile into the hollow, spoon over the passion fruit pulp and scatter with the raspberries.`,
+    [
+      'meringue: corn-starch 8, cream-of-tartar 0, egg-white 198, sugar-caster 340, vinegar-white 10',
+      'whipped-cream: cream-48 450, icing-sugar-starch 8',
+      'topping: passion-fruit 104',
+      'topping: raspberry 125',
+    ],
+  ],
+  [
+    "a meringue buttercream with cheese, told",
+    `ok so the frosting I always do for the carrot cake — take 5 egg whites and 250 grams of sugar, put them in the mixer bowl over a pan of simmering water and keep whisking till it's 71 C and you can't feel the sugar. onto the mixer with the whisk, full speed, ten minutes or so, till the bowl's cold. then a pound of soft butter in small lumps, on medium. it'll go soupy, don't panic. when it's come together beat in 8 oz cold cream cheese and a good teaspoon of vanilla paste and a pinch of salt. that does a three layer 8 inch cake.`,
+    [
+      'buttercream: butter-82 454, cream-cheese-block 227, egg-white 165, salt 0, sugar-caster 250, vanilla-paste 7',
+    ],
+  ],
+  [
+    "a church pudding in cans and boxes",
+    `BANANA PUDDING (church supper)
+
+1 (14 oz) can sweetened condensed milk
+1 1/2 c. cold water
+1 (3.4 oz) box instant vanilla pudding mix
+3 c. heavy whipping cream
+1 (11 oz) box vanilla wafers
+4 ripe bananas, sliced
+
+Beat condensed milk and water till combined, 1 min. Beat in pudding mix 2 min. Cover & refrigerate 4 hrs or overnight. Whip cream to stiff peaks. Fold into pudding mixture till no streaks remain. In a trifle bowl layer 1/3 of wafers, 1/3 of bananas and 1/3 of pudding. Repeat layers twice. Top with crushed wafers. Chill 4-8 hrs. Serves 12-15.`,
+    [
+      'set-filling: condensed-milk 397, instant-pudding-powder 96, water 355 <- whipped-cream',
+      'whipped-cream: cream-36 716',
+      'biscuit-layer: vanilla-wafer 312',
+      'topping: banana 460',
+    ],
+  ],
+  [
+    "nougat in two foams of eggs",
+    `Nougat semifreddo, loaf tin 1.2 litres
+
+- 3 eggs, separated
+- 90 g golden caster sugar
+- 300 g crème fraîche
+- 150 ml double cream
+- 120 g soft nougat, chopped small
+- 40 g pistachios, roughly chopped
+- 2 tbsp orange flower water
+
+1. Line the tin with cling film.
+2. Beat yolks and sugar in a heatproof bowl over barely simmering water for 5 min until pale and thick (70°C). Take off the heat and beat until cool.
+3. Whip the cream and crème fraîche together to soft peaks; fold into the yolks with nougat, pistachios and orange flower water.
+4. In a clean bowl whisk the whites to stiff peaks. Fold in gently in two additions.
+5. Pour into the tin, cover, freeze at least 8 hours.
+6. Move to the fridge 20 minutes before slicing.`,
+    [
+      'egg-foam: egg-yolk 51, sugar-caster 90',
+      'whipped-cream: cream-48 150, creme-fraiche-35 300',
+      'set-filling: nougat-soft 120, orange-blossom-water 30, pistachio 40 <- egg-foam, egg-foam, whipped-cream',
+      'egg-foam: egg-white 99',
+    ],
+  ],
+  [
+    "an old syllabub, peel and juice steeped",
+    `To make an Everlasting Syllabub
+
+Take the peel of two lemons pared thin and the juice of one, steep them in half a pint of sherry and two tablespoonfuls of brandy the night before. Next day strain it into a large bowl, stir in four ounces of fine sugar till it is dissolved, then pour in by degrees a pint of double cream, whisking all the while until it stands in soft mounds. Grate in a little nutmeg. Fill ten small glasses and set them in a cool larder. They will keep two days.`,
+    [
+      'whipped-cream: brandy-40 34, cream-48 568, lemon-juice 45, lemon-zest 10, nutmeg-ground 0, sherry-17 285, sugar-caster 113',
+    ],
+  ],
+  [
+    "a charlotte in chefs’ rows",
+    `CHARLOTTE FRAMBOISE — 2 rings 18 cm
+Biscuit: ladyfingers 250
+Syrup: water 100, sugar 60, framboise eau-de-vie 30
+Bavarois: raspberry purée 400 / sugar 100 / lemon juice 20 / gelatine 16 / cream 400
+Gelée: raspberry purée 200 / sugar 40 / gelatine 5
+Method
+Syrup: boil water + sugar, cool, add spirit.
+Line rings with the ladyfingers, trimmed, soak the bottom ones with syrup.
+Bavarois: warm 1/4 of the purée with sugar to 50C, dissolve the bloomed gelatine, add rest of purée and the lemon. At 22C fold in cream whipped soft.
+Fill rings to 1 cm from the top, set 3h.
+Gelée: warm a little purée with sugar, melt gelatine, add rest, pour over at 28 C. Set 2h. Decorate with fresh raspberries.`,
+    [
+      'soak: fruit-brandy-40 30, sugar-caster 60, water 100',
+      'biscuit-layer: ladyfinger 250',
+      'fruit-base: gelatin-leaf-gold 16, lemon-juice 20, raspberry-puree 100, raspberry-puree 300, sugar-caster 100',
+      'whipped-cream: cream-35 400',
+      'set-filling:  <- fruit-base, whipped-cream',
+      'fruit-base: gelatin-leaf-gold 5, raspberry-puree 200, sugar-caster 40',
+    ],
+  ],
+  [
+    "a mess told in a message",
+    `Hiya, here's the eton mess: I buy 8 meringue nests and smash them up. 600ml whipping cream whipped with 2 tablespoons of icing sugar and a teaspoon of vanilla (soft!! don't overdo it). 500g strawbs - blitz half of them with a squeeze of lemon & 1 tbsp icing sugar to make a sauce, chop up the other half. Fold the meringue and chopped strawbs through the cream, ripple the sauce through, into 6 sundae glasses and serve straight away or it goes soggy x`,
+    [
+      'whipped-cream: cream-35 606, icing-sugar-starch 15, vanilla-extract 5',
+      'fruit-base: icing-sugar-starch 8, lemon-juice 5, strawberry 250',
+      'set-filling: meringue-shell 112, strawberry 250 <- fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "an icebox loaf, a layer of crackers between",
+    `Matcha Icebox Cake
+
+Makes one 9x5-inch loaf, 8 slices
+
+INGREDIENTS
+For the whipped cream:
+2 cups (480 ml) heavy cream, very cold
+1/2 cup (60 g) powdered sugar
+4 oz (113 g) mascarpone
+1 tablespoon matcha powder, sifted, plus extra to dust
+1 tsp vanilla extract
+For assembly:
+about 28 graham crackers (one 14.4-oz box)
+1 cup (125 g) raspberries
+
+DIRECTIONS
+Line a loaf pan with plastic wrap, leaving an overhang.
+In the bowl of a stand mixer fitted with the whisk attachment, beat mascarpone, powdered sugar, matcha and vanilla on low until smooth, about 1 minute. Increase speed to medium-high; with the mixer running, slowly stream in cream and beat until medium-stiff peaks form, 2 to 3 minutes.
+Spread a thin layer of cream in the pan. Top with a single layer of crackers, breaking as needed. Spread 3/4 cup cream over. Repeat to make 5 layers of crackers, dotting raspberries in the middle layer, and ending with cream.
+Cover and refrigerate at least 8 hours and up to 2 days.
+Invert onto a platter, peel off plastic, dust with matcha and slice with a hot knife.
+NOTE: Keeps 3 days in the fridge.`,
+    [
+      'cheese-cream: cream-36 477, icing-sugar-starch 60, mascarpone 113, matcha 6, vanilla-extract 5',
+      'biscuit-layer: graham-rectangle 434',
+      'topping: raspberry 125',
+    ],
+  ],
+  [
+    "a list between dots",
+    `Coffee crunch ice-cream cake (no machine)
+397g tin condensed milk · 600ml double cream · 3 tbsp instant espresso powder dissolved in 2 tbsp hot water · 50ml coffee liqueur · 150g chocolate-covered honeycomb, bashed
+Base: 200g bourbon biscuits, 80g butter
+
+Blitz the biscuits, stir in the melted butter and press into a 20cm springform. Freeze 15 mins.
+Whisk together the condensed milk, cream, cooled coffee and liqueur until thick and airy. Fold through two thirds of the honeycomb. Scrape onto the base, smooth, freeze overnight.
+Let it soften 10 mins in the fridge; scatter the remaining honeycomb over and serve in wedges.`,
+    [
+      'pressed-base: butter-82 80, chocolate-sandwich 200',
+      'whipped-cream: coffee-liqueur-20 56, condensed-milk 397, cream-48 600, espresso-powder 11, honeycomb-chocolate 100, water 30',
+      'topping: honeycomb-chocolate 50',
+    ],
+  ],
+  [
+    "lists that stand with their work",
+    `Mont Blanc in a glass (8)
+
+Meringue: egg whites 70 g, caster 70 g, icing sugar 60 g. Whip whites firm with the caster, fold in the icing sugar, pipe small kisses, dry 90 C for 2 h.
+Chestnut cream: 400 g sweetened chestnut purée, 60 g soft butter, 20 g dark rum. Beat butter till light, add purée little by little, then rum.
+Chantilly: 350 g cream 35%, 30 g sugar, 1 vanilla pod. Infuse the cream cold overnight with the split pod, remove it, whip with sugar to medium.
+To build: crush a few kisses in each glass, pipe chantilly, then chestnut vermicelli with a fine nozzle, finish with a kiss and candied chestnut pieces (80 g). 
+Serve within 2 h.`,
+    [
+      'meringue: egg-white 70, icing-sugar-starch 60, sugar-caster 70',
+      'fruit-base: butter-82 60, chestnut-puree 400, rum-40 20',
+      'whipped-cream: cream-35 350, sugar-caster 30, vanilla-pod 3',
+    ],
+  ],
+  [
+    "a notebook of lists before their work",
+    `Rhubarb fool cake, from my aunt's notebook
+
+1 lb rhubarb, 4 oz sugar, strip of orange peel: stew till soft, drain well & cool.
+Sponge: 3 eggs, 3 oz caster, 3 oz SR flour. Whisk eggs + sugar till thick, fold flour in, 8" tin, gas 5, 20-25 min.
+½ pt double cream & ¼ pt thick custard. Whip cream, fold in the custard then half the rhubarb.
+Split sponge, spread with rest of rhubarb, fool on top. Cool 2 hrs. Cuts into 8.`,
+    [
+      'fruit-base: orange-zest 0, rhubarb-cooked 454, sugar-caster 113',
+      'biscuit-layer: egg-whole 150, sugar-caster 85, wheat-flour 85',
+      'whipped-cream: cream-48 284',
+      'set-filling: custard-ready 153 <- fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "a log of two foams baked as one, its ganache boiled",
+    `Chocolate chestnut log (yule)
+serves 10-12
+
+for the sponge sheet
+5 eggs, separated
+150g light brown sugar
+50g cocoa
+for the filling
+300ml whipping cream
+250g sweetened chestnut purée
+1 tbsp dark rum
+for the ganache
+200g dark chocolate 60%
+200ml double cream
+25g butter
+
+1 Heat oven to 180C/160 fan. Line a 33 x 23cm swiss roll tin.
+2 Beat the yolks with 100g of the sugar until pale; fold in the sifted cocoa. Whisk the whites to soft peaks, whisk in the remaining sugar, fold into the yolk mix in three goes. Spread in the tin, bake 15-18 mins. Turn out on sugared paper, cover with a damp cloth and cool.
+3 Bring the cream for the ganache to the boil, pour over the chopped chocolate, stir smooth, add the butter. Leave to thicken, about an hour.
+4 Whip the cream to soft peaks; beat the chestnut purée with the rum and fold it through.
+5 Spread the filling over the sponge and roll up from the long side. Cover with ganache, mark with a fork, chill 1 hour.`,
+    [
+      'biscuit-layer: cocoa-powder-22 50, egg-white 165, egg-yolk 85, sugar-light-brown 100, sugar-light-brown 50',
+      'chocolate-base: butter-82 25, chocolate-dark-70 200, cream-48 200',
+      'whipped-cream: cream-35 303',
+      'set-filling: chestnut-puree 250, rum-40 14 <- whipped-cream',
+    ],
+  ],
+  [
+    "layers with their lists",
+    `STRAWBERRY PRETZEL SALAD
+Bottom layer: 2 c. crushed pretzels, 3/4 c. melted butter, 3 Tbsp. sugar
+Mix, press in 9x13, bake 400 for 8 min. Cool.
+Middle layer: 8 oz. cream cheese, 1 c. sugar, 1 (8 oz.) tub whipped topping
+Beat cheese & sugar, fold in topping, spread on crust to the edges. Chill.
+Top layer: 6 oz. box strawberry jello, 2 c. boiling water, 2 (10 oz.) pkgs frozen strawberries
+Dissolve jello in water, add berries, let thicken slightly, pour over. Chill till firm, 2 hrs. 
+15 servings`,
+    [
+      'pressed-base: butter-82 169, pretzel 120, sugar-caster 38',
+      'cheese-cream: cream-cheese-block 227, plant-topping-sweet 227, sugar-caster 200',
+      'fruit-base: gelatin-dessert 170, strawberry 567, water 473',
+    ],
+  ],
+  [
+    "two creams from one pan, glasses told as a row",
+    `Zuppa inglese for the Friday table (12 glasses, 180 ml)
+
+Crema: 1 l milk, 10 yolks, 280 g sugar, 90 g cornstarch, peel of 1 lemon
+Half of it chocolate: 120 g dark chocolate 70%
+Savoiardi 36 pcs
+Alchermes 150 ml + water 100 ml
+To finish: cream 35% 300 g, sugar 20 g, cocoa
+
+Heat the milk with the lemon peel. Whisk yolks, sugar and starch, pour the hot milk on in three goes, back on the heat till it boils, 1 minute. Divide in two; melt the chocolate into one half. Cover with film in contact, cool to 20 C.
+Mix alchermes and water. Break the savoiardi in three, dip quickly.
+Glasses: biscuits, yellow cream, biscuits, chocolate cream. Chill 4 h at least.
+Whip the cream with the sugar, soft. A spoonful on each, dust with cocoa. Serve the same day.`,
+    [
+      'custard: corn-starch 90, egg-yolk 170, lemon-zest 5, milk-whole 1033, sugar-caster 280',
+      'set-filling: chocolate-dark-70 120 <- custard',
+      'soak: spiced-liqueur-25 164, water 100',
+      'biscuit-layer: ladyfinger 288',
+      'whipped-cream: cream-35 300, sugar-caster 20',
+      'topping: cocoa-powder-22 0',
+    ],
+  ],
+  [
+    "a mousse of eggs alone, told",
+    `Right, so my mousse. 200 of dark chocolate, melt that. Six eggs, separate them. Yolks straight into the chocolate one by one, off the heat. Whites, pinch of salt, whip them till they just hold a peak then 30 g sugar in. Third of the whites into the chocolate to loosen it, then the rest, gently. No cream, that's the point. Into eight little pots, fridge, four hours minimum. Lasts till tomorrow, not longer.`,
+    [
+      'chocolate-base: chocolate-dark-64 200, egg-yolk 102',
+      'egg-foam: egg-white 198, salt 0, sugar-caster 30',
+      'set-filling:  <- chocolate-base, egg-foam',
+    ],
+  ],
+  [
+    "jars with marks and counted in circles",
+    `**Mango shrikhand cheesecake jars** 🥭
+*Makes 6 x 250ml jars*
+
+Crumb
+• 120g ginger nuts
+• 50g butter, melted
+
+Filling
+• 500g Greek yoghurt, hung overnight (yields ~350g)
+• 200g cream cheese, room temp
+• 90g icing sugar
+• ½ tsp ground cardamom
+• pinch saffron, steeped in 1 tbsp warm milk
+• 150ml double cream
+
+Top
+• 2 ripe mangoes (about 300g flesh), diced
+• juice ½ lime
+
+➊ Hang the yoghurt in muslin over a bowl in the fridge overnight.
+➋ Crush biscuits, mix in butter, divide between the jars and press.
+➌ Beat the drained yoghurt with cream cheese, icing sugar, cardamom and saffron milk. Whip cream to soft peaks and fold in.
+➍ Spoon over crumb. Chill 3 hrs.
+➎ Toss mango with lime, pile on top. Eat within 2 days.`,
+    [
+      'set-filling: cardamom-ground 1, cream-cheese-block 200, greek-yoghurt-10 500, icing-sugar-starch 90, milk-whole 15, saffron 0 <- whipped-cream',
+      'pressed-base: butter-82 50, ginger-thin 120',
+      'whipped-cream: cream-48 150',
+      'topping: lime-juice 14, mango 460',
+    ],
+  ],
+  [
+    "a pie with half its fruit swirled in",
+    `CRÈME FRAÎCHE ICE BOX PIE WITH PEACHES
+
+Prep time: 25 min | Freeze: 5 hr | Serves: 8
+
+1 9-inch graham cracker crust, baked and cooled
+3 ripe peaches, peeled and sliced
+2 tbsp brown sugar
+1 tbsp bourbon
+1 can (14 oz) sweetened condensed milk
+1 cup crème fraîche
+1/3 cup lemon juice
+1 cup heavy cream
+
+Cook peaches, brown sugar and bourbon in a skillet over medium heat until jammy, 8–10 minutes. Let cool completely.
+Whisk condensed milk, crème fraîche and lemon juice until thickened. In a chilled bowl, beat cream to medium peaks; fold into condensed milk mixture. Swirl in half the peaches. Pour into crust. Freeze until firm, at least 5 hours. Top with remaining peaches. Let stand 10 minutes before slicing.`,
+    [
+      'fruit-base: peach 420, sugar-light-brown 27, whisky-40 14',
+      'whipped-cream: condensed-milk 397, creme-fraiche-35 239, lemon-juice 81',
+      'whipped-cream: cream-36 239',
+      'set-filling:  <- fruit-base, whipped-cream, whipped-cream',
+      'biscuit-layer: graham-rectangle 140',
+    ],
+  ],
+  [
+    "a marquise in biscuits",
+    `Marquise au café (terrine 1 litre, 10 parts)
+Beurre pommade 150 g, sucre glace 60 g...
+
+(English below)
+Soft butter 150 g, icing sugar 60 g, cocoa 60 g, strong coffee 40 ml, dark chocolate 64% 200 g, 4 yolks, whipped cream 250 g (35%), 20 langues de chat.
+
+Melt the chocolate with the coffee at 45 °C. Cream butter and icing sugar, add cocoa, then the chocolate at 35 °C, then the yolks one by one. Fold in the cream, softly whipped. Line the terrine with film and the langues de chat. Fill, press, cover; 12 hours in the fridge. Turn out, slice 1.5 cm with a hot knife, coffee custard beside.`,
+    [
+      'chocolate-base: chocolate-dark-64 200, coffee-brewed 40',
+      'set-filling: butter-82 150, cocoa-powder-22 60, egg-yolk 68, icing-sugar-starch 60 <- chocolate-base, whipped-cream',
+      'whipped-cream: cream-35 250',
+      'biscuit-layer: langue-de-chat 100',
     ],
   ],
 ];

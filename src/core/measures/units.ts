@@ -47,7 +47,7 @@ export const UNITS: readonly Unit[] = [
   unit('quart', 'volume', 946.352946, 'quart quarts qt qts', 'quart', 'quarts'),
   // Amounts by feel (house): a glug is about a tablespoon, a dash an eighth of a teaspoon, a drop a twentieth of a mL.
   unit('glug', 'volume', 15, 'glug glugs', 'glug', 'glugs'),
-  unit('splash', 'volume', 5, 'splash splashes', 'splash', 'splashes'),
+  unit('splash', 'volume', 5, 'splash splashes squeeze squeezes', 'splash', 'splashes'),
   // A wine glass of the old books is an eighth of a pint (house); a spoonful is a tablespoon.
   unit('wineglass', 'volume', 70, 'wine_glass wine_glasses wineglass wineglassful wine_glassful', 'wine glass', 'wine glasses'),
   // A tea cup of the old books is a quarter of their pint (house).

@@ -54,7 +54,7 @@ const RUN_CHAR = /[\d.,+\-−*/×÷ \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗⅘
 const SUM_CHAR = /[\d.,+\-−*/×÷() \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/;
 const ABOUT = /^(?:about|approximately|approx\.?|around|circa|ca\.?|~|≈)\s*/i;
 /** Measures that stand without a number: 'pinch of salt', 'salt, a pinch'. */
-const BARE_UNIT = /(?:^|[\s,])((?:(?:a|an|one)\s)?(?:(?:small|good|large|generous|tiny)\s)?(pinch|dash|drop|knob|handful|glug|splash))\b/i;
+const BARE_UNIT = /(?:^|[\s,])((?:(?:a|an|one)\s)?(?:(?:small|good|large|generous|tiny)\s)?(pinch|dash|drop|knob|handful|glug|splash|squeeze))\b/i;
 const UNWEIGHED = /\b(?:to taste|as needed|to (?:serve|garnish|decorate|finish|dust|glaze|brush|coat|sprinkle)|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a (?:little|bit|touch|hint)|some)\b/i;
 const WORD = /^[\s\u00a0-]*((?:fl\.?\s?oz|fluid\s(?:ounces?)|wine\s?glass(?:es|ful|fuls)?(?=\sof)|tea[\s-]?cups?(?:ful|fuls)?(?=\sof))\b\.?|\p{L}+\.?)/iu;
 const SIZES: Readonly<Record<string, EggSize>> = { small: 'small', medium: 'medium', large: 'large', lg: 'large', sm: 'small', xl: 'extra large', jumbo: 'jumbo', big: 'large' };
@@ -87,7 +87,10 @@ function splitAfresh(text: string): WrittenLine {
   const { amounts, start, end, wordAfter } = found;
   const behind = found.aside === null ? asideBehind(rest, end, amounts[0]!) : null;
   const name = behind ? `${rest.slice(end, behind.start)} ${rest.slice(behind.end)}` : rest.slice(end);
-  return { ...base, amounts, aside: found.aside ?? behind?.amount ?? null, asideEach: behind?.each ?? found.asideEach, span: [start, end], wordAfter, name: tidyName(`${rest.slice(0, start)} ${name}`) };
+  const tidy = tidyName(`${rest.slice(0, start)} ${name}`);
+  // 'A squeeze of lemon' is of its juice.
+  const juice = amounts[0]!.unit?.key === 'splash' && /^(?:lemon|lime|orange|grapefruit)s?$/i.test(tidy);
+  return { ...base, amounts, aside: found.aside ?? behind?.amount ?? null, asideEach: behind?.each ?? found.asideEach, span: [start, end], wordAfter, name: juice ? `${tidy} juice` : tidy };
 }
 
 /** A size in brackets behind the name of what is counted or comes in packs: '2 tubs whipping cream (200 ml each)'; null where there is none. */

@@ -23,7 +23,7 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(' '),
+  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(' '),
 );
 /** What a number counts that is no ingredient. */
 const COUNTS = /^(?:(?:decent|good|generous|big|proper|nice|fair)\s+(?:slices|portions|helpings)\b(?! of)|inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
@@ -42,7 +42,7 @@ const PART_OF = /\b(?:yolks?|whites?|juice|zest|peel|rind|seeds)(?: and (?:the )
 const NUMBERS = /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred|half|quarter|couple)(?![\p{L}]))/giu;
 
 /** A measure that begins a phrase without its number: 'Wineglass of sherry, pinch of nutmeg'. */
-const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinch|handful|knob|splash|dash|glug|punnet|tin|can|jar|packet|carton';
+const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinch|handful|knob|splash|squeeze|dash|glug|punnet|tin|can|jar|packet|carton';
 const BARE = new RegExp(`(?<=^|[,;:.]\\s{1,3}|\\b(?:and|then|with|plus) )(?:${MEASURE_WORDS})(?= of\\s)`);
 const IS_MEASURE = new RegExp(`^(?:${MEASURE_WORDS})$`, 'i');
 
@@ -78,7 +78,14 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
       continue;
     }
     const found = amountFrom(source, more) ?? namedBefore(text, source, start);
-    if (!found) continue;
+    if (!found) {
+      const one = ofTheSame(text, source, start, out.at(-1));
+      if (one) {
+        out.push(one);
+        from.lastIndex = Math.max(one.end, start + 1);
+      }
+      continue;
+    }
     // 'Dark chocolate (70 %)': the bracket says which.
     const end = shift + found.length + ((SORT_PCT.exec(text.slice(shift + found.length)) ?? (found.said.amount.unit?.dimension === 'pack' ? PACK_SIZE.exec(text.slice(shift + found.length)) : null))?.[0].length ?? 0);
     // 'the yolks of five eggs', 'the juice and peel of two lemons'.
@@ -94,6 +101,16 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     out.push({ ...found.said, text: `${bare}${text.slice(start, end).trim()}`, start, end });
   }
   return out;
+}
+
+/** 'The peel of two lemons and the juice of one': of the fruit that was named last. */
+function ofTheSame(text: string, source: string, start: number, last: SaidAmount | undefined): SaidAmount | null {
+  const part = PART_OF.exec(text.slice(Math.max(0, start - 40), start));
+  const many = /^(?:one|two|three|four|half|an?|the other|\d{1,2})(?=\s*(?:[,.;)]|$|and\b))/i.exec(source)?.[0];
+  if (!part || !last || last.amount.unit !== null || many === undefined) return null;
+  const said = `${many} ${last.name}`;
+  const [amount] = splitLine(said).amounts;
+  return amount === undefined ? null : { text: `${part[0]}${said}`, name: last.name, amount, definite: false, more: false, start: start - part[0].length, end: start + many.length };
 }
 
 function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {
@@ -186,9 +203,12 @@ function nameOf(text: string): string {
   const words: string[] = [];
   let end = 0;
   for (const m of text.matchAll(/([\p{L}\d%’'-]+)([\s\u00a0]*)([.,;:()–—]?)/gu)) {
-    if (m.index > end + 2) break;
+    if (m.index > end + 2 || /[&+/]/.test(text.slice(end, m.index))) break;
     const word = m[1]!.toLowerCase();
+    if (/^[-–—]$/.test(word)) break;
     if (STOPS.has(word) && !(word === 'up' || (words.length === 0 && STATES.has(word)))) break;
+    // 'Brandy the night before.'
+    if (words.length > 0 && word === 'the') break;
     // 'a pint of cream stiff': how it is whipped.
     if (words.length > 0 && /^(?:very|quite|good|nice|stiff|stiffly|thick|thickly|lightly|smooth|firm|firmly|softly)$/.test(word)) break;
     words.push(m[1]!);

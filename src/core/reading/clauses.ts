@@ -154,7 +154,9 @@ export function clausesOf(sentence: string): readonly Clause[] {
       started = true;
       until = false;
       if (leading || lead) continue;
-      if (verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i)) && timesIn(sentence.slice(0, words[i]!.start)).length === 0 && temperaturesIn(sentence.slice(0, words[i]!.start), false).length === 0) continue;
+      // '500 g strawberries - blitz half of them': a thing with its amount, then its work.
+      const dashed = /^[-–—]$/.test(said) && /^\W*(?:\d|[½¼¾⅓⅔])/.test(sentence);
+      if (!dashed && verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i)) && timesIn(sentence.slice(0, words[i]!.start)).length === 0 && temperaturesIn(sentence.slice(0, words[i]!.start), false).length === 0) continue;
     }
     cuts.push(comma ? words[i]!.end : words[i]!.start);
     until = false;

@@ -12,7 +12,7 @@ const WORD = /\boven|\bbak(?:e|ing)|\bpreheat|\broast|\bfan\b|\btoast|\bdry\b/i;
 const OF_OVEN_FROM = 90;
 
 /** 'Oven to 150', 'turn it down to 120', 'at 350 for 10 minutes': degrees of an oven that are not said to be any. */
-const BARE = /\b(?:to|at|on)[\s\u00a0]+(\d{3})(?![\s\u00a0]?(?:g|grams?|ml|mm|mils?|min|[.,]?\d))\b/i;
+const BARE = /\b(?:to|at|on|bake)[\s\u00a0]+(\d{3})(?![\s\u00a0]?(?:g|grams?|ml|mm|mils?|min|[.,]?\d))\b/i;
 
 /** °C of an oven whose degrees stand alone: 100 to 260 are °C, more is °F, and so are 200 and more where the recipe speaks so. @returns null where none stand. */
 export function bareOvenC(text: string, fahrenheit: boolean): number | null {
@@ -58,4 +58,4 @@ export function temperaturesIn(text: string, fahrenheit: boolean): readonly Said
 }
 
 /** Degrees and a time, of nothing else: only an oven is so hot for so long. */
-export const IN_AN_OVEN = /^(?:and |then )?(?:at )?(?:[89]\d|1\d\d|2[0-3]\d) ?(?:°|degrees|° ?C|C\b)[^.;]{0,20}?\b(?:for )?(?:an?|\d+|one|two|three|half)\b[^.;]*\b(?:min|hour|h\b)/i;
+export const IN_AN_OVEN = /^(?:and |then )?(?:\d{1,2} ?(?:["”″]|inch|in\b|cm)[\w -]{0,14} tin,? )?(?:at )?(?:(?:[89]\d|1\d\d|2[0-3]\d) ?(?:°|degrees|° ?C|C\b)|gas(?: mark)? ?\d)[^.;]{0,20}?\b(?:for )?(?:an?|\d+|one|two|three|half)\b[^.;]*\b(?:min|hour|h\b)/i;

@@ -98,7 +98,7 @@ function stands(w: Worktop, job: Job): void {
     const made = w.make(h.fc.section ?? w.lines[lines[0]!.line]!.under);
     for (const x of lines) w.addLineTo(x.line, made);
     touch(made, job);
-    if (work === 'bake') bakes(made, step);
+    if (work === 'bake') bakes(w, made, step);
     w.current = made.id;
     return;
   }
@@ -110,7 +110,7 @@ function stands(w: Worktop, job: Job): void {
   }
   if (b) {
     step.bowl = b.placed !== 'no' && work !== 'bake' ? null : b.id;
-    if (work === 'bake') bakes(b, step);
+    if (work === 'bake') bakes(w, b, step);
     if (b.placed === 'no') b.lastStep = at;
   }
   if ((work === 'chill' || work === 'freeze') && w.built) w.chilled = true;

@@ -40,7 +40,7 @@ export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLin
     const h = heard(fc, index);
     // The verb is no thing, though 'mix', 'dip' and 'cream' may be.
     const lexical = withLabels(w, mentionsIn(h.c.words, w.lexicon, h.c.at), h.c);
-    w.company = companyOf(w, fc, lexical);
+    [w.company, w.inCompany] = companyOf(w, fc, lexical);
     const meant = meantBy(w, h, lexical, linesSaid(w, h, lexical));
     implied(w, h, meant);
     saidBehind(w, h, meant);
@@ -100,13 +100,14 @@ function begin(w: Worktop, fc: FlowClause): void {
 
 /**
  * The heading that a clause works from, where the method has no headings of its own: the one that it names ('the sugar for the syllabub'), else
- * the one under which most of what it names stands, of those names that stand under one alone.
+ * the one under which most of what it names stands, of those names that stand under one alone; and whether several of its names stand there.
  */
-function companyOf(w: Worktop, fc: FlowClause, lexical: readonly Mention[]): string | null {
-  if (fc.section !== null || w.headings.length < 2) return null;
+function companyOf(w: Worktop, fc: FlowClause, lexical: readonly Mention[]): readonly [heading: string | null, together: boolean] {
+  // A list under its name beside one without.
+  if (fc.section !== null || w.headings.length + Number(w.listed.some((l) => l.under === null)) < 2) return [null, false];
   const said = ` ${fc.clause.words.map((x) => x.word).join(' ')} `;
   const named = said.includes(' for the ') ? w.headings.filter((x) => said.includes(` for the ${x.key} `)) : [];
-  if (named.length === 1) return named[0]!.heading;
+  if (named.length === 1) return [named[0]!.heading, true];
   const votes = new Map<string, number>();
   for (const m of lexical) {
     if (m.sense.kind !== 'line') continue;
@@ -116,7 +117,7 @@ function companyOf(w: Worktop, fc: FlowClause, lexical: readonly Mention[]): str
     if (under.size === 1 && only) votes.set(only, (votes.get(only) ?? 0) + 1);
   }
   const [first, second] = [...votes].sort((a, b) => b[1] - a[1]);
-  return first && first[1] > (second?.[1] ?? 0) ? first[0] : null;
+  return first && first[1] > (second?.[1] ?? 0) ? [first[0], first[1] > 1] : [null, false];
 }
 
 /** No word of it names a line or something made. */
@@ -207,6 +208,10 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if (work === 'whisk' && verb === 'whisk' && items.length === 0 && stageIn(c.text) === null && stillHot(w)) work = 'hands';
   // 'Loosen the cheese with a bit of the foam, then all of it.'
   if (work === 'beat' && verb === 'loosen' && involved.some((x) => x.bowl?.air) && /\bthen\b/i.test(c.text)) work = 'fold';
+  // 'Scrape onto the base, smooth': what is in hand is laid on what stands in its tin.
+  if (work === 'hands' && /^(?:scrape|tip|pour|turn|put|transfer|ladle)$/.test(verb) && items.some((x) => x.kind === 'bowl' && x.at > destAt && x.bowl !== w.here()?.id && (w.bowls[x.bowl]!.pressed || w.bowls[x.bowl]!.place === 'layer')) && /\b(?:on|onto|over|on to)\b/i.test(after)) work = 'fill';
+  // 'Line the terrine with film and the langues de chat': they are laid.
+  if (verb === 'line' && work === 'hands' && items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit')) work = 'fill';
   // 'Line a tin': with nothing of the dessert.
   if (verb === 'line' && work === 'fill' && items.length === 0 && !w.inHand.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit') && w.steps.at(-1)?.work !== 'soak') work = 'hands';
   // Covered with something of the dessert, it is a layer of it; water and milk only cover.

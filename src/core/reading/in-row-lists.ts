@@ -16,16 +16,17 @@ export interface Piece {
  * butter 80. Crush and press.', 'yolks 80 / sugar 100 / milk 250', 'Whites 150 g, sugar 250 g: to 70 °C, then whip'. A list has things that are
  * measured, and nothing in it asks for work.
  *
+ * @param amongLists whether other rows are lists too: then one without a name may stand before its work.
  * @returns the pieces of the row; none where there is no list in it. Linear in its length.
  */
-export function piecesOf(text: string, isIngredient: (name: string) => boolean): readonly Piece[] {
+export function piecesOf(text: string, isIngredient: (name: string) => boolean, amongLists = false): readonly Piece[] {
   const out: Piece[] = [];
   const sentences = saidApart(text);
   // 'Vanilla paste 1 tsp. Salt 2 g.'
   if (sentences.length > 1 && sentences.every((s) => endsMeasured(s.text.replace(/\.$/, '')) && !isAction(s.text))) return sentences.map((s) => ({ kind: 'item', text: s.text.replace(/\.$/, ''), at: s.at }));
   let found = false;
   for (const s of sentences) {
-    const list = listIn(s.text, sentences.length === 1, isIngredient);
+    const list = listIn(s.text, sentences.length === 1 || (amongLists && s === sentences[0]), isIngredient);
     const last = out.at(-1);
     if (list) {
       found = true;
@@ -79,6 +80,8 @@ function headOf(text: string): Head | null {
   const needs = NEEDS.exec(text);
   if (needs) return { name: null, length: needs[0].length };
   const named = FOR_THE.exec(text) ?? NAMED.exec(text) ?? LOUD.exec(text);
+  // 'Half of it chocolate: 120 g dark chocolate': no name of a list.
+  if (named && /\bof (?:it|them|this|that)\b/i.test(named[1]!)) return { name: null, length: named[0].length };
   if (!named || (WORKS.test(named[1]!) && !ON_TOP.test(named[1]!))) return null;
   return { name: INGREDIENTS.test(`${named[1]!}:`) ? null : named[1]!, length: named[0].length };
 }
@@ -86,7 +89,7 @@ function headOf(text: string): Head | null {
 /** The separators that a list may have, the strictest first. */
 const BARS = /\s+[/·•|]\s+/;
 const PLUS = /\s+\+\s+/;
-const COMMAS = /[,;]\s+(?:and\s+|plus\s+)?(?![^(]*\))|\s+(?:and|&|plus)\s+(?=(?:about |another )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|half\b|the (?:juice|zest|rind)\b|juice\b|zest\b|some\b))(?![^(]*\))/i;
+const COMMAS = /[,;]\s+(?:and\s+)?(?!plus\b)(?![^(]*\))|\s+(?:and|&)\s+(?=(?:about |another )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|half\b|the (?:juice|zest|rind)\b|juice\b|zest\b|some\b))(?![^(]*\))/i;
 
 /** One sentence as a list with its name; null where it is none. */
 function listIn(sentence: string, alone: boolean, isIngredient: (name: string) => boolean): readonly Piece[] | null {
@@ -96,15 +99,15 @@ function listIn(sentence: string, alone: boolean, isIngredient: (name: string) =
   const body = sentence.slice(from).replace(/[.;]+$/, '');
   // 'Whites 150 g / sugar 250 g: to 70 °C, then whip': what stands behind the colon is its work.
   const colon = /^([^:]{4,200}?):\s+(?=\p{L})/u.exec(body);
-  const tail = colon === null ? '' : body.slice(colon[0].length);
+  const tail = colon === null ? '' : sentence.slice(from + colon[0].length);
   const told = colon === null ? body : colon[1]!;
   if (colon !== null && !(isAction(tail) || temperaturesIn(tail, false).length > 0)) return null;
   const items = itemsIn(told, head, isIngredient);
   if (items === null) return null;
   const measured = items.filter((t) => t.weighed).length;
-  const ofMany = items.length >= 3 || (items.length === 2 && COMMAS !== separatorOf(told, isIngredient));
+  const ofMany = items.length >= 3 || (items.length === 2 && (COMMAS !== separatorOf(told, isIngredient) || items.every((t) => looksLikeMeasured(t.text) && isIngredient(nameIn(t.text)))));
   const one = head?.name != null && (ON_TOP.test(head.name) || isIngredient(nameIn(items[0]!.text)));
-  const enough = colon !== null ? measured >= 1 && items[0]!.weighed : head === null ? alone && ofMany && measured >= 2 : measured >= 1 && (items.length >= 2 || one);
+  const enough = colon !== null ? measured >= 1 && items[0]!.weighed : head === null ? alone && ofMany && measured >= 2 : measured >= 1 && (items.length >= 2 || one || (head.name === null && alone));
   const onTop = head?.name !== null && head !== null && ON_TOP.test(head.name!) && items.length > 1;
   if (!enough && !onTop) return null;
   let at = 0;
@@ -166,5 +169,5 @@ function itemsIn(told: string, head: Head | null, isIngredient: (name: string) =
 function asksForWork(t: string): boolean {
   const bare = t.replace(/\([^)]*\)/g, ' ');
   if (timesIn(bare).length > 0 || /\b(?:until|till|into|onto|over|then|while|together|them|it)\b/i.test(bare)) return true;
-  return isAction(bare) && !weighed(bare);
+  return isAction(bare) && !weighed(bare) && !/^(?:the )?(?:peel|juice|zest|rind|seeds|pulp) (?:of|from)\b/i.test(bare);
 }

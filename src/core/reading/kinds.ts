@@ -42,6 +42,8 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     if ((has('milk') || has('cream') || has('fruit') || has('sour')) && b.heated) return 'custard';
     // A sponge.
     if (b.baked && grams('starch') > SPONGE_FLOUR * total && !has('milk', 'cream', 'cheese')) return 'biscuit-layer';
+    // Yolks and whites with sugar, cocoa or nuts, baked without a drop of milk.
+    if (b.baked && b.air && has('white') && !has('milk', 'cream', 'cheese', 'fruit')) return 'biscuit-layer';
     if (b.baked) return 'custard';
     if (has('cheese') && grams('cheese') > 0.3 * total) return 'set-filling';
     return has('chocolate') && grams('chocolate') > grams('yolk') + grams('egg') ? 'chocolate-base' : 'egg-foam';
@@ -52,9 +54,9 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   if (has('cheese')) return has('cream') ? 'cheese-cream' : has('butter') && grams('butter') > 0.1 * total ? 'cheese-cream' : 'set-filling';
   // A cream set by the acid of its fruit is no fruit base.
   if (has('cream') && b.heated && !b.air && grams('cream') > grams('fruit') + grams('sour')) return 'set-filling';
-  // Fruit tossed in sugar and piled on at the end.
-  if (has('fruit') && b.placed === 'late' && !b.heated && !b.sieved && !has('gelatin', 'setter')) return 'topping';
-  if (has('fruit') && (b.heated || b.sieved || has('gelatin', 'setter') || grams('sugar') > 0)) return 'fruit-base';
+  // Fruit tossed in sugar and piled on at the end; beaten with butter it is a cream.
+  if (has('fruit') && b.placed === 'late' && !b.heated && !b.sieved && !has('gelatin', 'setter', 'butter')) return 'topping';
+  if (has('fruit') && (b.heated || b.sieved || has('gelatin', 'setter', 'butter') || grams('sugar') > 0)) return 'fruit-base';
   if (has('fruit')) return b.placed === 'no' ? 'fruit-base' : 'topping';
   if (has('cream') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
   // A pudding that some whipped topping lightens.

@@ -11,9 +11,12 @@ export const pressesIn = (verb: string, after: string): boolean => (verb === 'pr
 /** Gelatin in its water, biscuits in their soak, fruit in sugar, cream that draws. */
 export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   const { fc } = h;
-  const list = lines.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
-  const biscuits = list.filter((i) => w.lines[i]!.role === 'biscuit');
   const { verb } = step;
+  const named = lines.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
+  // 'Break the fingers in three, dip quickly.'
+  const broken = named.length === 0 && bowls.length === 0 && /^(?:dip|dunk)$/.test(verb) ? w.inHand.flatMap((x) => (x.kind === 'line' && w.fresh(x.line) && w.lines[x.line]!.role === 'biscuit' ? [x.line] : [])) : [];
+  const list = [...named, ...broken];
+  const biscuits = list.filter((i) => w.lines[i]!.role === 'biscuit');
   const layerThere = w.latest((b) => b.place === 'layer');
   const dips = verb === 'dip' || verb === 'dunk' || verb === 'brush' || verb === 'moisten' || verb === 'drench' || biscuits.length > 0;
   if (dips) {
@@ -136,7 +139,22 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   if (!(main?.pressed && bowls.length <= 1)) w.built = true;
 }
 
-export function bakes(b: Bowl, step: FlowStep): void {
+/** Yolks and whites whisked apart and baked as one are one sponge. */
+function oneSponge(w: Worktop, b: Bowl): void {
+  const foams = [...b.takes].map(([id]) => w.bowls[id]!);
+  const plain = (x: Bowl): boolean => x.air && !x.steam && !x.heated && x.takes.size === 0 && w.holds(x, 'yolk', 'egg', 'white') && !w.holds(x, 'cream', 'cheese', 'milk', 'chocolate', 'fruit');
+  if (foams.length < 2 || !foams.every(plain) || !foams.some((x) => w.holds(x, 'yolk', 'egg')) || w.holds(b, 'cream', 'cheese', 'milk', 'fruit')) return;
+  for (const x of foams) {
+    for (const i of x.lines) w.addLineTo(i, b);
+    x.lines.clear();
+    x.into = b.id;
+    b.takes.delete(x.id);
+  }
+  b.air = true;
+}
+
+export function bakes(w: Worktop, b: Bowl, step: FlowStep): void {
+  oneSponge(w, b);
   b.baked = true;
   b.bakedC = step.temperature?.c ?? b.bakedC;
 }

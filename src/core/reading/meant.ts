@@ -92,10 +92,15 @@ function lettered(w: Worktop, meant: Meant, { m, share }: Named, letter: string)
 }
 
 /** A word of one or several lines: the line, where no bowl has it; else the bowl that it has become. */
-function listed(w: Worktop, h: Heard, meant: Meant, { m, next, share, lead }: Named, candidates: readonly { readonly line: number; readonly strength: number }[]): void {
+function listed(w: Worktop, h: Heard, meant: Meant, { m, prev, next, share, lead }: Named, candidates: readonly { readonly line: number; readonly strength: number }[]): void {
   const { c, fc, additive } = h;
   const whipped = /whipped/.test(m.phrase) ? w.latest((b) => b.air && w.holds(b, 'cream')) : null;
   if (whipped) return meant.bowl(whipped, m.from, share);
+  // 'The chocolate cream': what the chocolate has become, no cream besides.
+  if (m.phrase === 'cream' && prev?.to === m.from && prev.sense.kind === 'line' && prev.sense.lines.every((l) => !w.fresh(l.line))) return;
+  // 'Yellow cream', 'pastry cream': the custard.
+  const custard = m.phrase === 'cream' && /\b(?:yellow|pastry)\s+$/i.test(lead) ? w.latest((b) => b.heated && !b.air && b.takes.size === 0 && w.holds(b, 'yolk', 'egg') && w.holds(b, 'milk', 'cream')) : null;
+  if (custard) return meant.bowl(custard, m.from, share);
   if (/\b(?:no|without|not|like|as|instead of|than)\s+(?:the |any )?$/i.test(lead) || /\b(?:colou?r|consistency|texture|thickness) of\s*$/i.test(lead)) return;
   // 'The warm juice': what was pressed from the fruit, not the lemon's of the list.
   const pressed = m.phrase === 'juice' && /\b(?:warm|hot|strained|sieved|pressed)\s+$/i.test(lead) ? w.latest((b) => b.heated && b.placed === 'no' && w.holds(b, 'fruit')) : null;

@@ -61,7 +61,8 @@ export function mix(w: Worktop, job: Job): void {
   }
   if (lines.some((x) => w.lines[x.line]!.role === 'sugar') && (bowl.air || SUGAR_LATE.test(h.c.text))) bowl.sugarLate = true;
   for (const x of lines) w.addLineTo(x.line, bowl);
-  for (const b of own) give(w, b, bowl, taken.find((x) => x.b === b)!.share);
+  // A sauce that is rippled through stays a sauce.
+  for (const b of own) give(w, b, bowl, taken.find((x) => x.b === b)!.share, RIPPLES.test(step.verb) && b.lines.size > 1);
   if (step.work === 'heat' && own.some((b) => w.holds(b, 'sugar') && b.hotC !== null && b.hotC > 100)) bowl.syrup = true;
   if (own.some((b) => (b.hotC ?? 0) > 100 || (b.heated && !w.holds(b, 'milk', 'cream') && w.holds(b, 'sugar')))) bowl.syrup = true;
   touch(bowl, job);
@@ -135,16 +136,19 @@ export const BARE_POUR = /^pour (?:on|over)(?:,? (?:then |and )?back (?:in|into|
 export const POUR_ONTO = /^pour (?:it |this )?(?:on to|on|onto|over) (?:the |your )?\w/i;
 
 /** 'Pour the milk on': onto what is in hand, which is not named. */
-export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring))/i.test(h.after);
+export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring|in (?:two|three|four|several|a )))/i.test(h.after);
 
 /** 'Mix them with', 'add to it': into what is in hand. */
 function withIt(w: Worktop, { h, lines }: Job): boolean {
+  const mine = w.here();
   const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend|melt|warm|dissolve) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
   const unsaid = /^(?:cook|heat|warm|boil|simmer|toss|deglaze|thin|loosen) (?:\w+ly )?with\b/i.test(h.after);
   // 'Half a teaspoon of rose water.': a seasoning by itself goes where the hands are.
   const alone = h.c.verb === null && lines.length > 0 && lines.every((x) => w.seasons(x.line));
-  return itWith || unsaid || alone || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that|there)\b/i.test(h.after);
+  // 'Then a pound of soft butter in small lumps, on medium': into the foam in hand.
+  const then = h.c.verb === null && /^(?:and |now )?then /i.test(h.c.text) && lines.length > 0 && mine?.placed === 'no' && w.onlyButter(lines.map((x) => x.line), mine);
+  return itWith || unsaid || alone || then || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that|there)\b/i.test(h.after);
 }
 
 const LOOSENS = /^(?:lighten|loosen|slacken)$/;
@@ -155,7 +159,7 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   const mine = w.here();
   if (destAt >= 0 && items.some((x) => x.at > destAt)) return bowlFor(w, items.filter((x) => x.at > destAt), h.fc);
   // 'Dissolve the gelatine': in what is warm in hand.
-  const gel = step.verb === 'dissolve' && items.length > 0 && items.every((x) => (x.kind === 'line' ? w.lines[x.line]!.role === 'gelatin' : w.waits(w.bowls[w.root(x.bowl)]!)));
+  const gel = (step.verb === 'dissolve' || step.verb === 'melt') && items.length > 0 && items.every((x) => (x.kind === 'line' ? w.lines[x.line]!.role === 'gelatin' : w.waits(w.bowls[w.root(x.bowl)]!)));
   if (gel && mine?.heated && mine.placed === 'no' && !bowls.some((x) => x.b === mine)) return mine;
   if (withIt(w, job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
   if (LOOSENS.test(step.verb) && mine?.placed === 'no' && /^\w+ with\b/i.test(h.after) && !bowls.some((x) => x.b === mine)) return mine;
@@ -165,7 +169,7 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   // 'Keep whisking while you trickle in the syrup': what is whisked goes on.
   if (mine?.placed === 'no' && /^(?:keep|continue|carry on|go on)\b/i.test(h.after) && bowls.length > 0 && !bowls.some((x) => x.b === mine)) return mine;
   // 'Fold the custard through, then the fruit': through what is in hand.
-  if (step.work === 'fold' && mine?.placed === 'no' && !bowls.some((x) => x.b === mine) && /^fold (?:[\w'-]+ ){1,5}(?:through|thro|thru)(?=\s*(?:[,.;]|$|(?:so|until|till|but|leaving|to leave)\b))/i.test(h.after)) return mine;
+  if (step.work === 'fold' && mine?.placed === 'no' && !bowls.some((x) => x.b === mine) && /^(?:fold|ripple|swirl|marble|stir) (?:[\w'-]+ ){1,5}(?:through|thro|thru)(?=\s*(?:[,.;]|$|(?:so|until|till|but|leaving|to leave)\b))/i.test(h.after)) return mine;
   // 'Fold through two thirds of the praline': a share of what was made, into what is in hand.
   if (step.work === 'fold' && mine && mine.placed === 'no' && bowls.length > 0 && bowls.every((x) => x.share.kind === 'part' && x.b !== mine)) return mine;
   if (bowls.length > 0 && !h.additive) return baseOf(w, bowls.filter((x) => x.share.kind === 'all').map((x) => x.b)) ?? bowls[0]!.b;
@@ -181,9 +185,22 @@ function laidThere(w: Worktop, job: Job): boolean {
   return addsToWhatIs(w, job) && mine !== null && !job.bowls.some((x) => x.b === mine) && mine.placed !== 'no' && job.lines.length > 0;
 }
 
+/** 'Crush the biscuits, mix in the butter': what was made small in the same breath takes it. */
+function crumbsInHand(w: Worktop, { step, at, lines }: Job): Bowl | null {
+  const before = w.steps[at - 1];
+  if (before?.bowl !== null || before.start !== step.start || !lines.some((x) => w.lines[x.line]!.role === 'butter')) return null;
+  const crumbs = w.inHand.flatMap((x) => (x.kind === 'line' && w.fresh(x.line) && before.lines.has(x.line) && ['biscuit', 'nut'].includes(w.lines[x.line]!.role ?? '') ? [x.line] : []));
+  if (crumbs.length === 0) return null;
+  const bowl = w.make(w.lines[crumbs[0]!]!.under);
+  for (const i of crumbs) w.addLineTo(i, bowl);
+  return bowl;
+}
+
 /** The bowl that waits for what is added; null for none. */
 function waitsFor(w: Worktop, job: Job): Bowl | null {
   if (!addsToWhatIs(w, job)) return null;
+  const crumbs = crumbsInHand(w, job);
+  if (crumbs) return crumbs;
   const mine = w.here();
   const own = job.bowls.map((x) => x.b);
   if (mine && !own.includes(mine)) return mine;
@@ -219,8 +236,10 @@ function keepsApart(w: Worktop, { step, at, h, lines }: Job, bowl: Bowl, own: re
   return heavy > HEAVY_SHARE * Math.max(1, gramsIn(bowl, w.lines)) && bowl.lastStep < at && w.isFoamed(bowl) && work !== 'whisk' && !w.onlyButter(lines.map((x) => x.line), bowl);
 }
 
-/** All of a bowl, or a share of it, goes into another. */
-export function give(w: Worktop, from: Bowl, to: Bowl, share: Share): void {
+const RIPPLES = /^(?:ripple|swirl|marble)$/;
+
+/** All of a bowl, or a share of it, goes into another. @param apart it stays what it is there. */
+export function give(w: Worktop, from: Bowl, to: Bowl, share: Share, apart = false): void {
   // A share of praline is in the filling; the rest goes on top of it: no circle.
   if (from === to || w.holdsBowl(from, to)) return;
   to.takenAt.set(from.id, w.steps.length - 1);
@@ -234,7 +253,7 @@ export function give(w: Worktop, from: Bowl, to: Bowl, share: Share): void {
   }
   const taken = w.bowls.reduce((sum, b) => sum + (b !== to ? (b.takes.get(from.id) ?? 0) : 0), 0);
   const same = [...from.lines].some((i) => [...to.lines].some((j) => w.lines[i]!.ingredient !== null && w.lines[i]!.ingredient.id === w.lines[j]!.ingredient?.id && ['fruit', 'cream', 'milk'].includes(w.lines[i]!.role!))) && !from.air;
-  if ((!same && !custard && (w.isFoamed(from) || w.isCooked(from))) || from.takes.size > 0 || taken > 0) {
+  if (apart || (!same && !custard && (w.isFoamed(from) || w.isCooked(from))) || from.takes.size > 0 || taken > 0) {
     to.takes.set(from.id, Math.max(0.01, 1 - taken));
     if (taken === 0) from.into = to.id;
     return;

@@ -1,7 +1,9 @@
 import { splitLine } from '../measures/line';
 import { piecesOf } from './in-row-lists';
-import { BARE_GRAMS, isAction, isTime, YIELD } from './row-looks';
+import { BARE_GRAMS, isAction, isTime, looksLikeLine, YIELD } from './row-looks';
 import { lookUp } from '../look-up';
+
+const CIRCLED = /^[\s\u00a0]*[\u2460-\u2473\u2776-\u2793][.):]?[\s\u00a0]+/u;
 
 const BULLET = /^[\s\u00a0]*(?:[-–*•▢☐□◦·●○‣▪✓]|\[[ x]?\])[\s\u00a0]+/i;
 
@@ -56,19 +58,20 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
       blank = true;
       continue;
     }
-    const bare = clean.replace(/^#{1,6}\s+/, '').replace(/^(?:\*\*|__)(.+?)(?:\*\*|__):?$/, '$1');
+    const bare = clean.replace(/^#{1,6}\s+/, '').replace(/\p{Extended_Pictographic}\ufe0f?/gu, ' ').trim().replace(/^(?:\*\*|__)(.+?)(?:\*\*|__):?$/, '$1').replace(/^\*([^*]+)\*$/, '$1');
     const marked = bare !== clean;
-    const item = bare.replace(BULLET, '');
+    const item = bare.replace(BULLET, '').replace(CIRCLED, '1. ');
     const plain = item.replace(NUMBERED, '').replace(/^\*\*(.+?)[.:]?\*\*[.:]?\s*/, '$1: ').trim();
     if (plain !== '') {
       const letter = /^[\s\u00a0]*([A-H])[.)]\s/.exec(item)?.[1] ?? null;
       const label = letter !== null && !isAction(plain) ? letter : null;
       const row = { text: plain, start, end: at, blankBefore: blank || label !== null, bulleted: item !== bare, numbered: label === null && plain !== item && NUMBERED.test(item), marked, label };
-      out.push(...takenApart(row, isIngredient));
+      out.push(row);
     }
     blank = false;
   }
-  return counted(lettered(out));
+  const listed = out.some((r) => looksLikeLine(r.text, isIngredient) || piecesOf(r.text, isIngredient).length > 0);
+  return counted(lettered(out.flatMap((r) => takenApart(r, isIngredient, listed))));
 }
 
 /** 'A   milk  200 g', the rows below without a letter: what a letter stands before is a list that the method calls by it. */
@@ -150,8 +153,8 @@ function counted(rows: readonly RawRow[]): readonly RawRow[] {
 }
 
 /** Lists within a row become rows of their own; any other row stays. */
-function takenApart(row: RawRow, isIngredient: (name: string) => boolean): readonly RawRow[] {
-  const pieces = piecesOf(row.text, isIngredient);
+function takenApart(row: RawRow, isIngredient: (name: string) => boolean, amongLists: boolean): readonly RawRow[] {
+  const pieces = piecesOf(row.text, isIngredient, amongLists);
   const first = pieces[0];
   return pieces.length === 0
     ? [row]

@@ -34,7 +34,7 @@ const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|proced
 const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
 const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
-const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b.{0,60}\d/i;
+const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b[^.]{0,60}\d/i;
 /** 'Layer 2 - mocha', 'Part 1: base'. */
 const NUMBERED_PART = /^(?:layer|part|component)\s+(?:\d{1,2}|one|two|three|four|five)\s*[-–—:.]\s*(\p{L}[\p{L} '’-]{2,40})$/iu;
 /** A list that says once what its numbers are. */
@@ -87,6 +87,8 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     const next = rows[i + 1];
     if (r.blankBefore) block++;
     if (r.listed) {
+      // A list without a name below the work of another.
+      if (out.at(-1)?.kind === 'prose') part = null;
       mode = 'lines';
       return push('line');
     }
@@ -215,7 +217,7 @@ function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name:
   if (looksLikeMeasured(text)) return false;
   if (r.marked || text.endsWith(':')) return true;
   // A name above a list with bullets, that has none itself.
-  if (next?.bulleted && !next.blankBefore && (looksLikeLine(next.text, isIngredient) || /\d\s?(?:g|kg|ml|l|tsp|tbsp|cups?|oz)\b/i.test(next.text)) && !isAction(next.text) && /^\p{Lu}/u.test(text) && text.split(/\s+/).length <= 5 && !/,/.test(text) && splitLine(text).amounts.length === 0 && !INGREDIENTS.test(text) && !METHOD.test(text)) return true;
+  if (next?.bulleted && !next.blankBefore && (looksLikeLine(next.text, isIngredient) || /\d\s?(?:g|kg|ml|l|tsp|tbsp|cups?|oz)\b/i.test(next.text)) && (looksLikeMeasured(next.text) || !isAction(next.text)) && /^\p{Lu}/u.test(text) && text.split(/\s+/).length <= 5 && !/,/.test(text) && splitLine(text).amounts.length === 0 && !INGREDIENTS.test(text) && !METHOD.test(text)) return true;
   if (FOR_THE.test(text)) return true;
   if (!next || next.blankBefore || !(looksLikeLine(next.text) || TAKES.test(next.text)) || text.split(/\s+/).length > 6) return false;
   if (LOUD.test(text) || BARE_HEAD.test(text)) return true;

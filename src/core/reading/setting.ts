@@ -26,6 +26,7 @@ const SAID: readonly RegExp[] = [
   new RegExp(`(?:^|[.!]\\s+)${UPTO}\\s+(?:(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups)\\s*[.!]?\\s*$|(?:slices|pieces|portions|servings),\\s)`, 'im'),
   new RegExp(`\\s[—–-]\\s*${UPTO}\\s*$`, 'i'),
   new RegExp(`(?:[,(/|–—]|\\s-)\\s*${UPTO}\\s+(?:\\w+[- ]){0,1}?${PIECES}\\b`, 'i'),
+  new RegExp(`\\((?:x|×)?\\s?${UPTO}\\)\\s*$`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
 ];
 
@@ -41,7 +42,7 @@ const numberOf = (said: string): number => {
 export function portionsIn(heads: readonly string[], text: string): SaidPortions | null {
   for (const source of [...heads, text.slice(0, 60_000)]) {
     for (const [i, pattern] of SAID.entries()) {
-      if (source === text && (i >= SAID.length - 3)) continue;
+      if (source === text && (i >= SAID.length - 4)) continue;
       const m = pattern.exec(source);
       if (!m) continue;
       const low = numberOf(m[1]!);
@@ -79,7 +80,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottomed|based)\b/i, 'springform'],
   [/\bterrine\b|\bloaf (?:tin|pan|mould)\b|\bbread tin\b/i, 'terrine'],
   [/\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\b(?:pastry|tart) case\b/i, 'tart'],
-  [/\b(?:cake|mousse|pastry|dessert) ring\b|\bring mould\b|\bmetal ring\b|\b(?:cm|mm|inch|in) ring\b/i, 'ring'],
+  [/\b(?:cake|mousse|pastry|dessert) rings?\b|\bring mould\b|\bmetal ring\b|\b(?:cm|mm|inch|in) rings?\b|\brings? (?:of )?\d{1,2}(?:[.,]\d)? ?(?:cm|mm|inch(?:es)?|in)\b|\b(?:line|fill|into|in) (?:the |a |two |your )?(?:\w+ )?rings?\b/i, 'ring'],
   [/\bdome\b|\bhemisphere\b|\bpudding basin\b/i, 'dome'],
   [/\b(?:baking|casserole|gratin|serving|oven|rectangular|square|glass|lasagne?|ceramic|deep|shallow) (?:baking )?dish\b|\bdish\b|\bbaking (?:tin|pan)\b|\btray\b|\bsheet pan\b|\b(?:square|rectangular) (?:tin|pan)\b|\bbrownie (?:tin|pan)\b|\bframe\b/i, 'tray'],
   [/\b(?:round|cake|deep) (?:cake )?(?:tin|pan)\b|\bcake tin\b/i, 'round'],
@@ -90,11 +91,13 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
 ];
 const COUNTED = new RegExp(`(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
+/** '6 x 250 ml jars'. */
+const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?ml\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\b/i;
 const EACH_ML = /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
 const LITRES = /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin|tub|container|box)|\b(?:tub|container|terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
 const BY = new RegExp(`(\\d{1,3}(?:[.,]\\d)?)\\s*(?:cm|mm|inch(?:es)?|in\\b|["”])?\\s*(?:x|×|by)\\s*(\\d{1,3}(?:[.,]\\d)?)(?:\\s*(?:x|×|by)\\s*(\\d{1,2}(?:[.,]\\d)?))?[\\s-]*(cm|mm|inch(?:es)?|in\\b|["”])?`, 'i');
 const ROUND = new RegExp(`${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|diameter|wide|across|deep|loose|spring|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`, 'i');
-const ROUND_AFTER = new RegExp(`(?:spring[- ]?form|tin|pan|ring|round|tart|dish|shell|tray|mou?ld|moule)[^.\\d]{0,22}?${SIZE}${UNIT}(?!\\s*(?:up|thick|high|deep|layer))`, 'i');
+const ROUND_AFTER = new RegExp(`(?:spring[- ]?form|tin|pan|rings?|round|tart|dish|shell|tray|mou?ld|moule)[^.\\d]{0,22}?${SIZE}${UNIT}(?!\\s*(?:up|thick|high|deep|layer))`, 'i');
 
 /** The vessel that a text says; null where it says none. The last kind of vessel that is filled counts, with sizes from wherever they stand. */
 export function vesselIn(written: string): SaidVessel | null {
@@ -121,7 +124,7 @@ export function vesselIn(written: string): SaidVessel | null {
   if (flat && best && !['tray', 'terrine', 'springform', 'round', 'ring', 'tart'].includes(best.shape)) best = { shape: /\bloaf/i.test(flat[0]) ? 'terrine' : 'tray', says: flat[0], weight: 9 };
   if (!best) {
     const by = BY.exec(text);
-    if (!by || !/\b(?:dish|tin|pan|tray|cake|sponge|sheet)\b/i.test(text)) return null;
+    if (!by || !(/\b(?:dish|tin|pan|tray|cake|sponge|sheet)\b/i.test(text) || /\b(?:in|into) (?:an? |the |your )?(?:greased |lined )?\d{1,2}\s?(?:x|×|by)\s?\d{1,2}\b/i.test(text))) return null;
     best = { shape: 'tray', says: by[0], weight: 0 };
   }
   return { ...sizesOf(best.shape, best.says, text), shape: best.shape, count: countOf(best.shape, text), says: best.says };
@@ -129,8 +132,10 @@ export function vesselIn(written: string): SaidVessel | null {
 
 const WORD_INCHES: Readonly<Record<string, number>> = { thirteen: 13 };
 
-function countOf(shape: SaidVessel['shape'], text: string): number {
-  const m = COUNTED.exec(text);
+function countOf(shape: SaidVessel['shape'], said: string): number {
+  // Nests and shells that are broken into glasses are no glasses.
+  const text = shape === 'glass' || shape === 'mould' ? said.replace(/\b(?:\d{1,3}|\p{L}+) (?:[\p{L}-]+ ){0,2}(?:nests|shells|pavlovas)\b/giu, ' ') : said;
+  const m = TIMES_EACH.exec(text) ?? COUNTED.exec(text);
   if (!m) return 1;
   const many = /glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|nest|pavlova|shell|bowl/i.test(m[0]);
   const n = numberOf(m[1] ?? m[2]!);
@@ -259,7 +264,7 @@ export function familyOf(name: string, kinds: readonly PartKind[], freezes: bool
 /** What it must do: piped, in a glass, cut, turned out; null where nothing says so. */
 export function purposeIn(text: string, vessel: SaidVessel | null): Use | null {
   if (/\bpip(?:e|ed|ing)\b|\bnozzle\b|\bpiping bag\b|\bpastry bag\b/i.test(text) && !(vessel && ['springform', 'terrine', 'round', 'tart', 'ring'].includes(vessel.shape)) && !(vessel?.shape === 'tray' && /\b(?:slice|cut)\b/i.test(text)) && vessel?.shape !== 'glass') return 'pipe';
-  if (/\bturn(?:ed)?(?: it| them)? out\b|\bunmou?ld|\binvert|\bupside down\b/i.test(text)) return vessel && (vessel.shape === 'springform' || vessel.shape === 'tray') ? 'slice' : vessel?.shape === 'terrine' ? 'slice' : 'turn-out';
+  if (/\bturn(?:ed)?(?: it| them)? out\b|\bunmou?ld|\binvert|\bupside down\b/i.test(text)) return vessel && (vessel.shape === 'springform' || vessel.shape === 'tray' || (vessel.shape === 'ring' && /\b(?:cut|slice)\b/i.test(text))) ? 'slice' : vessel?.shape === 'terrine' ? 'slice' : 'turn-out';
   if (vessel && (vessel.shape === 'springform' || vessel.shape === 'terrine' || vessel.shape === 'round' || vessel.shape === 'ring' || vessel.shape === 'tart')) return 'slice';
   if (/\b(?:cut|slice)\b[^.]{0,40}\b(?:into|in|to serve|wedges|squares|slices|pieces|portions)\b/i.test(text) && (vessel === null || vessel.shape === 'tray' || vessel.shape === 'free')) return 'slice';
   if (vessel?.shape === 'glass') return 'glass';

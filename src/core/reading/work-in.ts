@@ -14,6 +14,8 @@ const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|
 /** Things that are brought together in a bowl, without a verb. */
 const TOGETHER_IN = /^[\p{L}][\p{L} '’-]*(?:\s?[+,&]\s?[\p{L}][\p{L} '’-]*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
 const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in,\s/iu;
+/** 'Glasses: biscuits, yellow cream': how it is built, told without a verb. */
+const BUILT_IN = /^(?:glasses|verrines|cups|jars|pots|tins?)\s*:/i;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
 /** What the prose of a recipe asks for. */
@@ -30,7 +32,8 @@ export function workIn(rows: readonly Row[], hasList: boolean): Work {
   const chatter: string[] = [];
   for (const row of rows) {
     if (row.kind !== 'prose') continue;
-    const inline = inlineHead(row.text, headings)?.lead ?? '';
+    const lead = inlineHead(row.text, headings)?.lead ?? '';
+    const inline = BUILT_IN.test(lead) ? '' : lead;
     const body = row.text.slice(inline.length);
     const first = clauses.length;
     let pending = inline.trim();
@@ -93,6 +96,12 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (THING_IN.test(c.text)) return true;
   // 'Mascarpone + cream + sugar in the mixer bowl'.
   if (TOGETHER_IN.test(c.text)) return true;
+  // 'Glasses: biscuits, yellow cream, biscuits': how it is built.
+  if (BUILT_IN.test(c.text)) return true;
+  // 'Yolks straight into the chocolate, one by one.'
+  if (!hasList && /^(?:the |then the |all the |your )?\p{L}+ (?:straight |all |then )?(?:into|onto) the \p{L}/iu.test(c.text)) return true;
+  // 'Oven to gas mark 2.'
+  if (/^(?:the |your )?oven (?:to|at|on)\b/i.test(c.text) && temperaturesIn(c.text, false).length > 0) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.
   if (IN_AN_OVEN.test(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.

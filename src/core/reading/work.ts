@@ -73,7 +73,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       if (HOT.test(text) || (/\breach|\buntil (?:it|they) (?:is|are)? ?(?:hot|warm)/i.test(text) && /°|\b\d{2,3} ?[CF]\b/.test(text))) return 'heat';
       if (/^whisk (?:in|the (?:dry|flour|cornstarch|cornflour|custard powder|cocoa))/.test(said) && !air) return 'hands';
       if (on.chocolate && !on.white && !on.yolk && !/\bpeaks?\b|\bfluffy\b|\blight\b|\bpale\b|\bwhipped\b/i.test(text)) return 'hands';
-      return air ? 'whisk' : on.white || on.cream ? 'whisk' : on.yolk ? (/\buntil\b|\bmin/i.test(text) ? 'whisk' : 'hands') : on.cheese || on.butter ? 'beat' : 'hands';
+      return air ? 'whisk' : on.white || on.cream ? 'whisk' : on.yolk ? (/\b(?:until|till|thick)\b|\bmin/i.test(text) ? 'whisk' : 'hands') : on.cheese || on.butter ? 'beat' : 'hands';
     case 'beat':
     case 'blend':
       if (HOT.test(text)) return 'heat';
@@ -209,7 +209,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'press':
     case 'squash':
     case 'tamp':
-      if (/^press$/i.test(said.trim())) return 'fill';
+      if (/^press\W*$/i.test(said.trim())) return 'fill';
       return SERVED_IN.test(text) || /\bbottom\b|\bwall\b|\bsides?\b|\binto\b/i.test(text) || /^(?:press|squash|tamp) (?:it |them |this )?(?:\w+ly )?(?:in|down|flat)\b/.test(said) ? 'fill' : 'hands';
     case 'divide':
       return SERVED_IN.test(text) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
@@ -232,6 +232,9 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return /\bpaper\b|\bfilm\b|\boverhang|\bplastic\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
     case 'lighten':
       return 'fold';
+    case 'swirl':
+      // 'Swirl the pan': it is only moved.
+      return /\b(?:in|through|into|over)\b/i.test(text) && !/\bpan\b/i.test(text) ? 'fold' : 'hands';
     case 'scrape':
       return /\binto\b/i.test(text) && SERVED_IN.test(text) && !VESSEL_TO_MIX.test(text) ? 'fill' : 'hands';
     case 'pour':
@@ -257,6 +260,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return 'fill';
     case 'top':
       if (/\btop(?:ped)? (?:it |them )?up\b|\btop and tail/i.test(text)) return 'hands';
+      // 'Top with a single layer of crackers': what follows goes over it.
+      if (/\btop\b[^.;]*\bwith (?:an? |the )?(?:single |another |second |third |next )?layer of\b/i.test(text)) return 'fill';
       return on.chilled || on.late || /\bjust before\b|\bserv/i.test(text) ? 'finish' : on.built ? 'finish' : 'fill';
     case 'crown':
     case 'frost':
@@ -350,12 +355,12 @@ const INTO_HAND = /\binto (?:that|it|this|them|the (?:bowl|mix|mixture))\b/i;
 
 function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/^(?:do (?:that|this|the same|it)|repeat|again|and so on)\b/i.test(text) || (LAYING.test(text) && (on.built || !INTO_HAND.test(text)))) return 'fill';
-  if (/^(?:assembly|assemble|montage|build|layer(?:ing)?)\s*[:–-]/i.test(text)) return 'fill';
+  if (/^(?:assembly|assemble|montage|build(?:ing)?|to build|layer(?:s|ing)?|glasses|verrines|cups|jars|pots|tins?)\s*[:–-]/i.test(text)) return 'fill';
   if (goesOver(text)) return 'fill';
   // 'Pipe them, 100 degrees for an hour'.
   if (IN_AN_OVEN.test(text) && timesIn(text).length > 0) return 'bake';
   // '300 ml of cream whipped with a spoonful of sugar till it is floppy'.
-  if (on.cream && /\bcream (?:whipped|beaten)\b/i.test(text) && stageIn(text) !== null) return 'whisk';
+  if (on.cream && /\bcream,? (?:whipped|beaten)\b/i.test(text) && (stageIn(text) !== null || /\b(?:whipped|beaten) (?:up )?with\b/i.test(text))) return 'whisk';
   if (on.late && on.built) return 'finish';
   if (FREEZER.test(text)) return 'freeze';
   if (COLD_PLACE.test(text)) return 'chill';
@@ -367,7 +372,7 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/\bpeaks?\b/i.test(text) && (on.cream || on.white || on.yolk)) return 'whisk';
   if (MIXER.test(text) && stageIn(text) !== null && (on.cream || on.white || on.yolk)) return 'whisk';
   if (/\bovernight\b|\bo\/n\b/i.test(text)) return 'chill';
-  if (/\b(?:till|until|'til)\b.*\bsmooth\b|\bsmooth\b/i.test(text) || MIXER.test(text)) return on.cream && !on.cheese ? 'whisk' : 'beat';
+  if (/\b(?:till|until|'til)\b.*\bsmooth\b|\bsmooth\b/i.test(text) || MIXER.test(text)) return (on.cream && !on.cheese) || ((on.white || on.yolk) && !on.butter && !on.cheese) ? 'whisk' : 'beat';
   if (/\binto\b|\bonto\b|\bon top\b|\blayer/i.test(text) && SERVED_IN.test(text)) return 'fill';
   if (on.built && /\bon top\b|\bover\b/i.test(text)) return on.chilled || on.late ? 'finish' : 'fill';
   return 'hands';
@@ -417,6 +422,7 @@ const isAge = (text: string, t: SaidTime): boolean => !TAKEN_OUT.test(text) && !
 
 const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\b(?:stiff|firm)(?:ish|er)?,?(?: \w+)? peaks?\b/i, 'firm'],
+  [/[(,]\s?soft\s?[!),.]/i, 'soft'],
   [/\bsoft(?:ish|er)?,?(?: \w+)? peaks?\b|\bto (?:a )?soft\b|\bsoftly\b|\bjust (?:hold|thicken)/i, 'soft'],
   [/\bto (?:a )?(?:stiff|firm)\b/i, 'firm'],
   [/\bsoft(?:ly)?(?: and| to)? medium|\bmedium[- ]soft/i, 'medium'],

@@ -119,6 +119,8 @@ export class Worktop {
   private learnt: Lexicon | null = null;
   /** The heading of the list that the clause in hand works from, by what it names; null where it does not say. */
   company: string | null = null;
+  /** Several things of that list are named, or the list itself. */
+  inCompany = false;
   current: number | null = null;
   section: string | null = null;
   /** Something stands in the vessel; it has been chilled there. */
