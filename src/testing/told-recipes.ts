@@ -2439,7 +2439,7 @@ Whisk condensed milk, crème fraîche and lemon juice until thickened. In a chil
       'whipped-cream: condensed-milk 397, creme-fraiche-35 239, lemon-juice 81',
       'whipped-cream: cream-36 239',
       'set-filling:  <- fruit-base, whipped-cream, whipped-cream',
-      'biscuit-layer: graham-rectangle 140',
+      'biscuit-layer: crumb-crust-ready 170',
     ],
   ],
   [
@@ -2456,6 +2456,144 @@ Melt the chocolate with the coffee at 45 °C. Cream butter and icing sugar, add 
       'set-filling: butter-82 150, cocoa-powder-22 60, egg-yolk 68, icing-sugar-starch 60 <- chocolate-base, whipped-cream',
       'whipped-cream: cream-35 250',
       'biscuit-layer: langue-de-chat 100',
+    ],
+  ],
+  [
+    "a table whose limes are counted behind",
+    `| Lime cheesecake, 24 cm ring | g |
+|---|---|
+| Base | |
+| Digestive biscuits | 220 |
+| Butter, melted | 100 |
+| Filling | |
+| Full-fat cream cheese | 600 |
+| Caster sugar | 140 |
+| Limes, zest and juice | 4 |
+| Gelatine powder | 12 |
+| Water | 60 |
+| Whipping cream | 400 |
+
+Crush biscuits, mix with butter, press in the ring, chill 30 min.
+Bloom gelatine in the water 10 min. Beat cheese with sugar and zest. Warm the lime juice, melt gelatine in it, beat into the cheese. Whip cream to soft peak, fold in. Pour on the base, level, set 5 h. Unmould with a hot cloth, cut in 12.`,
+    [
+      'pressed-base: butter-82 100, digestive 220',
+      'set-filling: cream-cheese-block 600, gelatin-powder-225 12, lime-juice 112, lime-zest 12, sugar-caster 140, water 60 <- whipped-cream',
+      'whipped-cream: cream-35 400',
+    ],
+  ],
+  [
+    "nests with a bare time on the tray",
+    `Gooseberry & elderflower fool meringues
+Makes 10
+
+Meringue nests: 4 egg whites / 225g caster sugar / 1 tsp cornflour / few drops vanilla
+Fool: 400g gooseberries, topped & tailed; 80g sugar; 3 tbsp elderflower cordial; 250ml double cream; 150g thick custard
+
+Oven 120C. Whites to stiff peaks, sugar in a spoonful at a time, then cornflour and vanilla. Spoon 10 rounds on lined trays, hollow each with the back of the spoon. 1½ hours, leave to cool in the oven.
+Simmer gooseberries with sugar till they burst, about 8 min; crush, stir in cordial, cool.
+Whip cream to soft peaks, fold in custard then the fruit, leaving streaks.
+Fill the nests just before serving.`,
+    [
+      'meringue: corn-starch 3, egg-white 132, sugar-caster 225, vanilla-extract 0',
+      'fruit-base: cordial 56, gooseberry 400, sugar-caster 80',
+      'whipped-cream: cream-48 250',
+      'set-filling: custard-ready 150 <- fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "a tart lined with crumbs, told without capitals",
+    `so for 20 people at the christening I do a lemon posset tart thing but lighter. I line a big tart tin 28cm with a packet (400g) of ginger biscuits crushed with 180g melted butter, chill it. then a litre of double cream and 250g sugar up to the boil, 3 minutes bubbling, off, in with the juice of 6 lemons, sit 15 min. meanwhile I've whipped 300ml of whipping cream to soft and when the posset's cool but not set I fold it in, pour it in the tin, and it's overnight in the fridge. top it with 500g raspberries and a dusting of icing sugar.`,
+    [
+      'pressed-base: butter-82 180, ginger-thin 400',
+      'set-filling: cream-48 1000, lemon-juice 270, sugar-caster 250 <- whipped-cream',
+      'whipped-cream: cream-35 303',
+      'topping: icing-sugar-starch 0, raspberry 500',
+    ],
+  ],
+  [
+    "amounts behind dashes, eggs apart",
+    `Tiramisù al pistacchio
+
+Ingredients (8 servings)
+Eggs, very fresh – 4
+Sugar – 100 g
+Mascarpone – 500 g
+Pistachio cream – 150 g
+Savoiardi – 24
+Milk – 200 ml
+Chopped pistachios – 50 g
+Salt – a pinch
+
+Procedure
+Separate the eggs. Beat the yolks with the sugar until light; add the mascarpone a little at a time, then 100 g of the pistachio cream. Whip the whites with the salt until firm and fold them in from bottom to top.
+Warm the milk with the remaining pistachio cream and let it cool. Dip the savoiardi one by one and arrange a layer in a 20 x 30 cm dish. Cover with half the cream. Repeat. Finish with the chopped pistachios. Refrigerate 6 hours.
+Consume within 24 hours (raw eggs).`,
+    [
+      'egg-foam: egg-yolk 68, sugar-caster 100',
+      'set-filling: mascarpone 500, pistachio-paste 100 <- egg-foam, egg-foam',
+      'egg-foam: egg-white 132, salt 0',
+      'custard: milk-whole 207, pistachio-paste 50',
+      'biscuit-layer: ladyfinger 192',
+      'topping: pistachio 50',
+    ],
+  ],
+  [
+    "a frozen one in chefs’ strokes",
+    `FROZEN LEMON SOUFFLÉ (makes 6 individual)
+Sugar syrup: 150 g sugar + 50 g water, 118 C
+Egg whites 120 g
+Lemon juice 90 g, zest 1 lemon
+Cream 35% 400 g
+
+- collar 6 ramekins w/ acetate, 2 cm above rim
+- italian meringue w/ syrup and whites, whip till cold
+- cream to soft peaks
+- juice + zest into meringue, fold in cream
+- pipe to top of collar, level
+- freeze 6 h, temper 15 min in fridge, remove collar, dust icing sugar`,
+    [
+      'egg-foam: egg-white 120, lemon-juice 90, lemon-zest 5, sugar-caster 150, water 50',
+      'whipped-cream: cream-35 400',
+      'set-filling:  <- egg-foam, whipped-cream',
+    ],
+  ],
+  [
+    "a pie in a bought crust",
+    `Grandma Jean's Million Dollar Pie
+
+1 graham cracker crust
+1 (8 ounce) package cream cheese, softened
+1 can sweetened condensed milk
+1/4 cup lemon juice
+1 (20 ounce) can crushed pineapple, well drained
+1 cup shredded coconut
+1/2 cup chopped pecans
+1 (8 ounce) container frozen whipped topping, thawed
+
+In a large bowl beat cream cheese until fluffy. Gradually beat in milk until smooth. Stir in lemon juice. Fold in pineapple, coconut, pecans and topping. Spoon into crust. Chill 4 hours or until set. Garnish with maraschino cherries. Makes 8 servings. Store leftovers in refrigerator.`,
+    [
+      'cheese-cream: coconut-sweetened 93, condensed-milk 397, cream-cheese-block 227, lemon-juice 61, pecan 55, pineapple 567, plant-topping-sweet 227',
+      'biscuit-layer: crumb-crust-ready 170',
+    ],
+  ],
+  [
+    "rice cream with its sauce beside",
+    `Cardamom rice cream (ris a la malta style), 6 bowls
+
+200 g cooked short-grain rice, cold (from 70 g raw)
+300 ml whipping cream
+40 g caster sugar
+1 tsp vanilla sugar
+60 g blanched almonds, chopped
+Cherry sauce: 300 g cherries in syrup, 1 tbsp potato starch, 2 tbsp cherry liqueur
+
+1. Drain the cherries, keep the juice. Bring the juice to the boil, thicken with the potato starch stirred into a splash of cold water, take off, add cherries and liqueur.
+2. Whip the cream with the sugar and vanilla sugar to soft peaks.
+3. Fold rice and almonds into the cream. 
+4. Divide between bowls, chill 1–2 hours; serve with the warm sauce.`,
+    [
+      'fruit-base: cherry-in-syrup 300, fruit-liqueur-20 32, potato-starch 10',
+      'whipped-cream: almond-flaked 60, cream-35 303, rice-pudding 200, sugar-caster 40, vanilla-sugar 4',
     ],
   ],
 ];

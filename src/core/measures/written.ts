@@ -49,6 +49,7 @@ export interface WrittenLine {
 }
 
 const FAT = /(-?\d{1,3}(?:[.,]\d{1,2})?)\s?%(?:\s?(?:milk)?fat\b)?/i;
+const SIZE_OF_ONE = /^(\s*(?:\d{1,2}|an?|one|two)\s+)\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in\.|cm|["”″])(?=\s)/i;
 const DIGIT = /[\d½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/;
 const RUN_CHAR = /[\d.,+\-−*/×÷ \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞–—]/;
 const SUM_CHAR = /[\d.,+\-−*/×÷() \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/;
@@ -79,8 +80,9 @@ const MOST_REMEMBERED = 4000;
 
 function splitAfresh(text: string): WrittenLine {
   const fat = FAT.exec(text);
-  // The fat is blanked, not cut, so that places in the text stay true.
-  const rest = fat ? text.slice(0, fat.index) + ' '.repeat(fat[0].length) + text.slice(fat.index + fat[0].length) : text;
+  // The fat is blanked, not cut, so that places in the text stay true; so is the size of one: '1 9-inch crust'.
+  const plain = fat ? text.slice(0, fat.index) + ' '.repeat(fat[0].length) + text.slice(fat.index + fat[0].length) : text;
+  const rest = plain.replace(SIZE_OF_ONE, (whole, one: string) => one + ' '.repeat(whole.length - one.length));
   const found = findAmounts(rest);
   const base = { fatText: fat?.[1] ?? null, unweighed: UNWEIGHED.test(rest) };
   if (!found) return { ...base, amounts: [], aside: null, asideEach: null, span: null, wordAfter: null, name: tidyName(rest) };

@@ -206,7 +206,7 @@ function nameOf(text: string): string {
     if (m.index > end + 2 || /[&+/]/.test(text.slice(end, m.index))) break;
     const word = m[1]!.toLowerCase();
     if (/^[-–—]$/.test(word)) break;
-    if (STOPS.has(word) && !(word === 'up' || (words.length === 0 && STATES.has(word)))) break;
+    if (STOPS.has(word) && !(words.length === 0 && STATES.has(word))) break;
     // 'Brandy the night before.'
     if (words.length > 0 && word === 'the') break;
     // 'a pint of cream stiff': how it is whipped.

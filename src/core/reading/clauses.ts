@@ -20,7 +20,7 @@ export function sentencesOf(paragraph: string): readonly string[] {
   const out: string[] = [];
   let from = 0;
   // What is typed without capitals has none behind its full stops.
-  const small = !/[.!?]\s+[\p{Lu}]/u.test(paragraph) && !/^\s*\p{Lu}/u.test(paragraph);
+  const small = many(paragraph, /[.!?]\s+\p{Ll}/gu) > many(paragraph, /[.!?]\s+(?!I\b)\p{Lu}/gu) && !/^\s*(?!I\b)\p{Lu}/u.test(paragraph);
   const stop = /[.!?]+["”’)]*(?=\s|$)|[;\n]|\s[–—]\s(?=\p{Ll}+)|\s-{2,}\s/gu;
   for (let m = stop.exec(paragraph); m; m = stop.exec(paragraph)) {
     const end = m.index + m[0].length;
@@ -29,7 +29,8 @@ export function sentencesOf(paragraph: string): readonly string[] {
       const after = /^\s*(\S)/.exec(paragraph.slice(end, end + 6))?.[1] ?? '';
       // 'Fridge 6 hr min.' ends; '5 min. more' goes on.
       const least = /\p{L}\s+(?:min|max)$/iu.test(before);
-      if (ABBREVIATED.test(before) && !least && !/[\p{Lu}]/u.test(after)) continue;
+      const goesOn = /^\s*(?:meanwhile|then|next)\b/i.test(paragraph.slice(end, end + 14));
+      if (ABBREVIATED.test(before) && !least && !goesOn && !/[\p{Lu}]/u.test(after)) continue;
       if (after !== '' && /\p{Ll}/u.test(after) && !small) continue;
     }
     if (/^\s[–—-]/.test(m[0]) && !startsAction(wordsOf(paragraph.slice(end, end + 60)))) continue;
@@ -40,6 +41,8 @@ export function sentencesOf(paragraph: string): readonly string[] {
   out.push(paragraph.slice(from));
   return out.map((s) => s.trim()).filter((s) => s !== '');
 }
+
+const many = (text: string, what: RegExp): number => [...text.matchAll(what)].length;
 
 function openBracket(text: string, from: number, to: number): boolean {
   let depth = 0;

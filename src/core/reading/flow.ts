@@ -13,6 +13,7 @@ import { apply } from './doing';
 import { BOILED_C, pouredOn, POUR_ONTO, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
 import { saidBehind } from './said-behind';
+import { onlyTime } from './times';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
@@ -208,6 +209,9 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if (work === 'whisk' && verb === 'whisk' && items.length === 0 && stageIn(c.text) === null && stillHot(w)) work = 'hands';
   // 'Loosen the cheese with a bit of the foam, then all of it.'
   if (work === 'beat' && verb === 'loosen' && involved.some((x) => x.bowl?.air) && /\bthen\b/i.test(c.text)) work = 'fold';
+  // 'Spoon rounds on the tray. 1½ hours.': what lies on a tray while the oven is hot bakes.
+  const lies = w.steps.at(-1);
+  if (work === 'hands' && c.verb === null && items.length === 0 && onlyTime(c.text) && lies?.work === 'fill' && /\b(?:trays?|sheets?|paper|parchment|tin)\b/i.test(lies.text) && w.steps.findLastIndex((s) => s.machine === 'oven') > w.steps.findLastIndex((s) => s.work === 'bake')) work = 'bake';
   // 'Scrape onto the base, smooth': what is in hand is laid on what stands in its tin.
   if (work === 'hands' && /^(?:scrape|tip|pour|turn|put|transfer|ladle)$/.test(verb) && items.some((x) => x.kind === 'bowl' && x.at > destAt && x.bowl !== w.here()?.id && (w.bowls[x.bowl]!.pressed || w.bowls[x.bowl]!.place === 'layer')) && /\b(?:on|onto|over|on to)\b/i.test(after)) work = 'fill';
   // 'Line the terrine with film and the langues de chat': they are laid.

@@ -105,7 +105,7 @@ function listIn(sentence: string, alone: boolean, isIngredient: (name: string) =
   const items = itemsIn(told, head, isIngredient);
   if (items === null) return null;
   const measured = items.filter((t) => t.weighed).length;
-  const ofMany = items.length >= 3 || (items.length === 2 && (COMMAS !== separatorOf(told, isIngredient) || items.every((t) => looksLikeMeasured(t.text) && isIngredient(nameIn(t.text)))));
+  const ofMany = items.length >= 3 || (items.length === 2 && (COMMAS !== separatorOf(told, isIngredient) || items.every((t) => t.weighed && isIngredient(nameIn(t.text)))));
   const one = head?.name != null && (ON_TOP.test(head.name) || isIngredient(nameIn(items[0]!.text)));
   const enough = colon !== null ? measured >= 1 && items[0]!.weighed : head === null ? alone && ofMany && measured >= 2 : measured >= 1 && (items.length >= 2 || one || (head.name === null && alone));
   const onTop = head?.name !== null && head !== null && ON_TOP.test(head.name!) && items.length > 1;
@@ -126,10 +126,10 @@ const counted = (t: string): boolean => /^(?:about )?(?:\d|[½¼¾⅓⅔]|an?\s|
 /** A thing that nobody weighs: 'a pinch of salt', 'zest of a lemon', 'the rest of the cream', 'salt'. */
 const LOOSE = /^(?:an? (?:good |small |big |generous )?(?:pinch|dash|splash|squeeze|knob|handful|drop|few|little)|pinch|dash|splash|squeeze|all|half|the (?:rest|whole|other)|rest|remaining|juice|zest|rind|peel|pulp|seeds|the (?:juice|zest|rind|seeds|pulp)|some|more|extra|a few)\b/i;
 /** Words that only say how something is, though a thing of the larder may have them in its name. */
-const HOW = /^(?:(?:very|finely|roughly|freshly|lightly|well|thinly|coarsely) )?(?:\p{L}+ed|soft|cold|warm|hot|fresh|frozen|whole|ripe|chilled|cut|ground|thick|thin|plain|small|large)\b(?:\s*\([^)]*\)|\s+(?:and|or|in|into|from|at)\b.*)?$/iu;
+const HOW = /^(?:(?:very|finely|roughly|freshly|lightly|well|thinly|coarsely) )?(?:\p{L}+ed|soft|cold|warm|hot|fresh|frozen|whole|ripe|chilled|cut|ground|thick|thin|plain|small|large)\b(?:\s*\([^)]*\)|\s+(?:and|or|in|into|from|at|to)\b.*)?$/iu;
 const FOR_WHAT = /\s+(?:for|to) (?:the )?\p{L}+(?: \p{L}+)?$/iu;
 /** How the thing before it is: 'soft', 'chopped small', 'at room temperature', 'plus extra to dust'. */
-const STATE = /^(?:[^\d]{1,50}|[^\d]{0,20}\([^)]{0,30}\)|at \d{1,2} ?°?C?)$/;
+const STATE = /^(?:[^\d]{1,50}|[^\d]{0,20}\([^)]{0,30}\)|at \d{1,2} ?°?C?|\p{L}+ed\b.{0,30})$/u;
 
 /** '1/2 cup + 2 tbsp sugar' is one thing, 'cream 250 + 300 whipped' too: what a plus stands between are things with names of their own. */
 function separatorOf(told: string, isIngredient: (name: string) => boolean): RegExp {
@@ -154,7 +154,7 @@ function itemsIn(told: string, head: Head | null, isIngredient: (name: string) =
   const out: Thing[] = [];
   for (const t of raw) {
     if (t.length > 90 || /[!?]\s|\.\s+\p{Lu}/u.test(t) || isTime(t)) return null;
-    const thing = weighed(t) || LOOSE.test(t) || (!HOW.test(t) && t.split(/\s+/).length <= 7 && isIngredient(splitLine(t.replace(FOR_WHAT, '')).name));
+    const thing = !HOW.test(t) && (weighed(t) || LOOSE.test(t) || (t.split(/\s+/).length <= 7 && isIngredient(splitLine(t.replace(FOR_WHAT, '')).name)));
     if (thing) {
       if (asksForWork(t)) return null;
       out.push({ text: t, weighed: weighed(t) });

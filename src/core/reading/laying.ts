@@ -60,6 +60,8 @@ export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   w.current = b.id;
 }
 
+const ONTO = /^(?:pour|spoon|scrape|spread|tip|pile|ladle) (?:it |this |them |everything |all )?(?:on to|onto|on|over) (?:the|your) /i;
+
 /** Layers, toppings, what is poured into a mould: nothing is mixed. */
 export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   const { fc } = h;
@@ -74,8 +76,9 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
     }
     return;
   }
-  // 'Crust ingredients together, press into the dish': one base of all of it.
-  if (pressesIn(step.verb, h.after) && lines.length > 1 && bowls.length === 0 && lines.some((x) => w.lines[x.line]!.role === 'butter')) {
+  // 'Crust ingredients together, press into the dish', 'line the tin with biscuits crushed with the butter': one base of all of it.
+  const crumbs = step.verb === 'line' && /\bcrushed\b|\bcrumbs?\b/i.test(fc.clause.text) && lines.some((x) => w.lines[x.line]!.role === 'biscuit');
+  if ((pressesIn(step.verb, h.after) || crumbs) && lines.length > 1 && bowls.length === 0 && lines.some((x) => w.lines[x.line]!.role === 'butter')) {
     const base = w.make(fc.section ?? w.lines[lines[0]!.line]!.under);
     for (const x of lines) w.addLineTo(x.line, base);
     base.pressed = true;
@@ -89,10 +92,13 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   // 'With two thirds of it and half a pound of raspberries': it is what was whipped last.
   // 'Whip the cream and fill the nests': what is baked or lies there already is filled with what is in hand.
   const receives = lines.length === 0 && bowls.length > 0 && bowls.every(({ b }) => b.placed !== 'no' || b.baked) && /^(?:fill|top|cover|sandwich|crown|ice|frost)$/.test(step.verb);
+  // 'Pour on the base': what is in hand, onto what stands there.
+  const onto = !receives && lines.length === 0 && bowls.length > 0 && ONTO.test(h.after) && bowls.every(({ b }) => b.pressed || b.place === 'layer') && w.here() !== bowls[0]!.b ? w.here() : null;
   // 'And it goes over the sponge': what was just made.
   const goes = goesOver(fc.clause.text) ? w.here() : null;
   const it = receives || (lines.length > 0 && bowls.length === 0 && /\b(?:of|with) (?:it|them)\b/i.test(fc.clause.text)) ? w.here() : null;
-  const ready = it?.air && it.place === 'mix' && it.placed === 'no' ? [...bowls, { b: it, at: 0, share: ALL }] : bowls;
+  const poured = onto?.place === 'mix' && onto.placed === 'no' && !bowls.some((x) => x.b === onto) ? [...bowls, { b: onto, at: LAST, share: ALL }] : bowls;
+  const ready = it?.air && it.place === 'mix' && it.placed === 'no' ? [...bowls, { b: it, at: 0, share: ALL }] : poured;
   const laid = goes && goes.placed === 'no' && !ready.some((x) => x.b === goes) ? [...ready, { b: goes, at: LAST, share: ALL }] : ready;
   for (const { b } of laid) {
     b.placed = b.placed === 'built' && !late ? 'built' : late && b.placed === 'no' ? 'late' : b.placed === 'no' ? 'built' : b.placed;

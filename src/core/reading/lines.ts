@@ -84,7 +84,9 @@ const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|s
  * @param apart which of yolks and whites the method names: with both, eggs are two lines; with one, eggs that the list calls separated.
  */
 export function linesOfRow(row: string, place: Place, context: LineContext, apart: Apart): readonly DraftLine[] {
-  const text = row.slice(0, 480);
+  // 'Limes, zest and juice 4': how many stands behind.
+  const behind = /^((?:lemon|lime|orange|grapefruit)s?\b[^\d]{0,40}?)[\s–-]+(\d{1,2})$/i.exec(row);
+  const text = behind ? `${behind[2]!} ${behind[1]!}` : row.slice(0, 480);
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   const joined = text.split(/\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/);
   if (joined.length > 1 && joined.every((t) => splitLine(t).amounts[0]?.unit && splitLine(t).name !== '')) return joined.map((t) => made(t.trim()));
@@ -116,9 +118,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   }
   const wholeAnd = WHOLE_AND_PARTS.exec(text);
   if (wholeAnd) return [made(`${wholeAnd[1] ?? wholeAnd[2]!} eggs`), made(`${wholeAnd[3]!} egg ${wholeAnd[4]!}`)];
-  const split = apart.yolks && apart.whites && /^(?:\D{0,12})?[\w½]+ (?:(?:large|medium|small|free-range|organic|fresh|very|whole) )*eggs?\b[^,(]*$/i.test(text) ? splitLine(text) : null;
-  if (split && split.amounts[0]?.unit === null && /^eggs?$/i.test(split.name.replace(/\b(?:large|medium|small|free-range|organic|fresh|whole)\b/gi, '').trim())) {
-    const count = text.slice(split.span![0], split.span![1]);
+  const split = apart.yolks && apart.whites && /\beggs?\b/i.test(text) ? splitLine(text) : null;
+  if (split?.span && split.amounts.length === 1 && split.amounts[0]!.unit === null && /^\W*eggs?\W*$/i.test(split.name.replace(/\b(?:large|medium|small|free-range|organic|very|fresh|whole|good|at room temp(?:erature)?)\b/gi, ' '))) {
+    const count = text.slice(split.span[0], split.span[1]);
     return [made(`${count} egg yolks`), made(`${count} egg whites`)];
   }
   // '1 lemon', of which the method grates the rind and squeezes the juice.

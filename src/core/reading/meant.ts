@@ -98,6 +98,9 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, prev, next, share, lead
   if (whipped) return meant.bowl(whipped, m.from, share);
   // 'The chocolate cream': what the chocolate has become, no cream besides.
   if (m.phrase === 'cream' && prev?.to === m.from && prev.sense.kind === 'line' && prev.sense.lines.every((l) => !w.fresh(l.line))) return;
+  // 'Half the cream', where the list has cream in the name of a paste only: what was made of the cheese.
+  const cheese = m.phrase === 'cream' && candidates.every((l) => w.lines[l.line]!.role !== 'cream') ? w.latest((b) => b.place === 'mix' && b.placed !== 'late' && w.holds(b, 'cheese')) : null;
+  if (cheese) return meant.bowl(cheese, m.from, share);
   // 'Yellow cream', 'pastry cream': the custard.
   const custard = m.phrase === 'cream' && /\b(?:yellow|pastry)\s+$/i.test(lead) ? w.latest((b) => b.heated && !b.air && b.takes.size === 0 && w.holds(b, 'yolk', 'egg') && w.holds(b, 'milk', 'cream')) : null;
   if (custard) return meant.bowl(custard, m.from, share);

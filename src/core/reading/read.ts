@@ -203,7 +203,7 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
   const fallback = parts[0]?.id ?? '';
   const lines: ReadLine[] = flow.lines.map((draft, i) => ({ draft, part: owner.get(i) ?? fallback, step: flow.stepOf[i]!, sure: draft.ingredient !== null && draft.confidence >= SURE_FROM && draft.grams !== null && draft.doubt === '' }));
   const title = titleOf(rows, text);
-  const heads = rows.filter((r) => r.kind === 'yield' || r.kind === 'about' || r.kind === 'title').map((r) => r.text);
+  const heads = rows.filter((r) => r.kind === 'yield' || r.kind === 'about' || r.kind === 'title' || (r.kind === 'section' && /\(.*\d.*\)/.test(r.text))).map((r) => r.text);
   const method = rows.filter((r) => r.kind === 'prose' || r.kind === 'yield' || r.kind === 'about' || r.kind === 'title').map((r) => r.text).join('.\n');
   const vessel = vesselIn(method) ?? vesselIn(rows.filter((r) => r.kind === 'line' && /\d\s*(?:x|×|by)\s*\d/i.test(r.text)).map((r) => r.text).join('.\n'));
   const freezes = flow.steps.some((s) => s.work === 'freeze' && (s.minutes?.[0] ?? 240) >= 90 && !/\bbowl\b|\bwhisk\b|\bbeaters\b/i.test(s.text.replace(/\bwhisk(?:ed)?\s+(?:the|until)/i, '')));

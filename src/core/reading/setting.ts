@@ -12,7 +12,7 @@ export interface SaidPortions {
 const N = '(\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
 const PEOPLE = '(?:people|persons?|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
-const PIECES = '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?|bars?|tartlets?|meringues?|moulds?|individual \\w+|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
+const PIECES = '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
   new RegExp(`\\b(?:serves?|feeds|does|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`, 'i'),
   new RegExp(`\\bfor (?:about |around |a party of )?${UPTO}\\s+${PEOPLE}`, 'i'),
@@ -109,7 +109,7 @@ export function vesselIn(written: string): SaidVessel | null {
       const m = pattern.exec(piece);
       if (!m) continue;
       if (shape === 'dome' && /\bpipe\b/i.test(piece)) continue;
-      if (/\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl/i.test(piece) && shape === 'bowl') continue;
+      if (/\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl|\bin an? (?:large |big |glass |deep )+bowl,? (?:whisk|beat|whip|mix|stir|combine|cream|toss)\b/i.test(piece) && shape === 'bowl') continue;
       if (/\bbaking (?:tray|sheet)|\bice(?: cube)? tray|\b(?:wine|shot) glass of|\bmuffin cases/i.test(piece) && (shape === 'tray' || shape === 'glass') && !/\binto (?:the )?tray/i.test(piece)) continue;
       if (shape === 'tray' && /\b(?:spread|pour|spoon|tip) .{0,30}\b(?:shallow |flat )?(?:tray|dish) (?:to cool|and cover|and chill)/i.test(piece)) continue;
       if (shape === 'glass' && /\b(?:wine|shot|liqueur|sherry) glass(?:ful)?\b/i.test(piece) && !/\b(?:into|in|among|between)\b.{0,20}glasses/i.test(piece)) continue;
@@ -237,7 +237,7 @@ const FAMILY_WORDS: readonly (readonly [RegExp, Family])[] = [
   [/tirami|trifle|zuppa/i, 'tiramisu'],
   [/icebox|refrigerator cake|fridge cake/i, 'icebox'],
   [/syllabub|posset/i, 'syllabub'],
-  [/semifreddo|parfait|frozen|ice[- ]cream/i, 'semifreddo'],
+  [/semifreddo|parfait|\bfrozen|\bice[- ]cream/i, 'semifreddo'],
   [/mousse|bavarois|bavarian/i, 'mousse'],
   [/cheesecake|\btart\b|\bpie\b|quark cake/i, 'cheesecake'],
   [/\bnests?\b|meringue|pavlova|dacquoise/i, 'nest'],

@@ -142,3 +142,9 @@ function scanned(text: string): readonly SaidTime[] {
   }
   return out;
 }
+
+/** Nothing but how long: '1½ hours,', 'for about 20 minutes.' */
+export function onlyTime(text: string): boolean {
+  const [time, more] = timesIn(text);
+  return time !== undefined && more === undefined && /^(?:for|about|another|\s)*$/i.test(text.slice(0, time.start)) && /^\W*$/.test(text.slice(time.end));
+}

@@ -2,7 +2,7 @@ import { amountsIn } from './amounts';
 import { clausesOf, sentencesOf, type Clause } from './clauses';
 import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
-import { timesIn } from './times';
+import { onlyTime, timesIn } from './times';
 import { longCold, ON_THE_DAY, whenSaid, type SaidWhen } from './when';
 import { BEFORE_SERVING, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
 import type { FlowClause } from './worktop';
@@ -96,12 +96,14 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (THING_IN.test(c.text)) return true;
   // 'Mascarpone + cream + sugar in the mixer bowl'.
   if (TOGETHER_IN.test(c.text)) return true;
+  // 'Spoon rounds on the tray. 1½ hours.'
+  if (onlyTime(c.text)) return true;
   // 'Glasses: biscuits, yellow cream, biscuits': how it is built.
   if (BUILT_IN.test(c.text)) return true;
   // 'Yolks straight into the chocolate, one by one.'
   if (!hasList && /^(?:the |then the |all the |your )?\p{L}+ (?:straight |all |then )?(?:into|onto) the \p{L}/iu.test(c.text)) return true;
   // 'Oven to gas mark 2.'
-  if (/^(?:the |your )?oven (?:to|at|on)\b/i.test(c.text) && temperaturesIn(c.text, false).length > 0) return true;
+  if (/^(?:the |your )?oven (?:to|at|on|\d)/i.test(c.text) && temperaturesIn(c.text, false).length > 0) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.
   if (IN_AN_OVEN.test(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.

@@ -139,7 +139,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'dry':
       return OVEN.test(text) || timesIn(text).some((t) => t.minutes[0] >= 20) ? 'bake' : 'hands';
     case 'temper':
-      return 'hands';
+      return COLD_PLACE.test(text) && timesIn(text).length > 0 ? 'chill' : 'hands';
     case 'preheat':
       return 'hands';
     case 'chill':
@@ -212,7 +212,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       if (/^press\W*$/i.test(said.trim())) return 'fill';
       return SERVED_IN.test(text) || /\bbottom\b|\bwall\b|\bsides?\b|\binto\b/i.test(text) || /^(?:press|squash|tamp) (?:it |them |this )?(?:\w+ly )?(?:in|down|flat)\b/.test(said) ? 'fill' : 'hands';
     case 'divide':
-      return SERVED_IN.test(text) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
+      return (SERVED_IN.test(text) || /\b(?:between|among)\b[^.;]*\b(?:bowls|plates)\b/i.test(text)) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
     case 'cut':
     case 'slice':
       return on.chilled ? 'finish' : 'hands';
@@ -397,7 +397,7 @@ export function machineOf(work: StepWork, c: Clause, electric: boolean): StepMac
     case 'wait':
       return OVEN.test(text) && /\bin\b|\bdoor\b|\bajar\b|\bshut\b|\bclosed\b|\bleave\b/i.test(text) && !/\bfrom the oven|\bout of the oven/i.test(text) ? 'oven' : null;
     case 'hands':
-      return c.verb?.base === 'preheat' || /\boven (?:to|at|on)\b|\bheat the oven\b|\b(?:turn|switch) (?:on |off )?the oven\b|\boven off\b/i.test(text) ? 'oven' : null;
+      return c.verb?.base === 'preheat' || /\boven (?:to\b|at\b|on\b|\d)|\bheat the oven\b|\b(?:turn|switch) (?:on |off )?the oven\b|\boven off\b/i.test(text) ? 'oven' : null;
     default:
       return null;
   }
