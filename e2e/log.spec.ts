@@ -15,6 +15,24 @@ test('seen later: liquid, slices, a photo without its maker; what is no picture 
   await choose(seen.getByRole('combobox', { name: 'It', exact: true }), 'leans');
   await seen.getByRole('button', { name: 'Write it down' }).click();
   await expect(seen.getByRole('list')).toContainText('slice leans');
+  // What was seen earlier stands at its own time; a moment before the batch is refused in words, and what was typed stays.
+  await choose(seen.getByRole('combobox', { name: 'Seen' }), 'something seen');
+  await seen.getByLabel('In words').fill('sunk by a finger');
+  await choose(seen.getByRole('combobox', { name: 'When' }), 'earlier');
+  await seen.getByLabel('Time it was seen').fill('00:00');
+  await seen.getByLabel('Day it was seen').fill('1 Jan 2024');
+  await seen.getByRole('button', { name: 'Write it down' }).click();
+  await expect(seen.getByRole('alert')).toContainText('before this batch was begun');
+  await expect(seen.getByLabel('In words')).toHaveValue('sunk by a finger');
+  await seen.getByLabel('Day it was seen').fill('today');
+  await seen.getByLabel('Day it was seen').press('Tab');
+  await seen.getByRole('button', { name: 'Write it down' }).click();
+  const rows = seen.getByRole('list').getByRole('listitem');
+  // The rows stand in their order of time: it comes before what was written just now.
+  await expect(rows.filter({ hasText: 'sunk by a finger' })).toBeVisible();
+  const all = await rows.allInnerTexts();
+  expect(all.findIndex((t) => t.includes('sunk by a finger'))).toBeLessThan(all.findIndex((t) => t.includes('round the rim')));
+  await expect(seen.getByRole('combobox', { name: 'When' })).toHaveText('now');
   await seen.getByLabel('Photo').setInputFiles({ name: 'slice.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('%PDF-1.7 not a picture') });
   await expect(seen.getByRole('alert')).toContainText('no JPEG or PNG');
   // A real picture, made here, with a camera's words in it.

@@ -9,7 +9,8 @@ import { ok } from '../result';
 import { define } from './define';
 
 const seen = z.number().nullable().default(null);
-const FactsSchema = z.object({ partId: z.string().max(40).nullable().default(null), whiskedS: seen, creamC: seen, nowC: seen, coldH: seen, outH: seen, massG: seen, volumeMl: seen, glasses: seen, skipped: z.array(z.string().max(80)).max(100).default([]) });
+const TickedSchema = z.object({ wayKey: z.string().max(40), title: z.string().max(200), partId: z.string().max(40), restedMin: seen, ofMin: seen });
+const FactsSchema = z.object({ partId: z.string().max(40).nullable().default(null), whiskedS: seen, creamC: seen, nowC: seen, coldH: seen, outH: seen, massG: seen, volumeMl: seen, glasses: seen, skipped: z.array(z.string().max(80)).max(100).default([]), steps: z.array(TickedSchema).max(100).default([]) });
 const AskSchema = z.object({
   /** Whose larder, mixers and places. */
   kitchen: z.enum(['starting', 'gannet-quay']).default('starting'),
@@ -18,7 +19,7 @@ const AskSchema = z.object({
   cause: z.enum(Object.keys(CAUSES) as [CauseId, ...CauseId[]]).nullable().default(null),
   /** A second sign that is seen beside it. */
   seenToo: z.enum(SIGN_IDS).nullable().default(null),
-  facts: FactsSchema.default({ ...NO_FACTS, skipped: [] }),
+  facts: FactsSchema.default({ ...NO_FACTS, skipped: [], steps: [] }),
 });
 const AddedSchema = z.object({ ingredientId: z.string(), name: z.string(), massG: z.number() });
 

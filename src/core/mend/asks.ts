@@ -3,7 +3,7 @@ import type { SignId } from './words';
 
 /** A figure that a cook can still give, and for which signs it says something. */
 export interface Ask {
-  readonly key: Exclude<keyof BatchFacts, 'partId' | 'skipped'>;
+  readonly key: Exclude<keyof BatchFacts, 'partId' | 'skipped' | 'steps'>;
   readonly label: string;
   readonly unit: string;
   readonly min: number;

@@ -4,6 +4,7 @@ import { USES } from '../document/kinds';
 import type { Sheet } from '../document/schema';
 import { mendedSheet } from './after';
 import { NO_FACTS, type BatchFacts } from './case';
+import { stepsTicked } from './steps-ticked';
 
 /** A sheet with everything that its batch's mends put in and changed. */
 export function withMends(sheet: Sheet, mends: readonly MendEntry[]): Sheet {
@@ -41,6 +42,7 @@ export function factsOfBatch(plan: BatchPlan, progress: Progress, readings: Read
     creamC: readings['cream-temperature'] ?? null,
     nowC: last?.tC ?? null,
     coldH: endedAt === null ? null : Math.max(0, (now - endedAt) / 3_600_000),
+    steps: stepsTicked(plan, progress),
     skipped: progress.skipped.flatMap((key) => plan.steps.find((s) => s.key === key)?.wayKey || key),
   };
 }

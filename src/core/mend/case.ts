@@ -1,6 +1,7 @@
 import type { Kitchen } from '../kitchen/kitchen';
 import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import { fail, ok, within, type Result } from '../result';
+import type { TickedStep } from './steps-ticked';
 import type { CauseId, SignId } from './words';
 
 /** What is known of the batch; null where nothing was timed, typed or probed. */
@@ -25,9 +26,11 @@ export interface BatchFacts {
   readonly glasses: number | null;
   /** Keys of the kitchen's way that were skipped. */
   readonly skipped: readonly string[];
+  /** Its steps in the order in which they were ticked. */
+  readonly steps: readonly TickedStep[];
 }
 
-export const NO_FACTS: BatchFacts = { partId: null, whiskedS: null, creamC: null, nowC: null, coldH: null, outH: null, massG: null, volumeMl: null, glasses: null, skipped: [] };
+export const NO_FACTS: BatchFacts = { partId: null, whiskedS: null, creamC: null, nowC: null, coldH: null, outH: null, massG: null, volumeMl: null, glasses: null, skipped: [], steps: [] };
 
 /** What this kitchen wrote down of earlier mends of a sign. */
 export interface Logged {

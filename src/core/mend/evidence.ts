@@ -11,6 +11,7 @@ import { NO_SET_ABV_PCT, STRINGS } from '../setting/house';
 import { soaksOf } from '../tin/sheet-soak';
 import type { Bowl } from './case';
 import { BUTTERCREAM_C, CHEESE_SOFT_C, EGG_CURDLES_C, GANACHE_HOLDS, LOOSE_WATER_SHARE, BASE_FAT_PCT, SAYS, SOUR, STRONG_ABV } from './house';
+import { cutShort, tickedBefore } from './steps-ticked';
 import type { CauseId } from './words';
 
 /** One thing that is known of the batch, in a line, and what it makes of the odds of the cause. */
@@ -18,6 +19,16 @@ export interface Evidence {
   readonly says: string;
   readonly ratio: number;
 }
+
+/** Rests that were cut short, a line each. */
+const shortRests = (b: Bowl, ...keys: string[]): readonly Evidence[] => cutShort(b.facts.steps, b.a.part.id, keys).map((text) => says(SAYS.points, text));
+/** A step that was ticked before one that it should follow. */
+function outOfOrder(b: Bowl, early: readonly string[], late: readonly string[]): readonly Evidence[] {
+  const text = tickedBefore(b.facts.steps, b.a.part.id, early, late);
+  return text === null ? [] : [says(SAYS.points, text)];
+}
+/** A step of the kitchen's way that was passed over. */
+const passedOver = (b: Bowl, text: string, ...keys: string[]): readonly Evidence[] => (keys.some((k) => b.facts.skipped.includes(k)) ? [says(SAYS.points, text)] : []);
 
 type Look = (b: Bowl) => readonly Evidence[];
 
@@ -276,12 +287,12 @@ export const EVIDENCE: Readonly<Record<CauseId, Look>> = {
   'sugar-early': (b) => (b.a.reading.addedSugarG > 1.5 * b.a.reading.lines.reduce((g, l) => g + (l.role === 'white' ? (l.read?.massG ?? 0) : 0), 0) ? [says(SAYS.hints, `${showGrams(b.a.reading.addedSugarG)} of sugar: more than one and a half times the whites.`)] : [says(SAYS.speaksAgainst, 'Not much sugar for these whites.')]),
   'not-long-yolks': plain,
   'cold-contact': contactOf,
-  'dry-gelatin': plain,
+  'dry-gelatin': (b) => [...passedOver(b, 'The soaking of the gelatin was passed over.', 'soak', 'gelatin'), ...outOfOrder(b, ['melt', 'join', 'temper'], ['soak', 'gelatin'])],
   'boiled-gelatin': (b) => (b.a.ownHeat.tempC !== null && b.a.ownHeat.tempC >= 95 ? [says(SAYS.points, `It was heated to ${deg(b.a.ownHeat.tempC)}.`)] : none),
   'low-dose': (b) => doseOf(b, false),
   'raw-fruit': protease,
   'too-strong-set': (b) => strongOf(b, NO_SET_ABV_PCT),
-  'too-soon': tooSoon,
+  'too-soon': (b) => [...tooSoon(b), ...shortRests(b, 'chill', 'set', 'freeze', 'rest')],
   'high-dose': (b) => doseOf(b, true),
   'little-water': chocolateWater,
   'too-hot-mix': (b) => (b.facts.nowC !== null ? [says(b.facts.nowC > 50 ? SAYS.points : SAYS.speaksAgainst, `It is at ${deg(b.facts.nowC)}.`)] : none),
@@ -292,7 +303,7 @@ export const EVIDENCE: Readonly<Record<CauseId, Look>> = {
   'over-mixed': plain,
   'cold-cheese': (b) => (b.facts.nowC !== null ? [says(b.facts.nowC < CHEESE_SOFT_C - 4 ? SAYS.points : SAYS.speaksAgainst, `It is at ${deg(b.facts.nowC)}; soft from ${deg(CHEESE_SOFT_C)} on.`)] : none),
   'too-hot': (b) => (b.facts.nowC !== null && b.facts.nowC > 40 ? [says(b.facts.nowC > EGG_CURDLES_C ? SAYS.proves : SAYS.speaksAgainst, `It is at ${deg(b.facts.nowC)}; above ${deg(EGG_CURDLES_C)} egg curdles.`)] : none),
-  'not-cooked': (b) => (b.facts.nowC !== null ? [says(b.facts.nowC < 80 ? SAYS.points : SAYS.rulesOut, `It came to ${deg(b.facts.nowC)}.`)] : none),
+  'not-cooked': (b) => [...(b.facts.nowC !== null ? [says(b.facts.nowC < 80 ? SAYS.points : SAYS.rulesOut, `It came to ${deg(b.facts.nowC)}.`)] : none), ...passedOver(b, 'The cooking was passed over.', 'cook', 'heat')],
   'starch-thinned': starchThins,
   'dry-starch': plain,
   'too-little-heat': eggHeat,
@@ -301,20 +312,20 @@ export const EVIDENCE: Readonly<Record<CauseId, Look>> = {
   'fruit-early': (b) => (b.facts.coldH !== null ? [says(b.facts.coldH > 2 ? SAYS.points : SAYS.speaksAgainst, `${showHours(b.facts.coldH)} since it was laid.`)] : none),
   'no-acid': (b) => [b.a.reading.lines.some((l) => l.role === 'sour' || l.role === 'acid') ? says(SAYS.rulesOut, 'There is juice on it.') : says(SAYS.points, 'Nothing sour is with it.')],
   'over-folded': plain,
-  'warm-fold': (b) => foldOf(b, false),
+  'warm-fold': (b) => [...foldOf(b, false), ...shortRests(b, 'cool', 'cool-base'), ...outOfOrder(b, ['fold', 'whites-in'], ['cool', 'cool-base'])],
   waited: (b) => (b.facts.coldH !== null && b.facts.coldH > 1 ? [says(SAYS.hints, `${showHours(b.facts.coldH)} since then.`)] : none),
   'dipped-long': (b) => soakedLong(b, true),
   'dipped-short': (b) => soakedLong(b, false),
   miscounted: plain,
-  'no-lining': plain,
+  'no-lining': (b) => passedOver(b, 'The lining was passed over.', 'line'),
   'too-soft-set': (b) => (b.a.reading.gelatin225G > 0 ? doseOf(b, false) : stabiliserOf(b)),
   'little-fat-base': (b) => {
     const { mixture } = b.a.reading;
     const fat = (100 * (mixture.grams.milk_fat + mixture.grams.cocoa_fat + mixture.grams.other_fat)) / Math.max(1, mixture.massG);
     return [says(fat < BASE_FAT_PCT ? SAYS.points : SAYS.speaksAgainst, `Fat of the base ${pct(fat)}; from ${BASE_FAT_PCT} on it holds.`)];
   },
-  'cooled-fast': plain,
-  'crowned-early': (b) => (b.facts.coldH !== null ? [says(b.facts.coldH > 4 ? SAYS.points : SAYS.speaksAgainst, `Crowned ${showHours(b.facts.coldH)} ago.`)] : none),
+  'cooled-fast': (b) => shortRests(b, 'cool', 'rest'),
+  'crowned-early': (b) => [...(b.facts.coldH !== null ? [says(b.facts.coldH > 4 ? SAYS.points : SAYS.speaksAgainst, `Crowned ${showHours(b.facts.coldH)} ago.`)] : none), ...outOfOrder(b, ['crown', 'top'], ['chill', 'set', 'hold'])],
   'much-ice': (b) => iceOf(b, true),
   'little-ice': (b) => iceOf(b, false),
   'warm-freezer': freezerOfCase,

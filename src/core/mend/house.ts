@@ -64,6 +64,8 @@ export const SEEN_SHORT = 0.05;
 
 /** Fat for each gram of water that a ganache holds, and from which it all but surely splits. */
 export const GANACHE_HOLDS = { fatPerWater: 1.1, splits: 1.4 } as const;
+/** A rest is cut short when less than this share of its least time has gone; shorter rests than this say nothing, min. */
+export const SHORT_REST = { share: 0.6, fromMin: 10 } as const;
 /** Egg in a custard curdles from here on, °C; cheese is soft from here on, °C; fat of a pressed base from which it holds, %. */
 export const EGG_CURDLES_C = 85;
 export const CHEESE_SOFT_C = 16;

@@ -160,6 +160,32 @@ describe('a batch with one thing wrong ranks it first', () => {
   });
 });
 
+describe('the ticks of a batch', () => {
+  const gel = partsSheet([['f', 'fruit-base', 'Base', ['300 g raspberry puree', '8 g gelatin powder']], ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']], ['m', 'set-filling', 'Mousse', ['all of the Base', 'all of the Cream']]], { use: 'turn-out' });
+  const nest = partsSheet([['n', 'meringue', 'Nest', ['120 g egg white', '240 g caster sugar']], ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']]], { family: 'nest' });
+  const custard = partsSheet([['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '60 g caster sugar']]]);
+  const step = (wayKey: string, restedMin: number | null = null, ofMin: number | null = null) => ({ wayKey, title: wayKey, partId: '', restedMin, ofMin });
+  it.each<[string, Sheet, SignId, CauseId, Partial<BatchFacts>, RegExp]>([
+    ['gelatin that was not soaked', gel, 'strings', 'dry-gelatin', { skipped: ['soak'] }, /passed over/],
+    ['gelatin melted before it was soaked', gel, 'strings', 'dry-gelatin', { steps: [step('melt'), step('soak')] }, /before ‘soak’/],
+    ['a chill cut short', gel, 'unset', 'too-soon', { steps: [step('chill', 60, 240)] }, /after 60.min of 4.h/],
+    ['folded before it was cool', gel, 'flat', 'warm-fold', { steps: [step('fold'), step('cool-base')] }, /before ‘cool-base’/],
+    ['a cooling cut short', gel, 'flat', 'warm-fold', { steps: [step('cool', 10, 40)] }, /after 10.min of 40.min/],
+    ['a tin that was not lined', gel, 'stuck', 'no-lining', { skipped: ['line'] }, /lining/],
+    ['a shell taken from the oven too soon', nest, 'cracked', 'cooled-fast', { steps: [step('cool', 10, 120)] }, /after 10.min of 2.h/],
+    ['crowned before it stood in the cold', nest, 'shell-wet', 'crowned-early', { steps: [step('crown'), step('hold')] }, /before ‘hold’/],
+    ['a custard that was not cooked', custard, 'custard-thin', 'not-cooked', { skipped: ['cook'] }, /cooking/],
+  ])('%s', (_, sheet, sign, cause, facts, evidence) => {
+    const of = (more: Partial<BatchFacts>) => likelyCauses(caseOf(sheet, more), sign).find((x) => x.cause === cause)!;
+    const [before, after] = [of({}), of(facts)];
+    expect(after.evidence.map((e) => e.says).join(' ')).toMatch(evidence);
+    // It points: the odds of the cause are four times what they were, and what is not said changes nothing.
+    const odds = (p: number): number => p / (1 - p);
+    expect(odds(after.p) / odds(before.p)).toBeCloseTo(4, 6);
+    expect(of({ steps: [step('beat', 1, 5)], skipped: ['beat'] }).p).toBeCloseTo(before.p, 9);
+  });
+});
+
 describe('what keeps it from coming again', () => {
   const change = (sheet: Sheet, sign: SignId, cause: CauseId, facts: Partial<BatchFacts> = {}): Sheet => {
     const found = answer(sheet, sign, facts, cause).prevents.find((p) => p.change);

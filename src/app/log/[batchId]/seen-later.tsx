@@ -5,8 +5,11 @@ import { useId, useRef, useState } from 'react';
 import { Camera } from 'lucide-react';
 import { showHours } from '../../../core/figure';
 import { readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/batch/observation';
+import { localTime, minuteOf } from '../../../core/timetable/zone';
 import { ClockTime } from '../../../ui/clock-time';
+import { DayField } from '../../../ui/kit/day-field';
 import { Select } from '../../../ui/kit/select';
+import { TimeField } from '../../../ui/kit/time-field';
 import { sendingIds } from '../../../ui/sheet/fresh-id';
 import { useKept } from '../../../ui/use-kept';
 import { observationWords, type ExpectedDrink } from '../observation-words';
@@ -27,6 +30,23 @@ const KINDS: readonly (readonly [ObservationKind, string])[] = [
   ['note', 'something seen'],
 ];
 
+const MINUTE_MS = 60_000;
+const here = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+/** A day and a time of this tablet's clock. */
+interface When {
+  readonly day: string;
+  readonly time: string;
+}
+const whenNow = (): When => {
+  const [day = '', time = ''] = localTime(Math.floor(Date.now() / MINUTE_MS), here()).split('T');
+  return { day, time };
+};
+
+const WHEN = [
+  ['now', 'now'],
+  ['before', 'earlier'],
+] as const;
+
 /** What is seen hours or days later: weeping, slices, temperatures, words, a photo. */
 export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId: string; readonly endedAt: number | null; readonly seen: readonly Seen[]; readonly drink: ExpectedDrink }) {
   const router = useRouter();
@@ -36,6 +56,8 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
   const [slice, setSlice] = useState<string>(SLICE_WORDS[0]);
   const [draft, setWords] = useKept('local', `soft-peak:seen:${batchId}`);
   const words = draft ?? '';
+  /** null is now. */
+  const [when, setWhen] = useState<When | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [sending, setSending] = useState(false);
   const [ids] = useState(sendingIds);
@@ -46,7 +68,7 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
   const send = async (fields: Readonly<Record<string, string>>, photo?: File) => {
     setSending(true);
     const form = new FormData();
-    for (const [key, text] of Object.entries({ id: ids.of(`${JSON.stringify(fields)} ${photo ? `${photo.name} ${photo.size} ${photo.lastModified}` : ''}`), at: `${Date.now()}`, ...fields })) form.set(key, text);
+    for (const [key, text] of Object.entries({ id: ids.of(`${JSON.stringify([fields, when])} ${photo ? `${photo.name} ${photo.size} ${photo.lastModified}` : ''}`), at: `${when === null ? Date.now() : minuteOf(`${when.day}T${when.time}`, here()) * MINUTE_MS}`, ...fields })) form.set(key, text);
     if (photo) form.set('photo', photo);
     try {
       const answer = await fetch(`/api/batches/${batchId}/observations`, { method: 'POST', body: form });
@@ -55,6 +77,7 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
         setTrouble(null);
         setValue('');
         setWords('');
+        setWhen(null);
         router.refresh();
       } else setTrouble(((await answer.json()) as { says?: string }).says ?? 'That could not be kept.');
     } catch {
@@ -96,7 +119,23 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
           In words
           <input value={words} maxLength={400} onChange={(e) => setWords(e.target.value)} className="field mt-0.5 block w-full" />
         </label>
-        <button type="submit" className="btn btn-act" disabled={sending}>
+        <label className="grid text-[13.5px] text-ink-soft">
+          When
+          <Select value={when === null ? 'now' : 'before'} options={WHEN} onChange={(v) => setWhen(v === 'now' ? null : whenNow())} className="field mt-0.5 flex min-w-[96px]" />
+        </label>
+        {when !== null && (
+          <>
+            <span className="w-[150px] text-[13.5px] text-ink-soft">
+              Day
+              <DayField value={when.day} onChange={(day) => setWhen({ ...when, day })} label="Day it was seen" className="field fig mt-0.5 w-full" />
+            </span>
+            <span className="text-[13.5px] text-ink-soft">
+              Time
+              <TimeField value={when.time} onChange={(time) => setWhen({ ...when, time })} label="Time it was seen" className="field fig mt-0.5 w-[84px]" />
+            </span>
+          </>
+        )}
+        <button type="submit" className="btn btn-act" disabled={sending || (when !== null && (when.day === '' || when.time === ''))}>
           Write it down
         </button>
         <input ref={file} type="file" accept="image/jpeg,image/png" aria-label="Photo" className="sr-only" tabIndex={-1} onChange={(e) => {

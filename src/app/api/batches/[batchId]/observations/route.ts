@@ -10,6 +10,9 @@ interface Context {
   readonly params: Promise<{ batchId: string }>;
 }
 
+/** Clocks of tablets and server may differ by this much. */
+const CLOCKS_APART_MS = 15 * 60_000;
+
 const SeenSchema = z.object({
   id: MadeIdSchema.optional(),
   kind: z.enum(OBSERVATION_KINDS),
@@ -51,7 +54,10 @@ export async function POST(request: Request, { params }: Context) {
     photo = clean.value;
   } else if (value === null && words.trim() === '') return refuse(422, 'Nothing is written here yet.');
   return withKitchen((db) => {
-    if (!getBatch(db, batchId)) return refuse(404, 'This batch is no longer in the kitchen.');
+    const batch = getBatch(db, batchId);
+    if (!batch) return refuse(404, 'This batch is no longer in the kitchen.');
+    if (at > Date.now() + CLOCKS_APART_MS) return refuse(422, 'That moment is still to come: write when it was seen.');
+    if (at < batch.startedAt - CLOCKS_APART_MS) return refuse(422, 'That is before this batch was begun: write when it was seen.');
     return NextResponse.json(addObservation(db, { id, batchId, kind, at, value, words: words.trim() }, photo), { status: 201 });
   });
 }
