@@ -19,13 +19,13 @@ test('seen later: liquid, slices, a photo without its maker; what is no picture 
   await choose(seen.getByRole('combobox', { name: 'Seen' }), 'something seen');
   await seen.getByLabel('In words').fill('sunk by a finger');
   await choose(seen.getByRole('combobox', { name: 'When' }), 'earlier');
-  await seen.getByLabel('Time it was seen').fill('00:00');
-  await seen.getByLabel('Day it was seen').fill('1 Jan 2024');
+  await seen.getByRole('textbox', { name: 'Time it was seen' }).fill('00:00');
+  await seen.getByRole('textbox', { name: 'Day it was seen' }).fill('1 Jan 2024');
   await seen.getByRole('button', { name: 'Write it down' }).click();
   await expect(seen.getByRole('alert')).toContainText('before this batch was begun');
   await expect(seen.getByLabel('In words')).toHaveValue('sunk by a finger');
-  await seen.getByLabel('Day it was seen').fill('today');
-  await seen.getByLabel('Day it was seen').press('Tab');
+  await seen.getByRole('textbox', { name: 'Day it was seen' }).fill('today');
+  await seen.getByRole('textbox', { name: 'Day it was seen' }).press('Tab');
   await seen.getByRole('button', { name: 'Write it down' }).click();
   const rows = seen.getByRole('list').getByRole('listitem');
   // The rows stand in their order of time: it comes before what was written just now.

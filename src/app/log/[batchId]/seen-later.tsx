@@ -124,8 +124,8 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
           <Select value={when === null ? 'now' : 'before'} options={WHEN} onChange={(v) => setWhen(v === 'now' ? null : whenNow())} className="field mt-0.5 flex min-w-[96px]" />
         </label>
         {when !== null && (
-          <>
-            <span className="w-[150px] text-[13.5px] text-ink-soft">
+          <span className="flex gap-x-4">
+            <span className="w-[190px] text-[13.5px] text-ink-soft">
               Day
               <DayField value={when.day} onChange={(day) => setWhen({ ...when, day })} label="Day it was seen" className="field fig mt-0.5 w-full" />
             </span>
@@ -133,7 +133,7 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
               Time
               <TimeField value={when.time} onChange={(time) => setWhen({ ...when, time })} label="Time it was seen" className="field fig mt-0.5 w-[84px]" />
             </span>
-          </>
+          </span>
         )}
         <button type="submit" className="btn btn-act" disabled={sending || (when !== null && (when.day === '' || when.time === ''))}>
           Write it down
