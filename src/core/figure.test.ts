@@ -57,5 +57,8 @@ describe('figures as they are shown', () => {
     expect(plain(showFigure({ value: 2, unit: 'h', range: [2, 2], decimals: 0 }))).toBe('2 h');
     expect(plain(showFigure({ value: 35.63, unit: '%', range: null, decimals: 1 }))).toBe('35.6 %');
     expect(significant(0, 2)).toBe(0);
+    expect(significant(5e-324, 2)).toBe(0);
+    expect(showHours(5e-324)).toBe('0\u00a0min');
+    expect(significant(1e-200, 2)).toBe(1e-200);
   });
 });

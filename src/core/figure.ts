@@ -45,11 +45,11 @@ export interface Figure {
 /** The range of a house figure: value/(1 + spread) to value·(1 + spread). */
 export const houseRange = (value: number, spread: number): readonly [number, number] => [value / (1 + spread), value * (1 + spread)];
 
-/** Rounds to a number of significant digits; 0 stays 0. */
+/** Rounds to a number of significant digits; 0 stays 0, and so does what is too small to be scaled. */
 export function significant(value: number, digits: number): number {
   if (value === 0) return 0;
   const scale = 10 ** (digits - 1 - Math.floor(Math.log10(Math.abs(value))));
-  return Math.round(value * scale) / scale;
+  return Number.isFinite(scale) ? Math.round(value * scale) / scale : 0;
 }
 
 /** Thousands apart by a thin no-break space, decimals by a point. */
