@@ -300,6 +300,7 @@ export const EVIDENCE: Readonly<Record<CauseId, Look>> = {
   'cold-fold': (b) => foldOf(b, true),
   'butter-cold': (b) => butterAt(b, true),
   'butter-warm': (b) => butterAt(b, false),
+  'worked-again': (b) => (b.s.sheet.use === 'pipe' ? [says(SAYS.hints, 'It is piped: what goes through the bag twice is worked twice.')] : [says(SAYS.rulesOut, 'Nothing of it is piped.')]),
   'over-mixed': plain,
   'cold-cheese': (b) => (b.facts.nowC !== null ? [says(b.facts.nowC < CHEESE_SOFT_C - 4 ? SAYS.points : SAYS.speaksAgainst, `It is at ${deg(b.facts.nowC)}; soft from ${deg(CHEESE_SOFT_C)} on.`)] : none),
   'too-hot': (b) => (b.facts.nowC !== null && b.facts.nowC > 40 ? [says(b.facts.nowC > EGG_CURDLES_C ? SAYS.proves : SAYS.speaksAgainst, `It is at ${deg(b.facts.nowC)}; above ${deg(EGG_CURDLES_C)} egg curdles.`)] : none),

@@ -186,6 +186,15 @@ describe('the ticks of a batch', () => {
   });
 });
 
+describe('a cream that went through the bag twice', () => {
+  const p = (use: 'pipe' | 'glass'): number => likelyCauses(caseOf({ ...sheetOf(['500 g cream 36 %', '50 g icing sugar']), use }), 'grains').find((x) => x.cause === 'worked-again')!.p;
+  it('is likelier where it is piped, all but ruled out elsewhere, and found by its words', () => {
+    const odds = (x: number): number => x / (1 - x);
+    expect(odds(p('pipe')) / odds(p('glass'))).toBeCloseTo(2 / 0.06, 6);
+    expect(signsFor('scraped back')).toContain('grains');
+  });
+});
+
 describe('what keeps it from coming again', () => {
   const change = (sheet: Sheet, sign: SignId, cause: CauseId, facts: Partial<BatchFacts> = {}): Sheet => {
     const found = answer(sheet, sign, facts, cause).prevents.find((p) => p.change);

@@ -193,6 +193,7 @@ const BY_CAUSE: Readonly<Record<CauseId, (b: Bowl) => readonly Change[]>> = {
   'cold-fold': foldTo,
   'butter-cold': () => habit('butter at 20 °C, in pieces'),
   'butter-warm': () => habit('meringue at 24 °C or less before the butter'),
+  'worked-again': () => habit('a trial of one spoon on paper; what was piped is served or kept apart, and goes back into no bag'),
   'over-mixed': () => habit('cheese beaten 20 to 30 s, then by hand'),
   'cold-cheese': () => habit('cheese an hour out of the cold, stirred alone first'),
   'too-hot': () => habit('off the hob at 82 °C, into a cold bowl'),

@@ -18,7 +18,7 @@ const sign = (group: SignGroup, name: string, look: string, ...words: string[]):
 
 export const SIGN_WORDS = {
   runs: sign('cream', 'runs, will not stand', 'It falls back level; the whisk leaves no trail.', 'runny', 'thin', 'liquid', 'will not whip', 'will not thicken', 'never stiff', 'soup', 'soupy cream'),
-  grains: sign('cream', 'grains, sheen gone', 'Dull, short tears at the whisk; it looks like wet semolina.', 'grainy', 'overwhipped', 'over-whipped', 'overwhisked', 'too stiff', 'broken cream', 'rough'),
+  grains: sign('cream', 'grains, sheen gone', 'Dull, short tears at the whisk; it looks like wet semolina.', 'grainy', 'scraped back', 'piped again', 'scooped back', 'overwhipped', 'over-whipped', 'overwhisked', 'too stiff', 'broken cream', 'rough'),
   butter: sign('cream', 'yellow clumps, slapping', 'Yellow clumps in thin liquid; the bowl sounds wet.', 'butter', 'churned', 'split cream', 'separated', 'clumps'),
   sandy: sign('cream', 'sandy on the tongue', 'Smooth to look at; grains of sugar between the teeth.', 'gritty', 'sugar not dissolved', 'crunchy'),
   weeps: sign('cream', 'weeps at the bottom', 'A clear or milky drop under the cream, or round its edge.', 'weepy', 'watery', 'whey', 'water at the bottom', 'leaks'),
@@ -81,6 +81,7 @@ export const CAUSES = {
   'past-firm': 'Whisked past firm',
   'warm-cream': 'Cream too warm',
   'rich-cream': 'Rich cream, narrow window',
+  'worked-again': 'Piped, and scraped back',
   'lean-cream': 'Too little fat in the bowl',
   'stopped-early': 'Not whisked long enough',
   'out-of-reach': 'The whisk does not reach it',
