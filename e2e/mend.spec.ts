@@ -94,6 +94,15 @@ test('strings, seized chocolate and too few glasses: each with its grams, and an
   await page.getByLabel('Say it').press('Enter');
   expect(await title(page)).toMatch(/^Sieve it/);
   await expect(page.getByRole('region', { name: 'Likely' }).getByRole('button').first()).toContainText(/meet at \d+/);
+  // What the thermometer says at a step: how far it is, and no temperature is said to be none; it is still there after a reload.
+  const reads = rescue(page).getByLabel('It reads').first();
+  await reads.fill('tepid');
+  await expect(rescue(page).getByText('‘tepid’ is no temperature')).toBeVisible();
+  await reads.fill('24.5');
+  await expect(rescue(page).getByText(/^[\d.]+\u00a0°C to go\.$/).first()).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await expect(rescue(page).getByLabel('It reads').first()).toHaveValue('24.5');
   await page.getByLabel('It is at').fill('999');
   await expect(page.getByRole('alert').filter({ hasText: 'From -40 to 150' })).toBeVisible();
   // What is not in it cannot be: no dead end.

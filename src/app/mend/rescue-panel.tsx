@@ -13,6 +13,7 @@ import type { Answer } from '../../core/mend/mend';
 import { preventions, type Prevention } from '../../core/mend/prevent';
 import { partOfSign } from '../../core/mend/signs';
 import { SIGN_WORDS, type SignId } from '../../core/mend/words';
+import { degrees, ReadingField } from './reading-field';
 import { allowSound } from '../../ui/batch/call-sound';
 import type { BatchClient, ClientState } from '../../ui/batch/batch-client';
 import { thisTablet } from '../../ui/batch/tablet';
@@ -64,6 +65,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
             <span className="text-[16.5px] leading-snug">
               {s.does}
               {s.stopIf && <span className="text-ink-soft"> Stop if {s.stopIf}.</span>}
+              {s.reads && <ReadingField key={`${sign}:${cause}:${i}`} reads={s.reads} at={`${sign}:${cause}:${i}`} batch={batch?.batch.id ?? null} onWrite={client && running ? (tC) => void client.act({ kind: 'off-plan', entry: { at: Date.now(), kind: 'note', words: `${SIGN_WORDS[sign].name}: ${s.does.slice(0, 200)} It read ${degrees(tC)}.` } }) : null} />}
               {s.timerS !== null &&
                 (client && running ? (
                   <button type="button" className="btn mt-2 flex min-h-11" onClick={() => time(s.timerS!, i, Date.now())}>

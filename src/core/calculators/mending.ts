@@ -44,7 +44,7 @@ export const mendRescueCalculator = define({
     kind: z.enum(['mend', 'instead', 'discard']),
     title: z.string(),
     says: z.string(),
-    steps: z.array(z.object({ amount: z.string().nullable(), does: z.string(), timerS: z.number().nullable(), stopIf: z.string().nullable() })),
+    steps: z.array(z.object({ amount: z.string().nullable(), does: z.string(), timerS: z.number().nullable(), stopIf: z.string().nullable(), reads: z.object({ toC: z.number(), cooling: z.boolean() }).nullable() })),
     adds: z.array(AddedSchema),
     again: z.array(AddedSchema),
     minutes: z.number(),

@@ -48,6 +48,8 @@ describe('every sign on every sample dessert', () => {
         }
         for (const s of a.rescue.steps) {
           if (s.timerS !== null) expect(s.timerS).toBeGreaterThan(0);
+          // What is to be read stands in its words.
+          if (s.reads) expect(`${s.does} ${s.stopIf ?? ''}`, sign).toContain(`${Math.round(s.reads.toC)}\u00a0°C`.replace('-', '−'));
           expect(s.does.length).toBeGreaterThan(5);
         }
         for (const f of a.rescue.figures) {

@@ -153,7 +153,7 @@ export function neverFroze(b: Bowl): Rescue {
   const enough = KNIFE_ICE.low + 0.03;
   if (!m || !read?.ok || read.value.frozen >= enough) {
     return mended('Colder, thinner, longer', `${read?.ok ? `${pct(100 * read.value.frozen)} of its water should be ice at ${deg(freezer)}: the` : 'The'} place or the hours were not what they should be.`, [
-      step(`A thermometer into the freezer: it should say ${deg(freezer)} or less.`),
+      step(`A thermometer into the freezer: it should say ${deg(freezer)} or less.`, { toC: freezer, cooling: true }),
       step('On the metal floor, alone, not stacked; film on it.', { timerMin: 360 }),
       step('Tonight still soft: serve it as a cold mousse.'),
     ], { minutes: 360 });

@@ -44,7 +44,7 @@ export function custardThin(b: Bowl): Rescue {
     return mended('Back to the boil for a minute', 'Starch thickens only where it has bubbled, and the boil ends what thins it.', [step('Stirred all the time, to the first bubbles.', { timerMin: Math.max(1, steamMin(b, nowC, 95)) }), step('One minute more at the boil.', { timerMin: 1, stopIf: 'it coats a spoon' }), step('Cool it in two stages; it thickens again as it cools.')], { minutes: 8, otherwise: 'custard-thin' });
   }
   if (nowC < EGG_CURDLES_C - 4) {
-    return mended(`Cook it on to ${deg(82)}`, `At ${deg(nowC)} the yolk has not thickened yet.`, [step('Low heat, stirring with a flat spoon.', { timerMin: Math.max(1, steamMin(b, nowC, 82)), stopIf: `it is at ${deg(82)}: above ${deg(EGG_CURDLES_C)} it scrambles` }), step('Into a cold bowl at once.')], { minutes: 6, otherwise: 'scrambled' });
+    return mended(`Cook it on to ${deg(82)}`, `At ${deg(nowC)} the yolk has not thickened yet.`, [step('Low heat, stirring with a flat spoon.', { timerMin: Math.max(1, steamMin(b, nowC, 82)), toC: 82, stopIf: `it is at ${deg(82)}: above ${deg(EGG_CURDLES_C)} it scrambles` }), step('Into a cold bowl at once.')], { minutes: 6, otherwise: 'scrambled' });
   }
   const g = weighable(0.01 * bowlG(b));
   const added = larderOr(b, g, 'corn starch', 'corn-starch');
@@ -58,7 +58,7 @@ export function eggCold(b: Bowl): Rescue {
   const nowC = b.facts.nowC ?? 55;
   const min = steamMin(b, nowC, 71);
   return mended(`Back over steam to ${deg(71)}`, 'What did not reach it counts as raw, whatever its steps say.', [
-    step('Whisking all the time; a whisked meringue or yolk foam bears it.', { timerMin: Math.max(0.5, min), stopIf: `it is at ${deg(71)} in the middle` }),
+    step('Whisking all the time; a whisked meringue or yolk foam bears it.', { timerMin: Math.max(0.5, min), toC: 71, stopIf: `it is at ${deg(71)} in the middle` }),
     step('Whisk until it is cool again.', { timerMin: 6 }),
     step(`Not possible any more: it is a dessert with raw egg. ${KEEPING_H.rawEgg}${'\u00a0'}h at most, and not for the very young, old, pregnant or ill.`),
   ], { minutes: 7 + min, airKept: 0.9 });
@@ -71,7 +71,7 @@ export function syrupGrainy(b: Bowl): Rescue {
   return mended(`Add ${showGrams(waterG)} water, melt it, boil again`, 'It crystallised; nothing is lost but time. The water boils off again.', [
     step('Water in, lid on, low, until every crystal is gone. No spoon.', { g: waterG, timerMin: 4, stopIf: 'it is clear' }),
     step('Wash the wall with a wet brush; then full heat.'),
-    step(`To ${deg(b.a.part.heat.syrupC)}.`, { timerMin: Math.max(1, min) }),
+    step(`To ${deg(b.a.part.heat.syrupC)}.`, { timerMin: Math.max(1, min), toC: b.a.part.heat.syrupC }),
   ], { minutes: 6 + min });
 }
 
@@ -159,7 +159,7 @@ export function baseSet(b: Bowl): Rescue {
   const min = steamMin(bowl, nowC, melts);
   return mended(`Over steam to ${deg(melts)}, then back to ${deg(toC)}`, 'It has set, not spoilt: melted it takes the foam.', [
     step('Stirred over barely simmering water, no hotter.', { timerMin: Math.max(0.5, min), stopIf: 'it is smooth and flows' }),
-    step(`Off the steam, stirred, to ${deg(toC)}; fold at once.`, { stopIf: `it is at ${deg(window.lowC)}: it sets again` }),
+    step(`Off the steam, stirred, to ${deg(toC)}; fold at once.`, { toC, cooling: true, stopIf: `it is at ${deg(window.lowC)}: it sets again` }),
   ], { minutes: 4 + min });
 }
 

@@ -78,7 +78,7 @@ function colderAndOn(b: Bowl): Rescue {
   const been = cold?.ok && whiskedX !== null ? (secondsTo(cold.value, Math.min(whiskedX, STAGE_X[stage])) ?? 0) : 0;
   const left = to === null ? null : Math.max(5, to - been);
   const steps = [
-    ...(bath === null || bath > 0 ? [step(`Bowl in ice water, stirred, to ${deg(WHISK_AT_C)}.`, bath === null ? {} : { timerMin: bath, stopIf: `the thermometer says ${deg(WHISK_AT_C)}` })] : []),
+    ...(bath === null || bath > 0 ? [step(`Bowl in ice water, stirred, to ${deg(WHISK_AT_C)}.`, bath === null ? { toC: WHISK_AT_C, cooling: true } : { toC: WHISK_AT_C, cooling: true, timerMin: bath, stopIf: `the thermometer says ${deg(WHISK_AT_C)}` })] : []),
     step(left === null ? 'Whisk on, and watch it.' : `Whisk on: about ${clockFace(left)} more to ${stage}.`, left === null ? {} : { timerMin: left / 60, stopIf: 'trails stay where the whisk has been' }),
   ];
   return mended(steps.length > 1 ? `To ${deg(WHISK_AT_C)}, then whisk on` : `Whisk on${left === null ? '' : ` for ${clockFace(left)}`}`, steps.length > 1 ? `At ${deg(nowC)} its fat is too soft to hold air.` : 'It has not been under the whisk long enough.', steps, { minutes: (bath ?? 10) + (left ?? 180) / 60, otherwise: 'runs' });

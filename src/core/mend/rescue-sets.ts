@@ -37,8 +37,8 @@ export function yolksThin(b: Bowl): Rescue {
   const nowC = b.facts.nowC ?? 25;
   const min = steamMin(b, nowC, 71);
   return mended(`Over steam to ${deg(71)}, then whisk cool`, 'Yolk foam thickens by heat as much as by air.', [
-    step('Bowl over barely simmering water, whisked all the time.', { timerMin: Math.max(1, min), stopIf: `the thermometer says ${deg(71)}` }),
-    step(`Off the heat, fast, until thick and at ${deg(28)}.`, { timerMin: 6, stopIf: 'a trail stays for three seconds' }),
+    step('Bowl over barely simmering water, whisked all the time.', { timerMin: Math.max(1, min), toC: 71, stopIf: `the thermometer says ${deg(71)}` }),
+    step(`Off the heat, fast, until thick and at ${deg(28)}.`, { timerMin: 6, toC: 28, cooling: true, stopIf: 'a trail stays for three seconds' }),
   ], { minutes: 6 + min });
 }
 
@@ -51,12 +51,12 @@ export function strings(b: Bowl): Rescue {
     return mended(`Warm it to ${deg(REMELT_C)}, and sieve`, 'Gelatin that strung melts again; nothing of it is lost.', [
       step('Over steam, stirred.', { timerMin: Math.max(0.5, steamMin(b, nowC, REMELT_C)), stopIf: `it is at ${deg(REMELT_C)}` }),
       step('Through a fine sieve.'),
-      step(`Cool it to ${deg(SPOONFUL_C.low)}, stirring, before anything cold goes in: below ${deg(STRINGS.belowC)} it strings again.`),
+      step(`Cool it to ${deg(SPOONFUL_C.low)}, stirring, before anything cold goes in: below ${deg(STRINGS.belowC)} it strings again.`, { toC: SPOONFUL_C.low, cooling: true }),
     ], { minutes: 8 });
   }
   return mended('Sieve it, melt what stays, temper it in anew', 'The foam stays cold; only what is in the sieve is melted again.', [
     step('Press the cream through a coarse sieve; scrape what stays into a small pan.'),
-    step(`Melt it gently, to ${deg(MELTED_GELATIN_C)}; no boil.`, { timerMin: 2, stopIf: 'no thread is left' }),
+    step(`Melt it gently, to ${deg(MELTED_GELATIN_C)}; no boil.`, { timerMin: 2, toC: MELTED_GELATIN_C, stopIf: 'no thread is left' }),
     step(`Beat this much of the cream into it: it comes to about ${deg(SPOONFUL_C.wish)}.`, { g: spoon }),
     step('In a thin stream into the rest, whisking by hand.', { stopIf: 'new threads show: warm the spoonful again' }),
   ], { minutes: 8, airKept: 0.9, figures: t?.ok ? [amount('spoonful', 'Cream to temper with', spoon, `Σ mᵢ·[hᵢ(${SPOONFUL_C.wish}) − hᵢ(Tᵢ)] = 0`, 'So much cold cream brings the melted gelatin to 25 °C, where it stays liquid.', [num('T', 'melted gelatin', MELTED_GELATIN_C, '°C', 0, 'as it is melted'), num('T', 'the cream', b.a.part.whisk.creamC, '°C', 0, 'the sheet')], 'Heat balance.')] : [] });
@@ -110,8 +110,8 @@ export function unset(b: Bowl, cause: CauseId): Rescue {
   return mended(`Bloom ${showGrams(more.g)} more gelatin`, `It lacks ${withUnit(plainNumber((1000 * more.of225) / Math.max(1, mass), 1), 'g/kg')} of what ${need === 'glass' ? 'a glass' : need === 'slice' ? 'a slice' : 'turning out'} asks.${isFoam ? ' It loses some of its air.' : ''}`, [
     step(`Soaked in ${showGrams(SOAK_WATER_PER_G * more.g)} cold water, 10 min.`, { g: more.g, timerMin: 10 }),
     all
-      ? step(`All of it over steam to ${deg(FOAM_LOST_C - 4)}, stirring slowly.`, { g: mass, timerMin: Math.max(0.5, whole), stopIf: `it is at ${deg(FOAM_LOST_C - 4)}: warmer it is no foam` })
-      : step(`This much of it warmed to ${deg(REMELT_C)}.`, { g: warmG, timerMin: Math.max(0.5, whole) }),
+      ? step(`All of it over steam to ${deg(FOAM_LOST_C - 4)}, stirring slowly.`, { g: mass, toC: FOAM_LOST_C - 4, timerMin: Math.max(0.5, whole), stopIf: `it is at ${deg(FOAM_LOST_C - 4)}: warmer it is no foam` })
+      : step(`This much of it warmed to ${deg(REMELT_C)}.`, { g: warmG, toC: REMELT_C, timerMin: Math.max(0.5, whole) }),
     step(all ? 'The melted gelatin in, in a thin stream.' : `The melted gelatin into that, then into the rest: it meets at ${deg(meetsC)}.`),
     step(`Back in its vessel, ${showHours(hours)} at ${deg(4)}.`, { timerMin: 60 * hours }),
   ], { adds: [added], minutes: 25 + 60 * hours, airKept: isFoam ? 0.75 : 1, figures: [amount('more-gelatin', 'Gelatin that it lacks', more.g, 'g = (advised − there)·√(225/bloom)', 'What the dose for this use asks less what is in it, in the strength of the kind that is used.', [num('there', 'gelatin in it, as 225 bloom', b.a.reading.gelatin225G, 'g', 1, 'the lines'), num('lacks', 'as 225 bloom', more.of225, 'g', 1, 'the dose for its use')], 'House ±20 %: doses by use.', 0.2)] });
@@ -126,7 +126,7 @@ export function rubbery(b: Bowl): Rescue {
   }
   const cream = creamFor(b, g);
   return mended(`Melt it with ${showGrams(g)} more`, `So much more brings ${withUnit(plainNumber(dose, 1), 'g/kg')} to ${withUnit(plainNumber(right, 0), 'g/kg')}.`, [
-    step(`Over steam to ${deg(REMELT_C)}.`, { timerMin: steamMin(b, b.facts.nowC ?? 6, REMELT_C), stopIf: 'it is liquid' }),
+    step(`Over steam to ${deg(REMELT_C)}.`, { toC: REMELT_C, timerMin: steamMin(b, b.facts.nowC ?? 6, REMELT_C), stopIf: 'it is liquid' }),
     step(`${cream.name} or what it was made of, stirred in.`, { g }),
     step(`Into its vessel, ${showHours(hoursToSet('glass'))} at ${deg(4)}.`, { timerMin: 60 * hoursToSet('glass') }),
   ], { adds: [cream], minutes: 15 + 60 * hoursToSet('glass'), figures: [amount('thin', 'To thin the dose', g, 'g = m·(dose/right − 1)', 'The same gelatin in more.', [num('dose', 'in it', dose, 'g/kg', 1, 'the lines'), num('right', 'middle of its band', right, 'g/kg', 1, 'its use'), num('m', 'in the bowl', bowlG(b), 'g', 0, 'the lines')], 'Mass balance.')] });
@@ -159,7 +159,7 @@ export function ganacheSplit(b: Bowl): Rescue {
   const milk = larderOr(b, g, 'milk', 'milk-whole');
   const nowC = b.facts.nowC ?? 28;
   return mended(`Beat in ${showGrams(g)} warm milk`, `Its fat stands outside the water that should hold it: bring both to ${deg(GANACHE_BACK.massC)} and give it water.`, [
-    step(`Over steam to ${deg(GANACHE_BACK.massC)}; warmer than 40, let it cool first.`, { timerMin: Math.max(0.5, steamMin(b, nowC, GANACHE_BACK.massC)) }),
+    step(`Over steam to ${deg(GANACHE_BACK.massC)}; warmer than 40, let it cool first.`, { toC: GANACHE_BACK.massC, timerMin: Math.max(0.5, steamMin(b, nowC, GANACHE_BACK.massC)) }),
     step(`Milk at ${deg(GANACHE_BACK.liquidC)}, a third, stirred hard in the middle until a shining core stands.`, { g: g / 3 }),
     step('Another third, wider.', { g: g / 3 }),
     step('The last; a stick blender held under closes it.', { g: g / 3, stopIf: 'it shines throughout' }),
@@ -181,7 +181,7 @@ export function buttercreamCurdled(b: Bowl): Rescue {
   // Some of the bowl itself is warmed: what goes out of the cold comes back hot.
   const out = part.ok ? weighable((part.value / (mass + part.value)) * mass) : weighable(0.15 * mass);
   return mended(`Warm ${showGrams(out)} of it, and beat it back`, `At ${deg(nowC)} the butter is too hard to take the meringue up; ${deg(toC)} is right.`, [
-    step(`This much in a small bowl over steam, to ${deg(hotC)}.`, { g: out, timerMin: 2 }),
+    step(`This much in a small bowl over steam, to ${deg(hotC)}.`, { g: out, toC: hotC, timerMin: 2 }),
     step('Back in, in a stream, beating fast.', { timerMin: 2, stopIf: 'it comes together and shines' }),
   ], { minutes: 5, otherwise: 'bc-soup', figures: [amount('warmed', 'To be warmed', out, `Σ mᵢ·[hᵢ(${toC}) − hᵢ(Tᵢ)] = 0`, 'What is warmed and what stays cold meet in the middle of the window.', [num('T₁', 'the bowl', nowC, '°C', 0, b.facts.nowC === null ? 'usual where it curdles' : 'as measured'), num('T₂', 'what is warmed', hotC, '°C', 0, 'as warmed'), num('m', 'in the bowl', mass, 'g', 0, 'the lines')], 'Heat balance; milk fat melts between 10 and 35 °C.')] });
 }
@@ -210,6 +210,6 @@ export function cheeseCurdled(b: Bowl): Rescue {
 export const cheeseLumps = (b: Bowl): Rescue =>
   mended('Sieve it, and let the lumps soften', `Cheese beats smooth from ${deg(CHEESE_SOFT_C)} on; cold it only breaks up.`, [
     step('Press it through a sieve; what stays is the cheese.'),
-    step(`That alone, over warm water, to ${deg(CHEESE_SOFT_C + 2)}, stirred smooth.`, { timerMin: Math.max(0.5, steamMin({ ...b, facts: { ...b.facts, massG: Math.max(20, 0.15 * bowlG(b)) } }, b.facts.nowC ?? 6, CHEESE_SOFT_C + 2)) }),
+    step(`That alone, over warm water, to ${deg(CHEESE_SOFT_C + 2)}, stirred smooth.`, { toC: CHEESE_SOFT_C + 2, timerMin: Math.max(0.5, steamMin({ ...b, facts: { ...b.facts, massG: Math.max(20, 0.15 * bowlG(b)) } }, b.facts.nowC ?? 6, CHEESE_SOFT_C + 2)) }),
     step('Fold it back by hand.', { stopIf: 'it is smooth' }),
   ], { minutes: 6 });

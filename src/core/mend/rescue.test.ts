@@ -9,7 +9,7 @@ import { networkAt, secondsTo } from '../foam/whisk';
 import { mixingC } from '../heat/meeting';
 import { NO_FACTS, type BatchFacts } from './case';
 import { mendOf, signsOf, type Answer } from './mend';
-import { bowlGuestOf } from './rescue';
+import { bowlGuestOf, readingSays, THERE_C } from './rescue';
 import type { CauseId, SignId } from './words';
 
 const caseOf = (sheet: Sheet, facts: Partial<BatchFacts> = {}) => ({ s: analyseSheet(sheet, KITCHEN), kitchen: KITCHEN, facts: { ...NO_FACTS, ...facts }, log: [] });
@@ -84,6 +84,24 @@ describe('runs', () => {
     expect(warmer.rescue.steps[0]!.timerS!).toBeGreaterThan(warm.rescue.steps[0]!.timerS!);
     const more = answer(CREAM, 'runs', { creamC: 15, whiskedS: 150 }, 'warm-cream');
     expect(more.rescue.steps[1]!.timerS!).toBeLessThan(warm.rescue.steps[1]!.timerS!);
+  });
+});
+
+describe('a reading at a step', () => {
+  it('says what is to go, that it is there, or that it is past', () => {
+    const warm = { toC: 35, cooling: false };
+    expect(readingSays(warm, 20)).toEqual({ there: false, says: '15\u00a0°C to go.' });
+    expect(readingSays(warm, 33.2).says).toBe('1.8\u00a0°C to go.');
+    expect(readingSays(warm, 35 - THERE_C)).toEqual({ there: true, says: 'It is there.' });
+    expect(readingSays(warm, 35 - THERE_C - 0.1).there).toBe(false);
+    expect(readingSays(warm, 42)).toEqual({ there: true, says: '7.0\u00a0°C past it: let it cool before it goes on.' });
+    const cool = { toC: 5, cooling: true };
+    expect(readingSays(cool, 13)).toEqual({ there: false, says: '8.0\u00a0°C to go.' });
+    expect(readingSays(cool, 3).says).toMatch(/past it: warm it/);
+  });
+  it('strings are warmed and cooled to readings of their own', () => {
+    const a = answer(partsSheet([['f', 'set-filling', 'Cream', ['300 g cream 36 %', '200 g raspberry puree', '8 g gelatin powder']]]), 'strings', {}, 'cold-contact');
+    expect(a.rescue.steps.filter((x) => x.reads !== null).length).toBeGreaterThan(0);
   });
 });
 

@@ -20,6 +20,26 @@ export interface RescueStep {
   /** Its timer, s. */
   readonly timerS: number | null;
   readonly stopIf: string | null;
+  /** The temperature that it brings to; null where none is to be read. */
+  readonly reads: ToRead | null;
+}
+
+/** A temperature that is to be reached, °C, warming or cooling. */
+export interface ToRead {
+  readonly toC: number;
+  readonly cooling: boolean;
+}
+
+/** Nearer than this it is there, °C (house: what a kitchen thermometer tells). */
+export const THERE_C = 0.5;
+
+/** What a reading says of a temperature that is to be reached. @param tC as read, °C. */
+export function readingSays({ toC, cooling }: ToRead, tC: number): { readonly there: boolean; readonly says: string } {
+  const left = cooling ? tC - toC : toC - tC;
+  if (Math.abs(left) <= THERE_C) return { there: true, says: 'It is there.' };
+  const by = withUnit(plainNumber(Math.abs(left), Math.abs(left) < 10 ? 1 : 0), '°C');
+  if (left > 0) return { there: false, says: `${by} to go.` };
+  return { there: true, says: `${by} past it: ${cooling ? 'warm it a little before it goes on' : 'let it cool before it goes on'}.` };
 }
 
 /** Something that goes in besides. */
@@ -62,11 +82,12 @@ export const minutesWords = (min: number): string => (min < 1 ? withUnit(plainNu
 /** An amount as it is weighed: half grams below ten, grams to two hundred, five grams above. */
 export const weighable = (g: number): number => (g < 10 ? Math.max(0.5, Math.round(2 * g) / 2) : g < 200 ? Math.round(g) : 5 * Math.round(g / 5));
 
-export const step = (does: string, more: { readonly g?: number; readonly amount?: string; readonly timerMin?: number; readonly stopIf?: string } = {}): RescueStep => ({
+export const step = (does: string, more: { readonly g?: number; readonly amount?: string; readonly timerMin?: number; readonly stopIf?: string; readonly toC?: number; readonly cooling?: boolean } = {}): RescueStep => ({
   amount: more.amount ?? (more.g === undefined ? null : showGrams(more.g)),
   does,
   timerS: more.timerMin === undefined ? null : Math.max(5, Math.round(60 * more.timerMin)),
   stopIf: more.stopIf ?? null,
+  reads: more.toC === undefined ? null : { toC: more.toC, cooling: more.cooling === true },
 });
 
 const BASE = { adds: [], again: [], change: null, minutes: 5, airKept: 1, holdKept: 1, bringsMl: 0, otherwise: null, figures: [] } as const;

@@ -6,6 +6,7 @@ import { plainNumber, showHours, withUnit } from '../../../core/figure';
 import { COOLING_RULES, coolingVerdict } from '../../../core/heat/cooling';
 import { EGG_KIND_NAMES, eggVerdict, REFERENCE_MIN, type Reading } from '../../../core/heat/lethality';
 import { sugarPctAtBoil } from '../../../core/heat/syrup';
+import { readDegrees } from '../../../core/measures/read-degrees';
 import type { PlanStep } from '../../../core/batch/batch';
 import { useKept } from '../../../ui/use-kept';
 import { devicesOf, useInstruments } from '../../../ui/instruments/use-instruments';
@@ -27,10 +28,10 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
   const curve: Reading[] = series.map((s) => [(s.at - start) / 60_000, s.tC]);
   const [draft, setText] = useKept('local', `soft-peak:temperature:${batchId}`);
   const text = draft ?? '';
-  const typed = Number(text.trim().replace(',', '.').replace('−', '-').replace(/\s*°?\s*c$/i, ''));
-  const good = text.trim() !== '' && Number.isFinite(typed) && typed >= -60 && typed <= 300;
+  const typed = readDegrees(text);
+  const good = typed !== null;
   const add = () => {
-    if (!good) return;
+    if (typed === null) return;
     temperatures.add(`${step.key}|by hand`, typed);
     setText('');
   };
