@@ -57,6 +57,29 @@ test('over-whipped on Pass: one touch, causes for this batch, cold cream in gram
   await expect(rescue(page)).toContainText(/In this kitchen it helped \d of \d times/);
 });
 
+test('at butter a fresh bowl is written into the batch: its steps are open again on Pass, and nothing of them is weighed', async ({ page }) => {
+  const id = await newSheet(page, 'Gone to butter');
+  await saved(page);
+  const batchId = await startBatch(page, id);
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await page.getByRole('heading', { name: 'Weigh into the bowl' }).waitFor();
+  const first = page.getByRole('checkbox').first();
+  await first.click();
+  await expect(first).toBeChecked();
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await page.getByRole('heading', { name: /^Whisk to/ }).waitFor();
+  await page.goto(`/mend?batch=${batchId}&sign=butter`);
+  await alive(page);
+  await rescue(page).getByRole('button', { name: 'Write it into the batch' }).click();
+  await expect(rescue(page).getByRole('group', { name: 'Did it help?' })).toContainText(/its \d steps are open again on Pass/);
+  await page.getByRole('link', { name: 'Back to Pass' }).click();
+  await page.waitForURL(`**/pass/${batchId}`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Chill the bowl/);
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await page.getByRole('heading', { name: 'Weigh into the bowl' }).waitFor();
+  await expect(page.getByRole('checkbox').first()).not.toBeChecked();
+});
+
 test('the finder knows a cook’s words: grainy, weepy, seized, ran out; on a sheet it opens for that sheet', async ({ page }) => {
   const id = await newSheet(page, 'By its words');
   for (const [said, name] of [['grainy', 'grains, sheen gone'], ['weepy', 'weeps at the bottom'], ['seized', 'chocolate seized'], ['ran out', 'not enough of it'], ['hard as stone', 'too hard to cut']] as const) {

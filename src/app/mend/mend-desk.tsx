@@ -12,6 +12,7 @@ import { mendOf, signsOf } from '../../core/mend/mend';
 import { SIGNS } from '../../core/mend/signs';
 import { signsWith } from '../../core/mend/together';
 import { SIGN_WORDS, signsFor, type CauseId, type SignId } from '../../core/mend/words';
+import type { StepOfPart } from '../../core/batch/batch';
 import { makeBatchClient } from '../../ui/batch/batch-client';
 import type { BatchState } from '../../ui/batch/kept-batch';
 import { ClockTime } from '../../ui/clock-time';
@@ -30,6 +31,8 @@ export interface MendDeskProps {
   readonly head: { readonly doc: Sheet; readonly revision: number; readonly version: number } | null;
   readonly facts: BatchFacts;
   readonly batch: BatchState | null;
+  /** The batch's steps, so that a fresh bowl can open those of its part again. */
+  readonly steps: readonly StepOfPart[];
   readonly startedAt: number | null;
   readonly first: SignId | null;
   readonly kitchen: KitchenFacts;
@@ -40,7 +43,7 @@ export interface MendDeskProps {
 const FIRST_SIGNS = 24;
 
 /** Mend: from what is seen to its causes, to the rescue with amounts for this batch. */
-export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt, first, kitchen: kitchenFacts, log }: MendDeskProps) {
+export function MendDesk({ sheetId, sheet, head, facts: known, batch, steps, startedAt, first, kitchen: kitchenFacts, log }: MendDeskProps) {
   const kitchen = useMemo(() => kitchenOf(kitchenFacts), [kitchenFacts]);
   // What was mended until this sign was looked at stands in the dessert; the mend that is written now does not change its own amounts.
   const [mended, setMended] = useState(batch?.progress.mends ?? []);
@@ -164,7 +167,7 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, startedAt,
             </>
           )}
         </div>
-        {answer?.ok && !meant && <RescuePanel key={`${answer.value.sign}:${answer.value.cause}`} answer={answer.value} head={head} kitchen={kitchen} log={log} sheetId={sheetId} batch={state} client={client} onSign={choose} />}
+        {answer?.ok && !meant && <RescuePanel key={`${answer.value.sign}:${answer.value.cause}`} answer={answer.value} head={head} kitchen={kitchen} log={log} sheetId={sheetId} batch={state} steps={steps} client={client} onSign={choose} />}
       </div>
     </Frame>
   );

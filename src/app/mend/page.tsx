@@ -38,19 +38,20 @@ function ofBatch(db: KitchenDb, batchId: string, facts: KitchenFacts, now: numbe
     facts: factsOfBatch(batch.plan, batch.progress, batch.readings, listTemperatures(db, batchId), batch.endedAt, now),
     batch: { id: batch.id, progress: batch.progress, status: batch.status, revision: batch.revision },
     startedAt: batch.startedAt,
+    steps: batch.plan.steps.map(({ key, partId, lines }) => ({ key, partId, lines: lines.map(({ lineId }) => ({ lineId })) })),
   };
 }
 
 function ofSheet(db: KitchenDb, sheetId: string): Omit<MendDeskProps, 'first' | 'kitchen' | 'log'> | null {
   const sheet = getSheet(db, sheetId);
-  return sheet ? { sheetId, sheet: sheet.doc, head: { doc: sheet.doc, revision: sheet.revision, version: sheet.version }, facts: NO_FACTS, batch: null, startedAt: null } : null;
+  return sheet ? { sheetId, sheet: sheet.doc, head: { doc: sheet.doc, revision: sheet.revision, version: sheet.version }, facts: NO_FACTS, batch: null, startedAt: null, steps: [] } : null;
 }
 
 /** A dessert of a usual size that can show the sign, where none is named. */
 function inGeneral(sign: SignId, facts: KitchenFacts): Omit<MendDeskProps, 'first' | 'kitchen' | 'log'> | null {
   const kitchen = kitchenOf(facts);
   const sheet = usualWith(sign, kitchen, { larder: kitchen.larder, matcher: matcherFor(facts.larder), measures: { cups: facts.rules.cups, eggs: facts.rules.eggs } });
-  return sheet && { sheetId: null, sheet, head: null, facts: NO_FACTS, batch: null, startedAt: null };
+  return sheet && { sheetId: null, sheet, head: null, facts: NO_FACTS, batch: null, startedAt: null, steps: [] };
 }
 
 /** Mend: what do you see? For a batch, for a sheet, in general, or first asking for which. */

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { analyseSheet } from '../../core/analysis/analyse';
-import type { MendEntry } from '../../core/batch/batch';
+import { reopensFor, type MendEntry, type StepOfPart } from '../../core/batch/batch';
 import type { Sheet } from '../../core/document/schema';
 import { clockFace } from '../../core/figure';
 import type { Kitchen } from '../../core/kitchen/kitchen';
@@ -27,6 +27,7 @@ interface RescuePanelProps {
   readonly log: readonly Logged[];
   readonly sheetId: string | null;
   readonly batch: ClientState | null;
+  readonly steps: readonly StepOfPart[];
   readonly client: BatchClient | null;
   readonly onSign: (sign: SignId) => void;
 }
@@ -35,7 +36,7 @@ interface RescuePanelProps {
 const timerWords = (s: number): string => (s < 60 ? `${Math.round(s / 5) * 5}\u00a0s` : s < 600 ? `${clockFace(Math.round(s / 5) * 5)}\u00a0min` : s < 5400 ? `${Math.round(s / 60)}\u00a0min` : `${Math.round(s / 360) / 10}\u00a0h`);
 
 /** The rescue: what to do with how much, what it then is, and what keeps it from coming again. */
-export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client, onSign }: RescuePanelProps) {
+export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, steps, client, onSign }: RescuePanelProps) {
   const { rescue, after, sign, cause, part } = answer;
   const [own, setOwn] = useState<string | null>(null);
   // Written now, or the last one of this sign: whether it helped is often known only later.
@@ -46,7 +47,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
     const id = `m-${freshId()}`;
     setOwn(id);
     const line = (a: { ingredientId: string; name: string; massG: number }, i: number) => ({ lineId: `${id}-${i + 1}`, ...a });
-    const made: MendEntry = { id, at: Date.now(), sign, cause, partId: part.part.id, kind: rescue.kind, title: rescue.title.slice(0, 200), adds: rescue.adds.map(line), again: rescue.again.map(line), portions: after && rescue.change ? after.sheet.portions : null, use: after && rescue.change ? after.sheet.use : null, minutes: rescue.minutes, helped: null };
+    const made: MendEntry = { id, at: Date.now(), sign, cause, partId: part.part.id, kind: rescue.kind, title: rescue.title.slice(0, 200), adds: rescue.adds.map(line), again: rescue.again.map(line), portions: after && rescue.change ? after.sheet.portions : null, use: after && rescue.change ? after.sheet.use : null, minutes: rescue.minutes, reopens: rescue.again.length > 0 && batch && running ? reopensFor(steps, batch.progress, part.part.id) : { keys: [], lines: [], step: null }, helped: null };
     void client?.act({ kind: 'mend', entry: made });
   };
   const time = (seconds: number, i: number, at: number) => {
@@ -135,7 +136,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, client
       {entry && client && (
         <div className="mt-3 flex flex-wrap items-center gap-2.5" role="group" aria-label="Did it help?">
           <p role="status" className="w-full text-[15px]">
-            {own === null ? <>‘{entry.title}’ stands in the batch</> : 'It stands in the batch'}{entry.adds.length > 0 ? '; weight, label and larder follow' : entry.again.length > 0 ? '; the larder follows' : ''}. Did it help?
+            {own === null ? <>‘{entry.title}’ stands in the batch</> : 'It stands in the batch'}{entry.adds.length > 0 ? '; weight, label and larder follow' : entry.again.length > 0 ? '; the larder follows' : ''}{entry.reopens.keys.length > 0 ? `, and ${entry.reopens.keys.length === 1 ? 'its step is' : `its ${entry.reopens.keys.length} steps are`} open again on Pass` : ''}. Did it help?
           </p>
           {([['yes', true], ['no', false]] as const).map(([name, value]) => (
             <button key={name} type="button" aria-pressed={entry.helped === value} className={`btn min-h-11 min-w-16 ${entry.helped === value ? 'border-ink! bg-yolk-pale!' : ''}`} onClick={() => void client.act({ kind: 'mend-helped', id: entry.id, helped: entry.helped === value ? null : value })}>

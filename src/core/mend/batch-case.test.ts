@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { KITCHEN, sheetOf } from '../../testing/sample';
 import { analyseSheet } from '../analysis/analyse';
-import { freshProgress, progressAfter, takenBy, WHISK_TIMER, type MendEntry, type Progress } from '../batch/batch';
+import { freshProgress, MISE, progressAfter, reopensFor, takenBy, WHISK_TIMER, type MendEntry, type Progress } from '../batch/batch';
 import { batchPlan } from '../batch/make-batch';
 import { factsOfBatch, isDiscarded, withMends } from './batch-case';
 
@@ -11,7 +11,7 @@ const plan = (() => {
   if (!p.ok) throw new Error(p.fault.says);
   return p.value;
 })();
-const entry = (more: Partial<MendEntry> = {}): MendEntry => ({ id: 'm1', at: 5, sign: 'grains', cause: 'past-firm', partId: CREAM.parts[0]!.id, kind: 'mend', title: 'Stir in 80 g cold cream', adds: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream 36 %', massG: 80 }], again: [], portions: null, use: null, minutes: 5, helped: null, ...more });
+const entry = (more: Partial<MendEntry> = {}): MendEntry => ({ id: 'm1', at: 5, sign: 'grains', cause: 'past-firm', partId: CREAM.parts[0]!.id, kind: 'mend', title: 'Stir in 80 g cold cream', adds: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream 36 %', massG: 80 }], again: [], portions: null, use: null, minutes: 5, reopens: { keys: [], lines: [], step: null }, helped: null, ...more });
 const mended = (e: MendEntry, p: Progress = freshProgress()): Progress => progressAfter(p, { kind: 'mend', entry: e });
 
 describe('a mend in a batch', () => {
@@ -72,5 +72,28 @@ describe('what a batch tells of itself', () => {
   it('what was skipped, by the key of its way', () => {
     const skipped = plan.steps[0]!;
     expect(factsOfBatch(plan, at({ skipped: [skipped.key] }), {}, [], null, 0).skipped).toEqual([skipped.wayKey]);
+  });
+});
+
+describe('a fresh bowl', () => {
+  const part = CREAM.parts[0]!.id;
+  const mine = plan.steps.filter((s) => s.partId === part);
+  const lineIds = mine.flatMap((s) => s.lines.map((l) => l.lineId));
+  const whisked: Progress = { ...freshProgress(), step: plan.steps.indexOf(mine.at(-1)!), done: [MISE, ...mine.slice(0, -1).map((s) => s.key)], ticks: [...lineIds, `${MISE}:${lineIds[0]!}`, 'other'], weighed: { [lineIds[0]!]: 612, other: 3 }, timers: [{ id: WHISK_TIMER, name: 'whisk', seconds: null, startedAt: 1, stoppedAt: 2, owner: '', slowAt: null }, { id: 'oven', name: 'oven', seconds: 60, startedAt: 1, stoppedAt: null, owner: '', slowAt: null }] };
+
+  it('opens the steps of its part again, those that were done and the one in hand, and nothing of them is weighed', () => {
+    const opens = reopensFor(plan.steps, whisked, part);
+    expect(opens.keys).toEqual(mine.map((s) => s.key));
+    expect(opens.step).toBe(plan.steps.indexOf(mine[0]!));
+    const p = mended(entry({ adds: [], again: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream', massG: 600 }], reopens: opens }), whisked);
+    expect(p).toMatchObject({ step: opens.step, done: [MISE], ticks: ['other'], weighed: { other: 3 } });
+    expect(p.timers.map((t) => t.id)).toEqual(['oven']);
+    // Sent twice it is done once: what was ticked since stays.
+    const on = progressAfter(p, { kind: 'go', step: opens.step! + 1, done: opens.keys[0]! });
+    expect(mended(entry({ reopens: opens }), on)).toEqual(on);
+  });
+  it('of a part that nothing was done of opens nothing, and a rescue of what is there leaves all as it is', () => {
+    expect(reopensFor(plan.steps, { step: plan.steps.length - 1, done: [] }, part)).toEqual({ keys: [], lines: [], step: null });
+    expect(mended(entry(), whisked)).toMatchObject({ step: whisked.step, done: whisked.done, ticks: whisked.ticks, weighed: whisked.weighed });
   });
 });

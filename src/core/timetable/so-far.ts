@@ -11,8 +11,8 @@ const COLD_WAYS = ['rest', 'set', 'freeze'];
 /** A rescue keeps hands no longer than this; what is longer of it is a rest, min. */
 const MOST_HANDS_MIN = 60;
 
-/** Hands that the mends since a moment ask for. */
-const mendMinutes = (progress: Progress, sinceMs: number): number => progress.mends.filter((m) => m.at >= sinceMs).reduce((sum, m) => sum + Math.min(MOST_HANDS_MIN, Math.round(m.minutes)), 0);
+/** Hands that the mends since a moment ask for; of a fresh bowl its steps are planned anew. */
+const mendMinutes = (progress: Progress, sinceMs: number): number => progress.mends.filter((m) => m.at >= sinceMs && m.reopens.keys.length === 0).reduce((sum, m) => sum + Math.min(MOST_HANDS_MIN, Math.round(m.minutes)), 0);
 
 /**
  * How far a batch has come, for the plan: when each step was left, and since when the present one is in hand.
