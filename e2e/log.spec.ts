@@ -16,9 +16,9 @@ test('seen later: liquid, slices, a photo without its maker; what is no picture 
   await seen.getByRole('button', { name: 'Write it down' }).click();
   await expect(seen.getByRole('list')).toContainText('slice leans');
   // What was seen earlier stands at its own time; a moment before the batch is refused in words, and what was typed stays.
-  await choose(seen.getByRole('combobox', { name: 'Seen' }), 'something seen');
+  await choose(seen.getByRole('combobox', { name: 'Seen' }), 'note');
   await seen.getByLabel('In words').fill('sunk by a finger');
-  await choose(seen.getByRole('combobox', { name: 'When' }), 'earlier');
+  await choose(seen.getByRole('combobox', { name: 'When' }), 'before');
   await seen.getByRole('textbox', { name: 'Time it was seen' }).fill('00:00');
   await seen.getByRole('textbox', { name: 'Day it was seen' }).fill('1 Jan 2024');
   await seen.getByRole('button', { name: 'Write it down' }).click();
