@@ -2596,4 +2596,49 @@ Cherry sauce: 300 g cherries in syrup, 1 tbsp potato starch, 2 tbsp cherry lique
       'whipped-cream: almond-flaked 60, cream-35 303, rice-pudding 200, sugar-caster 40, vanilla-sugar 4',
     ],
   ],
+  [
+    "a semifreddo with its purée swirled through",
+    `Blackberry & bay semifreddo
+
+Serves 8–10
+
+400g blackberries
+150g caster sugar
+2 bay leaves
+4 egg yolks
+1 whole egg
+300ml double cream
+
+Put the blackberries in a pan with 50g of the sugar and the bay. Simmer for 10 minutes, fish out the bay, blitz and sieve. Chill.
+Whisk the yolks, egg and remaining sugar in a bowl over simmering water for 6–8 minutes until thick and 72C. Take off and whisk until cold.
+Softly whip the cream. Fold the egg mix into the cream, then two thirds of the purée. Tip into a lined 900g loaf tin, swirl through the rest of the purée. Freeze 6 hours.
+Stand 10 minutes before slicing.`,
+    [
+      'fruit-base: blackberry 400, rosemary 2, sugar-caster 50',
+      'egg-foam: egg-whole 50, egg-yolk 68, sugar-caster 100',
+      'whipped-cream: cream-48 300',
+      'set-filling:  <- egg-foam, fruit-base, whipped-cream',
+    ],
+  ],
+  [
+    "layers counted first to fourth",
+    `My mother-in-law's chocolate delight, 9x13:
+1st layer: 1 cup flour, 1 stick butter, 1 cup chopped pecans. Mix & pat in pan, bake 350 20 min, cool.
+2nd: 8 oz cream cheese, 1 c powdered sugar, 1 c Cool whipped topping (from a 16 oz tub). beat & spread.
+3rd: 2 small boxes instant chocolate pudding, 3 c milk. Beat till thick & spread.
+4th: rest of the whipped topping. Sprinkle nuts. Chill overnight. 15 squares`,
+    [
+      'pressed-base: butter-82 113, pecan 109, wheat-flour 125',
+      'set-filling: ? 0, cream-cheese-block 227, icing-sugar-starch 120',
+      'custard: instant-pudding-powder 192, milk-whole 733',
+    ],
+  ],
+  [
+    "a mould from an old church book",
+    `Heavenly hash from the 1950s church book: Soak 1 pkg gelatine in 1/4 cup cold water, dissolve in 1/2 cup hot pineapple juice. When it begins to thicken beat till frothy. Fold in 1 pt whipped cream sweetened with 1/2 cup sugar, 1 cup drained crushed pineapple, 1/2 cup maraschino cherries cut up, 1 cup small marshmallows and 1/2 cup chopped nuts. Pour in a mold and chill till firm. Unmold on lettuce. Serves 10.`,
+    [
+      'whipped-cream: cream-35 478',
+      'set-filling: cashew 65, cherry-maraschino 80, gelatin-powder-225 7, juice-fruit 124, marshmallow 50, pineapple 165, sugar-caster 100 <- whipped-cream',
+    ],
+  ],
 ];

@@ -23,7 +23,7 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(' '),
+  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked sweetened squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(' '),
 );
 /** What a number counts that is no ingredient. */
 const COUNTS = /^(?:(?:decent|good|generous|big|proper|nice|fair)\s+(?:slices|portions|helpings)\b(?! of)|inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
@@ -196,7 +196,7 @@ function amountEnd(source: string, to: number, amounts: readonly WrittenAmount[]
 }
 
 /** States that may stand before a name: '90 grams melted butter'. */
-const STATES = new Set(['ground', 'melted', 'beaten', 'whipped', 'sifted', 'soaked', 'heated', 'warmed', 'whisked', 'stirred', 'mixed', 'dissolved', 'squeezed']);
+const STATES = new Set(['ground', 'sweetened', 'melted', 'beaten', 'whipped', 'sifted', 'soaked', 'heated', 'warmed', 'whisked', 'stirred', 'mixed', 'dissolved', 'squeezed']);
 
 /** The words of a name: up to a comma, a bracket, a preposition or a verb. */
 function nameOf(text: string): string {

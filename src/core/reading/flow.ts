@@ -10,6 +10,7 @@ import { type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
 import { mentionsIn, type Mention } from './mentions';
 import { apply } from './doing';
+import { PATS_IN } from './laying';
 import { BOILED_C, pouredOn, POUR_ONTO, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
 import { saidBehind } from './said-behind';
@@ -214,6 +215,8 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if (work === 'hands' && c.verb === null && items.length === 0 && onlyTime(c.text) && lies?.work === 'fill' && /\b(?:trays?|sheets?|paper|parchment|tin)\b/i.test(lies.text) && w.steps.findLastIndex((s) => s.machine === 'oven') > w.steps.findLastIndex((s) => s.work === 'bake')) work = 'bake';
   // 'Scrape onto the base, smooth': what is in hand is laid on what stands in its tin.
   if (work === 'hands' && /^(?:scrape|tip|pour|turn|put|transfer|ladle)$/.test(verb) && items.some((x) => x.kind === 'bowl' && x.at > destAt && x.bowl !== w.here()?.id && (w.bowls[x.bowl]!.pressed || w.bowls[x.bowl]!.place === 'layer')) && /\b(?:on|onto|over|on to)\b/i.test(after)) work = 'fill';
+  // 'Pat in pan.'
+  if (work === 'hands' && PATS_IN.test(after)) work = 'fill';
   // 'Line the terrine with film and the langues de chat': they are laid.
   if (verb === 'line' && work === 'hands' && items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit')) work = 'fill';
   // 'Line a tin': with nothing of the dessert.

@@ -49,7 +49,7 @@ function saidApart(text: string): readonly { readonly text: string; readonly at:
     if (said !== '') out.push({ text: said, at: from + lead });
     from = to;
   };
-  for (const m of text.matchAll(/[.!?]\s+(?=[\p{Lu}\d½¼¾⅓⅔]|for the\b|then\b)|;\s+(?=\p{Lu}[\p{L} '’-]{2,30}:\s)/gu)) {
+  for (const m of text.matchAll(/[.!?]\s+(?=[\p{Lu}\d½¼¾⅓⅔]|for the\b|then\b)|(?<=\))\.\s+(?=\p{Ll})|;\s+(?=\p{Lu}[\p{L} '’-]{2,30}:\s)/gu)) {
     const before = text.slice(from, m.index);
     if (SHORT.test(before) && !/[.!?]\s+\p{Lu}/u.test(m[0] + (text[m.index + m[0].length] ?? '')) ) continue;
     if ((before.match(/\(/g) ?? []).length > (before.match(/\)/g) ?? []).length) continue;
@@ -64,6 +64,8 @@ const NEEDS = /^(?:(?:ok(?:ay)?|so|right|well|now|here)[,: ]+)*(?:you(?:['’]ll
 /** 'For the topping: …', 'for the base you need …'. */
 const FOR_THE = /^(?:(?:and|then) )?(?:for|to make) (?:the |your )?(\p{L}[\p{L} '’-]{1,30}?)(?:\s*[:–—]\s+|,? (?:you(?:['’]ll| will)? (?:need|want)|take|use)[:,]?\s+)/iu;
 const NAMED = /^(\p{Lu}[\p{L}\d '’&()-]{1,40}?)\s*[:–—]\s+(?=\S)/u;
+/** '1st layer: …', '2nd: …'. */
+const NUMBERED = /^((?:\d(?:st|nd|rd|th)|first|second|third|fourth|bottom|middle|top)(?: layer)?)\s*[:–—]\s+(?=\S)/i;
 const LOUD = /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)/u;
 /** 'Layer it up: a spoon of purée, a spoon of cream': work. */
 const WORKS = /^(?:\p{L}+ (?:it|them|this|that|up)|layer|assemble|build|fill|assembly|method|to (?:build|assemble|serve it|fill)|serves|makes|yield|step|time)\b/iu;
@@ -79,7 +81,7 @@ interface Head {
 function headOf(text: string): Head | null {
   const needs = NEEDS.exec(text);
   if (needs) return { name: null, length: needs[0].length };
-  const named = FOR_THE.exec(text) ?? NAMED.exec(text) ?? LOUD.exec(text);
+  const named = NUMBERED.exec(text) ?? FOR_THE.exec(text) ?? NAMED.exec(text) ?? LOUD.exec(text);
   // 'Half of it chocolate: 120 g dark chocolate': no name of a list.
   if (named && /\bof (?:it|them|this|that)\b/i.test(named[1]!)) return { name: null, length: named[0].length };
   if (!named || (WORKS.test(named[1]!) && !ON_TOP.test(named[1]!))) return null;

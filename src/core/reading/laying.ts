@@ -5,8 +5,11 @@ import { ALL, type FlowStep, type Job, type Worktop } from './worktop';
 /** Behind all that a clause names. */
 const LAST = 1e6;
 
+/** 'Pat in pan', 'pat over the bottom of the dish'; not 'pat dry'. */
+export const PATS_IN = /\bpat(?:ted)? (?:\p{L}+ ){0,3}?(?:in|into|onto|over) (?:\p{L}+ ){0,3}?(?:pan|tin|dish|bottom|ring|base|tray)\b/iu;
+
 /** Pressed into a tin; not film that is pressed onto a custard. */
-export const pressesIn = (verb: string, after: string): boolean => (verb === 'press' || /\b(?:press|squash|tamp)/i.test(after)) && !/\b(?:press|squash|tamp)\w*\b[^.;]{0,30}\b(?:film|wrap|cling|clingfilm|paper|parchment|lid)\b/i.test(after);
+export const pressesIn = (verb: string, after: string): boolean => (verb === 'press' || PATS_IN.test(after) || /\b(?:press|squash|tamp)/i.test(after)) && !/\b(?:press|squash|tamp)\w*\b[^.;]{0,30}\b(?:film|wrap|cling|clingfilm|paper|parchment|lid)\b/i.test(after);
 
 /** Gelatin in its water, biscuits in their soak, fruit in sugar, cream that draws. */
 export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {

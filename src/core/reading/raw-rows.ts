@@ -1,6 +1,6 @@
 import { splitLine } from '../measures/line';
 import { piecesOf } from './in-row-lists';
-import { BARE_GRAMS, isAction, isTime, looksLikeLine, YIELD } from './row-looks';
+import { BARE_GRAMS, endsMeasured, isAction, isTime, looksLikeLine, looksLikeMeasured, YIELD } from './row-looks';
 import { lookUp } from '../look-up';
 
 const CIRCLED = /^[\s\u00a0]*[\u2460-\u2473\u2776-\u2793][.):]?[\s\u00a0]+/u;
@@ -130,8 +130,9 @@ function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => bo
   const meant = found.map((m) => m !== null && !isTime(m[0]) && isIngredient(m[1]!));
   const bare = meant.filter(Boolean).length;
   // A leaf of gelatin may be weighed where all else is bare; where others have measures too, a bare number is a count.
-  const lists = rows.filter((r) => !r.numbered && r.text.length <= 80 && !YIELD.test(r.text) && !isAction(r.text) && !/:\s/.test(r.text));
-  const said = (dimension: 'mass' | 'volume'): number => lists.filter((r) => splitLine(r.text).amounts.some((a) => a.unit?.dimension === dimension)).length;
+  // A title that says how large a glass is, is no list.
+  const lists = rows.filter((r, i) => (i > 0 || r.listed) && !r.numbered && r.text.length <= 80 && !YIELD.test(r.text) && !isAction(r.text) && !/:\s/.test(r.text));
+  const said = (dimension: 'mass' | 'volume'): number => lists.filter((r) => (looksLikeMeasured(r.text) || endsMeasured(r.text)) && splitLine(r.text).amounts.some((a) => a.unit?.dimension === dimension)).length;
   if (bare < FEWEST_BARE || said('volume') > 0 || said('mass') * FEWEST_BARE > bare) return rows;
   return rows.flatMap((r, i): readonly RawRow[] => {
     const m = found[i];
