@@ -3,7 +3,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { PDFDocument } from 'pdf-lib';
-// @ts-expect-error a script of the project, without types
 import { buildAside } from '../../scripts/prepare.mjs';
 import { writeLarderCsv } from '../core/larder/larder-csv';
 import { listCopies } from '../data/copies';
@@ -12,7 +11,7 @@ import { readKitchenFacts } from '../data/kitchen-facts';
 import { plannedService } from '../data/service-plans';
 import { getService, saveService } from '../data/services';
 import { openSampleKitchen } from '../testing/sample-file';
-import { asideOf, TookTooLong, type Aside } from './aside';
+import { asideOf, tookTooLong, TookTooLong, type Aside } from './aside';
 
 const NOW = Date.UTC(2026, 10, 25, 9);
 let folder: string;
@@ -23,7 +22,7 @@ let aside: Aside;
 const BUNDLE = join(process.cwd(), 'node_modules', '.aside-under-test.mjs');
 
 beforeAll(async () => {
-  await (buildAside as (file: string) => Promise<void>)(BUNDLE);
+  await buildAside(BUNDLE);
   aside = asideOf(BUNDLE);
 });
 afterAll(async () => {
@@ -65,6 +64,16 @@ describe('the second thread', () => {
   it('stops what takes longer than its limit, and answers the next question', async () => {
     await expect(aside.ask('plan', { path, serviceId: 'harbour-dinner', now: NOW }, 0.001)).rejects.toThrow(TookTooLong);
     expect(await aside.ask('calculated', { name: 'overrun', input: { liquidG: 120, foamG: 60 } })).toEqual({ ok: true, value: expect.objectContaining({}) as object });
+  });
+
+  it('a limit that is over is known by its name, whichever bundle of the app asked', () => {
+    class Another extends Error {
+      override name = 'TookTooLong';
+    }
+    expect(tookTooLong(new TookTooLong(3))).toBe(true);
+    expect(tookTooLong(new Another('stopped'))).toBe(true);
+    expect(tookTooLong(new Error('stopped'))).toBe(false);
+    expect(tookTooLong(null)).toBe(false);
   });
 
   it('a fault of its own reaches who asked, and the thread goes on', async () => {

@@ -10,7 +10,7 @@ import type * as questions from './questions';
  * what it has worked out, and two cores are what such a machine has. The build writes it beside the app.
  */
 
-export type Questions = typeof questions;
+type Questions = typeof questions;
 type Question = keyof Questions;
 
 /** The file of the second thread in a built app. */
@@ -23,6 +23,9 @@ export class TookTooLong extends Error {
     super(`stopped after ${seconds} s`);
   }
 }
+
+/** Whether an error is that one: by its name, for each bundle of the app has this class of its own, and the thread is shared by all. */
+export const tookTooLong = (error: unknown): error is TookTooLong => error instanceof Error && error.name === 'TookTooLong';
 
 /** Longest that a question may take with its wait in the row, s. */
 const LIMIT_S = 60;

@@ -5,7 +5,7 @@ import type { ServiceAnswer } from '../core/timetable/service-plan';
 import { dataFilePath } from '../data/data-file-path';
 import { dueMomentsWith, presentServices } from '../data/due';
 import type { KitchenDb } from '../data/kitchen-file';
-import { aside, TookTooLong } from './aside';
+import { aside, tookTooLong } from './aside';
 
 const held = globalThis as typeof globalThis & { softPeakLastPlans?: Map<string, Result<ServiceAnswer>> };
 const lastPlans = (): Map<string, Result<ServiceAnswer>> => (held.softPeakLastPlans ??= new Map());
@@ -17,7 +17,7 @@ export async function planOf(serviceId: string, now: number): Promise<Result<Ser
     lastPlans().set(serviceId, answer);
     return answer;
   } catch (error) {
-    if (error instanceof TookTooLong) return fail('service', 'took-too-long', `It was not planned within ${error.seconds} s. Fewer servings, or a shorter span, are planned sooner.`);
+    if (tookTooLong(error)) return fail('service', 'took-too-long', `It was not planned within ${error.seconds} s. Fewer servings, or a shorter span, are planned sooner.`);
     throw error;
   }
 }

@@ -60,14 +60,15 @@ function watchOver(db: KitchenDb, letGo: () => void): () => void {
 
 /**
  * Goes back to a copy while the server runs: what stands there now becomes a copy of its own first, and is kept beside the file as well.
- * What was worked out from the former file may bear the same revisions: who keeps such a thing forgets it.
+ * @param letGo makes everybody else who reads the file let go of it, and forget what was worked out from it: the new one may bear the same revisions.
  * @returns the copy of what stood there; null where no copy has that name. @throws where either cannot be opened or written; the kitchen is then as it was.
  */
-export async function goBackWhileOpen(name: string, now: number): Promise<Copy | null> {
+export async function goBackWhileOpen(name: string, now: number, letGo: () => Promise<void>): Promise<Copy | null> {
   const copy = copyNamed(name);
   if (!copy) return null;
   const present = await makeCopy(openedKitchen(), now, copiesFolder(), name);
   const path = dataFilePath();
+  await letGo();
   // From here to the end nothing else runs: no request sees a file that is half gone back.
   held.softPeakDb?.end();
   delete held.softPeakDb;

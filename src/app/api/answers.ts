@@ -1,7 +1,7 @@
 import 'server-only';
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { TookTooLong } from '../../aside/aside';
+import { tookTooLong, type TookTooLong } from '../../aside/aside';
 import { kitchen } from '../../data/kitchen';
 import type { KitchenDb } from '../../data/kitchen-file';
 
@@ -39,7 +39,7 @@ export async function withKitchen(run: (db: KitchenDb) => Promise<Response> | Re
   try {
     return await run(access.db);
   } catch (error) {
-    if (error instanceof TookTooLong) return refuse(503, tooLongSays(error));
+    if (tookTooLong(error)) return refuse(503, tooLongSays(error));
     console.error('soft-peak: request failed', error);
     return refuse(500, 'The kitchen’s data file could not be written just now. What you typed is kept in this browser.');
   }

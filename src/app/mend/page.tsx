@@ -38,7 +38,7 @@ function ofBatch(db: KitchenDb, batchId: string, facts: KitchenFacts, now: numbe
     facts: factsOfBatch(batch.plan, batch.progress, batch.readings, listTemperatures(db, batchId), batch.endedAt, now),
     batch: { id: batch.id, progress: batch.progress, status: batch.status, revision: batch.revision },
     startedAt: batch.startedAt,
-    steps: batch.plan.steps.map(({ key, partId, lines }) => ({ key, partId, lines: lines.map(({ lineId }) => ({ lineId })) })),
+    steps: batch.plan.steps.map(({ key, partId, whisks, lines }) => ({ key, partId, whisks, lines: lines.map(({ lineId }) => ({ lineId })) })),
   };
 }
 

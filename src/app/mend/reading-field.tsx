@@ -10,17 +10,18 @@ export const degrees = (tC: number): string => withUnit(plainNumber(tC, Number.i
 
 interface ReadingFieldProps {
   readonly reads: ToRead;
-  /** The step that it is of. */
+  /** The dessert and the step that it is of. */
   readonly at: string;
-  readonly batch: string | null;
+  /** Of a batch it is kept until it is written down; of a sheet as long as the tab is open. */
+  readonly where: 'local' | 'session';
   /** Writes it into the batch; null where none runs. */
   readonly onWrite: ((tC: number) => void) | null;
 }
 
 /** What the thermometer says at a step of a rescue, and what is still to go. */
-export function ReadingField({ reads, at, batch, onWrite }: ReadingFieldProps) {
+export function ReadingField({ reads, at, where, onWrite }: ReadingFieldProps) {
   const id = useId();
-  const [kept, setKept] = useKept('local', `soft-peak:mend-reading:${batch ?? 'no batch'}:${at}`);
+  const [kept, setKept] = useKept(where, `soft-peak:mend-reading:${at}`);
   const text = kept ?? '';
   const tC = readDegrees(text);
   const wrong = tC === null && text.trim() !== '';

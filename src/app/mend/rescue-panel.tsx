@@ -47,7 +47,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, steps,
     const id = `m-${freshId()}`;
     setOwn(id);
     const line = (a: { ingredientId: string; name: string; massG: number }, i: number) => ({ lineId: `${id}-${i + 1}`, ...a });
-    const made: MendEntry = { id, at: Date.now(), sign, cause, partId: part.part.id, kind: rescue.kind, title: rescue.title.slice(0, 200), adds: rescue.adds.map(line), again: rescue.again.map(line), portions: after && rescue.change ? after.sheet.portions : null, use: after && rescue.change ? after.sheet.use : null, minutes: rescue.minutes, reopens: rescue.again.length > 0 && batch && running ? reopensFor(steps, batch.progress, part.part.id) : { keys: [], lines: [], step: null }, helped: null };
+    const made: MendEntry = { id, at: Date.now(), sign, cause, partId: part.part.id, kind: rescue.kind, title: rescue.title.slice(0, 200), adds: rescue.adds.map(line), again: rescue.again.map(line), portions: after && rescue.change ? after.sheet.portions : null, use: after && rescue.change ? after.sheet.use : null, minutes: rescue.minutes, reopens: rescue.again.length > 0 && batch && running ? reopensFor(steps, batch.progress, part.part.id) : { keys: [], lines: [], step: null, whisked: false }, helped: null };
     void client?.act({ kind: 'mend', entry: made });
   };
   const time = (seconds: number, i: number, at: number) => {
@@ -66,7 +66,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, steps,
             <span className="text-[16.5px] leading-snug">
               {s.does}
               {s.stopIf && <span className="text-ink-soft"> Stop if {s.stopIf}.</span>}
-              {s.reads && <ReadingField key={`${sign}:${cause}:${i}`} reads={s.reads} at={`${sign}:${cause}:${i}`} batch={batch?.batch.id ?? null} onWrite={client && running ? (tC) => void client.act({ kind: 'off-plan', entry: { at: Date.now(), kind: 'note', words: `${SIGN_WORDS[sign].name}: ${s.does.slice(0, 200)} It read ${degrees(tC)}.` } }) : null} />}
+              {s.reads && <ReadingField key={`${sign}:${cause}:${i}`} reads={s.reads} at={`${batch?.batch.id ?? sheetId ?? 'general'}:${sign}:${cause}:${i}`} where={running ? 'local' : 'session'} onWrite={client && running ? (tC) => void client.act({ kind: 'off-plan', entry: { at: Date.now(), kind: 'note', words: `${SIGN_WORDS[sign].name}: ${s.does.slice(0, 200)} It read ${degrees(tC)}.` } }) : null} />}
               {s.timerS !== null &&
                 (client && running ? (
                   <button type="button" className="btn mt-2 flex min-h-11" onClick={() => time(s.timerS!, i, Date.now())}>

@@ -96,8 +96,8 @@ export const MendEntrySchema = z.object({
   use: z.string().max(20).nullable(),
   /** What it takes, min. */
   minutes: z.number().min(0).max(100_000).default(0),
-  /** Steps that are to be done anew for a fresh bowl, with the first of them by its place; what was ticked of them is to be weighed again. */
-  reopens: z.object({ keys: z.array(z.string().max(80)).max(100), lines: z.array(z.string().max(80)).max(300), step: z.number().int().min(0).max(300).nullable() }).default({ keys: [], lines: [], step: null }),
+  /** Steps that are to be done anew for a fresh bowl, with the first of them by its place, and whether the lost one was whisked; what was ticked of them is to be weighed again. */
+  reopens: z.object({ keys: z.array(z.string().max(80)).max(100), lines: z.array(z.string().max(80)).max(300), step: z.number().int().min(0).max(300).nullable(), whisked: z.boolean().default(false) }).default({ keys: [], lines: [], step: null, whisked: false }),
   helped: z.boolean().nullable().default(null),
 });
 export type MendEntry = Readonly<z.infer<typeof MendEntrySchema>>;
@@ -180,25 +180,32 @@ const written = (p: Progress, ...entries: OffPlan[]): Progress => ({ ...p, offPl
 /** A tablet that is not named (an old batch) may be anybody's. */
 const owns = (t: Timer, by: string): boolean => t.owner === '' || t.owner === by;
 
-/** Steps of a fresh bowl are open again, and nothing of them is weighed. */
-function reopened(p: Progress, { keys, lines, step }: MendEntry['reopens']): Progress {
+/** Steps of a fresh bowl are open again, and nothing of them is weighed; how long the lost one was whisked says nothing of the new. */
+function reopened(p: Progress, { keys, lines, step, whisked }: MendEntry['reopens']): Progress {
   if (keys.length === 0) return p;
   const open = new Set(keys);
   const anew = new Set(lines.flatMap((l) => [l, `${MISE}:${l}`]));
-  return { ...p, step: step ?? p.step, done: p.done.filter((k) => !open.has(k)), skipped: p.skipped.filter((k) => !open.has(k)), ticks: p.ticks.filter((t) => !anew.has(t)), weighed: Object.fromEntries(Object.entries(p.weighed).filter(([l]) => !anew.has(l))), timers: p.timers.filter((t) => !open.has(t.id) && t.id !== WHISK_TIMER) };
+  return { ...p, step: step ?? p.step, done: p.done.filter((k) => !open.has(k)), skipped: p.skipped.filter((k) => !open.has(k)), ticks: p.ticks.filter((t) => !anew.has(t)), weighed: Object.fromEntries(Object.entries(p.weighed).filter(([l]) => !anew.has(l))), timers: p.timers.filter((t) => !open.has(t.id) && !(whisked && t.id === WHISK_TIMER)), fields: whisked && p.fields['minutes-to-stage'] !== undefined ? { ...p.fields, 'minutes-to-stage': '' } : p.fields };
 }
+
+/** Whoever leaves a step only after this share of its wait has sat it out; sooner, the wait goes on meanwhile (house). */
+const SAT_OUT = 0.5;
+
+/** When the wait of a step began: with its timer; else when it was come to, where most of it was sat out there; else when it was left. ms since 1970. */
+export const waitBegan = (step: Pick<PlanStep, 'waitMin'>, came: number, left: number, timerAt: number | null): number => timerAt ?? (step.waitMin !== null && left - came >= SAT_OUT * step.waitMin[0] * 60_000 ? came : left);
 
 /** As much of a step as tells which are of a part. */
 export interface StepOfPart {
   readonly key: string;
   readonly partId: string;
+  readonly whisks: boolean;
   readonly lines: readonly { readonly lineId: string }[];
 }
 
 /** What a fresh bowl of a part opens again: its steps that were done, and the one in hand. */
 export function reopensFor(steps: readonly StepOfPart[], progress: Pick<Progress, 'step' | 'done'>, partId: string): MendEntry['reopens'] {
   const mine = steps.map((s, i) => ({ s, i })).filter(({ s, i }) => s.partId === partId && (progress.done.includes(s.key) || i === progress.step));
-  return { keys: mine.map(({ s }) => s.key), lines: [...new Set(mine.flatMap(({ s }) => s.lines.map((l) => l.lineId)))], step: mine[0]?.i ?? null };
+  return { keys: mine.map(({ s }) => s.key), lines: [...new Set(mine.flatMap(({ s }) => s.lines.map((l) => l.lineId)))], step: mine[0]?.i ?? null, whisked: mine.some(({ s }) => s.whisks) };
 }
 
 /** The progress after an event; finishing and abandoning end the batch besides. What cannot be done leaves all as it is. */

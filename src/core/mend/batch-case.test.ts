@@ -11,7 +11,7 @@ const plan = (() => {
   if (!p.ok) throw new Error(p.fault.says);
   return p.value;
 })();
-const entry = (more: Partial<MendEntry> = {}): MendEntry => ({ id: 'm1', at: 5, sign: 'grains', cause: 'past-firm', partId: CREAM.parts[0]!.id, kind: 'mend', title: 'Stir in 80 g cold cream', adds: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream 36 %', massG: 80 }], again: [], portions: null, use: null, minutes: 5, reopens: { keys: [], lines: [], step: null }, helped: null, ...more });
+const entry = (more: Partial<MendEntry> = {}): MendEntry => ({ id: 'm1', at: 5, sign: 'grains', cause: 'past-firm', partId: CREAM.parts[0]!.id, kind: 'mend', title: 'Stir in 80 g cold cream', adds: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream 36 %', massG: 80 }], again: [], portions: null, use: null, minutes: 5, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null, ...more });
 const mended = (e: MendEntry, p: Progress = freshProgress()): Progress => progressAfter(p, { kind: 'mend', entry: e });
 
 describe('a mend in a batch', () => {
@@ -88,12 +88,18 @@ describe('a fresh bowl', () => {
     const p = mended(entry({ adds: [], again: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream', massG: 600 }], reopens: opens }), whisked);
     expect(p).toMatchObject({ step: opens.step, done: [MISE], ticks: ['other'], weighed: { other: 3 } });
     expect(p.timers.map((t) => t.id)).toEqual(['oven']);
+    // What the lost bowl took under the whisk would be taken for the new one's; that of another part stays.
+    const timed = { ...whisked, fields: { 'minutes-to-stage': '9:30', 'cream-temperature': '5' } };
+    expect(mended(entry({ reopens: opens }), timed).fields).toEqual({ 'minutes-to-stage': '', 'cream-temperature': '5' });
+    const unwhisked = mended(entry({ reopens: { ...opens, whisked: false } }), timed);
+    expect(unwhisked.fields).toEqual(timed.fields);
+    expect(unwhisked.timers).toHaveLength(2);
     // Sent twice it is done once: what was ticked since stays.
     const on = progressAfter(p, { kind: 'go', step: opens.step! + 1, done: opens.keys[0]! });
     expect(mended(entry({ reopens: opens }), on)).toEqual(on);
   });
   it('of a part that nothing was done of opens nothing, and a rescue of what is there leaves all as it is', () => {
-    expect(reopensFor(plan.steps, { step: plan.steps.length - 1, done: [] }, part)).toEqual({ keys: [], lines: [], step: null });
+    expect(reopensFor(plan.steps, { step: plan.steps.length - 1, done: [] }, part)).toEqual({ keys: [], lines: [], step: null, whisked: false });
     expect(mended(entry(), whisked)).toMatchObject({ step: whisked.step, done: whisked.done, ticks: whisked.ticks, weighed: whisked.weighed });
   });
 });

@@ -170,11 +170,11 @@ describe('the ticks of a batch', () => {
   it.each<[string, Sheet, SignId, CauseId, Partial<BatchFacts>, RegExp]>([
     ['gelatin that was not soaked', gel, 'strings', 'dry-gelatin', { skipped: ['soak'] }, /passed over/],
     ['gelatin melted before it was soaked', gel, 'strings', 'dry-gelatin', { steps: [step('melt'), step('soak')] }, /before ‘soak’/],
-    ['a chill cut short', gel, 'unset', 'too-soon', { steps: [step('chill', 60, 240)] }, /after 60.min of 4.h/],
+    ['a chill cut short', gel, 'unset', 'too-soon', { steps: [step('chill', 60, 240)] }, /had 60.min of 4.h/],
     ['folded before it was cool', gel, 'flat', 'warm-fold', { steps: [step('fold'), step('cool-base')] }, /before ‘cool-base’/],
-    ['a cooling cut short', gel, 'flat', 'warm-fold', { steps: [step('cool', 10, 40)] }, /after 10.min of 40.min/],
+    ['a cooling cut short', gel, 'flat', 'warm-fold', { steps: [step('cool', 10, 40)] }, /had 10.min of 40.min/],
     ['a tin that was not lined', gel, 'stuck', 'no-lining', { skipped: ['line'] }, /lining/],
-    ['a shell taken from the oven too soon', nest, 'cracked', 'cooled-fast', { steps: [step('cool', 10, 120)] }, /after 10.min of 2.h/],
+    ['a shell taken from the oven too soon', nest, 'cracked', 'cooled-fast', { steps: [step('cool', 10, 120)] }, /had 10.min of 2.h/],
     ['crowned before it stood in the cold', nest, 'shell-wet', 'crowned-early', { steps: [step('crown'), step('hold')] }, /before ‘hold’/],
     ['a custard that was not cooked', custard, 'custard-thin', 'not-cooked', { skipped: ['cook'] }, /cooking/],
   ])('%s', (_, sheet, sign, cause, facts, evidence) => {

@@ -16,9 +16,18 @@ const MIN = 60_000;
 const ticked = (minutes: Readonly<Record<string, number>>, skipped: readonly string[] = []): Progress => ({ ...freshProgress(), done: Object.keys(minutes), doneAt: Object.fromEntries(Object.entries(minutes).map(([k, m]) => [k, m * MIN])), skipped: [...skipped] });
 
 describe('what the ticks of a batch say', () => {
-  it('the order in which they came, and how long each rested', () => {
-    const steps = stepsTicked(PLAN, ticked({ cook: 10, fold: 20, cool: 40 }));
-    expect(steps.map((s) => [s.wayKey, s.restedMin])).toEqual([['cook', null], ['fold', 0], ['cool', 30]]);
+  it('the order in which they came; a rest ends with the next step of its part, not with its own tick', () => {
+    const rested = (minutes: Readonly<Record<string, number>>) => Object.fromEntries(stepsTicked(PLAN, ticked(minutes)).map((s) => [s.wayKey, s.restedMin]));
+    expect(stepsTicked(PLAN, ticked({ cook: 10, fold: 20, cool: 40 })).map((s) => s.wayKey)).toEqual(['cook', 'fold', 'cool']);
+    // Into the fridge and on at once: the wait goes on meanwhile.
+    expect(rested({ cook: 10, cool: 11, fold: 75 }).cool).toBe(64);
+    expect(rested({ cook: 10, cool: 11, fold: 20 }).cool).toBe(9);
+    // Sat out at the step: from when it was come to.
+    expect(rested({ cook: 10, cool: 70, fold: 72 }).cool).toBe(62);
+    // Nothing has come of it yet: nobody knows.
+    expect(rested({ cook: 10, cool: 11 }).cool).toBeNull();
+    const timer = { id: 'cool', name: 'cool', seconds: 3600, startedAt: 15 * MIN, stoppedAt: null, owner: '', slowAt: null };
+    expect(stepsTicked(PLAN, { ...ticked({ cook: 10, cool: 60, fold: 75 }), timers: [timer] }).find((s) => s.wayKey === 'cool')!.restedMin).toBe(60);
     expect(stepsTicked(PLAN, ticked({ cook: 10, cool: 80 }, ['cool'])).map((s) => s.wayKey)).toEqual(['cook']);
     expect(stepsTicked(PLAN, freshProgress())).toEqual([]);
   });
@@ -32,7 +41,7 @@ describe('what the ticks of a batch say', () => {
     expect(cutShort([rest(5, 100)], 'a', ['chill'])).toEqual([]);
     expect(cutShort([rest(0, SHORT_REST.fromMin - 1)], 'a', ['cool'])).toEqual([]);
     expect(cutShort([rest(0, SHORT_REST.fromMin)], 'a', ['cool'])).toHaveLength(1);
-    expect(cutShort([rest(30, 240)], 'a', ['cool'])[0]).toBe('‘Cool’ was ticked after 30\u00a0min of 4\u00a0h.');
+    expect(cutShort([rest(30, 240)], 'a', ['cool'])[0]).toBe('‘Cool’ had 30\u00a0min of 4\u00a0h.');
   });
   it('what was ticked before what it should follow', () => {
     const at = (...keys: string[]): readonly TickedStep[] => keys.map((k) => ({ wayKey: k, title: k, partId: 'a', restedMin: null, ofMin: null }));

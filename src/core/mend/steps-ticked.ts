@@ -1,4 +1,4 @@
-import type { BatchPlan, Progress } from '../batch/batch';
+import { waitBegan, type BatchPlan, type Progress } from '../batch/batch';
 import { showHours } from '../figure';
 import { SHORT_REST } from './house';
 
@@ -8,27 +8,36 @@ export interface TickedStep {
   readonly wayKey: string;
   readonly title: string;
   readonly partId: string;
-  /** How long it rested, from the last step before it to its own tick, min; null where nothing tells. */
+  /** How long it rested before the next step of its part was ticked, min; null where none has been. */
   readonly restedMin: number | null;
   /** The least that it was to rest, min; null where it rests not at all. */
   readonly ofMin: number | null;
 }
 
-/** The steps of a batch in the order in which they were ticked. */
+const MINUTE_MS = 60_000;
+
+/** The steps of a batch in the order in which they were ticked. A rest goes on after its own tick: what ends it is the next step. */
 export function stepsTicked(plan: BatchPlan, progress: Progress): readonly TickedStep[] {
-  const at = (key: string): number | undefined => progress.doneAt[key];
+  const at = (key: string): number | undefined => (progress.skipped.includes(key) ? undefined : progress.doneAt[key]);
   return plan.steps
-    .map((s, i) => ({ s, at: at(s.key), begun: Math.max(-Infinity, ...plan.steps.slice(0, i).flatMap((b) => at(b.key) ?? [])) }))
-    .filter((x) => x.at !== undefined && !progress.skipped.includes(x.s.key))
-    .sort((a, b) => a.at! - b.at!)
-    .map(({ s, at: done, begun }) => ({ wayKey: s.wayKey, title: s.title, partId: s.partId, restedMin: begun === -Infinity ? null : Math.max(0, (done! - begun) / 60_000), ofMin: s.waitMin?.[0] ?? null }));
+    .flatMap((s, i) => {
+      const left = at(s.key);
+      if (left === undefined) return [];
+      const came = Math.max(-Infinity, ...plan.steps.slice(0, i).flatMap((b) => at(b.key) ?? []));
+      const timer = progress.timers.find((t) => t.id === s.key)?.startedAt ?? null;
+      const next = Math.min(Infinity, ...plan.steps.slice(i + 1).flatMap((b) => (b.partId === s.partId || b.partId === '' || s.partId === '' ? (at(b.key) ?? []) : [])));
+      const restedMin = next === Infinity ? null : Math.max(0, (next - waitBegan(s, came, left, timer)) / MINUTE_MS);
+      return [{ left, step: { wayKey: s.wayKey, title: s.title, partId: s.partId, restedMin, ofMin: s.waitMin?.[0] ?? null } }];
+    })
+    .sort((a, b) => a.left - b.left)
+    .map(({ step }) => step);
 }
 
-/** The rests of these keys that were cut short, as a sentence each: '‘Chill’ was ticked after 50 min of 4 h.' @param partId of this part or of the whole. */
+/** The rests of these keys that were cut short, as a sentence each: '‘Chill’ had 50 min of 4 h.' @param partId of this part or of the whole. */
 export function cutShort(steps: readonly TickedStep[], partId: string, keys: readonly string[]): readonly string[] {
   return steps
     .filter((s) => keys.includes(s.wayKey) && (s.partId === partId || s.partId === '') && s.restedMin !== null && s.ofMin !== null && s.ofMin >= SHORT_REST.fromMin && s.restedMin < SHORT_REST.share * s.ofMin)
-    .map((s) => `‘${s.title}’ was ticked after ${span(s.restedMin!)} of ${span(s.ofMin!)}.`);
+    .map((s) => `‘${s.title}’ had ${span(s.restedMin!)} of ${span(s.ofMin!)}.`);
 }
 
 /** Where a step was ticked before one that it should follow: '‘Fold’ was ticked before ‘Cool’.'; null where none was. */

@@ -194,7 +194,7 @@ describe('while it runs', () => {
   });
 
   it('a mend of the step in hand moves what comes after it by its minutes', () => {
-    const mend = (minutes: number) => ({ kind: 'mend' as const, entry: { id: 'm1', at: 1e15, sign: 'grains', cause: 'past-firm', partId: 'p', kind: 'mend' as const, title: 'Stir in cream', adds: [], again: [], portions: null, use: null, minutes, reopens: { keys: [], lines: [], step: null }, helped: null } });
+    const mend = (minutes: number) => ({ kind: 'mend' as const, entry: { id: 'm1', at: 1e15, sign: 'grains', cause: 'past-firm', partId: 'p', kind: 'mend' as const, title: 'Stir in cream', adds: [], again: [], portions: null, use: null, minutes, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null } });
     const now = minuteOf('2026-11-25T11:05', zone);
     const whisk = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => act(act(act(p, { kind: 'go', step: 1, done: keys[0]! }, at(1)), { kind: 'go', step: 2, done: keys[1]! }, at(2)), { kind: 'timer-start', id: keys[2]!, name: 'x', seconds: null, at: at(3), by: 't' }, at(3));
     const from = batch(whisk);
@@ -218,7 +218,7 @@ describe('while it runs', () => {
     const anew = batch((p, keys, at) => {
       const done = begun(p, keys, at);
       const again = [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream', massG: 600 }];
-      return act(done, { kind: 'mend', entry: { id: 'm1', at: 1e15, sign: 'butter', cause: 'past-firm', partId: 'p', kind: 'mend', title: 'A fresh bowl', adds: [], again, portions: null, use: null, minutes: 20, reopens: { keys: [keys[0]!, keys[1]!], lines: [], step: 0 }, helped: null } }, at(4));
+      return act(done, { kind: 'mend', entry: { id: 'm1', at: 1e15, sign: 'butter', cause: 'past-firm', partId: 'p', kind: 'mend', title: 'A fresh bowl', adds: [], again, portions: null, use: null, minutes: 20, reopens: { keys: [keys[0]!, keys[1]!], lines: [], step: 0, whisked: false }, helped: null } }, at(4));
     });
     expect(anew.mendMin).toBe(0);
     expect(anew.doneAt).toEqual({});

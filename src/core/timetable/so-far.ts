@@ -1,10 +1,7 @@
-import type { BatchPlan, Progress } from '../batch/batch';
+import { waitBegan, type BatchPlan, type Progress } from '../batch/batch';
 import type { SoFar } from './service-project';
 
 const MINUTE_MS = 60_000;
-/** Whoever leaves a step only after this share of its wait has sat it out; sooner, the wait goes on meanwhile. */
-const SAT_OUT = 0.5;
-
 /** A dessert that rests, sets or freezes has been covered and put away, whatever Pass was told. */
 const COLD_WAYS = ['rest', 'set', 'freeze'];
 
@@ -35,8 +32,7 @@ export function soFarOf(batch: { readonly status: SoFar['status']; readonly star
     doneAt[s.key] = minute(left);
     const came = Math.max(batch.startedAt, ...moments.filter((t) => t < left));
     begunAt[s.key] = minute(came);
-    const sat = s.waitMin !== null && left - came >= SAT_OUT * s.waitMin[0] * MINUTE_MS;
-    waitFrom[s.key] = minute(timerOf(s.key)?.startedAt ?? (sat ? came : left));
+    waitFrom[s.key] = minute(waitBegan(s, came, left, timerOf(s.key)?.startedAt ?? null));
   }
   const here = batch.status === 'running' ? (plan.steps[progress.step] ?? null) : null;
   const current = here && !progress.done.includes(here.key) ? here : null;

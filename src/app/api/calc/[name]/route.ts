@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { aside, TookTooLong } from '../../../../aside/aside';
+import { aside, tookTooLong } from '../../../../aside/aside';
 import { CALCULATORS, isCalculator } from '../../../../core/calculators';
 import { readBody, refuse, tooLongSays } from '../../answers';
 
@@ -29,7 +29,7 @@ export async function POST(request: Request, { params }: Context) {
     const result = await aside().ask('calculated', { name, input: body.value }, LIMIT_S);
     return result.ok ? NextResponse.json(result.value) : NextResponse.json(result.fault, { status: 422 });
   } catch (error) {
-    if (error instanceof TookTooLong) return refuse(503, tooLongSays(error));
+    if (tookTooLong(error)) return refuse(503, tooLongSays(error));
     console.error('soft-peak: calculator ended', error);
     return refuse(500, 'That was more than this machine can reckon.');
   }

@@ -1,0 +1,2 @@
+/** What TypeScript asks of prepare.mjs: only what tests use. */
+export declare function buildAside(outfile?: string): Promise<void>;
