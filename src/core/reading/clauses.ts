@@ -13,7 +13,8 @@ export interface Clause {
   readonly at: number;
 }
 
-const ABBREVIATED = /(?:^|[\s(])(?:approx|min|mins|max|tbsps?|tsps?|oz|lbs?|hrs?|ca|e\.g|i\.e|no|vol|pt|pts|qt|fl|st|vs|incl|temp|sec|secs|pkt|env|pkg|deg|c|g|ml)$/i;
+/** Words behind which a full stop ends no sentence. */
+export const ABBREVIATED = /(?:^|[\s(])(?:approx|min|mins|max|tbsps?|tsps?|oz|lbs?|hrs?|ca|e\.g|i\.e|no|vol|pt|pts|qt|fl|st|vs|incl|temp|sec|secs|pkt|env|pkg|deg|c|g|ml)$/i;
 
 /** The sentences of a paragraph; what they leave out is white space only. Linear in its length. */
 export function sentencesOf(paragraph: string): readonly string[] {

@@ -1,4 +1,5 @@
 import { splitLine } from '../measures/line';
+import { ABBREVIATED } from './clauses';
 import { temperaturesIn } from './degrees';
 import { BARE_GRAMS, endsMeasured, INGREDIENTS, isAction, isTime, looksLikeMeasured, TAKEN_FROM } from './row-looks';
 import { timesIn } from './times';
@@ -37,8 +38,6 @@ export function piecesOf(text: string, isIngredient: (name: string) => boolean, 
   return found ? out : [];
 }
 
-const SHORT = /(?:^|[\s(\d])(?:approx|mins?|tbsps?|tsps?|oz|lbs?|hrs?|ca|no|pts?|qt|fl|pkt|env|deg|doz|c|g|ml|st|vol)$/i;
-
 /** Sentences that may be lists: cut behind a full stop where a new one begins, never within a bracket. */
 function saidApart(text: string): readonly { readonly text: string; readonly at: number }[] {
   const out: { text: string; at: number }[] = [];
@@ -51,7 +50,7 @@ function saidApart(text: string): readonly { readonly text: string; readonly at:
   };
   for (const m of text.matchAll(/[.!?]\s+(?=[\p{Lu}\d½¼¾⅓⅔]|for the\b|then\b)|(?<=\))\.\s+(?=\p{Ll})|;\s+(?=\p{Lu}[\p{L} '’-]{2,30}:\s)/gu)) {
     const before = text.slice(from, m.index);
-    if (SHORT.test(before) && !/[.!?]\s+\p{Lu}/u.test(m[0] + (text[m.index + m[0].length] ?? '')) ) continue;
+    if (ABBREVIATED.test(before) && !/\p{Lu}/u.test(text[m.index + m[0].length] ?? '')) continue;
     if ((before.match(/\(/g) ?? []).length > (before.match(/\)/g) ?? []).length) continue;
     push(m.index + m[0].length);
   }

@@ -20,14 +20,16 @@ function bowls(r: Reading): readonly string[] {
   });
 }
 
+const toldOf = (name: string): Reading => read(TOLD.find(([x]) => x === name)![1]);
+
 describe('recipes as others write and tell them', () => {
   it.each(TOLD)('%s', (_, text, expected) => expect(bowls(read(text))).toEqual(expected));
   it('foams that stand are only brought together: no clock runs for them', () => {
-    const r = read(TOLD[0]![1]);
+    const r = toldOf('two foams, told in one paragraph');
     expect(r.steps.find((s) => /together/.test(s.text))!.work).toBe('fold');
   });
   it('steps that are counted in one row are steps of their own', () => {
-    expect(read(TOLD[2]![1]).steps.map((s) => s.work)).toEqual(['soak', 'heat', 'hands', 'hands', 'wait', 'hands', 'fold', 'fill', 'chill']);
+    expect(toldOf('a chef’s list without measures, its steps counted in one row').steps.map((s) => s.work)).toEqual(['soak', 'heat', 'hands', 'hands', 'wait', 'hands', 'fold', 'fill', 'chill']);
   });
   it('a list that says no measure is in grams, eggs stay eggs', () => {
     const r = read('Cream base\n\nmilk 500\ncream 250\neggs 3\nsugar 90\nsalt 2\n\nMix all.');
@@ -93,7 +95,6 @@ Wine and lemon overnight with the sugar - 150 ml wine, 1 lemon, 75 g caster. Nex
     expect(last.places).toHaveLength(2);
     expect(last.after).toContain(r.steps.length - 2);
   });
-  const toldOf = (name: string): Reading => read(TOLD.find(([x]) => x === name)![1]);
   it('degrees of an oven that stand alone are read, in °F where there are so many', () => {
     const bake = (name: string): number | undefined => toldOf(name).steps.find((x) => x.work === 'bake')!.temperature?.c;
     expect(bake('oven degrees that stand alone')).toBe(120);

@@ -4,7 +4,7 @@ import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
 import { onlyTime, timesIn } from './times';
 import { longCold, ON_THE_DAY, whenSaid, type SaidWhen } from './when';
-import { BEFORE_SERVING, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
+import { BEFORE_SERVING, BUILT_IN, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
 import type { FlowClause } from './worktop';
 import { keyOf } from './words';
 
@@ -14,8 +14,6 @@ const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|
 /** Things that are brought together in a bowl, without a verb. */
 const TOGETHER_IN = /^[\p{L}][\p{L} '’-]*(?:\s?[+,&]\s?[\p{L}][\p{L} '’-]*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
 const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in,\s/iu;
-/** 'Glasses: biscuits, yellow cream': how it is built, told without a verb. */
-const BUILT_IN = /^(?:glasses|verrines|cups|jars|pots|tins?)\s*:/i;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
 /** What the prose of a recipe asks for. */

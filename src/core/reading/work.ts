@@ -349,13 +349,16 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   }
 }
 
+/** 'Glasses: biscuits, yellow cream': how it is built, told without a verb. */
+export const BUILT_IN = /^(?:glasses|verrines|cups|jars|pots|tins?)\s*:/i;
+
 /** Notes without a verb: 'lvs in cold water 5 min', 'lid on, fridge overnight', 'oven 180 C, 10 min'. */
 /** Into what is in hand. */
 const INTO_HAND = /\binto (?:that|it|this|them|the (?:bowl|mix|mixture))\b/i;
 
 function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/^(?:do (?:that|this|the same|it)|repeat|again|and so on)\b/i.test(text) || (LAYING.test(text) && (on.built || !INTO_HAND.test(text)))) return 'fill';
-  if (/^(?:assembly|assemble|montage|build(?:ing)?|to build|layer(?:s|ing)?|glasses|verrines|cups|jars|pots|tins?)\s*[:–-]/i.test(text)) return 'fill';
+  if (BUILT_IN.test(text) || /^(?:assembly|assemble|montage|build(?:ing)?|to build|layer(?:s|ing)?)\s*[:–-]/i.test(text)) return 'fill';
   if (goesOver(text)) return 'fill';
   // 'Pipe them, 100 degrees for an hour'.
   if (IN_AN_OVEN.test(text) && timesIn(text).length > 0) return 'bake';
