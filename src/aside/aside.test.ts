@@ -7,7 +7,8 @@ import { buildAside } from '../../scripts/prepare.mjs';
 import { writeLarderCsv } from '../core/larder/larder-csv';
 import { listCopies } from '../data/copies';
 import type { KitchenDb } from '../data/kitchen-file';
-import { readKitchenFacts } from '../data/kitchen-facts';
+import { readKitchenFacts, readLarder } from '../data/kitchen-facts';
+import { getIngredient, larderRevisions } from '../data/larder';
 import { plannedService } from '../data/service-plans';
 import { getService, saveService } from '../data/services';
 import { openSampleKitchen } from '../testing/sample-file';
@@ -80,8 +81,18 @@ describe('the second thread', () => {
     await expect(aside.ask('plan', { path: join(folder, 'nowhere.db'), serviceId: 'x', now: NOW })).rejects.not.toThrow(TookTooLong);
     writeFileSync(join(folder, 'odd.db'), 'this is no data file, and never was one');
     await expect(aside.ask('plan', { path: join(folder, 'odd.db'), serviceId: 'x', now: NOW })).rejects.toThrow(/not a database/);
-    await expect(asideOf(join(folder, 'not-built.mjs')).ask('larderTable', { text: '' })).rejects.toThrow(/npm run build/);
-    expect((await aside.ask('larderTable', { text: writeLarderCsv(readKitchenFacts(db).larder) })).ok).toBe(true);
+    await expect(asideOf(join(folder, 'not-built.mjs')).ask('larderFile', { path })).rejects.toThrow(/npm run build/);
+    expect(await aside.ask('larderFile', { path })).toBe(writeLarderCsv(readLarder(db), larderRevisions(db)));
+  });
+
+  it('compares a larder’s file with the kitchen, and leaves the writing to the first thread', async () => {
+    const text = writeLarderCsv(readLarder(db), larderRevisions(db));
+    expect(await aside.ask('larderCompared', { path, text })).toEqual({ ok: true, value: { rows: readLarder(db).length, changes: [], edited: [], faults: [] } });
+    const cream = getIngredient(db, 'cream-36')!;
+    const compared = await aside.ask('larderCompared', { path, text: text.replace(cream.ingredient.name, 'Cream of the house') });
+    expect(compared).toMatchObject({ ok: true, value: { changes: [{ id: 'cream-36', name: 'Cream of the house', from: cream.revision }] } });
+    expect(getIngredient(db, 'cream-36')).toEqual(cream);
+    expect(await aside.ask('larderCompared', { path, text: 'a,b\n1,2' })).toMatchObject({ ok: false, fault: { code: 'no-column' } });
   });
 
   it('writes labels, and the whole kitchen, and reads it into a copy; the data file stays as it is', async () => {

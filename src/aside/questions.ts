@@ -3,11 +3,13 @@ import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { calculate, type CalculatorName } from '../core/calculators';
 import type { LabelGridKey } from '../core/files/label-sizes';
 import { tubLabelPdf } from '../core/files/tub-label-pdf';
-import { readLarderCsv } from '../core/larder/larder-csv';
+import { readLarderCsv, writeLarderCsv } from '../core/larder/larder-csv';
 import { fail, ok, type Result } from '../core/result';
 import type { ServiceAnswer } from '../core/timetable/service-plan';
 import type { KitchenDb } from '../data/kitchen-file';
+import { readLarder } from '../data/kitchen-facts';
 import { batchLabels, serviceLabels } from '../data/labels';
+import { compareLarder, larderRevisions, type Compared } from '../data/larder';
 import { kitchenNamed } from '../data/named-kitchens';
 import * as schema from '../data/schema';
 import { plannedService } from '../data/service-plans';
@@ -65,8 +67,16 @@ export async function labels({ path, of, grid, skip, now }: LabelsQuestion): Pro
 /** A calculator's answer to what was sent, with a kitchen that ships with the program. */
 export const calculated = ({ name, input }: { readonly name: CalculatorName; readonly input: unknown }) => calculate(name, input, kitchenNamed);
 
-/** A larder's table as ingredients, and what of it cannot be read. */
-export const larderTable = ({ text }: { readonly text: string }) => readLarderCsv(text);
+/** What a larder's file would change in this kitchen: how many of its rows could be read, what differs, and a sentence for each row that cannot be read. */
+export function larderCompared({ path, text }: { readonly path: string; readonly text: string }): Result<Compared & { readonly rows: number; readonly faults: readonly string[] }> {
+  const read = readLarderCsv(text);
+  if (!read.ok) return read;
+  const { ingredients, revisions, faults } = read.value;
+  return ok({ ...reading(path, (db) => compareLarder(db, ingredients, revisions)), rows: ingredients.length, faults: faults.map((f) => f.says) });
+}
+
+/** The kitchen's larder as a CSV file. */
+export const larderFile = ({ path }: { readonly path: string }): string => reading(path, (db) => writeLarderCsv(readLarder(db), larderRevisions(db)));
 
 /** The whole kitchen as a zip of open files. @param photos the folder of its pictures. */
 export const kitchenZip = ({ path, photos }: { readonly path: string; readonly photos: string }): Uint8Array => reading(path, (db) => kitchenToZip(db, photos));

@@ -14,7 +14,7 @@ import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
 import { readLarderCsv, writeLarderCsv } from '../core/larder/larder-csv';
 import { seedSampleKitchen } from './sample/sample-kitchen';
-import { getIngredient, importIngredients, larderRevisions, removeIngredient, saveIngredient, usesOf } from './larder';
+import { compareLarder, getIngredient, larderRevisions, removeIngredient, saveIngredient, takeOverLarder, usesOf } from './larder';
 import { saveThings, thingsRevision } from './kitchen-things';
 import { unreadableRows } from './unreadable';
 import { everySheet, placeSheet, shelf, type ShelfView, createSheet, getSheet, getSheetVersion, listSheetNames, listSheets, listVersions, nameVersion, saveSheet } from './sheets';
@@ -351,9 +351,9 @@ describe('the larder', () => {
   });
   it('takes a file over whole or not at all', () => {
     const before = readKitchenFacts(db).larder.length;
-    expect(importIngredients(db, [own, { ...own, id: 'cream-36' }])).toEqual({ added: 1, replaced: 1, edited: [] });
+    expect(takeOverLarder(db, compareLarder(db, [own, { ...own, id: 'cream-36' }]))).toEqual({ added: 1, replaced: 1, edited: [] });
     expect(readKitchenFacts(db).larder).toHaveLength(before + 1);
-    expect(() => importIngredients(db, [{ ...own, id: 'fine' }, { ...own, id: 'bad', ediblePct: 400 }])).toThrow();
+    expect(() => takeOverLarder(db, compareLarder(db, [{ ...own, id: 'fine' }, { ...own, id: 'bad', ediblePct: 400 }]))).toThrow();
     expect(readKitchenFacts(db).larder.some((i) => i.id === 'fine')).toBe(false);
   });
 });
@@ -363,15 +363,27 @@ describe('a larder file that comes back', () => {
     const out = readLarderCsv(writeLarderCsv(readKitchenFacts(db).larder, larderRevisions(db)));
     if (!out.ok) throw new Error(out.fault.says);
     const { ingredients, revisions } = out.value;
-    expect(importIngredients(db, ingredients, revisions)).toEqual({ added: 0, replaced: 0, edited: [] });
+    expect(takeOverLarder(db, compareLarder(db, ingredients, revisions))).toEqual({ added: 0, replaced: 0, edited: [] });
     const cream = getIngredient(db, 'cream-36')!;
     saveIngredient(db, { ...cream.ingredient, packG: 123 }, cream.revision);
     const changed = ingredients.map((i) => (i.id === 'cream-36' || i.id === 'butter-82' ? { ...i, packG: 999 } : i));
-    expect(importIngredients(db, changed, revisions)).toEqual({ added: 0, replaced: 1, edited: [cream.ingredient.name] });
+    expect(takeOverLarder(db, compareLarder(db, changed, revisions))).toEqual({ added: 0, replaced: 1, edited: [cream.ingredient.name] });
     expect(getIngredient(db, 'cream-36')!.ingredient.packG).toBe(123);
     expect(getIngredient(db, 'butter-82')!.ingredient.packG).toBe(999);
     // A file that does not say what it was taken from replaces.
-    expect(importIngredients(db, changed).replaced).toBe(1);
+    expect(takeOverLarder(db, compareLarder(db, changed)).replaced).toBe(1);
+  });
+  it('leaves what another screen saved between the comparing and the writing, and writes the rest', () => {
+    const cream = getIngredient(db, 'cream-36')!;
+    const butter = getIngredient(db, 'butter-82')!;
+    const compared = compareLarder(db, [{ ...cream.ingredient, packG: 7 }, { ...butter.ingredient, packG: 8 }, { ...cream.ingredient, id: 'new-cream', own: true }]);
+    expect(compared.changes.map((c) => c.from)).toEqual([cream.revision, butter.revision, null]);
+    saveIngredient(db, { ...cream.ingredient, packG: 123 }, cream.revision);
+    saveIngredient(db, { ...cream.ingredient, id: 'new-cream', packG: 5, own: true }, 0);
+    expect(takeOverLarder(db, compared)).toEqual({ added: 0, replaced: 1, edited: [cream.ingredient.name, cream.ingredient.name] });
+    expect(getIngredient(db, 'cream-36')).toMatchObject({ revision: cream.revision + 1, ingredient: { packG: 123 } });
+    expect(getIngredient(db, 'butter-82')).toMatchObject({ revision: butter.revision + 1, ingredient: { packG: 8 } });
+    expect(getIngredient(db, 'new-cream')?.ingredient.packG).toBe(5);
   });
   it('a data file is its owner’s alone', () => {
     expect(statSync(db.$client.name).mode & 0o077).toBe(0);

@@ -42,40 +42,66 @@ export function saveIngredient(db: KitchenDb, ingredient: Ingredient, baseRevisi
 /** As which revision each ingredient stands in the larder, by id. */
 export const larderRevisions = (db: KitchenDb): ReadonlyMap<string, number> => new Map(db.select({ id: ingredients.id, revision: ingredients.revision }).from(ingredients).all().map((r) => [r.id, r.revision]));
 
-/** What a larder file did: how many were added and replaced, and the names of those that somebody has edited since the file was taken out: they stay. */
-export interface Imported {
+/** An ingredient of a larder file that differs from the kitchen's. */
+export interface LarderChange {
+  readonly id: string;
+  readonly name: string;
+  /** The whole ingredient, as the data file keeps it. */
+  readonly facts: string;
+  /** As which revision it stood when it was compared; null: it is new. */
+  readonly from: number | null;
+}
+
+/** What a larder file would do: what differs, and the names of those that somebody has edited since the file was taken out: they stay. */
+export interface Compared {
+  readonly changes: readonly LarderChange[];
+  readonly edited: readonly string[];
+}
+
+/**
+ * Compares the ingredients of a larder file with the kitchen's; writes nothing.
+ * @param revisions as which they were taken out; what is not named there counts as taken out just now.
+ */
+export function compareLarder(db: KitchenDb, list: readonly Ingredient[], revisions: ReadonlyMap<string, number> = new Map()): Compared {
+  const here = new Map(db.select().from(ingredients).all().map((r) => [r.id, r]));
+  const changes: LarderChange[] = [];
+  const edited: string[] = [];
+  for (const i of list) {
+    const valid = IngredientSchema.parse(i);
+    const row = here.get(valid.id);
+    // Whatever the order of its words; a row that cannot be read is replaced.
+    if (row && isDeepStrictEqual(valid, IngredientSchema.safeParse(row.facts).data)) continue;
+    if (row && (revisions.get(valid.id) ?? row.revision) !== row.revision) edited.push(row.name);
+    else changes.push({ id: valid.id, name: valid.name, facts: JSON.stringify(valid), from: row?.revision ?? null });
+  }
+  return { changes, edited };
+}
+
+/** What a larder file did: how many were added and replaced, and the names of those that stay as somebody edited them. */
+export interface TakenOver {
   readonly added: number;
   readonly replaced: number;
   readonly edited: readonly string[];
 }
 
-/**
- * Takes over the ingredients of a larder file in one transaction. Those of a known id are replaced where they differ.
- * @param revisions as which they were taken out; what is not named there is replaced whatever it was.
- */
-export function importIngredients(db: KitchenDb, list: readonly Ingredient[], revisions: ReadonlyMap<string, number> = new Map()): Imported {
-  return db.transaction(
-    (tx) => {
-      let added = 0;
-      let replaced = 0;
-      const edited: string[] = [];
-      for (const i of list) {
-        const facts = IngredientSchema.parse(i);
-        const row = tx.select().from(ingredients).where(eq(ingredients.id, i.id)).get();
-        if (row && JSON.stringify(facts) === JSON.stringify(row.facts)) continue;
-        if (row && (revisions.get(i.id) ?? row.revision) !== row.revision) edited.push(row.name);
-        else if (row) {
-          tx.update(ingredients).set({ name: facts.name, facts, revision: row.revision + 1 }).where(eq(ingredients.id, i.id)).run();
-          replaced++;
-        } else {
-          tx.insert(ingredients).values({ id: facts.id, name: facts.name, facts }).run();
-          added++;
-        }
-      }
-      return { added, replaced, edited };
-    },
-    { behavior: 'immediate' },
-  );
+/** Writes what was compared, in one transaction; what somebody else saved since then stays, and is named. */
+export function takeOverLarder(db: KitchenDb, { changes, edited }: Compared): TakenOver {
+  // By the database's own statements: the words of a row were made where there was time.
+  const add = db.$client.prepare('insert into ingredients (id, name, facts) values (?, ?, ?) on conflict do nothing');
+  const replace = db.$client.prepare('update ingredients set name = ?, facts = ?, revision = revision + 1 where id = ? and revision = ?');
+  const write = db.$client.transaction((): TakenOver => {
+    const late: string[] = [];
+    let added = 0;
+    let replaced = 0;
+    for (const c of changes) {
+      const written = c.from === null ? add.run(c.id, c.name, c.facts) : replace.run(c.name, c.facts, c.id, c.from);
+      if (written.changes === 0) late.push(c.name);
+      else if (c.from === null) added++;
+      else replaced++;
+    }
+    return { added, replaced, edited: [...edited, ...late] };
+  });
+  return write.immediate();
 }
 
 /** A place where an ingredient is used. */

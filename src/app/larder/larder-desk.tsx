@@ -5,7 +5,6 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Ingredient } from '../../core/composition/ingredient';
 import { plainNumber, showGrams, withUnit } from '../../core/figure';
-import { readLarderCsv } from '../../core/larder/larder-csv';
 import { matcherFor } from '../../core/measures/match';
 import { Select } from '../../ui/kit/select';
 
@@ -96,18 +95,13 @@ function ImportFile() {
       return;
     }
     const text = await file.text();
-    const read = readLarderCsv(text);
-    if (!read.ok) {
-      setSays({ text: read.fault.says, faults: [], wrong: true });
-      return;
-    }
-    const { ingredients, faults } = read.value;
     try {
       const response = await fetch('/api/larder/file', { method: 'POST', headers: { 'content-type': 'text/csv' }, body: text });
-      const body = (await response.json()) as { added?: number; replaced?: number; edited?: readonly string[]; says?: string };
+      const body = (await response.json()) as { rows: number; added: number; replaced: number; edited: readonly string[]; faults: readonly string[] } & { says?: string };
       if (!response.ok) throw new Error(body.says);
-      const kept = (body.edited ?? []).map((name) => `${name} was edited here since the file was taken out: it stays as it is here.`);
-      setSays({ text: `${ingredients.length} ${ingredients.length === 1 ? 'row' : 'rows'} read: ${body.added} new, ${body.replaced} replaced.${faults.length > 0 ? ` ${faults.length} could not be read:` : ''}`, faults: [...faults.map((f) => f.says), ...kept], wrong: faults.length + kept.length > 0 });
+      const { rows, faults } = body;
+      const kept = body.edited.map((name) => `${name} was edited here since the file was taken out: it stays as it is here.`);
+      setSays({ text: `${rows} ${rows === 1 ? 'row' : 'rows'} read: ${body.added} new, ${body.replaced} replaced.${faults.length > 0 ? ` ${faults.length} could not be read:` : ''}`, faults: [...faults, ...kept], wrong: faults.length + kept.length > 0 });
       router.refresh();
     } catch (error) {
       setSays({ text: error instanceof TypeError ? 'The server does not answer; nothing was taken over.' : (error as Error).message, faults: [], wrong: true });
