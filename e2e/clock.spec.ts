@@ -181,6 +181,33 @@ test('a task is dragged to a time and stays pinned; it can be let go', async ({ 
   await expect(spoon).toHaveAttribute('aria-label', before!, { timeout: 15_000 });
 });
 
+test('a rescue that rests for hours is a wait of its own in the plan, and gone once it is known whether it helped', async ({ page }) => {
+  const id = await newService(page, 'Never froze', [{ id: 's', sheetId: 'honey-semifreddo', at: inMinutes(2880), portions: 12 }]);
+  const made = await page.request.post('/api/batches', { data: { sheetId: 'honey-semifreddo', serving: { serviceId: id, servingId: 's' } } });
+  const batchId = ((await made.json()) as { id: string }).id;
+  await page.goto(`/mend?batch=${batchId}&sign=never-froze`);
+  await alive(page);
+  const rescue = page.getByRole('complementary', { name: 'Rescue' });
+  await expect(rescue.getByRole('button', { name: /^Timer 6\sh$/ })).toBeVisible();
+  const title = readable(await rescue.getByRole('heading', { level: 2 }).innerText());
+  await rescue.getByRole('button', { name: 'Write it into the batch' }).click();
+  await expect(rescue.getByRole('group', { name: 'Did it help?' })).toBeVisible();
+  await expect.poll(() => page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('soft-peak:events:')))).toEqual([]);
+  await page.goto(`/clock/${id}/list`);
+  await planned(page);
+  const rests = page.locator('[data-row]').filter({ hasText: title });
+  await expect(rests).toHaveCount(1);
+  await expect(rests).toContainText(/6\sh/);
+  await page.goto(`/mend?batch=${batchId}&sign=never-froze`);
+  await alive(page);
+  await rescue.getByRole('button', { name: 'no' }).click();
+  await expect(rescue.getByRole('button', { name: 'no' })).toHaveAttribute('aria-pressed', 'true');
+  await expect.poll(() => page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('soft-peak:events:')))).toEqual([]);
+  await page.goto(`/clock/${id}/list`);
+  await planned(page);
+  await expect(rests).toHaveCount(0);
+});
+
 test('how sure an evening is: a chance for each serving, the weak link, margins that make it surer and go again', async ({ page }) => {
   const id = await newService(page, 'Sure or not', [
     { id: 'm', sheetId: 'prune-mousse', at: inMinutes(2000), portions: 12 },

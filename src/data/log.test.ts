@@ -68,7 +68,7 @@ describe('batches by pages', () => {
 });
 
 describe('mends', () => {
-  const entry = (id: string) => ({ id, at: 7, sign: 'grains', cause: 'past-firm', partId: getBatch(db, 'sample-1')!.plan.steps.find((s) => s.whisks)!.partId, kind: 'mend' as const, title: 'Stir in cold cream', adds: [{ lineId: `${id}-1`, ingredientId: 'cream-36', name: 'cream 36 %', massG: 60 }], again: [], portions: null, use: null, minutes: 5, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null });
+  const entry = (id: string) => ({ id, at: 7, sign: 'grains', cause: 'past-firm', partId: getBatch(db, 'sample-1')!.plan.steps.find((s) => s.whisks)!.partId, kind: 'mend' as const, title: 'Stir in cold cream', adds: [{ lineId: `${id}-1`, ingredientId: 'cream-36', name: 'cream 36 %', massG: 60 }], again: [], portions: null, use: null, minutes: 5, rest: null, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null });
   const act = (event: Parameters<typeof recordEvent>[2], eventId: string) => recordEvent(db, 'sample-1', event, getBatch(db, 'sample-1')!.revision, 9, eventId);
   it('one touch writes it once into batch and kitchen; whether it helped follows', () => {
     act({ kind: 'mend', entry: entry('m-one') }, 'event-mend-1');

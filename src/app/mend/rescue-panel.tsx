@@ -47,7 +47,7 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, steps,
     const id = `m-${freshId()}`;
     setOwn(id);
     const line = (a: { ingredientId: string; name: string; massG: number }, i: number) => ({ lineId: `${id}-${i + 1}`, ...a });
-    const made: MendEntry = { id, at: Date.now(), sign, cause, partId: part.part.id, kind: rescue.kind, title: rescue.title.slice(0, 200), adds: rescue.adds.map(line), again: rescue.again.map(line), portions: after && rescue.change ? after.sheet.portions : null, use: after && rescue.change ? after.sheet.use : null, minutes: rescue.minutes, reopens: rescue.again.length > 0 && batch && running ? reopensFor(steps, batch.progress, part.part.id) : { keys: [], lines: [], step: null, whisked: false }, helped: null };
+    const made: MendEntry = { id, at: Date.now(), sign, cause, partId: part.part.id, kind: rescue.kind, title: rescue.title.slice(0, 200), adds: rescue.adds.map(line), again: rescue.again.map(line), portions: after && rescue.change ? after.sheet.portions : null, use: after && rescue.change ? after.sheet.use : null, minutes: rescue.minutes, rest: rescue.rest, reopens: rescue.again.length > 0 && batch && running ? reopensFor(steps, batch.progress, part.part.id) : { keys: [], lines: [], step: null, whisked: false }, helped: null };
     void client?.act({ kind: 'mend', entry: made });
   };
   const time = (seconds: number, i: number, at: number) => {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
 import { writtenSheet } from '../../testing/written';
-import { amountNow, freshProgress, takenBy, type BatchPlan, progressAfter, ProgressSchema, rescaleTo, stepAfter, timerOf, whileItRests, WHISK_TIMER, type Progress, type ProgressEvent } from './batch';
+import { amountNow, freshProgress, takenBy, type BatchPlan, MendEntrySchema, progressAfter, ProgressSchema, rescaleTo, stepAfter, timerOf, whileItRests, WHISK_TIMER, type Progress, type ProgressEvent } from './batch';
 import { batchPlan } from './make-batch';
 import { whiskAt } from '../analysis/step-whisk';
 import { elapsedS, phaseOf, timerMarks } from './whisk-timer';
@@ -29,6 +29,15 @@ describe('what is done on Pass', () => {
   it('a clock moved back never makes a negative time', () => {
     expect(whiskOf(after(start(9000), stop(4000)))).toMatchObject({ startedAt: 9000, stoppedAt: 9000 });
     expect(elapsedS({ startedAt: 9000, stoppedAt: null }, 4000)).toBe(0);
+  });
+  it('a mend of before rests were written down keeps hands for an hour, and the rest of it is a rest', () => {
+    const entry = { id: 'm', at: 1, sign: 'unset', cause: 'too-soon', partId: 'p', kind: 'mend' as const, title: 'Leave it', adds: [], again: [], portions: null, use: null };
+    const read = (more: object) => MendEntrySchema.parse({ ...entry, ...more });
+    expect(read({ minutes: 240 }).rest).toEqual({ min: 180, where: 'cold' });
+    expect(read({ minutes: 60 }).rest).toBeNull();
+    expect(read({ minutes: 240, rest: null }).rest).toBeNull();
+    expect(read({ minutes: 240, rest: { min: 230, where: 'freezer' } }).rest).toEqual({ min: 230, where: 'freezer' });
+    expect(MendEntrySchema.safeParse({ ...entry, rest: { min: -1, where: 'cold' } }).success).toBe(false);
   });
   it('any run of events leaves progress that its schema takes', () => {
     const id = fc.constantFrom('whisk', 'step-1');

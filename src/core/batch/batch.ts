@@ -80,8 +80,19 @@ export type OffPlan = Readonly<z.infer<typeof OffPlanSchema>>;
 
 const AddedSchema = z.object({ lineId: z.string().max(80), ingredientId: z.string().max(80), name: z.string().max(200), massG: z.number().positive().max(1_000_000) });
 
+/** How long something stands by itself for its rescue, min, and where. */
+const MendRestSchema = z.object({ min: z.number().min(0).max(100_000), where: z.enum(['cold', 'freezer', 'oven', 'room']) });
+export type MendRest = Readonly<z.infer<typeof MendRestSchema>>;
+
+/** A mend of before rests were written down kept hands for an hour at most. */
+const HANDS_OF_BEFORE_MIN = 60;
+function withRest(raw: unknown): unknown {
+  if (typeof raw !== 'object' || raw === null || 'rest' in raw || !('minutes' in raw) || typeof raw.minutes !== 'number' || raw.minutes <= HANDS_OF_BEFORE_MIN) return raw;
+  return { ...raw, rest: { min: raw.minutes - HANDS_OF_BEFORE_MIN, where: 'cold' } };
+}
+
 /** A rescue that was done: what went in besides, what was weighed a second time, and later whether it helped. */
-export const MendEntrySchema = z.object({
+export const MendEntrySchema = z.preprocess(withRest, z.object({
   id: z.string().min(1).max(60),
   at: MomentSchema,
   sign: z.string().max(40),
@@ -94,12 +105,14 @@ export const MendEntrySchema = z.object({
   /** What the dessert is then served as; null where nothing of it changed. */
   portions: z.number().int().min(1).max(2000).nullable(),
   use: z.string().max(20).nullable(),
-  /** What it takes, min. */
+  /** What it takes with its rest, min. */
   minutes: z.number().min(0).max(100_000).default(0),
+  /** As much of that as it stands by itself; null where hands are at it throughout. */
+  rest: MendRestSchema.nullable().default(null),
   /** Steps that are to be done anew for a fresh bowl, with the first of them by its place, and whether the lost one was whisked; what was ticked of them is to be weighed again. */
   reopens: z.object({ keys: z.array(z.string().max(80)).max(100), lines: z.array(z.string().max(80)).max(300), step: z.number().int().min(0).max(300).nullable(), whisked: z.boolean().default(false) }).default({ keys: [], lines: [], step: null, whisked: false }),
   helped: z.boolean().nullable().default(null),
-});
+}));
 export type MendEntry = Readonly<z.infer<typeof MendEntrySchema>>;
 
 /** Stands in `done` once the amounts are weighed ahead. */

@@ -11,7 +11,7 @@ const plan = (() => {
   if (!p.ok) throw new Error(p.fault.says);
   return p.value;
 })();
-const entry = (more: Partial<MendEntry> = {}): MendEntry => ({ id: 'm1', at: 5, sign: 'grains', cause: 'past-firm', partId: CREAM.parts[0]!.id, kind: 'mend', title: 'Stir in 80 g cold cream', adds: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream 36 %', massG: 80 }], again: [], portions: null, use: null, minutes: 5, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null, ...more });
+const entry = (more: Partial<MendEntry> = {}): MendEntry => ({ id: 'm1', at: 5, sign: 'grains', cause: 'past-firm', partId: CREAM.parts[0]!.id, kind: 'mend', title: 'Stir in 80 g cold cream', adds: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream 36 %', massG: 80 }], again: [], portions: null, use: null, minutes: 5, rest: null, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null, ...more });
 const mended = (e: MendEntry, p: Progress = freshProgress()): Progress => progressAfter(p, { kind: 'mend', entry: e });
 
 describe('a mend in a batch', () => {

@@ -46,6 +46,9 @@ describe('every sign on every sample dessert', () => {
           expect(added.massG, `${sign}: ${added.name}`).toBeGreaterThan(0);
           expect(larder.has(added.ingredientId), `${sign}: ${added.ingredientId} is in the larder`).toBe(true);
         }
+        // What stands by itself is part of its time, the rest of it is no more than an hour's work, and every long timer of what comes right is a rest.
+        expect(a.rescue.minutes - (a.rescue.rest?.min ?? 0), `${sign} by ${cause}: ${a.rescue.title}`).toBeGreaterThanOrEqual(-0.5);
+        expect(a.rescue.minutes - (a.rescue.rest?.min ?? 0), `${sign} by ${cause}: ${a.rescue.title}`).toBeLessThanOrEqual(60);
         for (const s of a.rescue.steps) {
           if (s.timerS !== null) expect(s.timerS).toBeGreaterThan(0);
           // What is to be read stands in its words.

@@ -34,7 +34,7 @@ export function soggy(b: Bowl): Rescue {
   }
   return mended(`Lay ${showGrams(g)} dry ones between`, 'Dry biscuits drink what is too much, and come to the same wet.', [
     step('Lift the cream off one layer, lay them dry, cream back.', { g }),
-    step('Two hours in the cold: they even out.', { timerMin: 120, stopIf: 'a knife goes through without a crack' }),
+    step('Two hours in the cold: they even out.', { rests: 'cold', timerMin: 120, stopIf: 'a knife goes through without a crack' }),
   ], { adds: [dry], minutes: 125, otherwise: 'soggy', figures: [amount('dry', 'Dry biscuits', g, 'g = m·(filled/right − 1)', 'The same liquid in more biscuits.', [num('m', 'biscuits', biscuitsG(b), 'g', 0, 'the lines'), num('filled', 'how full they are', 100 * filled, '%', 0, soak ? 'the dip and the rest' : 'taken as overfull'), num('right', 'how full is right', 100 * right, '%', 0, 'the band')], 'Mass balance; the band is house.', 0.3)] });
 }
 
@@ -47,7 +47,7 @@ export function hard(b: Bowl): Rescue {
   const g = weighable(Math.max(0.05, (SOAK_BANDS.dry + SOAK_BANDS.right) / 2 - filled) * holds * biscuitsG(b));
   const liquid = soakPart(b.s);
   return mended(`${showHours(left)} more, or brush on ${showGrams(g)}`, soft ? `They bend after ${nbRange(soft.range[0], soft.range[1])}h in cream.` : 'They take water from the cream, slowly.', [
-    step(`At ${deg(4)}, covered.`, { timerMin: 60 * left, stopIf: 'a thin knife goes through' }),
+    step(`At ${deg(4)}, covered.`, { rests: 'cold', timerMin: 60 * left, stopIf: 'a thin knife goes through' }),
     step(`No time: ${liquid ? liquid.part.name.toLowerCase() : 'cold milk or coffee'} brushed over the top layer and down the side.`, { g }),
     step('Warm knife, short strokes.'),
   ], { minutes: 60 * left, figures: [amount('brush', 'To brush on', g, 'g = (right − filled)·holds·m', 'What lacks to the middle of the right band.', [num('m', 'biscuits', biscuitsG(b), 'g', 0, 'the lines'), num('holds', 'what they can hold', 100 * holds, '%', 0, 'the larder')], 'House ±30 %.', 0.3)] });
@@ -74,7 +74,7 @@ export function stuck(b: Bowl): Rescue {
     step(`A cloth wrung out at ${deg(LOOSEN.waterC)} round the wall and on the floor.`, { timerMin: high / 60 }),
     step('A thin warm knife once round, pressed to the wall.'),
     step('A cold plate on it, turned in one go, a short shake. Still stuck: once more.', { stopIf: 'it slides' }),
-    step(frozen ? 'Back into the freezer for 10 min before it is cut.' : 'Into the cold for 10 min: the face closes.', { timerMin: 10 }),
+    step(frozen ? 'Back into the freezer for 10 min before it is cut.' : 'Into the cold for 10 min: the face closes.', { rests: frozen ? 'freezer' : 'cold', timerMin: 10 }),
   ], { minutes: 13 });
 }
 
@@ -84,7 +84,7 @@ export function leans(b: Bowl): Rescue {
   const left = Math.max(0, hours + 1 - (b.facts.coldH ?? hours));
   const freezer = b.kitchen.places.find(isFreezer);
   return mended(freezer ? `${freezer.name}, 30 min, then cut` : `${showHours(Math.max(0.5, left))} more in the cold`, 'Half frozen it stands for the knife, and is soft again on the plate.', [
-    step(freezer ? `Into the ${freezer.name.toLowerCase()}, open.` : 'At the coldest place, open.', { timerMin: 30 }),
+    step(freezer ? `Into the ${freezer.name.toLowerCase()}, open.` : 'At the coldest place, open.', { rests: freezer ? 'freezer' : 'cold', timerMin: 30 }),
     step('A long knife, dipped hot and wiped at every cut. Plates from the cold.'),
     ...(left > 0 ? [step(`What is not served yet: ${showHours(left)} more at ${deg(4)}.`, { timerMin: 60 * left })] : []),
     step('It still slides: in bowls, by the spoon.'),
@@ -99,7 +99,7 @@ export function crustCrumbles(b: Bowl): Rescue {
   const more = butter ? moreOf(butter, g) : larderOr(b, g, 'butter', 'butter-82');
   return mended(`Bind it with ${showGrams(g)} melted butter`, 'Empty still: crumbs and fat are pressed anew. Filled already: chill it hard and cut warm.', [
     step('Melted, through the crumbs; pressed with the foot of a glass.', { g }),
-    step('Into the cold until it is hard.', { timerMin: 30 }),
+    step('Into the cold until it is hard.', { rests: 'cold', timerMin: 30 }),
     step('Already under cream: 20 min in the freezer, then a hot knife straight down.', { timerMin: 20 }),
   ], { adds: [more], minutes: 35, figures: [amount('butter', 'Butter to bind', g, 'g = (0.32·m − fat)/(0.82 − 0.32)', 'Fat of the whole base comes to 32 %.', [num('m', 'base', mixture.massG, 'g', 0, 'the lines'), num('fat', 'its fat', fat, 'g', 0, 'the lines')], 'House: from 30 % of fat on a pressed base holds.', 0.25)] });
 }
@@ -121,7 +121,7 @@ export function cracked(b: Bowl): Rescue {
 export const shellWet = (b: Bowl): Rescue =>
   b.s.parts.some((p) => p.part.kind === 'crown' || p.part.kind === 'whipped-cream') && (b.facts.coldH ?? 0) > 0
     ? instead('Serve it within the hour', 'Under cream it goes on dissolving: it will not dry again.', [step('Now, while the middle still cracks.', { timerMin: 60 }), step('Too soft already: broken into glasses, with the cream.')], { minutes: 1 })
-    : mended(`Dry it at ${deg(95)}, 30 min`, 'Sugar draws damp: bare, it dries again.', [step(`On paper, oven at ${deg(95)}, door ajar.`, { timerMin: 30, stopIf: 'it sounds hollow' }), step('Cool it in the dry; crown it at the moment of serving.')], { minutes: 45 });
+    : mended(`Dry it at ${deg(95)}, 30 min`, 'Sugar draws damp: bare, it dries again.', [step(`On paper, oven at ${deg(95)}, door ajar.`, { rests: 'oven', timerMin: 30, stopIf: 'it sounds hollow' }), step('Cool it in the dry; crown it at the moment of serving.')], { minutes: 45 });
 
 export function tooHard(b: Bowl): Rescue {
   const m = frozenMixOf(b.s);
@@ -133,7 +133,7 @@ export function tooHard(b: Bowl): Rescue {
   const hours = found?.ok ? (found.value[0] ?? null) : null;
   const min = hours === null ? 20 : Math.max(5, 60 * hours);
   return mended(`${minutesWords(min)} in the ${fridge?.name.toLowerCase() ?? 'fridge'}`, wish === null ? 'Nothing says where a knife goes through: look every ten minutes.' : `A knife goes through at about ${deg(wish)}; from ${deg(fromC)} that is where it takes it, mean of the whole.`, [
-    step(`Turned out, on its board, in the ${fridge?.name.toLowerCase() ?? 'fridge'}; not on the counter: the rim melts first.`, { timerMin: min, stopIf: 'a knife goes through' }),
+    step(`Turned out, on its board, in the ${fridge?.name.toLowerCase() ?? 'fridge'}; not on the counter: the rim melts first.`, { rests: 'cold', timerMin: min, stopIf: 'a knife goes through' }),
     step('A knife from hot water, wiped at every cut.'),
     step('What is not eaten goes back within the half hour.'),
   ], { minutes: min });
@@ -154,7 +154,7 @@ export function neverFroze(b: Bowl): Rescue {
   if (!m || !read?.ok || read.value.frozen >= enough) {
     return mended('Colder, thinner, longer', `${read?.ok ? `${pct(100 * read.value.frozen)} of its water should be ice at ${deg(freezer)}: the` : 'The'} place or the hours were not what they should be.`, [
       step(`A thermometer into the freezer: it should say ${deg(freezer)} or less.`, { toC: freezer, cooling: true }),
-      step('On the metal floor, alone, not stacked; film on it.', { timerMin: 360 }),
+      step('On the metal floor, alone, not stacked; film on it.', { rests: 'freezer', timerMin: 360 }),
       step('Tonight still soft: serve it as a cold mousse.'),
     ], { minutes: 360 });
   }
@@ -178,7 +178,7 @@ export function neverFroze(b: Bowl): Rescue {
   return mended(`Fold in ${showGrams(g)} whipped cream`, `Only ${pct(100 * read.value.frozen)} of its water is ice at ${deg(freezer)}; so much plain cream brings it to ${pct(100 * enough)}.`, [
     step('Whisked to soft peak, unsweetened.', { g }),
     step('Folded through what is half frozen, quickly.'),
-    step('Back into the freezer, covered.', { timerMin: 300 }),
+    step('Back into the freezer, covered.', { rests: 'freezer', timerMin: 300 }),
   ], { adds: [cream], minutes: 310, bringsMl: g * foldedMlPerG(), figures: [amount('cream-to-freeze', 'Cream until it freezes', g, 'φ(m + g) = 0.53 at the freezer', 'Each gram brings water and no sugar: the share that is ice is worked out anew on the freezing curve.', [num('φ', 'ice of its water now', 100 * read.value.frozen, '%', 0, 'the freezing curve'), num('T', 'freezer', freezer, '°C', 0, 'the kitchen')], 'Freezing curve of sucrose solutions; a slice stands from half of the water on.')] });
 }
 
@@ -186,7 +186,7 @@ export const icy = (b: Bowl): Rescue => {
   const m = frozenMixOf(b.s);
   const read = m ? readFrozen(m, freezerOf(b.kitchen, b.s.sheet)) : null;
   return instead('Shave it, or soften it and stir', `Crystals that have grown stay${read?.ok && read.value.iceVolume > ICE_VOLUME.hard ? `; ice is ${plainNumber(read.value.iceVolume, 2)} of its volume, much for a slice` : ''}.`, [
-    step('In the fridge until it gives, 20 min.', { timerMin: 20 }),
+    step('In the fridge until it gives, 20 min.', { rests: 'cold', timerMin: 20 }),
     step('Shaved with a fork into cold glasses: then it is meant.'),
     step('Or under something with fat: a spoon of cream, chopped chocolate.'),
   ], { minutes: 25 });

@@ -57,7 +57,7 @@ export function runs(b: Bowl, cause: CauseId): Rescue {
   if (cause === 'out-of-reach') return smallerBowl(b);
   if (cause === 'fat-melted') {
     return mended(`Cold for ${FAT_SETS_H[0]} to ${FAT_SETS_H[1]}${'\u00a0'}h, then whisk`, 'Fat that was hot must set again before it can hold air.', [
-      step(`Covered, at ${deg(WHISK_AT_C)} or below.`, { timerMin: 60 * FAT_SETS_H[0] }),
+      step(`Covered, at ${deg(WHISK_AT_C)} or below.`, { rests: 'cold', timerMin: 60 * FAT_SETS_H[0] }),
       step('Then whisk it from the start.'),
     ], { minutes: 60 * FAT_SETS_H[0] });
   }
@@ -110,7 +110,7 @@ export function setWithGelatin(b: Bowl, why: string): Rescue {
   return mended(`Hold it with ${showGrams(g)} gelatin`, `${why}: gelatin carries it instead.`, [
     step(`Soak it in ${showGrams(5 * g)} cold water, 10 min.`, { g, timerMin: 10 }),
     step(`Melt it at 50 to 60${'\u00a0'}°C, beat two spoons of the cream into it, then all of it into the bowl at about 25${'\u00a0'}°C.`, { stopIf: 'threads show: warm it a little' }),
-    step('Chill for 30 min, whisk once more by hand, and into the cold.', { timerMin: 30 }),
+    step('Chill for 30 min, whisk once more by hand, and into the cold.', { rests: 'cold', timerMin: 30 }),
   ], { adds: [gelatin], minutes: 45, figures: [figure], otherwise: 'runs' });
 }
 
@@ -125,7 +125,7 @@ function smallerBowl(b: Bowl): Rescue {
 
 export const sandy = (): Rescue =>
   mended('Rest 15 min, then stir it through', 'Sugar goes on dissolving in the cream’s own water: cold it is slow, and the whisk is of no more use.', [
-    step('Covered, in the cold.', { timerMin: 15 }),
+    step('Covered, in the cold.', { rests: 'cold', timerMin: 15 }),
     step('Twenty strokes by hand from below. Taste.', { stopIf: 'no grain is felt' }),
     step('Still sandy: once more. Half an hour is the most that helps.', { timerMin: 15, stopIf: 'no grain is felt' }),
   ], { minutes: 17 });

@@ -80,18 +80,18 @@ export function unset(b: Bowl, cause: CauseId): Rescue {
   const hours = hoursToSet(need);
   if (cause === 'raw-fruit' || b.a.reading.rawProteaseFruit) {
     return instead('Freeze it, or spoon it', 'Raw fruit has eaten its gelatin: more of it would go the same way.', [
-      step('In its vessel into the freezer, 4 h: then it is a semifreddo.', { timerMin: 240 }),
+      step('In its vessel into the freezer, 4 h: then it is a semifreddo.', { rests: 'freezer', timerMin: 240 }),
       step('Or today in glasses, with biscuits, as a cream.'),
       step(`Next time heat that fruit to ${deg(85)} first.`),
     ], { minutes: 240 });
   }
-  if (cause === 'too-strong-set') return instead('Freeze it, or serve it in glasses', 'So strong nothing sets it. Cold makes it thick, not firm.', [step('Into the freezer, 6 h, in glasses.', { timerMin: 360 })], { minutes: 360 });
+  if (cause === 'too-strong-set') return instead('Freeze it, or serve it in glasses', 'So strong nothing sets it. Cold makes it thick, not firm.', [step('Into the freezer, 6 h, in glasses.', { rests: 'freezer', timerMin: 360 })], { minutes: 360 });
   const more = lacking(b);
   const waits = cause === 'too-soon' || more === null;
   if (waits) {
     const left = Math.max(0.5, hours + 1 - (b.facts.coldH ?? 0));
     return mended(`Leave it ${showHours(left)} more`, `Gelatin needs ${showHours(hours)} under ${deg(15)} for that, and the middle must be cold first.`, [
-      step(`At ${deg(4)}, covered, unmoved.`, { timerMin: 60 * left }),
+      step(`At ${deg(4)}, covered, unmoved.`, { rests: 'cold', timerMin: 60 * left }),
       step('Tip it then. Still loose: see the dose.'),
     ], { minutes: 60 * left, otherwise: 'unset' });
   }
@@ -113,7 +113,7 @@ export function unset(b: Bowl, cause: CauseId): Rescue {
       ? step(`All of it over steam to ${deg(FOAM_LOST_C - 4)}, stirring slowly.`, { g: mass, toC: FOAM_LOST_C - 4, timerMin: Math.max(0.5, whole), stopIf: `it is at ${deg(FOAM_LOST_C - 4)}: warmer it is no foam` })
       : step(`This much of it warmed to ${deg(REMELT_C)}.`, { g: warmG, toC: REMELT_C, timerMin: Math.max(0.5, whole) }),
     step(all ? 'The melted gelatin in, in a thin stream.' : `The melted gelatin into that, then into the rest: it meets at ${deg(meetsC)}.`),
-    step(`Back in its vessel, ${showHours(hours)} at ${deg(4)}.`, { timerMin: 60 * hours }),
+    step(`Back in its vessel, ${showHours(hours)} at ${deg(4)}.`, { rests: 'cold', timerMin: 60 * hours }),
   ], { adds: [added], minutes: 25 + 60 * hours, airKept: isFoam ? 0.75 : 1, figures: [amount('more-gelatin', 'Gelatin that it lacks', more.g, 'g = (advised − there)·√(225/bloom)', 'What the dose for this use asks less what is in it, in the strength of the kind that is used.', [num('there', 'gelatin in it, as 225 bloom', b.a.reading.gelatin225G, 'g', 1, 'the lines'), num('lacks', 'as 225 bloom', more.of225, 'g', 1, 'the dose for its use')], 'House ±20 %: doses by use.', 0.2)] });
 }
 
@@ -122,13 +122,13 @@ export function rubbery(b: Bowl): Rescue {
   const right = b.a.gelatin.ok ? (b.a.gelatin.value.band.low + b.a.gelatin.value.band.high) / 2 : 8;
   const g = weighable(Math.max(0, dose / right - 1) * bowlG(b));
   if (holdsAir(b.a) || g > bowlG(b)) {
-    return instead('Cut it in cubes under soft cream', 'A set foam cannot be thinned without losing its air.', [step('Cubes of a centimetre, folded into soft cream or fruit: small pieces melt.'), step(`Room-warm for 15 min before it is eaten: gelatin is softest near ${deg(15)}.`, { timerMin: 15 })], { minutes: 15 });
+    return instead('Cut it in cubes under soft cream', 'A set foam cannot be thinned without losing its air.', [step('Cubes of a centimetre, folded into soft cream or fruit: small pieces melt.'), step(`Room-warm for 15 min before it is eaten: gelatin is softest near ${deg(15)}.`, { rests: 'room', timerMin: 15 })], { minutes: 15 });
   }
   const cream = creamFor(b, g);
   return mended(`Melt it with ${showGrams(g)} more`, `So much more brings ${withUnit(plainNumber(dose, 1), 'g/kg')} to ${withUnit(plainNumber(right, 0), 'g/kg')}.`, [
     step(`Over steam to ${deg(REMELT_C)}.`, { toC: REMELT_C, timerMin: steamMin(b, b.facts.nowC ?? 6, REMELT_C), stopIf: 'it is liquid' }),
     step(`${cream.name} or what it was made of, stirred in.`, { g }),
-    step(`Into its vessel, ${showHours(hoursToSet('glass'))} at ${deg(4)}.`, { timerMin: 60 * hoursToSet('glass') }),
+    step(`Into its vessel, ${showHours(hoursToSet('glass'))} at ${deg(4)}.`, { rests: 'cold', timerMin: 60 * hoursToSet('glass') }),
   ], { adds: [cream], minutes: 15 + 60 * hoursToSet('glass'), figures: [amount('thin', 'To thin the dose', g, 'g = m·(dose/right − 1)', 'The same gelatin in more.', [num('dose', 'in it', dose, 'g/kg', 1, 'the lines'), num('right', 'middle of its band', right, 'g/kg', 1, 'its use'), num('m', 'in the bowl', bowlG(b), 'g', 0, 'the lines')], 'Mass balance.')] });
 }
 
@@ -203,7 +203,7 @@ export function cheeseCurdled(b: Bowl): Rescue {
   return mended(`Stir in ${showGrams(g)} cold cream by hand`, 'Beaten on, its fat has left the curd. By hand and with a little cream it closes, though looser than it was.', [
     step('No more beating. Cold cream, a spoon at a time, turned under.', { g, stopIf: 'it is smooth' }),
     step('Through a fine sieve with a scraper.'),
-    step('Into the cold for 30 min: it firms again.', { timerMin: 30 }),
+    step('Into the cold for 30 min: it firms again.', { rests: 'cold', timerMin: 30 }),
   ], { adds: [cream], minutes: 35, airKept: 0.7, holdKept: 0.8, figures: [amount('cheese-cream', 'Cream to close it', g, 'g = 0.12·cheese', 'A little loose cream carries the fat back.', [num('cheese', 'cheese in the bowl', cheeseG, 'g', 0, 'the lines')], 'House.', 0.4)] });
 }
 

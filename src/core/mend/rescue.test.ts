@@ -52,6 +52,24 @@ describe('grains', () => {
   });
 });
 
+describe('what stands by itself for a rescue', () => {
+  const gel = partsSheet([['cream', 'whipped-cream', 'Cream', ['500 g cream 36 %', '1 g gelatin powder']]], { use: 'turn-out' });
+  it('is a rest of its own, and where: all but 25 min of the set anew', () => {
+    const { rescue } = answer(gel, 'unset', { coldH: 20 }, 'low-dose');
+    const set = rescue.steps.at(-1)!;
+    expect(set).toMatchObject({ rests: 'cold' });
+    expect(rescue.rest).toEqual({ where: 'cold', min: Math.round(set.timerS! / 60) });
+    expect(rescue.minutes - rescue.rest!.min).toBeCloseTo(25, 0);
+  });
+  it('in the freezer where it freezes, none where hands are at it, and never of what goes', () => {
+    expect(answer(gel, 'unset', {}, 'raw-fruit').rescue.rest).toEqual({ where: 'freezer', min: 240 });
+    expect(answer(CREAM, 'grains').rescue.rest).toBeNull();
+    expect(answer(CREAM, 'left-out', { outH: 9 }).rescue).toMatchObject({ kind: 'discard', rest: null });
+    // A second go is no rest that everybody needs.
+    expect(answer(CREAM, 'sandy').rescue.rest).toEqual({ where: 'cold', min: 15 });
+  });
+});
+
 describe('butter', () => {
   it('its fat, nearly all of it, at 82 %: by hand for 600 g of 36 %', () => {
     const a = answer(CREAM, 'butter');

@@ -6,6 +6,7 @@ import { FOLD_KEEPS, OVERRUN_BY_FAT, REFERENCE_FAT_PCT, STAGE_X } from '../foam/
 import { airShareAt } from '../foam/overrun';
 import { readTable } from '../interpolate';
 import { heatContent } from '../heat/heat-content';
+import type { MendRest } from '../batch/batch';
 import type { LineReading } from '../lines/read-part';
 import { bowlG, shareOfPart, type Bowl } from './case';
 import { STEAM_W_PER_KG } from './house';
@@ -22,6 +23,8 @@ export interface RescueStep {
   readonly stopIf: string | null;
   /** The temperature that it brings to; null where none is to be read. */
   readonly reads: ToRead | null;
+  /** Where it stands by itself for as long as its timer says; null where hands are at it, or where it is one way of two. */
+  readonly rests: MendRest['where'] | null;
 }
 
 /** A temperature that is to be reached, °C, warming or cooling. */
@@ -62,8 +65,10 @@ export interface Rescue {
   readonly again: readonly Added[];
   /** The sheet as it stands afterwards, but for what is added; null where nothing else of it changes. */
   readonly change: ((sheet: Sheet) => Sheet) | null;
-  /** How long it takes, min. */
+  /** How long it takes with its rest, min. */
   readonly minutes: number;
+  /** The share of that in which it stands by itself, and where most of it is; null where hands are at it throughout. */
+  readonly rest: MendRest | null;
   /** What it leaves of the part's air and hold, against a part that never went wrong; 1 where it is whole again. */
   readonly airKept: number;
   readonly holdKept: number;
@@ -82,20 +87,28 @@ export const minutesWords = (min: number): string => (min < 1 ? withUnit(plainNu
 /** An amount as it is weighed: half grams below ten, grams to two hundred, five grams above. */
 export const weighable = (g: number): number => (g < 10 ? Math.max(0.5, Math.round(2 * g) / 2) : g < 200 ? Math.round(g) : 5 * Math.round(g / 5));
 
-export const step = (does: string, more: { readonly g?: number; readonly amount?: string; readonly timerMin?: number; readonly stopIf?: string; readonly toC?: number; readonly cooling?: boolean } = {}): RescueStep => ({
+export const step = (does: string, more: { readonly g?: number; readonly amount?: string; readonly timerMin?: number; readonly stopIf?: string; readonly toC?: number; readonly cooling?: boolean; readonly rests?: MendRest['where'] } = {}): RescueStep => ({
   amount: more.amount ?? (more.g === undefined ? null : showGrams(more.g)),
   does,
   timerS: more.timerMin === undefined ? null : Math.max(5, Math.round(60 * more.timerMin)),
   stopIf: more.stopIf ?? null,
   reads: more.toC === undefined ? null : { toC: more.toC, cooling: more.cooling === true },
+  rests: more.rests ?? null,
 });
 
 const BASE = { adds: [], again: [], change: null, minutes: 5, airKept: 1, holdKept: 1, bringsMl: 0, otherwise: null, figures: [] } as const;
-type Parts = Partial<Omit<Rescue, 'kind' | 'title' | 'says' | 'steps'>>;
+type Parts = Partial<Omit<Rescue, 'kind' | 'title' | 'says' | 'steps' | 'rest'>>;
 
-export const mended = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'mend', title, says, steps });
-export const instead = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'instead', title, says, steps });
-export const discard = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'discard', title, says, steps });
+/** The rests of some steps as one: as long as all of them, where the longest is. */
+function restOf(steps: readonly RescueStep[]): MendRest | null {
+  const rests = steps.flatMap((s) => (s.rests && s.timerS !== null ? [{ where: s.rests, min: s.timerS / 60 }] : []));
+  const longest = [...rests].sort((a, b) => b.min - a.min)[0];
+  return longest ? { where: longest.where, min: Math.round(rests.reduce((sum, r) => sum + r.min, 0)) } : null;
+}
+
+export const mended = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'mend', title, says, steps, rest: restOf(steps) });
+export const instead = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'instead', title, says, steps, rest: restOf(steps) });
+export const discard = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'discard', title, says, steps, rest: null });
 
 /** An input of a working. */
 export const num = (symbol: string, name: string, value: number, unit: string, decimals: number, from: string): FigureInput => ({ symbol, name, value: withUnit(plainNumber(value, decimals), unit), from });

@@ -2,14 +2,26 @@ import { inSentence } from '../figure';
 import { fail, ok, type Result } from '../result';
 import type { Kitchen } from '../kitchen/kitchen';
 import type { Sheet } from '../document/schema';
+import type { MendRest } from '../batch/batch';
 import { dishOf, type Dish, type DishCache } from './dish';
 import { FOAM_WEIGHT, GROWS } from './house';
 import type { Gap, Goal, Machine, Pool, Project, Stay, Task } from './project';
 import type { Service } from './service-schema';
 import { dishName, gapKey, SERVED, servedTask, taskId } from './names';
-import type { WorkKind, WorkTask } from './work';
+import type { Work, WorkKind, WorkTask } from './work';
 import { dayClock } from './clock-words';
 import { endOfDay, minuteOf, stretchesOf } from './zone';
+
+/** A rest that a mend asks for: what comes after its part waits until it is over. */
+export interface MendedRest {
+  readonly id: string;
+  readonly title: string;
+  readonly partId: string;
+  /** Minutes since 1970. */
+  readonly from: number;
+  readonly minutes: number;
+  readonly where: MendRest['where'];
+}
 
 /** How far the batch of a serving has come; moments in minutes since 1970. */
 export interface SoFar {
@@ -26,6 +38,7 @@ export interface SoFar {
   readonly stepSince: number;
   /** Hands that mends of this step have taken or take, min. */
   readonly mendMin: number;
+  readonly mendRests: readonly MendedRest[];
 }
 
 export interface ServiceFacts {
@@ -237,6 +250,13 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
       if (id !== null) stays.push({ from, until, use: { pool: id, amount: s.what.kind === 'place' ? s.what.litres : s.what.count } });
       else if (s.what.kind === 'vessel') notes.push(`${name}: no ${s.what.name} is on the shelf; it is planned as if there were enough.`);
     }
+    for (const rest of soFar?.mendRests ?? []) {
+      const id = taskId(serving.id, `mend/${rest.id}`);
+      tasks.push({ id, name: rest.title, minutes: rest.minutes, notBefore: null, at: rest.from, oneOf: [], uses: [] });
+      facts.push({ id, servings: [serving.id], stepId: null, kind: REST_KIND[rest.where], name: rest.title, dish: name, part: analysis.parts.length > 1 ? (analysis.parts.find((a) => a.part.id === rest.partId)?.part.name ?? '') : '', because: REST_SAYS[rest.where], needs: [], marginMin: 0, done: false, running: true });
+      // Whatever is to come of that part, and what is made of it.
+      for (const key of cameAfter(work, rest.partId)) gaps.push({ from: id, to: idOf.get(key)!, min: 0, max: null, says: '' });
+    }
     goals.push({ serve: served, tasks: mine });
   }
   if (dishes.size === 0) return fail('servings', 'nothing-there', left[0]?.says ?? 'Nothing can be planned yet.');
@@ -246,6 +266,19 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
   const over = overrun(joined(gaps), tasks, facts, now, ease);
   notes.push(...over.notes);
   return ok({ project: { tasks, gaps: over.gaps, stays, machines: [...has.cooks, ...has.bowls], pools: [...has.pools.values()], goals, from: first }, facts, dishes, left, notes: [...new Set(notes)], eased: over.eased });
+}
+
+const REST_KIND: Readonly<Record<MendRest['where'], WorkKind>> = { cold: 'cold', freezer: 'cold', oven: 'oven', room: 'wait' };
+const REST_SAYS: Readonly<Record<MendRest['where'], string>> = { cold: 'a rescue: it rests in the cold', freezer: 'a rescue: it rests in the freezer', oven: 'a rescue: it is in the oven', room: 'a rescue: it rests' };
+
+/** The tasks of a part, those that come after them, and the serving. */
+function cameAfter(work: Work, partId: string): ReadonlySet<string> {
+  const found = new Set([SERVED, ...work.tasks.filter((t) => t.partId === partId).map((t) => t.key)]);
+  for (let size = 0; size !== found.size; ) {
+    size = found.size;
+    for (const g of work.gaps) if (found.has(g.from)) found.add(g.to);
+  }
+  return found;
 }
 
 /** One gap for each pair of tasks: the longer least, the shorter most, in the words of the stricter. */

@@ -194,13 +194,13 @@ describe('while it runs', () => {
   });
 
   it('a mend of the step in hand moves what comes after it by its minutes', () => {
-    const mend = (minutes: number) => ({ kind: 'mend' as const, entry: { id: 'm1', at: 1e15, sign: 'grains', cause: 'past-firm', partId: 'p', kind: 'mend' as const, title: 'Stir in cream', adds: [], again: [], portions: null, use: null, minutes, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null } });
+    const mend = (minutes: number) => ({ kind: 'mend' as const, entry: { id: 'm1', at: 1e15, sign: 'grains', cause: 'past-firm', partId: 'p', kind: 'mend' as const, title: 'Stir in cream', adds: [], again: [], portions: null, use: null, minutes, rest: null, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null } });
     const now = minuteOf('2026-11-25T11:05', zone);
     const whisk = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => act(act(act(p, { kind: 'go', step: 1, done: keys[0]! }, at(1)), { kind: 'go', step: 2, done: keys[1]! }, at(2)), { kind: 'timer-start', id: keys[2]!, name: 'x', seconds: null, at: at(3), by: 't' }, at(3));
     const from = batch(whisk);
     const later = (minutes: number): number => {
       const soFar = batch((p, keys, at) => act(whisk(p, keys, at), mend(minutes), at(4)));
-      expect(soFar.mendMin).toBe(Math.min(60, minutes));
+      expect(soFar.mendMin).toBe(minutes);
       const plan = planOf(facts(cream, { batches: new Map([['cream', soFar]]), now }));
       return Math.min(...plan.tasks.filter((t) => !t.done && !t.running && t.kind === 'hands').map((t) => t.start));
     };
@@ -209,7 +209,31 @@ describe('while it runs', () => {
     // As late as it may be, half an hour lies between; what is longer moves it.
     expect(later(25)).toBe(plain);
     expect(later(55)).toBeGreaterThan(plain + 10);
-    expect(later(300)).toBe(later(60));
+  });
+
+  it('a rest that a mend asks for is a wait of its own: what comes after its part waits for it, hands do not', () => {
+    const cake = service([serving('cake', 'pear-icebox', '2026-11-26T20:15', { batchId: 'b' })]);
+    const now = minuteOf('2026-11-25T11:30', zone);
+    const upTo = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => keys.slice(0, keys.indexOf('assembly.rest') + 1).reduce((q, key, i) => act(q, { kind: 'go', step: i + 1, done: key }, at(5 * i)), p);
+    const rests = (min: number, more: object = {}, then: (p: Progress, at: (min: number) => number) => Progress = (p) => p): SoFar =>
+      batch((p, keys, at) => then(act(upTo(p, keys, at), { kind: 'mend', entry: { id: 'm1', at: at(50), sign: 'hard', cause: 'too-soon', partId: 'assembly', kind: 'mend', title: 'Leave it longer', adds: [], again: [], portions: null, use: null, minutes: min + 20, rest: { min, where: 'cold' }, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null, ...more } }, at(50)), at), 'pear-icebox', 60);
+    const began = minuteOf('2026-11-25T10:30', zone) + 50 + 20;
+    const plan = (soFar: SoFar) => planOf(facts(cake, { batches: new Map([['cake', soFar]]), now }));
+    const long = plan(rests(28 * 60));
+    expect(long.tasks.find((t) => t.id === 'cake/mend/m1')).toMatchObject({ kind: 'cold', name: 'Leave it longer', start: began, end: began + 28 * 60, running: true, because: 'a rescue: it rests in the cold' });
+    // The pears are laid on the cake once it has rested; without it they came sooner.
+    const crown = (p: ReturnType<typeof plan>): number => Math.min(...p.tasks.filter((t) => !t.done && !t.running && t.kind === 'hands' && t.id.includes('assembly')).map((t) => t.start));
+    expect(crown(long)).toBeGreaterThanOrEqual(began + 28 * 60);
+    // Longer than until it is served: by which hour it would have had to begin, and what would do.
+    const late = answerOf(facts(cake, { batches: new Map([['cake', rests(40 * 60)]]), now }));
+    expect(late).toMatchObject({ ok: false, says: expect.stringMatching(/‘leave it longer’ would have to begin by Wed 04:15/) as string });
+    // Over, known to have helped, or of what was lost since: no wait any more.
+    const waits = (soFar: SoFar): number => soFar.mendRests.length;
+    expect(waits(rests(28 * 60))).toBe(1);
+    expect(waits(rests(5, { minutes: 5 }))).toBe(0);
+    expect(waits(rests(28 * 60, { helped: true }))).toBe(0);
+    expect(waits(rests(28 * 60, {}, (p, at) => act(p, { kind: 'mend', entry: { ...p.mends[0]!, id: 'm2', at: at(55), kind: 'discard', rest: null } }, at(55))))).toBe(0);
+    expect(waits(rests(28 * 60, {}, (p, at) => act(p, { kind: 'mend', entry: { ...p.mends[0]!, id: 'm2', at: at(55), partId: 'pears', rest: null } }, at(55))))).toBe(1);
   });
 
   it('a fresh bowl is planned by its steps, which are to be done anew, and by no minutes besides', () => {
@@ -218,7 +242,7 @@ describe('while it runs', () => {
     const anew = batch((p, keys, at) => {
       const done = begun(p, keys, at);
       const again = [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream', massG: 600 }];
-      return act(done, { kind: 'mend', entry: { id: 'm1', at: 1e15, sign: 'butter', cause: 'past-firm', partId: 'p', kind: 'mend', title: 'A fresh bowl', adds: [], again, portions: null, use: null, minutes: 20, reopens: { keys: [keys[0]!, keys[1]!], lines: [], step: 0, whisked: false }, helped: null } }, at(4));
+      return act(done, { kind: 'mend', entry: { id: 'm1', at: 1e15, sign: 'butter', cause: 'past-firm', partId: 'p', kind: 'mend', title: 'A fresh bowl', adds: [], again, portions: null, use: null, minutes: 20, rest: null, reopens: { keys: [keys[0]!, keys[1]!], lines: [], step: 0, whisked: false }, helped: null } }, at(4));
     });
     expect(anew.mendMin).toBe(0);
     expect(anew.doneAt).toEqual({});

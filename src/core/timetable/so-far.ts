@@ -1,15 +1,25 @@
-import { waitBegan, type BatchPlan, type Progress } from '../batch/batch';
-import type { SoFar } from './service-project';
+import { waitBegan, type BatchPlan, type MendEntry, type Progress } from '../batch/batch';
+import type { MendedRest, SoFar } from './service-project';
 
 const MINUTE_MS = 60_000;
 /** A dessert that rests, sets or freezes has been covered and put away, whatever Pass was told. */
 const COLD_WAYS = ['rest', 'set', 'freeze'];
 
-/** A rescue keeps hands no longer than this; what is longer of it is a rest, min. */
-const MOST_HANDS_MIN = 60;
+/** Hands that a mend asks for, min. */
+const handsMin = (m: MendEntry): number => Math.max(0, Math.round(m.minutes - (m.rest?.min ?? 0)));
 
-/** Hands that the mends since a moment ask for; of a fresh bowl its steps are planned anew. */
-const mendMinutes = (progress: Progress, sinceMs: number): number => progress.mends.filter((m) => m.at >= sinceMs && m.reopens.keys.length === 0).reduce((sum, m) => sum + Math.min(MOST_HANDS_MIN, Math.round(m.minutes)), 0);
+/** Hands that the mends since a moment ask for, min; of a fresh bowl its steps are planned anew. */
+const mendMinutes = (progress: Progress, sinceMs: number): number => progress.mends.filter((m) => m.at >= sinceMs && m.reopens.keys.length === 0).reduce((sum, m) => sum + handsMin(m), 0);
+
+/** Rests that mends ask for and that are not over: not those of which it is known whether they helped, nor of a part that was lost or begun anew since. */
+function mendRests(progress: Progress, now: number): readonly MendedRest[] {
+  const lost = (m: MendEntry): boolean => progress.mends.some((x) => x.at > m.at && (x.kind === 'discard' || (x.partId === m.partId && x.reopens.keys.length > 0)));
+  return progress.mends.flatMap((m) => {
+    if (m.rest === null || m.helped !== null || lost(m)) return [];
+    const from = Math.floor(m.at / MINUTE_MS) + handsMin(m);
+    return from + m.rest.min > now ? [{ id: m.id, title: m.title, partId: m.partId, from, minutes: Math.round(m.rest.min), where: m.rest.where }] : [];
+  });
+}
 
 /**
  * How far a batch has come, for the plan: when each step was left, and since when the present one is in hand.
@@ -48,5 +58,5 @@ export function soFarOf(batch: { readonly status: SoFar['status']; readonly star
   const before = plan.steps.find((s) => progress.doneAt[s.key] === last);
   const waits = before?.waitMin != null && waitFrom[before.key]! + before.waitMin[0] > now;
   const touched = current !== null && (timer !== undefined || current.lines.some((l) => progress.weighed[l.lineId] !== undefined || progress.ticks.includes(l.lineId)));
-  return { status: batch.status, startedAt: minute(batch.startedAt), doneAt, begunAt, waitFrom, step: current && (touched || !waits) ? current.key : null, stepSince: minute(last), mendMin: mendMinutes(progress, last) };
+  return { status: batch.status, startedAt: minute(batch.startedAt), doneAt, begunAt, waitFrom, step: current && (touched || !waits) ? current.key : null, stepSince: minute(last), mendMin: mendMinutes(progress, last), mendRests: mendRests(progress, now) };
 }
