@@ -30,6 +30,7 @@ const ASKED: Readonly<Partial<Record<SignId, readonly Ask['key'][]>>> = {
   butter: ['whiskedS', 'creamC', 'massG'],
   weeps: ['coldH', 'nowC', 'massG'],
   softens: ['coldH', 'nowC', 'massG'],
+  fizzles: ['creamC', 'massG'],
   'whites-flat': ['massG'],
   'whites-dry': ['massG'],
   'yolks-thin': ['nowC'],

@@ -273,6 +273,8 @@ export const EVIDENCE: Readonly<Record<CauseId, Look>> = {
   'warm-cream': warmCream,
   'rich-cream': (b) => fatOf(b, true),
   'lean-cream': (b) => fatOf(b, false),
+  'gas-first': plain,
+  'nozzle-blocked': (b) => (b.a.reading.lines.some((l) => l.read && (l.role === 'fruit' || l.role === 'nut' || l.ingredient?.bloom)) ? [says(SAYS.points, 'Fruit, nuts or gelatin are in it: seeds and threads stop a nozzle.')] : none),
   'stopped-early': (b) => whisked(b, false),
   'out-of-reach': (b) => (!b.a.whip.ok && b.a.whip.fault.code === 'not-reached' ? [says(SAYS.proves, b.a.whip.fault.says)] : [says(SAYS.rulesOut, 'The wires reach it.')]),
   'too-wet': wetOf,

@@ -8,6 +8,8 @@ import { analyseSheet } from '../analysis/analyse';
 import type { Sheet } from '../document/schema';
 import { matcherFor } from '../measures/match';
 import { NO_FACTS, readFacts, type BatchFacts, type MendCase } from './case';
+import { STAGE_X } from '../foam/house';
+import { secondsTo } from '../foam/whisk';
 import { likelyCauses, posterior } from './likely';
 import { mendOf, signsOf, type Answer } from './mend';
 import { SIGNS } from './signs';
@@ -197,6 +199,39 @@ describe('a cream that went through the bag twice', () => {
     const odds = (x: number): number => x / (1 - x);
     expect(odds(p('pipe')) / odds(p('glass'))).toBeCloseTo(2 / 0.06, 6);
     expect(signsFor('scraped back')).toContain('grains');
+  });
+});
+
+describe('a siphon that fizzles', () => {
+  const cream = (...lines: string[]): Sheet => ({ ...sheetOf(lines), notes: 'Filled into the siphon, one charge.' });
+  it('stands among the first signs where gas is meant, last where no word speaks of it, and nowhere without cream', () => {
+    const lines = ['400 g cream 36 %', '30 g icing sugar'];
+    expect(signsOf(caseOf(sheetOf(lines))).can.at(-1)).toBe('fizzles');
+    expect(signsOf(caseOf(cream(...lines))).can.indexOf('fizzles')).toBeLessThan(8);
+    expect(signsOf(caseOf(partsSheet([['c', 'custard', 'Custard', ['500 g milk', '4 yolks', '90 g caster sugar']]]))).cannot).toContain('fizzles');
+  });
+  it('what is left in it is whisked, and nothing under pressure is opened', () => {
+    const a = answer(cream('400 g cream 36 %', '30 g icing sugar'), 'fizzles', { massG: 215 });
+    expect(a.cause).toBe('gas-first');
+    expect(a.rescue.title.replace(/\u00a0/g, ' ')).toBe('Let the gas off, and whisk 215 g');
+    expect(a.rescue.says).toContain('never opened');
+    expect(a.rescue.rest).toEqual({ where: 'cold', min: 20 });
+    // As long under the whisk as the same bowl from the start.
+    const w = a.part.whip;
+    expect(w.ok && secondsTo(w.value, STAGE_X[a.part.part.whisk.stage])! / a.rescue.steps[2]!.timerS!).toBeCloseTo(1, 2);
+  });
+  it('seeds and threads point to the nozzle, warm and lean cream to themselves', () => {
+    const first = (sheet: Sheet, facts: Partial<BatchFacts> = {}): string => likelyCauses(caseOf(sheet, facts), 'fizzles')[0]!.cause;
+    const of = (sheet: Sheet, cause: CauseId, facts: Partial<BatchFacts> = {}): number => likelyCauses(caseOf(sheet, facts), 'fizzles').find((l) => l.cause === cause)!.p;
+    const bare = cream('400 g cream 36 %');
+    const seeds = cream('400 g cream 36 %', '60 g raspberry puree', '2 g gelatin powder');
+    const odds = (p: number): number => p / (1 - p);
+    expect(odds(of(seeds, 'nozzle-blocked')) / odds(of(bare, 'nozzle-blocked'))).toBeCloseTo(4, 6);
+    expect(first(cream('400 g cream 18 %'))).toBe('lean-cream');
+    expect(of(bare, 'warm-cream', { creamC: 16 })).toBeGreaterThan(2 * of(bare, 'warm-cream', { creamC: 5 }));
+  });
+  it.each(['siphon', 'spray can', 'fizzles'])('the finder knows ‘%s’', (word) => {
+    expect(signsFor(word)[0]).toBe('fizzles');
   });
 });
 

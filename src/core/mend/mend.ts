@@ -6,7 +6,7 @@ import { likelyCauses, type Likely } from './likely';
 import { preventions, type Prevention } from './prevent';
 import type { Rescue } from './rescue';
 import { RESCUES } from './rescues';
-import { partOfSign } from './signs';
+import { isSpokenOf, partOfSign } from './signs';
 import { seenToo } from './together';
 import { SIGN_IDS, SIGN_WORDS, type CauseId, type SignId } from './words';
 
@@ -51,7 +51,7 @@ function goesFor(c: MendCase, sign: SignId): Rescue | null {
 /** The signs that can come of what is in this dessert, and those that cannot. */
 export function signsOf(c: MendCase): { readonly can: readonly SignId[]; readonly cannot: readonly SignId[] } {
   const can = SIGN_IDS.filter((id) => partOfSign(id, c) !== null);
-  // What is of the part in hand comes first.
-  const first = (id: SignId): number => (c.facts.partId !== null && partOfSign(id, c)?.part.id === c.facts.partId ? 0 : 1);
+  // What is of the part in hand comes first, what nothing speaks of last.
+  const first = (id: SignId): number => (!isSpokenOf(id, c) ? 2 : c.facts.partId !== null && partOfSign(id, c)?.part.id === c.facts.partId ? 0 : 1);
   return { can: can.map((id, i) => ({ id, i })).sort((x, y) => first(x.id) - first(y.id) || x.i - y.i).map((x) => x.id), cannot: SIGN_IDS.filter((id) => !can.includes(id)) };
 }

@@ -166,6 +166,8 @@ const BY_CAUSE: Readonly<Record<CauseId, (b: Bowl) => readonly Change[]>> = {
   'warm-cream': cold,
   'rich-cream': (b) => fatTo(b, 36, 3.6, ['milk-whole'], 'milk'),
   'lean-cream': (b) => fatTo(b, RICHER.toPct, RICHER.withPct, ['cream-48'], 'double cream'),
+  'gas-first': () => habit('cold cream to the mark, a charge by its maker’s figures, held straight down'),
+  'nozzle-blocked': () => habit('all that goes in through a fine sieve; icing sugar dissolved first'),
   'stopped-early': () => habit('start its clock with the whisk'),
   'out-of-reach': smallerMixer,
   'too-wet': stabilised,

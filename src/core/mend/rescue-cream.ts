@@ -123,6 +123,24 @@ function smallerBowl(b: Bowl): Rescue {
   ], { minutes: 5 });
 }
 
+/** What a siphon or a can does not give is whisked; nothing that is under pressure is opened. */
+export function fizzles(b: Bowl, cause: CauseId): Rescue {
+  const g = bowlG(b);
+  const w = whipOf(b);
+  const { stage } = b.a.part.whisk;
+  const left = w ? secondsTo(w, STAGE_X[stage]) : null;
+  const cream = creamFor(b, g);
+  return mended(`Let the gas off, and whisk ${showGrams(g)}`, `${FIZZLES_SAYS[cause] ?? 'Its gas is gone; the cream is not.'} Under pressure it is never opened: its maker’s instructions lead.`, [
+    step(`Lying at ${deg(WHISK_AT_C)} or below, nozzle rinsed; then once more, straight down.`, { timerMin: CHILLED_MIN, rests: 'cold', stopIf: 'it comes firm: go on with it' }),
+    step('Upright, all the gas off, as its maker says. Only then the head off; the cream through a sieve.'),
+    step(left === null ? `Whisk it to ${stage} by hand.` : `Whisk it: about ${clockFace(left)} to ${stage}.`, { g, ...(left === null ? {} : { timerMin: left / 60 }), stopIf: 'trails stay where the whisk has been' }),
+    step(`A bought can is not opened at all: so much ${cream.name} in its place.`, { g }),
+  ], { minutes: CHILLED_MIN + 5 + (left ?? 180) / 60, otherwise: 'runs' });
+}
+const FIZZLES_SAYS: Readonly<Partial<Record<CauseId, string>>> = { 'nozzle-blocked': 'A seed or a thread shuts the nozzle; the cream behind it is good.', 'lean-cream': 'Thin cream lets the gas through.', 'warm-cream': 'Warm cream takes up little gas.' };
+/** A siphon that is chilled once more, min (house). */
+const CHILLED_MIN = 20;
+
 export const sandy = (): Rescue =>
   mended('Rest 15 min, then stir it through', 'Sugar goes on dissolving in the cream’s own water: cold it is slow, and the whisk is of no more use.', [
     step('Covered, in the cold.', { rests: 'cold', timerMin: 15 }),

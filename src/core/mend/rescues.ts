@@ -15,6 +15,7 @@ export const RESCUES: Readonly<Record<SignId, (b: Bowl, cause: CauseId) => Rescu
   sandy: cream.sandy,
   weeps: (b) => cream.backByHand(b, true),
   softens: (b) => cream.backByHand(b, false),
+  fizzles: cream.fizzles,
   'whites-flat': sets.whitesFlat,
   'whites-dry': sets.whitesDry,
   'yolks-thin': sets.yolksThin,

@@ -1,5 +1,6 @@
 import { isWhippedKind, type PartKind } from '../document/kinds';
 import { servedFoam, type PartAnalysis } from '../analysis/analysed';
+import { namesSiphon } from '../tells/caution-tells';
 import type { MendCase } from './case';
 import { OFTEN } from './house';
 import type { CauseId, SignId } from './words';
@@ -70,6 +71,7 @@ export const SIGNS: Readonly<Record<SignId, Sign>> = {
   sandy: { of: partThat((a) => whipped(a) && a.reading.addedSugarG > 0), causes: [['coarse-sugar', mostly], ['stopped-early', seldom]], twin: null },
   weeps: { of: (c) => servedFoam(c.s)[0] ?? partThat(whipped)(c), causes: [['past-hold', often], ['no-stabiliser', often], ['soft-stage', sometimes], ['past-firm', sometimes], ['warm-place', sometimes]], twin: twin('juice-runs', 'Is what runs coloured?', 'Coloured juice comes from the fruit; clear or milky comes from the cream.') },
   softens: { of: (c) => servedFoam(c.s)[0] ?? partThat(whipped)(c), causes: [['past-hold', mostly], ['warm-place', sometimes], ['soft-stage', sometimes], ['lean-cream', sometimes]], twin: null },
+  fizzles: { of: partThat((a) => whipped(a) && has(a, 'cream')), causes: [['gas-first', mostly], ['nozzle-blocked', sometimes], ['warm-cream', sometimes], ['lean-cream', sometimes]], twin: null },
   'whites-flat': { of: partThat(whites), causes: [['fat-in-whites', mostly], ['sugar-early', sometimes]], twin: null },
   'whites-dry': { of: partThat(whites), causes: [['whisked-dry', mostly], ['waited', sometimes]], twin: null },
   'yolks-thin': { of: partThat(yolks), causes: [['not-long-yolks', mostly], ['too-wet', sometimes]], twin: null },
@@ -120,6 +122,9 @@ export const SIGNS: Readonly<Record<SignId, Sign>> = {
   burnt: { of: partThat((a) => kind('custard', 'fruit-base', 'egg-foam', 'chocolate-base')(a) || a.ownHeat.tempC !== null), causes: [['too-hot', mostly], ['nobody-there', often]], twin: null },
   foreign: { of: partThat(anything), causes: [['nobody-there', mostly]], twin: null },
 };
+
+/** Whether anything speaks of it beforehand: cream may always have been foamed by gas, but seldom was where no word says so. */
+export const isSpokenOf = (sign: SignId, c: MendCase): boolean => sign !== 'fizzles' || namesSiphon(c.s.sheet);
 
 /** The part of a dessert that a sign can happen to; null where the dessert has none. */
 export const partOfSign = (sign: SignId, c: MendCase): PartAnalysis | null => SIGNS[sign].of(c);

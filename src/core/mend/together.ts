@@ -1,7 +1,7 @@
 import type { MendCase } from './case';
 import type { Evidence } from './evidence';
 import { OFTEN, SAYS } from './house';
-import { partOfSign, SIGNS } from './signs';
+import { isSpokenOf, partOfSign, SIGNS } from './signs';
 import { SIGN_IDS, SIGN_WORDS, type CauseId, type SignId } from './words';
 
 /** Asked of everything that is served: no cause makes it, and it counts more than all signs. */
@@ -34,7 +34,7 @@ const MOST = 5;
  */
 export function signsWith(c: MendCase, sign: SignId): readonly SignId[] {
   const shared = (other: SignId): number => SIGNS[sign].causes.reduce((sum, [cause, often]) => sum + often * (behind(cause, other) ?? 0), 0);
-  const kin = SIGN_IDS.filter((id) => id !== sign && id !== DANGER && id !== SIGNS[sign].twin?.sign && partOfSign(id, c) !== null && shared(id) > 0)
+  const kin = SIGN_IDS.filter((id) => id !== sign && id !== DANGER && id !== SIGNS[sign].twin?.sign && partOfSign(id, c) !== null && isSpokenOf(id, c) && shared(id) > 0)
     .sort((a, b) => shared(b) - shared(a))
     .slice(0, MOST);
   return sign !== DANGER && partOfSign(DANGER, c) !== null ? [...kin, DANGER] : kin;

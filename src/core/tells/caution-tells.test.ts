@@ -33,6 +33,13 @@ describe('the usual cautions', () => {
     expect(keys(base({ base: 'baked' }))).not.toContain('raw-flour');
     expect(keys(base({ base: 'chilled' }, '60 g wheat flour, toasted'))).not.toContain('raw-flour');
   });
+  it('a siphon is cautioned wherever the cook names it: name, line, step or note', () => {
+    const plain = cream('30 g icing sugar');
+    expect(keys(plain)).not.toContain('siphon');
+    const [step] = plain.steps;
+    for (const sheet of [{ ...plain, name: 'Cream from a siphon' }, { ...plain, notes: 'One can of whipped cream beside it.' }, { ...plain, steps: [{ ...step!, detail: 'Into the siphon.' }] }, cream('30 g icing sugar, for the siphon')]) expect(keys(sheet)).toContain('siphon');
+    expect(keys({ ...plain, notes: 'Siphoned off.' })).not.toContain('siphon');
+  });
   it('a pinch of nutmeg, cut fruit and what is stoned are passed over', () => {
     expect(keys(cream('1 g ground nutmeg', '100 g grapes, quartered', '200 g cherries, pitted, chopped'))).toEqual([]);
   });

@@ -1,3 +1,4 @@
+import type { Sheet } from '../document/schema';
 import { roughNumber, withUnit } from '../figure';
 import { eggHeated, eggOf } from '../analysis/egg';
 import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
@@ -14,7 +15,9 @@ const WHOLE = /^(?:grape|cherry-(?:sweet|maraschino|candied|in-syrup)|marshmallo
 const FRESH_CHEESE = /^(?:ricotta|quark|soft-cheese-tub|mascarpone|labneh|cottage-cheese|cream-cheese-(?:block|spread))$/;
 const OUT_AGAIN = /\b(?:bay leaf|bay leaves|cinnamon sticks?|star anise|cloves?|vanilla pods?|lemongrass|tea ?bags?)\b/i;
 const FLOWERS = /\b(?:flowers?|petals|blossoms?|violets?|lavender|elderflower|essential oil|oil of \w+)\b/i;
-const SIPHON = /\b(?:siphon|cream whipper|whipping gun|n2o|nitrous)\b/i;
+const SIPHON = /\b(?:siphon|cream whipper|whipping gun|n2o|nitrous|spray can|aerosol|can of (?:whipped )?cream)\b/i;
+/** Whether some of a dessert is foamed by gas: its name, parts, lines, steps or notes say so. */
+export const namesSiphon = (sheet: Sheet): boolean => [sheet.name, sheet.notes, ...sheet.parts.flatMap((p) => [p.name, ...p.lines.map((l) => l.text)]), ...sheet.steps.flatMap((x) => [x.title, x.detail])].some((text) => SIPHON.test(text));
 const INFUSED_OIL = /\binfused\b[^.;]{0,20}\boil\b|\b(?:garlic|herb|chilli|basil|rosemary) oil\b/i;
 
 interface Caution {
@@ -54,7 +57,7 @@ export function cautionsOf(s: SheetAnalysis): readonly Caution[] {
     return egg !== null && !eggHeated(egg);
   });
   if (raw || fresh) say('vulnerable', `for those who are pregnant, very young, old or ill: ${[fresh ? 'fresh cheese from pasteurised milk' : '', raw ? 'no raw egg' : ''].filter(Boolean).join(' and ')}`);
-  if (s.sheet.steps.some((x) => SIPHON.test(`${x.title} ${x.detail}`))) say('siphon', 'a siphon is filled and charged by its maker’s figures, never opened under pressure');
+  if (namesSiphon(s.sheet)) say('siphon', 'a siphon is filled and charged by its maker’s figures, never opened under pressure');
   return out;
 }
 

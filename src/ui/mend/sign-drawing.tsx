@@ -21,6 +21,7 @@ const DRAWINGS: Readonly<Record<SignId, readonly Mark[]>> = {
   sandy: [['cream', MOUND], ['line', 'M6 38C10 26 18 18 26 20C29 12 37 10 40 18C50 18 56 28 58 38'], ['crumb', rings(1.1, [18, 30], [24, 26], [30, 31], [35, 24], [41, 29], [47, 33], [27, 35], [38, 35])]],
   weeps: [['cream', 'M12 32C14 22 22 14 32 14S50 22 52 32Z'], ['wet', 'M4 34C8 30 56 30 60 34C60 39 4 39 4 34Z'], ['line', 'M12 32C14 22 22 14 32 14S50 22 52 32']],
   softens: [['was', 'M12 36C16 14 26 6 32 6S48 14 52 36'], ['cream', 'M6 38C8 28 20 26 32 26S56 28 58 38Z'], ['line', 'M6 38C8 28 20 26 32 26S56 28 58 38Z']],
+  fizzles: [['cream', 'M20 40V30H40V40Z'], ['line', 'M20 40V20Q20 14 26 12V8H34V12Q40 14 40 20V40Z'], ['line', 'M34 9H46V14'], ['wet', 'M44 16H48L49 26H43Z'], ['thin', 'M50 10l5 -3M51 13h6M50 16l5 3']],
   'whites-flat': [['cream', inBowl(30)], ['line', BOWL], ['thin', rings(3.4, [22, 28], [34, 27], [44, 29]) + rings(2, [28, 31], [39, 32])]],
   'whites-dry': [['wet', inBowl(33)], ['cream', 'M14 26l6 -8l6 4l5 -9l8 6l6 -4l5 9l-3 6l-10 2l-12 1l-9 -2Z'], ['line', 'M14 26l6 -8l6 4l5 -9l8 6l6 -4l5 9'], ['line', BOWL]],
   'yolks-thin': [['yolk', inBowl(30)], ['line', BOWL], ['line', 'M32 2V10M27 10C25 16 29 20 32 20S39 16 37 10Z'], ['yolk', 'M31 20H33L33 30H31Z']],
