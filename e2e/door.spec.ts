@@ -128,6 +128,44 @@ test('a cook comes in by the passphrase, lets a tablet in by a code, and puts it
   }
 });
 
+test('a link to look shows a stranger the day sheet and nothing else, until it is taken back', async ({ browser }) => {
+  const port = storyPort(1);
+  const env = { ...process.env, SOFT_PEAK_PORT: String(port), SOFT_PEAK_PASSPHRASE: 'gannets dive', SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db') };
+  expect(spawnSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env }).status).toBe(0);
+  const server: ChildProcess = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
+  const base = `http://127.0.0.1:${port}`;
+  try {
+    await expect.poll(() => fetch(`${base}/api/due`).then((r) => r.status, () => 0), PATIENT).toBe(401);
+    const [bench, stranger] = [await (await browser.newContext({ baseURL: base })).newPage(), await (await browser.newContext({ baseURL: base })).newPage()];
+    await bench.goto('/clock/harbour-dinner/list');
+    await bench.getByLabel('The kitchen’s passphrase').fill('gannets dive');
+    await bench.getByRole('button', { name: 'Come in' }).click();
+    await bench.waitForURL(`${base}/clock/harbour-dinner/list`);
+    await bench.getByRole('button', { name: 'Link to look' }).click();
+    const panel = bench.getByRole('dialog', { name: 'Link to look' });
+    await panel.getByRole('button', { name: 'Make a link' }).click();
+    const url = await panel.getByLabel('Address of the link').inputValue();
+    expect(url).toMatch(new RegExp(`^${base}/seen/[\\w-]{43}$`));
+    await stranger.goto(url);
+    await expect(stranger.getByText('Pear and black-tea icebox cake').first()).toBeVisible();
+    await expect(stranger.getByRole('heading', { name: 'Early cook' }).first()).toBeVisible();
+    // No way further: neither a link nor the rest of the kitchen.
+    await expect(stranger.getByRole('link')).toHaveCount(0);
+    await stranger.goto('/clock/harbour-dinner/list');
+    await expect(stranger.getByRole('heading', { name: 'Come into the kitchen' })).toBeVisible();
+    // Its address is shown only once; that there is one, is said.
+    await bench.reload();
+    await bench.getByRole('button', { name: 'Link to look' }).click();
+    await expect(panel).toContainText('There is a link, good until');
+    await panel.getByRole('button', { name: 'Take it back' }).click();
+    await expect(panel.getByRole('button', { name: 'Make a link' })).toBeVisible();
+    await stranger.goto(url);
+    await expect(stranger.getByRole('heading', { name: 'Come into the kitchen' })).toBeVisible();
+  } finally {
+    server.kill('SIGTERM');
+  }
+});
+
 test('told to go, a server with an open stream goes, and says that it ended well; one that is killed does not', async () => {
   const port = storyPort(2);
   const env = { ...process.env, SOFT_PEAK_PORT: String(port), SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db') };

@@ -32,6 +32,18 @@ describe('with a passphrase', () => {
     for (const path of ['/api/due', '/api/entry/screens', '/_next/static/x.js', '/_next/data/x.json']) expect(request(path).status, path).toBe(401);
     expect(request('/', {}, 'POST').status).toBe(401);
   });
+  it('a link to look opens its own page and nothing else, for reading only, as long as it is good', () => {
+    const made = kitchenEntry().makeLink('dinner', Date.now());
+    if (!made.ok) throw new Error(made.fault.says);
+    const path = `/seen/${made.value.secret}`;
+    expect(request(path).status).toBe(200);
+    expect(request(path, { [SCREEN_HEADER]: 'forged' }).headers.get(`x-middleware-request-${SCREEN_HEADER}`)).toBe('');
+    for (const other of ['/seen/', '/seen', `/seen/${'A'.repeat(43)}`, `${path}/x`, `/SEEN/${made.value.secret}`, '/']) expect(request(other).status, other).toBe(303);
+    expect(request(`/api/services/dinner/link?link=${made.value.secret}`).status).toBe(401);
+    for (const method of ['POST', 'PUT', 'DELETE']) expect(request(path, {}, method).status, method).toBe(401);
+    kitchenEntry().removeLink('dinner');
+    expect(request(path).status).toBe(303);
+  });
   it('a screen that has come in passes, and the kitchen is told which it is; nobody else can say so', async () => {
     const came = await kitchenEntry().comeIn('gannets: dive', 'bench', 'a', Date.now());
     if (!came.ok) throw new Error(came.fault.says);

@@ -3,12 +3,14 @@ import { cookieOf, isSecure, kitchenEntry, NONCE_HEADER, SCREEN_HEADER, SHOWN } 
 
 const LOCAL = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
-/** The one page that a stranger may see. */
+/** The one page that every stranger may see. */
 const ENTER = '/enter';
+/** Before what stands in the address of a link to look at. */
+const SEEN = '/seen/';
 
 /**
  * Stands before every request, the build's own files included: a pattern that leaves some out would be a second door. With a passphrase
- * set, only screens that have given it pass, and all others are shown where it is given; without one, answers only to this machine's own
+ * set, only screens that have given it pass, and all others are shown where it is given, or the one day sheet whose link they have; without one, answers only to this machine's own
  * name, so that no page from elsewhere can reach in. Writes from another site are refused in either case.
  */
 export function proxy(request: NextRequest): NextResponse {
@@ -22,6 +24,7 @@ export function proxy(request: NextRequest): NextResponse {
   const nonce = freshNonce();
   if (!locked) return guarded(passed(request, '', nonce), pathname, nonce);
   if (pathname === ENTER) return passed(request, '', nonce);
+  if (!writes && pathname.startsWith(SEEN) && entry.serviceShown(pathname.slice(SEEN.length), Date.now()) !== null) return passed(request, '', nonce);
   const screen = entry.screenOf(request.cookies.get(SHOWN)?.value, Date.now());
   if (!screen) return toTheDoor(request, writes || pathname.startsWith('/api/') || pathname.startsWith('/_next/'));
   const response = guarded(passed(request, screen.id, nonce), pathname, nonce);

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { Entry, FORGOTTEN_AFTER_MS } from './entry';
+import { Entry, FORGOTTEN_AFTER_MS, LINK_LASTS_MS } from './entry';
 import { fingerprint, newCode, tidyCode } from './secrets';
 
 const DAY = 24 * 3_600_000;
@@ -124,6 +124,57 @@ describe('who comes in', () => {
     const e = locked();
     await shown(e);
     fc.assert(fc.property(fc.oneof(fc.string(), fc.string().map((s) => `${e.screens()[0]!.id}.${s}`)), (cookie) => e.screenOf(cookie, NOW) === null));
+  });
+});
+
+describe('a link to look at a day sheet', () => {
+  const made = (e: Entry, serviceId = 'dinner', now = NOW): string => {
+    const link = e.makeLink(serviceId, now);
+    if (!link.ok) throw new Error(link.fault.says);
+    return link.value.secret;
+  };
+  it('shows one service for a week, also after a new start, and is no way in', () => {
+    const e = locked();
+    const link = made(e);
+    expect(LINK_LASTS_MS).toBe(7 * DAY);
+    expect(e.serviceShown(link, NOW + 7 * DAY - 1)).toBe('dinner');
+    expect(e.serviceShown(link, NOW + 7 * DAY)).toBeNull();
+    expect(e.linkUntil('dinner', NOW)).toBe(NOW + 7 * DAY);
+    expect([e.linkUntil('dinner', NOW + 7 * DAY), e.linkUntil('lunch', NOW)]).toEqual([null, null]);
+    expect(locked().serviceShown(link, NOW)).toBe('dinner');
+    expect(e.screenOf(link, NOW)).toBeNull();
+    expect(e.screenOf(`${link}.${link}`, NOW)).toBeNull();
+    // As a passphrase it is none, and the file does not tell it.
+    expect(readFileSync(path, 'utf8')).not.toContain(link);
+  });
+  it('a new one takes the place of the one before; of another service it takes none; taken back it shows nothing', () => {
+    const e = locked();
+    const [old, lunch] = [made(e), made(e, 'lunch')];
+    const now = made(e);
+    expect([old, now, lunch].map((l) => e.serviceShown(l, NOW))).toEqual([null, 'dinner', 'lunch']);
+    e.removeLink('dinner');
+    expect([now, lunch].map((l) => e.serviceShown(l, NOW))).toEqual([null, 'lunch']);
+  });
+  it('another passphrase voids it, and without one there is none', async () => {
+    const e = new Entry(path, '');
+    expect(e.makeLink('dinner', NOW)).toMatchObject({ ok: false, fault: { code: 'unlocked' } });
+    expect((await e.setPassphrase('', 'first phrase', null, 'a', NOW)).ok).toBe(true);
+    const link = made(e);
+    expect((await e.setPassphrase('first phrase', 'second phrase', null, 'a', NOW)).ok).toBe(true);
+    expect(e.serviceShown(link, NOW)).toBeNull();
+    const again = made(e);
+    expect(new Entry(path, 'set at the start').serviceShown(again, NOW)).toBeNull();
+  });
+  it('no guess shows anything; a file of before there were links is read', () => {
+    const e = locked();
+    made(e);
+    fc.assert(fc.property(fc.oneof(fc.string(), fc.stringMatching(/^[\w-]{43}$/)), (guess) => e.serviceShown(guess, NOW) === null));
+    const before = JSON.parse(readFileSync(path, 'utf8')) as { links?: unknown };
+    delete before.links;
+    writeFileSync(path, JSON.stringify(before));
+    expect(locked().isLocked()).toBe(true);
+    expect(locked().linkUntil('dinner', NOW)).toBeNull();
+    expect(e.serviceShown(made(locked()), NOW)).toBe('dinner');
   });
 });
 

@@ -18,10 +18,19 @@ const ScreenSchema = z.object({
   seen: z.number(),
   renewed: z.number(),
 });
+const LinkSchema = z.object({
+  serviceId: z.string().min(1).max(80),
+  /** Fingerprint of what stands in its address. */
+  secret: hex,
+  /** ms since 1970. */
+  until: z.number(),
+});
 const EntryFileSchema = z.object({
   format: z.literal('soft-peak-entry'),
   passphrase: z.object({ salt: hex, hash: hex }).nullable(),
   screens: z.array(ScreenSchema).max(500),
+  /** Links by which a stranger may look at the day sheet of a service. */
+  links: z.array(LinkSchema).max(500).default([]),
 });
 type EntryFile = z.infer<typeof EntryFileSchema>;
 type Screen = EntryFile['screens'][number];
@@ -39,6 +48,9 @@ export const FORGOTTEN_AFTER_MS = 90 * 24 * 3_600_000;
 /** 'Seen' is written down no more often than this. */
 const SEEN_EVERY_MS = 10 * 60_000;
 const MOST_SCREENS = 200;
+/** A link to look at a day sheet is good for so long. */
+export const LINK_LASTS_MS = 7 * 24 * 3_600_000;
+const MOST_LINKS = 200;
 
 /**
  * Who comes in: the kitchen's passphrase and the screens that have given it, in a small file of its own beside the data file, so that no
@@ -56,7 +68,7 @@ export class Entry {
   ) {
     const file = this.file();
     if (fixed === '' || file === null) return;
-    if (file.passphrase === null || !isPassphraseNow(fixed, file.passphrase)) this.write({ ...file, passphrase: keepPassphrase(fixed), screens: [] });
+    if (file.passphrase === null || !isPassphraseNow(fixed, file.passphrase)) this.write({ ...file, passphrase: keepPassphrase(fixed), screens: [], links: [] });
   }
 
   /** Whether a passphrase is asked for at all. */
@@ -139,6 +151,38 @@ export class Entry {
   }
 
   /**
+   * A link by which whoever has it may look at the day sheet of a service, and at nothing else; the one before it is void.
+   * @returns what stands in its address, 256 random bits, and until when it is good, ms since 1970.
+   */
+  makeLink(serviceId: string, now: number): Result<{ readonly secret: string; readonly until: number }> {
+    const file = this.file();
+    if (!file?.passphrase) return fail('link', 'unlocked', 'Without a passphrase no other machine is answered: set one on Larder, Who comes in.');
+    const secret = newSecret();
+    const until = now + LINK_LASTS_MS;
+    const others = file.links.filter((l) => l.serviceId !== serviceId && l.until > now).slice(-(MOST_LINKS - 1));
+    this.write({ ...file, links: [...others, { serviceId, secret: fingerprint(secret), until }] });
+    return ok({ secret, until });
+  }
+
+  /** Until when there is a link to a service, ms since 1970; null where there is none. */
+  linkUntil(serviceId: string, now: number): number | null {
+    return this.file()?.links.find((l) => l.serviceId === serviceId && l.until > now)?.until ?? null;
+  }
+
+  /** The service that a link shows; null where it is none, is over or was taken back. */
+  serviceShown(secret: string, now: number): string | null {
+    const file = this.file();
+    if (!file?.passphrase || !/^[\w-]{43}$/.test(secret)) return null;
+    return file.links.find((l) => l.until > now && isFingerprint(secret, l.secret))?.serviceId ?? null;
+  }
+
+  /** Takes the link to a service back. */
+  removeLink(serviceId: string): void {
+    const file = this.file();
+    if (file) this.write({ ...file, links: file.links.filter((l) => l.serviceId !== serviceId) });
+  }
+
+  /**
    * Sets or changes the passphrase; every other screen then gives it anew.
    * @param before the one until now, where one is set. @param screenId the screen that asks; null where none was needed.
    * @returns what the asking screen shows from now on; faults on `before` and `passphrase`.
@@ -156,7 +200,7 @@ export class Entry {
       this.tries.right(address);
     }
     const name = file.screens.find((s) => s.id === screenId)?.name ?? 'This screen';
-    this.write({ ...file, passphrase: keepPassphrase(passphrase), screens: [] });
+    this.write({ ...file, passphrase: keepPassphrase(passphrase), screens: [], links: [] });
     return this.letIn(name, now);
   }
 
@@ -164,7 +208,7 @@ export class Entry {
   private file(): EntryFile | null {
     const stamp = existsSync(this.path) ? ((s) => `${s.mtimeMs} ${s.size} ${s.ino}`)(statSync(this.path)) : '';
     if (this.held?.stamp === stamp) return this.held.file;
-    const empty: EntryFile = { format: 'soft-peak-entry', passphrase: null, screens: [] };
+    const empty: EntryFile = { format: 'soft-peak-entry', passphrase: null, screens: [], links: [] };
     let file: EntryFile | null = stamp === '' ? empty : null;
     if (stamp !== '') {
       try {

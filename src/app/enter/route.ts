@@ -1,20 +1,12 @@
 import { addressOf, cookieOf, isSecure, kitchenEntry } from '../../entry/kitchen-entry';
+import { OWN_PAGE_HEADERS } from '../own-page';
 import { doorPage, wayOn, type Door } from './page-of-door';
 
 export const dynamic = 'force-dynamic';
 
-const HEADERS = {
-  'content-type': 'text/html; charset=utf-8',
-  'cache-control': 'no-store',
-  'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; font-src data:; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
-  'x-content-type-options': 'nosniff',
-  'x-frame-options': 'DENY',
-  // Without a referrer a browser would not say either that the form is this page's own.
-  'referrer-policy': 'same-origin',
-} as const;
 const MOST_BYTES = 10_000;
 
-const page = (status: number, door: Door): Response => new Response(doorPage(door), { status, headers: HEADERS });
+const page = (status: number, door: Door): Response => new Response(doorPage(door), { status, headers: OWN_PAGE_HEADERS });
 const goOn = (to: string, cookie: string | null): Response => new Response(null, { status: 303, headers: { location: wayOn(to), 'cache-control': 'no-store', ...(cookie ? { 'set-cookie': cookie } : {}) } });
 
 /** The page at the door; with a code in its address (as a square that a tablet photographs brings it) that code stands there already. */

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { KnownScreen } from '../../../entry/entry';
 import { askServer, refusal } from '../../../ui/ask-server';
+import { CameraSquare } from '../../../ui/camera-square';
 import { ClockTime } from '../../../ui/clock-time';
 import { PassphraseForm } from './passphrase-form';
 
@@ -82,7 +83,7 @@ export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
       </p>
       {code && (
         <section aria-label="Code for a tablet" className="flex flex-wrap items-center gap-x-8 gap-y-4 pt-6">
-          {!code.here && <div className="size-[168px] shrink-0 bg-paper p-2 [&>svg]:size-full" role="img" aria-label={`Square for a tablet’s camera: ${code.url}`} dangerouslySetInnerHTML={{ __html: code.svg }} />}
+          {!code.here && <CameraSquare svg={code.svg} url={code.url} />}
           <div>
             <p className="fig text-[44px] leading-none font-[650] tracking-[0.06em]">{code.code}</p>
             <p className="mt-3">

@@ -12,6 +12,7 @@ import { ClockFrame } from '../../clock-frame';
 import { useService } from '../../service-provider';
 import { AnswerLine } from '../answer-line';
 import { TaskPanel } from '../task-panel';
+import { LinkToLook } from './link-to-look';
 
 /** The same plan as a list: every task of every day in the order of the clock. */
 export function ListDesk() {
@@ -25,9 +26,12 @@ export function ListDesk() {
           <div className="flex flex-wrap items-start justify-between gap-x-6">
             <AnswerLine />
             {plan && (
-              <Link href={`/print/service/${id}`} className="btn mt-2">
-                <Printer size={16} aria-hidden="true" /> Day sheet
-              </Link>
+              <div className="flex flex-wrap gap-2">
+                <LinkToLook serviceId={id} />
+                <Link href={`/print/service/${id}`} className="btn mt-2">
+                  <Printer size={16} aria-hidden="true" /> Day sheet
+                </Link>
+              </div>
             )}
           </div>
           {plan && (
