@@ -4,3 +4,5 @@
 export const KEPT_EVENTS = 'soft-peak:events:';
 /** Measured here and not yet sent. */
 export const KEPT_TEMPERATURES = 'soft-peak:temperatures:';
+/** Measured here and taken by the server. */
+export const TOLD_TEMPERATURES = 'soft-peak:told-temperatures:';

@@ -1,7 +1,7 @@
 import { createStore } from 'zustand/vanilla';
 import { devicesOf } from '../instruments/use-instruments';
 import { feed, listen } from '../instruments/instrument-feed';
-import { KEPT_TEMPERATURES } from './kept-here';
+import { KEPT_TEMPERATURES, TOLD_TEMPERATURES } from './kept-here';
 
 /** One temperature of a series; `at` in ms since 1970. */
 export interface Sample {
@@ -35,17 +35,27 @@ export interface TemperatureLog {
 /** A moment of a series is there once. */
 const momentOf = (s: Sample): string => `${s.at} ${s.series}`;
 
-/** The temperatures of a batch on one tablet: what the server has, and what goes there. What could not be sent yet is kept here. */
-export function makeTemperatureLog(batchId: string, known: readonly Sample[]): TemperatureLog {
-  const keyOf = (what: string): string => (what === 'temperatures' ? KEPT_TEMPERATURES : `soft-peak:${what}:`) + batchId;
-  const read = <T>(what: string, none: T): T => {
+/** What the server has taken from this tablet, and when, by the server's clock, ms since 1970. */
+type Told = Sample & { readonly toldAt: number };
+/** So many of them outlive the page; a probe writes one every two seconds. */
+const MOST_TOLD = 2000;
+
+/**
+ * The temperatures of a batch on one tablet: what the server has, and what goes there. What could not be sent yet is kept here; so is what
+ * was sent since the page was made, for without the server a page is shown as it was kept.
+ * @param known of the page. @param asOf when the server made it, ms since 1970.
+ */
+export function makeTemperatureLog(batchId: string, known: readonly Sample[], asOf: number): TemperatureLog {
+  const PREFIXES = { temperatures: KEPT_TEMPERATURES, told: TOLD_TEMPERATURES, logging: 'soft-peak:logging:' } as const;
+  const keyOf = (what: keyof typeof PREFIXES): string => PREFIXES[what] + batchId;
+  const read = <T>(what: keyof typeof PREFIXES, none: T): T => {
     try {
       return (JSON.parse(localStorage.getItem(keyOf(what)) ?? 'null') as T | null) ?? none;
     } catch {
       return none;
     }
   };
-  const write = (what: string, value: unknown): void => {
+  const write = (what: keyof typeof PREFIXES, value: unknown): void => {
     try {
       localStorage.setItem(keyOf(what), JSON.stringify(value));
     } catch {
@@ -57,6 +67,12 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
   const keepWaiting = (): void => {
     for (const w of waiting) mine.add(momentOf(w));
     write('temperatures', [...read<Sample[]>('temperatures', []).filter((s) => !mine.has(momentOf(s))), ...waiting]);
+  };
+  const keepTold = (samples: readonly Sample[], answer: Response): void => {
+    // The header says whole seconds: counted to their end, so that nothing told is taken for older than the page.
+    const said = Date.parse(answer.headers.get('date') ?? '') + 999;
+    const toldAt = Number.isFinite(said) ? said : Date.now();
+    write('told', [...read<Told[]>('told', []), ...samples.map((s) => ({ ...s, toldAt }))].slice(-MOST_TOLD));
   };
   const store = createStore<TemperatureState>(() => ({ samples: known, logging: {}, trouble: null }));
   let waiting: Sample[] = [];
@@ -79,6 +95,7 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
     try {
       const answer = await fetch(`/api/batches/${batchId}/temperatures`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ samples }) });
       if (answer.ok) {
+        keepTold(samples, answer);
         settled();
         store.setState({ trouble: refused });
         more = waiting.length > 0;
@@ -136,7 +153,10 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
       keepWaiting();
       const answer = await fetch(`/api/batches/${batchId}/temperatures?${new URLSearchParams({ series: sample.series, at: `${sample.at}` })}`, { method: 'DELETE' }).catch(() => null);
       // One that never reached the server is gone with the tablet's own copy.
-      if (answer?.ok || answer?.status === 404) store.setState((s) => ({ samples: others(s.samples), trouble: null }));
+      if (answer?.ok || answer?.status === 404) {
+        write('told', others(read<Told[]>('told', [])));
+        store.setState((s) => ({ samples: others(s.samples), trouble: null }));
+      }
       else {
         // It may have arrived without its answer: it stays what it was, here too.
         waiting = [...waiting, ...unsent];
@@ -149,7 +169,14 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[]): T
       // What was measured here and never arrived is shown again, also where the page is one of before.
       waiting = read<Sample[]>('temperatures', []);
       keepWaiting();
-      store.setState((s) => ({ samples: [...s.samples, ...waiting.filter((w) => !s.samples.some((x) => momentOf(x) === momentOf(w)))] }));
+      // A page that is younger than what was told has it, or it was taken away elsewhere.
+      const told = read<Told[]>('told', []).filter((t) => t.toldAt > asOf);
+      write('told', told);
+      store.setState((s) => {
+        const shown = new Set(s.samples.map(momentOf));
+        const missing = [...told.map(({ series, at, tC }) => ({ series, at, tC })), ...waiting].filter((w) => !shown.has(momentOf(w)) && shown.add(momentOf(w)));
+        return { samples: [...s.samples, ...missing].sort((a, b) => a.at - b.at) };
+      });
       const stop = listen(undefined, () => Object.keys(store.getState().logging).length > 0);
       const timer = setInterval(sampleProbes, EVERY_MS);
       return () => {

@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import { getBatch, type StoredBatch } from '../../../data/batches';
 import { openedKitchen } from '../../../data/kitchen';
+import { requestTime } from '../../request-time';
 import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { listTemperatures } from '../../../data/temperatures';
 import { sheetOfBatch } from '../../../data/batch-sheet';
@@ -42,6 +43,8 @@ function mindedSteps(db: KitchenDb, batch: StoredBatch, facts: KitchenFacts): { 
 
 export default async function BatchOnPass({ params }: { readonly params: Promise<{ batchId: string }> }) {
   const { batchId } = await params;
+  // Before it is read: what is told meanwhile counts as later.
+  const asOf = await requestTime();
   const db = openedKitchen();
   const batch = getBatch(db, batchId);
   if (!batch) notFound();
@@ -56,6 +59,7 @@ export default async function BatchOnPass({ params }: { readonly params: Promise
       plan={plan}
       batch={{ id, progress, status, revision }}
       samples={listTemperatures(db, id)}
+      asOf={asOf}
       places={places.map((p) => ({ id: p.id, name: p.name }))}
       scaleStepG={rules.scaleStepG}
       waterBoilsC={rules.waterBoilsC}

@@ -32,6 +32,8 @@ interface PassDeskProps {
   readonly plan: BatchPlan;
   readonly batch: BatchState;
   readonly samples: readonly Sample[];
+  /** When the server made the page, ms since 1970. */
+  readonly asOf: number;
   readonly places: readonly { readonly id: string; readonly name: string }[];
   readonly scaleStepG: number;
   readonly waterBoilsC: number;
@@ -44,10 +46,10 @@ const nobody = (): string => '';
 const never = () => () => undefined;
 
 /** Pass: one step fills the screen. */
-export function PassDesk({ sheetId, version, plan, batch, samples, places, scaleStepG, waterBoilsC, fridgeC, ahead, judged }: PassDeskProps) {
+export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places, scaleStepG, waterBoilsC, fridgeC, ahead, judged }: PassDeskProps) {
   const router = useRouter();
   const [client] = useState(() => makeBatchClient(batch));
-  const [temperatures] = useState(() => makeTemperatureLog(batch.id, samples));
+  const [temperatures] = useState(() => makeTemperatureLog(batch.id, samples, asOf));
   const state = useSyncExternalStore(client.subscribe, client.get, client.get);
   const tablet = useSyncExternalStore(never, thisTablet, nobody);
   useEffect(() => client.resume(), [client]);
