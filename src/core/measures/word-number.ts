@@ -1,7 +1,7 @@
 /** Numbers as they are said: 'three quarters of a', 'two and a half', 'half a dozen', 'twenty-four'. */
 import { lookUp } from '../look-up';
 
-const UNITS: Readonly<Record<string, number>> = { a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12, thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, eighteen: 18 };
+const UNITS: Readonly<Record<string, number>> = { a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12, thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19 };
 const TENS: Readonly<Record<string, number>> = { twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90 };
 const PARTS: Readonly<Record<string, number>> = { half: 1 / 2, halves: 1 / 2, third: 1 / 3, thirds: 1 / 3, quarter: 1 / 4, quarters: 1 / 4, fourth: 1 / 4, fourths: 1 / 4, eighth: 1 / 8, eighths: 1 / 8 };
 
@@ -26,6 +26,8 @@ export function andPart(text: string, at: number): WordNumber | null {
   return m ? { value: countOf(m[1]) * PARTS[m[2]!.toLowerCase()]!, end: at + m[0].length } : null;
 }
 
+/** 'Hundred and twenty-five', behind 'two'. */
+const HUNDRED = new RegExp(`^${GAP}hundred(?:(?:${GAP}and)?${GAP}(${Object.keys(TENS).join('|')})(?:[\\s\\u00a0-](one|two|three|four|five|six|seven|eight|nine))?)?(?![\\p{L}])`, 'iu');
 const PARTS_OF_ONE = new RegExp(`^(?:(${NUMBER})[\\s\\u00a0-]+)?(${PART})(?![\\p{L}])`, 'iu');
 
 /**
@@ -64,9 +66,9 @@ export function wordNumber(text: string, start: number): WordNumber | null {
       end += ones[0].length;
     }
   }
-  const hundred = /^[\s\u00a0]+hundred(?:[\s\u00a0]+and[\s\u00a0]+(fifty))?(?![\p{L}])/iu.exec(text.slice(end, end + 24));
+  const hundred = HUNDRED.exec(text.slice(end, end + 44));
   if (hundred) {
-    value = value * 100 + (hundred[1] ? 50 : 0);
+    value = value * 100 + (hundred[1] ? (TENS[hundred[1].toLowerCase()] ?? 0) + (hundred[2] ? UNITS[hundred[2].toLowerCase()]! : 0) : 0);
     end += hundred[0].length;
   }
   const more = andPart(text, end);

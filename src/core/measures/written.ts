@@ -106,7 +106,9 @@ function asideBehind(text: string, from: number, first: WrittenAmount): { amount
   if (first.unit?.dimension === 'volume' && inner.amount.unit.dimension !== 'mass') return null;
   const close = /^[\s\u00a0]*(each|apiece|in all|in total|total)?[\s\u00a0]*(?:[/,;|][^)]{0,40})?\)/i.exec(text.slice(inner.end, inner.end + 60));
   if (!close) return null;
-  const each = /each/i.test(lead) || /^(?:each|apiece)$/i.test(close[1] ?? '') ? true : close[1] ? false : null;
+  // 'Crackers, crushed (about 3 cups)': what has become of all of them.
+  const all = /about|approx|ca/i.test(lead) && first.unit?.dimension === 'pack' && inner.amount.unit.dimension === 'volume' && /\b(?:crushed|crumbled|chopped|broken|grated|ground|sliced|mashed)\b/i.test(text.slice(from, open));
+  const each = /each/i.test(lead) || /^(?:each|apiece)$/i.test(close[1] ?? '') ? true : close[1] || all ? false : null;
   return { amount: inner.amount, each, start: open, end: inner.end + close[0].length };
 }
 
@@ -265,7 +267,7 @@ function scanAmount(text: string, start: number): Scanned | null {
     if (!next) break;
     const word = next[1]!.replace(/\s+/g, ' ').replace(/^fl\. ?/i, 'fl ');
     const lower = word.toLowerCase();
-    const [heaped, sized] = [lookUp(HEAPS, lower), lookUp(SIZES, lower)];
+    const [heaped, sized] = [lookUp(HEAPS, lower), lookUp(SIZES, lower.replace(/\.$/, ''))];
     if (heaped !== undefined) heap = heaped;
     else if (sized !== undefined) size = sized;
     else if (lower === 'extra' && /^[\s\u00a0-]*large\b/i.test(text.slice(at + next[0].length, at + next[0].length + 12))) {

@@ -180,6 +180,11 @@ function namedBefore(text: string, source: string, start: number): { said: Omit<
   if (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && /\b(?:the|that) (?:other|remaining)\s+$/i.test(text.slice(Math.max(0, start - 20), start))) return { said: { name: 'more', amount, definite: false, more: true }, length: split.span[1] };
   const toTaste = /(?:^|[\s,(])(?:and |with )?([\p{L}]+(?: [\p{L}]+)?) to (?:your |the )?taste,? (?:about|say|perhaps)\s+$/iu.exec(text.slice(Math.max(0, start - 60), start));
   if (toTaste && amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1) return { said: { name: toTaste[1]!, amount, definite: false, more: false }, length: split.span[1] };
+  // 'Passion fruit, four or five of them'.
+  const them = OF_THEM.exec(source);
+  const counted = them === null ? null : NAMED_THEN.exec(lead);
+  const [many] = counted === null ? [] : splitLine(`${them![1]!} ${counted[1]!}`).amounts;
+  if (counted && many?.quantity.ok) return { said: { name: counted[1]!, amount: many, definite: false, more: false }, length: them![0].length };
   // 'Into a dish, about 2 litres': what it holds.
   if (before && HOLDS.test(before[1]!)) return null;
   const opening = before ?? (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && NOTHING_MORE.test(source.slice(split.span[1])) ? (NAMED_FIRST.exec(text.slice(0, start)) ?? NAMED_COLON.exec(text.slice(0, start))) : null);
@@ -194,6 +199,10 @@ function amountEnd(source: string, to: number, amounts: readonly WrittenAmount[]
   const size = /^[\s\u00a0]*(?:large|medium|small|big|heaped|level|extra[- ]large)\b/i.exec(source.slice(to, to + 16));
   return amounts[0]!.unit === null && size ? to + size[0].length : to;
 }
+
+/** 'Four or five of them': so many of what was just named. */
+const OF_THEM = /^((?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen)(?:(?:\s+(?:or|to)\s+|\s?[-–]\s?)(?:\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve))?) of (?:them|those)\b/i;
+const NAMED_THEN = /(?:^|[,;]\s+|\b(?:and|with|then|plus)\s+)((?:(?!and\b|with\b|then\b|plus\b)\p{L}[\p{L}'’-]*\s+){0,2}(?!and\b|with\b|then\b|plus\b)\p{L}[\p{L}'’-]*),\s+(?:about |maybe |say )?$/iu;
 
 /** States that may stand before a name: '90 grams melted butter'. */
 const STATES = new Set(['ground', 'sweetened', 'melted', 'beaten', 'whipped', 'sifted', 'soaked', 'heated', 'warmed', 'whisked', 'stirred', 'mixed', 'dissolved', 'squeezed']);

@@ -1,4 +1,4 @@
-import { IN_AN_OVEN, temperaturesIn } from './degrees';
+import { bareOvenC, IN_AN_OVEN, temperaturesIn } from './degrees';
 import { timesIn } from './times';
 import { AFTER_VERB, BEFORE_VERB, verbNamed, verbOfForm, type Verb } from './verbs';
 import { wordsOf, type Word } from './words';
@@ -136,7 +136,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
       if (verb.weak && !/^(?:the|it|them|in|into|for|with|to|over|on|aside|overnight|at)$/.test(next)) at = -1;
       if (STATES.has(verb.base) && !/^(?:the|it|them|in|into|for|with|over|aside)$/.test(next)) at = -1;
     }
-    if (at < 0) at = subjectVerb(words, i + 1);
+    if (at < 0) at = subjectVerb(words, i + 1 + atOnce(words, i + 1));
     // 'Four eggs, 225 g flour, baked in a tin for 40 minutes'.
     if (at < 0 && comma && words[i + 1]?.said === 'baked' && /^(?:in|at|for|until)$/.test(words[i + 2]?.said ?? '')) at = i + 1;
     // 'Pipe them, 100 degrees for an hour'.
@@ -145,8 +145,12 @@ export function clausesOf(sentence: string): readonly Clause[] {
     if (at < 0 && comma && LATE_ALONE.test(words.slice(i + 1, i + 8).map((w) => w.said).join(' ')) && verbAt(words, i + 1, false) < 0) at = i + 1;
     // 'I put the berries in, and it goes over the sponge'.
     if (at < 0 && GOES_OVER.test(words.slice(i + 1, i + 4).map((w) => w.said).join(' '))) at = i + 1;
+    // 'Pile it on a tray, and it goes into a hundred and fifty'.
+    if (at < 0 && goesInHot(sentence.slice(words[i + 1]!.start))) at = i + 1;
     // '400 ml of cream, whipped soft, on top, and some almonds'.
     if (at < 0 && comma && !until && words[i + 1]?.said === 'on' && words[i + 2]?.said === 'top' && /^[,.;]?$/.test(words[i + 3]?.said ?? '') && WHIPPED.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
+    // '300 ml of cream, whipped, and passion fruit': what is named behind it is not whipped with it.
+    if (at < 0 && comma && !until && words[i + 1]?.said === 'and' && i + 3 < words.length && WHIPPED.test(sentence.slice(cuts.at(-1)!, words[i]!.start)) && !/^(?:sugar|icing|vanilla|sweetened|the|it|then)$/.test(words[i + 2]!.said)) at = i + 1;
     // 'level it, overnight in the fridge', 'press it into the tin, fridge.'
     if (at < 0 && comma && coldAlone(words, i + 1) && /\b(?:fridge|freezer)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0 && timesIn(sentence.slice(cuts.at(-1)!, words[i]!.start)).length > 0) at = i + 1;
     if (at < 0 && comma && !until && coldAlone(words, i + 1) && !/\b(?:chill|fridge|refrigerat\w*|freez\w*|hours?|overnight)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
@@ -160,7 +164,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
       if (leading || lead) continue;
       // '500 g strawberries - blitz half of them': a thing with its amount, then its work.
       const dashed = /^[-–—]$/.test(said) && /^\W*(?:\d|[½¼¾⅓⅔])/.test(sentence);
-      if (!dashed && verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i)) && timesIn(sentence.slice(0, words[i]!.start)).length === 0 && temperaturesIn(sentence.slice(0, words[i]!.start), false).length === 0) continue;
+      if (!dashed && !WHIPPED.test(sentence.slice(0, words[i]!.start)) && verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i)) && timesIn(sentence.slice(0, words[i]!.start)).length === 0 && temperaturesIn(sentence.slice(0, words[i]!.start), false).length === 0) continue;
     }
     cuts.push(comma ? words[i]!.end : words[i]!.start);
     until = false;
@@ -230,13 +234,18 @@ export function clauseOf(text: string): Clause {
   // 'The cream is 280 g of cheese and 150 ml of cream, whisked together until thick.'
   const together = words.findIndex((w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|whisked|beaten|mixed|stirred|blended)$/.test(w.said) && words[i + 1]?.said === 'together');
   if (together >= 0) return { text, verb: verbOfForm(words[together]!.said), words, at: together };
-  const whipped = words.findIndex((w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|beaten)$/.test(w.said) && /^(?:soft|stiff|firm|softly|lightly|to|until|till|with)$/.test(words[i + 1]?.said ?? ''));
+  const whipped = words.findIndex((w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|beaten)$/.test(w.said) && /^(?:soft|stiff|firm|softly|lightly|to|until|till|with|,|\.|)$/.test(words[i + 1]?.said ?? ''));
   if (whipped >= 0 && WHIPPED.test(text)) return { text, verb: verbOfForm(words[whipped]!.said), words, at: whipped };
   return { text, verb: null, words, at: -1 };
 }
 
 /** What is put on last, without a verb. */
 const LATE_ALONE = /^(?!just\b|right\b)(?:\p{L}+ ){1,4}?(?:just |right )before (?:serving|it|they|you)\b/u;
+/** How many words only say that it is done at once: 'and straight away you drop it'. */
+const atOnce = (words: readonly Word[], from: number): number => (/^(?:straight|right) away$/.test(`${words[from]?.said} ${words[from + 1]?.said}`) ? 2 : /^(?:immediately|straightaway)$/.test(words[from]?.said ?? '') ? 1 : 0);
+/** 'It goes into a hundred and fifty': into an oven, by its heat. */
+export const goesInHot = (text: string): boolean => GOES_IN.test(text) && bareOvenC(text, false) !== null;
+const GOES_IN = /^(?:and |then |so )*(?:it|that|this|they) goes? in(?:to)?\b/i;
 const GOES_OVER = /^(?:on top(?= ?,)|(?:it|that|this|they|all that) goes? (?:over|on|onto)\b)/;
 /** Whether a clause says that what was just made is laid on something: 'and it goes over the sponge', 'on top, and …'. */
 export const goesOver = (text: string): boolean => GOES_OVER.test(text.replace(/^(?:and|then|so) /i, '').toLowerCase());

@@ -1,3 +1,5 @@
+import { figured } from './figured';
+
 /** A temperature that a text says, °C. */
 export interface SaidTemperature {
   readonly c: number;
@@ -12,11 +14,11 @@ const WORD = /\boven|\bbak(?:e|ing)|\bpreheat|\broast|\bfan\b|\btoast|\bdry\b/i;
 const OF_OVEN_FROM = 90;
 
 /** 'Oven to 150', 'turn it down to 120', 'at 350 for 10 minutes': degrees of an oven that are not said to be any. */
-const BARE = /\b(?:to|at|on|bake)[\s\u00a0]+(\d{3})(?![\s\u00a0]?(?:g|grams?|ml|mm|mils?|min|[.,]?\d))\b/i;
+const BARE = /\b(?:to|at|on|into|bake)[\s\u00a0]+(\d{3})(?![\s\u00a0]?(?:g|grams?|ml|mm|mils?|min|[.,]?\d))\b/i;
 
 /** °C of an oven whose degrees stand alone: 100 to 260 are °C, more is °F, and so are 200 and more where the recipe speaks so. @returns null where none stand. */
 export function bareOvenC(text: string, fahrenheit: boolean): number | null {
-  const n = Number(BARE.exec(text)?.[1] ?? NaN);
+  const n = Number(BARE.exec(figured(text))?.[1] ?? NaN);
   if (!(n >= OF_OVEN_FROM && n <= 550)) return null;
   return n > 260 || (fahrenheit && n >= 200) ? Math.round(((n - 32) * 50) / 9) / 10 : n;
 }
@@ -34,7 +36,8 @@ const inC = (n: number, unit: string | undefined, text: string, oven: boolean): 
  * Every temperature that a clause says, in its order; of several ways to say one ('350 F (180 C, gas 4)') the first.
  * @param fahrenheit whether bare degrees of an oven are meant in °F: the recipe speaks so elsewhere.
  */
-export function temperaturesIn(text: string, fahrenheit: boolean): readonly SaidTemperature[] {
+export function temperaturesIn(written: string, fahrenheit: boolean): readonly SaidTemperature[] {
+  const text = figured(written);
   const out: SaidTemperature[] = [];
   const oven = WORD.test(text);
   let last = -1;

@@ -146,7 +146,7 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   // 'Whisk the whites when the syrup reaches 110 °C': that is the syrup's.
   const said = temperaturesIn(c.text, w.fahrenheit).find((t) => !ELSEWHERE.test(c.text.slice(0, t.start))) ?? null;
   // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
-  const inOven = work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|lower|decrease|increase|raise|set)$/.test(verb));
+  const inOven = work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|drop|lower|decrease|increase|raise|set)$/.test(verb));
   const bare = said === null && inOven ? bareOvenC(c.text, w.fahrenheit) : null;
   const temperature: SaidTemperature | null = bare !== null ? { c: bare, of: 'oven', start: 0, end: 0 } : said && inOven && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
   const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: ['whisk', 'beat', 'fold'].includes(work) ? stageIn(c.text) : null, lines: new Set(), bowl: null, places: new Set(), section: fc.section, when: fc.when, start: fc.start, end: fc.end };
@@ -186,13 +186,16 @@ function whippedFirst(w: Worktop, item: Item, at: number, stage: Bowl['stage']):
   return { kind: 'bowl', bowl: b.id, at: item.at, share: item.share, named: item.named };
 }
 
+/** Whether the oven was spoken of last, and not turned off. */
+const bakes = (last: FlowStep | undefined): boolean => (last?.machine === 'oven' || last?.temperature?.of === 'oven') && !/\boff\b/i.test(last.text);
+
 /** The work of a clause, by its verb and by what it works on. */
 function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number): StepWork {
   const { c, verb, after, around, additive } = h;
   const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([w.lines[x.line]!.role]), bowl: null } : { roles: null, bowl: w.bowls[x.bowl]! }));
   const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? w.here() : null;
   const has = (...roles: Role[]): boolean => involved.some((x) => (x.bowl ? w.holds(x.bowl, ...roles) : roles.some((r) => x.roles!.has(r)))) || (target !== null && w.holds(target, ...roles));
-  const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), setter: has('setter'), chocolate: has('chocolate'), built: w.built, chilled: w.chilled, baking: w.steps.at(-1)?.machine === 'oven', late: BEFORE_SERVING.test(around) };
+  const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), setter: has('setter'), chocolate: has('chocolate'), built: w.built, chilled: w.chilled, baking: bakes(w.steps.at(-1)), late: BEFORE_SERVING.test(around) };
   let work = workOf(c, on);
   // 'Blitz the biscuits': they are only made small.
   if (work === 'beat' && SMALL.test(verb) && items.length > 0 && items.every((x) => x.kind === 'line' && ['biscuit', 'nut'].includes(w.lines[x.line]!.role ?? ''))) work = 'hands';

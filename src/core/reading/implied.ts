@@ -14,6 +14,7 @@ const BARE_MASS = /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|kg|ml|oz|lb)\b)\s+
 /** 'Rub together', below the list that it is of. */
 const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?together\b/i;
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
+const THROUGH_THE_REST = /^fold (?:it |this |that |them )?(?:in|into|through|with) (?:the )?(?:rest|remainder)\b(?! of)/i;
 const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds that them this'.split(' '));
 
 /** 'Nearly all of it', 'most of them'. */
@@ -45,6 +46,9 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   const whole = /\bthe whole ones\b/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
   if (whole) meant.line(whole[1], c.words.length);
   if (items.length === 0) unsaid(w, h, meant);
+  // 'Loosen the paste with some of the cream, then fold through the rest': the rest of that cream.
+  const cream = THROUGH_THE_REST.test(h.after) ? [...(w.steps.at(-1)?.lines ?? [])].find((i) => w.lines[i]!.role === 'cream' && w.bowlOf[i] != null && w.root(w.bowlOf[i]!) !== (w.here() ? w.root(w.here()!.id) : -1)) : undefined;
+  if (cream !== undefined) meant.push({ kind: 'bowl', bowl: w.root(w.bowlOf[cream]!), at: c.words.length, share: ALL, named: false });
   // 'Fold nearly all of it through': of what is in hand.
   const most = MOST_OF.exec(h.after)?.[1];
   const share: Share = most === undefined ? ALL : { kind: 'part', share: FRACTIONS.find(([x]) => x.test(most))?.[1] ?? NEARLY_ALL, said: most };
@@ -162,6 +166,8 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   else if (items.length === 0 && verb === 'line' && !/\bwith\b/i.test(after)) take(lines.filter((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit'));
   // 'Smash the crackers, stir in the butter': into what was made ready, where no bowl is in hand.
   else if (additive && w.here() === null && items.length > 0 && lines.length > 0) take(lines);
+  // 'Slice the bananas, toss in lemon juice.'
+  else if (/^(?:toss|turn|roll) (?:(?:well|them|it) )?(?:with|in)\b/i.test(after) && items.length > 0 && items.every((x) => x.kind === 'line')) take(lines);
   else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) take(lines);
   // 'The yolks go in with the sugar and I let that run': the whites wait.
   else if (/^(?:it|them|this|these|that|those)\b/.test(object) && !lines.some((x) => x.kind === 'line' && items.some((y) => y.kind === 'line' && y.line === x.line)) && !(verb === 'fold' && w.here()?.air && share.kind === 'all') && lines.length > 0) take(lines);
@@ -177,6 +183,8 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
   // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
   const mine = w.here();
   const isNamed = (): boolean => items.some((x) => x.kind === 'bowl' && x.bowl === mine?.id);
+  // 'Whip the cream, fold with the cheese into the yolks'.
+  if (/^fold with\b[^.;]*\binto\b/i.test(c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0)) && mine?.air && !isNamed()) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
   // What lies there already goes nowhere: what is named is laid on it.
   const laid = mine !== null && mine.placed !== 'no' && items.length > 0 && items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.placed === 'no' && !w.bowls[x.bowl]!.baked);
   const goesTo = mine !== null && !laid && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;

@@ -3,6 +3,7 @@ import { ABBREVIATED } from './clauses';
 import { temperaturesIn } from './degrees';
 import { BARE_GRAMS, endsMeasured, INGREDIENTS, isAction, isTime, looksLikeMeasured, TAKEN_FROM } from './row-looks';
 import { timesIn } from './times';
+import { DISHES } from './words';
 
 /** What stands within one row, in its order: the name of a list, a thing of the list, or all else. */
 export interface Piece {
@@ -58,8 +59,10 @@ function saidApart(text: string): readonly { readonly text: string; readonly at:
   return out;
 }
 
-/** 'You'll need …', 'Ingredients: …', 'Things: …': what follows is the list of all. */
-const NEEDS = /^(?:(?:ok(?:ay)?|so|right|well|now|here)[,: ]+)*(?:you(?:['’]ll| will)? (?:need|want)|(?:the |your )?ingredients(?: are)?|shopping list|what you(?:['’]ll)? need|things)\b[:,–—-]?\s+(?=\S)/i;
+/** What one says before one begins. */
+const GREETS = '(?:(?:hi(?:ya)?|hey|hello|morning|ok(?:ay)?|so|right|well|now|here)[,:! ]+)*';
+/** 'You'll need …', 'for the raspberry fool you want …', 'Ingredients: …', 'Things: …': what follows is the list of all. */
+const NEEDS = new RegExp(`^${GREETS}(?:for (?:the|my|our|a) (?:[\\p{L}'’-]+ ){0,3}(?:${DISHES}),? )?(?:you(?:['’]ll| will)? (?:need|want)|(?:the |your )?ingredients(?: are)?|shopping list|what you(?:['’]ll)? need|things)\\b[:,–—-]?\\s+(?=\\S)`, 'iu');
 /** 'For the topping: …', 'for the base you need …'. */
 const FOR_THE = /^(?:(?:and|then) )?(?:for|to make) (?:the |your )?(\p{L}[\p{L} '’-]{1,30}?)(?:\s*[:–—]\s+|,? (?:you(?:['’]ll| will)? (?:need|want)|take|use)[:,]?\s+)/iu;
 const NAMED = /^(\p{Lu}[\p{L}\d '’&()-]{1,40}?)\s*[:–—]\s+(?=\S)/u;

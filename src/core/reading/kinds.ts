@@ -9,6 +9,9 @@ const THICK_STARCH_PCT = 1;
 /** Eggs baked with so much flour of the whole are a sponge (house). */
 const SPONGE_FLOUR = 0.15;
 
+/** So much cream of the whole loosens a sauce and makes no cream of it (house). */
+const LOOSENS = 0.25;
+
 /** What part of a dessert a bowl is: by what is in it and what was done with it, never by its name. */
 export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   const g = rolesIn(b, flow.lines);
@@ -57,10 +60,13 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   // Fruit tossed in sugar and piled on at the end; beaten with butter it is a cream.
   if (has('fruit') && b.placed === 'late' && !b.heated && !b.sieved && !has('gelatin', 'setter', 'butter')) return 'topping';
   if (has('fruit') && (b.heated || b.sieved || has('gelatin', 'setter', 'butter') || grams('sugar') > 0)) return 'fruit-base';
-  if (has('fruit')) return b.placed === 'no' ? 'fruit-base' : 'topping';
+  // Fruit that nothing is made of is laid on.
+  if (has('fruit')) return b.placed === 'no' && (b.into !== null || flow.bowls.some((x) => x.takes.has(b.id))) ? 'fruit-base' : 'topping';
   if (has('cream') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
   // A pudding that some whipped topping lightens.
   if (has('cream') && !b.heated && !b.air && grams('milk') > grams('cream')) return 'set-filling';
+  // A sauce that a spoon of cream loosens.
+  if (has('cream') && !b.heated && !b.air && grams('cream') < LOOSENS * total && !has('fruit', 'gelatin', 'setter')) return 'topping';
   if (has('cream')) return b.heated ? (has('gelatin', 'setter', 'starch') ? 'set-filling' : 'whipped-cream') : 'whipped-cream';
   if (has('milk') && has('starch')) return 'custard';
   if (has('biscuit')) return b.pressed ? 'pressed-base' : 'biscuit-layer';

@@ -18,11 +18,17 @@ export function leftOvers(w: Worktop): void {
     const heading = l.under;
     const prepared = w.stepOf[i] === null ? null : w.steps[w.stepOf[i]!]!;
     const mates = w.bowls.filter((b) => [...b.lines].some((j) => w.lines[j]!.under === heading && w.lines[j]!.block === l.block));
-    const close = mates.filter((b) => b.place === 'mix').sort((a, b) => b.lines.size - a.lines.size)[0] ?? mates[0];
+    // A squeeze of lemon belongs to the fruit of its list.
+    const fruit = l.role === 'sour' ? mates.find((b) => b.place === 'mix' && w.holds(b, 'fruit')) : undefined;
+    const close = fruit ?? mates.filter((b) => b.place === 'mix').sort((a, b) => b.lines.size - a.lines.size)[0] ?? mates[0];
     const seasoning = ['sugar', 'flavour', 'salt', 'acid', 'sour', 'starch', 'setter', 'gelatin'].includes(l.role ?? '');
     const top = /\b(?:to (?:serve|finish|decorate|garnish|top|glaze|dust|brush|sprinkle)|for (?:the top|serving|dusting|decorat\w+|garnish\w*|sprinkling|topping)|garnish|topping)\b/i.test(`${l.written} ${heading ?? ''}`);
     let b: Bowl | null = null;
-    if (!top && heading !== null && close) b = close;
+    // A drink beside biscuits that are dipped, and nobody says into what.
+    if (!top && close?.place === 'layer' && close.dipped && ['drink', 'liquid'].includes(l.role ?? '')) {
+      b = w.make(heading);
+      b.place = 'soak';
+    } else if (!top && heading !== null && close) b = close;
     else if (!top && seasoning && close) b = close;
     else if (!top && close && prepared?.bowl != null) b = w.bowls[w.root(prepared.bowl)]!;
     // Eggs that no sentence names are not strewn on top: they are in what was mixed.

@@ -139,7 +139,9 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   const written = keyOf(splitLine(l.text).name.replace(/\([^)]*\)/g, ' ').split(/,| - | or /)[0]!);
   claim(written, 3);
   // Of an egg the white is no sort.
-  const bare = written.split(' ').filter((w) => !SORTS.has(w) || (l.role === 'white' && w === 'white'));
+  const kept = written.split(' ').filter((w) => !SORTS.has(w) || (l.role === 'white' && w === 'white'));
+  // 'Chocolate digestives' are no chocolate, whatever is only a sort of them.
+  const bare = kept.join(' ') === 'chocolate' && l.role !== 'chocolate' ? written.split(' ') : kept;
   claim(bare.join(' '), 3);
   if (l.ingredient) {
     if (l.ingredient.id !== 'water') for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), OF_ITS_NAME);

@@ -7,7 +7,7 @@ const CIRCLED = /^[\s\u00a0]*[\u2460-\u2473\u2776-\u2793][.):]?[\s\u00a0]+/u;
 
 const BULLET = /^[\s\u00a0]*(?:[-–*•▢☐□◦·●○‣▪✓]|\[[ x]?\])[\s\u00a0]+/i;
 
-const NUMBERED = /^[\s\u00a0]*(?:(?:step|stage)[\s\u00a0]*)?(?:\d{1,2}|[a-z](?=\d{0,2}[.)]))\d{0,2}[.):][\s\u00a0]+(?=\D)|^[\s\u00a0]*step[\s\u00a0]+(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten)[\s\u00a0]*[-–—:.]?[\s\u00a0]+/i;
+const NUMBERED = /^[\s\u00a0]*(?:(?:step|stage)[\s\u00a0]*)?(?:\d{1,2}|[a-z](?=\d{0,2}[.)]))\d{0,2}[.):/][\s\u00a0]+(?=\D)|^[\s\u00a0]*step[\s\u00a0]+(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten)[\s\u00a0]*[-–—:.]?[\s\u00a0]+/i;
 
 const ENTITIES: Readonly<Record<string, string>> = { nbsp: ' ', amp: '&', deg: '°', frac12: '½', frac14: '¼', frac34: '¾', ndash: '–', mdash: '—', lt: '<', gt: '>', quot: '"', '#39': "'", '#176': '°', '#8217': '’', '#189': '½', '#188': '¼', '#190': '¾', times: '×', eacute: 'é', egrave: 'è' };
 
@@ -32,6 +32,8 @@ export interface RawRow {
   readonly numbered: boolean;
   readonly marked: boolean;
   readonly label: string | null;
+  /** How far from the margin it stands, characters; where its rows are set in, what stands at the margin is their name. */
+  readonly indent: number;
   /** Known to be a line of a list by how it was written. */
   readonly listed?: true;
 }
@@ -41,16 +43,21 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
   let at = 0;
   let blank = true;
   let partColumn = -1;
+  let under = '';
   for (const raw of text.split(/\r\n|\r|\n|\u2028|\u2029/).flatMap(countedInOne)) {
     const start = text.indexOf(raw, at);
     at = start + raw.length;
     // Cells of a table stand beside each other; a rule between its rows says nothing.
     const table = cellsOf(raw);
     partColumn = table === null ? -1 : (partColumnOf(table) ?? partColumn);
-    const heading = table?.[partColumn] ?? '';
+    const cell = table?.[partColumn] ?? '';
+    // Which step a row is for stands in each of its rows: it heads the first of them.
+    const letter = LETTER.test(cell);
+    const heading = letter && cell === under ? '' : cell;
+    if (table !== null && cell !== '') under = cell;
     const cells = table === null ? raw : oneAmount(table.filter((t, i) => t !== '' && i !== partColumn)).join(' ');
     if (table !== null && /\p{L}/u.test(heading) && partColumnOf(table) === null) {
-      out.push({ text: `${heading}:`, start, end: at, blankBefore: true, bulleted: false, numbered: false, marked: true, label: null });
+      out.push({ text: `${heading}:`, start, end: at, blankBefore: true, bulleted: false, numbered: false, marked: true, label: letter ? heading : null, indent: 0 });
       blank = false;
     }
     const clean = cells.replace(/[\u0000\ufeff]/g, ' ').replace(/\s*(?:\.{3,}|…+)\s*(?=\d)/g, ' ').replace(/[\u00a0\u202f]/g, ' ').replace(/ {3,}(?=[%°CF]|g\b|ml\b)/g, ' ').trim();
@@ -65,7 +72,7 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
     if (plain !== '') {
       const letter = /^[\s\u00a0]*([A-H])[.)]\s/.exec(item)?.[1] ?? null;
       const label = letter !== null && !isAction(plain) ? letter : null;
-      const row = { text: plain, start, end: at, blankBefore: blank || label !== null, bulleted: item !== bare, numbered: label === null && plain !== item && NUMBERED.test(item), marked, label };
+      const row = { text: plain, start, end: at, blankBefore: blank || label !== null, bulleted: item !== bare, numbered: label === null && plain !== item && NUMBERED.test(item), marked, label, indent: /^[ \u00a0]*/.exec(raw)![0].length };
       out.push(row);
     }
     blank = false;
@@ -85,6 +92,9 @@ function lettered(rows: readonly RawRow[]): readonly RawRow[] {
   });
 }
 
+/** 'A' in a column that says which step a row is for. */
+const LETTER = /^[A-H]$/;
+
 /** The cells of a row of a table; null for any other row. */
 function cellsOf(raw: string): readonly string[] | null {
   if (raw.includes('|')) return raw.trim().replace(/^\|/, '').replace(/\|$/, '').split('|').map((t) => t.trim());
@@ -101,7 +111,7 @@ function oneAmount(cells: readonly string[]): readonly string[] {
 /** Which cell of a table's head stands over the names of parts; −1 for a head without one, null for what is no head. */
 function partColumnOf(cells: readonly string[]): number | null {
   if (cells.length < 2 || !cells.some((t) => /^(?:ingredients?|item|name)$/i.test(t))) return null;
-  return cells.findIndex((t) => /^(?:components?|parts?|elements?|layers?|sections?|preparations?|for)$/i.test(t));
+  return cells.findIndex((t) => /^(?:components?|parts?|elements?|layers?|sections?|preparations?|steps?|stages?|phases?|for)$/i.test(t));
 }
 
 /** '1. Bloom the gelatin. 2. Heat the milk.': steps that are counted within one row are rows of their own. */

@@ -3,7 +3,7 @@ import { splitLine } from '../measures/line';
 import { fail, ok, type Result } from '../result';
 import { clauseOf, sentencesOf } from './clauses';
 import { rawRows, type RawRow } from './raw-rows';
-import { INGREDIENTS, isAction, LONGEST_LINE, looksLikeLine, looksLikeMeasured, YIELD } from './row-looks';
+import { endsMeasured, INGREDIENTS, isAction, LONGEST_LINE, looksLikeLine, looksLikeMeasured, YIELD } from './row-looks';
 import { timesIn } from './times';
 import { keyOf } from './words';
 
@@ -216,6 +216,8 @@ function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name:
   if (r.numbered) return next?.listed === true && text.split(/\s+/).length <= 6 && !looksLikeMeasured(text);
   if (looksLikeMeasured(text)) return false;
   if (r.marked || text.endsWith(':')) return true;
+  // A name at the margin above a list that is set in: 'Pistachio cream' is no paste then.
+  if (next && !next.blankBefore && next.indent > r.indent && (looksLikeMeasured(next.text) || endsMeasured(next.text)) && !/[,(]/.test(text) && text.split(/\s+/).length <= 5 && splitLine(text).amounts.length === 0 && !INGREDIENTS.test(text) && !METHOD.test(text) && !isAction(text)) return true;
   // A name above a list with bullets, that has none itself.
   if (next?.bulleted && !next.blankBefore && (looksLikeLine(next.text, isIngredient) || /\d\s?(?:g|kg|ml|l|tsp|tbsp|cups?|oz)\b/i.test(next.text)) && (looksLikeMeasured(next.text) || !isAction(next.text)) && /^\p{Lu}/u.test(text) && text.split(/\s+/).length <= 5 && !/,/.test(text) && splitLine(text).amounts.length === 0 && !INGREDIENTS.test(text) && !METHOD.test(text)) return true;
   if (FOR_THE.test(text)) return true;

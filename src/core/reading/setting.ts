@@ -90,7 +90,9 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
   [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
 ];
-const COUNTED = new RegExp(`(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
+/** Between a number and the glasses that it counts stands no time and no other number's word: '3 hours Makes 8 jars'. */
+const NO_TIME = '(?!(?:hours?|hrs?|h|minutes?|mins?|days?|makes|serves|fills)\\b)';
+const COUNTED = new RegExp(`(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
 /** '6 x 250 ml jars'. */
 const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?ml\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\b/i;
 const EACH_ML = /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
@@ -111,6 +113,8 @@ export function vesselIn(written: string): SaidVessel | null {
       if (shape === 'dome' && /\bpipe\b/i.test(piece)) continue;
       if (/\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl|\bin an? (?:large |big |glass |deep )+bowl,? (?:whisk|beat|whip|mix|stir|combine|cream|toss)\b/i.test(piece) && shape === 'bowl') continue;
       if (/\bbaking (?:tray|sheet)|\bice(?: cube)? tray|\b(?:wine|shot) glass of|\bmuffin cases/i.test(piece) && (shape === 'tray' || shape === 'glass') && !/\binto (?:the )?tray/i.test(piece)) continue;
+      // What is piled on a tray to bake is served from no tray.
+      if (shape === 'tray' && /\b(?:pile|spoon|heap|shape|pipe|dollop)\w* (?:it|them|the meringue|the mixture)\b[^.;]{0,16}\bon(?:to)? (?:a|the|your) (?:lined |baking )?tray\b/i.test(piece)) continue;
       if (shape === 'tray' && /\b(?:spread|pour|spoon|tip) .{0,30}\b(?:shallow |flat )?(?:tray|dish) (?:to cool|and cover|and chill)/i.test(piece)) continue;
       if (shape === 'glass' && /\b(?:wine|shot|liqueur|sherry) glass(?:ful)?\b/i.test(piece) && !/\b(?:into|in|among|between)\b.{0,20}glasses/i.test(piece)) continue;
       const sized = ROUND.test(piece) || ROUND_AFTER.test(piece) || BY.test(piece) || EACH_ML.test(piece) || COUNTED.test(piece) ? 3 : 0;
@@ -265,6 +269,8 @@ export function familyOf(name: string, kinds: readonly PartKind[], freezes: bool
 export function purposeIn(text: string, vessel: SaidVessel | null): Use | null {
   if (/\bpip(?:e|ed|ing)\b|\bnozzle\b|\bpiping bag\b|\bpastry bag\b/i.test(text) && !(vessel && ['springform', 'terrine', 'round', 'tart', 'ring'].includes(vessel.shape)) && !(vessel?.shape === 'tray' && /\b(?:slice|cut)\b/i.test(text)) && vessel?.shape !== 'glass') return 'pipe';
   if (/\bturn(?:ed)?(?: it| them)? out\b|\bunmou?ld|\binvert|\bupside down\b/i.test(text)) return vessel && (vessel.shape === 'springform' || vessel.shape === 'tray' || (vessel.shape === 'ring' && /\b(?:cut|slice)\b/i.test(text))) ? 'slice' : vessel?.shape === 'terrine' ? 'slice' : 'turn-out';
+  // What is rolled is cut across.
+  if (/\broulade\b|\bswiss roll\b(?! (?:tin|pan))|\broll(?:ed)? (?:it |the sponge )?up\b/i.test(text)) return 'slice';
   if (vessel && (vessel.shape === 'springform' || vessel.shape === 'terrine' || vessel.shape === 'round' || vessel.shape === 'ring' || vessel.shape === 'tart')) return 'slice';
   if (/\b(?:cut|slice)\b[^.]{0,40}\b(?:into|in|to serve|wedges|squares|slices|pieces|portions)\b/i.test(text) && (vessel === null || vessel.shape === 'tray' || vessel.shape === 'free')) return 'slice';
   if (vessel?.shape === 'glass') return 'glass';

@@ -1,14 +1,18 @@
 import { clauseOf } from './clauses';
 import type { Row } from './rows';
+import { DISHES } from './words';
 
 /** What a recipe is called: its own row, else as it is named in the telling. */
 export function titleOf(rows: readonly Row[], text: string): string {
   const row = rows.find((r) => r.kind === 'title');
-  if (row) return row.text.slice(0, 120);
+  if (row) return row.text.replace(/\s{2,}/g, ' ').slice(0, 120);
   const cheat = /^(?:right|ok(?:ay)?|so|well|now)?[, ]*(?:so )?for (?:the |my |our |a )([\p{L}][\p{L}\p{M}'’ -]{4,40}?),/iu.exec(text.trim());
   if (cheat) return capital(cheat[1]!.trim());
   const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) make|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
   if (told) return capital(told[1]!.trim());
+  // 'So for the raspberry fool you want …'.
+  const wanted = WANTED.exec(text.trim());
+  if (wanted) return capital(wanted[1]!);
   // 'So my nan’s trifle, right.': named in passing.
   const passing = /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim()) ?? /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+the ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)\./iu.exec(text.trim());
   if (passing && clauseOf(passing[1]!).verb === null) return capital(passing[1]!.trim());
@@ -24,4 +28,5 @@ export function titleOf(rows: readonly Row[], text: string): string {
   return 'Recipe as it was told';
 }
 
+const WANTED = new RegExp(`^(?:[\\p{L}]+[,:! ]+){0,3}for (?:the|my|our|a) ((?:[\\p{L}'’-]+ ){0,3}(?:${DISHES})),? (?:you|we|i)\\b`, 'iu');
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);

@@ -12,6 +12,9 @@ const SHORT: Readonly<Record<string, string>> = {
   ladyfingers: 'ladyfinger', fingers: 'finger', whites: 'white', yolks: 'yolk', creamcheese: 'cream-cheese', raspb: 'raspberry', rasps: 'raspberry', strawbs: 'strawberry', liqueur: 'liqueur', mixt: 'mixture', mix: 'mix',
 };
 
+/** What desserts are called, as the last word of their name. */
+export const DISHES = 'fool|trifle|mousse|cheesecakes?|tiramis[uù]|semifreddo|parfait|syllabub|posset|pavlova|meringues?|roulade|bavarois|blancmange|panna cotta|pudding|charlotte|zuccotto|terrine|icebox cake|cake|tart|pie|gateau|delight|mess|snow|cream|nests?|cups|pots|glasses|squares|slices|bars';
+
 /** A word of a text, where it stands, in its one spelling. */
 export interface Word {
   readonly word: string;

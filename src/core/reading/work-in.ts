@@ -1,5 +1,5 @@
 import { amountsIn } from './amounts';
-import { clausesOf, sentencesOf, type Clause } from './clauses';
+import { clausesOf, sentencesOf, type Clause, goesInHot } from './clauses';
 import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
 import { onlyTime, timesIn } from './times';
@@ -103,7 +103,7 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   // 'Oven to gas mark 2.'
   if (/^(?:the |your )?oven (?:to|at|on|\d)/i.test(c.text) && temperaturesIn(c.text, false).length > 0) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.
-  if (IN_AN_OVEN.test(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
+  if (IN_AN_OVEN.test(c.text) || goesInHot(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.
   if (/^all in(?:to)?\b/i.test(c.text) || (/\bspeed\b/i.test(c.text) && stageIn(c.text) !== null)) return true;
   return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);

@@ -1,5 +1,5 @@
 import type { StepMachine, StepWork } from '../document/kinds';
-import { goesOver, type Clause } from './clauses';
+import { goesInHot, goesOver, type Clause } from './clauses';
 import { IN_AN_OVEN } from './degrees';
 import { timesIn, type SaidTime } from './times';
 
@@ -51,6 +51,8 @@ const LAYERS_TOLD = /\b(?:a|another|one) layer of\b[^.;]*\b(?:a|another|one) lay
 export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
   // 'A layer of wafers, a layer of bananas, a layer of pudding.'
   if (LAYERS_TOLD.test(written) || PRESSED_TOLD.test(written)) return 'fill';
+  // 'It goes into a hundred and fifty': only an oven is so hot.
+  if (goesInHot(written)) return 'bake';
   // 'Off the heat' is no heat.
   const text = written.replace(/\b(?:off|away from|from|without) (?:the )?(?:heat|hob|stove|fire)\b/gi, ' ');
   const verb = c.verb?.base ?? '';
@@ -116,6 +118,10 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return (air || /\bwhisk|\bwhip|\bbeat/i.test(text)) && foams && !on.butter ? 'whisk' : /\bspeed|\bmixer|\bbeat/i.test(text) && (on.butter || on.cheese) ? 'beat' : /\bwhisk|\bwhip/i.test(text) ? 'whisk' : 'hands';
     case 'bring':
       return ROOM.test(text) ? 'wait' : /\btogether\b/i.test(text) ? 'hands' : 'heat';
+    // 'Blanch the yolks with the sugar': they are whisked pale.
+    case 'blanch':
+      return on.yolk ? 'whisk' : 'hands';
+    case 'drop':
     case 'reduce':
     case 'decrease':
     case 'lower':
@@ -299,6 +305,8 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     if (/\bout of\b|\bfrom\b|\boff\b/i.test(text)) return ROOM.test(text) && timed ? 'wait' : /\b(?:fridge|freezer|refrigerator)\b/i.test(text) && timed ? 'wait' : 'hands';
     if (verb !== 'take') return 'hands';
   }
+  // 'Leave it for an hour and a quarter', in the oven that was spoken of last.
+  if (verb === 'leave' && on.baking && timed && !/\b(?:off|open|ajar|cool\w*|cold|out)\b/i.test(text)) return 'bake';
   if (/\b(?:infuse|steep|brew|macerate|bloom|soak|swell|hydrate)\b/i.test(text)) return 'soak';
   if ((verb === 'make' || verb === 'build') && /\b(?:layers?|stor(?:e?ys|ies)) of\b/i.test(text) && !HOT.test(text)) return 'fill';
   if (FREEZER.test(text) && !/\bout of the freezer|\bfrom the freezer/i.test(text)) return 'freeze';
