@@ -1,6 +1,6 @@
 import type { DraftLine } from './lines';
 import { sameHeading } from './rows';
-import type { FlowClause, Worktop } from './worktop';
+import { BARE, type FlowClause, type Worktop } from './worktop';
 
 /** Meant for the top, by its heading or its own words. */
 const forTop = (l: DraftLine): boolean => /^(?:the )?topping\b|\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(`${l.under ?? ''} ${l.written}`);
@@ -13,7 +13,7 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
   const role = w.lines[[...all].sort((a, b) => b.strength - a.strength)[0]!.line]!.role;
   // What is strewn over what stands there already is for the top.
   const strewn = STREWN.test(c.clause.verb?.base ?? '') && w.here()?.placed !== 'no';
-  const inside = w.chilled || strewn || (c.section !== null && /\btop/i.test(c.section)) ? [] : all.filter((x) => (!forTop(w.lines[x.line]!) || (w.inCompany && w.lines[x.line]!.under === w.company)) && w.lines[x.line]!.role === role);
+  const inside = w.chilled || strewn || (c.section !== null && /\btop/i.test(c.section)) ? [] : all.filter((x) => (!forTop(w.lines[x.line]!) || (w.inCompany && (w.lines[x.line]!.under ?? BARE) === w.company)) && w.lines[x.line]!.role === role);
   const meant = inside.length > 0 ? inside : all;
   const top = Math.max(...meant.map((x) => x.strength));
   let left = meant.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
@@ -29,11 +29,11 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
   const boiled = (i: number): boolean => !w.fresh(i) && w.bowls[w.root(w.bowlOf[i]!)]!.heated;
   if (c.clause.verb?.base === 'whip' && role === 'cream' && left.every(boiled) && wide.some(w.fresh)) left = wide.filter(w.fresh);
   // Of several sugars the one that stands in the list with what is named beside it.
-  const beside = left.filter((i) => w.company !== null && w.lines[i]!.under === w.company);
+  const beside = left.filter((i) => w.company !== null && (w.lines[i]!.under ?? BARE) === w.company);
   // '3 oz caster' of this list, where the sugar of another has gone into its own bowl.
-  const near = wide.filter((i) => w.company !== null && w.lines[i]!.under === w.company && w.fresh(i));
+  const near = wide.filter((i) => w.company !== null && (w.lines[i]!.under ?? BARE) === w.company && w.fresh(i));
   if (c.section === null && beside.some(w.fresh)) left = beside;
-  else if (c.section === null && role === 'sugar' && !left.some(w.fresh) && near.length > 0) left = near;
+  else if (c.section === null && role === 'sugar' && (beside.length === 0 || !left.some(w.fresh)) && near.length > 0) left = near;
   if (left.length > 1) {
     const bowl = w.here();
     const mine = bowl && additive ? left.filter((i) => (bowl.heading !== null && w.lines[i]!.under === bowl.heading) || [...bowl.lines].some((j) => w.lines[j]!.block === w.lines[i]!.block)) : [];

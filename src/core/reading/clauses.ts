@@ -80,7 +80,7 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       // 'Cream in, slowly': a thing that goes in.
       if (said === 'cream' && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
-      if (said === 'cream' && (strict ? !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next) : /^[:–—,-]$/.test(next))) return -1;
+      if (said === 'cream' && (strict ? !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next) : /^[:–—,+/-]$/.test(next))) return -1;
       if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(i > from && words[i - 1]!.said === 'then' && /^\p{L}/u.test(next) && !/^(?:and|or|&)$/.test(next) && !verbNamed(next)) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|that|these|those|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;
       if (followed || !strict) return i;
       // 'cool completely', 'cream butter and sugar', 'layer biscuits': followed by a plain noun it is a verb at the start of a sentence only.
@@ -218,6 +218,7 @@ const hasAction = (words: readonly Word[]): boolean => words.some((w, i) => verb
 /** A clause with its verb: the one that it begins with, else the first that stands in it as a verb, else that of a participle. */
 export function clauseOf(text: string): Clause {
   const words = wordsOf(text);
+  if (ASSEMBLED.test(text)) return { text, verb: null, words, at: -1 };
   const named = MAKES_IT.test(text) ? words.findIndex((w) => w.said === ':') + 1 : 0;
   const behind = named > 0 && named < words.length ? named + afterCondition(words.slice(named)) : 0;
   const main = behind > 0 && verbAt(words, behind, false) >= 0 ? behind : afterCondition(words);
@@ -239,6 +240,11 @@ export function clauseOf(text: string): Clause {
   return { text, verb: null, words, at: -1 };
 }
 
+/** 'Assembly (6 glasses): crumble, cherries, cream'. */
+export const ASSEMBLED = /^(?:assembly|assemble|montage|building|to build|layering)(?:\s*\([^)]{1,30}\))?\s*[:–-]\s/i;
+/** From here on sugar and water are a syrup that is poured, °C. */
+const SYRUP_C = 105;
+export const toSyrup = (text: string): boolean => /\bsugar\b/i.test(text) && temperaturesIn(text, false).some((t) => t.of === 'mix' && t.c >= SYRUP_C);
 /** What is put on last, without a verb. */
 const LATE_ALONE = /^(?!just\b|right\b)(?:\p{L}+ ){1,4}?(?:just |right )before (?:serving|it|they|you)\b/u;
 /** How many words only say that it is done at once: 'and straight away you drop it'. */

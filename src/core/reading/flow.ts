@@ -16,9 +16,9 @@ import { sameHeading } from './rows';
 import { saidBehind } from './said-behind';
 import { onlyTime } from './times';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
-import { DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
+import { BARE, DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
+const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|break|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
 /** 'Fold in D, whipped soft.' */
 const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
 /** 'Fold in the cream whipped to soft peaks.' */
@@ -112,11 +112,12 @@ function companyOf(w: Worktop, fc: FlowClause, lexical: readonly Mention[]): rea
   if (named.length === 1) return [named[0]!.heading, true];
   const votes = new Map<string, number>();
   for (const m of lexical) {
-    if (m.sense.kind !== 'line') continue;
+    // 'The sugar', where each list has its own, says nothing of the list.
+    if (m.sense.kind !== 'line' || (m.phrase === 'sugar' && new Set(m.sense.lines.map((l) => w.lines[l.line]!.under)).size > 1)) continue;
     const top = Math.max(...m.sense.lines.map((l) => l.strength));
     const under = new Set(m.sense.lines.filter((l) => l.strength > top - 0.01 && w.fresh(l.line)).map((l) => w.lines[l.line]!.under));
     const [only] = under;
-    if (under.size === 1 && only) votes.set(only, (votes.get(only) ?? 0) + 1);
+    if (under.size === 1) votes.set(only ?? BARE, (votes.get(only ?? BARE) ?? 0) + 1);
   }
   const [first, second] = [...votes].sort((a, b) => b[1] - a[1]);
   return first && first[1] > (second?.[1] ?? 0) ? [first[0], first[1] > 1] : [null, false];

@@ -15,6 +15,7 @@ const BARE_MASS = /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|kg|ml|oz|lb)\b)\s+
 const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?together\b/i;
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
 const THROUGH_THE_REST = /^fold (?:it |this |that |them )?(?:in|into|through|with) (?:the )?(?:rest|remainder)\b(?! of)/i;
+const REMAINDER = /^(?:fold|stir|mix|whisk) (?:it )?(?:in|through) (?:the )?(?:rest|remainder|remaining)\W*$/i;
 const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds that them this'.split(' '));
 
 /** 'Nearly all of it', 'most of them'. */
@@ -134,6 +135,10 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
     const above = w.lines.map((_, i) => i).filter((i) => i < w.listed.length && w.fresh(i) && w.lines[i]!.start < fc.start && w.lines[i]!.start > (w.steps.at(-1)?.start ?? Infinity));
     for (const i of above) meant.line(i, c.words.length);
   }
+  // 'Loosen the cheese with a quarter of the foam, fold in the remainder': what is left of that bowl.
+  const mine = meant.items.length === 0 && REMAINDER.test(after) ? w.here() : null;
+  const part = mine ? [...mine.takes].find(([id, share]) => share < 1 && w.bowls[id]!.place === 'mix') : undefined;
+  if (part) meant.push({ kind: 'bowl', bowl: part[0], at: c.words.length, share: { kind: 'rest' }, named: true });
   // 'Melt the gelatin and beat in': into what it is for.
   const gel = meant.items.length === 0 && additive && /^(?:(?:beat|stir|whisk|mix|fold) in|add(?: (?:it|this|them))?(?: in)?)[.,;]?$/i.test(after.trim()) ? w.here() : null;
   const goes = gel && w.isWetOrGel(gel) ? w.latest((b) => b !== gel && b.placed === 'no' && b.place === 'mix' && !w.isWetOrGel(b) && b.lines.size + b.takes.size > 0) : null;

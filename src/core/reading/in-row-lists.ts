@@ -1,7 +1,7 @@
 import { splitLine } from '../measures/line';
 import { ABBREVIATED } from './clauses';
 import { temperaturesIn } from './degrees';
-import { BARE_GRAMS, endsMeasured, INGREDIENTS, isAction, isTime, looksLikeMeasured, TAKEN_FROM } from './row-looks';
+import { BARE_GRAMS, endsMeasured, INGREDIENTS, isAction, isTime, JUICE_THEN_ZEST, looksLikeMeasured, TAKEN_FROM } from './row-looks';
 import { timesIn } from './times';
 import { DISHES } from './words';
 
@@ -22,6 +22,8 @@ export interface Piece {
  * @returns the pieces of the row; none where there is no list in it. Linear in its length.
  */
 export function piecesOf(text: string, isIngredient: (name: string) => boolean, amongLists = false): readonly Piece[] {
+  // 'Jelly 135 g + 570 ml water', '3 lemons juice + zest of 2': one thing with what it is made with.
+  if (JUICE_THEN_ZEST.test(text) || MADE_WITH.test(text)) return [];
   const out: Piece[] = [];
   const sentences = saidApart(text);
   // 'Vanilla paste 1 tsp. Salt 2 g.'
@@ -68,6 +70,8 @@ const FOR_THE = /^(?:(?:and|then) )?(?:for|to make) (?:the |your )?(\p{L}[\p{L} 
 const NAMED = /^(\p{Lu}[\p{L}\d '’&()-]{1,40}?)\s*[:–—]\s+(?=\S)/u;
 /** '1st layer: …', '2nd: …'. */
 const NUMBERED = /^((?:\d(?:st|nd|rd|th)|first|second|third|fourth|bottom|middle|top)(?: layer)?)\s*[:–—]\s+(?=\S)/i;
+/** 'compote - 300g blackberries, 40g sugar'. */
+const DASHED = /^(\p{L}[\p{L} '’&]{2,30}?)\s+-\s+(?=\d|[½¼¾⅓⅔])/u;
 const LOUD = /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)/u;
 /** 'Layer it up: a spoon of purée, a spoon of cream': work. */
 const WORKS = /^(?:\p{L}+ (?:it|them|this|that|up)|layer|assemble|build|fill|assembly|method|to (?:build|assemble|serve it|fill)|serves|makes|yield|step|time)\b/iu;
@@ -83,7 +87,7 @@ interface Head {
 function headOf(text: string): Head | null {
   const needs = NEEDS.exec(text);
   if (needs) return { name: null, length: needs[0].length };
-  const named = NUMBERED.exec(text) ?? FOR_THE.exec(text) ?? NAMED.exec(text) ?? LOUD.exec(text);
+  const named = NUMBERED.exec(text) ?? FOR_THE.exec(text) ?? NAMED.exec(text) ?? DASHED.exec(text) ?? LOUD.exec(text);
   // 'Half of it chocolate: 120 g dark chocolate': no name of a list.
   if (named && /\bof (?:it|them|this|that)\b/i.test(named[1]!)) return { name: null, length: named[0].length };
   if (!named || (WORKS.test(named[1]!) && !ON_TOP.test(named[1]!))) return null;
@@ -93,6 +97,7 @@ function headOf(text: string): Head | null {
 /** The separators that a list may have, the strictest first. */
 const BARS = /\s+[/·•|]\s+/;
 const PLUS = /\s+\+\s+/;
+const MADE_WITH = /^[^+]{3,60}\b(?:jelly|gelatine?|powder|mix|espresso|coffee)\b[^+]{0,24}\s\+\s\d[\d.,]*\s?(?:ml|l|dl|cl|g|cups?|tbsp|tsp)\s(?:of )?(?:\w+ )?(?:water|milk)\W*$/i;
 const COMMAS = /[,;]\s+(?:and\s+)?(?!plus\b)(?![^(]*\))|\s+(?:and|&)\s+(?=(?:about |another )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|half\b|the (?:juice|zest|rind)\b|juice\b|zest\b|some\b))(?![^(]*\))/i;
 
 /** One sentence as a list with its name; null where it is none. */

@@ -1,4 +1,5 @@
 import type { Ingredient } from '../composition/ingredient';
+import { JUICE_THEN_ZEST } from './row-looks';
 import { roleOf, type Role } from '../larder/role';
 import { readLine, scaleLineText, splitLine, type Measures } from '../measures/line';
 import { asFraction } from '../measures/quantity';
@@ -111,6 +112,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   }
   const each = ZEST_AND_JUICE.exec(text);
   if (each) return [made(`zest of ${each[1]!} ${each[2]!}`), made(`juice of ${each[3]!} ${each[2]!}`)];
+  // '3 lemons juice + zest of 2'.
+  const juiced = JUICE_THEN_ZEST.exec(text);
+  if (juiced) return [made(`juice of ${juiced[1]!} ${juiced[2]!}`), made(`zest of ${juiced[3]!} ${juiced[2]!}`)];
   const eggs = SEPARATED.exec(text);
   if (eggs && (apart.yolks || apart.whites)) {
     const count = eggs[1]!.replace(/\beggs?$/i, '').trim();
@@ -247,7 +251,7 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
   const full = calledInFull(text);
   const split = full === null ? splitLine(text) : { ...splitLine(text), name: full };
   // '1 baked 9-inch pie crust': a size is no name.
-  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').replace(/\s+at \d{1,2}\s?°?\s?[CF]\b.*$/i, '').replace(/,?\s*\(?\boptional(?:ly)?\b\)?/i, '').trim() || split.name };
+  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').replace(/\s+at \d{1,2}\s?°?\s?[CF]\b.*$/i, '').replace(/,?\s*\(?\boptional(?:ly)?\b\)?/i, '').replace(IN_ITS_JUICE, '$1').trim() || split.name };
   // 'biscuits à la cuillère (ladyfingers)', 'almond brittle (use toasted hazelnuts)': what the bracket calls it.
   const plain = matchOf(written, context.matcher);
   const bracket = plain && plain.confidence >= SURE_FROM ? null : /\((?:use |or |i use |i\.e\. )?(?:the )?([\p{L}][\p{L} '’-]{3,40})\)/iu.exec(text)?.[1];
@@ -269,6 +273,9 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
   const choice = or && second && second.ingredient.id !== found.ingredient.id ? `either will do; ${found.ingredient.name} is taken` : '';
   return { ingredient: found.ingredient, confidence: found.confidence, doubt: choice };
 }
+
+/** 'Peach slices in juice': what it lies in is poured off. */
+const IN_ITS_JUICE = /^(\p{L}[\p{L} -]{2,40}?)\s+in (?:(?:its|their|own|light|heavy|natural|fruit) )*juice\b.*$/iu;
 
 /** Amounts by feel and packs without a size, which are asked about. */
 function sizeDoubt(text: string): string {

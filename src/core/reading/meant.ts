@@ -110,6 +110,8 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, prev, next, share, lead
   if (pressed) return meant.bowl(pressed, m.from, share);
   // 'Whisk to a paste': how it is then.
   if (m.phrase === 'paste' && /\b(?:to|into|as|like) an? (?:\w+ )?$/i.test(lead)) return;
+  // 'Onto the whipping yolks': they are being whipped, with no cream.
+  if (m.phrase === 'whipping' && /^(?:egg )?(?:yolk|white|egg)s?$/.test(next?.phrase ?? '')) return;
   // 'Until white': a colour.
   if (m.phrase === 'white' && WHITENS.test(lead)) return;
   // 'The juice of the lemons', of which only the zest was named.
@@ -130,6 +132,9 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, prev, next, share, lead
   }
   const several = share.kind === 'all' ? allOfThem(w, c.words[m.to - 1]!.said, candidates) : [];
   if (several.length > 1) return several.forEach((i) => meant.line(i, m.from));
+  // 'The crushed fruit': what was crushed, not what is whole.
+  const crushed = additive && /\b(?:crushed|mashed|sieved|blitzed|pur[ée]ed)\s+$/i.test(lead) ? w.latest((b) => b.place === 'mix' && b.placed === 'no' && candidates.some((l) => b.lines.has(l.line))) : null;
+  if (crushed) return meant.bowl(crushed, m.from, share);
   const line = choose(w, candidates, fc, additive);
   if (line === null) return;
   const rest = w.restOf.get(line);
@@ -155,7 +160,7 @@ const WHITENS = /\b(?:till?|until|to|turns?|almost|nearly|very|is|are|goes)\s*$/
 /** Of 'espresso powder dissolved in 1 tbsp water' the water, where its row says that it goes with it. */
 function dissolvedIn(w: Worktop, line: number): readonly number[] {
   const { written, start } = w.lines[line]!;
-  if (!/\b(?:dissolved|soaked|bloomed|mixed|stirred|softened|prepared|made)\b[^,;]{0,16}\b(?:in|with)\s+\d/i.test(written)) return [];
+  if (!/\b(?:dissolved|soaked|bloomed|mixed|stirred|softened|prepared|made)\b[^,;]{0,16}\b(?:in|with)\s+\d|\S\s*\+\s*\d/i.test(written)) return [];
   return w.lines.flatMap((l, i) => (i !== line && l.written === written && l.start === start && w.fresh(i) && ['liquid', 'milk', 'drink'].includes(l.role ?? '') ? [i] : []));
 }
 
@@ -202,7 +207,7 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   const bowl = kept ?? plain ?? productNamed(w, name, h.fc);
   if (bowl) return meant.bowl(bowl, m.from, share);
   // 'Brush with the glaze': what its list holds, which nothing has been done with yet.
-  if (/\b(?:the|your)\s+$/i.test(lead)) w.lines.forEach((l, i) => {
+  if (/\b(?:the|your|with)\s+$/i.test(lead)) w.lines.forEach((l, i) => {
     if (w.fresh(i) && l.under !== null && sameHeading(l.under, name) && h.verb !== 'make') meant.line(i, m.from);
   });
 }

@@ -36,6 +36,8 @@ export interface RawRow {
   readonly indent: number;
   /** Known to be a line of a list by how it was written. */
   readonly listed?: true;
+  /** The names of a table's columns. */
+  readonly overTable?: true;
 }
 
 function splitRows(text: string, isIngredient: (name: string) => boolean): readonly RawRow[] {
@@ -44,7 +46,8 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
   let blank = true;
   let partColumn = -1;
   let under = '';
-  for (const raw of text.split(/\r\n|\r|\n|\u2028|\u2029/).flatMap(countedInOne)) {
+  const raws = text.split(/\r\n|\r|\n|\u2028|\u2029/).flatMap(countedInOne);
+  for (const [n, raw] of raws.entries()) {
     const start = text.indexOf(raw, at);
     at = start + raw.length;
     // Cells of a table stand beside each other; a rule between its rows says nothing.
@@ -72,7 +75,7 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
     if (plain !== '') {
       const letter = /^[\s\u00a0]*([A-H])[.)]\s/.exec(item)?.[1] ?? null;
       const label = letter !== null && !isAction(plain) ? letter : null;
-      const row = { text: plain, start, end: at, blankBefore: blank || label !== null, bulleted: item !== bare, numbered: label === null && plain !== item && NUMBERED.test(item), marked, label, indent: /^[ \u00a0]*/.exec(raw)![0].length };
+      const row = { text: plain, start, end: at, blankBefore: blank || label !== null, bulleted: item !== bare, numbered: label === null && plain !== item && NUMBERED.test(item), marked, label, indent: /^[ \u00a0]*/.exec(raw)![0].length, ...(table !== null && TABLE_RULE.test(raws[n + 1] ?? '') && !TABLE_RULE.test(raw) ? { overTable: true as const } : {}) };
       out.push(row);
     }
     blank = false;
@@ -94,6 +97,9 @@ function lettered(rows: readonly RawRow[]): readonly RawRow[] {
 
 /** 'A' in a column that says which step a row is for. */
 const LETTER = /^[A-H]$/;
+
+/** '|---|---|' below the names of a table's columns. */
+const TABLE_RULE = /^\s*\|?(?:\s*:?-{2,}:?\s*\|)+(?:\s*:?-{2,}:?\s*)?$/;
 
 /** The cells of a row of a table; null for any other row. */
 function cellsOf(raw: string): readonly string[] | null {

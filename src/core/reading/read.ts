@@ -272,7 +272,7 @@ function plainNameOf(b: Bowl, kind: PartKind, flow: Flow): string {
   return NAME_BY_KIND[kind];
 }
 
-const PLAIN_HEAD = /^(?:the )?(?:(?:step|stage|part) \w+|(?:ingredients?|item|name) (?:amounts?|quantity|weight|grams)|ingredients?|method|directions?|instructions?|preparation|procedure|steps|notes?|tips?|what you(?:['’]ll)? need|how to make it|you(?:['’]ll)? need)\b.{0,20}$/i;
+const PLAIN_HEAD = /^(?:the )?(?:(?:step|stage|part) \w+|(?:ingredients?|item|name) (?:amounts?|quantity|weight|grams)|ingredients?|method|directions?|instructions?|preparation|procedure|process|steps|notes?|tips?|what you(?:['’]ll)? need|how to make it|you(?:['’]ll)? need)\b.{0,20}$/i;
 
 /** Headings that no part and no step is named by stay in the words of the recipe. */
 function headingsLost(rows: readonly Row[], parts: readonly ReadPart[], steps: readonly ReadStep[]): readonly string[] {

@@ -30,7 +30,7 @@ export interface Row {
 export const LONGEST_TEXT = 60_000;
 
 const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|qty|weight|grams|g)\b.{0,30}$|^(?:amounts?|quantit(?:y|ies)|weight|grams)\s+(?:ingredients?|item|name)\b.{0,30}$/i;
-const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
+const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|process|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
 const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
 const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
@@ -91,6 +91,10 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       if (out.at(-1)?.kind === 'prose') part = null;
       mode = 'lines';
       return push('line');
+    }
+    if (r.overTable && i > 0 && !TABLE_HEAD.test(text) && !looksLikeMeasured(text)) {
+      mode = 'lines';
+      return push('about');
     }
     if (TABLE_HEAD.test(text)) {
       mode = 'lines';

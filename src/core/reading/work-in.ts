@@ -1,10 +1,10 @@
 import { amountsIn } from './amounts';
-import { clausesOf, sentencesOf, type Clause, goesInHot } from './clauses';
+import { clausesOf, sentencesOf, type Clause, goesInHot, toSyrup } from './clauses';
 import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
 import { onlyTime, timesIn } from './times';
 import { longCold, ON_THE_DAY, whenSaid, type SaidWhen } from './when';
-import { BEFORE_SERVING, BUILT_IN, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
+import { BEFORE_SERVING, BUILT_IN, BY_BARS, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
 import type { FlowClause } from './worktop';
 import { keyOf } from './words';
 
@@ -13,6 +13,8 @@ const LEADING = 60;
 const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
 /** Things that are brought together in a bowl, without a verb. */
 const TOGETHER_IN = /^[\p{L}][\p{L} '’-]*(?:\s?[+,&]\s?[\p{L}][\p{L} '’-]*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
+const PLUSSED = /^[\p{L}][\p{L} '’-]{2,30}(?:\s\+\s[\p{L}][\p{L} '’-]{2,30})+[.]?$/u;
+const LAID_ON = /^(?:then )?(?:the )?(?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$/u;
 const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in,\s/iu;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
@@ -88,10 +90,12 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/^(?:do (?:that|this|the same)|and so on)\b|^again\W*$/i.test(c.text) || LAYING.test(c.text)) return true;
   // 'Cocoa just before it goes out.'
   if (!/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) && BEFORE_SERVING.test(c.words.slice(0, 10).map((w) => w.said).join(' '))) return true;
-  if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
+  if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|pan|saucepan|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
   if (!hasList && amountsIn(c).length > 0) return true;
   // 'Butter in, a cube at a time.'
   if (THING_IN.test(c.text)) return true;
+  // 'Espresso + marsala.', 'Sherry over.', 'Peaches on top.', 'Cream / fingers / cream.'
+  if (PLUSSED.test(c.text) || LAID_ON.test(c.text) || BY_BARS.test(c.text)) return true;
   // 'Mascarpone + cream + sugar in the mixer bowl'.
   if (TOGETHER_IN.test(c.text)) return true;
   // 'Spoon rounds on the tray. 1½ hours.'
@@ -102,6 +106,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (!hasList && /^(?:the |then the |all the |your )?\p{L}+ (?:straight |all |then )?(?:into|onto) the \p{L}/iu.test(c.text)) return true;
   // 'Oven to gas mark 2.'
   if (/^(?:the |your )?oven (?:to|at|on|\d)/i.test(c.text) && temperaturesIn(c.text, false).length > 0) return true;
+  // 'Sugar and water to 121 °C'.
+  if (toSyrup(c.text)) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.
   if (IN_AN_OVEN.test(c.text) || goesInHot(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.

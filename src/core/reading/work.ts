@@ -1,5 +1,5 @@
 import type { StepMachine, StepWork } from '../document/kinds';
-import { goesInHot, goesOver, type Clause } from './clauses';
+import { ASSEMBLED, goesInHot, goesOver, toSyrup, type Clause } from './clauses';
 import { IN_AN_OVEN } from './degrees';
 import { timesIn, type SaidTime } from './times';
 
@@ -47,10 +47,12 @@ export const WHILE_RUNNING = /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[
 const PRESSED_TOLD = /\b(?:crushed|crumbled|bashed|mixed|blitzed)\b[^.;]*\bpressed (?:\w+ )?(?:in|into|onto)\b/i;
 const LAYERS_TOLD = /\b(?:a|another|one) layer of\b[^.;]*\b(?:a|another|one) layer of\b/i;
 
+/** 'Cream / fingers / cream': what lies on what. */
+export const BY_BARS = /^\s*[\p{L}][\p{L} '’-]{2,24}(?:\s+\/\s+[\p{L}][\p{L} '’-]{2,24}){2,}\W*$/u;
 /** What a clause does. */
 export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
   // 'A layer of wafers, a layer of bananas, a layer of pudding.'
-  if (LAYERS_TOLD.test(written) || PRESSED_TOLD.test(written)) return 'fill';
+  if (LAYERS_TOLD.test(written) || PRESSED_TOLD.test(written) || BY_BARS.test(written) || ASSEMBLED.test(written)) return 'fill';
   // 'It goes into a hundred and fifty': only an oven is so hot.
   if (goesInHot(written)) return 'bake';
   // 'Off the heat' is no heat.
@@ -239,6 +241,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'lighten':
       return 'fold';
     case 'swirl':
+      // 'Swirl over the custard': on what stands there.
+      if (on.built && /\bover\b/i.test(text)) return on.chilled && on.late ? 'finish' : 'fill';
       // 'Swirl the pan': it is only moved.
       return /\b(?:in|through|into|over)\b/i.test(text) && !/\bpan\b/i.test(text) ? 'fold' : 'hands';
     case 'scrape':
@@ -377,7 +381,7 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (COLD_PLACE.test(text)) return 'chill';
   if (OVEN.test(text) && timesIn(text).length > 0) return 'bake';
   if (/\bmicrowave\b|\bhob\b|\bboil|\bhot\b.*\bnot\b|\bsimmer/i.test(text)) return 'heat';
-  if (HOT.test(text)) return 'heat';
+  if (HOT.test(text) || toSyrup(text) || (/\bin (?:a|the) (?:small |little )?(?:sauce)?pan\b/i.test(text) && timesIn(text).length > 0)) return 'heat';
   if (FOAM_NAMED.test(text) && (on.white || on.cream)) return 'whisk';
   if (on.gelatin && /\bwater\b|\bh2o\b/i.test(text)) return 'soak';
   if (/\bpeaks?\b/i.test(text) && (on.cream || on.white || on.yolk)) return 'whisk';

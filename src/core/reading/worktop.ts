@@ -97,6 +97,9 @@ export const SAUCE_SUGAR = 0.3;
 /** From here on what is laid on something is a layer, g (house). */
 const LAYER_G = 150;
 
+/** The list without a heading, beside others that have one. */
+export const BARE = '';
+
 /** What stands on the worktop while the work is followed: lines not yet used, bowls, the bowl in hand. */
 export class Worktop {
   readonly lines: DraftLine[];
@@ -118,7 +121,7 @@ export class Worktop {
   readonly headings: readonly { readonly heading: string; readonly key: string }[];
   private learnt: Lexicon | null = null;
   /** The heading of the list that the clause in hand works from, by what it names; null where it does not say. */
-  company: string | null = null;
+  company: string | typeof BARE | null = null;
   /** Several things of that list are named, or the list itself. */
   inCompany = false;
   current: number | null = null;
