@@ -6,8 +6,28 @@ import typescript from 'eslint-config-next/typescript';
 const rooms = JSON.parse(readFileSync(new URL('src/core/rooms.json', import.meta.url), 'utf8'));
 
 const OUTWARD = [
-  { group: ['react', 'react-*', 'next', 'next/*', 'node:*', 'fs', 'path', 'better-sqlite3', 'drizzle-orm', 'drizzle-orm/*', 'server-only', 'comlink', 'chart.js'], message: 'The core imports nothing outward.' },
-  { group: ['**/data/**', '**/ui/**', '**/app/**', '**/workers/**', '**/aside/**', '@/data/*', '@/ui/*', '@/app/*'], message: 'The core imports nothing outward.' },
+  {
+    group: [
+      'react',
+      'react-*',
+      'next',
+      'next/*',
+      'node:*',
+      'fs',
+      'path',
+      'better-sqlite3',
+      'drizzle-orm',
+      'drizzle-orm/*',
+      'server-only',
+      'comlink',
+      'chart.js',
+    ],
+    message: 'The core imports nothing outward.',
+  },
+  {
+    group: ['**/data/**', '**/ui/**', '**/app/**', '**/workers/**', '**/aside/**', '@/data/*', '@/ui/*', '@/app/*'],
+    message: 'The core imports nothing outward.',
+  },
 ];
 
 const config = [
@@ -23,7 +43,9 @@ const config = [
   {
     // What stations share knows neither the data file nor any one station.
     files: ['src/ui/**/*.{ts,tsx}', 'src/workers/**/*.ts'],
-    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['**/data/**', '**/app/**', '**/aside/**'], message: 'Shared pieces import the core only.' }] }] },
+    rules: {
+      'no-restricted-imports': ['error', { patterns: [{ group: ['**/data/**', '**/app/**', '**/aside/**'], message: 'Shared pieces import the core only.' }] }],
+    },
   },
   {
     // The core is the textbook: nothing of the interface, the server or the machine comes in.
@@ -37,7 +59,11 @@ const config = [
         },
       ],
       'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'fetch', 'process'],
-      'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: 'Time is passed in.' }, { object: 'Math', property: 'random', message: 'Randomness is passed in.' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time is passed in.' },
+        { object: 'Math', property: 'random', message: 'Randomness is passed in.' },
+      ],
     },
   },
   ...rooms.map(({ room, imports }) => {
@@ -45,7 +71,17 @@ const config = [
     return {
       files: [`src/core/${room}/**/*.ts`],
       ignores: ['src/core/**/*.test.ts'],
-      rules: { 'no-restricted-imports': ['error', { patterns: [...OUTWARD, { group: closed.flatMap((r) => [`../${r}/*`, `../../${r}/*`]), message: `core/${room} does not stand on that room: see src/core/rooms.json.` }] }] },
+      rules: {
+        'no-restricted-imports': [
+          'error',
+          {
+            patterns: [
+              ...OUTWARD,
+              { group: closed.flatMap((r) => [`../${r}/*`, `../../${r}/*`]), message: `core/${room} does not stand on that room: see src/core/rooms.json.` },
+            ],
+          },
+        ],
+      },
     };
   }),
 ];

@@ -25,8 +25,22 @@ export default defineConfig({
     trace: 'on-first-retry',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
-  webServer: { command: `node e2e/fresh-kitchen.mjs ${PORT}`, url: `http://127.0.0.1:${PORT}/api/due`, reuseExistingServer: false, stdout: 'ignore', stderr: 'pipe' },
+  webServer: {
+    command: `node e2e/fresh-kitchen.mjs ${PORT}`,
+    url: `http://127.0.0.1:${PORT}/api/due`,
+    reuseExistingServer: false,
+    stdout: 'ignore',
+    stderr: 'pipe',
+  },
 });

@@ -12,7 +12,16 @@ let server: ChildProcess | null = null;
 
 async function up(): Promise<void> {
   server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
-  await expect.poll(() => fetch(`http://127.0.0.1:${storyPort(5)}/api/due`).then((r) => r.status, () => 0), PATIENT).toBeGreaterThan(0);
+  await expect
+    .poll(
+      () =>
+        fetch(`http://127.0.0.1:${storyPort(5)}/api/due`).then(
+          (r) => r.status,
+          () => 0,
+        ),
+      PATIENT,
+    )
+    .toBeGreaterThan(0);
 }
 
 async function down(): Promise<void> {
@@ -85,7 +94,12 @@ test('who is not in any more takes no page of the kitchen along', async ({ page 
   await page.getByLabel('The kitchen’s passphrase').fill('gannets dive');
   await page.getByRole('button', { name: 'Come in' }).click();
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
-  const pagesKept = () => page.evaluate(async () => (await Promise.all((await caches.keys()).filter((k) => k.startsWith('soft-peak-pages-')).map(async (k) => (await (await caches.open(k)).keys()).length))).reduce((a, b) => a + b, 0));
+  const pagesKept = () =>
+    page.evaluate(async () =>
+      (
+        await Promise.all((await caches.keys()).filter((k) => k.startsWith('soft-peak-pages-')).map(async (k) => (await (await caches.open(k)).keys()).length))
+      ).reduce((a, b) => a + b, 0),
+    );
   await expect.poll(pagesKept, PATIENT).toBeGreaterThan(3);
   await page.context().clearCookies();
   await page.goto('/');

@@ -106,7 +106,10 @@ test('tells are seen figure first: the sentence comes on touch, the figure opens
   await words.click();
   await expect(words).toHaveAttribute('aria-expanded', 'true');
   await expect(air.getByText(/at medium: makes/)).toBeVisible();
-  await air.getByRole('button', { name: /^Air .*open its working$/ }).first().click();
+  await air
+    .getByRole('button', { name: /^Air .*open its working$/ })
+    .first()
+    .click();
   await expect(page.getByRole('dialog', { name: /^Working of air/i })).toBeVisible();
   await page.keyboard.press('Escape');
   // By keys alone: the next row's words, Enter, and its sentence.
@@ -142,9 +145,12 @@ test('a tab that the browser copied is another screen: it gets the choice, and n
   await saved(page);
   const copy = await context.newPage();
   // What a browser does with 'copy this tab': the new one begins with the store of the old.
-  await copy.addInitScript((store) => {
-    if (sessionStorage.length === 0) for (const [k, v] of store) sessionStorage.setItem(k, v);
-  }, await page.evaluate(() => Object.entries(sessionStorage) as [string, string][]));
+  await copy.addInitScript(
+    (store) => {
+      if (sessionStorage.length === 0) for (const [k, v] of store) sessionStorage.setItem(k, v);
+    },
+    await page.evaluate(() => Object.entries(sessionStorage) as [string, string][]),
+  );
   await copy.goto(`/sheet/${id}/bench`);
   await expect(copy.getByLabel('Line 1', { exact: true })).toHaveValue('610 g cream 36 %');
   // It has asked what is so, and asks no more until it is looked at again.

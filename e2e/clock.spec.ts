@@ -148,7 +148,12 @@ test('a plan that cannot be says why, and a mend that was tried makes it one', a
   await expect(mends.first()).toBeVisible({ timeout: 40_000 });
   await mends.first().click();
   await planned(page);
-  await expect(page.getByRole('region', { name: 'Ribbon' }).getByRole('button', { name: /Freeze through/ }).first()).toBeVisible();
+  await expect(
+    page
+      .getByRole('region', { name: 'Ribbon' })
+      .getByRole('button', { name: /Freeze through/ })
+      .first(),
+  ).toBeVisible();
   // Nobody there at all.
   await page.getByRole('button', { name: 'Take out Hands' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Nobody is there' })).toBeVisible({ timeout: 20_000 });
@@ -263,7 +268,10 @@ test('days and times are typed as one likes, or chosen from a calendar', async (
   await time.press('Enter');
   await expect(time).toHaveValue('20:15');
   await served.getByRole('button', { name: 'Calendar of Elderflower syllabub, whole, served, day' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /March 9th|9 March|, March 9/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /March 9th|9 March|, March 9/ })
+    .click();
   await expect(day).toHaveValue('Tue 9 Mar 2027');
   await expect(page.getByText('saved', { exact: true })).toBeVisible({ timeout: 15_000 });
 });
@@ -294,7 +302,9 @@ test('labels, calendar and table are files; a service is read again', async ({ p
   await page.waitForURL(/\/clock\/[0-9a-f-]{36}/);
   await planned(page);
   await page.goto('/clock');
-  await page.getByLabel('Read a service file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"soft-peak-service"') });
+  await page
+    .getByLabel('Read a service file')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"soft-peak-service"') });
   await expect(page.getByRole('alert').filter({ hasText: 'no JSON' })).toBeVisible();
 });
 
@@ -357,7 +367,9 @@ test('stock: packs go in, the shopping list counts them, a finished batch draws 
   await expect(page.locator('[data-pack]').filter({ hasText: name })).toHaveCount(2);
   const before = (await page.request.get('/api/stock').then((r) => r.json())) as { id: string; ingredientId: string; leftG: number }[];
   const { id } = (await (await page.request.post('/api/batches', { data: { sheetId: sheet } })).json()) as { id: string };
-  const state = (await (await page.request.post(`/api/batches/${id}/events`, { data: { event: { kind: 'finish', at: Date.now() }, baseRevision: 1 } })).json()) as { kind: string };
+  const state = (await (
+    await page.request.post(`/api/batches/${id}/events`, { data: { event: { kind: 'finish', at: Date.now() }, baseRevision: 1 } })
+  ).json()) as { kind: string };
   expect(state.kind).toBe('done');
   const after = (await page.request.get('/api/stock').then((r) => r.json())) as { id: string; ingredientId: string; leftG: number }[];
   const sum = (s: typeof before): number => s.reduce((n, p) => n + p.leftG, 0);

@@ -22,7 +22,8 @@ test('a terrine frozen overnight and sliced', async ({ page }) => {
   // Scrubbed through time, by temperature and by ice.
   const slider = page.getByRole('slider', { name: 'Hours since it went in' });
   await slider.fill('0.5');
-  const core = async (): Promise<number> => Number(/core (−?[\d.]+)/.exec(readable(await page.getByRole('img', { name: /^Section after/ }).getAttribute('aria-label')))![1]!.replace('−', '-'));
+  const core = async (): Promise<number> =>
+    Number(/core (−?[\d.]+)/.exec(readable(await page.getByRole('img', { name: /^Section after/ }).getAttribute('aria-label')))![1]!.replace('−', '-'));
   const early = await core();
   await slider.fill(String(hours));
   expect(await core()).toBeLessThan(early - 10);

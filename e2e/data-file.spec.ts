@@ -13,7 +13,16 @@ async function serve(port: number, env: Record<string, string>): Promise<void> {
   server = spawn('node', ['scripts/serve.mjs'], { env: { ...process.env, SOFT_PEAK_PORT: String(port), ...env } });
   server.stderr?.on('data', (d: Buffer) => (log += d.toString()));
   const host = env.SOFT_PEAK_HOST ?? '127.0.0.1';
-  await expect.poll(() => fetch(`http://${host}:${port}/api/due`).then((r) => r.status, () => 0), { timeout: 15_000 }).toBeGreaterThan(0);
+  await expect
+    .poll(
+      () =>
+        fetch(`http://${host}:${port}/api/due`).then(
+          (r) => r.status,
+          () => 0,
+        ),
+      { timeout: 15_000 },
+    )
+    .toBeGreaterThan(0);
 }
 
 test.afterEach(() => {
@@ -60,7 +69,10 @@ test('a second server on the same file is refused in words, and takes over when 
 });
 
 test('beyond this machine it asks for the passphrase, and does not start without one', async () => {
-  const bare = spawnSync('node', ['scripts/serve.mjs'], { env: { ...process.env, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PORT: String(storyPort(3)) }, encoding: 'utf8' });
+  const bare = spawnSync('node', ['scripts/serve.mjs'], {
+    env: { ...process.env, SOFT_PEAK_HOST: '127.0.0.2', SOFT_PEAK_PORT: String(storyPort(3)) },
+    encoding: 'utf8',
+  });
   expect(bare.status).toBe(1);
   expect(bare.stderr).toContain('SOFT_PEAK_PASSPHRASE');
   const path = join(mkdtempSync(join(tmpdir(), 'soft-peak-pass-')), 'kitchen.db');

@@ -7,18 +7,45 @@ import { expect, PATIENT, test } from './kitchen';
 import { storyPort } from './ports';
 
 /** What a server answers to a request with just these headers, as no browser would let a page send them. */
-function answer(port: number, method: string, path: string, headers: Record<string, string>, body = ''): Promise<{ status: number; text: string; headers: IncomingHttpHeaders }> {
+function answer(
+  port: number,
+  method: string,
+  path: string,
+  headers: Record<string, string>,
+  body = '',
+): Promise<{ status: number; text: string; headers: IncomingHttpHeaders }> {
   return new Promise((done, broken) => {
     const req = request({ host: '127.0.0.1', port, method, path, headers: { 'content-length': String(Buffer.byteLength(body)), ...headers } }, (res) => {
       let text = '';
-      res.setEncoding('utf8').on('data', (piece: string) => (text += piece)).on('end', () => done({ status: res.statusCode ?? 0, text, headers: res.headers }));
+      res
+        .setEncoding('utf8')
+        .on('data', (piece: string) => (text += piece))
+        .on('end', () => done({ status: res.statusCode ?? 0, text, headers: res.headers }));
     });
     req.on('error', broken);
     req.end(body);
   });
 }
 
-const LOOKALIKES = ['/_next/staticx', '/_next/static', '/_next/static.rsc', '/_next/static-kitchen', '/_next/static?x=1', '/_next/static/../../api/due', '/_next/static/%2e%2e/%2e%2e/api/due', '/_next/static/none.js', '/api/due', '/', '/_next/data/x.json', '/_next/data/x/enter.json', '/enterx', '/ENTER', '/enter/', '/enter/../api/due', '/larder/entry'];
+const LOOKALIKES = [
+  '/_next/staticx',
+  '/_next/static',
+  '/_next/static.rsc',
+  '/_next/static-kitchen',
+  '/_next/static?x=1',
+  '/_next/static/../../api/due',
+  '/_next/static/%2e%2e/%2e%2e/api/due',
+  '/_next/static/none.js',
+  '/api/due',
+  '/',
+  '/_next/data/x.json',
+  '/_next/data/x/enter.json',
+  '/enterx',
+  '/ENTER',
+  '/enter/',
+  '/enter/../api/due',
+  '/larder/entry',
+];
 const PORT = storyPort(0);
 const LOCKED_PORT = storyPort(1);
 
@@ -33,12 +60,26 @@ test('a foreign host name gets nothing of the kitchen, under no path', async () 
 });
 
 test('with a passphrase nothing of the kitchen is shown without it, and a page of another site writes nothing', async () => {
-  const env = { ...process.env, SOFT_PEAK_PORT: String(LOCKED_PORT), SOFT_PEAK_PASSPHRASE: 'gannets dive', SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db') };
+  const env = {
+    ...process.env,
+    SOFT_PEAK_PORT: String(LOCKED_PORT),
+    SOFT_PEAK_PASSPHRASE: 'gannets dive',
+    SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db'),
+  };
   expect(spawnSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env }).status).toBe(0);
   const server: ChildProcess = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
   try {
     const host = `127.0.0.1:${LOCKED_PORT}`;
-    await expect.poll(() => answer(LOCKED_PORT, 'GET', '/api/due', { host }).then((r) => r.status, () => 0), PATIENT).toBe(401);
+    await expect
+      .poll(
+        () =>
+          answer(LOCKED_PORT, 'GET', '/api/due', { host }).then(
+            (r) => r.status,
+            () => 0,
+          ),
+        PATIENT,
+      )
+      .toBe(401);
     const nothing = /^(?:The kitchen’s passphrase is needed\.|)$/;
     for (const path of LOOKALIKES) {
       const got = await answer(LOCKED_PORT, 'GET', path, { host });
@@ -47,7 +88,9 @@ test('with a passphrase nothing of the kitchen is shown without it, and a page o
       expect((await answer(LOCKED_PORT, 'POST', path, { host, 'next-action': '0'.repeat(42), 'content-type': 'text/plain' }, '[]')).status, path).not.toBe(200);
     }
     // Every page and route that the build has, by the build's own list.
-    const routes = Object.values(JSON.parse(readFileSync('.next/app-path-routes-manifest.json', 'utf8')) as Record<string, string>).map((r) => r.replace(/\[[^\]]+\]/g, 'x'));
+    const routes = Object.values(JSON.parse(readFileSync('.next/app-path-routes-manifest.json', 'utf8')) as Record<string, string>).map((r) =>
+      r.replace(/\[[^\]]+\]/g, 'x'),
+    );
     expect(routes.length).toBeGreaterThan(60);
     for (const path of routes.filter((r) => r !== '/enter')) {
       for (const method of ['GET', 'POST', 'PUT', 'DELETE']) {
@@ -68,7 +111,9 @@ test('with a passphrase nothing of the kitchen is shown without it, and a page o
     const before = await cream();
     expect(before).toContain('milk');
     const table = `id,name,allergens\ncream-36,Cream,\n`;
-    expect((await answer(LOCKED_PORT, 'POST', '/api/larder/file', { ...key, origin: 'http://elsewhere.example', 'content-type': 'text/plain' }, table)).status).toBe(403);
+    expect(
+      (await answer(LOCKED_PORT, 'POST', '/api/larder/file', { ...key, origin: 'http://elsewhere.example', 'content-type': 'text/plain' }, table)).status,
+    ).toBe(403);
     expect(await cream()).toBe(before);
   } finally {
     server.kill('SIGTERM');
@@ -81,7 +126,16 @@ test('a cook comes in by the passphrase, lets a tablet in by a code, and puts it
   const server: ChildProcess = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
   const base = `http://127.0.0.1:${port}`;
   try {
-    await expect.poll(() => fetch(`${base}/api/due`).then((r) => r.status, () => 0), PATIENT).toBe(200);
+    await expect
+      .poll(
+        () =>
+          fetch(`${base}/api/due`).then(
+            (r) => r.status,
+            () => 0,
+          ),
+        PATIENT,
+      )
+      .toBe(200);
     const [bench, tablet] = [await (await browser.newContext({ baseURL: base })).newPage(), await (await browser.newContext({ baseURL: base })).newPage()];
     // Whoever sits at the machine sets the passphrase, and is in.
     await bench.goto('/larder/entry');
@@ -130,12 +184,26 @@ test('a cook comes in by the passphrase, lets a tablet in by a code, and puts it
 
 test('a link to look shows a stranger the day sheet and nothing else, until it is taken back', async ({ browser }) => {
   const port = storyPort(1);
-  const env = { ...process.env, SOFT_PEAK_PORT: String(port), SOFT_PEAK_PASSPHRASE: 'gannets dive', SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db') };
+  const env = {
+    ...process.env,
+    SOFT_PEAK_PORT: String(port),
+    SOFT_PEAK_PASSPHRASE: 'gannets dive',
+    SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db'),
+  };
   expect(spawnSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env }).status).toBe(0);
   const server: ChildProcess = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
   const base = `http://127.0.0.1:${port}`;
   try {
-    await expect.poll(() => fetch(`${base}/api/due`).then((r) => r.status, () => 0), PATIENT).toBe(401);
+    await expect
+      .poll(
+        () =>
+          fetch(`${base}/api/due`).then(
+            (r) => r.status,
+            () => 0,
+          ),
+        PATIENT,
+      )
+      .toBe(401);
     const [bench, stranger] = [await (await browser.newContext({ baseURL: base })).newPage(), await (await browser.newContext({ baseURL: base })).newPage()];
     await bench.goto('/clock/harbour-dinner/list');
     await bench.getByLabel('The kitchen’s passphrase').fill('gannets dive');
@@ -171,7 +239,16 @@ test('told to go, a server with an open stream goes, and says that it ended well
   const env = { ...process.env, SOFT_PEAK_PORT: String(port), SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db') };
   const start = async (): Promise<ChildProcess> => {
     const server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
-    await expect.poll(() => answer(port, 'GET', '/api/due', { host: `127.0.0.1:${port}` }).then((r) => r.status, () => 0), PATIENT).toBe(200);
+    await expect
+      .poll(
+        () =>
+          answer(port, 'GET', '/api/due', { host: `127.0.0.1:${port}` }).then(
+            (r) => r.status,
+            () => 0,
+          ),
+        PATIENT,
+      )
+      .toBe(200);
     return server;
   };
   const ended = (server: ChildProcess): Promise<number | null> => new Promise((done) => server.on('exit', (code) => done(code)));
@@ -184,11 +261,18 @@ test('told to go, a server with an open stream goes, and says that it ended well
   const goes = ended(server);
   server.kill('SIGTERM');
   expect(await goes).toBe(0);
-  expect(await answer(port, 'GET', '/api/due', { host: `127.0.0.1:${port}` }).then((r) => r.status, () => 0)).toBe(0);
+  expect(
+    await answer(port, 'GET', '/api/due', { host: `127.0.0.1:${port}` }).then(
+      (r) => r.status,
+      () => 0,
+    ),
+  ).toBe(0);
   // Its server killed under it: the starter says so.
   const again = await start();
   const dies = ended(again);
-  const child = spawnSync('pgrep', ['-P', String(again.pid)], { encoding: 'utf8' }).stdout.trim().split('\n')[0]!;
+  const child = spawnSync('pgrep', ['-P', String(again.pid)], { encoding: 'utf8' })
+    .stdout.trim()
+    .split('\n')[0]!;
   process.kill(Number(child), 'SIGKILL');
   expect(await dies).not.toBe(0);
   spawnSync('pkill', ['-9', '-P', child]);

@@ -48,7 +48,9 @@ test('meetings: a base that is too cold is said, and one touch brings it into it
   const field = page.getByLabel('Chocolate base, at the fold');
   await field.fill('24');
   await expect(section(page, 'When parts meet')).toContainText('too cold, it sets in lumps or specks');
-  await section(page, 'When parts meet').getByRole('button', { name: /^Chocolate base at/ }).click();
+  await section(page, 'When parts meet')
+    .getByRole('button', { name: /^Chocolate base at/ })
+    .click();
   await expect(section(page, 'When parts meet')).toContainText('inside its window');
   await field.fill('900');
   await expect(page.getByRole('alert').filter({ hasText: 'goes from -30 to 120' })).toBeVisible();
@@ -67,7 +69,9 @@ test('eggs and syrup: the mix is judged, readings come first, and carton egg is 
   await readings.fill('0 50, 3 65, 6 72');
   await expect(section(page, 'Eggs, heat and syrup')).toContainText('egg reached 72');
   await page.getByLabel('Syrup boiled to').fill('116');
-  await section(page, 'Eggs, heat and syrup').getByRole('button', { name: /^Less \d+/ }).click();
+  await section(page, 'Eggs, heat and syrup')
+    .getByRole('button', { name: /^Less \d+/ })
+    .click();
   await expect(section(page, 'Eggs, heat and syrup')).toContainText('85 % sugar');
   await readings.fill('0 50, 3 60');
   await section(page, 'Eggs, heat and syrup').getByRole('button', { name: 'Use carton egg' }).click();
@@ -83,7 +87,9 @@ test('sugar and folding: each part and a mouthful, and what the folds keep, open
   await expect(page.getByRole('dialog')).toContainText('fructose × 1.6');
   await page.keyboard.press('Escape');
   await expect.poll(() => read(page, 'Air and folding')).toContain('of their air stays');
-  await section(page, 'Air and folding').getByRole('button', { name: /^Air kept in Semifreddo/ }).click();
+  await section(page, 'Air and folding')
+    .getByRole('button', { name: /^Air kept in Semifreddo/ })
+    .click();
   await expect(page.getByRole('dialog')).toContainText('Whipped cream brings');
 });
 

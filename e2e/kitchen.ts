@@ -26,7 +26,12 @@ export { expect };
 export const PATIENT = { timeout: 90_000 };
 
 /** Text as a reader sees it: plain spaces, no joiners. */
-export const readable = (text: string | null): string => (text ?? '').replace(/[\u00a0\u202f]/g, ' ').replaceAll('\u2060', '').replace(/\s+/g, ' ').trim();
+export const readable = (text: string | null): string =>
+  (text ?? '')
+    .replace(/[\u00a0\u202f]/g, ' ')
+    .replaceAll('\u2060', '')
+    .replace(/\s+/g, ' ')
+    .trim();
 
 /** Waits until a page has all that it asked for and answers to keys. */
 export async function alive(page: Page): Promise<void> {

@@ -84,7 +84,9 @@ test('by the scale: lines tick themselves, a lifted bowl and a silent scale are 
   await hand(page, { act: 'put-on', grams: 0 });
 });
 
-test('by the probe: a temperature is taken over, a cooling custard is logged and held against the rule, two probes of one name are told apart', async ({ page }) => {
+test('by the probe: a temperature is taken over, a cooling custard is logged and held against the rule, two probes of one name are told apart', async ({
+  page,
+}) => {
   await hand(page, { act: 'stick', probe: 0, tC: 21 });
   await page.goto('/pass?sheet=sesame-fig-pudding');
   await page.getByRole('button', { name: 'Start this batch' }).click();
@@ -110,7 +112,14 @@ test('by the probe: a temperature is taken over, a cooling custard is logged and
   await temperatures.getByLabel('Temperature now').fill('');
   await temperatures.getByRole('button', { name: 'log it here' }).first().click();
   await expect(temperatures.getByRole('button', { name: 'logging' })).toBeVisible();
-  await expect.poll(async () => ((await (await page.request.get(`/api/batches/${batchId}/temperatures`)).json()) as { series: string }[]).filter((s) => s.series.includes('probe 1')).length, { timeout: 12_000 }).toBeGreaterThan(1);
+  await expect
+    .poll(
+      async () =>
+        ((await (await page.request.get(`/api/batches/${batchId}/temperatures`)).json()) as { series: string }[]).filter((s) => s.series.includes('probe 1'))
+          .length,
+      { timeout: 12_000 },
+    )
+    .toBeGreaterThan(1);
   await hand(page, { act: 'probe', probe: 1, name: 'probe 1' });
   await expect(temperatures).toContainText('Two probes bear one name');
   await hand(page, { act: 'probe', probe: 1, name: 'probe 2' });
@@ -223,8 +232,19 @@ test.describe('a server that dies in the middle', () => {
   let server: ChildProcess | null = null;
   const env = { ...process.env, SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-kill-')), 'kitchen.db') };
   const up = async (): Promise<void> => {
-    server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], { env: { ...env, NEXT_TELEMETRY_DISABLED: '1' } });
-    await expect.poll(() => fetch(`${at}/api/due`).then((r) => r.status, () => 0), { timeout: 20_000 }).toBe(200);
+    server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
+      env: { ...env, NEXT_TELEMETRY_DISABLED: '1' },
+    });
+    await expect
+      .poll(
+        () =>
+          fetch(`${at}/api/due`).then(
+            (r) => r.status,
+            () => 0,
+          ),
+        { timeout: 20_000 },
+      )
+      .toBe(200);
   };
   test.beforeAll(async () => {
     const seeded = spawnSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env, stdio: 'ignore' });
@@ -295,7 +315,10 @@ test.describe('a server that dies in the middle', () => {
     const startedAt = Date.now() - Math.round(1000 * soonS);
     const input = await page.evaluate(() => JSON.parse(sessionStorage.getItem('soft-peak:live:bay-leaf-chantilly:cream') ?? '{}') as { startedAt: number });
     expect(input.startedAt).toBeGreaterThan(0);
-    await page.evaluate((s) => sessionStorage.setItem('soft-peak:live:bay-leaf-chantilly:cream', JSON.stringify({ startedAt: s, slowAt: null, stoppedAt: null })), startedAt);
+    await page.evaluate(
+      (s) => sessionStorage.setItem('soft-peak:live:bay-leaf-chantilly:cream', JSON.stringify({ startedAt: s, slowAt: null, stoppedAt: null })),
+      startedAt,
+    );
     await post({ act: 'whisk-again', startedAt });
     await page.reload();
     const call = page.getByRole('alertdialog');
@@ -319,15 +342,26 @@ test('what is sent twice because an answer was lost is done once: a start, a ser
   const start = () => page.request.post('/api/batches', { data: { id, sheetId: 'bay-leaf-chantilly', portions: 8 } });
   for (const answer of [await start(), await start()]) expect(await answer.json()).toEqual({ id });
   const event = { id: 'told-twice-by-one-tablet', event: { kind: 'rescale', factor: 1.5, words: 'more', at: 1 }, baseRevision: 1 };
-  const tell = async () => (await (await page.request.post(`/api/batches/${id}/events`, { data: event })).json()) as { kind: string; batch: { progress: { scale: number } } };
+  const tell = async () =>
+    (await (await page.request.post(`/api/batches/${id}/events`, { data: event })).json()) as { kind: string; batch: { progress: { scale: number } } };
   for (const answer of [await tell(), await tell()]) expect(answer).toMatchObject({ kind: 'done', batch: { progress: { scale: 1.5 } } });
   await page.request.post(`/api/batches/${id}/events`, { data: { event: { kind: 'abandon', at: 2 }, baseRevision: 2 } });
 
-  const doc = { format: 'soft-peak-service', formatVersion: 1, name: 'Three tablets', zone: 'UTC', from: null, spareMin: 5, crew: [{ id: 'c', name: 'Cook', hours: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '07:00', to: '23:00' }] }], servings: [{ id: 'one', sheetId: 'bay-leaf-chantilly', portions: 8, at: '2026-12-24T19:00' }] };
+  const doc = {
+    format: 'soft-peak-service',
+    formatVersion: 1,
+    name: 'Three tablets',
+    zone: 'UTC',
+    from: null,
+    spareMin: 5,
+    crew: [{ id: 'c', name: 'Cook', hours: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '07:00', to: '23:00' }] }],
+    servings: [{ id: 'one', sheetId: 'bay-leaf-chantilly', portions: 8, at: '2026-12-24T19:00' }],
+  };
   const service = (await (await page.request.post('/api/services', { data: { doc } })).json()) as { id: string };
-  const tablets = await Promise.all([1, 2, 3].map(() => page.request.post('/api/batches', { data: { sheetId: 'bay-leaf-chantilly', serving: { serviceId: service.id, servingId: 'one' } } })));
+  const tablets = await Promise.all(
+    [1, 2, 3].map(() => page.request.post('/api/batches', { data: { sheetId: 'bay-leaf-chantilly', serving: { serviceId: service.id, servingId: 'one' } } })),
+  );
   const ids = await Promise.all(tablets.map(async (t) => ((await t.json()) as { id: string }).id));
   expect(ids[0]).toMatch(/^[0-9a-f-]{36}$/);
   expect(new Set(ids).size).toBe(1);
 });
-

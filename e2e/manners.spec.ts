@@ -57,7 +57,10 @@ for (const [width, height] of [
   [1280, 800],
   [390, 844],
 ] as const) {
-  test(`no serious fault for those who see or move differently, nothing wider than the screen, nothing asked of another machine, no complaint at ${width}`, async ({ page, baseURL }) => {
+  test(`no serious fault for those who see or move differently, nothing wider than the screen, nothing asked of another machine, no complaint at ${width}`, async ({
+    page,
+    baseURL,
+  }) => {
     test.setTimeout(360_000);
     await page.setViewportSize({ width, height });
     const elsewhere: string[] = [];
@@ -75,7 +78,15 @@ for (const [width, height] of [
       expect({ path, elsewhere, complaints }).toEqual({ path, elsewhere: [], complaints: [] });
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-      expect(serious.map((v) => `${path}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+      expect(
+        serious.map(
+          (v) =>
+            `${path}: ${v.id} ${v.nodes
+              .map((n) => n.target.join(' '))
+              .slice(0, 3)
+              .join(' | ')}`,
+        ),
+      ).toEqual([]);
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect(overflow, `${path} is wider than the screen`).toBeLessThanOrEqual(0);
     }

@@ -25,9 +25,16 @@ test('over-whipped on Pass: one touch, causes for this batch, cold cream in gram
   await expect(first).toContainText('Whisked past firm');
   await expect(first).toContainText(/the window of \w+ closed at/);
   const grams = /Stir in (\d+) g cold cream/.exec(await title(page))!;
-  await expect(rescue(page).getByRole('definition').filter({ hasText: `${660 + Number(grams[1])} g` })).toHaveCount(1);
+  await expect(
+    rescue(page)
+      .getByRole('definition')
+      .filter({ hasText: `${660 + Number(grams[1])} g` }),
+  ).toHaveCount(1);
   // The amount opens its working.
-  await rescue(page).getByRole('button', { name: /open its working/ }).first().click();
+  await rescue(page)
+    .getByRole('button', { name: /open its working/ })
+    .first()
+    .click();
   await expect(page.getByRole('dialog', { name: /Working of cold cream/ })).toContainText('fat network');
   await page.keyboard.press('Escape');
   await rescue(page).getByRole('button', { name: 'Write it into the batch' }).click();
@@ -36,7 +43,11 @@ test('over-whipped on Pass: one touch, causes for this batch, cold cream in gram
   await page.reload();
   await alive(page);
   await expect(rescue(page).getByRole('group', { name: 'Did it help?' })).toContainText('stands in the batch');
-  await expect(rescue(page).getByRole('definition').filter({ hasText: `${660 + Number(grams[1])} g →` })).toHaveCount(1);
+  await expect(
+    rescue(page)
+      .getByRole('definition')
+      .filter({ hasText: `${660 + Number(grams[1])} g →` }),
+  ).toHaveCount(1);
   await rescue(page).getByRole('button', { name: 'yes' }).click();
   await expect(rescue(page).getByRole('button', { name: 'yes' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('link', { name: 'Back to Pass' }).click();
@@ -83,7 +94,13 @@ test('at butter a fresh bowl is written into the batch: its steps are open again
 
 test('the finder knows a cook’s words: grainy, weepy, seized, ran out; on a sheet it opens for that sheet', async ({ page }) => {
   const id = await newSheet(page, 'By its words');
-  for (const [said, name] of [['grainy', 'grains, sheen gone'], ['weepy', 'weeps at the bottom'], ['seized', 'chocolate seized'], ['ran out', 'not enough of it'], ['hard as stone', 'too hard to cut']] as const) {
+  for (const [said, name] of [
+    ['grainy', 'grains, sheen gone'],
+    ['weepy', 'weeps at the bottom'],
+    ['seized', 'chocolate seized'],
+    ['ran out', 'not enough of it'],
+    ['hard as stone', 'too hard to cut'],
+  ] as const) {
     await page.keyboard.press('Control+k');
     await page.getByPlaceholder('A sheet, an ingredient').fill(said);
     await expect(page.getByRole('option', { name }).first()).toBeVisible();
@@ -123,7 +140,11 @@ test('strings, seized chocolate and too few glasses: each with its grams, and an
   await reads.fill('tepid');
   await expect(rescue(page).getByText('‘tepid’ is no temperature')).toBeVisible();
   await reads.fill('24.5');
-  await expect(rescue(page).getByText(/^[\d.]+\u00a0°C to go\.$/).first()).toBeVisible();
+  await expect(
+    rescue(page)
+      .getByText(/^[\d.]+\u00a0°C to go\.$/)
+      .first(),
+  ).toBeVisible();
   await page.reload();
   await alive(page);
   await expect(rescue(page).getByLabel('It reads').first()).toHaveValue('24.5');
@@ -158,7 +179,10 @@ test('what must go, goes; and a change that prevents it stands in the next versi
   await expect(rescue(page).getByRole('heading', { level: 2 })).toHaveText('It goes');
   await page.goto(`/mend?sheet=${id}&sign=grains`);
   await alive(page);
-  await page.getByRole('region', { name: 'Likely' }).getByRole('button', { name: /Rich cream/ }).click();
+  await page
+    .getByRole('region', { name: 'Likely' })
+    .getByRole('button', { name: /Rich cream/ })
+    .click();
   const again = page.getByRole('region', { name: 'So that it does not come again' });
   await again.getByRole('button', { name: /g milk in it/ }).click();
   await expect(again.getByRole('status')).toContainText(/It stands in version 2/);

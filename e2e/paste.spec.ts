@@ -14,7 +14,11 @@ async function review(page: Page, text: string): Promise<void> {
 }
 
 /** Grams of every line on Bench, as they are shown. */
-const gramsOnBench = (page: Page): Promise<string[]> => page.locator('[data-line] > span:first-child').allInnerTexts().then((all) => all.map(readable));
+const gramsOnBench = (page: Page): Promise<string[]> =>
+  page
+    .locator('[data-line] > span:first-child')
+    .allInnerTexts()
+    .then((all) => all.map(readable));
 const openDoubts = (page: Page, n: number) => expect(page.locator('[data-open-doubts]')).toHaveAttribute('data-open-doubts', String(n));
 const choose = async (page: Page, label: RegExp, option: string): Promise<void> => {
   await page.getByRole('button', { name: label }).click();
@@ -26,7 +30,13 @@ async function dragFirstDown(page: Page, steps: Locator): Promise<void> {
   await steps.nth(0).hover();
   const grip = page.getByRole('button', { name: 'Move step 1' });
   await expect(grip).toHaveAttribute('data-drag', 'ready');
-  const words = async (i: number): Promise<string> => readable(await steps.nth(i).getByRole('button', { name: new RegExp(`^Step ${i + 1}: `) }).innerText());
+  const words = async (i: number): Promise<string> =>
+    readable(
+      await steps
+        .nth(i)
+        .getByRole('button', { name: new RegExp(`^Step ${i + 1}: `) })
+        .innerText(),
+    );
   const first = await words(0);
   const [from, to] = [(await grip.boundingBox())!, (await steps.nth(1).boundingBox())!];
   await page.mouse.move(from.x + 6, from.y + 6);
@@ -73,7 +83,10 @@ test('other cups by choice; a doubtful line is settled by what it is like, and k
   await choose(page, /^Cups and spoons:/, 'Australian, 250 mL');
   const doubt = page.getByRole('group', { name: /^Choices for .*zzyzx/ });
   await doubt.getByRole('button', { name: 'add it to the larder' }).click();
-  await doubt.getByRole('button', { name: /^like / }).first().click();
+  await doubt
+    .getByRole('button', { name: /^like / })
+    .first()
+    .click();
   await openDoubts(page, 3);
   await toBench(page);
   // By hand: 250 mL × 1.01; 125 mL × 200/236.588; 2 × 20 mL × 1.033; 3 whites of 33, 3 yolks of 17; 2 × 2.
@@ -83,7 +96,8 @@ test('other cups by choice; a doubtful line is settled by what it is like, and k
 });
 
 test('a flat US recipe whose cream is divided: to the batch and the label', async ({ page }) => {
-  const flat = 'Blackberry icebox cake\nServes 10\n\n3 cups heavy cream, divided\n1/2 cup powdered sugar, divided\n8 oz cream cheese, softened\n1 tsp vanilla extract\n30 graham crackers\n2 cups blackberries\n\nBeat the cream cheese with 1/4 cup of the powdered sugar and the vanilla for 2 minutes. Whip 2 cups of the cream to medium peaks and fold into the cream cheese. Layer the graham crackers and the filling in a 9x13 inch pan. Refrigerate for 8 hours. Whip the remaining cream with the remaining sugar to soft peaks, spread over the cake and scatter with the blackberries.';
+  const flat =
+    'Blackberry icebox cake\nServes 10\n\n3 cups heavy cream, divided\n1/2 cup powdered sugar, divided\n8 oz cream cheese, softened\n1 tsp vanilla extract\n30 graham crackers\n2 cups blackberries\n\nBeat the cream cheese with 1/4 cup of the powdered sugar and the vanilla for 2 minutes. Whip 2 cups of the cream to medium peaks and fold into the cream cheese. Layer the graham crackers and the filling in a 9x13 inch pan. Refrigerate for 8 hours. Whip the remaining cream with the remaining sugar to soft peaks, spread over the cake and scatter with the blackberries.';
   await review(page, flat);
   await openDoubts(page, 0);
   await toBench(page);
@@ -100,7 +114,10 @@ test('a flat US recipe whose cream is divided: to the batch and the label', asyn
   await page.getByRole('button', { name: /^Next/ }).click();
   await expect(page.getByRole('heading', { name: /^Beat the cream cheese/ })).toBeVisible(PATIENT);
   // The time that the recipe says has its clock.
-  await page.getByRole('group', { name: 'Time' }).getByRole('button', { name: /^Timer/ }).click();
+  await page
+    .getByRole('group', { name: 'Time' })
+    .getByRole('button', { name: /^Timer/ })
+    .click();
   await expect(page.getByRole('timer', { name: /^beat the cream cheese/ })).toHaveText(/^[12]:\d\d$/);
   const file = await page.request.get(`/api/sheets/${sheet}/files/recipe`);
   expect(await file.text()).toContain('Blackberry icebox cake');
@@ -128,7 +145,10 @@ test('a flat US recipe whose cream is divided: to the batch and the label', asyn
 });
 
 test('what was only told, without a list: amounts in words become lines of the right bowls', async ({ page }) => {
-  await review(page, 'So for the tiramisu cream I take two egg yolks and eighty grams of sugar and whisk them over a pan of simmering water until they’re pale and thick, about five minutes. Then I beat in 250 grams of mascarpone. In another bowl whip 200 ml of double cream to soft peaks and fold that through. Dip 20 savoiardi in 200 ml strong coffee, lay them in a dish, spread the cream over and leave it in the fridge overnight. Feeds six.');
+  await review(
+    page,
+    'So for the tiramisu cream I take two egg yolks and eighty grams of sugar and whisk them over a pan of simmering water until they’re pale and thick, about five minutes. Then I beat in 250 grams of mascarpone. In another bowl whip 200 ml of double cream to soft peaks and fold that through. Dip 20 savoiardi in 200 ml strong coffee, lay them in a dish, spread the cream over and leave it in the fridge overnight. Feeds six.',
+  );
   await openDoubts(page, 0);
   await expect(page.getByRole('region', { name: 'Ladyfingers' })).toHaveAttribute('data-part', 'biscuit-layer');
   await toBench(page);
@@ -138,7 +158,10 @@ test('what was only told, without a list: amounts in words become lines of the r
 });
 
 test('what was misread is put right: kind, part, order; taken back; kept through a reload', async ({ page }) => {
-  await review(page, 'Test fool\nServes 4\n\n300 ml double cream\n30 g icing sugar\n200 g raspberries\n\nWhip the cream with the sugar to soft peaks. Crush the raspberries. Fold together. Spoon into glasses. Chill for 1 hour.');
+  await review(
+    page,
+    'Test fool\nServes 4\n\n300 ml double cream\n30 g icing sugar\n200 g raspberries\n\nWhip the cream with the sugar to soft peaks. Crush the raspberries. Fold together. Spoon into glasses. Chill for 1 hour.',
+  );
   const bowl = page.getByRole('region', { name: 'Whipped cream', exact: true });
   await choose(page, /^Kind of Whipped cream:/, 'crown of cream');
   await expect(bowl).toHaveAttribute('data-part', 'crown');
@@ -151,7 +174,14 @@ test('what was misread is put right: kind, part, order; taken back; kept through
   const second = readable(await steps.nth(1).innerText());
   await steps.nth(1).hover();
   await page.getByRole('button', { name: 'Step 2 earlier' }).click();
-  await expect.poll(async () => readable(await steps.nth(0).innerText()).split(' ').slice(2, 5).join(' ')).toBe(second.split(' ').slice(2, 5).join(' '));
+  await expect
+    .poll(async () =>
+      readable(await steps.nth(0).innerText())
+        .split(' ')
+        .slice(2, 5)
+        .join(' '),
+    )
+    .toBe(second.split(' ').slice(2, 5).join(' '));
   await dragFirstDown(page, steps);
   await page.keyboard.press('Control+z');
   await expect(steps.nth(0)).toContainText('Crush');
@@ -168,13 +198,20 @@ test('what was misread is put right: kind, part, order; taken back; kept through
 });
 
 test('a written method beside the kitchen’s way: one step taken from it, one added, and taken back', async ({ page }) => {
-  await review(page, 'Custard pots\nServes 4\n\n300 ml milk\n4 egg yolks\n60 g caster sugar\n300 ml double cream\n\nStir the yolks with the sugar. Heat the milk, pour it on and cook the custard to 70 °C, stirring. Cool the custard. Whip the cream to soft peaks. Layer the custard and the cream in glasses. Chill for 2 hours.');
+  await review(
+    page,
+    'Custard pots\nServes 4\n\n300 ml milk\n4 egg yolks\n60 g caster sugar\n300 ml double cream\n\nStir the yolks with the sugar. Heat the milk, pour it on and cook the custard to 70 °C, stirring. Cool the custard. Whip the cream to soft peaks. Layer the custard and the cream in glasses. Chill for 2 hours.',
+  );
   await toBench(page);
   const method = page.getByRole('region', { name: 'Method', exact: true });
   await expect(method).toContainText('the kitchen’s way: 82\u00a0°C');
   await method.getByRole('button', { name: /from the kitchen’s way|beside the kitchen’s way/ }).click();
   const beside = page.getByRole('dialog', { name: 'Beside the kitchen’s way' });
-  await beside.getByRole('listitem').filter({ hasText: '82\u00a0°C' }).getByRole('button', { name: /^Step \d+ the kitchen’s way/ }).click();
+  await beside
+    .getByRole('listitem')
+    .filter({ hasText: '82\u00a0°C' })
+    .getByRole('button', { name: /^Step \d+ the kitchen’s way/ })
+    .click();
   await beside.getByRole('button', { name: 'Add: Chill the bowl and the whisk' }).click();
   await page.keyboard.press('Escape');
   await expect(method).not.toContainText('cook the custard to 70');
@@ -205,7 +242,14 @@ test('nothing pasted is dropped: what is no line or step stays in sight', async 
 });
 
 test('a page with a schema.org block, a sheet’s own file, and files that are neither', async ({ page }) => {
-  const block = { '@context': 'https://schema.org', '@type': 'Recipe', name: 'Block cream', recipeYield: '6', recipeIngredient: ['1 cup heavy cream', '2 tbsp powdered sugar'], recipeInstructions: [{ '@type': 'HowToStep', text: 'Whip the cream with the sugar.' }] };
+  const block = {
+    '@context': 'https://schema.org',
+    '@type': 'Recipe',
+    name: 'Block cream',
+    recipeYield: '6',
+    recipeIngredient: ['1 cup heavy cream', '2 tbsp powdered sugar'],
+    recipeInstructions: [{ '@type': 'HowToStep', text: 'Whip the cream with the sugar.' }],
+  };
   await review(page, `<html><script type="application/ld+json">${JSON.stringify({ '@graph': [{ '@type': 'WebPage' }, block] })}</script></html>`);
   await toBench(page);
   expect(await gramsOnBench(page)).toEqual(['239 g', '15 g']);
@@ -224,7 +268,11 @@ test('a page with a schema.org block, a sheet’s own file, and files that are n
   await alive(page);
   await page.setInputFiles('input[type=file]', { name: 'huge.txt', mimeType: 'text/plain', buffer: Buffer.alloc(5_100_000, 'x') });
   await expect(page.getByRole('alert').filter({ hasText: 'larger than 5 MB' })).toBeVisible();
-  await page.setInputFiles('input[type=file]', { name: 'newer.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"soft-peak-sheet","formatVersion":9}') });
+  await page.setInputFiles('input[type=file]', {
+    name: 'newer.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"soft-peak-sheet","formatVersion":9}'),
+  });
   await expect(page.getByRole('alert').filter({ hasText: 'form 9' })).toBeVisible();
   await page.setInputFiles('input[type=file]', { name: 'bomb.json', mimeType: 'application/json', buffer: Buffer.from('['.repeat(200_000)) });
   await expect(page.getByRole('alert').filter({ hasText: 'not JSON that can be read' })).toBeVisible();

@@ -1,7 +1,18 @@
 import type { Page } from '@playwright/test';
 import { choose, expect, test, alive, newSheet, readable, saved, typeLine } from './kitchen';
 
-const FAMILY_SHEETS = ['bay-leaf-chantilly', 'malted-cheese-frosting', 'barley-tiramisu', 'pear-icebox', 'quince-syllabub', 'honey-semifreddo', 'prune-mousse', 'plum-cheesecake', 'hazelnut-nest', 'sesame-fig-pudding'];
+const FAMILY_SHEETS = [
+  'bay-leaf-chantilly',
+  'malted-cheese-frosting',
+  'barley-tiramisu',
+  'pear-icebox',
+  'quince-syllabub',
+  'honey-semifreddo',
+  'prune-mousse',
+  'plum-cheesecake',
+  'hazelnut-nest',
+  'sesame-fig-pudding',
+];
 
 async function scaleTo(page: Page, way: string, text: string): Promise<void> {
   await page.getByRole('button', { name: 'Scale the sheet' }).click();
@@ -146,7 +157,13 @@ test('the larder: found in spite of spelling, entered from a carton, used, sent 
   await alive(page);
   await page.getByLabel('Name', { exact: true }).fill('Harbour whipping cream');
   await choose(page.getByLabel('In the whisk bowl it counts as'), 'cream');
-  for (const [label, value] of [['fat, g', '35'], ['carbohydrate, g', '3.2'], ['of which sugars, g', '4'], ['protein, g', '2.1']]) await page.getByLabel(label!, { exact: true }).fill(value!);
+  for (const [label, value] of [
+    ['fat, g', '35'],
+    ['carbohydrate, g', '3.2'],
+    ['of which sugars, g', '4'],
+    ['protein, g', '2.1'],
+  ])
+    await page.getByLabel(label!, { exact: true }).fill(value!);
   await page.getByRole('button', { name: 'Work out the composition' }).click();
   await expect(page.getByText('Sugars 4\u00a0g are part of the carbohydrate', { exact: false })).toBeVisible();
   await page.getByLabel('of which sugars, g').fill('3,2');
@@ -165,7 +182,11 @@ test('the larder: found in spite of spelling, entered from a carton, used, sent 
   const row = csv.find((r) => r.startsWith('harbour-whipping-cream'))!;
   await page.goto('/larder');
   await alive(page);
-  await page.setInputFiles('input[type=file]', { name: 'larder.csv', mimeType: 'text/csv', buffer: Buffer.from(`\uFEFF${csv[0]}\r\n${row}\r\nbroken,Broken,cream,999\r\n`) });
+  await page.setInputFiles('input[type=file]', {
+    name: 'larder.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`\uFEFF${csv[0]}\r\n${row}\r\nbroken,Broken,cream,999\r\n`),
+  });
   // What stands in the larder as it is in the file is left; what cannot be read is named.
   await expect(page.getByRole('status').filter({ hasText: 'row read' })).toContainText('1 row read: 0 new, 0 replaced.');
   await expect(page.getByRole('status').filter({ hasText: 'row read' })).toContainText('row 3 (broken)');

@@ -3,7 +3,8 @@ import { seededNumbers } from '../src/core/random';
 import { expect, newSheet, PATIENT, saved, startBatch, test, typeLine } from './kitchen';
 
 /** A page of another tablet: its own memory, its own name. */
-const tablet = async (browser: Browser, baseURL: string | undefined): Promise<Page> => (await browser.newContext({ baseURL: baseURL!, serviceWorkers: 'block' })).newPage();
+const tablet = async (browser: Browser, baseURL: string | undefined): Promise<Page> =>
+  (await browser.newContext({ baseURL: baseURL!, serviceWorkers: 'block' })).newPage();
 
 /** What is told to the kitchen takes up to 200 ms each way; a part of it, or of the answers, is lost. */
 async function rough(page: Page, seed: number): Promise<void> {

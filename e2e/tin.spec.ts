@@ -16,7 +16,10 @@ test('an icebox cake in a springform, from the biscuits to the printed template 
   await choose(page.getByLabel('It is'), 'slice');
   await choose(page.getByLabel('Vessel'), 'Springform 24 cm');
   await page.getByRole('button', { name: 'Add a part' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /^biscuit layer/i }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^biscuit layer/i })
+    .click();
   await page.getByLabel('Next line', { exact: true }).fill('12 chocolate wafers');
   await page.getByLabel('Next line', { exact: true }).press('Enter');
   await saved(page);

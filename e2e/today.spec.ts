@@ -61,7 +61,10 @@ test('with the server away nothing is copied or put away, and that is said', asy
   await settled(page);
   await page.route('**/api/sheets/**', (route) => route.abort());
   const more = page.getByRole('button', { name: 'More for Malted cheese frosting' });
-  for (const [item, says] of [['Make a copy', 'nothing was copied'], ['Put away', 'nothing was changed']] as const) {
+  for (const [item, says] of [
+    ['Make a copy', 'nothing was copied'],
+    ['Put away', 'nothing was changed'],
+  ] as const) {
     await more.click();
     await page.getByRole('menuitem', { name: item }).click();
     await expect(page.getByText(says, { exact: false }).first()).toBeVisible();

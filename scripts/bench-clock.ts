@@ -48,11 +48,28 @@ export function planning(row: Row, timed: Timed): void {
     ...EMPTY_SERVICE,
     name: 'Twelve',
     zone,
-    servings: [...sheets].slice(0, 12).map(([id, doc], i) => ({ id: `s${i}`, sheetId: id, at: `2026-11-27T${String(18 + Math.floor(i / 4)).padStart(2, '0')}:${['00', '15', '30', '45'][i % 4]}`, portions: doc.portions, vessel: null, placeId: null, batchId: null })),
+    servings: [...sheets].slice(0, 12).map(([id, doc], i) => ({
+      id: `s${i}`,
+      sheetId: id,
+      at: `2026-11-27T${String(18 + Math.floor(i / 4)).padStart(2, '0')}:${['00', '15', '30', '45'][i % 4]}`,
+      portions: doc.portions,
+      vessel: null,
+      placeId: null,
+      batchId: null,
+    })),
     crew: [cook('early', '07:00', '15:30'), cook('middle', '10:00', '19:00'), cook('late', '12:00', '22:30')],
   };
   const cache = newDishCache();
-  const facts = (k: number) => ({ service: { ...service, servings: service.servings.map((s, i) => (i === k % 12 ? { ...s, at: `${s.at.slice(0, 14)}${s.at.slice(14) === '00' ? '05' : '10'}` } : s)) }, kitchen: GANNET_QUAY, sheets, batches: new Map(), now: minuteOf('2026-11-25T09:00', zone) });
+  const facts = (k: number) => ({
+    service: {
+      ...service,
+      servings: service.servings.map((s, i) => (i === k % 12 ? { ...s, at: `${s.at.slice(0, 14)}${s.at.slice(14) === '00' ? '05' : '10'}` } : s)),
+    },
+    kitchen: GANNET_QUAY,
+    sheets,
+    batches: new Map(),
+    now: minuteOf('2026-11-25T09:00', zone),
+  });
   const first = performance.now();
   const plan = planService(facts(0), cache);
   const firstMs = performance.now() - first;

@@ -21,7 +21,16 @@ const AIR_C = -20;
 const UNTIL_C = -15.5;
 const MARK_C = -15;
 const vessel = (name: string) => STARTING_VESSELS.find((v) => v.name === name)!;
-const frozen = (name: string) => analyseSheet(partsSheet([['cream', 'whipped-cream', 'Cream', ['480 g cream 36 %', '130 g caster sugar']]], { family: 'semifreddo', use: 'slice', vessel: vessel(name), portions: 10 }), KITCHEN);
+const frozen = (name: string) =>
+  analyseSheet(
+    partsSheet([['cream', 'whipped-cream', 'Cream', ['480 g cream 36 %', '130 g caster sugar']]], {
+      family: 'semifreddo',
+      use: 'slice',
+      vessel: vessel(name),
+      portions: 10,
+    }),
+    KITCHEN,
+  );
 
 function grid(fine: number): Grid {
   const body = bodyOf(frozen('Terrine 1.2 L'), KITCHEN, { ...USUAL_SETUP, startC: 12, placeId: 'chest' }, vessel('Terrine 1.2 L'), fine);
@@ -108,9 +117,36 @@ function inC(g: Grid, folder: string): { ms: number; mark: number } | null {
   const built = spawnSync('cc', ['-O3', '-march=native', '-o', join(folder, 'march'), 'bench/march.c', '-lm']);
   if (built.status !== 0) return null;
   const [side, ends] = [g.faces[0]![1]!.h, g.faces[1]!];
-  const data = [g.n[0], g.n[1], AIR_C, side, ends[0]!.h, ends[1]!.h, UNTIL_C, 100, 0.03, MARK_C, g.material.length, ...g.volumeM3, ...g.of, ...g.startC, ...g.low[0], ...g.high[0], ...g.low[1], ...g.high[1], ...g.highFace[0], ...g.lowFace[1], ...g.highFace[1], ...g.material.flatMap((m) => [m.rhoKgPerM3, m.hStep, m.k.length, m.h.length, m.tOfH.length, ...m.k, ...m.h, ...m.tOfH])];
+  const data = [
+    g.n[0],
+    g.n[1],
+    AIR_C,
+    side,
+    ends[0]!.h,
+    ends[1]!.h,
+    UNTIL_C,
+    100,
+    0.03,
+    MARK_C,
+    g.material.length,
+    ...g.volumeM3,
+    ...g.of,
+    ...g.startC,
+    ...g.low[0],
+    ...g.high[0],
+    ...g.low[1],
+    ...g.high[1],
+    ...g.highFace[0],
+    ...g.lowFace[1],
+    ...g.highFace[1],
+    ...g.material.flatMap((m) => [m.rhoKgPerM3, m.hStep, m.k.length, m.h.length, m.tOfH.length, ...m.k, ...m.h, ...m.tOfH]),
+  ];
   writeFileSync(join(folder, 'problem'), Buffer.from(Float64Array.from(data).buffer));
-  const [ms, , mark] = execFileSync(join(folder, 'march'), [join(folder, 'problem'), '20']).toString().trim().split(' ').map(Number);
+  const [ms, , mark] = execFileSync(join(folder, 'march'), [join(folder, 'problem'), '20'])
+    .toString()
+    .trim()
+    .split(' ')
+    .map(Number);
   return { ms: ms!, mark: mark! };
 }
 
@@ -122,12 +158,22 @@ export function cold(row: Row, timed: Timed): void {
     const reference = markOf(run(grid(4), 0.008));
     const ours = timed(30, () => run(usual));
     const off = (h: number): string => `${(100 * Math.abs(h / reference - 1)).toFixed(2)} %`;
-    row('median ms, as a share of the 150 ms allowed, off a grid four times as fine', half(ours).toFixed(1), (half(ours) / 150).toFixed(2), off(markOf(run(usual))));
+    row(
+      'median ms, as a share of the 150 ms allowed, off a grid four times as fine',
+      half(ours).toFixed(1),
+      (half(ours) / 150).toFixed(2),
+      off(markOf(run(usual))),
+    );
     const c = inC(usual, folder);
     if (c) row('the same in C (-O3), ms; ratio ours to C (1.6 is aimed at); off', c.ms.toFixed(2), (Math.min(...ours) / c.ms).toFixed(2), off(c.mark));
     else row('no C compiler here: ratio not measured');
     const plain = timed(3, () => explicit(usual));
-    row('plain explicit scheme, same cells: ms; times slower (20 is aimed at); off', half(plain).toFixed(0), (half(plain) / half(ours)).toFixed(1), off(explicit(usual)));
+    row(
+      'plain explicit scheme, same cells: ms; times slower (20 is aimed at); off',
+      half(plain).toFixed(0),
+      (half(plain) / half(ours)).toFixed(1),
+      off(explicit(usual)),
+    );
     console.log('Growth with cells');
     let before: { cells: number; ms: number } | null = null;
     for (const fine of [1, 2, 3, 4]) {
@@ -141,7 +187,13 @@ export function cold(row: Row, timed: Timed): void {
     const glass = analyseSheet({ ...frozen('Footed glass').sheet, family: 'mousse', use: 'glass' }, KITCHEN);
     const chilled = timed(20, () => runCold(glass, KITCHEN, setup, { frames: 60 }));
     row('a glass chilled: median ms, of the 40 ms allowed', half(chilled).toFixed(1), (half(chilled) / 40).toFixed(2));
-    const brick = analyseSheet({ ...frozen('Small tray').sheet, vessel: { kind: 'terrine', name: 'Short tin', lengthMm: 160, widthMm: 90, baseLengthMm: 150, baseWidthMm: 80, heightMm: 70 } }, KITCHEN);
+    const brick = analyseSheet(
+      {
+        ...frozen('Small tray').sheet,
+        vessel: { kind: 'terrine', name: 'Short tin', lengthMm: 160, widthMm: 90, baseLengthMm: 150, baseWidthMm: 80, heightMm: 70 },
+      },
+      KITCHEN,
+    );
     const whole = timed(3, () => runCold(brick, KITCHEN, { ...setup, placeId: 'chest' }, { frames: 60 }));
     row('a brick in three directions frozen: median ms, of the 1200 ms allowed', half(whole).toFixed(0), (half(whole) / 1200).toFixed(2));
   } finally {

@@ -33,7 +33,14 @@ export function yearsOfLog(batches = 20_000, sheets = 2_000): void {
   try {
     seedSampleKitchen(db, NOW);
     const reads = (): readonly (readonly [string, number])[] => [
-      ['Today: sheets, batches, moments', middle(5, () => [shelf(db, { find: '', folder: '', order: 'touched', limit: 36 }), listBatches(db, { limit: 40 }), dueMomentsWith(db, NOW, () => null)])],
+      [
+        'Today: sheets, batches, moments',
+        middle(5, () => [
+          shelf(db, { find: '', folder: '', order: 'touched', limit: 36 }),
+          listBatches(db, { limit: 40 }),
+          dueMomentsWith(db, NOW, () => null),
+        ]),
+      ],
       ['a page of the log', middle(5, () => [listBatches(db, { limit: 61 }), placesOfBatches(db)])],
       ['its thousandth batch', middle(5, () => listBatches(db, { limit: 61, before: NOW - 200 * DAY }))],
       ['the batch that runs now', middle(5, () => runningBatch(db))],

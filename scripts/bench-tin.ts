@@ -29,7 +29,16 @@ export function packing(row: Row): void {
 }
 
 export function laying(row: Row, timed: Timed): void {
-  const ask = (change: Partial<LayAsk>): LayAsk => ({ floor: { kind: 'round', radiusMm: 11.1 * 19 }, shape: 'round', widthMm: 38, lengthMm: 38, pattern: 'tight', cutting: true, turned: true, ...change });
+  const ask = (change: Partial<LayAsk>): LayAsk => ({
+    floor: { kind: 'round', radiusMm: 11.1 * 19 },
+    shape: 'round',
+    widthMm: 38,
+    lengthMm: 38,
+    pattern: 'tight',
+    cutting: true,
+    turned: true,
+    ...change,
+  });
   console.log('\nA layer laid, gaps broken into, turned against the one below');
   row('', 'median ms', 'p95 ms', 'of allowed');
   const cases: readonly (readonly [string, LayAsk, number])[] = [
@@ -38,7 +47,11 @@ export function laying(row: Row, timed: Timed): void {
     ['400 rounds in a tray', ask({ floor: { kind: 'rect', lengthMm: 800, widthMm: 700, cornerMm: 20 } }), 80],
     ['400 rounds in a round', ask({ floor: { kind: 'round', radiusMm: 420 } }), 80],
     ['370 rectangles in a tray', ask({ floor: { kind: 'rect', lengthMm: 950, widthMm: 900, cornerMm: 0 }, shape: 'rect', widthMm: 35, lengthMm: 65 }), 80],
-    ['a steel tray of fingers (27 and 4 cut)', ask({ floor: { kind: 'rect', lengthMm: 315, widthMm: 255, cornerMm: 0 }, shape: 'rect', widthMm: 25, lengthMm: 110 }), 15],
+    [
+      'a steel tray of fingers (27 and 4 cut)',
+      ask({ floor: { kind: 'rect', lengthMm: 315, widthMm: 255, cornerMm: 0 }, shape: 'rect', widthMm: 25, lengthMm: 110 }),
+      15,
+    ],
   ];
   for (const [name, one, allowed] of cases) {
     const times = timed(40, () => laidAs(one));
@@ -47,7 +60,11 @@ export function laying(row: Row, timed: Timed): void {
 }
 
 export function choosing(row: Row, timed: Timed): void {
-  const shelf = Array.from({ length: 30 }, (_, i) => ({ id: `v${i}`, count: 24, vessel: { ...KITCHEN.vessels[i % KITCHEN.vessels.length]!.vessel, name: `v${i}`, heightMm: 50 + 3 * i } }));
+  const shelf = Array.from({ length: 30 }, (_, i) => ({
+    id: `v${i}`,
+    count: 24,
+    vessel: { ...KITCHEN.vessels[i % KITCHEN.vessels.length]!.vessel, name: `v${i}`, heightMm: 50 + 3 * i },
+  }));
   const times = timed(100, (i) => chooseVessels(3000 + 40 * i, 12 + (i % 20), 'spoon', shelf));
   console.log('\nVessels chosen for a batch among 30 kinds of 24 each');
   row('median ms, p95 ms, p95 as a share of the 50 ms allowed', at(times, 0.5).toFixed(1), at(times, 0.95).toFixed(1), (at(times, 0.95) / 50).toFixed(2));

@@ -45,7 +45,9 @@ function timed(runs: number, call: (i: number) => unknown): number[] {
 const row = (name: string, ...cells: string[]): void => console.log(name.padEnd(58), ...cells.map((c) => c.padStart(14)));
 
 function keystroke(): void {
-  const names = LARDER.filter((i) => i.piece === null && (i.densityGPerMl !== null || i.gramsPerUsCup !== null)).slice(0, 19).map((i) => i.name);
+  const names = LARDER.filter((i) => i.piece === null && (i.densityGPerMl !== null || i.gramsPerUsCup !== null))
+    .slice(0, 19)
+    .map((i) => i.name);
   const sheet = sheetOf(['600 g cream 36 %', ...names.map((n, i) => (i % 2 ? `${i + 5} g ${n}` : `1 ${i % 3 ? '1/2 ' : ''}tbsp ${n}`))]);
   const texts = ['600 g cream 36 %', '6', '60', '600', '600 ', '600 g', '600 g c', '600 g cr', '600 g cre', '600 g cream', '600 g cream 4', '600 g cream 40 %'];
   const whole = timed(3000, (i) => {
@@ -72,11 +74,26 @@ function keystroke(): void {
 /** A dessert of twelve parts and 120 lines, each part taking from the one before. */
 function largeSheet(): Sheet {
   const names = LARDER.filter((i) => i.piece === null && (i.densityGPerMl !== null || i.gramsPerUsCup !== null)).map((i) => i.name);
-  const kinds = ['whipped-cream', 'custard', 'set-filling', 'cheese-cream', 'fruit-base', 'chocolate-base', 'egg-foam', 'soak', 'pressed-base', 'meringue', 'topping', 'crown'] as const;
+  const kinds = [
+    'whipped-cream',
+    'custard',
+    'set-filling',
+    'cheese-cream',
+    'fruit-base',
+    'chocolate-base',
+    'egg-foam',
+    'soak',
+    'pressed-base',
+    'meringue',
+    'topping',
+    'crown',
+  ] as const;
   const parts: Part[] = [];
   kinds.forEach((kind, n) => {
     const part = { ...startingPart(`p${n}`, kind, 'planetary'), name: `Part ${n + 1}` };
-    const lines = Array.from({ length: 10 }, (_, i) => (i === 9 && n > 0 ? `1/4 of the part ${n}` : i === 0 ? '300 g cream 36 %' : `${i % 2 ? `${i + 7} g` : '1 1/2 tbsp'} ${names[(n * 9 + i) % names.length]!}`));
+    const lines = Array.from({ length: 10 }, (_, i) =>
+      i === 9 && n > 0 ? `1/4 of the part ${n}` : i === 0 ? '300 g cream 36 %' : `${i % 2 ? `${i + 7} g` : '1 1/2 tbsp'} ${names[(n * 9 + i) % names.length]!}`,
+    );
     parts.push({ ...part, lines: lines.map((text, i) => newLine(`p${n}-${i}`, text, CONTEXT, { parts, partId: part.id })) });
   });
   return settleMethod({ ...sheetOf([]), steps: [], family: 'pudding', parts }, KITCHEN.larder);
@@ -84,7 +101,20 @@ function largeSheet(): Sheet {
 
 function largeKeystroke(): void {
   const sheet = largeSheet();
-  const texts = ['300 g cream 36 %', '3', '30', '300', '300 ', '300 g', '300 g m', '300 g ma', '300 g mascarp', '300 g mascarpone', '310 g mascarpone', '300 g cream 40 %'];
+  const texts = [
+    '300 g cream 36 %',
+    '3',
+    '30',
+    '300',
+    '300 ',
+    '300 g',
+    '300 g m',
+    '300 g ma',
+    '300 g mascarp',
+    '300 g mascarpone',
+    '310 g mascarpone',
+    '300 g cream 40 %',
+  ];
   const whole = timed(1200, (i) => {
     const typed = setLineText(sheet, 'p0', 'p0-0', texts[i % texts.length]!, CONTEXT);
     return sheetTells(analyseSheet(typed, KITCHEN), KITCHEN);
@@ -124,26 +154,78 @@ function search(): void {
 
 /** Twenty lines, six wishes, whole eggs and half leaves. */
 function largeProblem(): BalanceProblem {
-  const ids = ['cream-36', 'milk-whole', 'sugar-caster', 'egg-yolk', 'egg-white', 'mascarpone', 'gelatin-leaf-gold', 'chocolate-dark-70', 'rum-40', 'honey', 'butter-82', 'cream-48', 'dextrose', 'egg-whole', 'water', 'raspberry', 'skimmed-milk-powder', 'corn-starch', 'glucose-syrup-42', 'cream-cheese-block'];
+  const ids = [
+    'cream-36',
+    'milk-whole',
+    'sugar-caster',
+    'egg-yolk',
+    'egg-white',
+    'mascarpone',
+    'gelatin-leaf-gold',
+    'chocolate-dark-70',
+    'rum-40',
+    'honey',
+    'butter-82',
+    'cream-48',
+    'dextrose',
+    'egg-whole',
+    'water',
+    'raspberry',
+    'skimmed-milk-powder',
+    'corn-starch',
+    'glucose-syrup-42',
+    'cream-cheese-block',
+  ];
   const lines = ids.map((id) => {
     const i = ingredient(id);
     const piece = i.category === 'egg' ? i.piece!.grams : id === 'gelatin-leaf-gold' ? i.piece!.grams / 2 : null;
     return balanceLine(id, piece === null ? 100 : 4 * piece, { stepG: piece, maxG: 400 });
   });
-  const wish = (figure: BalanceGoal['figure'], low: number, high: number): BalanceGoal => ({ figure, name: figure, low, high, weight: 1, airPct: 80, freezerC: -18 });
-  return { lines, goals: [wish('fat', 22, 24), wish('sweetness', 15, 17), wish('solids', 40, 42), wish('gelatin', 5, 6), wish('abv', 1, 1.5), wish('ice', 0.2, 0.22)], totalG: lines.reduce((sum, l) => sum + l.nowG, 0) };
+  const wish = (figure: BalanceGoal['figure'], low: number, high: number): BalanceGoal => ({
+    figure,
+    name: figure,
+    low,
+    high,
+    weight: 1,
+    airPct: 80,
+    freezerC: -18,
+  });
+  return {
+    lines,
+    goals: [wish('fat', 22, 24), wish('sweetness', 15, 17), wish('solids', 40, 42), wish('gelatin', 5, 6), wish('abv', 1, 1.5), wish('ice', 0.2, 0.22)],
+    totalG: lines.reduce((sum, l) => sum + l.nowG, 0),
+  };
 }
 
 const balanceLine = (id: string, nowG: number, rest: Partial<BalanceLine>): BalanceLine => {
   const i = ingredient(id);
-  return { name: i.name, nowG, per100: i.composition, ownSweetness: i.ownSweetness, ownFreezing: i.ownFreezing, bloom: i.bloom, soakPerG: 0, plantCream: false, pricePerKg: i.pricePerKg, locked: false, minG: 0, maxG: null, stepG: null, ...rest };
+  return {
+    name: i.name,
+    nowG,
+    per100: i.composition,
+    ownSweetness: i.ownSweetness,
+    ownFreezing: i.ownFreezing,
+    bloom: i.bloom,
+    soakPerG: 0,
+    plantCream: false,
+    pricePerKg: i.pricePerKg,
+    locked: false,
+    minG: 0,
+    maxG: null,
+    stepG: null,
+    ...rest,
+  };
 };
 
 function solving(): void {
   const large = largeProblem();
   const solve = timed(40, () => solveBalance(large));
   // A small case that a grid can search whole.
-  const lines = [balanceLine('cream-36', 500, { minG: 400, maxG: 600 }), balanceLine('mascarpone', 100, { maxG: 200 }), balanceLine('sugar-caster', 60, { maxG: 120 })];
+  const lines = [
+    balanceLine('cream-36', 500, { minG: 400, maxG: 600 }),
+    balanceLine('mascarpone', 100, { maxG: 200 }),
+    balanceLine('sugar-caster', 60, { maxG: 120 }),
+  ];
   const goals: BalanceGoal[] = [
     { figure: 'fat', name: 'fat', low: 37, high: 39, weight: 1, airPct: 0, freezerC: -18 },
     { figure: 'sweetness', name: 'sweetness', low: 8, high: 10, weight: 1, airPct: 0, freezerC: -18 },
@@ -159,7 +241,10 @@ function solving(): void {
       for (let m = 0; m <= 200; m += 2) {
         for (let s = 0; s <= 120; s += 2) {
           x.set([a, m, s]);
-          nearest = Math.min(nearest, goals.reduce((sum, g, i) => sum + Math.abs(forms[i]!.valueAt(x) - (g.low + g.high) / 2) / ((g.high - g.low) / 2), 0));
+          nearest = Math.min(
+            nearest,
+            goals.reduce((sum, g, i) => sum + Math.abs(forms[i]!.valueAt(x) - (g.low + g.high) / 2) / ((g.high - g.low) / 2), 0),
+          );
         }
       }
     }
@@ -177,7 +262,11 @@ function solving(): void {
 }
 
 function sweeping(): void {
-  const sheet = sheetOf(['600 g cream 36 %', '150 g mascarpone', '80 g caster sugar', '3 leaves gelatin', '40 g espresso', '20 g rum', '1 tsp vanilla extract'], {}, { use: 'pipe' });
+  const sheet = sheetOf(
+    ['600 g cream 36 %', '150 g mascarpone', '80 g caster sugar', '3 leaves gelatin', '40 g espresso', '20 g rum', '1 tsp vanilla extract'],
+    {},
+    { use: 'pipe' },
+  );
   const swept = timed(60, (i) => sweep(sheet, KITCHEN, { kind: 'line', lineId: 'l1' }, 1 + (i % 3), 900, 200, 'hold'));
   const plain = timed(2000, (i) => {
     let sum = 0;
@@ -197,7 +286,8 @@ async function animation(browser: Browser): Promise<void> {
   await page.goto('http://127.0.0.1:4397/practise?run=7', { waitUntil: 'networkidle' });
   const client = await page.context().newCDPSession(page);
   // As text: what the bench's own build adds to functions is not known in the page.
-  const counting = 'new Promise((done) => { const from = performance.now(); let n = 0; const count = () => { if (performance.now() - from < 3000) { n++; requestAnimationFrame(count); } else done(n / ((performance.now() - from) / 1000)); }; requestAnimationFrame(count); })';
+  const counting =
+    'new Promise((done) => { const from = performance.now(); let n = 0; const count = () => { if (performance.now() - from < 3000) { n++; requestAnimationFrame(count); } else done(n / ((performance.now() - from) / 1000)); }; requestAnimationFrame(count); })';
   const frames = (): Promise<number> => page.evaluate<number>(counting);
   await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
   await client.send('Performance.enable');
@@ -224,7 +314,13 @@ async function serverAndPages(): Promise<void> {
   const from = performance.now();
   const server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
   try {
-    while (!(await fetch('http://127.0.0.1:4397/sheet/bay-leaf-chantilly/bench').then((r) => r.ok, () => false))) await new Promise((done) => setTimeout(done, 20));
+    while (
+      !(await fetch('http://127.0.0.1:4397/sheet/bay-leaf-chantilly/bench').then(
+        (r) => r.ok,
+        () => false,
+      ))
+    )
+      await new Promise((done) => setTimeout(done, 20));
     const started = performance.now() - from;
     console.log('\nFrom starting the server to Bench answered');
     row('ms, and as a share of the 2 s allowed', started.toFixed(0), (started / 2000).toFixed(2));
@@ -232,11 +328,33 @@ async function serverAndPages(): Promise<void> {
     console.log('\nScript that a first load brings, gzip');
     row('', 'kB', 'of 250 kB');
     const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
-    for (const path of ['/', '/sheet/bay-leaf-chantilly/bench', '/sheet/bay-leaf-chantilly/whisk', '/sheet/bay-leaf-chantilly/whisk/live', '/sheet/prune-mousse/whisk/fold', '/sheet/pear-icebox/tin', '/sheet/pear-icebox/tin/above', '/sheet/plum-cheesecake/cold', '/clock/harbour-dinner', '/clock/harbour-dinner/list', '/log', '/log/learnt', '/pass/sample-10', '/paste', '/larder']) {
+    for (const path of [
+      '/',
+      '/sheet/bay-leaf-chantilly/bench',
+      '/sheet/bay-leaf-chantilly/whisk',
+      '/sheet/bay-leaf-chantilly/whisk/live',
+      '/sheet/prune-mousse/whisk/fold',
+      '/sheet/pear-icebox/tin',
+      '/sheet/pear-icebox/tin/above',
+      '/sheet/plum-cheesecake/cold',
+      '/clock/harbour-dinner',
+      '/clock/harbour-dinner/list',
+      '/log',
+      '/log/learnt',
+      '/pass/sample-10',
+      '/paste',
+      '/larder',
+    ]) {
       const page = await browser.newPage();
       const scripts: Promise<number>[] = [];
       page.on('response', (r) => {
-        if (/\.js(\?|$)/.test(r.url())) scripts.push(r.body().then((b) => gzipSync(b, { level: 6 }).length, () => 0));
+        if (/\.js(\?|$)/.test(r.url()))
+          scripts.push(
+            r.body().then(
+              (b) => gzipSync(b, { level: 6 }).length,
+              () => 0,
+            ),
+          );
       });
       await page.goto(`http://127.0.0.1:4397${path}`, { waitUntil: 'load' });
       await page.waitForTimeout(1500);

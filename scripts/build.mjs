@@ -12,7 +12,13 @@ const name = readFileSync(join(ROOT, '.next', 'BUILD_ID'), 'utf8').trim();
 // Every file of the build has a name of its own, so none needs a revision.
 const files = readdirSync(STATIC, { recursive: true, withFileTypes: true })
   .filter((f) => f.isFile() && !f.name.endsWith('.map'))
-  .map((f) => ({ url: `/_next/static/${join(f.parentPath, f.name).slice(STATIC.length + 1).split('\\').join('/')}`, revision: null }));
+  .map((f) => ({
+    url: `/_next/static/${join(f.parentPath, f.name)
+      .slice(STATIC.length + 1)
+      .split('\\')
+      .join('/')}`,
+    revision: null,
+  }));
 
 await build({
   entryPoints: [join(ROOT, 'src', 'workers', 'alone.worker.ts')],

@@ -48,7 +48,9 @@ for (const [file, { mutants, source }] of Object.entries(report.files)) {
     if (m.status === 'Killed' || m.status === 'Timeout') killed++;
     else if (m.status === 'Survived' || m.status === 'NoCoverage') {
       lived++;
-      console.log(`${file}:${m.location.start.line} ${m.mutatorName}${m.status === 'NoCoverage' ? ', never run' : ''}\n  ${rows[m.location.start.line - 1].trim().slice(0, 120)}\n  → ${(m.replacement ?? '').replace(/\s+/g, ' ').slice(0, 100)}`);
+      console.log(
+        `${file}:${m.location.start.line} ${m.mutatorName}${m.status === 'NoCoverage' ? ', never run' : ''}\n  ${rows[m.location.start.line - 1].trim().slice(0, 120)}\n  → ${(m.replacement ?? '').replace(/\s+/g, ' ').slice(0, 100)}`,
+      );
     }
   }
 }

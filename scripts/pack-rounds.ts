@@ -131,7 +131,7 @@ function dot(a: Float64Array, b: Float64Array): number {
 /** Shrinks the wall round a packing until the rounds no longer settle inside. */
 function tighten(c: Centres): { c: Centres; ratio: number } {
   let best = { c: c.slice(), ratio: ratioOf(c) };
-  for (let shrink = 0.01; shrink > 1e-6; ) {
+  for (let shrink = 0.01; shrink > 1e-6;) {
     const t = scaled(best.c, best.ratio);
     settle(t, best.ratio * (1 - shrink), 400);
     const ratio = ratioOf(t);

@@ -27,9 +27,13 @@ export function ensurePackages() {
   const lock = join(ROOT, 'package-lock.json');
   if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(lock).mtimeMs) return;
   console.log('Installing packages (a few minutes the first time: the database is compiled here)…');
-  const lacks = [['g++', 'c++', 'clang++'], ['make'], ['python3']].filter((any) => !any.some((tool) => spawnSync(tool, ['--version'], { stdio: 'ignore' }).status === 0)).map((any) => any[0]);
+  const lacks = [['g++', 'c++', 'clang++'], ['make'], ['python3']]
+    .filter((any) => !any.some((tool) => spawnSync(tool, ['--version'], { stdio: 'ignore' }).status === 0))
+    .map((any) => any[0]);
   if (lacks.length > 0) {
-    console.error(`The database is compiled here and this machine lacks ${lacks.join(', ')}. On Debian: apt-get install g++ make python3. Then start this again.`);
+    console.error(
+      `The database is compiled here and this machine lacks ${lacks.join(', ')}. On Debian: apt-get install g++ make python3. Then start this again.`,
+    );
     process.exit(1);
   }
   must('npm ci', run('npm', ['ci', '--no-audit', '--no-fund']));

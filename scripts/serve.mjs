@@ -14,14 +14,18 @@ const local = ['127.0.0.1', 'localhost', '::1'].includes(host);
 /** Whether a passphrase was set in the program: it stands beside the data file (src/entry). */
 function isLocked() {
   try {
-    return JSON.parse(readFileSync(`${resolve(process.env.SOFT_PEAK_DATA ?? 'data/soft-peak.db').replace(/\.db$/, '')}.entry.json`, 'utf8')).passphrase !== null;
+    return (
+      JSON.parse(readFileSync(`${resolve(process.env.SOFT_PEAK_DATA ?? 'data/soft-peak.db').replace(/\.db$/, '')}.entry.json`, 'utf8')).passphrase !== null
+    );
   } catch {
     return false;
   }
 }
 
 if (!local && !process.env.SOFT_PEAK_PASSPHRASE && !isLocked()) {
-  console.error(`To listen on ${host}, set SOFT_PEAK_PASSPHRASE, or a passphrase on Larder, ‘Who comes in’: anyone on the network could read and change the kitchen otherwise.`);
+  console.error(
+    `To listen on ${host}, set SOFT_PEAK_PASSPHRASE, or a passphrase on Larder, ‘Who comes in’: anyone on the network could read and change the kitchen otherwise.`,
+  );
   process.exit(1);
 }
 

@@ -38,7 +38,10 @@ const alreadyWhisking = async (page: Page) => {
   await page.waitForTimeout(700);
   const startedAt = Date.now() - 190_000;
   await hand(page, { act: 'whisk-again', startedAt });
-  await page.evaluate((at) => sessionStorage.setItem('soft-peak:live:bay-leaf-chantilly:cream', JSON.stringify({ startedAt: at, slowAt: null, stoppedAt: null })), startedAt);
+  await page.evaluate(
+    (at) => sessionStorage.setItem('soft-peak:live:bay-leaf-chantilly:cream', JSON.stringify({ startedAt: at, slowAt: null, stoppedAt: null })),
+    startedAt,
+  );
   await page.reload();
   await page.waitForTimeout(3000);
 };
@@ -49,10 +52,17 @@ const settled = (page: Page) => Promise.race([page.waitForLoadState('networkidle
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/' },
   { name: 'bench', path: '/sheet/barley-tiramisu/bench' },
-  { name: 'bench-working', path: '/sheet/bay-leaf-chantilly/bench', before: async (p) => {
+  {
+    name: 'bench-working',
+    path: '/sheet/bay-leaf-chantilly/bench',
+    before: async (p) => {
       await p.getByRole('button', { name: /^Air at/ }).click();
-      await p.getByRole('dialog', { name: /^Working of/ }).getByRole('table').waitFor();
-    } },
+      await p
+        .getByRole('dialog', { name: /^Working of/ })
+        .getByRole('table')
+        .waitFor();
+    },
+  },
   { name: 'figures', path: '/sheet/honey-semifreddo/figures' },
   {
     name: 'solve',
@@ -119,12 +129,26 @@ spawnSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env, stdio: 'inherit' 
 const server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
 try {
   for (let tries = 0; tries < 100; tries++) {
-    if (await fetch(`${BASE}/api/due`).then((r) => r.ok, () => false)) break;
+    if (
+      await fetch(`${BASE}/api/due`).then(
+        (r) => r.ok,
+        () => false,
+      )
+    )
+      break;
     await new Promise((done) => setTimeout(done, 100));
   }
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
   for (const shot of SHOTS.filter((s) => process.argv.length < 3 || process.argv.includes(s.name))) {
     const page = await browser.newPage({ viewport: { width: shot.width ?? 1280, height: shot.height ?? 800 } });

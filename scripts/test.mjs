@@ -1,5 +1,5 @@
 /**
- * Everything that must hold: types, lint, unit tests, a short torture of the server, end-to-end stories in Chromium. Installs what is missing on a fresh
+ * Everything that must hold: types, lint, the code's form, unit tests, a short torture of the server, end-to-end stories in Chromium. Installs what is missing on a fresh
  * clone. Ends with one plain line of totals; exits 1 when anything failed.
  */
 import { spawnSync } from 'node:child_process';
@@ -37,6 +37,7 @@ function count(name, args, file, totals) {
 
 check('Types', ['node_modules/typescript/bin/tsc', '--noEmit']);
 check('Lint', ['node_modules/eslint/bin/eslint.js', '.']);
+check('Form', ['node_modules/prettier/bin/prettier.cjs', '--check', '.']);
 count(
   'Unit tests',
   ['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],

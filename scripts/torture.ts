@@ -11,7 +11,14 @@ import { killsWhileWriting } from './torture/kills';
 import { streamsAndWriters } from './torture/streams';
 
 const { values } = parseArgs({
-  options: { short: { type: 'boolean', default: false }, kills: { type: 'string' }, inputs: { type: 'string' }, rounds: { type: 'string' }, minutes: { type: 'string' }, seed: { type: 'string', default: '7' } },
+  options: {
+    short: { type: 'boolean', default: false },
+    kills: { type: 'string' },
+    inputs: { type: 'string' },
+    rounds: { type: 'string' },
+    minutes: { type: 'string' },
+    seed: { type: 'string', default: '7' },
+  },
 });
 const amount = (given: string | undefined, long: number, short: number): number => Number(given ?? (values.short ? short : long));
 const seed = Number(values.seed);

@@ -8,7 +8,12 @@ describe('the calc command', () => {
   it('lists the calculators, a line each', () => {
     const { stdout, status } = calc(['--list']);
     expect(status).toBe(0);
-    expect(stdout.trim().split('\n').map((l) => l.split('\t')[0])).toEqual(Object.keys(CALCULATORS));
+    expect(
+      stdout
+        .trim()
+        .split('\n')
+        .map((l) => l.split('\t')[0]),
+    ).toEqual(Object.keys(CALCULATORS));
   });
   it('shows a schema that says what it needs', () => {
     const schema = JSON.parse(calc(['--schema', 'fat-blend']).stdout) as { input: { required: string[] } };

@@ -17,7 +17,8 @@ describe('without a passphrase', () => {
 
 describe('with a passphrase', () => {
   const host = 'kitchen.example';
-  const request = (path: string, headers: Record<string, string> = {}, method = 'GET') => proxy(new NextRequest(`http://${host}${path}`, { method, headers: { host, ...headers } }));
+  const request = (path: string, headers: Record<string, string> = {}, method = 'GET') =>
+    proxy(new NextRequest(`http://${host}${path}`, { method, headers: { host, ...headers } }));
   beforeEach(() => {
     vi.stubEnv('SOFT_PEAK_PASSPHRASE', 'gannets: dive');
     vi.stubEnv('SOFT_PEAK_DATA', join(mkdtempSync(join(tmpdir(), 'soft-peak-guard-')), 'kitchen.db'));
@@ -38,7 +39,8 @@ describe('with a passphrase', () => {
     const path = `/seen/${made.value.secret}`;
     expect(request(path).status).toBe(200);
     expect(request(path, { [SCREEN_HEADER]: 'forged' }).headers.get(`x-middleware-request-${SCREEN_HEADER}`)).toBe('');
-    for (const other of ['/seen/', '/seen', `/seen/${'A'.repeat(43)}`, `${path}/x`, `/SEEN/${made.value.secret}`, '/']) expect(request(other).status, other).toBe(303);
+    for (const other of ['/seen/', '/seen', `/seen/${'A'.repeat(43)}`, `${path}/x`, `/SEEN/${made.value.secret}`, '/'])
+      expect(request(other).status, other).toBe(303);
     expect(request(`/api/services/dinner/link?link=${made.value.secret}`).status).toBe(401);
     for (const method of ['POST', 'PUT', 'DELETE']) expect(request(path, {}, method).status, method).toBe(401);
     kitchenEntry().removeLink('dinner');
@@ -97,7 +99,11 @@ describe('headers', () => {
   });
   it('a script in the page’s text runs only with the mark of this one page, which nobody can bring along', () => {
     const marks = [1, 2].map(() => {
-      const answer = proxy(new NextRequest('http://127.0.0.1:4310/', { headers: { host: '127.0.0.1:4310', [NONCE_HEADER]: 'forged', 'content-security-policy': "script-src 'nonce-forged'" } })).headers;
+      const answer = proxy(
+        new NextRequest('http://127.0.0.1:4310/', {
+          headers: { host: '127.0.0.1:4310', [NONCE_HEADER]: 'forged', 'content-security-policy': "script-src 'nonce-forged'" },
+        }),
+      ).headers;
       const scripts = /script-src ([^;]*)/.exec(answer.get('content-security-policy')!)![1]!;
       const mark = /^'self' 'nonce-([A-Za-z0-9+/]{22}==)'$/.exec(scripts)?.[1];
       expect(mark, scripts).toBeDefined();

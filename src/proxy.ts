@@ -58,17 +58,18 @@ const freshNonce = (): string => btoa(String.fromCharCode(...crypto.getRandomVal
  * What a page of this kitchen may load and who may frame it: its own things, and nobody. A script that is written into the page runs only
  * with the page's own mark: words of a recipe can never become one.
  */
-const policyOf = (nonce: string): string => [
-  "default-src 'self'",
-  `script-src 'self' 'nonce-${nonce}'${process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : ''}`,
-  "style-src 'self' 'unsafe-inline'",
-  "img-src 'self' blob: data:",
-  "worker-src 'self' blob:",
-  "object-src 'none'",
-  "base-uri 'self'",
-  "form-action 'self'",
-  "frame-ancestors 'none'",
-].join('; ');
+const policyOf = (nonce: string): string =>
+  [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}'${process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : ''}`,
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' blob: data:",
+    "worker-src 'self' blob:",
+    "object-src 'none'",
+    "base-uri 'self'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ');
 
 /** A page has a policy; files and data that a page asks for load nothing themselves. */
 function guarded(response: NextResponse, pathname: string, nonce: string): NextResponse {

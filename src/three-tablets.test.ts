@@ -96,7 +96,11 @@ class Tablet {
     this.ends.add(() => (here = false));
     const isHere = (): Promise<void> => (here ? Promise.resolve() : new Promise(() => undefined));
     const around: Surroundings = {
-      memory: () => ({ getItem: (k) => this.memory.get(k) ?? null, setItem: (k, v) => void (here && this.memory.set(k, v)), removeItem: (k) => void (here && this.memory.delete(k)) }),
+      memory: () => ({
+        getItem: (k) => this.memory.get(k) ?? null,
+        setItem: (k, v) => void (here && this.memory.set(k, v)),
+        removeItem: (k) => void (here && this.memory.delete(k)),
+      }),
       ask: async (_url, init) => {
         const body = String(init.body);
         await isHere();
@@ -158,7 +162,10 @@ class Tablet {
   }
 }
 
-type Done = { readonly tablet: number; readonly waitMs: number } & ({ readonly what: 'tick' | 'more' | 'field' | 'timer' | 'off-plan' | 'reload'; readonly n: number });
+type Done = { readonly tablet: number; readonly waitMs: number } & {
+  readonly what: 'tick' | 'more' | 'field' | 'timer' | 'off-plan' | 'reload';
+  readonly n: number;
+};
 
 const doings = fc.array(
   fc.record({
@@ -174,7 +181,11 @@ const FIELDS: readonly ReadingKind[] = ['cream-temperature', 'cup-liquid', 'cup-
 const settle = async (): Promise<void> => void (await vi.advanceTimersByTimeAsync(3 * BREAKS_FOR_MS));
 
 /** Does all of it, then lets the lines be good and every tablet keep its own text where it is asked. */
-async function evening(done: readonly Done[], seed: number, rough: Rough): Promise<{ tablets: readonly Tablet[]; kitchen: BatchState; last: ReadonlyMap<ReadingKind, readonly string[]> }> {
+async function evening(
+  done: readonly Done[],
+  seed: number,
+  rough: Rough,
+): Promise<{ tablets: readonly Tablet[]; kitchen: BatchState; last: ReadonlyMap<ReadingKind, readonly string[]> }> {
   const batchId = freshBatch();
   const lines: Rough[] = [0, 1, 2].map(() => ({ ...rough }));
   const tablets = lines.map((line, i) => new Tablet(batchId, seededNumbers(3 * seed + i), line));
@@ -217,9 +228,15 @@ const law = (rough: Rough, numRuns: number): Promise<void> =>
       const { progress } = kitchen;
       const of = (what: Done['what']): readonly [number, Done][] => [...done.entries()].filter(([, d]) => d.what === what);
       // Everything is there once, whoever did it.
-      expect([...progress.ticks].sort()).toEqual(of('tick').map(([i, d]) => `${d.tablet}-${i}`).sort());
+      expect([...progress.ticks].sort()).toEqual(
+        of('tick')
+          .map(([i, d]) => `${d.tablet}-${i}`)
+          .sort(),
+      );
       expect(progress.scale).toBe(2 ** of('more').length);
-      expect(progress.offPlan.map((o) => o.words).sort()).toEqual([...of('more').map(([i]) => `more ${i}`), ...of('off-plan').map(([i]) => `seen ${i}`)].sort());
+      expect(progress.offPlan.map((o) => o.words).sort()).toEqual(
+        [...of('more').map(([i]) => `more ${i}`), ...of('off-plan').map(([i]) => `seen ${i}`)].sort(),
+      );
       expect(progress.timers.map((t) => t.id).sort()).toEqual([...new Set(of('timer').map(([, d]) => `t${d.n}`))].sort());
       // A field holds what one of the tablets wrote into it last; of one that a single tablet wrote, that tablet's.
       for (const [reading, texts] of last) expect(texts).toContain(progress.fields[reading]);
@@ -236,5 +253,7 @@ const law = (rough: Rough, numRuns: number): Promise<void> =>
 
 describe('one batch on three tablets', () => {
   it('with lag alone: everything once, and the same on all three', () => law(SMOOTH, 25));
-  it('with lag, things lost, doubled and out of order: the same', { timeout: 120_000 }, () => law({ asked: 0.25, answered: 0.25, twice: 0.25, news: 0.25 }, 60));
+  it('with lag, things lost, doubled and out of order: the same', { timeout: 120_000 }, () =>
+    law({ asked: 0.25, answered: 0.25, twice: 0.25, news: 0.25 }, 60),
+  );
 });

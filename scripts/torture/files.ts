@@ -22,7 +22,10 @@ function rowsOf(path: string): Rows {
   try {
     const whole = (db.pragma('integrity_check') as { integrity_check: string }[])[0]!.integrity_check;
     if (whole !== 'ok') throw new Error(`the data file: ${whole}`);
-    return Object.fromEntries(TABLES.map((t) => [t, (db.prepare(`select count(*) n from ${t}`).get() as { n: number }).n])) as Record<(typeof TABLES)[number], number>;
+    return Object.fromEntries(TABLES.map((t) => [t, (db.prepare(`select count(*) n from ${t}`).get() as { n: number }).n])) as Record<
+      (typeof TABLES)[number],
+      number
+    >;
   } finally {
     db.close();
   }
@@ -61,7 +64,10 @@ async function killedMigrations(rounds: number, random: () => number, faults: st
     const before = Object.fromEntries(TABLES.map((t) => [t, there.has(t) ? todays[t] : 0])) as Record<(typeof TABLES)[number], number>;
     const server = await KitchenServer.on(path);
     // The file is opened by the first question.
-    const up = server.start().then(() => fetch(`${server.url}/`).then((r) => r.arrayBuffer())).catch(() => undefined);
+    const up = server
+      .start()
+      .then(() => fetch(`${server.url}/`).then((r) => r.arrayBuffer()))
+      .catch(() => undefined);
     await pause(500 + 2500 * random());
     await server.kill();
     await up;
@@ -105,11 +111,22 @@ async function fullDisk(faults: string[]): Promise<void> {
   const server = await KitchenServer.on();
   await server.start();
   const put = (n: number): Promise<number> =>
-    fetch(`${server.url}/api/stock`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ packs: Array.from({ length: 400 }, (_, i) => ({ id: `full-${n}-${i}`, ingredientId: 'honey', sizeG: 500, leftG: 500, bestBefore: null })) }) }).then((r) => r.status, () => 0);
+    fetch(`${server.url}/api/stock`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        packs: Array.from({ length: 400 }, (_, i) => ({ id: `full-${n}-${i}`, ingredientId: 'honey', sizeG: 500, leftG: 500, bestBefore: null })),
+      }),
+    }).then(
+      (r) => r.status,
+      () => 0,
+    );
   if ((await put(0)) !== 200) faults.push('a pack was not taken with room enough');
   await server.kill();
   // No file may grow past this: what the disk says when it is full, for this server alone. In blocks of 1,024 bytes.
-  const { size } = new Database(server.path, { readonly: true }).prepare('select page_count * page_size size from pragma_page_count(), pragma_page_size()').get() as { size: number };
+  const { size } = new Database(server.path, { readonly: true })
+    .prepare('select page_count * page_size size from pragma_page_count(), pragma_page_size()')
+    .get() as { size: number };
   await server.start(`ulimit -f ${Math.ceil(size / 1024) + 200}`);
   let taken = 1;
   let refused = 0;
@@ -120,7 +137,13 @@ async function fullDisk(faults: string[]): Promise<void> {
     if (status === 0) faults.push('the server went when the disk was full');
   }
   if (refused === 0) faults.push('the disk was never full: this proves nothing');
-  if ((await fetch(`${server.url}/log`).then((r) => r.status, () => 0)) !== 200) faults.push('nothing can be read while the disk is full');
+  if (
+    (await fetch(`${server.url}/log`).then(
+      (r) => r.status,
+      () => 0,
+    )) !== 200
+  )
+    faults.push('nothing can be read while the disk is full');
   await server.kill();
   await server.start();
   const db = new Database(server.path, { readonly: true });
@@ -158,7 +181,11 @@ async function wrongFiles(faults: string[]): Promise<void> {
     await server.start();
     const page = await fetch(`${server.url}/`).then(async (r) => ({ status: r.status, text: await r.text() }));
     if (!page.text.includes('data file')) faults.push(`${name}: no word of it (${page.status})`);
-    const write = await fetch(`${server.url}/api/stock`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ packs: [{ id: 'x', ingredientId: 'honey', sizeG: 5, leftG: 5, bestBefore: null }] }) });
+    const write = await fetch(`${server.url}/api/stock`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ packs: [{ id: 'x', ingredientId: 'honey', sizeG: 5, leftG: 5, bestBefore: null }] }),
+    });
     if (write.status !== 503) faults.push(`${name}: a write was answered ${write.status}`);
     await server.kill();
     if (!readFileSync(path).equals(before)) faults.push(`${name}: the file was changed`);
@@ -183,7 +210,7 @@ export async function filesInTrouble(rounds: number, seed: number, say: (words: 
   const faults: string[] = [];
   const random = seededNumbers(seed);
   await wrongFiles(faults);
-  say(`wrong files: ${faults.length} faults`); ;
+  say(`wrong files: ${faults.length} faults`);
   await fullDisk(faults);
   say(`full disk: ${faults.length} faults`);
   await killedCopies(rounds, random, faults);

@@ -27,10 +27,37 @@ interface Route {
 const routes = (): readonly Route[] =>
   readdirSync('src/app/api', { recursive: true, encoding: 'utf8' })
     .filter((f) => f.endsWith('/route.ts'))
-    .map((f) => ({ path: `/api/${f.slice(0, -'/route.ts'.length)}`, methods: [...readFileSync(`src/app/api/${f}`, 'utf8').matchAll(/^export (?:async function|function|const) ([A-Z]+)\b/gm)].map((m) => m[1]!) }))
+    .map((f) => ({
+      path: `/api/${f.slice(0, -'/route.ts'.length)}`,
+      methods: [...readFileSync(`src/app/api/${f}`, 'utf8').matchAll(/^export (?:async function|function|const) ([A-Z]+)\b/gm)].map((m) => m[1]!),
+    }))
     .filter((r) => !LEFT_OUT.test(r.path));
 
-const ODD_WORDS = ['', ' ', 'x', 'null', '__proto__', 'constructor', 'toString', '..', '../..', '%00', '%ff', '%2e%2e%2f', 'é', '🍮', '\u202e', "'; drop table batches; --", '1e309', '-1', '9'.repeat(400), 'a'.repeat(5000), '{{7*7}}', '<script>', 'Nope/Zone'];
+const ODD_WORDS = [
+  '',
+  ' ',
+  'x',
+  'null',
+  '__proto__',
+  'constructor',
+  'toString',
+  '..',
+  '../..',
+  '%00',
+  '%ff',
+  '%2e%2e%2f',
+  'é',
+  '🍮',
+  '\u202e',
+  "'; drop table batches; --",
+  '1e309',
+  '-1',
+  '9'.repeat(400),
+  'a'.repeat(5000),
+  '{{7*7}}',
+  '<script>',
+  'Nope/Zone',
+];
 const ODD_NUMBERS = [0, -1, 1, 0.1, 1e-300, 1e300, 8.64e15, 8.64e15 + 1, 2 ** 53, -(2 ** 31), 301, 1001];
 const pick = <T>(random: Random, of: readonly T[]): T => of[Math.floor(of.length * random())]!;
 
@@ -41,7 +68,12 @@ function oddValue(random: Random, depth = 0): unknown {
   if (r < 0.5) return pick(random, ODD_NUMBERS);
   if (r < 0.6) return pick(random, [null, true, false]);
   if (r < 0.8) return Array.from({ length: Math.floor(random() ** 4 * (depth === 0 ? 400 : 12)) }, () => oddValue(random, depth + 1));
-  return Object.fromEntries(Array.from({ length: Math.floor(4 * random()) }, () => [pick(random, ['id', 'doc', 'event', 'kind', 'at', 'packs', 'things', 'samples', ...ODD_WORDS]), oddValue(random, depth + 1)]));
+  return Object.fromEntries(
+    Array.from({ length: Math.floor(4 * random()) }, () => [
+      pick(random, ['id', 'doc', 'event', 'kind', 'at', 'packs', 'things', 'samples', ...ODD_WORDS]),
+      oddValue(random, depth + 1),
+    ]),
+  );
 }
 
 /** A value with one of its places put wrong: near to what is right it reaches further. */
@@ -80,9 +112,27 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     '/api/calc/[name]': { liquidG: 120, foamG: 60 },
   };
   const all = routes();
-  const ids: Readonly<Record<string, readonly string[]>> = { sheetId: ['bay-leaf-chantilly'], serviceId: ['harbour-dinner'], batchId: ['sample-1', 'sample-2'], ingredientId: ['honey'], name: ['whisk', 'biscuits', 'timetable', 'overrun', 'read-recipe', 'mend-causes'], format: ['sheet', 'csv', 'ics', 'plan'], number: ['1'], layer: ['0'] };
+  const ids: Readonly<Record<string, readonly string[]>> = {
+    sheetId: ['bay-leaf-chantilly'],
+    serviceId: ['harbour-dinner'],
+    batchId: ['sample-1', 'sample-2'],
+    ingredientId: ['honey'],
+    name: ['whisk', 'biscuits', 'timetable', 'overrun', 'read-recipe', 'mend-causes'],
+    format: ['sheet', 'csv', 'ics', 'plan'],
+    number: ['1'],
+    layer: ['0'],
+  };
   const pathOf = (route: string): string =>
-    route.replace(/\[(\w+)\]/g, (_, key: string) => encodeURIComponent(random() < 0.7 ? pick(random, ids[key] ?? ['x']) : pick(random, ODD_WORDS.filter((w) => w !== '' && w !== '.' && w !== '..'))));
+    route.replace(/\[(\w+)\]/g, (_, key: string) =>
+      encodeURIComponent(
+        random() < 0.7
+          ? pick(random, ids[key] ?? ['x'])
+          : pick(
+              random,
+              ODD_WORDS.filter((w) => w !== '' && w !== '.' && w !== '..'),
+            ),
+      ),
+    );
 
   const faults: string[] = [];
   const byStatus: Record<string, number> = {};
@@ -94,7 +144,10 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
   const other = (async () => {
     while (!over) {
       const [from, during] = [performance.now(), asking];
-      await fetch(`${server.url}/api/log`, { method: 'OPTIONS' }).then((r) => r.arrayBuffer(), () => undefined);
+      await fetch(`${server.url}/api/log`, { method: 'OPTIONS' }).then(
+        (r) => r.arrayBuffer(),
+        () => undefined,
+      );
       const ms = performance.now() - from;
       if (ms > 100) stalls.push({ ms, during: `${during} … ${asking}` });
       await pause(10);
@@ -103,7 +156,10 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
   for (let i = 0; i < inputs; i++) {
     const { path: route, methods } = pick(random, all);
     const method = random() < 0.9 ? pick(random, methods) : pick(random, METHODS);
-    const query = random() < 0.3 ? `?${new URLSearchParams({ [pick(random, ['grid', 'skip', 'at', 'series', 'by', 'thing', 'screen'])]: pick(random, ODD_WORDS) }).toString()}` : '';
+    const query =
+      random() < 0.3
+        ? `?${new URLSearchParams({ [pick(random, ['grid', 'skip', 'at', 'series', 'by', 'thing', 'screen'])]: pick(random, ODD_WORDS) }).toString()}`
+        : '';
     const path = `${pathOf(route)}${query}`;
     let body: string | FormData | undefined;
     let type = 'application/json';
@@ -115,7 +171,11 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
         type = 'text/csv';
       } else if (r < 0.1) {
         body = new FormData();
-        for (let k = 0; k < 4; k++) body.set(pick(random, ['kind', 'at', 'value', 'words', 'photo', 'id']), random() < 0.3 ? new File([pick(random, ODD_WORDS)], 'x.png') : pick(random, ['note', 'photo', 'weep', ...ODD_WORDS]));
+        for (let k = 0; k < 4; k++)
+          body.set(
+            pick(random, ['kind', 'at', 'value', 'words', 'photo', 'id']),
+            random() < 0.3 ? new File([pick(random, ODD_WORDS)], 'x.png') : pick(random, ['note', 'photo', 'weep', ...ODD_WORDS]),
+          );
       } else if (r < 0.2) body = pick(random, ODD_WORDS);
       else if (r < 0.205) body = `"${'a'.repeat(Math.floor(40_000_000 * random()))}"`;
       else body = JSON.stringify(right[route] !== undefined && r < 0.8 ? spoilt(random, right[route]) : oddValue(random));
@@ -123,13 +183,24 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     asking = `${method} ${route}`;
     const from = performance.now();
     try {
-      const response = await fetch(`${server.url}${path}`, { method, ...(body === undefined ? {} : { body }), ...(typeof body === 'string' ? { headers: { 'content-type': type } } : {}), signal: AbortSignal.timeout(60_000) });
+      const response = await fetch(`${server.url}${path}`, {
+        method,
+        ...(body === undefined ? {} : { body }),
+        ...(typeof body === 'string' ? { headers: { 'content-type': type } } : {}),
+        signal: AbortSignal.timeout(60_000),
+      });
       const text = await response.text();
       byStatus[response.status] = (byStatus[response.status] ?? 0) + 1;
-      if (response.status >= 500) faults.push(`${method} ${route} was answered ${response.status}: ${text.slice(0, 160)} for ${typeof body === 'string' ? body.slice(0, 300) : path}`);
+      if (response.status >= 500)
+        faults.push(`${method} ${route} was answered ${response.status}: ${text.slice(0, 160)} for ${typeof body === 'string' ? body.slice(0, 300) : path}`);
     } catch (error) {
       faults.push(`${method} ${path.slice(0, 200)}: ${String(error)} for ${typeof body === 'string' ? body.slice(0, 300) : 'a form'}`);
-      if (!(await fetch(`${server.url}/api/health`).then(() => true, () => false))) {
+      if (
+        !(await fetch(`${server.url}/api/health`).then(
+          () => true,
+          () => false,
+        ))
+      ) {
         faults.push('the server is gone');
         break;
       }
@@ -141,11 +212,41 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
   over = true;
   await other;
   // No page is broken by what was taken in.
-  for (const page of ['/', '/log', '/larder', '/larder/kitchen', '/larder/stock', '/clock', '/clock/harbour-dinner', '/sheet/bay-leaf-chantilly/bench', '/pass/sample-1', '/log/sample-1', '/log/learnt', '/mend', '/practise']) {
-    const status = await fetch(`${server.url}${page}`).then((r) => r.status, () => 0);
+  for (const page of [
+    '/',
+    '/log',
+    '/larder',
+    '/larder/kitchen',
+    '/larder/stock',
+    '/clock',
+    '/clock/harbour-dinner',
+    '/sheet/bay-leaf-chantilly/bench',
+    '/pass/sample-1',
+    '/log/sample-1',
+    '/log/learnt',
+    '/mend',
+    '/practise',
+  ]) {
+    const status = await fetch(`${server.url}${page}`).then(
+      (r) => r.status,
+      () => 0,
+    );
     if (status !== 200) faults.push(`afterwards ${page} is answered ${status}`);
   }
   await server.kill();
   stalls.sort((a, b) => b.ms - a.ms);
-  return { inputs, byStatus, longestStallMs: Math.round(stalls[0]?.ms ?? 0), stalls: stalls.length, slowest: [...stalls.slice(0, 8).map((s) => `others waited ${Math.round(s.ms)} ms during ${s.during}`), ...slow.sort((a, b) => b.ms - a.ms).slice(0, 8).map((s) => `${s.what} ${Math.round(s.ms)} ms`)], faults: [...new Set(faults)] };
+  return {
+    inputs,
+    byStatus,
+    longestStallMs: Math.round(stalls[0]?.ms ?? 0),
+    stalls: stalls.length,
+    slowest: [
+      ...stalls.slice(0, 8).map((s) => `others waited ${Math.round(s.ms)} ms during ${s.during}`),
+      ...slow
+        .sort((a, b) => b.ms - a.ms)
+        .slice(0, 8)
+        .map((s) => `${s.what} ${Math.round(s.ms)} ms`),
+    ],
+    faults: [...new Set(faults)],
+  };
 }

@@ -47,9 +47,18 @@ export class KitchenServer {
     // What it says stands beside its data file.
     const log = openSync(`${this.path}.log`, 'a');
     const stdio = ['ignore', log, log] as const;
-    this.process = limits === '' ? spawn(command[0]!, command.slice(1), { env, stdio: [...stdio] }) : spawn('bash', ['-c', `${limits}; exec ${command.join(' ')}`], { env, stdio: [...stdio] });
+    this.process =
+      limits === ''
+        ? spawn(command[0]!, command.slice(1), { env, stdio: [...stdio] })
+        : spawn('bash', ['-c', `${limits}; exec ${command.join(' ')}`], { env, stdio: [...stdio] });
     for (const until = Date.now() + STARTS_WITHIN_MS; Date.now() < until; await pause(40)) {
-      if (await fetch(`${this.url}/api/health`).then(() => true, () => false)) return;
+      if (
+        await fetch(`${this.url}/api/health`).then(
+          () => true,
+          () => false,
+        )
+      )
+        return;
       if (this.isGone) throw new Error('The server ended before it answered.');
     }
     throw new Error('The server does not answer.');

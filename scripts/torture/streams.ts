@@ -42,18 +42,26 @@ export async function streamsAndWriters(streams: number, minutes: number, say: (
     const send = () => fetch(`${server.url}${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
     const response = await send().catch(async (error: unknown) => {
       again++;
-      if (!(await fetch(`${server.url}/api/health`).then((r) => r.ok, () => false))) throw error;
+      if (
+        !(await fetch(`${server.url}/api/health`).then(
+          (r) => r.ok,
+          () => false,
+        ))
+      )
+        throw error;
       return send();
     });
     return { status: response.status, answer: (await response.json()) as Record<string, unknown> };
   };
   const BATCHES = 10;
-  const batches = await Promise.all(Array.from({ length: BATCHES }, async (_, i) => {
-    const id = `streams-${i}`;
-    const made = await post('/api/batches', { id, sheetId: 'bay-leaf-chantilly' });
-    if (made.status >= 300) faults.push(`no batch: ${made.status}`);
-    return { id, revision: 1, n: 0 };
-  }));
+  const batches = await Promise.all(
+    Array.from({ length: BATCHES }, async (_, i) => {
+      const id = `streams-${i}`;
+      const made = await post('/api/batches', { id, sheetId: 'bay-leaf-chantilly' });
+      if (made.status >= 300) faults.push(`no batch: ${made.status}`);
+      return { id, revision: 1, n: 0 };
+    }),
+  );
   /** When each tick was sent, and how long until each of the others has seen it. */
   const sentAt = new Map<string, number>();
   const delays: number[] = [];
@@ -94,7 +102,11 @@ export async function streamsAndWriters(streams: number, minutes: number, say: (
         const line = `l${batch.n++}`;
         for (const on of [true, false]) {
           if (on) sentAt.set(`${batch.id} ${line}`, performance.now());
-          const { status, answer } = await post(`/api/batches/${batch.id}/events`, { id: `${batch.id}-${line}-${String(on)}`, event: { kind: 'tick', line, on }, baseRevision: batch.revision });
+          const { status, answer } = await post(`/api/batches/${batch.id}/events`, {
+            id: `${batch.id}-${line}-${String(on)}`,
+            event: { kind: 'tick', line, on },
+            baseRevision: batch.revision,
+          });
           if (status !== 200) faults.push(`a tick was answered ${status}`);
           batch.revision = ((answer.batch ?? answer.current) as { revision: number }).revision;
           ticks++;
@@ -111,5 +123,12 @@ export async function streamsAndWriters(streams: number, minutes: number, say: (
   if (delays.length === 0) faults.push('nothing was seen');
   const sorted = delays.sort((a, b) => a - b);
   const at = (q: number): number => sorted[Math.floor(q * (sorted.length - 1))] ?? NaN;
-  return { ticks: ticks / 2, sentAgain: again, p50: at(0.5), p95: at(0.95), memoryMb: { first: memory[0] ?? NaN, last: memory.at(-1) ?? NaN, most: Math.max(...memory) }, faults };
+  return {
+    ticks: ticks / 2,
+    sentAgain: again,
+    p50: at(0.5),
+    p95: at(0.95),
+    memoryMb: { first: memory[0] ?? NaN, last: memory.at(-1) ?? NaN, most: Math.max(...memory) },
+    faults,
+  };
 }

@@ -54,7 +54,16 @@ export class Writer {
     this.n++;
     const batch = this.evening.batch;
     if (!batch || batch.events > EVENTS_OF_A_BATCH) return this.startsBatch();
-    const kinds = [() => this.event(batch), () => this.event(batch), () => this.temperature(batch), () => this.observation(batch), () => this.sheetSave(), () => this.pack(), () => this.serviceSave(), () => this.ingredientSave()];
+    const kinds = [
+      () => this.event(batch),
+      () => this.event(batch),
+      () => this.temperature(batch),
+      () => this.observation(batch),
+      () => this.sheetSave(),
+      () => this.pack(),
+      () => this.serviceSave(),
+      () => this.ingredientSave(),
+    ];
     return kinds[Math.floor(kinds.length * this.random())]!();
   }
   private readonly id = (what: string): string => `${what}-${this.name}-${String(this.n).padStart(6, '0')}`;
@@ -62,7 +71,13 @@ export class Writer {
   private startsBatch(): Write {
     const id = this.id('batch');
     this.evening.batch = { id, revision: 1, events: 0 };
-    return { kind: 'batch', method: 'POST', path: '/api/batches', body: () => ({ id, sheetId: 'bay-leaf-chantilly' }), count: (db) => one(db, 'select count(*) n from batches where id = ?', id) };
+    return {
+      kind: 'batch',
+      method: 'POST',
+      path: '/api/batches',
+      body: () => ({ id, sheetId: 'bay-leaf-chantilly' }),
+      count: (db) => one(db, 'select count(*) n from batches where id = ?', id),
+    };
   }
   private event(batch: SharedBatch): Write {
     batch.events++;
@@ -79,14 +94,23 @@ export class Writer {
         return kind === 'behind';
       },
       count: (db) => {
-        const progress = JSON.parse((db.prepare('select progress from batches where id = ?').get(batch.id) as { progress: string }).progress) as { ticks: string[]; offPlan: { words: string }[] };
+        const progress = JSON.parse((db.prepare('select progress from batches where id = ?').get(batch.id) as { progress: string }).progress) as {
+          ticks: string[];
+          offPlan: { words: string }[];
+        };
         return [...progress.ticks, ...progress.offPlan.map((o) => o.words)].filter((w) => w === words).length;
       },
     };
   }
   private temperature(batch: SharedBatch): Write {
     const [series, at] = [`cook|${this.name}`, 1_790_000_000_000 + 1000 * this.n];
-    return { kind: 'temperature', method: 'POST', path: `/api/batches/${batch.id}/temperatures`, body: () => ({ samples: [{ series, at, tC: 4 + (this.n % 10) }] }), count: (db) => one(db, 'select count(*) n from temperatures where batch_id = ? and series = ? and at = ?', batch.id, series, at) };
+    return {
+      kind: 'temperature',
+      method: 'POST',
+      path: `/api/batches/${batch.id}/temperatures`,
+      body: () => ({ samples: [{ series, at, tC: 4 + (this.n % 10) }] }),
+      count: (db) => one(db, 'select count(*) n from temperatures where batch_id = ? and series = ? and at = ?', batch.id, series, at),
+    };
   }
   private observation(batch: SharedBatch): Write {
     const [id, words] = [this.id('observed'), this.id('it wept')];
@@ -104,7 +128,13 @@ export class Writer {
     if (!this.sheet) {
       const sheet = { id: this.id('sheet'), revision: 1, count: 0, name: `Sheet of ${this.name}` };
       this.sheet = sheet;
-      return { kind: 'new sheet', method: 'POST', path: '/api/sheets', body: () => ({ id: sheet.id, doc: { ...this.evening.doc, name: sheet.name } }), count: (db) => one(db, 'select count(*) n from sheets where id = ?', sheet.id) };
+      return {
+        kind: 'new sheet',
+        method: 'POST',
+        path: '/api/sheets',
+        body: () => ({ id: sheet.id, doc: { ...this.evening.doc, name: sheet.name } }),
+        count: (db) => one(db, 'select count(*) n from sheets where id = ?', sheet.id),
+      };
     }
     const sheet = this.sheet;
     const [name, count] = [this.id('edited'), ++sheet.count];
@@ -119,18 +149,33 @@ export class Writer {
         sheet.revision = Math.max(sheet.revision, after?.revision ?? current?.revision ?? 0);
         return kind === 'conflict';
       },
-      count: (db) => (sheet.name === name ? one(db, "select count(*) n from sheets where id = ? and json_extract(doc, '$.name') = ? and name = ?", sheet.id, name, name) : null),
+      count: (db) =>
+        sheet.name === name
+          ? one(db, "select count(*) n from sheets where id = ? and json_extract(doc, '$.name') = ? and name = ?", sheet.id, name, name)
+          : null,
     };
   }
   private pack(): Write {
     const [id, leftG] = [this.id('pack'), 100 + this.n];
-    return { kind: 'pack', method: 'PUT', path: '/api/stock', body: () => ({ packs: [{ id, ingredientId: 'honey', sizeG: 10_000, leftG, bestBefore: null }] }), count: (db) => one(db, 'select count(*) n from stock_packs where id = ? and left_g = ?', id, leftG) };
+    return {
+      kind: 'pack',
+      method: 'PUT',
+      path: '/api/stock',
+      body: () => ({ packs: [{ id, ingredientId: 'honey', sizeG: 10_000, leftG, bestBefore: null }] }),
+      count: (db) => one(db, 'select count(*) n from stock_packs where id = ? and left_g = ?', id, leftG),
+    };
   }
   private serviceSave(): Write {
     if (!this.service) {
       const service = { id: this.id('service'), revision: 1, name: `Service of ${this.name}` };
       this.service = service;
-      return { kind: 'new service', method: 'POST', path: '/api/services', body: () => ({ id: service.id, doc: { ...this.service0, name: service.name } }), count: (db) => one(db, 'select count(*) n from services where id = ?', service.id) };
+      return {
+        kind: 'new service',
+        method: 'POST',
+        path: '/api/services',
+        body: () => ({ id: service.id, doc: { ...this.service0, name: service.name } }),
+        count: (db) => one(db, 'select count(*) n from services where id = ?', service.id),
+      };
     }
     const service = this.service;
     const name = this.id('evening');
@@ -145,7 +190,8 @@ export class Writer {
         service.revision = Math.max(service.revision, after?.revision ?? current?.revision ?? 0);
         return kind === 'conflict';
       },
-      count: (db) => (service.name === name ? one(db, "select count(*) n from services where id = ? and json_extract(doc, '$.name') = ?", service.id, name) : null),
+      count: (db) =>
+        service.name === name ? one(db, "select count(*) n from services where id = ? and json_extract(doc, '$.name') = ?", service.id, name) : null,
     };
   }
   private ingredientSave(): Write {
@@ -163,7 +209,10 @@ export class Writer {
         if (stored) pantry.revision = stored.revision;
         return kind === 'refused';
       },
-      count: (db) => (pantry.pricePerKg === pricePerKg ? one(db, "select count(*) n from ingredients where id = ? and json_extract(facts, '$.pricePerKg') = ?", pantry.id, pricePerKg) : null),
+      count: (db) =>
+        pantry.pricePerKg === pricePerKg
+          ? one(db, "select count(*) n from ingredients where id = ? and json_extract(facts, '$.pricePerKg') = ?", pantry.id, pricePerKg)
+          : null,
     };
   }
 }

@@ -1,8 +1,14 @@
 import { Mark } from '../ui/mark';
 
 const WORDS = {
-  damaged: { head: 'The kitchen’s data file is damaged', todo: 'Put back your latest copy of it, or move it away to start with an empty kitchen. Copies made before an upgrade lie beside it and end in .before-….' },
-  unwritable: { head: 'The kitchen’s data file cannot be written', todo: 'Check that its folder exists, that the disk is not full and that this program may write there; or name another place in SOFT_PEAK_DATA.' },
+  damaged: {
+    head: 'The kitchen’s data file is damaged',
+    todo: 'Put back your latest copy of it, or move it away to start with an empty kitchen. Copies made before an upgrade lie beside it and end in .before-….',
+  },
+  unwritable: {
+    head: 'The kitchen’s data file cannot be written',
+    todo: 'Check that its folder exists, that the disk is not full and that this program may write there; or name another place in SOFT_PEAK_DATA.',
+  },
   'in-use': { head: 'Another server has this kitchen open', todo: 'Use that one, or stop it; for a kitchen of its own name another file in SOFT_PEAK_DATA.' },
   newer: { head: 'The kitchen’s data file comes from a newer Soft Peak', todo: 'Start the newer version, or name another file in SOFT_PEAK_DATA.' },
 } as const;

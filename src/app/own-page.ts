@@ -25,13 +25,24 @@ body{margin:0}
 h1,h2{font-family:Bricolage,ui-sans-serif,sans-serif;font-weight:650;letter-spacing:-.01em;line-height:1.15}`);
 
 /** The mark of the product, in the text's colour. @param px its side. */
-export const markOf = (px: number): string => `<svg width="${px}" height="${px}" viewBox="0 0 26 26" aria-hidden="true"><path d="M2.5 23 C6 21 7.5 16 9.5 11 C11 7 13.5 3.5 18 4 C15.6 5.6 16 8.4 17 11.6 C18.4 16 20.5 20.8 23.5 23 Z" fill="none" stroke="currentColor" stroke-width="2" stroke-linejoin="round"/></svg>`;
+export const markOf = (px: number): string =>
+  `<svg width="${px}" height="${px}" viewBox="0 0 26 26" aria-hidden="true"><path d="M2.5 23 C6 21 7.5 16 9.5 11 C11 7 13.5 3.5 18 4 C15.6 5.6 16 8.4 17 11.6 C18.4 16 20.5 20.8 23.5 23 Z" fill="none" stroke="currentColor" stroke-width="2" stroke-linejoin="round"/></svg>`;
 
 /**
  * A page of its own.
  * @param title and @param body as they are written: who makes them has escaped what is not theirs. @param more its own style. @param refreshS asked for anew after so long, s.
  */
-export const ownPage = ({ title, more, body, refreshS }: { readonly title: string; readonly more: string; readonly body: string; readonly refreshS?: number }): string => `<!doctype html>
+export const ownPage = ({
+  title,
+  more,
+  body,
+  refreshS,
+}: {
+  readonly title: string;
+  readonly more: string;
+  readonly body: string;
+  readonly refreshS?: number;
+}): string => `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><meta name="theme-color" content="#f3f7f9"><meta name="robots" content="noindex">${refreshS === undefined ? '' : `<meta http-equiv="refresh" content="${refreshS}">`}<title>${title}</title><style>${styled()}
 ${more}</style></head>
 <body>${body}</body></html>`;

@@ -28,14 +28,20 @@ interface TodayProps {
 export default async function Today({ searchParams }: TodayProps) {
   const asked = await searchParams;
   const word = (key: string): string => (typeof asked[key] === 'string' ? asked[key].slice(0, 120) : '');
-  const view = { find: word('find'), folder: word('away') === '1' ? null : word('folder'), order: word('order') === 'name' ? ('name' as const) : ('touched' as const) };
+  const view = {
+    find: word('find'),
+    folder: word('away') === '1' ? null : word('folder'),
+    order: word('order') === 'name' ? ('name' as const) : ('touched' as const),
+  };
   const db = openedKitchen();
   const facts = readKitchenFacts(db);
   const kitchen = kitchenOf(facts);
   const { sheets, found, folders, inUse, putAway } = shelf(db, { ...view, limit: SHEETS_SHOWN });
   const now = await requestTime();
   const batches = listBatches(db, { limit: 40 });
-  const making: MakingNow[] = batches.filter((b) => b.status === 'running').map((b) => ({ id: b.id, name: b.plan.sheetName, step: b.plan.steps[b.progress.step]?.title ?? '', at: b.progress.step, of: b.plan.steps.length }));
+  const making: MakingNow[] = batches
+    .filter((b) => b.status === 'running')
+    .map((b) => ({ id: b.id, name: b.plan.sheetName, step: b.plan.steps[b.progress.step]?.title ?? '', at: b.progress.step, of: b.plan.steps.length }));
   const cold: ColdBatch[] = batches
     .flatMap((b) => {
       const { holdShownH, keepingH } = b.plan.forecast;
@@ -58,7 +64,8 @@ export default async function Today({ searchParams }: TodayProps) {
         <div className="mx-auto max-w-[1180px] px-4 py-5 md:px-6">
           {unreadable.length > 0 && (
             <p role="alert" className="mb-6 border-l-4 border-beet pl-3 text-[15px]">
-              Left out, because it cannot be read: {unreadable.map((u) => `${u.table} ${u.id}`).join(', ')}. It lies in the data file as it was; the server’s log says what is wrong with it.
+              Left out, because it cannot be read: {unreadable.map((u) => `${u.table} ${u.id}`).join(', ')}. It lies in the data file as it was; the server’s
+              log says what is wrong with it.
             </p>
           )}
           <Suspense fallback={<div className="h-[72px]" />}>
@@ -68,13 +75,17 @@ export default async function Today({ searchParams }: TodayProps) {
           {!empty && (
             <section aria-label="Sheets" className="mt-7">
               <ShelfBar {...view} inUse={inUse} putAway={putAway} folders={folders} />
-              {sheets.length === 0 && <p className="py-6 text-ink-soft">{view.find === '' ? 'Nothing is here.' : `No sheet here has ‘${view.find}’ in its name.`}</p>}
+              {sheets.length === 0 && (
+                <p className="py-6 text-ink-soft">{view.find === '' ? 'Nothing is here.' : `No sheet here has ‘${view.find}’ in its name.`}</p>
+              )}
               <ul className="mt-5 grid grid-cols-2 gap-x-6 gap-y-7 sm:grid-cols-3 md:grid-cols-4 lg:grid-cols-6">
                 {sheets.map((s) => (
                   <SheetTile key={s.id} sheet={s} kitchen={kitchen} folders={folders.map((f) => f.name)} />
                 ))}
               </ul>
-              {found > sheets.length && <p className="mt-6 border-t border-steel pt-3 text-[15px] text-ink-soft">{found - sheets.length} more: type a part of the name.</p>}
+              {found > sheets.length && (
+                <p className="mt-6 border-t border-steel pt-3 text-[15px] text-ink-soft">{found - sheets.length} more: type a part of the name.</p>
+              )}
             </section>
           )}
         </div>

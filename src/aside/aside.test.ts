@@ -64,7 +64,10 @@ describe('the second thread', () => {
 
   it('stops what takes longer than its limit, and answers the next question', async () => {
     await expect(aside.ask('plan', { path, serviceId: 'harbour-dinner', now: NOW }, 0.001)).rejects.toThrow(TookTooLong);
-    expect(await aside.ask('calculated', { name: 'overrun', input: { liquidG: 120, foamG: 60 } })).toEqual({ ok: true, value: expect.objectContaining({}) as object });
+    expect(await aside.ask('calculated', { name: 'overrun', input: { liquidG: 120, foamG: 60 } })).toEqual({
+      ok: true,
+      value: expect.objectContaining({}) as object,
+    });
   });
 
   it('a limit that is over is known by its name, whichever bundle of the app asked', () => {
@@ -87,7 +90,10 @@ describe('the second thread', () => {
 
   it('compares a larder’s file with the kitchen, and leaves the writing to the first thread', async () => {
     const text = writeLarderCsv(readLarder(db), larderRevisions(db));
-    expect(await aside.ask('larderCompared', { path, text })).toEqual({ ok: true, value: { rows: readLarder(db).length, changes: [], edited: [], faults: [] } });
+    expect(await aside.ask('larderCompared', { path, text })).toEqual({
+      ok: true,
+      value: { rows: readLarder(db).length, changes: [], edited: [], faults: [] },
+    });
     const cream = getIngredient(db, 'cream-36')!;
     const compared = await aside.ask('larderCompared', { path, text: text.replace(cream.ingredient.name, 'Cream of the house') });
     expect(compared).toMatchObject({ ok: true, value: { changes: [{ id: 'cream-36', name: 'Cream of the house', from: cream.revision }] } });
@@ -99,7 +105,10 @@ describe('the second thread', () => {
     const before = statSync(path);
     const pdf = await aside.ask('labels', { path, of: { serviceId: 'harbour-dinner', servings: [] }, grid: 'a4-21', skip: 0, now: NOW });
     expect(pdf.ok && (await PDFDocument.load(pdf.value)).getPageCount()).toBe(1);
-    expect(await aside.ask('labels', { path, of: { batchId: 'nobody' }, grid: 'a4-21', skip: 0, now: NOW })).toMatchObject({ ok: false, fault: { code: 'gone' } });
+    expect(await aside.ask('labels', { path, of: { batchId: 'nobody' }, grid: 'a4-21', skip: 0, now: NOW })).toMatchObject({
+      ok: false,
+      fault: { code: 'gone' },
+    });
     const zip = await aside.ask('kitchenZip', { path, photos: join(folder, 'photos') });
     const copies = join(folder, 'copies');
     const copy = await aside.ask('copyOfZip', { bytes: zip, folder: copies, now: NOW });

@@ -45,7 +45,13 @@ export function asideOf(file: string): Aside {
   const begun = (): Tinypool => {
     if (pool) return pool;
     if (!existsSync(file)) throw new Error(`the second thread is not built (${file}): npm run build`);
-    pool = new Tinypool({ filename: pathToFileURL(file).href, minThreads: 1, maxThreads: 1, concurrentTasksPerWorker: 1, resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB } });
+    pool = new Tinypool({
+      filename: pathToFileURL(file).href,
+      minThreads: 1,
+      maxThreads: 1,
+      concurrentTasksPerWorker: 1,
+      resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
+    });
     // What ended the thread between two questions; who asks is told by the question itself.
     (pool as unknown as EventEmitter).on('error', (error) => console.error('soft-peak: the second thread ended', error));
     return pool;

@@ -17,7 +17,8 @@ export async function planOf(serviceId: string, now: number): Promise<Result<Ser
     lastPlans().set(serviceId, answer);
     return answer;
   } catch (error) {
-    if (tookTooLong(error)) return fail('service', 'took-too-long', `It was not planned within ${error.seconds} s. Fewer servings, or a shorter span, are planned sooner.`);
+    if (tookTooLong(error))
+      return fail('service', 'took-too-long', `It was not planned within ${error.seconds} s. Fewer servings, or a shorter span, are planned sooner.`);
     throw error;
   }
 }

@@ -68,7 +68,13 @@ export async function labels({ path, of, grid, skip, now }: LabelsQuestion): Pro
 export const calculated = ({ name, input }: { readonly name: CalculatorName; readonly input: unknown }) => calculate(name, input, kitchenNamed);
 
 /** What a larder's file would change in this kitchen: how many of its rows could be read, what differs, and a sentence for each row that cannot be read. */
-export function larderCompared({ path, text }: { readonly path: string; readonly text: string }): Result<Compared & { readonly rows: number; readonly faults: readonly string[] }> {
+export function larderCompared({
+  path,
+  text,
+}: {
+  readonly path: string;
+  readonly text: string;
+}): Result<Compared & { readonly rows: number; readonly faults: readonly string[] }> {
   const read = readLarderCsv(text);
   if (!read.ok) return read;
   const { ingredients, revisions, faults } = read.value;
@@ -82,4 +88,5 @@ export const larderFile = ({ path }: { readonly path: string }): string => readi
 export const kitchenZip = ({ path, photos }: { readonly path: string; readonly photos: string }): Uint8Array => reading(path, (db) => kitchenToZip(db, photos));
 
 /** Such a zip as a copy in the folder of copies; the kitchen itself is not touched. */
-export const copyOfZip = ({ bytes, folder, now }: { readonly bytes: Uint8Array; readonly folder: string; readonly now: number }) => zipToCopy(bytes, folder, now);
+export const copyOfZip = ({ bytes, folder, now }: { readonly bytes: Uint8Array; readonly folder: string; readonly now: number }) =>
+  zipToCopy(bytes, folder, now);

@@ -43,22 +43,58 @@ const value = <T>(r: Result<T>): T => {
   if (!r.ok) throw new Error(r.fault.says);
   return r.value;
 };
-const CREAM: WhiskInput = { fatPct: 36, sugarPer100: 0, sugarAt: 'start', creamC: 5, softCheeseShare: 0, mascarponeShare: 0, mixer: 'planetary', bowlMl: 4800, speed: 'fast', slowFromSoft: false, mixMl: 1000, batches: 1, target: 'firm' };
+const CREAM: WhiskInput = {
+  fatPct: 36,
+  sugarPer100: 0,
+  sugarAt: 'start',
+  creamC: 5,
+  softCheeseShare: 0,
+  mascarponeShare: 0,
+  mixer: 'planetary',
+  bowlMl: 4800,
+  speed: 'fast',
+  slowFromSoft: false,
+  mixMl: 1000,
+  batches: 1,
+  target: 'firm',
+};
 const seconds = (change: Partial<WhiskInput>, stage: keyof typeof STAGE_X = 'firm'): number => secondsTo(value(whip({ ...CREAM, ...change })), STAGE_X[stage])!;
 const HAND: Partial<WhiskInput> = { mixer: 'hand-mixer', bowlMl: 3000 };
-const HOLD: HoldInput = { fatPct: 36, gelatinGPerKg: 0, mascarponeShare: 0, softCheeseShare: 0, strainedYoghurtShare: 0, rawStarchPct: 0, xanthanGPerKg: 0, powderGPerKg: 0, sourLiquidPct: 0, stage: 'medium', tempC: 4, rawEgg: false, keepingRuleH: null };
+const HOLD: HoldInput = {
+  fatPct: 36,
+  gelatinGPerKg: 0,
+  mascarponeShare: 0,
+  softCheeseShare: 0,
+  strainedYoghurtShare: 0,
+  rawStarchPct: 0,
+  xanthanGPerKg: 0,
+  powderGPerKg: 0,
+  sourLiquidPct: 0,
+  stage: 'medium',
+  tempC: 4,
+  rawEgg: false,
+  keepingRuleH: null,
+};
 const clean = (change: Partial<HoldInput>): number => value(holdOf({ ...HOLD, ...change })).cleanH;
 const of = (sheet: Sheet): SheetAnalysis => analyseSheet(sheet, KITCHEN);
 const vessel = (name: string) => STARTING_VESSELS.find((v) => v.name === name)!;
 const part = (s: SheetAnalysis, id: string) => s.parts.find((p) => p.part.id === id)!;
 /** A sheet's mix with the mascarpone or cheese in the dairy by share, whisked by its own reading. */
 const firmOf = (lines: readonly string[]): number => {
-  const w = part(of(sheetOf(lines, { stage: 'firm', mixerId: KITCHEN.mixers.find((m) => m.kind === 'planetary')!.id, speed: 'fast', slowFromSoft: false })), 'cream').whip;
+  const w = part(
+    of(sheetOf(lines, { stage: 'firm', mixerId: KITCHEN.mixers.find((m) => m.kind === 'planetary')!.id, speed: 'fast', slowFromSoft: false })),
+    'cream',
+  ).whip;
   return secondsTo(value(w), STAGE_X.firm)!;
 };
 const soften = (id: string, heightMm?: number): number => {
   const i = ingredient(id);
-  return value(softeningOf({ ...i.biscuit!, ...(heightMm ? { heightMm } : {}) }, i.composition.water, 0, { pieceG: i.piece!.grams * (heightMm ? heightMm / i.biscuit!.heightMm : 1), sugarPct: i.composition.sucrose })).softH;
+  return value(
+    softeningOf({ ...i.biscuit!, ...(heightMm ? { heightMm } : {}) }, i.composition.water, 0, {
+      pieceG: i.piece!.grams * (heightMm ? heightMm / i.biscuit!.heightMm : 1),
+      sugarPct: i.composition.sucrose,
+    }),
+  ).softH;
 };
 const custard = () => part(of(partsSheet([['c', 'custard', 'Custard', ['600 g milk', '160 g yolks', '150 g caster sugar', '90 g cream 36 %']]])), 'c').reading;
 const core = (s: SheetAnalysis, change: object, tC: number): number => {
@@ -81,7 +117,8 @@ const MEASURES: Readonly<Record<string, () => number | string>> = {
   w11: () => firmOf(['500 g cream 36 %', '500 g mascarpone']),
   w12: () => firmOf(['550 g cream 36 %', '450 g cream cheese']),
   w13: () => {
-    const soft = (lines: readonly string[]): number => secondsTo(value(part(of(sheetOf(lines, { mixerId: KITCHEN.mixers.find((m) => m.kind === 'hand-mixer')!.id })), 'cream').whip), STAGE_X.soft)!;
+    const soft = (lines: readonly string[]): number =>
+      secondsTo(value(part(of(sheetOf(lines, { mixerId: KITCHEN.mixers.find((m) => m.kind === 'hand-mixer')!.id })), 'cream').whip), STAGE_X.soft)!;
     return soft(['500 g double cream 48 %', '60 g lemon juice']) / soft(['500 g double cream 48 %']);
   },
   w14: () => seconds({ bowlMl: 12_000, mixMl: 4000 }) / seconds({}),
@@ -95,11 +132,21 @@ const MEASURES: Readonly<Record<string, () => number | string>> = {
     return goodUntilH(h.cleanH, h.keepingH);
   },
   h7: () => clean({ gelatinGPerKg: 6, tempC: 24.1 }) / clean({ gelatinGPerKg: 6, tempC: 23.9 }),
-  h8: () => of(partsSheet([['w', 'egg-foam', 'Whites', ['120 g egg whites', '40 g caster sugar']], ['f', 'set-filling', 'Filling', ['500 g mascarpone', 'all of the Whites']]])).keeping.eatByH,
+  h8: () =>
+    of(
+      partsSheet([
+        ['w', 'egg-foam', 'Whites', ['120 g egg whites', '40 g caster sugar']],
+        ['f', 'set-filling', 'Filling', ['500 g mascarpone', 'all of the Whites']],
+      ]),
+    ).keeping.eatByH,
   h9: () => keepingHours(5.1, false, null) / keepingHours(4.9, false, null),
   g1: () => value(gelatinDose({ gelatin225G: 0, totalG: 500, use: 'slice', acidGPerKg: 0, abvPct: 0, rawProteaseFruit: false, fatPct: 30 })).advised225G,
   g2: () => {
-    const s = of(partsSheet([['f', 'set-filling', 'Filling', ['405 g cream cheese', '400 g cream 36 %', '90 g caster sugar', '3.4 g platinum gelatin leaves']]], { use: 'slice' }));
+    const s = of(
+      partsSheet([['f', 'set-filling', 'Filling', ['405 g cream cheese', '400 g cream 36 %', '90 g caster sugar', '3.4 g platinum gelatin leaves']]], {
+        use: 'slice',
+      }),
+    );
     return value(part(s, 'f').gelatin).verdict === 'in-band' ? 'in' : value(part(s, 'f').gelatin).verdict;
   },
   g3: () => answerTo({ text: 'Cream\n1 envelope unflavored gelatin\n2 cups heavy cream\n\nWhip the cream.' }).lines[0]!.grams!,
@@ -107,19 +154,83 @@ const MEASURES: Readonly<Record<string, () => number | string>> = {
     const dose = value(gelatinDose({ gelatin225G: 21, totalG: 1000, use: 'turn-out', acidGPerKg: 0, abvPct: 18, rawProteaseFruit: false }));
     return dose.verdict === 'in-band' || dose.verdict === 'over' ? 'sets' : dose.verdict;
   },
-  e1: () => (value(eggVerdict('white', [[0, 45], [22 * 60, 45]], false)).reaches ? 'yes' : 'no'),
-  e2: () => (value(eggVerdict('sweet-yolk', [[0, 63.3], [3.5, 63.3]], false)).reaches ? 'yes' : 'no'),
+  e1: () =>
+    value(
+      eggVerdict(
+        'white',
+        [
+          [0, 45],
+          [22 * 60, 45],
+        ],
+        false,
+      ),
+    ).reaches
+      ? 'yes'
+      : 'no',
+  e2: () =>
+    value(
+      eggVerdict(
+        'sweet-yolk',
+        [
+          [0, 63.3],
+          [3.5, 63.3],
+        ],
+        false,
+      ),
+    ).reaches
+      ? 'yes'
+      : 'no',
   c1: () => {
     const c = custard();
-    return value(depthThatMeets({ name: 'Custard', mixture: c.mixture, freezingG: c.freezingG, startC: 83 }, { panMm: 200, placeH: 7, placeC: 4, placeName: 'fridge', placeUaWPerK: 7, roomC: 20 }, COOLING_RULES[0]!));
+    return value(
+      depthThatMeets(
+        { name: 'Custard', mixture: c.mixture, freezingG: c.freezingG, startC: 83 },
+        { panMm: 200, placeH: 7, placeC: 4, placeName: 'fridge', placeUaWPerK: 7, roomC: 20 },
+        COOLING_RULES[0]!,
+      ),
+    );
   },
   c2: () => {
     const c = custard();
-    const run = value(stirredCurve({ heat: heatContent(c.mixture, c.freezingG), massG: 1000, startC: 83, areaM2: Math.PI * 0.1 ** 2 + 2 * Math.PI * 0.1 * 0.03, outerH: 300, wallM2KPerW: 0.001 / 16, bathC: 0 }, 21));
+    const run = value(
+      stirredCurve(
+        {
+          heat: heatContent(c.mixture, c.freezingG),
+          massG: 1000,
+          startC: 83,
+          areaM2: Math.PI * 0.1 ** 2 + 2 * Math.PI * 0.1 * 0.03,
+          outerH: 300,
+          wallM2KPerW: 0.001 / 16,
+          bathC: 0,
+        },
+        21,
+      ),
+    );
     return run.at(-1)![0];
   },
-  c3: () => core(of(partsSheet([['cream', 'whipped-cream', 'Cream', ['1200 g cream 36 %', '80 g icing sugar', '5 leaves gelatin']]], { vessel: vessel('Springform 24 cm'), portions: 12 })), { startC: 18, placeId: 'tall-fridge' }, 6),
-  c4: () => core(of(partsSheet([['cream', 'whipped-cream', 'Cream', ['500 g cream 36 %', '130 g caster sugar', '60 g yolks']]], { family: 'semifreddo', vessel: vessel('Terrine 1.2 L'), portions: 10 })), { startC: 8, placeId: 'chest' }, -15),
+  c3: () =>
+    core(
+      of(
+        partsSheet([['cream', 'whipped-cream', 'Cream', ['1200 g cream 36 %', '80 g icing sugar', '5 leaves gelatin']]], {
+          vessel: vessel('Springform 24 cm'),
+          portions: 12,
+        }),
+      ),
+      { startC: 18, placeId: 'tall-fridge' },
+      6,
+    ),
+  c4: () =>
+    core(
+      of(
+        partsSheet([['cream', 'whipped-cream', 'Cream', ['500 g cream 36 %', '130 g caster sugar', '60 g yolks']]], {
+          family: 'semifreddo',
+          vessel: vessel('Terrine 1.2 L'),
+          portions: 10,
+        }),
+      ),
+      { startC: 8, placeId: 'chest' },
+      -15,
+    ),
   b1: () => soften('vanilla-wafer', 5),
   b2: () => value(softeningOf({ ...ingredient('graham-rectangle').biscuit!, heightMm: 4 }, 4, 0, { pieceG: null })).softH,
   b3: () => soften('ladyfinger'),
@@ -128,20 +239,40 @@ const MEASURES: Readonly<Record<string, () => number | string>> = {
     return softeningOf(i.biscuit!, i.composition.water, 0, { pieceG: i.piece!.grams, sugarPct: i.composition.sucrose }).ok ? 'an hour' : 'no figure';
   },
   b5: () => value(soakOf({ biscuit: ingredient('ladyfinger').biscuit!, biscuitsG: 100, seconds: 2, sugarPct: 0, soakC: 10, test: null })).uptakePct,
-  t1: () => value(layBiscuits({ kind: 'rect', lengthMm: 325, widthMm: 265, cornerMm: 30 }, { shape: 'round', widthMm: 54, lengthMm: 54 }, 'tight', false)).whole,
+  t1: () =>
+    value(layBiscuits({ kind: 'rect', lengthMm: 325, widthMm: 265, cornerMm: 30 }, { shape: 'round', widthMm: 54, lengthMm: 54 }, 'tight', false)).whole,
   d1: () => capacityMl({ kind: 'dome', name: 'Dome', topMm: 160, baseMm: 0, heightMm: 70 } as never),
   k1: () => value(part(of(partsSheet([['b', 'buttercream', 'Buttercream', ['360 g egg whites', '300 g caster sugar', '680 g butter']]])), 'b').foamMl) / 1000,
   m1: () => {
-    const read = answerTo({ text: 'Shell with cream\n4 egg whites\n200 g caster sugar\n300 g cream 36 %\n\nWhisk the whites with the sugar until stiff. Spread on a tray and bake at 110 C for 90 minutes. Leave in the oven until cold, 2 hours. Whip the cream and spoon it on the shell.' });
-    const when = (work: string, which: 'startMin' | 'endMin'): number => read.plan.filter((p) => read.steps[p.step]!.work === work).map((p) => p[which]).at(-1)!;
-    return when('bake', 'endMin') <= when('wait', 'startMin') && when('wait', 'endMin') <= read.plan.find((p) => /spoon it/i.test(read.steps[p.step]!.text))!.startMin ? 'order' : JSON.stringify(read.plan);
+    const read = answerTo({
+      text: 'Shell with cream\n4 egg whites\n200 g caster sugar\n300 g cream 36 %\n\nWhisk the whites with the sugar until stiff. Spread on a tray and bake at 110 C for 90 minutes. Leave in the oven until cold, 2 hours. Whip the cream and spoon it on the shell.',
+    });
+    const when = (work: string, which: 'startMin' | 'endMin'): number =>
+      read.plan
+        .filter((p) => read.steps[p.step]!.work === work)
+        .map((p) => p[which])
+        .at(-1)!;
+    return when('bake', 'endMin') <= when('wait', 'startMin') &&
+      when('wait', 'endMin') <= read.plan.find((p) => /spoon it/i.test(read.steps[p.step]!.text))!.startMin
+      ? 'order'
+      : JSON.stringify(read.plan);
   },
   m2: () => {
-    const s = answerTo({ text: 'Coconut sheet\n3 egg whites\n150 g caster sugar\n120 g desiccated coconut\n\nWhisk the whites with the sugar until stiff. Fold in the coconut. Spread on a lined tray and bake at 160 C for 25 minutes.' });
+    const s = answerTo({
+      text: 'Coconut sheet\n3 egg whites\n150 g caster sugar\n120 g desiccated coconut\n\nWhisk the whites with the sugar until stiff. Fold in the coconut. Spread on a lined tray and bake at 160 C for 25 minutes.',
+    });
     return s.steps.find((x) => x.work === 'bake')!.minutes![0];
   },
   x1: () => {
-    const s = of(partsSheet([['c', 'whipped-cream', 'Cream', ['500 g cream 36 %']], ['k', 'soak', 'Soak', ['228 g espresso']]], { portions: 6 }));
+    const s = of(
+      partsSheet(
+        [
+          ['c', 'whipped-cream', 'Cream', ['500 g cream 36 %']],
+          ['k', 'soak', 'Soak', ['228 g espresso']],
+        ],
+        { portions: 6 },
+      ),
+    );
     return s.parts.reduce((mg, a) => mg + a.reading.caffeineMg, 0) / 6;
   },
   x2: () => (declarations(of(sheetOf(['600 g cream 36 %', '5 mL vanilla extract'], {}, { portions: 6 }))).some((d) => d.startsWith('Alcohol')) ? 'yes' : 'no'),

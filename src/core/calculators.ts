@@ -68,10 +68,7 @@ const compositionCalculator = define({
 const overrunCalculator = define({
   name: 'overrun',
   answers: 'The air: measured by the cup method, or the most that a cream can reach.',
-  input: z.union([
-    z.object({ liquidG: z.number(), foamG: z.number() }),
-    z.object({ cream: CreamStateSchema }),
-  ]),
+  input: z.union([z.object({ liquidG: z.number(), foamG: z.number() }), z.object({ cream: CreamStateSchema })]),
   output: z.object({ overrunPct: z.number(), airVolumeShare: z.number() }),
   run: (input) => {
     const overrun = 'cream' in input ? reachableOverrunPct(input.cream) : overrunFromCups(input.liquidG, input.foamG);
@@ -185,8 +182,21 @@ const gelatinCalculator = define({
 const syllabubCalculator = define({
   name: 'syllabub',
   answers: 'Whether a syllabub stays whole or parts, how much clear drink by the serving hour, and the wine for either.',
-  input: z.object({ milkFatG: z.number(), massG: z.number(), hours: z.number(), /** Share of clear drink that is wished for the parted one. */ drinkShare: z.number().default(PARTED_WISH) }),
-  output: z.object({ kind: z.enum(['whole', 'parted']), keepsG: z.number(), excessG: z.number(), drinkG: z.number(), drinkShare: z.number(), moreWineWholeG: z.number().nullable(), moreWinePartedG: z.number().nullable() }),
+  input: z.object({
+    milkFatG: z.number(),
+    massG: z.number(),
+    hours: z.number(),
+    /** Share of clear drink that is wished for the parted one. */ drinkShare: z.number().default(PARTED_WISH),
+  }),
+  output: z.object({
+    kind: z.enum(['whole', 'parted']),
+    keepsG: z.number(),
+    excessG: z.number(),
+    drinkG: z.number(),
+    drinkShare: z.number(),
+    moreWineWholeG: z.number().nullable(),
+    moreWinePartedG: z.number().nullable(),
+  }),
   run: ({ drinkShare, ...i }) => {
     const read = readSyllabub(i);
     if (!read.ok) return read;
@@ -202,10 +212,33 @@ const ml = z.number().min(0).max(1_000_000);
 const foldCalculator = define({
   name: 'fold',
   answers: 'The air account of a base and its foams, fold by fold.',
-  input: z.object({ baseMl: ml, baseAirMl: ml.default(0), stiff: z.boolean(), folds: z.array(z.object({ mixMl: ml, overrunPct: z.number().min(0).max(2000), firstShare: z.number().min(0).max(1).default(0), whiskedIn: z.boolean().default(false) })).min(1).max(20) }),
-  output: z.object({ overrunPct: z.number(), volumeMl: z.number(), steps: z.array(z.object({ mixMl: z.number(), airMl: z.number(), broughtMl: z.number(), keeps: z.number() })) }),
+  input: z.object({
+    baseMl: ml,
+    baseAirMl: ml.default(0),
+    stiff: z.boolean(),
+    folds: z
+      .array(
+        z.object({
+          mixMl: ml,
+          overrunPct: z.number().min(0).max(2000),
+          firstShare: z.number().min(0).max(1).default(0),
+          whiskedIn: z.boolean().default(false),
+        }),
+      )
+      .min(1)
+      .max(20),
+  }),
+  output: z.object({
+    overrunPct: z.number(),
+    volumeMl: z.number(),
+    steps: z.array(z.object({ mixMl: z.number(), airMl: z.number(), broughtMl: z.number(), keeps: z.number() })),
+  }),
   run: ({ baseMl, baseAirMl, stiff, folds }) => {
-    const steps = foldAccount({ mixMl: baseMl, airMl: baseAirMl }, folds.map((f) => ({ ...f, airMl: (f.mixMl * f.overrunPct) / 100 })), stiff);
+    const steps = foldAccount(
+      { mixMl: baseMl, airMl: baseAirMl },
+      folds.map((f) => ({ ...f, airMl: (f.mixMl * f.overrunPct) / 100 })),
+      stiff,
+    );
     const last = steps.at(-1)!;
     if (!(last.mixMl > 0)) return fail('baseMl', 'empty', 'There is nothing to fold.');
     return ok({ overrunPct: (100 * last.airMl) / last.mixMl, volumeMl: last.mixMl + last.airMl, steps: steps.map((s) => ({ ...s })) });

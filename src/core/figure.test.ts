@@ -1,6 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { clockFace, houseRange, plainNumber, roughNumber, showFigure, showGrams, showHours, showRange, showRoughSeconds, showSeconds, showSecondsRange, showVolumeMl, significant } from './figure';
+import {
+  clockFace,
+  houseRange,
+  plainNumber,
+  roughNumber,
+  showFigure,
+  showGrams,
+  showHours,
+  showRange,
+  showRoughSeconds,
+  showSeconds,
+  showSecondsRange,
+  showVolumeMl,
+  significant,
+} from './figure';
 
 const plain = (s: string): string => s.replace(/[\u00a0\u202f]/g, ' ').replaceAll('\u2060', '');
 

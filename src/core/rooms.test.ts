@@ -11,7 +11,9 @@ const files = readdirSync(CORE, { recursive: true, encoding: 'utf8' }).filter((f
 const importsOf = new Map(
   files.map((file): [string, readonly string[]] => {
     const text = readFileSync(join(CORE, file), 'utf8');
-    const targets = [...text.matchAll(/\bfrom '(\.[^']+)'|\bimport\('(\.[^']+)'\)/g)].map((m) => relative(CORE, normalize(join(CORE, dirname(file), `${m[1] ?? m[2]}.ts`))));
+    const targets = [...text.matchAll(/\bfrom '(\.[^']+)'|\bimport\('(\.[^']+)'\)/g)].map((m) =>
+      relative(CORE, normalize(join(CORE, dirname(file), `${m[1] ?? m[2]}.ts`))),
+    );
     return [file, targets.filter((t) => existsSync(join(CORE, t)))];
   }),
 );
@@ -24,7 +26,11 @@ describe('the rooms of the core', () => {
   });
   it('each imports only rooms that stand before it', () => {
     rooms.forEach((r, i) => {
-      for (const other of r.imports) expect(rooms.slice(0, i).map((x) => x.room), `${r.room} imports ${other}`).toContain(other);
+      for (const other of r.imports)
+        expect(
+          rooms.slice(0, i).map((x) => x.room),
+          `${r.room} imports ${other}`,
+        ).toContain(other);
     });
   });
   it('the list is what the files do: no import more, and none that nothing uses', () => {

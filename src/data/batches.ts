@@ -1,5 +1,15 @@
 import { and, desc, eq, gte, lt, sql } from 'drizzle-orm';
-import { BatchPlanSchema, freshProgress, takenBy, progressAfter, ProgressSchema, withTimes, type BatchPlan, type Progress, type ProgressEvent } from '../core/batch/batch';
+import {
+  BatchPlanSchema,
+  freshProgress,
+  takenBy,
+  progressAfter,
+  ProgressSchema,
+  withTimes,
+  type BatchPlan,
+  type Progress,
+  type ProgressEvent,
+} from '../core/batch/batch';
 import type { ReadingKind } from '../core/batch/method';
 import { readReading, ReadingKindSchema, type Readings } from '../core/batch/readings';
 import { batchChanged } from './batch-watch';
@@ -83,7 +93,13 @@ export function placesOfBatches(db: KitchenDb, sheetId?: string): readonly (stri
 
 /** The name of each batch's sheet when it was made, without reading its plan. */
 export const batchNames = (db: KitchenDb): ReadonlyMap<string, string> =>
-  new Map(db.select({ id: batches.id, name: sql<string>`json_extract(${batches.plan}, '$.sheetName')` }).from(batches).all().map((r) => [r.id, r.name]));
+  new Map(
+    db
+      .select({ id: batches.id, name: sql<string>`json_extract(${batches.plan}, '$.sheetName')` })
+      .from(batches)
+      .all()
+      .map((r) => [r.id, r.name]),
+  );
 
 export function getBatch(db: KitchenDb, id: string): StoredBatch | null {
   const row = db.select().from(batches).where(eq(batches.id, id)).get();
@@ -127,7 +143,12 @@ export type BatchNow = Pick<StoredBatch, 'id' | 'revision' | 'progress' | 'statu
 
 /** Without the plan, which is most of the row. */
 const NOW = { id: batches.id, revision: batches.revision, progress: batches.progress, status: batches.status };
-const nowOf = (row: Pick<Row, 'id' | 'revision' | 'progress' | 'status'>): BatchNow => ({ id: row.id, revision: row.revision, progress: ProgressSchema.parse(row.progress), status: row.status });
+const nowOf = (row: Pick<Row, 'id' | 'revision' | 'progress' | 'status'>): BatchNow => ({
+  id: row.id,
+  revision: row.revision,
+  progress: ProgressSchema.parse(row.progress),
+  status: row.status,
+});
 
 /** How far a batch has come; null where there is none, or none that can be read. */
 function batchNow(db: KitchenDb, id: string): BatchNow | null {
@@ -164,7 +185,8 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
       if (event.kind === 'write' && ![event.was, event.text].includes(before.fields[event.reading] ?? '')) return { kind: 'behind', current: nowOf(row) };
       const progress = withTimes(before, progressAfter(before, event), now);
       const ended = event.kind === 'finish' ? 'finished' : event.kind === 'abandon' ? 'abandoned' : null;
-      if (ended !== null && row.status === 'running') drawStock(tx, takenBy(planOf(tx, id), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));
+      if (ended !== null && row.status === 'running')
+        drawStock(tx, takenBy(planOf(tx, id), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));
       const saved = tx
         .update(batches)
         .set({
@@ -193,7 +215,9 @@ const planOf = (tx: Tx, id: string): BatchPlan => BatchPlanSchema.parse(tx.selec
 function setReading(tx: Pick<KitchenDb, 'insert' | 'delete'>, batchId: string, kind: ReadingKind, text: string, now: number): void {
   const value = readReading(kind, text);
   if (!value.ok) {
-    tx.delete(readings).where(and(eq(readings.batchId, batchId), eq(readings.kind, kind))).run();
+    tx.delete(readings)
+      .where(and(eq(readings.batchId, batchId), eq(readings.kind, kind)))
+      .run();
     return;
   }
   tx.insert(readings)

@@ -35,7 +35,8 @@ describe('a copy', () => {
     expect(readdirSync(copies)).toEqual([made.name]);
     const table = (of: KitchenDb, name: string): string => JSON.stringify(of.$client.prepare(`select * from ${name} order by 1`).all());
     const copy = openKitchenFile(join(copies, made.name));
-    for (const name of ['sheets', 'sheet_versions', 'batches', 'readings', 'ingredients', 'services', 'observations', 'temperatures']) expect(table(copy, name), name).toBe(table(db, name));
+    for (const name of ['sheets', 'sheet_versions', 'batches', 'readings', 'ingredients', 'services', 'observations', 'temperatures'])
+      expect(table(copy, name), name).toBe(table(db, name));
     copy.$client.close();
   });
   it('made while the kitchen writes has whole writes only', async () => {
@@ -145,7 +146,11 @@ describe('what has changed since a copy', () => {
     expect(sinceCopy(db, copy)).toEqual({ batches: none, sheets: none, ingredients: none, services: none });
     const sheet = listSheets(db)[0]!;
     db.$client.prepare('update sheets set revision = revision + 1 where id = ?').run(sheet.id);
-    db.$client.prepare("insert into services (id, name, doc, revision, created_at, updated_at) select 'other', 'Late supper', doc, 1, created_at, updated_at from services limit 1").run();
+    db.$client
+      .prepare(
+        "insert into services (id, name, doc, revision, created_at, updated_at) select 'other', 'Late supper', doc, 1, created_at, updated_at from services limit 1",
+      )
+      .run();
     const gone = db.$client.prepare('select id, name from services where id <> ? limit 1').get('other') as { id: string; name: string };
     db.$client.prepare('delete from services where id = ?').run(gone.id);
     const differs = sinceCopy(db, copy);
@@ -162,7 +167,8 @@ describe('what has changed since a copy', () => {
   });
   it('a name that is no copy’s leads nowhere', async () => {
     const made = await makeCopy(db, NOW, copies);
-    for (const name of ['', '..', '../kitchen.db', 'kitchen.db', `../copies/${made.name}`, `${made.name}x`, 'kitchen-20991231-000000.db']) expect(copyNamed(name, copies), name).toBeNull();
+    for (const name of ['', '..', '../kitchen.db', 'kitchen.db', `../copies/${made.name}`, `${made.name}x`, 'kitchen-20991231-000000.db'])
+      expect(copyNamed(name, copies), name).toBeNull();
     expect(copyNamed(made.name, copies)).toBe(join(copies, made.name));
   });
 });

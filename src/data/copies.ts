@@ -127,7 +127,12 @@ async function copyInto(folder: string, db: KitchenDb, now: number, spared: stri
     const photos = join(dirname(dataFilePath()), 'photos');
     if (existsSync(photos)) cpSync(photos, join(folder, 'photos'), { recursive: true, force: false, errorOnExist: false });
     const all = listCopies(folder);
-    const keep = new Set(copiesToKeep(all.map((c) => c.at), now));
+    const keep = new Set(
+      copiesToKeep(
+        all.map((c) => c.at),
+        now,
+      ),
+    );
     for (const c of all) if (!keep.has(c.at) && c.name !== spared) rmSync(join(folder, c.name));
     return { name, at: momentOf(name)!, bytes: statSync(join(folder, name)).size, ...holdings };
   } finally {

@@ -17,7 +17,20 @@ import { seedSampleKitchen } from './sample/sample-kitchen';
 import { compareLarder, getIngredient, larderRevisions, removeIngredient, saveIngredient, takeOverLarder, usesOf } from './larder';
 import { saveThings, thingsRevision } from './kitchen-things';
 import { unreadableRows } from './unreadable';
-import { everySheet, placeSheet, shelf, type ShelfView, createSheet, getSheet, getSheetVersion, listSheetNames, listSheets, listVersions, nameVersion, saveSheet } from './sheets';
+import {
+  everySheet,
+  placeSheet,
+  shelf,
+  type ShelfView,
+  createSheet,
+  getSheet,
+  getSheetVersion,
+  listSheetNames,
+  listSheets,
+  listVersions,
+  nameVersion,
+  saveSheet,
+} from './sheets';
 
 let folder: string;
 let db: KitchenDb;
@@ -59,7 +72,13 @@ describe('a row that cannot be read', () => {
     expect(readKitchenFacts(db).larder).toHaveLength(before.larder - 1);
     expect(getIngredient(db, 'cream-36')).toBeNull();
     dueMomentsWith(db, Date.UTC(2026, 10, 20, 12), () => null);
-    expect(unreadableRows()).toEqual(expect.arrayContaining([{ table: 'batch', id: 'sample-3' }, { table: 'sheet', id: 'prune-mousse' }, { table: 'ingredient', id: 'cream-36' }]));
+    expect(unreadableRows()).toEqual(
+      expect.arrayContaining([
+        { table: 'batch', id: 'sample-3' },
+        { table: 'sheet', id: 'prune-mousse' },
+        { table: 'ingredient', id: 'cream-36' },
+      ]),
+    );
     // Said once in the log, not at every page.
     expect(quiet.mock.calls.filter(([said]) => String(said).includes('sample-3'))).toHaveLength(1);
     quiet.mockRestore();
@@ -236,7 +255,10 @@ describe('one screen and itself', () => {
   it('a save that its own page sent on leaving is no conflict; another screen’s still is', () => {
     createSheet(db, 's', DOC, 0);
     saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('a', 1) });
-    expect(saveSheet(db, 's', { doc: edited('510 g cream 36 %'), baseRevision: 1, now: 2, by: by('a', 2) })).toMatchObject({ kind: 'saved', sheet: { revision: 3 } });
+    expect(saveSheet(db, 's', { doc: edited('510 g cream 36 %'), baseRevision: 1, now: 2, by: by('a', 2) })).toMatchObject({
+      kind: 'saved',
+      sheet: { revision: 3 },
+    });
     expect(saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 1, now: 3, by: by('b', 1) }).kind).toBe('conflict');
     saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 3, now: 4, by: by('b', 2) });
     expect(saveSheet(db, 's', { doc: edited('520 g cream 36 %'), baseRevision: 3, now: 5, by: by('a', 3) }).kind).toBe('conflict');
@@ -244,22 +266,37 @@ describe('one screen and itself', () => {
   it('the same words from two screens are no conflict, and no new state', () => {
     createSheet(db, 's', DOC, 0);
     saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('a', 1) });
-    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 2, by: by('b', 1) })).toMatchObject({ kind: 'saved', sheet: { revision: 2 } });
+    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 2, by: by('b', 1) })).toMatchObject({
+      kind: 'saved',
+      sheet: { revision: 2 },
+    });
     // As a new version it is one.
-    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 2, now: 3, by: by('b', 2), asNewVersion: true })).toMatchObject({ kind: 'saved', sheet: { revision: 3 } });
+    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 2, now: 3, by: by('b', 2), asNewVersion: true })).toMatchObject({
+      kind: 'saved',
+      sheet: { revision: 3 },
+    });
   });
   it('no name is no screen: nothing passes for the own', () => {
     createSheet(db, 's', DOC, 0);
-    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('', 0) })).toMatchObject({ kind: 'saved', sheet: { revision: 2 } });
+    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('', 0) })).toMatchObject({
+      kind: 'saved',
+      sheet: { revision: 2 },
+    });
     expect(saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 1, now: 2, by: by('', 0) }).kind).toBe('conflict');
     expect(saveSheet(db, 's', { doc: edited('400 g cream 36 %'), baseRevision: 1, now: 3 }).kind).toBe('conflict');
   });
   it('a save that was overtaken on the way changes nothing', () => {
     createSheet(db, 's', DOC, 0);
     saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 1, by: by('a', 2) });
-    expect(saveSheet(db, 's', { doc: edited('1 g cream 36 %'), baseRevision: 1, now: 2, by: by('a', 1) })).toMatchObject({ kind: 'conflict', current: { revision: 2 } });
+    expect(saveSheet(db, 's', { doc: edited('1 g cream 36 %'), baseRevision: 1, now: 2, by: by('a', 1) })).toMatchObject({
+      kind: 'conflict',
+      current: { revision: 2 },
+    });
     // The same words once more are saved, and no new state.
-    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 3, by: by('a', 2) })).toMatchObject({ kind: 'saved', sheet: { revision: 2 } });
+    expect(saveSheet(db, 's', { doc: edited('500 g cream 36 %'), baseRevision: 1, now: 3, by: by('a', 2) })).toMatchObject({
+      kind: 'saved',
+      sheet: { revision: 2 },
+    });
     expect(getSheet(db, 's')?.doc.parts[0]!.lines[0]!.text).toBe('500 g cream 36 %');
   });
 });
@@ -283,7 +320,10 @@ describe('the shelf', () => {
     placeSheet(db, 's1', { folder: 'Weddings' }, 9);
     placeSheet(db, 's2', { folder: 'autumn' }, 9);
     placeSheet(db, 's1', { archived: true }, 9);
-    expect(shelf(db, view).folders).toEqual([{ name: 'autumn', n: 1 }, { name: 'Weddings', n: 1 }]);
+    expect(shelf(db, view).folders).toEqual([
+      { name: 'autumn', n: 1 },
+      { name: 'Weddings', n: 1 },
+    ]);
     expect(names({ folder: 'Weddings' })).toEqual(['Quince fool']);
     placeSheet(db, 's0', { folder: '' }, 9);
     expect(shelf(db, view).folders).toEqual([{ name: 'autumn', n: 1 }]);
@@ -323,7 +363,17 @@ describe('versions', () => {
   });
   it('of the first form are read and brought up to date', () => {
     createSheet(db, 's', DOC, 0);
-    const old = { ...DOC, formatVersion: 1, parts: DOC.parts.map((p) => ({ id: p.id, kind: p.kind, name: p.name, lines: p.lines.map((l) => ({ id: l.id, text: l.text, ingredientId: l.ingredientId, lastGood: { text: l.text, ingredientId: l.ingredientId } })), whisk: p.whisk })) } as Record<string, unknown>;
+    const old = {
+      ...DOC,
+      formatVersion: 1,
+      parts: DOC.parts.map((p) => ({
+        id: p.id,
+        kind: p.kind,
+        name: p.name,
+        lines: p.lines.map((l) => ({ id: l.id, text: l.text, ingredientId: l.ingredientId, lastGood: { text: l.text, ingredientId: l.ingredientId } })),
+        whisk: p.whisk,
+      })),
+    } as Record<string, unknown>;
     for (const key of ['family', 'steps', 'ways', 'method', 'unread']) delete old[key];
     db.$client.prepare('update sheets set doc = ? where id = ?').run(JSON.stringify(old), 's');
     expect(getSheet(db, 's')?.doc).toMatchObject({ formatVersion: 2, family: 'chantilly', steps: [] });
@@ -341,7 +391,12 @@ describe('the larder', () => {
     expect(saveIngredient(db, { ...own, packG: 500 }, 1)).toMatchObject({ kind: 'saved', stored: { revision: 2 } });
     expect(saveIngredient(db, own, 1).kind).toBe('conflict');
     expect(saveIngredient(db, { ...own, id: 'nobody' }, 4).kind).toBe('gone');
-    createSheet(db, 's', { ...DOC, parts: DOC.parts.map((p) => ({ ...p, lines: p.lines.map((l, i) => (i === 0 ? { ...l, ingredientId: 'own-cream' } : l)) })) }, 0);
+    createSheet(
+      db,
+      's',
+      { ...DOC, parts: DOC.parts.map((p) => ({ ...p, lines: p.lines.map((l, i) => (i === 0 ? { ...l, ingredientId: 'own-cream' } : l)) })) },
+      0,
+    );
     expect(usesOf(db, 'own-cream')).toMatchObject([{ sheetId: 's', text: '600 g cream 36 %' }]);
     expect(removeIngredient(db, 'own-cream')).toBe('used');
     expect(removeIngredient(db, 'cream-36')).toBe('shipped');
@@ -353,7 +408,15 @@ describe('the larder', () => {
     const before = readKitchenFacts(db).larder.length;
     expect(takeOverLarder(db, compareLarder(db, [own, { ...own, id: 'cream-36' }]))).toEqual({ added: 1, replaced: 1, edited: [] });
     expect(readKitchenFacts(db).larder).toHaveLength(before + 1);
-    expect(() => takeOverLarder(db, compareLarder(db, [{ ...own, id: 'fine' }, { ...own, id: 'bad', ediblePct: 400 }]))).toThrow();
+    expect(() =>
+      takeOverLarder(
+        db,
+        compareLarder(db, [
+          { ...own, id: 'fine' },
+          { ...own, id: 'bad', ediblePct: 400 },
+        ]),
+      ),
+    ).toThrow();
     expect(readKitchenFacts(db).larder.some((i) => i.id === 'fine')).toBe(false);
   });
 });
@@ -376,7 +439,11 @@ describe('a larder file that comes back', () => {
   it('leaves what another screen saved between the comparing and the writing, and writes the rest', () => {
     const cream = getIngredient(db, 'cream-36')!;
     const butter = getIngredient(db, 'butter-82')!;
-    const compared = compareLarder(db, [{ ...cream.ingredient, packG: 7 }, { ...butter.ingredient, packG: 8 }, { ...cream.ingredient, id: 'new-cream', own: true }]);
+    const compared = compareLarder(db, [
+      { ...cream.ingredient, packG: 7 },
+      { ...butter.ingredient, packG: 8 },
+      { ...cream.ingredient, id: 'new-cream', own: true },
+    ]);
     expect(compared.changes.map((c) => c.from)).toEqual([cream.revision, butter.revision, null]);
     saveIngredient(db, { ...cream.ingredient, packG: 123 }, cream.revision);
     saveIngredient(db, { ...cream.ingredient, id: 'new-cream', packG: 5, own: true }, 0);

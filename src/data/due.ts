@@ -46,9 +46,8 @@ export const presentServices = (db: KitchenDb, now: number): readonly StoredServ
 
 /** What the plans of the present services have next: hands that begin after a pause, what comes out of the cold, and servings. */
 function plannedMoments(db: KitchenDb, now: number, planOf: PlanOf): readonly DueMoment[] {
-  return presentServices(db, now)
-    .flatMap((s) => {
-      const answer = planOf(s.id);
-      return answer?.ok && answer.value.ok ? momentsOf(answer.value.plan, `/clock/${s.id}`, now) : [];
-    });
+  return presentServices(db, now).flatMap((s) => {
+    const answer = planOf(s.id);
+    return answer?.ok && answer.value.ok ? momentsOf(answer.value.plan, `/clock/${s.id}`, now) : [];
+  });
 }

@@ -110,11 +110,18 @@ type Write = Parameters<Parameters<KitchenDb['transaction']>[0]>[0];
  * shipped now. What the kitchen has changed, and what is its own, stays.
  */
 function freshen(tx: Write): void {
-  const there = new Map(tx.select().from(schema.ingredients).all().map((row) => [row.id, row]));
+  const there = new Map(
+    tx
+      .select()
+      .from(schema.ingredients)
+      .all()
+      .map((row) => [row.id, row]),
+  );
   for (const facts of startingLarder()) {
     const row = there.get(facts.id);
     if (!row) tx.insert(schema.ingredients).values({ id: facts.id, name: facts.name, facts }).run();
-    else if (row.revision === 1 && !row.facts.own && JSON.stringify(row.facts) !== JSON.stringify(facts)) tx.update(schema.ingredients).set({ name: facts.name, facts }).where(eq(schema.ingredients.id, facts.id)).run();
+    else if (row.revision === 1 && !row.facts.own && JSON.stringify(row.facts) !== JSON.stringify(facts))
+      tx.update(schema.ingredients).set({ name: facts.name, facts }).where(eq(schema.ingredients.id, facts.id)).run();
   }
 }
 
@@ -123,15 +130,22 @@ function stock(db: KitchenDb): void {
   db.transaction((tx) => {
     // Kitchens from before vessels and places were kept get the shelf that every kitchen starts from.
     if (!tx.select({ id: schema.vessels.id }).from(schema.vessels).get()) {
-      tx.insert(schema.vessels).values(startingVessels().map((v, place) => ({ id: v.id, name: v.vessel.name, shape: v.vessel, count: v.count, place }))).run();
+      tx.insert(schema.vessels)
+        .values(startingVessels().map((v, place) => ({ id: v.id, name: v.vessel.name, shape: v.vessel, count: v.count, place })))
+        .run();
     }
-    if (!tx.select({ id: schema.coldPlaces.id }).from(schema.coldPlaces).get()) tx.insert(schema.coldPlaces).values(STARTING_PLACES.map((p, place) => ({ ...p, place }))).run();
+    if (!tx.select({ id: schema.coldPlaces.id }).from(schema.coldPlaces).get())
+      tx.insert(schema.coldPlaces)
+        .values(STARTING_PLACES.map((p, place) => ({ ...p, place })))
+        .run();
     if (tx.select({ id: schema.kitchenRules.id }).from(schema.kitchenRules).get()) {
       freshen(tx);
       return;
     }
     tx.insert(schema.kitchenRules).values({ id: 1, rules: STARTING_RULES }).run();
-    tx.insert(schema.mixers).values(STARTING_MIXERS.map((m, place) => ({ ...m, place }))).run();
+    tx.insert(schema.mixers)
+      .values(STARTING_MIXERS.map((m, place) => ({ ...m, place })))
+      .run();
     for (const facts of startingLarder()) tx.insert(schema.ingredients).values({ id: facts.id, name: facts.name, facts }).run();
   });
 }

@@ -20,7 +20,13 @@ const MINUTE_MS = 60_000;
 const MINUTES_AN_HOUR = 60;
 
 /** The label of a dessert. @param times minutes since 1970. */
-function labelOf(analysis: SheetAnalysis, kitchen: Pick<KitchenFacts, 'rules' | 'places'>, times: { readonly made: number; readonly useBy: number }, zone: string, now: number): TubLabel {
+function labelOf(
+  analysis: SheetAnalysis,
+  kitchen: Pick<KitchenFacts, 'rules' | 'places'>,
+  times: { readonly made: number; readonly useBy: number },
+  zone: string,
+  now: number,
+): TubLabel {
   const { rules, places } = kitchen;
   return {
     name: analysis.sheet.name,
@@ -37,7 +43,11 @@ function labelOf(analysis: SheetAnalysis, kitchen: Pick<KitchenFacts, 'rules' | 
 const tubsOf = (analysis: SheetAnalysis): number => (isPerPortion(analysis.sheet.vessel) ? 1 : analysis.sheet.tin.count);
 
 /** A batch as it was made: its version at its size, made when it went into the cold; now where it has not yet. */
-function madeBatch(db: KitchenDb, batchId: string, now: number): Result<{ readonly analysis: SheetAnalysis; readonly kitchen: KitchenFacts; readonly times: { readonly made: number; readonly useBy: number } }> {
+function madeBatch(
+  db: KitchenDb,
+  batchId: string,
+  now: number,
+): Result<{ readonly analysis: SheetAnalysis; readonly kitchen: KitchenFacts; readonly times: { readonly made: number; readonly useBy: number } }> {
   const batch = getBatch(db, batchId);
   if (!batch) return fail('batch', 'gone', 'This batch is no longer in the log.');
   const kitchen = readKitchenFacts(db);
@@ -54,7 +64,11 @@ export function batchLabels(db: KitchenDb, batchId: string, now = Date.now()): R
   const made = madeBatch(db, batchId, now);
   if (!made.ok) return made;
   const { analysis, kitchen, times } = made.value;
-  return ok(Array.from({ length: tubsOf(analysis) }, () => labelOf(analysis, kitchen, times, kitchen.rules.zone || Intl.DateTimeFormat().resolvedOptions().timeZone, Math.floor(now / MINUTE_MS))));
+  return ok(
+    Array.from({ length: tubsOf(analysis) }, () =>
+      labelOf(analysis, kitchen, times, kitchen.rules.zone || Intl.DateTimeFormat().resolvedOptions().timeZone, Math.floor(now / MINUTE_MS)),
+    ),
+  );
 }
 
 /**

@@ -16,7 +16,8 @@ export function getIngredient(db: KitchenDb, id: string): StoredIngredient | nul
   return row ? (readRows('ingredient', [row], (r) => ({ ingredient: IngredientSchema.parse(r.facts), revision: r.revision }))[0] ?? null) : null;
 }
 
-export type LarderOutcome = { readonly kind: 'saved'; readonly stored: StoredIngredient } | { readonly kind: 'conflict'; readonly current: StoredIngredient } | { readonly kind: 'gone' };
+export type LarderOutcome =
+  { readonly kind: 'saved'; readonly stored: StoredIngredient } | { readonly kind: 'conflict'; readonly current: StoredIngredient } | { readonly kind: 'gone' };
 
 /** Saves an ingredient that was read at `baseRevision`; 0 makes a new one. What another screen saved is never overwritten. */
 export function saveIngredient(db: KitchenDb, ingredient: Ingredient, baseRevision: number): LarderOutcome {
@@ -32,7 +33,12 @@ export function saveIngredient(db: KitchenDb, ingredient: Ingredient, baseRevisi
       // The same words are saved already: an answer was lost, or two screens mean the same.
       if (isDeepStrictEqual(valid, IngredientSchema.parse(row.facts))) return { kind: 'saved', stored: { ingredient: valid, revision: row.revision } };
       if (row.revision !== baseRevision) return { kind: 'conflict', current: { ingredient: IngredientSchema.parse(row.facts), revision: row.revision } };
-      const saved = tx.update(ingredients).set({ name: valid.name, facts: valid, revision: row.revision + 1 }).where(eq(ingredients.id, valid.id)).returning().get();
+      const saved = tx
+        .update(ingredients)
+        .set({ name: valid.name, facts: valid, revision: row.revision + 1 })
+        .where(eq(ingredients.id, valid.id))
+        .returning()
+        .get();
       return { kind: 'saved', stored: { ingredient: valid, revision: saved.revision } };
     },
     { behavior: 'immediate' },
@@ -40,7 +46,14 @@ export function saveIngredient(db: KitchenDb, ingredient: Ingredient, baseRevisi
 }
 
 /** As which revision each ingredient stands in the larder, by id. */
-export const larderRevisions = (db: KitchenDb): ReadonlyMap<string, number> => new Map(db.select({ id: ingredients.id, revision: ingredients.revision }).from(ingredients).all().map((r) => [r.id, r.revision]));
+export const larderRevisions = (db: KitchenDb): ReadonlyMap<string, number> =>
+  new Map(
+    db
+      .select({ id: ingredients.id, revision: ingredients.revision })
+      .from(ingredients)
+      .all()
+      .map((r) => [r.id, r.revision]),
+  );
 
 /** An ingredient of a larder file that differs from the kitchen's. */
 export interface LarderChange {
@@ -63,7 +76,13 @@ export interface Compared {
  * @param revisions as which they were taken out; what is not named there counts as taken out just now.
  */
 export function compareLarder(db: KitchenDb, list: readonly Ingredient[], revisions: ReadonlyMap<string, number> = new Map()): Compared {
-  const here = new Map(db.select().from(ingredients).all().map((r) => [r.id, r]));
+  const here = new Map(
+    db
+      .select()
+      .from(ingredients)
+      .all()
+      .map((r) => [r.id, r]),
+  );
   const changes: LarderChange[] = [];
   const edited: string[] = [];
   for (const i of list) {
@@ -114,7 +133,13 @@ export interface IngredientUse {
 
 /** Every line of every sheet that means an ingredient. */
 export const usesOf = (db: KitchenDb, ingredientId: string): IngredientUse[] =>
-  sheetsNaming(db, ingredientId).flatMap((s) => s.doc.parts.flatMap((p) => p.lines.filter((l) => (l.ingredientId ?? l.lastGood?.ingredientId) === ingredientId).map((l) => ({ sheetId: s.id, sheetName: s.doc.name, part: p.name, text: l.text }))));
+  sheetsNaming(db, ingredientId).flatMap((s) =>
+    s.doc.parts.flatMap((p) =>
+      p.lines
+        .filter((l) => (l.ingredientId ?? l.lastGood?.ingredientId) === ingredientId)
+        .map((l) => ({ sheetId: s.id, sheetName: s.doc.name, part: p.name, text: l.text })),
+    ),
+  );
 
 /** Takes one of the kitchen's own ingredients out; not while a sheet uses it, and not what came with the larder. */
 export function removeIngredient(db: KitchenDb, id: string): 'removed' | 'used' | 'shipped' | 'gone' {

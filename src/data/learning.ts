@@ -29,10 +29,17 @@ export function loggedBatches(db: KitchenDb): readonly LoggedBatch[] {
   const answers = readAnswers(db);
   // Of a plan only its forecast is read: the steps of a hundred thousand batches are not.
   const forecast = sql<string>`json_extract(${batches.plan}, '$.forecast')`;
-  const rows = db.select({ id: batches.id, at: batches.startedAt, forecast }).from(batches).where(ne(batches.status, 'abandoned')).orderBy(asc(batches.startedAt)).all();
+  const rows = db
+    .select({ id: batches.id, at: batches.startedAt, forecast })
+    .from(batches)
+    .where(ne(batches.status, 'abandoned'))
+    .orderBy(asc(batches.startedAt))
+    .all();
   return readRows('batch', rows, (row) => {
     const known = taken.get(row.id);
-    return known ? [{ id: row.id, at: row.at, forecast: ForecastSchema.parse(JSON.parse(row.forecast)), readings: known, answers: answers.get(row.id) ?? {} }] : [];
+    return known
+      ? [{ id: row.id, at: row.at, forecast: ForecastSchema.parse(JSON.parse(row.forecast)), readings: known, answers: answers.get(row.id) ?? {} }]
+      : [];
   }).flat();
 }
 
@@ -54,7 +61,9 @@ export function readCorrections(db: KitchenDb, mixers: readonly Mixer[]): readon
 /** Takes down whether an outcome far off counts; null takes the answer back. */
 export function answerOutcome(db: KitchenDb, batchId: string, figure: LearnableFigure, answer: 'count' | 'leave-out' | null): void {
   db.transaction((tx) => {
-    tx.delete(outcomeAnswers).where(sql`${outcomeAnswers.batchId} = ${batchId} and ${outcomeAnswers.figure} = ${figure}`).run();
+    tx.delete(outcomeAnswers)
+      .where(sql`${outcomeAnswers.batchId} = ${batchId} and ${outcomeAnswers.figure} = ${figure}`)
+      .run();
     if (answer) tx.insert(outcomeAnswers).values({ batchId, figure, answer }).run();
   });
 }
@@ -64,6 +73,9 @@ export function setLearning(db: KitchenDb, learning: boolean): void {
   db.transaction((tx) => {
     const row = tx.select().from(kitchenRules).where(eq(kitchenRules.id, 1)).get();
     if (!row) return;
-    tx.update(kitchenRules).set({ rules: { ...KitchenRulesSchema.parse(row.rules), learning }, revision: row.revision + 1 }).where(eq(kitchenRules.id, 1)).run();
+    tx.update(kitchenRules)
+      .set({ rules: { ...KitchenRulesSchema.parse(row.rules), learning }, revision: row.revision + 1 })
+      .where(eq(kitchenRules.id, 1))
+      .run();
   });
 }

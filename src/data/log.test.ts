@@ -51,7 +51,8 @@ describe('batches by pages', () => {
     const all = listBatches(db);
     const { sheetId } = all[0]!;
     expect(listBatches(db, { sheetId }).map((b) => b.id)).toEqual(all.filter((b) => b.sheetId === sheetId).map((b) => b.id));
-    for (const place of placesOfBatches(db)) expect(listBatches(db, { placeId: place }).map((b) => b.id)).toEqual(all.filter((b) => b.progress.placeId === place).map((b) => b.id));
+    for (const place of placesOfBatches(db))
+      expect(listBatches(db, { placeId: place }).map((b) => b.id)).toEqual(all.filter((b) => b.progress.placeId === place).map((b) => b.id));
     const middle = all[Math.floor(all.length / 2)]!.startedAt;
     expect(listBatches(db, { from: middle }).map((b) => b.id)).toEqual(all.filter((b) => b.startedAt >= middle).map((b) => b.id));
     expect(listBatches(db, { before: middle }).map((b) => b.id)).toEqual(all.filter((b) => b.startedAt < middle).map((b) => b.id));
@@ -68,7 +69,23 @@ describe('batches by pages', () => {
 });
 
 describe('mends', () => {
-  const entry = (id: string) => ({ id, at: 7, sign: 'grains', cause: 'past-firm', partId: getBatch(db, 'sample-1')!.plan.steps.find((s) => s.whisks)!.partId, kind: 'mend' as const, title: 'Stir in cold cream', adds: [{ lineId: `${id}-1`, ingredientId: 'cream-36', name: 'cream 36 %', massG: 60 }], again: [], portions: null, use: null, minutes: 5, rest: null, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null });
+  const entry = (id: string) => ({
+    id,
+    at: 7,
+    sign: 'grains',
+    cause: 'past-firm',
+    partId: getBatch(db, 'sample-1')!.plan.steps.find((s) => s.whisks)!.partId,
+    kind: 'mend' as const,
+    title: 'Stir in cold cream',
+    adds: [{ lineId: `${id}-1`, ingredientId: 'cream-36', name: 'cream 36 %', massG: 60 }],
+    again: [],
+    portions: null,
+    use: null,
+    minutes: 5,
+    rest: null,
+    reopens: { keys: [], lines: [], step: null, whisked: false },
+    helped: null,
+  });
   const act = (event: Parameters<typeof recordEvent>[2], eventId: string) => recordEvent(db, 'sample-1', event, getBatch(db, 'sample-1')!.revision, 9, eventId);
   it('one touch writes it once into batch and kitchen; whether it helped follows', () => {
     act({ kind: 'mend', entry: entry('m-one') }, 'event-mend-1');
@@ -86,7 +103,10 @@ describe('mends', () => {
   it('its label says what went in, and none is printed once it was thrown away', () => {
     const label = () => batchLabels(db, 'sample-1', 100);
     const before = label();
-    act({ kind: 'mend', entry: { ...entry('m-three'), adds: [{ lineId: 'm-three-1', ingredientId: 'hazelnut-toasted', name: 'hazelnuts', massG: 20 }] } }, 'event-mend-5');
+    act(
+      { kind: 'mend', entry: { ...entry('m-three'), adds: [{ lineId: 'm-three-1', ingredientId: 'hazelnut-toasted', name: 'hazelnuts', massG: 20 }] } },
+      'event-mend-5',
+    );
     const after = label();
     expect(before.ok && before.value[0]!.declares.join()).not.toContain('hazelnut');
     expect(after.ok && after.value[0]!.declares.join()).toContain('hazelnut');
@@ -114,7 +134,13 @@ describe('what the log learns', () => {
   it('a corrected reading moves it; switched off, forecasts are plain again', () => {
     const was = timeInMixer().factor;
     const b = getBatch(db, 'sample-1')!;
-    const out = recordEvent(db, 'sample-1', { kind: 'write', reading: 'minutes-to-stage', text: '5:00', was: b.progress.fields['minutes-to-stage']! }, b.revision, 1);
+    const out = recordEvent(
+      db,
+      'sample-1',
+      { kind: 'write', reading: 'minutes-to-stage', text: '5:00', was: b.progress.fields['minutes-to-stage']! },
+      b.revision,
+      1,
+    );
     expect(out.kind).toBe('done');
     expect(timeInMixer().factor).not.toBe(was);
     expect(readKitchenFacts(db).corrections.length).toBeGreaterThan(0);
@@ -127,7 +153,13 @@ describe('what the log learns', () => {
     const b = getBatch(db, 'sample-1')!;
     recordEvent(db, 'sample-1', { kind: 'tick', line: 'x', on: true }, b.revision, 1);
     expect(learnt()).toBe(was);
-    recordEvent(db, 'sample-1', { kind: 'write', reading: 'minutes-to-stage', text: '5:01', was: b.progress.fields['minutes-to-stage']! }, getBatch(db, 'sample-1')!.revision, 1);
+    recordEvent(
+      db,
+      'sample-1',
+      { kind: 'write', reading: 'minutes-to-stage', text: '5:01', was: b.progress.fields['minutes-to-stage']! },
+      getBatch(db, 'sample-1')!.revision,
+      1,
+    );
     expect(learnt()).not.toBe(was);
   });
   it('a batch that was left off teaches nothing', () => {

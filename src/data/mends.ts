@@ -10,7 +10,8 @@ const MOST = 2000;
 
 /** Writes the mends of a batch into the kitchen's own list, in the transaction of the event. */
 export function keepMends(tx: Pick<KitchenDb, 'insert'>, batchId: string, entries: readonly MendEntry[]): void {
-  for (const { id, at, sign, cause, helped } of entries) tx.insert(mends).values({ id, batchId, at, sign, cause, helped }).onConflictDoUpdate({ target: mends.id, set: { helped } }).run();
+  for (const { id, at, sign, cause, helped } of entries)
+    tx.insert(mends).values({ id, batchId, at, sign, cause, helped }).onConflictDoUpdate({ target: mends.id, set: { helped } }).run();
 }
 
 /** What went wrong in this kitchen and what was done, newest first; what this program no longer knows is left out. */

@@ -9,7 +9,14 @@ export function kitchenNamed(name: string): Kitchen {
   const known = made.get(name);
   if (known) return known;
   const larder = name === 'gannet-quay' ? [...startingLarder(), ...SAMPLE_INGREDIENTS] : startingLarder();
-  const kitchen = kitchenOf({ larder, mixers: STARTING_MIXERS, vessels: startingVessels(), places: STARTING_PLACES, rules: name === 'gannet-quay' ? { ...STARTING_RULES, kitchenName: 'Gannet Quay' } : STARTING_RULES, corrections: [] });
+  const kitchen = kitchenOf({
+    larder,
+    mixers: STARTING_MIXERS,
+    vessels: startingVessels(),
+    places: STARTING_PLACES,
+    rules: name === 'gannet-quay' ? { ...STARTING_RULES, kitchenName: 'Gannet Quay' } : STARTING_RULES,
+    corrections: [],
+  });
   made.set(name, kitchen);
   return kitchen;
 }

@@ -22,7 +22,8 @@ export interface StoredObservation {
 /** Photos lie in a folder beside the data file. */
 const photoFolder = (): string => join(dirname(dataFilePath()), 'photos');
 
-export const listObservations = (db: KitchenDb, batchId: string): readonly StoredObservation[] => db.select().from(observations).where(eq(observations.batchId, batchId)).orderBy(asc(observations.at)).all();
+export const listObservations = (db: KitchenDb, batchId: string): readonly StoredObservation[] =>
+  db.select().from(observations).where(eq(observations.batchId, batchId)).orderBy(asc(observations.at)).all();
 
 /** Keeps an observation, once for each id; the photo's file is whole on disk before the row names it. */
 export function addObservation(db: KitchenDb, seen: Omit<StoredObservation, 'photo'>, photo: CleanPhoto | null): StoredObservation {
@@ -41,18 +42,34 @@ export function addObservation(db: KitchenDb, seen: Omit<StoredObservation, 'pho
     }
     renameSync(`${path}.part`, path);
   }
-  return db.transaction((tx) => tx.insert(observations).values({ ...seen, photo: name }).returning().get());
+  return db.transaction((tx) =>
+    tx
+      .insert(observations)
+      .values({ ...seen, photo: name })
+      .returning()
+      .get(),
+  );
 }
 
 export function removeObservation(db: KitchenDb, batchId: string, id: string): boolean {
-  const gone = db.transaction((tx) => tx.delete(observations).where(and(eq(observations.id, id), eq(observations.batchId, batchId))).returning().get());
+  const gone = db.transaction((tx) =>
+    tx
+      .delete(observations)
+      .where(and(eq(observations.id, id), eq(observations.batchId, batchId)))
+      .returning()
+      .get(),
+  );
   if (gone?.photo) rmSync(join(photoFolder(), gone.photo), { force: true });
   return gone !== undefined;
 }
 
 /** A photo's bytes; null where no observation names it or its file is gone. */
 export function readPhoto(db: KitchenDb, batchId: string, id: string): { readonly bytes: Buffer; readonly type: string } | null {
-  const row = db.select().from(observations).where(and(eq(observations.id, id), eq(observations.batchId, batchId), isNotNull(observations.photo))).get();
+  const row = db
+    .select()
+    .from(observations)
+    .where(and(eq(observations.id, id), eq(observations.batchId, batchId), isNotNull(observations.photo)))
+    .get();
   const path = row?.photo ? join(photoFolder(), row.photo) : null;
   return path && existsSync(path) ? { bytes: readFileSync(path), type: path.endsWith('.png') ? 'image/png' : 'image/jpeg' } : null;
 }

@@ -56,7 +56,16 @@ describe('the pages that a tablet keeps', () => {
   });
   it('are of the eight batches begun last, each sheet once', () => {
     for (let i = 0; i < 10; i++) start(`b${i}`, NOW + i);
-    expect(hrefs().filter((h) => h.startsWith('/pass/b'))).toEqual(['/pass/b9', '/pass/b8', '/pass/b7', '/pass/b6', '/pass/b5', '/pass/b4', '/pass/b3', '/pass/b2']);
+    expect(hrefs().filter((h) => h.startsWith('/pass/b'))).toEqual([
+      '/pass/b9',
+      '/pass/b8',
+      '/pass/b7',
+      '/pass/b6',
+      '/pass/b5',
+      '/pass/b4',
+      '/pass/b3',
+      '/pass/b2',
+    ]);
     expect(hrefs().filter((h) => h.startsWith('/sheet/bay-leaf'))).toHaveLength(1);
   });
 });

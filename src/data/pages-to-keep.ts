@@ -20,7 +20,13 @@ export interface PageToKeep {
  * @param now ms since 1970.
  */
 export function pagesToKeep(db: KitchenDb, now: number): readonly PageToKeep[] {
-  const running = db.select({ id: batches.id, sheetId: batches.sheetId, name: sql<string>`json_extract(${batches.plan}, '$.sheetName')` }).from(batches).where(eq(batches.status, 'running')).orderBy(desc(batches.startedAt)).limit(MOST_BATCHES).all();
+  const running = db
+    .select({ id: batches.id, sheetId: batches.sheetId, name: sql<string>`json_extract(${batches.plan}, '$.sheetName')` })
+    .from(batches)
+    .where(eq(batches.status, 'running'))
+    .orderBy(desc(batches.startedAt))
+    .limit(MOST_BATCHES)
+    .all();
   const services = presentServices(db, now).slice(0, MOST_SERVICES);
   const sheets = new Map(running.map((b) => [b.sheetId, b.name]));
   return [

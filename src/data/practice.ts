@@ -18,4 +18,9 @@ export function addPracticeStop(db: KitchenDb, stop: PracticeStop): void {
 
 /** The last stops, newest first. */
 export const listPracticeStops = (db: KitchenDb): readonly PracticeStop[] =>
-  db.select({ seed: practiceStops.seed, stoppedS: practiceStops.stoppedS, at: practiceStops.at }).from(practiceStops).orderBy(desc(practiceStops.id)).limit(SHOWN).all();
+  db
+    .select({ seed: practiceStops.seed, stoppedS: practiceStops.stoppedS, at: practiceStops.at })
+    .from(practiceStops)
+    .orderBy(desc(practiceStops.id))
+    .limit(SHOWN)
+    .all();

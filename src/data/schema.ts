@@ -105,7 +105,11 @@ export const batches = sqliteTable(
     endedAt: integer('ended_at'),
     revision: integer('revision').notNull().default(1),
   },
-  (t) => [index('batches_by_sheet').on(t.sheetId, t.startedAt), index('batches_by_start').on(t.startedAt), index('batches_by_status').on(t.status, t.startedAt)],
+  (t) => [
+    index('batches_by_sheet').on(t.sheetId, t.startedAt),
+    index('batches_by_start').on(t.startedAt),
+    index('batches_by_status').on(t.status, t.startedAt),
+  ],
 );
 
 /** What was done to a batch, by the id that its screen gave it: an event that is sent twice is known and changes nothing. */

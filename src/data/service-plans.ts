@@ -28,18 +28,38 @@ export function soFarByServing(db: KitchenDb, service: Service, now: number): Re
       // One that was left off is made anew.
       if (!row || row.status === 'abandoned') return [];
       const { status } = row;
-      return readRows('batch', [row], (r) => [s.id, soFarOf({ status, startedAt: r.startedAt, plan: BatchPlanSchema.parse(r.plan), progress: ProgressSchema.parse(r.progress) }, Math.floor(now / MINUTE_MS))] as const);
+      return readRows(
+        'batch',
+        [row],
+        (r) =>
+          [
+            s.id,
+            soFarOf(
+              { status, startedAt: r.startedAt, plan: BatchPlanSchema.parse(r.plan), progress: ProgressSchema.parse(r.progress) },
+              Math.floor(now / MINUTE_MS),
+            ),
+          ] as const,
+      );
     }),
   );
 }
 
 /** Kitchen and sheets stay the same objects while nothing changed, so that what the cold solver found is found again. */
-const held = globalThis as typeof globalThis & { softPeakPlans?: { facts: string; kitchen: Kitchen; docs: Map<string, { revision: number; doc: Sheet }>; cache: ReturnType<typeof newDishCache>; answers: Map<string, { key: string; answer: Result<ServiceAnswer> }> } };
+const held = globalThis as typeof globalThis & {
+  softPeakPlans?: {
+    facts: string;
+    kitchen: Kitchen;
+    docs: Map<string, { revision: number; doc: Sheet }>;
+    cache: ReturnType<typeof newDishCache>;
+    answers: Map<string, { key: string; answer: Result<ServiceAnswer> }>;
+  };
+};
 
 function heldFor(db: KitchenDb) {
   const facts = readKitchenFacts(db);
   const text = JSON.stringify(facts);
-  if (held.softPeakPlans?.facts !== text) held.softPeakPlans = { facts: text, kitchen: kitchenOf(facts), docs: new Map(), cache: newDishCache(), answers: new Map() };
+  if (held.softPeakPlans?.facts !== text)
+    held.softPeakPlans = { facts: text, kitchen: kitchenOf(facts), docs: new Map(), cache: newDishCache(), answers: new Map() };
   return held.softPeakPlans;
 }
 
@@ -77,4 +97,5 @@ const KEPT_MIN = 2;
 export const dishCache = (db: KitchenDb) => heldFor(db).cache;
 
 /** Every sheet with its document, for choosing what is served. */
-export const sheetsForService = (db: KitchenDb): { readonly id: string; readonly name: string; readonly doc: Sheet }[] => everySheet(db).map((s) => ({ id: s.id, name: s.doc.name, doc: s.doc }));
+export const sheetsForService = (db: KitchenDb): { readonly id: string; readonly name: string; readonly doc: Sheet }[] =>
+  everySheet(db).map((s) => ({ id: s.id, name: s.doc.name, doc: s.doc }));

@@ -45,7 +45,10 @@ describe('services in the data file', () => {
     expect(saved).toMatchObject({ kind: 'saved', service: { revision: first.revision + 1, doc: { name: 'Quay dinner' } } });
     // The same words again, because no answer came, are no conflict.
     expect(saveService(db, first.id, { ...first.doc, name: 'Quay dinner' }, first.revision, NOW + 2)).toEqual(saved);
-    expect(saveService(db, first.id, { ...first.doc, name: 'Too late' }, first.revision, NOW + 2)).toMatchObject({ kind: 'conflict', current: { doc: { name: 'Quay dinner' } } });
+    expect(saveService(db, first.id, { ...first.doc, name: 'Too late' }, first.revision, NOW + 2)).toMatchObject({
+      kind: 'conflict',
+      current: { doc: { name: 'Quay dinner' } },
+    });
     expect(saveService(db, 'nobody', first.doc, 1, NOW)).toEqual({ kind: 'gone' });
     expect(dinner().doc.name).toBe('Quay dinner');
     const copy = createService(db, 'copy', first.doc, NOW);
@@ -85,7 +88,7 @@ describe('services in the data file', () => {
 
   it('one that cannot be read is left out, the rest stays', () => {
     createService(db, 'odd', dinner().doc, NOW);
-    db.$client.prepare("update services set doc = '{\"format\":\"else\"}' where id = 'odd'").run();
+    db.$client.prepare('update services set doc = \'{"format":"else"}\' where id = \'odd\'').run();
     expect(listServices(db).map((s) => s.id)).toEqual(['harbour-dinner']);
   });
 
@@ -148,7 +151,10 @@ describe('stock', () => {
     const before = left('pack-2') + left('pack-1');
     const batch = started('bay-leaf-chantilly');
     recordEvent(db, batch.id, { kind: 'finish', at: NOW }, batch.revision, NOW);
-    const cream = batch.plan.steps.flatMap((s) => s.lines).filter((l) => l.ingredientId === 'cream-36').reduce((sum, l) => sum + l.massG, 0);
+    const cream = batch.plan.steps
+      .flatMap((s) => s.lines)
+      .filter((l) => l.ingredientId === 'cream-36')
+      .reduce((sum, l) => sum + l.massG, 0);
     expect(cream).toBeGreaterThan(100);
     expect(before - left('pack-2') - left('pack-1')).toBeCloseTo(cream, 6);
     expect(left('pack-2')).toBeLessThan(380);
@@ -170,7 +176,17 @@ describe('stock', () => {
     expect(putPacks(db, [pack], NOW, {})).toBe(true);
     expect(putPacks(db, [{ ...pack, leftG: 400 }], NOW, { y: 1000 })).toBe(true);
     // A second screen still shows a full one; with it nothing else is written either.
-    expect(putPacks(db, [{ ...pack, leftG: 900 }, { ...pack, id: 'z' }], NOW, { y: 1000 })).toBe(false);
+    expect(
+      putPacks(
+        db,
+        [
+          { ...pack, leftG: 900 },
+          { ...pack, id: 'z' },
+        ],
+        NOW,
+        { y: 1000 },
+      ),
+    ).toBe(false);
     expect(listStock(db).find((p) => p.id === 'y')).toMatchObject({ leftG: 400 });
     expect(listStock(db).some((p) => p.id === 'z')).toBe(false);
   });

@@ -23,7 +23,8 @@ function stored(row: Row): StoredService {
 }
 
 /** All services that are planned, last touched first; one that cannot be read is named in the log and left out. */
-export const listServices = (db: KitchenDb): StoredService[] => readRows('service', db.select().from(services).where(isNull(services.removedAt)).orderBy(desc(services.updatedAt)).all(), stored);
+export const listServices = (db: KitchenDb): StoredService[] =>
+  readRows('service', db.select().from(services).where(isNull(services.removedAt)).orderBy(desc(services.updatedAt)).all(), stored);
 
 export function getService(db: KitchenDb, id: string): StoredService | null {
   const row = db.select().from(services).where(planned(id)).get();
@@ -37,7 +38,8 @@ export function createService(db: KitchenDb, id: string, doc: Service, now: numb
   return stored(there ?? db.insert(services).values({ id, name: valid.name, doc: valid, createdAt: now, updatedAt: now }).returning().get());
 }
 
-export type ServiceOutcome = { readonly kind: 'saved'; readonly service: StoredService } | { readonly kind: 'conflict'; readonly current: StoredService } | { readonly kind: 'gone' };
+export type ServiceOutcome =
+  { readonly kind: 'saved'; readonly service: StoredService } | { readonly kind: 'conflict'; readonly current: StoredService } | { readonly kind: 'gone' };
 
 /** Saves a service that was read at `baseRevision`; nothing when another screen saved since. */
 export function saveService(db: KitchenDb, id: string, doc: Service, baseRevision: number, now: number): ServiceOutcome {
@@ -49,7 +51,17 @@ export function saveService(db: KitchenDb, id: string, doc: Service, baseRevisio
       // The same words are saved already: an answer was lost, or two screens mean the same.
       if (isDeepStrictEqual(valid, ServiceSchema.parse(row.doc))) return { kind: 'saved', service: stored(row) };
       if (row.revision !== baseRevision) return { kind: 'conflict', current: stored(row) };
-      return { kind: 'saved', service: stored(tx.update(services).set({ name: valid.name, doc: valid, revision: row.revision + 1, updatedAt: now }).where(eq(services.id, id)).returning().get()) };
+      return {
+        kind: 'saved',
+        service: stored(
+          tx
+            .update(services)
+            .set({ name: valid.name, doc: valid, revision: row.revision + 1, updatedAt: now })
+            .where(eq(services.id, id))
+            .returning()
+            .get(),
+        ),
+      };
     },
     { behavior: 'immediate' },
   );
@@ -59,7 +71,9 @@ const KEPT_MS = REMOVED_KEPT_DAYS * 86_400_000;
 
 /** Takes a service away; its batches stay in the log. It is kept for a month, and what has been away longer goes. Whether there was one. */
 export function removeService(db: KitchenDb, id: string, now: number): boolean {
-  db.delete(services).where(lt(services.removedAt, now - KEPT_MS)).run();
+  db.delete(services)
+    .where(lt(services.removedAt, now - KEPT_MS))
+    .run();
   return db.update(services).set({ removedAt: now }).where(planned(id)).run().changes > 0;
 }
 
@@ -70,10 +84,18 @@ export interface RemovedService extends StoredService {
 
 /** What was taken away within the last month, the last first. */
 export const removedServices = (db: KitchenDb, now: number): RemovedService[] =>
-  readRows('service', db.select().from(services).where(isNotNull(services.removedAt)).orderBy(desc(services.removedAt)).all(), (row) => ({ ...stored(row), until: row.removedAt! + KEPT_MS })).filter((s) => s.until > now);
+  readRows('service', db.select().from(services).where(isNotNull(services.removedAt)).orderBy(desc(services.removedAt)).all(), (row) => ({
+    ...stored(row),
+    until: row.removedAt! + KEPT_MS,
+  })).filter((s) => s.until > now);
 
 /** Brings a service back that was taken away, as it was. Whether there was one. */
-export const bringServiceBack = (db: KitchenDb, id: string): boolean => db.update(services).set({ removedAt: null }).where(and(eq(services.id, id), isNotNull(services.removedAt))).run().changes > 0;
+export const bringServiceBack = (db: KitchenDb, id: string): boolean =>
+  db
+    .update(services)
+    .set({ removedAt: null })
+    .where(and(eq(services.id, id), isNotNull(services.removedAt)))
+    .run().changes > 0;
 
 /** Notes which batch makes a serving, whatever else was changed meanwhile. Whether there is such a serving. */
 export function setServingBatch(db: KitchenDb, serviceId: string, servingId: string, batchId: string, now: number): boolean {
@@ -84,7 +106,10 @@ export function setServingBatch(db: KitchenDb, serviceId: string, servingId: str
       const { doc, revision } = stored(row);
       if (!doc.servings.some((s) => s.id === servingId)) return false;
       const next = { ...doc, servings: doc.servings.map((s) => (s.id === servingId ? { ...s, batchId } : s)) };
-      tx.update(services).set({ doc: next, revision: revision + 1, updatedAt: now }).where(eq(services.id, serviceId)).run();
+      tx.update(services)
+        .set({ doc: next, revision: revision + 1, updatedAt: now })
+        .where(eq(services.id, serviceId))
+        .run();
       return true;
     },
     { behavior: 'immediate' },

@@ -42,7 +42,8 @@ const stored = (row: Row): StoredSheet => ({
 });
 
 /** Sheets in use, last touched first: all, or as many as are wanted. */
-export const listSheets = (db: KitchenDb, limit = -1): StoredSheet[] => readRows('sheet', db.select().from(sheets).where(isNull(sheets.archivedAt)).orderBy(desc(sheets.updatedAt)).limit(limit).all(), stored);
+export const listSheets = (db: KitchenDb, limit = -1): StoredSheet[] =>
+  readRows('sheet', db.select().from(sheets).where(isNull(sheets.archivedAt)).orderBy(desc(sheets.updatedAt)).limit(limit).all(), stored);
 
 /** Every sheet, those put away too. */
 export const everySheet = (db: KitchenDb): StoredSheet[] => readRows('sheet', db.select().from(sheets).orderBy(desc(sheets.updatedAt)).all(), stored);
@@ -58,32 +59,75 @@ export interface ShelfView {
 }
 
 /** The sheets of a view with how many there are of them, and every folder with its number. */
-export function shelf(db: KitchenDb, view: ShelfView): { readonly sheets: readonly StoredSheet[]; readonly found: number; readonly folders: readonly { readonly name: string; readonly n: number }[]; readonly inUse: number; readonly putAway: number } {
+export function shelf(
+  db: KitchenDb,
+  view: ShelfView,
+): {
+  readonly sheets: readonly StoredSheet[];
+  readonly found: number;
+  readonly folders: readonly { readonly name: string; readonly n: number }[];
+  readonly inUse: number;
+  readonly putAway: number;
+} {
   const named = view.find.trim() === '' ? undefined : sql`instr(lower(${sheets.name}), lower(${view.find.trim()})) > 0`;
-  const where = and(view.folder === null ? isNotNull(sheets.archivedAt) : isNull(sheets.archivedAt), view.folder ? eq(sheets.folder, view.folder) : undefined, named);
-  const rows = db.select().from(sheets).where(where).orderBy(view.order === 'name' ? sql`lower(${sheets.name})` : desc(sheets.updatedAt)).limit(view.limit).all();
+  const where = and(
+    view.folder === null ? isNotNull(sheets.archivedAt) : isNull(sheets.archivedAt),
+    view.folder ? eq(sheets.folder, view.folder) : undefined,
+    named,
+  );
+  const rows = db
+    .select()
+    .from(sheets)
+    .where(where)
+    .orderBy(view.order === 'name' ? sql`lower(${sheets.name})` : desc(sheets.updatedAt))
+    .limit(view.limit)
+    .all();
   const countOf = (w: SQL | undefined): number => db.select({ n: count() }).from(sheets).where(w).get()!.n;
   return {
     sheets: readRows('sheet', rows, stored),
     found: countOf(where),
-    folders: db.select({ name: sheets.folder, n: count() }).from(sheets).where(and(isNull(sheets.archivedAt), ne(sheets.folder, ''))).groupBy(sheets.folder).orderBy(sql`lower(${sheets.folder})`).all(),
+    folders: db
+      .select({ name: sheets.folder, n: count() })
+      .from(sheets)
+      .where(and(isNull(sheets.archivedAt), ne(sheets.folder, '')))
+      .groupBy(sheets.folder)
+      .orderBy(sql`lower(${sheets.folder})`)
+      .all(),
     inUse: countOf(isNull(sheets.archivedAt)),
     putAway: countOf(isNotNull(sheets.archivedAt)),
   };
 }
 
 /** Puts a sheet into a folder, away, or back. Its document and its revision stay: nobody who edits it is disturbed. @returns false where it is gone. */
-export function placeSheet(db: KitchenDb, id: string, to: { readonly folder?: string | undefined; readonly archived?: boolean | undefined }, now: number): boolean {
-  const set = { ...(to.folder === undefined ? {} : { folder: to.folder.trim() }), ...(to.archived === undefined ? {} : { archivedAt: to.archived ? now : null }) };
+export function placeSheet(
+  db: KitchenDb,
+  id: string,
+  to: { readonly folder?: string | undefined; readonly archived?: boolean | undefined },
+  now: number,
+): boolean {
+  const set = {
+    ...(to.folder === undefined ? {} : { folder: to.folder.trim() }),
+    ...(to.archived === undefined ? {} : { archivedAt: to.archived ? now : null }),
+  };
   return Object.keys(set).length === 0 ? getSheet(db, id) !== null : db.update(sheets).set(set).where(eq(sheets.id, id)).run().changes > 0;
 }
 
 /** Ids and names, last touched first. */
-export const latestSheetNames = (db: KitchenDb): { id: string; name: string }[] => db.select({ id: sheets.id, name: sheets.name }).from(sheets).orderBy(desc(sheets.updatedAt)).all();
+export const latestSheetNames = (db: KitchenDb): { id: string; name: string }[] =>
+  db.select({ id: sheets.id, name: sheets.name }).from(sheets).orderBy(desc(sheets.updatedAt)).all();
 
 /** Sheets whose text names an ingredient: those alone are read. */
 export const sheetsNaming = (db: KitchenDb, ingredientId: string): StoredSheet[] =>
-  readRows('sheet', db.select().from(sheets).where(sql`instr(${sheets.doc}, ${JSON.stringify(ingredientId)}) > 0`).orderBy(desc(sheets.updatedAt)).all(), stored);
+  readRows(
+    'sheet',
+    db
+      .select()
+      .from(sheets)
+      .where(sql`instr(${sheets.doc}, ${JSON.stringify(ingredientId)}) > 0`)
+      .orderBy(desc(sheets.updatedAt))
+      .all(),
+    stored,
+  );
 
 /** Names only, for finding. */
 export const listSheetNames = (db: KitchenDb): { id: string; name: string }[] =>
@@ -96,7 +140,11 @@ export function getSheet(db: KitchenDb, id: string): StoredSheet | null {
 
 /** A sheet as it was in one of its versions; null when there is none of that number. */
 export function getSheetVersion(db: KitchenDb, id: string, number: number): Sheet | null {
-  const row = db.select().from(sheetVersions).where(and(eq(sheetVersions.sheetId, id), eq(sheetVersions.number, number))).get();
+  const row = db
+    .select()
+    .from(sheetVersions)
+    .where(and(eq(sheetVersions.sheetId, id), eq(sheetVersions.number, number)))
+    .get();
   return row ? docOf(row.doc) : null;
 }
 
@@ -106,11 +154,7 @@ export function createSheet(db: KitchenDb, id: string, doc: Sheet, now: number):
     const there = tx.select().from(sheets).where(eq(sheets.id, id)).get();
     if (there) return stored(there);
     const valid = SheetSchema.parse(doc);
-    const row = tx
-      .insert(sheets)
-      .values({ id, name: valid.name, doc: valid, headVersion: 1, createdAt: now, updatedAt: now })
-      .returning()
-      .get();
+    const row = tx.insert(sheets).values({ id, name: valid.name, doc: valid, headVersion: 1, createdAt: now, updatedAt: now }).returning().get();
     tx.insert(sheetVersions).values({ sheetId: id, number: 1, doc: valid, createdAt: now, savedAt: now }).run();
     return stored(row);
   });
@@ -150,8 +194,16 @@ export function saveSheet(db: KitchenDb, id: string, save: Save): SaveOutcome {
       // Overtaken on its way by a later one of the same screen: it is not what is stored.
       if (own && by.count <= row.savedCount) return { kind: 'conflict', current: stored(row) };
       if (row.revision !== baseRevision && !(own && baseRevision >= row.savedOver)) return { kind: 'conflict', current: stored(row) };
-      const head = tx.select().from(sheetVersions).where(and(eq(sheetVersions.sheetId, id), eq(sheetVersions.number, row.headVersion))).get();
-      const made = tx.select({ id: batches.id }).from(batches).where(and(eq(batches.sheetId, id), eq(batches.sheetVersion, row.headVersion))).get();
+      const head = tx
+        .select()
+        .from(sheetVersions)
+        .where(and(eq(sheetVersions.sheetId, id), eq(sheetVersions.number, row.headVersion)))
+        .get();
+      const made = tx
+        .select({ id: batches.id })
+        .from(batches)
+        .where(and(eq(batches.sheetId, id), eq(batches.sheetVersion, row.headVersion)))
+        .get();
       const opens = asNewVersion || !head || made !== undefined || head.name !== null || now - head.createdAt > VERSION_OPEN_MS;
       const version = opens ? row.headVersion + 1 : row.headVersion;
       if (opens) {
@@ -193,7 +245,13 @@ export interface VersionEntry {
 /** Every kept state of a sheet, newest first. */
 export function listVersions(db: KitchenDb, sheetId: string): VersionEntry[] {
   const made = new Map(
-    db.select({ version: batches.sheetVersion, n: count() }).from(batches).where(eq(batches.sheetId, sheetId)).groupBy(batches.sheetVersion).all().map((r) => [r.version, r.n]),
+    db
+      .select({ version: batches.sheetVersion, n: count() })
+      .from(batches)
+      .where(eq(batches.sheetId, sheetId))
+      .groupBy(batches.sheetVersion)
+      .all()
+      .map((r) => [r.version, r.n]),
   );
   return db
     .select({ number: sheetVersions.number, name: sheetVersions.name, createdAt: sheetVersions.createdAt, savedAt: sheetVersions.savedAt })
@@ -213,7 +271,10 @@ export function nameVersion(db: KitchenDb, sheetId: string, number: number, name
       if (!row) return { kind: 'gone' };
       const wanted = name.trim().slice(0, 80);
       if (![was, wanted].includes(row.name ?? '')) return { kind: 'conflict', name: row.name ?? '' };
-      tx.update(sheetVersions).set({ name: wanted || null }).where(of).run();
+      tx.update(sheetVersions)
+        .set({ name: wanted || null })
+        .where(of)
+        .run();
       return { kind: 'named' };
     },
     { behavior: 'immediate' },

@@ -22,7 +22,8 @@ interface Row {
 
 /** Rows as they are named to a cook: a batch by its dessert and day. */
 const ROWS: Readonly<Record<keyof SinceCopy, string>> = {
-  batches: "select id, json_extract(plan, '$.sheetName') || ', ' || strftime('%d.%m. %H:%M', started_at / 1000, 'unixepoch', 'localtime') name, revision from batches order by started_at",
+  batches:
+    "select id, json_extract(plan, '$.sheetName') || ', ' || strftime('%d.%m. %H:%M', started_at / 1000, 'unixepoch', 'localtime') name, revision from batches order by started_at",
   sheets: 'select id, name, revision from sheets order by name',
   ingredients: 'select id, name, revision from ingredients order by name',
   services: 'select id, name, revision from services where REMOVED is null order by name',

@@ -54,4 +54,5 @@ export const STARTING_PLACES: readonly ColdPlace[] = [
 const COUNTS: Readonly<Record<string, number>> = { 'Footed glass': 24, 'Small glass': 24, 'Steel tray': 4, 'Small tray': 4, Tub: 12, 'Nest on a plate': 24 };
 
 /** The shelf that every kitchen starts from. */
-export const startingVessels = (): readonly ShelfVessel[] => STARTING_VESSELS.map((vessel) => ({ id: vessel.name.toLowerCase().replace(/[^a-z0-9]+/g, '-'), vessel, count: COUNTS[vessel.name] ?? 2 }));
+export const startingVessels = (): readonly ShelfVessel[] =>
+  STARTING_VESSELS.map((vessel) => ({ id: vessel.name.toLowerCase().replace(/[^a-z0-9]+/g, '-'), vessel, count: COUNTS[vessel.name] ?? 2 }));

@@ -21,16 +21,25 @@ export const listStock = (db: Pick<KitchenDb, 'select'>): StockPack[] =>
  * @returns whether it was.
  */
 export function putPacks(db: KitchenDb, packs: readonly StockPack[], now: number, seen: Readonly<Record<string, number>> = {}): boolean {
-  return db.transaction((tx) => {
-    const left = new Map(tx.select({ id: stockPacks.id, leftG: stockPacks.leftG }).from(stockPacks).all().map((p) => [p.id, p.leftG]));
-    if (packs.some((p) => left.has(p.id) && seen[p.id] !== undefined && left.get(p.id) !== seen[p.id])) return false;
-    for (const p of packs.map((x) => StockPackSchema.parse(x)))
-      tx.insert(stockPacks)
-        .values({ ...p, addedAt: now })
-        .onConflictDoUpdate({ target: stockPacks.id, set: { sizeG: p.sizeG, leftG: p.leftG, bestBefore: p.bestBefore } })
-        .run();
-    return true;
-  }, { behavior: 'immediate' });
+  return db.transaction(
+    (tx) => {
+      const left = new Map(
+        tx
+          .select({ id: stockPacks.id, leftG: stockPacks.leftG })
+          .from(stockPacks)
+          .all()
+          .map((p) => [p.id, p.leftG]),
+      );
+      if (packs.some((p) => left.has(p.id) && seen[p.id] !== undefined && left.get(p.id) !== seen[p.id])) return false;
+      for (const p of packs.map((x) => StockPackSchema.parse(x)))
+        tx.insert(stockPacks)
+          .values({ ...p, addedAt: now })
+          .onConflictDoUpdate({ target: stockPacks.id, set: { sizeG: p.sizeG, leftG: p.leftG, bestBefore: p.bestBefore } })
+          .run();
+      return true;
+    },
+    { behavior: 'immediate' },
+  );
 }
 
 /** Takes what a batch used out of the packs, inside the transaction that ends it. What the larder never had is left out: the stock is kept simple. */

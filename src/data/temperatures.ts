@@ -10,14 +10,31 @@ export interface StoredTemperature {
 }
 
 export const listTemperatures = (db: KitchenDb, batchId: string): readonly StoredTemperature[] =>
-  db.select({ series: temperatures.series, at: temperatures.at, tC: temperatures.tC }).from(temperatures).where(eq(temperatures.batchId, batchId)).orderBy(asc(temperatures.at)).all();
+  db
+    .select({ series: temperatures.series, at: temperatures.at, tC: temperatures.tC })
+    .from(temperatures)
+    .where(eq(temperatures.batchId, batchId))
+    .orderBy(asc(temperatures.at))
+    .all();
 
 /** Keeps samples; the same moment of a series sent twice is kept once. */
 export function addTemperatures(db: KitchenDb, batchId: string, samples: readonly StoredTemperature[]): void {
   if (samples.length === 0) return;
-  db.transaction((tx) => tx.insert(temperatures).values(samples.map((s) => ({ ...s, batchId }))).onConflictDoNothing().run());
+  db.transaction((tx) =>
+    tx
+      .insert(temperatures)
+      .values(samples.map((s) => ({ ...s, batchId })))
+      .onConflictDoNothing()
+      .run(),
+  );
 }
 
 /** Takes one away: a reading that was typed wrongly. Whether there was one. */
 export const removeTemperature = (db: KitchenDb, batchId: string, series: string, at: number): boolean =>
-  db.transaction((tx) => tx.delete(temperatures).where(and(eq(temperatures.batchId, batchId), eq(temperatures.series, series), eq(temperatures.at, at))).run().changes > 0);
+  db.transaction(
+    (tx) =>
+      tx
+        .delete(temperatures)
+        .where(and(eq(temperatures.batchId, batchId), eq(temperatures.series, series), eq(temperatures.at, at)))
+        .run().changes > 0,
+  );

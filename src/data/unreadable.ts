@@ -15,7 +15,8 @@ export function readRows<Row extends { readonly id: string }, Out>(table: string
       known.delete(`${table}/${row.id}`);
       return [out];
     } catch (error) {
-      if (!known.has(`${table}/${row.id}`)) console.error(`${table} ${row.id} cannot be read and is left out: ${error instanceof Error ? error.message.slice(0, 300) : 'unknown'}`);
+      if (!known.has(`${table}/${row.id}`))
+        console.error(`${table} ${row.id} cannot be read and is left out: ${error instanceof Error ? error.message.slice(0, 300) : 'unknown'}`);
       known.set(`${table}/${row.id}`, { table, id: row.id });
       return [];
     }

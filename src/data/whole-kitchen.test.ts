@@ -29,8 +29,27 @@ afterEach(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-const TABLES = ['batch_events', 'batches', 'cold_places', 'ingredients', 'kitchen_rules', 'mends', 'mixers', 'observations', 'outcome_answers', 'practice_stops', 'readings', 'services', 'sheet_versions', 'sheets', 'stock_packs', 'temperatures', 'vessels'];
-const rows = (of: KitchenDb): Record<string, unknown> => Object.fromEntries(TABLES.map((t) => [t, of.$client.prepare(`select * from ${t} order by rowid`).all()]));
+const TABLES = [
+  'batch_events',
+  'batches',
+  'cold_places',
+  'ingredients',
+  'kitchen_rules',
+  'mends',
+  'mixers',
+  'observations',
+  'outcome_answers',
+  'practice_stops',
+  'readings',
+  'services',
+  'sheet_versions',
+  'sheets',
+  'stock_packs',
+  'temperatures',
+  'vessels',
+];
+const rows = (of: KitchenDb): Record<string, unknown> =>
+  Object.fromEntries(TABLES.map((t) => [t, of.$client.prepare(`select * from ${t} order by rowid`).all()]));
 const copyOf = (bytes: Uint8Array): string => {
   const read = zipToCopy(bytes, copies, NOW);
   if (!read.ok) throw new Error(read.fault.says);
@@ -51,7 +70,13 @@ const refused = (bytes: Uint8Array): string => {
 describe('a whole kitchen', () => {
   it('comes back from its zip row for row, photos too', () => {
     // Every table of the data file is one that this test compares.
-    expect((db.$client.prepare("select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and substr(name, 1, 2) <> '__' order by name").all() as { name: string }[]).map((t) => t.name)).toEqual(TABLES);
+    expect(
+      (
+        db.$client
+          .prepare("select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and substr(name, 1, 2) <> '__' order by name")
+          .all() as { name: string }[]
+      ).map((t) => t.name),
+    ).toEqual(TABLES);
     const before = rows(db);
     const copy = copyOf(kitchenToZip(db, photos));
     expect(sinceCopy(db, copy)).toMatchObject({ batches: { since: [], changed: [], back: [] }, sheets: { since: [], changed: [], back: [] } });
@@ -67,7 +92,10 @@ describe('a whole kitchen', () => {
     const files = unzipSync(kitchenToZip(db, photos));
     expect(Object.keys(files)).toEqual(expect.arrayContaining(['kitchen.json', 'about.txt', 'larder.csv', 'photos/a-1.jpg', 'tables/sheets.jsonl']));
     expect(Object.keys(files)).not.toContain('photos/notes.txt');
-    const sheets = strFromU8(files['tables/sheets.jsonl']!).trim().split('\n').map((l) => JSON.parse(l) as { name: string; doc: string });
+    const sheets = strFromU8(files['tables/sheets.jsonl']!)
+      .trim()
+      .split('\n')
+      .map((l) => JSON.parse(l) as { name: string; doc: string });
     expect(sheets.map((s) => (JSON.parse(s.doc) as { name: string }).name)).toEqual(sheets.map((s) => s.name));
     const larder = readLarderCsv(strFromU8(files['larder.csv']!));
     expect(larder.ok && larder.value.faults).toEqual([]);
@@ -90,17 +118,31 @@ describe('what is no kitchen', () => {
     ['a table that this has not', () => changed('kitchen.json', (t) => t.replace('"sheets"', '"dreams"')), /no table dreams/],
     ['rows that are missing', () => changed('tables/sheets.jsonl', (t) => t.split('\n').slice(1).join('\n')), /sheets has \d+ rows, and \d+ are promised/],
     ['a torn row', () => changed('tables/sheets.jsonl', (t) => t.replace(/^\{.*$/m, '{"id":')), /cannot be read as a kitchen/],
-    ['a column that is none', () => changed('tables/mixers.jsonl', (t) => t.replace('"bowl_ml"', '"id) values (1); drop table sheets; --"')), /is not of this form/],
-    ['a row that names what is not there', () => changed('tables/batches.jsonl', (t) => t.replace(/"sheet_id":"[^"]+"/, '"sheet_id":"nowhere"')), /names something that is not there/],
+    [
+      'a column that is none',
+      () => changed('tables/mixers.jsonl', (t) => t.replace('"bowl_ml"', '"id) values (1); drop table sheets; --"')),
+      /is not of this form/,
+    ],
+    [
+      'a row that names what is not there',
+      () => changed('tables/batches.jsonl', (t) => t.replace(/"sheet_id":"[^"]+"/, '"sheet_id":"nowhere"')),
+      /names something that is not there/,
+    ],
     ['half of it', () => kitchenToZip(db, photos).slice(0, 20_000), /no zip/],
   ])('%s is refused in words, and nothing is left of it', (_, bytes, says) => expect(refused(bytes())).toMatch(says));
   it('any bytes, and a zip with any of its bytes changed, are a copy or a sentence', () => {
     const zip = kitchenToZip(db, photos);
     fc.assert(
-      fc.property(fc.oneof(fc.uint8Array({ maxLength: 400 }), fc.tuple(fc.nat(zip.length - 1), fc.nat(255)).map(([at, b]) => zip.with(at, b))), (bytes) => {
-        const read = zipToCopy(bytes, copies, NOW);
-        if (!read.ok) expect(read.fault.says.length).toBeGreaterThan(10);
-      }),
+      fc.property(
+        fc.oneof(
+          fc.uint8Array({ maxLength: 400 }),
+          fc.tuple(fc.nat(zip.length - 1), fc.nat(255)).map(([at, b]) => zip.with(at, b)),
+        ),
+        (bytes) => {
+          const read = zipToCopy(bytes, copies, NOW);
+          if (!read.ok) expect(read.fault.says.length).toBeGreaterThan(10);
+        },
+      ),
       { numRuns: 40 },
     );
   });

@@ -34,7 +34,11 @@ Times are milliseconds since 1970. Bring it in on Larder, 'Vessels, mixers, plac
 `;
 
 const tablesOf = (db: KitchenDb): readonly string[] =>
-  (db.$client.prepare("select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and name not like '\\_\\_%' escape '\\' order by name").all() as { name: string }[]).map((t) => t.name);
+  (
+    db.$client
+      .prepare("select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and name not like '\\_\\_%' escape '\\' order by name")
+      .all() as { name: string }[]
+  ).map((t) => t.name);
 const formOf = (db: KitchenDb): number => (db.$client.prepare('select max(created_at) at from __drizzle_migrations').get() as { at: number }).at;
 const lines = (rows: readonly unknown[]): string => rows.map((r) => `${JSON.stringify(r)}\n`).join('');
 
@@ -50,7 +54,8 @@ export function kitchenToZip(db: KitchenDb, photos: string): Uint8Array {
       if (table === 'ingredients') files['larder.csv'] = strToU8(writeLarderCsv(rows.map((r) => JSON.parse((r as { facts: string }).facts) as Ingredient)));
     }
   });
-  for (const name of existsSync(photos) ? readdirSync(photos).filter((n) => PHOTO.test(n)) : []) files[`photos/${name}`] = [readFileSync(join(photos, name)), { level: 0 }];
+  for (const name of existsSync(photos) ? readdirSync(photos).filter((n) => PHOTO.test(n)) : [])
+    files[`photos/${name}`] = [readFileSync(join(photos, name)), { level: 0 }];
   files['kitchen.json'] = strToU8(JSON.stringify({ format: FORMAT, formatVersion: 1, tablesOf: formOf(db), tables }, null, 1));
   files['about.txt'] = strToU8(ABOUT);
   return zipSync(files, { level: 6 });
@@ -97,7 +102,10 @@ function unfold(bytes: Uint8Array): Result<Record<string, Uint8Array>> {
     const files = unzipSync(bytes, {
       filter: (f) => {
         whole += f.originalSize;
-        return whole <= MOST_BYTES && (/^(?:kitchen\.json|tables\/[a-z_]{1,60}\.jsonl)$/.test(f.name) || (f.name.startsWith('photos/') && PHOTO.test(f.name.slice(7))));
+        return (
+          whole <= MOST_BYTES &&
+          (/^(?:kitchen\.json|tables\/[a-z_]{1,60}\.jsonl)$/.test(f.name) || (f.name.startsWith('photos/') && PHOTO.test(f.name.slice(7))))
+        );
       },
     });
     return whole > MOST_BYTES ? fail('file', 'too-large', 'It unfolds to more than a kitchen ever holds.') : ok(files);
@@ -124,7 +132,9 @@ function fill(db: KitchenDb, counts: Readonly<Record<string, number>>, files: Re
     for (const table of known) {
       db.$client.prepare(`delete from ${table}`).run();
       const columns = new Set((db.$client.pragma(`table_info(${table})`) as { name: string }[]).map((c) => c.name));
-      const rows = strFromU8(files[`tables/${table}.jsonl`] ?? new Uint8Array()).split('\n').filter((l) => l !== '');
+      const rows = strFromU8(files[`tables/${table}.jsonl`] ?? new Uint8Array())
+        .split('\n')
+        .filter((l) => l !== '');
       if (rows.length !== (counts[table] ?? 0)) throw new Error(`${table} has ${rows.length} rows, and ${counts[table] ?? 0} are promised`);
       const ways = new Map<string, Statement<unknown[]>>();
       const insert = (names: readonly string[]): Statement<unknown[]> => {

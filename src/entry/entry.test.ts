@@ -27,10 +27,20 @@ describe('who comes in', () => {
   it('the passphrase lets a screen in, and nothing else does', async () => {
     const e = locked();
     expect(e.isLocked()).toBe(true);
-    for (const wrong of ['', 'gannets dive ', 'GANNETS DIVE', 'x'.repeat(5000)]) expect((await e.comeIn(wrong, 't', wrong.slice(0, 3), NOW)).ok, wrong).toBe(false);
+    for (const wrong of ['', 'gannets dive ', 'GANNETS DIVE', 'x'.repeat(5000)])
+      expect((await e.comeIn(wrong, 't', wrong.slice(0, 3), NOW)).ok, wrong).toBe(false);
     const cookie = await shown(e);
     expect(e.screenOf(cookie, NOW)).toMatchObject({ show: null });
-    for (const stranger of [undefined, '', '.', cookie.slice(0, -1), `${cookie.split('.')[0]}.`, `${cookie.split('.')[0]}.${'A'.repeat(43)}`, cookie.replace(/^./, (c) => (c === 'a' ? 'b' : 'a'))]) expect(e.screenOf(stranger, NOW)).toBeNull();
+    for (const stranger of [
+      undefined,
+      '',
+      '.',
+      cookie.slice(0, -1),
+      `${cookie.split('.')[0]}.`,
+      `${cookie.split('.')[0]}.${'A'.repeat(43)}`,
+      cookie.replace(/^./, (c) => (c === 'a' ? 'b' : 'a')),
+    ])
+      expect(e.screenOf(stranger, NOW)).toBeNull();
     expect(e.screens()).toMatchObject([{ name: 'bench tablet', since: NOW, seen: NOW }]);
   });
   it('neither the passphrase nor what a screen shows can be read from the file, which is its owner’s', async () => {
@@ -105,7 +115,10 @@ describe('who comes in', () => {
     expect(e.screenOf(mine.value, NOW)).toBeNull();
     expect(e.screens()).toMatchObject([{ name: 'other' }]);
     expect((await e.comeIn('first phrase', 't', 'a', NOW)).ok).toBe(false);
-    expect(await new Entry(path, 'at the start').setPassphrase('at the start', 'another one', null, 'a', NOW)).toMatchObject({ ok: false, fault: { code: 'fixed' } });
+    expect(await new Entry(path, 'at the start').setPassphrase('at the start', 'another one', null, 'a', NOW)).toMatchObject({
+      ok: false,
+      fault: { code: 'fixed' },
+    });
   });
   it('a file that cannot be read lets nobody in, is said, and is left as it is', async () => {
     const said = vi.spyOn(console, 'error').mockImplementation(() => undefined);
@@ -123,7 +136,15 @@ describe('who comes in', () => {
   it('no cookie whatever breaks it or comes in', async () => {
     const e = locked();
     await shown(e);
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.string().map((s) => `${e.screens()[0]!.id}.${s}`)), (cookie) => e.screenOf(cookie, NOW) === null));
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc.string().map((s) => `${e.screens()[0]!.id}.${s}`),
+        ),
+        (cookie) => e.screenOf(cookie, NOW) === null,
+      ),
+    );
   });
 });
 

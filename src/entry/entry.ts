@@ -6,7 +6,10 @@ import { fail, ok, type Result } from '../core/result';
 import { fingerprint, isFingerprint, isPassphrase, isPassphraseNow, keepPassphrase, newCode, newSecret, tidyCode } from './secrets';
 import { Tries } from './tries';
 
-const hex = z.string().regex(/^[0-9a-f]+$/).max(200);
+const hex = z
+  .string()
+  .regex(/^[0-9a-f]+$/)
+  .max(200);
 const ScreenSchema = z.object({
   id: z.uuid(),
   name: z.string().min(1).max(60),
@@ -68,7 +71,8 @@ export class Entry {
   ) {
     const file = this.file();
     if (fixed === '' || file === null) return;
-    if (file.passphrase === null || !isPassphraseNow(fixed, file.passphrase)) this.write({ ...file, passphrase: keepPassphrase(fixed), screens: [], links: [] });
+    if (file.passphrase === null || !isPassphraseNow(fixed, file.passphrase))
+      this.write({ ...file, passphrase: keepPassphrase(fixed), screens: [], links: [] });
   }
 
   /** Whether a passphrase is asked for at all. */
@@ -104,13 +108,22 @@ export class Entry {
    */
   async comeIn(given: string, name: string, address: string, now: number): Promise<Result<string>> {
     const file = this.file();
-    if (!file?.passphrase) return fail('passphrase', 'unreadable', file ? 'No passphrase is set: nothing is asked here.' : `${this.path} cannot be read. Who runs the server may take it away and start again with a passphrase.`);
+    if (!file?.passphrase)
+      return fail(
+        'passphrase',
+        'unreadable',
+        file
+          ? 'No passphrase is set: nothing is asked here.'
+          : `${this.path} cannot be read. Who runs the server may take it away and start again with a passphrase.`,
+      );
     const waitS = this.tries.waitS(address, now);
-    if (waitS > 0) return fail('passphrase', 'wait', `Too many wrong tries. Try again in ${waitS < 90 ? `${waitS}\u00a0s` : `${Math.ceil(waitS / 60)}\u00a0min`}.`);
+    if (waitS > 0)
+      return fail('passphrase', 'wait', `Too many wrong tries. Try again in ${waitS < 90 ? `${waitS}\u00a0s` : `${Math.ceil(waitS / 60)}\u00a0min`}.`);
     // Counted before it is known, so that many at once are no way round.
     this.tries.wrong(address, now);
     const byCode = this.code !== null && now < this.code.until && tidyCode(given) === this.code.code;
-    if (!byCode && !(given.length <= MOST_LETTERS && (await isPassphrase(given, file.passphrase)))) return fail('passphrase', 'wrong', 'That is neither the kitchen’s passphrase nor a code that is good now.');
+    if (!byCode && !(given.length <= MOST_LETTERS && (await isPassphrase(given, file.passphrase))))
+      return fail('passphrase', 'wrong', 'That is neither the kitchen’s passphrase nor a code that is good now.');
     if (byCode) this.code = null;
     this.tries.right(address);
     return this.letIn(name, now);
@@ -121,8 +134,19 @@ export class Entry {
     const file = this.file();
     if (!file) return fail('passphrase', 'unreadable', `${this.path} cannot be read.`);
     const secret = newSecret();
-    const screen: Screen = { id: randomUUID(), name: name.trim().slice(0, 60) || 'Tablet', secret: fingerprint(secret), next: null, since: now, seen: now, renewed: now };
-    const known = file.screens.filter((s) => now - s.seen <= FORGOTTEN_AFTER_MS).sort((a, b) => b.seen - a.seen).slice(0, MOST_SCREENS - 1);
+    const screen: Screen = {
+      id: randomUUID(),
+      name: name.trim().slice(0, 60) || 'Tablet',
+      secret: fingerprint(secret),
+      next: null,
+      since: now,
+      seen: now,
+      renewed: now,
+    };
+    const known = file.screens
+      .filter((s) => now - s.seen <= FORGOTTEN_AFTER_MS)
+      .sort((a, b) => b.seen - a.seen)
+      .slice(0, MOST_SCREENS - 1);
     this.write({ ...file, screens: [...known, screen] });
     return ok(`${screen.id}.${secret}`);
   }
@@ -191,7 +215,8 @@ export class Entry {
     const file = this.file();
     if (!file) return fail('passphrase', 'unreadable', `${this.path} cannot be read.`);
     if (this.isFixed()) return fail('passphrase', 'fixed', 'It is set where the server is started (SOFT_PEAK_PASSPHRASE), and changed there.');
-    if (passphrase.length < LEAST_LETTERS || passphrase.length > MOST_LETTERS) return fail('passphrase', 'out-of-range', `A passphrase has ${LEAST_LETTERS} to ${MOST_LETTERS} letters; several words are best.`);
+    if (passphrase.length < LEAST_LETTERS || passphrase.length > MOST_LETTERS)
+      return fail('passphrase', 'out-of-range', `A passphrase has ${LEAST_LETTERS} to ${MOST_LETTERS} letters; several words are best.`);
     if (file.passphrase) {
       const waitS = this.tries.waitS(address, now);
       if (waitS > 0) return fail('before', 'wait', `Too many wrong tries. Try again in ${waitS}\u00a0s.`);

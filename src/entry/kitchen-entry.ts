@@ -22,10 +22,12 @@ export function kitchenEntry(): Entry {
 }
 
 /** The cookie's text for a screen; `Secure` where the connection is. '' as what it shows takes it away. */
-export const cookieOf = (shown: string, secure: boolean): string => `${SHOWN}=${shown}; Path=/; HttpOnly; SameSite=Strict; Max-Age=${shown === '' ? 0 : 90 * 24 * 3600}${secure ? '; Secure' : ''}`;
+export const cookieOf = (shown: string, secure: boolean): string =>
+  `${SHOWN}=${shown}; Path=/; HttpOnly; SameSite=Strict; Max-Age=${shown === '' ? 0 : 90 * 24 * 3600}${secure ? '; Secure' : ''}`;
 
 /** Whether a browser reached this over TLS: by the reverse proxy's word, or itself. */
-export const isSecure = (request: Request): boolean => (request.headers.get('x-forwarded-proto') ?? new URL(request.url).protocol.slice(0, -1)).split(',')[0]!.trim() === 'https';
+export const isSecure = (request: Request): boolean =>
+  (request.headers.get('x-forwarded-proto') ?? new URL(request.url).protocol.slice(0, -1)).split(',')[0]!.trim() === 'https';
 
 /** Where a request comes from, as far as that is known. */
 export const addressOf = (request: Request): string => (request.headers.get('x-forwarded-for') ?? '').split(',').at(-1)!.trim().slice(0, 60) || 'here';

@@ -18,7 +18,9 @@ export function keepPassphrase(passphrase: string): KeptPassphrase {
 /** Whether this is the passphrase that is kept; other requests are answered meanwhile. */
 export const isPassphrase = (given: string, kept: KeptPassphrase): Promise<boolean> =>
   new Promise((done, broken) =>
-    scrypt(given.normalize('NFC'), Buffer.from(kept.salt, 'hex'), HASH_BYTES, COST, (error, hash) => (error ? broken(error) : done(timingSafeEqual(hash, Buffer.from(kept.hash, 'hex'))))),
+    scrypt(given.normalize('NFC'), Buffer.from(kept.salt, 'hex'), HASH_BYTES, COST, (error, hash) =>
+      error ? broken(error) : done(timingSafeEqual(hash, Buffer.from(kept.hash, 'hex'))),
+    ),
   );
 
 export const isPassphraseNow = (given: string, kept: KeptPassphrase): boolean =>
@@ -30,7 +32,8 @@ export const newSecret = (): string => randomBytes(32).toString('base64url');
 /** A secret as it is kept: it cannot be shown by who reads the file. */
 export const fingerprint = (secret: string): string => createHash('sha256').update(secret).digest('hex');
 
-export const isFingerprint = (secret: string, kept: string | null): boolean => kept !== null && timingSafeEqual(Buffer.from(fingerprint(secret), 'hex'), Buffer.from(kept, 'hex'));
+export const isFingerprint = (secret: string, kept: string | null): boolean =>
+  kept !== null && timingSafeEqual(Buffer.from(fingerprint(secret), 'hex'), Buffer.from(kept, 'hex'));
 
 /** Letters and figures that are not taken for each other when read aloud or typed with wet hands. */
 const CODE_LETTERS = 'ABCDEFGHJKMNPQRSTVWXYZ23456789';

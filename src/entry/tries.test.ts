@@ -37,10 +37,11 @@ describe('wrong tries', () => {
     // Two thousand a second were possible; an hour of trying is now at most so many.
     let tried = 0;
     const slow = new Tries();
-    for (let at = 0; at < 3_600_000; at += 500) if (slow.waitS(`host-${at}`, at) === 0) {
-      slow.wrong(`host-${at}`, at);
-      tried++;
-    }
+    for (let at = 0; at < 3_600_000; at += 500)
+      if (slow.waitS(`host-${at}`, at) === 0) {
+        slow.wrong(`host-${at}`, at);
+        tried++;
+      }
     expect(tried).toBeLessThanOrEqual(30 * 61);
   });
   it('remembers no more addresses than it may', () => {

@@ -47,12 +47,19 @@ describe('the probe', () => {
   });
   it('law: it never shows more than the hottest nor less than the coldest it has been in', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 90, noNaN: true }), fc.double({ min: 0, max: 90, noNaN: true }), fc.double({ min: -60, max: 60, noNaN: true }), fc.double({ min: 0, max: 90, noNaN: true }), fc.integer({ min: 0, max: 900_000 }), (before, tC, perMin, untilC, after) => {
-        const p = stickInto(freshProbe('p', 'probe', before, NOW), tC, perMin, untilC, NOW);
-        const v = probeSays(p, NOW + after)!.value;
-        expect(v).toBeLessThanOrEqual(Math.max(before, tC, untilC) + 0.4);
-        expect(v).toBeGreaterThanOrEqual(Math.min(before, tC, untilC) - 0.4);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 90, noNaN: true }),
+        fc.double({ min: 0, max: 90, noNaN: true }),
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 90, noNaN: true }),
+        fc.integer({ min: 0, max: 900_000 }),
+        (before, tC, perMin, untilC, after) => {
+          const p = stickInto(freshProbe('p', 'probe', before, NOW), tC, perMin, untilC, NOW);
+          const v = probeSays(p, NOW + after)!.value;
+          expect(v).toBeLessThanOrEqual(Math.max(before, tC, untilC) + 0.4);
+          expect(v).toBeGreaterThanOrEqual(Math.min(before, tC, untilC) - 0.4);
+        },
+      ),
     );
   });
 });
@@ -110,13 +117,25 @@ describe('lines of an instrument', () => {
       }),
       { numRuns: 500 },
     );
-    for (const bad of ['', '{}', '{"instrument":"scale","id":"a","name":"b","unit":"kg","value":1,"at":1}', '{"instrument":"scale","id":"","name":"b","unit":"g","value":1,"at":1}', `{"x":"${'y'.repeat(3000)}"}`]) expect(readInstrumentLine(bad)).toBeNull();
+    for (const bad of [
+      '',
+      '{}',
+      '{"instrument":"scale","id":"a","name":"b","unit":"kg","value":1,"at":1}',
+      '{"instrument":"scale","id":"","name":"b","unit":"g","value":1,"at":1}',
+      `{"x":"${'y'.repeat(3000)}"}`,
+    ])
+      expect(readInstrumentLine(bad)).toBeNull();
   });
   it('fuzz: whatever a hand asks of the stand-ins, they stay such that they can speak', () => {
     const act = fc.oneof(
       fc.record({ act: fc.constant('put-on'), grams: fc.double({ min: -5000, max: 50_000, noNaN: true }) }),
       fc.record({ act: fc.constant('tare') }),
-      fc.record({ act: fc.constant('stick'), probe: fc.integer({ min: 0, max: 1 }), tC: fc.double({ min: -40, max: 200, noNaN: true }), perMin: fc.double({ min: -100, max: 100, noNaN: true }) }),
+      fc.record({
+        act: fc.constant('stick'),
+        probe: fc.integer({ min: 0, max: 1 }),
+        tC: fc.double({ min: -40, max: 200, noNaN: true }),
+        perMin: fc.double({ min: -100, max: 100, noNaN: true }),
+      }),
       fc.record({ act: fc.constant('probe'), probe: fc.integer({ min: 0, max: 1 }), name: fc.constantFrom('one', 'two') }),
       fc.record({ act: fc.constantFrom('whisk-off', 'whisk-slow') }),
     );

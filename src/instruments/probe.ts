@@ -19,7 +19,17 @@ export interface ProbeBench {
 /** Time constant of the tip, ms. */
 const LAG_MS = 2500;
 
-export const freshProbe = (id: string, name: string, tC: number, now: number): ProbeBench => ({ id, name, tC, perMin: 0, untilC: tC, since: now, beforeC: tC, offC: 0, silent: false });
+export const freshProbe = (id: string, name: string, tC: number, now: number): ProbeBench => ({
+  id,
+  name,
+  tC,
+  perMin: 0,
+  untilC: tC,
+  since: now,
+  beforeC: tC,
+  offC: 0,
+  silent: false,
+});
 
 /** What it is stuck into at a moment, °C: from where it was set, straight on, to where the change ends. */
 function mediumC(p: ProbeBench, now: number): number {
@@ -38,7 +48,17 @@ function tipC(p: ProbeBench, now: number): number {
 }
 
 /** Sticks it into something else, or lets that warm or cool from here. */
-export const stickInto = (p: ProbeBench, tC: number, perMin: number, untilC: number, now: number): ProbeBench => ({ ...p, beforeC: tipC(p, now), tC, perMin, untilC, since: now });
+export const stickInto = (p: ProbeBench, tC: number, perMin: number, untilC: number, now: number): ProbeBench => ({
+  ...p,
+  beforeC: tipC(p, now),
+  tC,
+  perMin,
+  untilC,
+  since: now,
+});
 
 /** What it says at a moment, in tenths; null while it is silent. */
-export const probeSays = (p: ProbeBench, now: number): InstrumentLine | null => (p.silent ? null : { instrument: 'probe', id: p.id, name: p.name, unit: '°C', value: Math.round(10 * (tipC(p, now) + p.offC + 0.05 * noiseAt(p.id, now))) / 10, at: now });
+export const probeSays = (p: ProbeBench, now: number): InstrumentLine | null =>
+  p.silent
+    ? null
+    : { instrument: 'probe', id: p.id, name: p.name, unit: '°C', value: Math.round(10 * (tipC(p, now) + p.offC + 0.05 * noiseAt(p.id, now))) / 10, at: now };

@@ -22,7 +22,18 @@ const SETTLES_MS = 350;
 const STEP_G = 1;
 const NOISE_G = 0.25;
 
-export const freshScale = (now: number): ScaleBench => ({ id: 'stand-in-scale', name: 'scale', loadG: 0, since: now, beforeG: 0, tareG: 0, unit: 'g', driftGPerMin: 0, driftFrom: now, silent: false });
+export const freshScale = (now: number): ScaleBench => ({
+  id: 'stand-in-scale',
+  name: 'scale',
+  loadG: 0,
+  since: now,
+  beforeG: 0,
+  tareG: 0,
+  unit: 'g',
+  driftGPerMin: 0,
+  driftFrom: now,
+  silent: false,
+});
 
 /** What lies on it as it shows: on its way from before to now. */
 function trueG(s: ScaleBench, now: number): number {
@@ -40,5 +51,13 @@ export function scaleSays(s: ScaleBench, now: number): InstrumentLine | null {
   const g = trueG(s, now) - s.tareG + NOISE_G * noiseAt(`${s.id}`, now);
   const shownG = Math.round(g / STEP_G) * STEP_G;
   const stable = now - s.since > 6 * SETTLES_MS;
-  return { instrument: 'scale', id: s.id, name: s.name, unit: s.unit, value: s.unit === 'oz' ? Math.round((shownG / GRAMS_PER_OZ) * 100) / 100 : shownG, stable, at: now };
+  return {
+    instrument: 'scale',
+    id: s.id,
+    name: s.name,
+    unit: s.unit,
+    value: s.unit === 'oz' ? Math.round((shownG / GRAMS_PER_OZ) * 100) / 100 : shownG,
+    stable,
+    at: now,
+  };
 }

@@ -14,19 +14,52 @@ export interface StandIns {
   readonly scale: ScaleBench;
   readonly probes: readonly ProbeBench[];
   /** Null until a whisk is switched on. */
-  readonly load: { readonly bench: LoadBench; readonly startedAt: number; readonly stoppedAt: number | null; readonly slowAt: number | null; readonly silent: boolean } | null;
+  readonly load: {
+    readonly bench: LoadBench;
+    readonly startedAt: number;
+    readonly stoppedAt: number | null;
+    readonly slowAt: number | null;
+    readonly silent: boolean;
+  } | null;
 }
 
-export const freshStandIns = (now: number): StandIns => ({ pace: 1.1, scale: freshScale(now), probes: [freshProbe('stand-in-probe-1', 'probe 1', 20, now), freshProbe('stand-in-probe-2', 'probe 2', 4, now)], load: null });
+export const freshStandIns = (now: number): StandIns => ({
+  pace: 1.1,
+  scale: freshScale(now),
+  probes: [freshProbe('stand-in-probe-1', 'probe 1', 20, now), freshProbe('stand-in-probe-2', 'probe 2', 4, now)],
+  load: null,
+});
 
 /** What a hand does to the stand-ins. */
 export const StandInActSchema = z.discriminatedUnion('act', [
   z.object({ act: z.literal('put-on'), grams: z.number().min(-5000).max(50_000) }),
   z.object({ act: z.literal('tare') }),
-  z.object({ act: z.literal('scale'), unit: z.enum(['g', 'oz']).optional(), driftGPerMin: z.number().min(-50).max(50).optional(), silent: z.boolean().optional() }),
-  z.object({ act: z.literal('stick'), probe: z.number().int().min(0).max(1), tC: z.number().min(-40).max(200), perMin: z.number().min(-100).max(100).default(0), untilC: z.number().min(-40).max(200).optional() }),
-  z.object({ act: z.literal('probe'), probe: z.number().int().min(0).max(1), name: z.string().trim().min(1).max(60).optional(), offC: z.number().min(-20).max(20).optional(), silent: z.boolean().optional() }),
-  z.object({ act: z.literal('whisk-on'), input: WhiskInputSchema, seed: z.number().int().min(0).max(4_294_967_295).optional(), startedAt: z.number().optional() }),
+  z.object({
+    act: z.literal('scale'),
+    unit: z.enum(['g', 'oz']).optional(),
+    driftGPerMin: z.number().min(-50).max(50).optional(),
+    silent: z.boolean().optional(),
+  }),
+  z.object({
+    act: z.literal('stick'),
+    probe: z.number().int().min(0).max(1),
+    tC: z.number().min(-40).max(200),
+    perMin: z.number().min(-100).max(100).default(0),
+    untilC: z.number().min(-40).max(200).optional(),
+  }),
+  z.object({
+    act: z.literal('probe'),
+    probe: z.number().int().min(0).max(1),
+    name: z.string().trim().min(1).max(60).optional(),
+    offC: z.number().min(-20).max(20).optional(),
+    silent: z.boolean().optional(),
+  }),
+  z.object({
+    act: z.literal('whisk-on'),
+    input: WhiskInputSchema,
+    seed: z.number().int().min(0).max(4_294_967_295).optional(),
+    startedAt: z.number().optional(),
+  }),
   z.object({ act: z.literal('pace'), pace: z.number().min(0.4).max(2.5) }),
   z.object({ act: z.literal('whisk-again'), startedAt: z.number() }),
   z.object({ act: z.literal('whisk-slow') }),
@@ -43,15 +76,35 @@ export function afterAct(s: StandIns, a: StandInAct, now: number): Result<StandI
     case 'tare':
       return ok({ ...s, scale: tare(s.scale, now) });
     case 'scale':
-      return ok({ ...s, scale: { ...s.scale, unit: a.unit ?? s.scale.unit, silent: a.silent ?? s.scale.silent, ...(a.driftGPerMin === undefined ? {} : { driftGPerMin: a.driftGPerMin, driftFrom: now }) } });
+      return ok({
+        ...s,
+        scale: {
+          ...s.scale,
+          unit: a.unit ?? s.scale.unit,
+          silent: a.silent ?? s.scale.silent,
+          ...(a.driftGPerMin === undefined ? {} : { driftGPerMin: a.driftGPerMin, driftFrom: now }),
+        },
+      });
     case 'stick':
       return ok({ ...s, probes: s.probes.map((p, i) => (i === a.probe ? stickInto(p, a.tC, a.perMin, a.untilC ?? a.tC, now) : p)) });
     case 'probe':
-      return ok({ ...s, probes: s.probes.map((p, i) => (i === a.probe ? { ...p, name: a.name ?? p.name, offC: a.offC ?? p.offC, silent: a.silent ?? p.silent } : p)) });
+      return ok({
+        ...s,
+        probes: s.probes.map((p, i) => (i === a.probe ? { ...p, name: a.name ?? p.name, offC: a.offC ?? p.offC, silent: a.silent ?? p.silent } : p)),
+      });
     case 'whisk-on': {
       const whipped = whip(a.input);
       if (!whipped.ok) return whipped;
-      return ok({ ...s, load: { bench: usualBench(alongFast(whipped.value), s.pace, a.seed ?? Math.floor(now) % 4_294_967_295), startedAt: a.startedAt ?? now, stoppedAt: null, slowAt: null, silent: false } });
+      return ok({
+        ...s,
+        load: {
+          bench: usualBench(alongFast(whipped.value), s.pace, a.seed ?? Math.floor(now) % 4_294_967_295),
+          startedAt: a.startedAt ?? now,
+          stoppedAt: null,
+          slowAt: null,
+          silent: false,
+        },
+      });
     }
     case 'whisk-again':
       return s.load ? ok({ ...s, load: { ...s.load, startedAt: a.startedAt, stoppedAt: null } }) : noWhisk();
@@ -62,7 +115,9 @@ export function afterAct(s: StandIns, a: StandInAct, now: number): Result<StandI
     case 'whisk-off':
       return s.load ? ok({ ...s, load: { ...s.load, stoppedAt: s.load.stoppedAt ?? now } }) : noWhisk();
     case 'load':
-      return s.load ? ok({ ...s, load: { ...s.load, silent: a.silent ?? s.load.silent, bench: { ...s.load.bench, zero: a.zero ?? s.load.bench.zero } } }) : noWhisk();
+      return s.load
+        ? ok({ ...s, load: { ...s.load, silent: a.silent ?? s.load.silent, bench: { ...s.load.bench, zero: a.zero ?? s.load.bench.zero } } })
+        : noWhisk();
   }
 }
 
@@ -97,7 +152,15 @@ export function standInsSay(s: StandIns, from: number, to: number): readonly Ins
       const slowS = load.slowAt === null || at <= load.slowAt ? 0 : (at - load.slowAt) / 1000;
       // On slow the cream ages more slowly and the motor works less.
       const sample = loadSample(load.bench, i, slowS * (1 - ON_SLOW.rate));
-      if (sample) lines.push({ instrument: 'load', id: 'stand-in-load', name: 'whisk', unit: '%', value: Math.round(10 * (slowS > 0 ? load.bench.zero + ON_SLOW.load * (sample.load - load.bench.zero) : sample.load)) / 10, at });
+      if (sample)
+        lines.push({
+          instrument: 'load',
+          id: 'stand-in-load',
+          name: 'whisk',
+          unit: '%',
+          value: Math.round(10 * (slowS > 0 ? load.bench.zero + ON_SLOW.load * (sample.load - load.bench.zero) : sample.load)) / 10,
+          at,
+        });
     }
   }
   return lines.sort((a, b) => a.at - b.at);

@@ -47,12 +47,22 @@ export function loadSample(bench: LoadBench, index: number, lostS = 0): { readon
     if (knock() < bench.knocksPerMin && minute * 60 + 60 * knock() <= tS) knocked += (knock() < 0.5 ? -1 : 1) * (8 + 27 * knock());
   }
   const spike = next() < 0.004 ? 90 * (next() - 0.5) : 0;
-  const load = bench.zero + knocked + drift * tS + bench.gain * drag(networkAt(bench.whip, (tS - lostS) * bench.pace), power) + bench.noise * normal(next) + spike;
+  const load =
+    bench.zero + knocked + drift * tS + bench.gain * drag(networkAt(bench.whip, (tS - lostS) * bench.pace), power) + bench.noise * normal(next) + spike;
   return { tS, load };
 }
 
 /** A bench with faults of the usual size, drawn from a seed. */
 export function usualBench(whip: Whip, pace: number, seed: number): LoadBench {
   const next = seededNumbers(seed ^ 0x5eed);
-  return { whip, pace, seed, zero: 30 * (next() - 0.5), gain: 100 * (1 + 0.24 * (next() - 0.5)), noise: 2 + 3 * next(), dropouts: 0.05 * next(), knocksPerMin: 0.15 };
+  return {
+    whip,
+    pace,
+    seed,
+    zero: 30 * (next() - 0.5),
+    gain: 100 * (1 + 0.24 * (next() - 0.5)),
+    noise: 2 + 3 * next(),
+    dropouts: 0.05 * next(),
+    knocksPerMin: 0.15,
+  };
 }

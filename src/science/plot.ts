@@ -39,15 +39,25 @@ export function plot({ title, x, y, lines, spread }: PlotProps): string {
   const at = ([a, b]: readonly [number, number]): string => `${px(a).toFixed(1)},${py(b).toFixed(1)}`;
   const path = (points: readonly (readonly [number, number])[]): string => points.map((p, i) => `${i === 0 ? 'M' : 'L'}${at(p)}`).join('');
   const first = lines[0]!.points;
-  const band = spread === undefined ? '' : `<path d="${path([...first.map(([a, b]) => [a, b * (1 + spread)] as const), ...[...first].reverse().map(([a, b]) => [a, b / (1 + spread)] as const)])}Z" fill="${INK}" fill-opacity="0.1"/>`;
+  const band =
+    spread === undefined
+      ? ''
+      : `<path d="${path([...first.map(([a, b]) => [a, b * (1 + spread)] as const), ...[...first].reverse().map(([a, b]) => [a, b / (1 + spread)] as const)])}Z" fill="${INK}" fill-opacity="0.1"/>`;
   const grid = [
-    ...ticks(x0, x1).map((v) => `<line x1="${px(v).toFixed(1)}" x2="${px(v).toFixed(1)}" y1="${TOP}" y2="${H - BOTTOM}" stroke="#dde3e8"/><text x="${px(v).toFixed(1)}" y="${H - BOTTOM + 17}" text-anchor="middle">${v}</text>`),
-    ...ticks(y0, y1).map((v) => `<line x1="${LEFT}" x2="${W - RIGHT}" y1="${py(v).toFixed(1)}" y2="${py(v).toFixed(1)}" stroke="#dde3e8"/><text x="${LEFT - 8}" y="${(py(v) + 4).toFixed(1)}" text-anchor="end">${v}</text>`),
+    ...ticks(x0, x1).map(
+      (v) =>
+        `<line x1="${px(v).toFixed(1)}" x2="${px(v).toFixed(1)}" y1="${TOP}" y2="${H - BOTTOM}" stroke="#dde3e8"/><text x="${px(v).toFixed(1)}" y="${H - BOTTOM + 17}" text-anchor="middle">${v}</text>`,
+    ),
+    ...ticks(y0, y1).map(
+      (v) =>
+        `<line x1="${LEFT}" x2="${W - RIGHT}" y1="${py(v).toFixed(1)}" y2="${py(v).toFixed(1)}" stroke="#dde3e8"/><text x="${LEFT - 8}" y="${(py(v) + 4).toFixed(1)}" text-anchor="end">${v}</text>`,
+    ),
   ].join('');
   const curves = lines
     .map((l, i) => {
       const end = l.points.at(-1)!;
-      const label = lines.length > 1 ? `<text x="${(px(end[0]) - 6).toFixed(1)}" y="${(py(end[1]) - 7).toFixed(1)}" text-anchor="end" fill="${INK}">${l.name}</text>` : '';
+      const label =
+        lines.length > 1 ? `<text x="${(px(end[0]) - 6).toFixed(1)}" y="${(py(end[1]) - 7).toFixed(1)}" text-anchor="end" fill="${INK}">${l.name}</text>` : '';
       return `<path d="${path(l.points)}" fill="none" stroke="${INK}" stroke-width="${i === 0 ? 2.5 : 1.8}"${l.dashed ? ' stroke-dasharray="6 4"' : ''}/>${label}`;
     })
     .join('');

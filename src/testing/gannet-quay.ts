@@ -13,4 +13,6 @@ const larder = [...LARDER, ...SAMPLE_INGREDIENTS];
 export const GANNET_QUAY: Kitchen = kitchenOf({ ...KITCHEN, larder, rules: { ...STARTING_RULES, kitchenName: 'Gannet Quay' } });
 
 /** Its sheets by id. */
-export const SHEETS: ReadonlyMap<string, Sheet> = new Map(SAMPLE_SHEETS.map((s) => [s.id, sampleDoc(s, { ...CONTEXT, larder: GANNET_QUAY.larder, matcher: matcherFor(larder) }, 'planetary')]));
+export const SHEETS: ReadonlyMap<string, Sheet> = new Map(
+  SAMPLE_SHEETS.map((s) => [s.id, sampleDoc(s, { ...CONTEXT, larder: GANNET_QUAY.larder, matcher: matcherFor(larder) }, 'planetary')]),
+);

@@ -41,7 +41,14 @@ export function readCorpus(): readonly CorpusRecipe[] {
     .sort()
     .map((f) => {
       const [text = '', checks = ''] = readFileSync(join(FOLDER, f), 'utf8').split(/^----$/m);
-      return { name: f.replace('.txt', ''), text: text.trimEnd(), checks: checks.split('\n').map((c) => c.trim()).filter((c) => c !== '') };
+      return {
+        name: f.replace('.txt', ''),
+        text: text.trimEnd(),
+        checks: checks
+          .split('\n')
+          .map((c) => c.trim())
+          .filter((c) => c !== ''),
+      };
     });
 }
 
@@ -64,7 +71,8 @@ export function checkRecipe(recipe: CorpusRecipe, a: Answer = answerTo(recipe)):
   const check = (category: Category, says: string, holds: boolean): void => void out.push({ recipe: recipe.name, category, says, holds });
   const lineOf = (source: string) => a.lines.flatMap((l, i) => (rx(source).test(l.text) ? [i] : []));
   const partOf = (source: string) => [...new Set(lineOf(source).map((i) => a.lines[i]!.part))];
-  const takes = (from: string, to: string, seen: readonly string[] = []): boolean => from === to || (!seen.includes(from) && (a.parts.find((p) => p.id === from)?.takes ?? []).some((t) => takes(t.part, to, [...seen, from])));
+  const takes = (from: string, to: string, seen: readonly string[] = []): boolean =>
+    from === to || (!seen.includes(from) && (a.parts.find((p) => p.id === from)?.takes ?? []).some((t) => takes(t.part, to, [...seen, from])));
   const stepsOf = (source: string) => a.steps.flatMap((s, i) => (rx(source).test(s.text) ? [i] : []));
   for (const row of recipe.checks) {
     const [kind, ...words] = row.split(' ');
@@ -92,7 +100,14 @@ export function checkRecipe(recipe: CorpusRecipe, a: Answer = answerTo(recipe)):
         const [shape, size, count] = rest.split(' ');
         const v = a.vessel;
         const mm = v ? (v.acrossMm ?? v.lengthMm ?? v.eachMl ?? 0) : 0;
-        check('the rest', row, v !== null && shape!.split('|').includes(v.shape) && (size === undefined || size === '-' || Math.abs(mm - Number(size)) <= 0.02 * Number(size)) && (count === undefined || v.count === Number(count)));
+        check(
+          'the rest',
+          row,
+          v !== null &&
+            shape!.split('|').includes(v.shape) &&
+            (size === undefined || size === '-' || Math.abs(mm - Number(size)) <= 0.02 * Number(size)) &&
+            (count === undefined || v.count === Number(count)),
+        );
         break;
       }
       case 'line': {
@@ -103,7 +118,11 @@ export function checkRecipe(recipe: CorpusRecipe, a: Answer = answerTo(recipe)):
         if (grams) {
           const [low, high] = grams.includes('-') ? span(grams) : [Number(grams) * 0.97, Number(grams) * 1.03];
           const sum = found.reduce((g, i) => g + (a.lines[i]!.grams ?? 0), 0);
-          check('amounts and ingredients', `${row}: grams`, found.some((i) => (a.lines[i]!.grams ?? -1) >= low && (a.lines[i]!.grams ?? -1) <= high) || (sum >= low && sum <= high));
+          check(
+            'amounts and ingredients',
+            `${row}: grams`,
+            found.some((i) => (a.lines[i]!.grams ?? -1) >= low && (a.lines[i]!.grams ?? -1) <= high) || (sum >= low && sum <= high),
+          );
         }
         break;
       }
@@ -112,28 +131,58 @@ export function checkRecipe(recipe: CorpusRecipe, a: Answer = answerTo(recipe)):
         const [kinds, stage] = what!.trim().split(' ');
         const sources = holds!.split(' ; ');
         const all = a.parts.filter((p) => sources.every((s) => partOf(s).includes(p.id)));
-        check('kinds', row, all.some((p) => kinds!.split('|').includes(p.kind) && (stage === undefined || p.stage === stage)));
+        check(
+          'kinds',
+          row,
+          all.some((p) => kinds!.split('|').includes(p.kind) && (stage === undefined || p.stage === stage)),
+        );
         break;
       }
       case 'takes': {
         const [to, from] = rest.split(' < ');
-        check('kinds', row, partOf(to!).some((t) => partOf(from!).some((f) => t !== f && takes(t, f))) || a.parts.some((p) => partOf(to!).some((t) => takes(p.id, t)) && partOf(from!).some((f) => takes(p.id, f)) && p.kind === 'set-filling'));
+        check(
+          'kinds',
+          row,
+          partOf(to!).some((t) => partOf(from!).some((f) => t !== f && takes(t, f))) ||
+            a.parts.some((p) => partOf(to!).some((t) => takes(p.id, t)) && partOf(from!).some((f) => takes(p.id, f)) && p.kind === 'set-filling'),
+        );
         break;
       }
       case 'uses': {
         const [line, step] = rest.split(' @ ');
-        check('line to step', row, lineOf(line!).some((i) => stepsOf(step!).some((s) => a.steps[s]!.lines.includes(i) || a.lines[i]!.step === s)));
+        check(
+          'line to step',
+          row,
+          lineOf(line!).some((i) => stepsOf(step!).some((s) => a.steps[s]!.lines.includes(i) || a.lines[i]!.step === s)),
+        );
         break;
       }
       case 'step': {
         const at = rest.lastIndexOf(' : ');
         const found = stepsOf(rest.slice(0, at)).map((i) => a.steps[i]!);
-        const [works, ...figures] = rest.slice(at + 3).trim().split(' ');
-        check('work', row, found.some((s) => works!.split('|').includes(s.work)));
+        const [works, ...figures] = rest
+          .slice(at + 3)
+          .trim()
+          .split(' ');
+        check(
+          'work',
+          row,
+          found.some((s) => works!.split('|').includes(s.work)),
+        );
         for (let i = 0; i + 1 < figures.length; i += 2) {
           const [low, high] = span(figures[i]!);
-          if (figures[i + 1] === 'min') check('times and temperatures', row, found.some((s) => s.minutes !== null && Math.abs(s.minutes[0] - low) <= 0.02 * low + 0.02 && Math.abs(s.minutes[1] - high) <= 0.02 * high + 0.02));
-          else check('times and temperatures', row, found.some((s) => s.temperature !== null && s.temperature.c >= low - 1 && s.temperature.c <= high + 1));
+          if (figures[i + 1] === 'min')
+            check(
+              'times and temperatures',
+              row,
+              found.some((s) => s.minutes !== null && Math.abs(s.minutes[0] - low) <= 0.02 * low + 0.02 && Math.abs(s.minutes[1] - high) <= 0.02 * high + 0.02),
+            );
+          else
+            check(
+              'times and temperatures',
+              row,
+              found.some((s) => s.temperature !== null && s.temperature.c >= low - 1 && s.temperature.c <= high + 1),
+            );
         }
         break;
       }
@@ -143,15 +192,28 @@ export function checkRecipe(recipe: CorpusRecipe, a: Answer = answerTo(recipe)):
           const t = a.plan.filter((p) => p.step === i);
           return t.length === 0 ? null : [Math.min(...t.map((p) => p.startMin)), Math.max(...t.map((p) => p.endMin))];
         };
-        check('order', row, stepsOf(first!).some((i) => stepsOf(second!).some((k) => i !== k && when(i) !== null && when(k) !== null && when(i)![1] <= when(k)![0] + 0.01)));
+        check(
+          'order',
+          row,
+          stepsOf(first!).some((i) => stepsOf(second!).some((k) => i !== k && when(i) !== null && when(k) !== null && when(i)![1] <= when(k)![0] + 0.01)),
+        );
         break;
       }
       default:
         throw new Error(`${recipe.name}: what is ‘${row}’?`);
     }
   }
-  const kept = [...a.lines.map((l) => l.text), ...a.steps.map((s) => s.text), a.title, ...a.parts.map((p) => p.name), ...a.unread, a.portions ? `${a.portions.low} ${a.portions.high}` : ''].join('\n');
-  const numbers = (recipe.text.match(/\d+(?:[.,/]\d+)?|[½¼¾⅓⅔]/g) ?? []).filter((n) => !kept.includes(n) && !new RegExp(`^\\s*(?:step\\s*)?${n.replace('/', '\\/')}[.):]?(?:\\s|$)`, 'im').test(recipe.text));
+  const kept = [
+    ...a.lines.map((l) => l.text),
+    ...a.steps.map((s) => s.text),
+    a.title,
+    ...a.parts.map((p) => p.name),
+    ...a.unread,
+    a.portions ? `${a.portions.low} ${a.portions.high}` : '',
+  ].join('\n');
+  const numbers = (recipe.text.match(/\d+(?:[.,/]\d+)?|[½¼¾⅓⅔]/g) ?? []).filter(
+    (n) => !kept.includes(n) && !new RegExp(`^\\s*(?:step\\s*)?${n.replace('/', '\\/')}[.):]?(?:\\s|$)`, 'im').test(recipe.text),
+  );
   check('nothing lost', `every figure is kept${numbers.length > 0 ? `: ${numbers.join(' ')}` : ''}`, numbers.length === 0);
   return out;
 }

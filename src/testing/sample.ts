@@ -10,7 +10,14 @@ import type { Sheet, WhiskPlan } from '../core/document/schema';
 import { STARTING_MIXERS, STARTING_PLACES, STARTING_RULES, startingLarder, startingVessels } from '../data/starting-kitchen';
 
 export const LARDER = startingLarder();
-export const KITCHEN: Kitchen = kitchenOf({ larder: LARDER, mixers: STARTING_MIXERS, vessels: startingVessels(), places: STARTING_PLACES, rules: STARTING_RULES, corrections: [] });
+export const KITCHEN: Kitchen = kitchenOf({
+  larder: LARDER,
+  mixers: STARTING_MIXERS,
+  vessels: startingVessels(),
+  places: STARTING_PLACES,
+  rules: STARTING_RULES,
+  corrections: [],
+});
 export const CONTEXT: EditContext = { larder: KITCHEN.larder, matcher: matcherFor(LARDER), measures: { cups: 'us', eggs: STARTING_RULES.eggs } };
 
 /** An ingredient of the shipped larder; fails the test when there is none. */
@@ -22,12 +29,20 @@ export function ingredient(id: string) {
 
 /** A sheet of one whipped cream with these lines. */
 export function sheetOf(lines: readonly string[], whisk: Partial<WhiskPlan> = {}, rest: Partial<Sheet> = {}): Sheet {
-  const sheet = startingSheet('Test cream', 'planetary', lines.map((text, i) => newLine(`l${i + 1}`, text, CONTEXT)), KITCHEN.larder);
+  const sheet = startingSheet(
+    'Test cream',
+    'planetary',
+    lines.map((text, i) => newLine(`l${i + 1}`, text, CONTEXT)),
+    KITCHEN.larder,
+  );
   return { ...sheet, ...rest, parts: sheet.parts.map((p) => ({ ...p, whisk: { ...p.whisk, ...whisk } })) };
 }
 
 /** A sheet of several parts, written as lines. */
-export function partsSheet(parts: readonly (readonly [id: string, kind: PartKind, name: string, lines: readonly string[]])[], rest: Partial<Sheet> = {}): Sheet {
+export function partsSheet(
+  parts: readonly (readonly [id: string, kind: PartKind, name: string, lines: readonly string[]])[],
+  rest: Partial<Sheet> = {},
+): Sheet {
   const made: Sheet['parts'][number][] = [];
   for (const [id, kind, name, lines] of parts) {
     const part = { ...startingPart(id, kind, 'planetary'), name };

@@ -13,6 +13,7 @@ export const TOLD: readonly ToldRecipe[] = readdirSync(FOLDER)
   .sort()
   .map((f): ToldRecipe => {
     const [title, text, bowls, ...more] = readFileSync(join(FOLDER, f), 'utf8').split(RULE);
-    if (title === undefined || text === undefined || bowls === undefined || more.length > 0) throw new Error(`${f}: what it is, the text, and its bowls, with rows of four dashes between`);
+    if (title === undefined || text === undefined || bowls === undefined || more.length > 0)
+      throw new Error(`${f}: what it is, the text, and its bowls, with rows of four dashes between`);
     return [title, text, bowls.trimEnd().split('\n')];
   });

@@ -75,13 +75,25 @@ export function Cut({ vessel, layers, overflows, small = false }: CutProps) {
   const width = small ? drawnWidth + 8 * unit : drawnWidth + 17 * unit + LABELS * unit;
   const lowest = Math.max(4 * unit, (labels.at(-1)?.y ?? 0) + 2 * text);
   const highest = Math.min(-vessel.heightMm - 7 * unit, (labels[0]?.y ?? 0) - 1.4 * text);
-  const says = layers.length === 0 ? `${vessel.name}, cut across, empty` : `${vessel.name}, cut across: ${layers.map((l) => `${l.name} ${Math.round(l.toMm - l.fromMm)} mm`).join(', ')}`;
+  const says =
+    layers.length === 0
+      ? `${vessel.name}, cut across, empty`
+      : `${vessel.name}, cut across: ${layers.map((l) => `${l.name} ${Math.round(l.toMm - l.fromMm)} mm`).join(', ')}`;
   return (
     <svg viewBox={`${left} ${highest} ${width} ${lowest - highest}`} className="block h-full w-full" role="img" aria-label={says} fontFamily="var(--font-text)">
       <CutDrawing vessel={vessel} layers={layers} frame={frame} unit={unit} />
       {!small && <Rule x={left} heightMm={vessel.heightMm} unit={unit} text={text} />}
       {labels.map(({ layer, y }) => (
-        <Label key={layer.id} layer={layer} y={y} x={frame.right + 10 * unit} from={frame.broken ? frame.right : halfWidthAt(frame.wall, middle(layer))} text={text} unit={unit} brim={overflows && layer === layers.at(-1)} />
+        <Label
+          key={layer.id}
+          layer={layer}
+          y={y}
+          x={frame.right + 10 * unit}
+          from={frame.broken ? frame.right : halfWidthAt(frame.wall, middle(layer))}
+          text={text}
+          unit={unit}
+          brim={overflows && layer === layers.at(-1)}
+        />
       ))}
     </svg>
   );
@@ -119,7 +131,12 @@ export function CutDrawing({ vessel, layers, frame, unit, ends, wallMm = WALL * 
         {layers.map((l) => ends?.get(l.id)?.map(([from, to]) => <BiscuitEnd key={`${l.id} ${from}`} layer={l} from={from} to={to} />))}
       </g>
       {vessel.kind === 'free' ? (
-        <path d={`M${at(frame.left - 8 * unit, WALL / 2)}L${at(frame.right + 8 * unit, WALL / 2)}`} stroke="var(--color-ink)" strokeWidth={WALL * 0.8} strokeLinecap="round" />
+        <path
+          d={`M${at(frame.left - 8 * unit, WALL / 2)}L${at(frame.right + 8 * unit, WALL / 2)}`}
+          stroke="var(--color-ink)"
+          strokeWidth={WALL * 0.8}
+          strokeLinecap="round"
+        />
       ) : (
         <path d={wallPath(frame, wallMm)} fill="none" stroke="var(--color-ink)" strokeWidth={wallMm} strokeLinejoin="round" strokeLinecap="round" />
       )}
@@ -133,7 +150,18 @@ function BiscuitEnd({ layer, from, to }: { readonly layer: CutLayer; readonly fr
   const look = biscuitLook(layer);
   const height = Math.min(layer.biscuit?.heightMm ?? 0, layer.toMm - layer.fromMm);
   const width = Math.max(0.4, to - from - 0.4);
-  return <rect x={from + 0.2} y={-layer.fromMm - height + 0.2} width={width} height={Math.max(0.4, height - 0.4)} rx={Math.min(2.5, height / 2.4, width / 3)} fill={look.ground} stroke={look.line} strokeWidth={0.4} />;
+  return (
+    <rect
+      x={from + 0.2}
+      y={-layer.fromMm - height + 0.2}
+      width={width}
+      height={Math.max(0.4, height - 0.4)}
+      rx={Math.min(2.5, height / 2.4, width / 3)}
+      fill={look.ground}
+      stroke={look.line}
+      strokeWidth={0.4}
+    />
+  );
 }
 
 /** The dry biscuit's colour, darker the fuller it is. */
@@ -157,13 +185,34 @@ function labelPlaces(layers: readonly CutLayer[], text: number, heightMm: number
   return places;
 }
 
-function Label({ layer, x, y, from, text, unit, brim }: { readonly layer: CutLayer; readonly x: number; readonly y: number; readonly from: number; readonly text: number; readonly unit: number; readonly brim: boolean }) {
+function Label({
+  layer,
+  x,
+  y,
+  from,
+  text,
+  unit,
+  brim,
+}: {
+  readonly layer: CutLayer;
+  readonly x: number;
+  readonly y: number;
+  readonly from: number;
+  readonly text: number;
+  readonly unit: number;
+  readonly brim: boolean;
+}) {
   const air = layer.airShare > 0.005 ? `, ${Math.round(100 * layer.airShare)}\u00a0% air${layer.airShare > MOST_BUBBLES ? ' (fewer drawn)' : ''}` : '';
   const name = layer.name.length > 18 ? `${layer.name.slice(0, 17)}…` : layer.name;
   const mass = layer.massG >= 1000 ? withUnit(plainNumber(layer.massG / 1000, 2), 'kg') : withUnit(plainNumber(layer.massG, 0), 'g');
   return (
     <g fill="var(--color-ink-soft)" fontSize={text}>
-      <path d={`M${at(from - 1.5 * unit, -middle(layer))}L${at(x - 4 * unit, y)}L${at(x - 1.5 * unit, y)}`} fill="none" stroke="var(--color-ink-soft)" strokeWidth={0.35 * unit} />
+      <path
+        d={`M${at(from - 1.5 * unit, -middle(layer))}L${at(x - 4 * unit, y)}L${at(x - 1.5 * unit, y)}`}
+        fill="none"
+        stroke="var(--color-ink-soft)"
+        strokeWidth={0.35 * unit}
+      />
       <text x={x} y={y + text * 0.1} fontSize={text * 1.08} fontWeight={650} fill="var(--color-ink)">
         {name}
       </text>
@@ -202,7 +251,19 @@ export function Rule({ x, heightMm, unit, text }: { readonly x: number; readonly
   );
 }
 
-function LayerPattern({ id, layer, unit, left, sliced }: { readonly id: string; readonly layer: CutLayer; readonly unit: number; readonly left: number; readonly sliced: boolean }) {
+function LayerPattern({
+  id,
+  layer,
+  unit,
+  left,
+  sliced,
+}: {
+  readonly id: string;
+  readonly layer: CutLayer;
+  readonly unit: number;
+  readonly left: number;
+  readonly sliced: boolean;
+}) {
   const look = layer.tint ? TINTED[layer.tint] : layer.biscuit ? biscuitLook(layer) : PART_LOOKS[layer.kind];
   // Between biscuits that are drawn one by one lies the cream that ran into the gaps.
   if (layer.biscuit && sliced) return <HatchPattern id={id} look={{ ...PART_LOOKS['set-filling'], hatch: 'plain' }} unit={unit} />;
@@ -212,7 +273,17 @@ function LayerPattern({ id, layer, unit, left, sliced }: { readonly id: string; 
 }
 
 /** Hundreds of bubbles: drawn anew only when the air changes, not while a boundary is dragged. */
-const BubblePattern = memo(function BubblePattern({ id, share, look, unit }: { readonly id: string; readonly share: number; readonly look: PartLook; readonly unit: number }) {
+const BubblePattern = memo(function BubblePattern({
+  id,
+  share,
+  look,
+  unit,
+}: {
+  readonly id: string;
+  readonly share: number;
+  readonly look: PartLook;
+  readonly unit: number;
+}) {
   const tile = bubbleTile(share);
   return (
     <pattern id={id} width={tile.sizeMm} height={tile.sizeMm} patternUnits="userSpaceOnUse" patternTransform={`scale(${(0.95 * unit).toFixed(3)})`}>
@@ -221,7 +292,17 @@ const BubblePattern = memo(function BubblePattern({ id, share, look, unit }: { r
         [-1, 0, 1].flatMap((dx) =>
           [-1, 0, 1]
             .filter((dy) => touches(b.x + dx * tile.sizeMm, b.r, tile.sizeMm) && touches(b.y + dy * tile.sizeMm, b.r, tile.sizeMm))
-            .map((dy) => <circle key={`${i}.${dx}.${dy}`} cx={b.x + dx * tile.sizeMm} cy={b.y + dy * tile.sizeMm} r={b.r} fill="#fff" stroke={look.line} strokeWidth={0.16} />),
+            .map((dy) => (
+              <circle
+                key={`${i}.${dx}.${dy}`}
+                cx={b.x + dx * tile.sizeMm}
+                cy={b.y + dy * tile.sizeMm}
+                r={b.r}
+                fill="#fff"
+                stroke={look.line}
+                strokeWidth={0.16}
+              />
+            )),
         ),
       )}
     </pattern>
@@ -236,7 +317,16 @@ function BiscuitPattern({ id, layer, look, left }: { readonly id: string; readon
   return (
     <pattern id={id} width={widthMm} height={height} x={left} y={-layer.fromMm} patternUnits="userSpaceOnUse">
       <rect width={widthMm} height={height} fill={PART_LOOKS['set-filling'].ground} />
-      <rect x={0.4} y={0.4} width={Math.max(1, widthMm - 0.8)} height={Math.max(1, height - 0.8)} rx={r} fill={look.ground} stroke={look.line} strokeWidth={0.6} />
+      <rect
+        x={0.4}
+        y={0.4}
+        width={Math.max(1, widthMm - 0.8)}
+        height={Math.max(1, height - 0.8)}
+        rx={r}
+        fill={look.ground}
+        stroke={look.line}
+        strokeWidth={0.6}
+      />
       {[1 / 4, 1 / 2, 3 / 4].map((s) => (
         <line key={s} x1={widthMm * s} x2={widthMm * s} y1={height * 0.22} y2={height * 0.78} stroke={look.line} strokeWidth={0.5} />
       ))}

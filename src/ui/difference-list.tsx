@@ -4,7 +4,15 @@ const MARKS = { added: '+', removed: '−', changed: '~', same: '' } as const;
 const SAYS = { added: 'new: ', removed: 'gone: ', changed: 'changed: ', same: '' } as const;
 
 /** What a change takes out, brings in or words anew. Only what differs, unless everything is wanted. */
-export function DifferenceList({ differences, all = false, none }: { readonly differences: readonly Difference[]; readonly all?: boolean; readonly none: string }) {
+export function DifferenceList({
+  differences,
+  all = false,
+  none,
+}: {
+  readonly differences: readonly Difference[];
+  readonly all?: boolean;
+  readonly none: string;
+}) {
   const shown = all ? differences : differences.filter((d) => d.kind !== 'same');
   if (shown.length === 0) return <p className="py-1 text-[14px] text-ink-soft">{none}</p>;
   return (
@@ -27,7 +35,17 @@ export function DifferenceList({ differences, all = false, none }: { readonly di
 }
 
 /** Figures before and after, those that moved first; the rest folded away by leaving them out. */
-export function FigurePairs({ pairs, before = 'before', after = 'after', all = false }: { readonly pairs: readonly FigurePair[]; readonly before?: string; readonly after?: string; readonly all?: boolean }) {
+export function FigurePairs({
+  pairs,
+  before = 'before',
+  after = 'after',
+  all = false,
+}: {
+  readonly pairs: readonly FigurePair[];
+  readonly before?: string;
+  readonly after?: string;
+  readonly all?: boolean;
+}) {
   const shown = all ? pairs : pairs.filter((p) => p.changed);
   if (shown.length === 0) return <p className="py-1 text-[14px] text-ink-soft">No figure moves.</p>;
   return (

@@ -101,7 +101,11 @@ export function DueStrip() {
   const now = useNow(true, 30_000);
   const next = moments.filter((m) => m.at > now).slice(0, 3);
   return (
-    <div className="col-span-full flex min-h-[34px] items-center gap-x-8 overflow-x-auto border-b border-steel px-4 text-[13.5px] whitespace-nowrap text-ink-soft md:pl-[104px]" role="status" aria-label="Next due moments">
+    <div
+      className="col-span-full flex min-h-[34px] items-center gap-x-8 overflow-x-auto border-b border-steel px-4 text-[13.5px] whitespace-nowrap text-ink-soft md:pl-[104px]"
+      role="status"
+      aria-label="Next due moments"
+    >
       <OthersHere className="shrink-0 py-1.5 font-[650] text-yolk-ink" />
       {next.length === 0 && <span>Nothing is due. Finished batches and running whisks show here.</span>}
       {next.map((m, i) => (

@@ -66,8 +66,10 @@ describe('hands that are quicker than the page', () => {
       const el = r.querySelector<HTMLInputElement>('input[name=line]')!;
       for (const w of ['2', '25', '250 g cream']) type(el, w);
     }, 'planetary | 250 g cream | false | 0 | 0'));
-  it('a ticked box stays ticked', () => touched((r) => r.querySelector<HTMLInputElement>('input[type=checkbox]')!.click(), 'planetary | 200 g cream | true | 0 | 0'));
-  it('a form is sent once, by the page', () => touched((r) => r.querySelector<HTMLButtonElement>('form button')!.click(), 'planetary | 200 g cream | false | 0 | 1'));
+  it('a ticked box stays ticked', () =>
+    touched((r) => r.querySelector<HTMLInputElement>('input[type=checkbox]')!.click(), 'planetary | 200 g cream | true | 0 | 0'));
+  it('a form is sent once, by the page', () =>
+    touched((r) => r.querySelector<HTMLButtonElement>('form button')!.click(), 'planetary | 200 g cream | false | 0 | 1'));
   it('a link is the browser’s', async () => {
     let followed = 0;
     await touched((r) => {

@@ -22,7 +22,8 @@ declare global {
 export const KEEP_EARLY_HANDS = `(function(){var seen=[],types=['click','input','change','submit'];function keep(e){if(e.type==='submit'){e.preventDefault();return}seen.push({type:e.type,target:e.target,value:e.target&&e.target.value})}for(var i=0;i<types.length;i++)document.addEventListener(types[i],keep,true);window.earlyHands={seen:seen,stop:function(){for(var i=0;i<types.length;i++)document.removeEventListener(types[i],keep,true)}}})()`;
 
 /** What the browser does of itself with a click: a link is followed, a summary opens, a label passes it on. */
-const ofItself = (el: Element): boolean => el.closest('a[href], summary') !== null || (el.closest('label') !== null && el.closest('button, input, textarea') === null);
+const ofItself = (el: Element): boolean =>
+  el.closest('a[href], summary') !== null || (el.closest('label') !== null && el.closest('button, input, textarea') === null);
 
 /** Puts a value as a hand would, so that whoever listens sees it change: first what stood there, then what was typed. */
 function put(el: HTMLInputElement | HTMLTextAreaElement, value: string): void {
@@ -34,7 +35,8 @@ function put(el: HTMLInputElement | HTMLTextAreaElement, value: string): void {
 }
 
 const isToggle = (el: Element): el is HTMLInputElement => el instanceof HTMLInputElement && (el.type === 'checkbox' || el.type === 'radio');
-const isField = (el: Element): el is HTMLInputElement | HTMLTextAreaElement => el instanceof HTMLTextAreaElement || (el instanceof HTMLInputElement && !isToggle(el));
+const isField = (el: Element): el is HTMLInputElement | HTMLTextAreaElement =>
+  el instanceof HTMLTextAreaElement || (el instanceof HTMLInputElement && !isToggle(el));
 
 /** Does once more, in order, what was done before the page listened; of one field only its last words. */
 export async function replay(seen: readonly Early[]): Promise<void> {

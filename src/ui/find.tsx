@@ -27,7 +27,11 @@ interface FindProps {
 /** Mend for a sign: of the batch in hand, else of the sheet, else it asks. */
 function mendHref(sign: string, sheetId: string | null): string {
   const batchId = /^\/(?:pass|log)\/([^/]+)$/.exec(window.location.pathname)?.[1];
-  return batchId && batchId !== 'compare' && batchId !== 'learnt' ? `/mend?batch=${batchId}&sign=${sign}` : sheetId ? `/mend?sheet=${sheetId}&sign=${sign}` : `/mend?sign=${sign}`;
+  return batchId && batchId !== 'compare' && batchId !== 'learnt'
+    ? `/mend?batch=${batchId}&sign=${sign}`
+    : sheetId
+      ? `/mend?sheet=${sheetId}&sign=${sign}`
+      : `/mend?sign=${sign}`;
 }
 
 /** Finds any sheet, service, ingredient, station or command by typing part of its name. */
@@ -73,14 +77,25 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
-        <Dialog.Content className="fixed top-[12vh] left-1/2 z-50 w-[min(560px,94vw)] -translate-x-1/2 rounded-s bg-paper shadow-float" aria-describedby={undefined}>
+        <Dialog.Content
+          className="fixed top-[12vh] left-1/2 z-50 w-[min(560px,94vw)] -translate-x-1/2 rounded-s bg-paper shadow-float"
+          aria-describedby={undefined}
+        >
           <Dialog.Title className="sr-only">Find</Dialog.Title>
           <Cmdk label="Find">
-            <Cmdk.Input autoFocus placeholder="A sheet, an ingredient, a station or a command" className="w-full border-b border-steel px-4 py-3.5 text-[17px] outline-none" />
+            <Cmdk.Input
+              autoFocus
+              placeholder="A sheet, an ingredient, a station or a command"
+              className="w-full border-b border-steel px-4 py-3.5 text-[17px] outline-none"
+            />
             <Cmdk.List className="max-h-[52vh] overflow-y-auto p-2">
               <Cmdk.Empty className="px-3 py-4 text-ink-soft">Nothing by that name.</Cmdk.Empty>
               {groups.map((group) => (
-                <Cmdk.Group key={group} heading={group} className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-[13px] [&_[cmdk-group-heading]]:text-ink-soft">
+                <Cmdk.Group
+                  key={group}
+                  heading={group}
+                  className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-[13px] [&_[cmdk-group-heading]]:text-ink-soft"
+                >
                   {all
                     .filter((c) => c.group === group)
                     .map((c) => (

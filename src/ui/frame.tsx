@@ -78,7 +78,10 @@ export function Frame({ station, sheetId, heading, right, commands = [], childre
         </div>
       </header>
       <DueStrip />
-      <nav aria-label="Stations" className="z-10 flex border-steel bg-enamel max-md:sticky max-md:bottom-0 max-md:order-last max-md:border-t md:flex-col md:border-r md:pt-2.5">
+      <nav
+        aria-label="Stations"
+        className="z-10 flex border-steel bg-enamel max-md:sticky max-md:bottom-0 max-md:order-last max-md:border-t md:flex-col md:border-r md:pt-2.5"
+      >
         {STATIONS.map((s) => {
           const here = s.name === station;
           return (
@@ -97,8 +100,8 @@ export function Frame({ station, sheetId, heading, right, commands = [], childre
       </nav>
       <main className="min-w-0">{children}</main>
       <Suspense>
-      {open === 'find' && <Find onClose={() => setOpen(null)} sheetId={sheet} commands={commands} showKeys={() => setOpen('keys')} />}
-      {open === 'keys' && <KeyList onClose={() => setOpen(null)} />}
+        {open === 'find' && <Find onClose={() => setOpen(null)} sheetId={sheet} commands={commands} showKeys={() => setOpen('keys')} />}
+        {open === 'keys' && <KeyList onClose={() => setOpen(null)} />}
       </Suspense>
     </div>
   );

@@ -24,7 +24,10 @@ export function KeyList({ onClose }: { readonly onClose: () => void }) {
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(520px,94vw)] -translate-1/2 overflow-y-auto rounded-s bg-paper p-6 shadow-float" aria-describedby={undefined}>
+        <Dialog.Content
+          className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(520px,94vw)] -translate-1/2 overflow-y-auto rounded-s bg-paper p-6 shadow-float"
+          aria-describedby={undefined}
+        >
           <Dialog.Title className="mb-3 text-[20px]">Keys</Dialog.Title>
           <dl className="grid grid-cols-[88px_1fr]">
             {KEYS.map(([keys, says]) => (

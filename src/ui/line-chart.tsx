@@ -43,11 +43,24 @@ export function LineChart({ points, xName, yName, band = null, span = null, now 
     if (!canvas.current) return;
     const c = pageTokens();
     const font = { family: 'Figtree Variable', size: 13 };
-    const axis = (name: string) => ({ type: 'linear' as const, title: { display: true, text: name, color: c.soft, font }, ticks: { color: c.soft, font, maxTicksLimit: 7, includeBounds: false }, grid: { color: c.steel }, border: { color: c.steel } });
+    const axis = (name: string) => ({
+      type: 'linear' as const,
+      title: { display: true, text: name, color: c.soft, font },
+      ticks: { color: c.soft, font, maxTicksLimit: 7, includeBounds: false },
+      grid: { color: c.steel },
+      border: { color: c.steel },
+    });
     const made = new Chart(canvas.current, {
       type: 'line',
       data: { datasets: [{ data: [], borderColor: c.ink, borderWidth: 2.5, pointRadius: 0, spanGaps: false }] },
-      options: { animation: false, maintainAspectRatio: false, responsive: true, events: [], scales: { x: axis(''), y: axis('') }, plugins: { legend: { display: false }, tooltip: { enabled: false } } },
+      options: {
+        animation: false,
+        maintainAspectRatio: false,
+        responsive: true,
+        events: [],
+        scales: { x: axis(''), y: axis('') },
+        plugins: { legend: { display: false }, tooltip: { enabled: false } },
+      },
       plugins: [drawMarks(marks, c)],
     });
     chart.current = made;

@@ -26,8 +26,19 @@ export function LocalMoment({ label, of, value, soft = false, onChange }: LocalM
   return (
     <fieldset className="grid grid-cols-[minmax(0,1fr)_92px] gap-x-2">
       <legend className="text-[13.5px] text-ink-soft">{label}</legend>
-      <DayField label={`${named}, day`} value={value.slice(0, 10)} onChange={(day) => onChange(day === '' ? '' : `${day}T${value.slice(11) || USUAL_TIME}`)} className={`field fig mt-0.5 w-full px-2! font-medium ${tone}`} />
-      <TimeField label={`${named}, time`} value={value.slice(11)} disabled={value === ''} onChange={(time) => time !== '' && onChange(`${value.slice(0, 10)}T${time}`)} className={`field fig mt-0.5 w-full px-2! font-medium ${tone}`} />
+      <DayField
+        label={`${named}, day`}
+        value={value.slice(0, 10)}
+        onChange={(day) => onChange(day === '' ? '' : `${day}T${value.slice(11) || USUAL_TIME}`)}
+        className={`field fig mt-0.5 w-full px-2! font-medium ${tone}`}
+      />
+      <TimeField
+        label={`${named}, time`}
+        value={value.slice(11)}
+        disabled={value === ''}
+        onChange={(time) => time !== '' && onChange(`${value.slice(0, 10)}T${time}`)}
+        className={`field fig mt-0.5 w-full px-2! font-medium ${tone}`}
+      />
     </fieldset>
   );
 }

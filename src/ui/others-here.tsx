@@ -49,7 +49,8 @@ export function othersWords(others: readonly (string | null)[], thing: string): 
   if (others.length === 0 || thing === '') return null;
   const named = [...new Set(others.filter((n) => n !== null))];
   const rest = others.length - named.length;
-  const nameless = rest === 0 ? [] : [rest === 1 ? (named.length > 0 ? 'another screen' : 'Another screen') : `${rest} ${named.length > 0 ? 'more' : 'other'} screens`];
+  const nameless =
+    rest === 0 ? [] : [rest === 1 ? (named.length > 0 ? 'another screen' : 'Another screen') : `${rest} ${named.length > 0 ? 'more' : 'other'} screens`];
   return `${new Intl.ListFormat('en-GB').format([...named, ...nameless])} ${others.length === 1 ? 'is' : 'are'} in this ${WHAT[thing.split('/')[0] as Station]}`;
 }
 

@@ -11,7 +11,12 @@ export function PageTabs({ label, pages }: PageTabsProps) {
   return (
     <nav aria-label={label} className="flex min-w-0 gap-x-4 overflow-x-auto text-[14px] sm:gap-x-5">
       {pages.map((p) => (
-        <Link key={p.href} href={p.href} aria-current={p.here ? 'page' : undefined} className={`flex min-h-9 items-center border-b-2 whitespace-nowrap pointer-coarse:min-h-11 ${p.here ? 'border-yolk font-[650]' : 'border-transparent text-ink-soft hover:text-ink'}`}>
+        <Link
+          key={p.href}
+          href={p.href}
+          aria-current={p.here ? 'page' : undefined}
+          className={`flex min-h-9 items-center border-b-2 whitespace-nowrap pointer-coarse:min-h-11 ${p.here ? 'border-yolk font-[650]' : 'border-transparent text-ink-soft hover:text-ink'}`}
+        >
           {p.name}
         </Link>
       ))}

@@ -4,7 +4,11 @@ import { peakShape, type Point } from '../core/foam/peak-shape';
 const path = (points: readonly Point[]): string => `M${points.map(([x, y]) => `${(100 * x).toFixed(1)} ${(-100 * y).toFixed(1)}`).join('L')}`;
 
 /** Colour of the foam: cream, the white of whites, the yellow of yolks. */
-const TONES = { cream: { chroma: 0.03, hue: 92, light: 0.955 }, white: { chroma: 0.008, hue: 210, light: 0.975 }, yolk: { chroma: 0.075, hue: 90, light: 0.93 } } as const;
+const TONES = {
+  cream: { chroma: 0.03, hue: 92, light: 0.955 },
+  white: { chroma: 0.008, hue: 210, light: 0.975 },
+  yolk: { chroma: 0.075, hue: 90, light: 0.93 },
+} as const;
 export type PeakTone = keyof typeof TONES;
 
 /** The peak on an upturned whisk at a fat network x, drawn from the model's state. */
@@ -28,7 +32,12 @@ export function PeakOf({ look, tone = 'cream' }: { readonly look: PeakLook; read
       </g>
       <rect x="-6" y="76" width="12" height="32" rx="3" fill="var(--color-ink)" />
       {/* What clings to the head. */}
-      <path d={`M-52 2 C-54 ${22 + 10 * wet} -34 ${30 + 18 * wet} 0 ${32 + 20 * wet} C34 ${30 + 18 * wet} 54 ${22 + 10 * wet} 52 2 Z`} fill={body} stroke="oklch(.72 .06 88)" strokeWidth="1.4" />
+      <path
+        d={`M-52 2 C-54 ${22 + 10 * wet} -34 ${30 + 18 * wet} 0 ${32 + 20 * wet} C34 ${30 + 18 * wet} 54 ${22 + 10 * wet} 52 2 Z`}
+        fill={body}
+        stroke="oklch(.72 .06 88)"
+        strokeWidth="1.4"
+      />
       {wet > 0.02 && (
         <g stroke={body} strokeWidth={5 * wet + 1} strokeLinecap="round" fill="none" opacity={Math.min(1, wet * 1.4)}>
           <path d={`M-24 30 V${40 + 52 * wet}`} />

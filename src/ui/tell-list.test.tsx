@@ -8,8 +8,28 @@ import { TellList, TellRow } from './tell-list';
 afterEach(cleanup);
 
 const NB = '\u00a0';
-const figure: Figure = { key: 'air', name: 'Air at soft', value: 71, unit: '%', kind: 'house', spread: 0.2, range: [66, 77], formula: 'a = b', words: '', inputs: [], source: '', decimals: 0 };
-const air = (state: TellState, more: Partial<Tell> = {}): Tell => ({ key: 'air', state, sentence: ['Cream: Air ', { figure, shown: `66–77${NB}%` }, ' at soft: makes 540 mL.'], track: { from: 0, to: 100, low: 40, high: 80, value: 71, range: [66, 77], says: '71 % on a track to 100' }, action: null, ...more });
+const figure: Figure = {
+  key: 'air',
+  name: 'Air at soft',
+  value: 71,
+  unit: '%',
+  kind: 'house',
+  spread: 0.2,
+  range: [66, 77],
+  formula: 'a = b',
+  words: '',
+  inputs: [],
+  source: '',
+  decimals: 0,
+};
+const air = (state: TellState, more: Partial<Tell> = {}): Tell => ({
+  key: 'air',
+  state,
+  sentence: ['Cream: Air ', { figure, shown: `66–77${NB}%` }, ' at soft: makes 540 mL.'],
+  track: { from: 0, to: 100, low: 40, high: 80, value: 71, range: [66, 77], says: '71 % on a track to 100' },
+  action: null,
+  ...more,
+});
 const row = (tell: Tell, onEdit = vi.fn()) => {
   render(
     <ul>

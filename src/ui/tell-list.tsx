@@ -104,7 +104,13 @@ export function TellRow({ tell, partNames, onEdit, said = false }: TellRowProps)
         {wrong || said ? (
           <span className={face}>{words}</span>
         ) : (
-          <button type="button" aria-expanded={touched} aria-controls={id} className={`${face} cursor-pointer after:absolute after:inset-0 hover:underline`} onClick={() => setTouched(!touched)}>
+          <button
+            type="button"
+            aria-expanded={touched}
+            aria-controls={id}
+            className={`${face} cursor-pointer after:absolute after:inset-0 hover:underline`}
+            onClick={() => setTouched(!touched)}
+          >
             {words}
           </button>
         )}
@@ -120,7 +126,11 @@ export function TellRow({ tell, partNames, onEdit, said = false }: TellRowProps)
       )}
       {tell.action && (
         <p className="pt-0.5 text-[13.5px] text-ink-soft">
-          <button type="button" className="mr-1.5 min-h-7 border-b-2 border-yolk font-semibold text-ink hover:bg-yolk-pale pointer-coarse:min-h-11" onClick={() => tell.action && onEdit(tell.action.edit)}>
+          <button
+            type="button"
+            className="mr-1.5 min-h-7 border-b-2 border-yolk font-semibold text-ink hover:bg-yolk-pale pointer-coarse:min-h-11"
+            onClick={() => tell.action && onEdit(tell.action.edit)}
+          >
             {tell.action.label}
           </button>
           {tell.action.why}
@@ -133,7 +143,15 @@ export function TellRow({ tell, partNames, onEdit, said = false }: TellRowProps)
 const AT_ONCE = 7;
 
 /** The column of judgements: worst first, at most seven, the rest folded away. */
-export function TellList({ tells, partNames, onEdit }: { readonly tells: readonly Tell[]; readonly partNames: readonly string[]; readonly onEdit: (edit: TellEdit) => void }) {
+export function TellList({
+  tells,
+  partNames,
+  onEdit,
+}: {
+  readonly tells: readonly Tell[];
+  readonly partNames: readonly string[];
+  readonly onEdit: (edit: TellEdit) => void;
+}) {
   const [all, setAll] = useState(false);
   const shown = all ? tells : tells.slice(0, AT_ONCE);
   const rest = tells.slice(AT_ONCE);
@@ -145,7 +163,12 @@ export function TellList({ tells, partNames, onEdit }: { readonly tells: readonl
         ))}
       </ul>
       {rest.length > 0 && (
-        <button type="button" aria-expanded={all} className="min-h-9 w-full border-t border-steel-light text-left text-[13.5px] text-ink-soft hover:text-ink pointer-coarse:min-h-11" onClick={() => setAll(!all)}>
+        <button
+          type="button"
+          aria-expanded={all}
+          className="min-h-9 w-full border-t border-steel-light text-left text-[13.5px] text-ink-soft hover:text-ink pointer-coarse:min-h-11"
+          onClick={() => setAll(!all)}
+        >
           {all ? 'Show the first seven' : `Show ${rest.length} more${rest.every((t) => t.state === 'in') ? ', all in their bands' : ''}`}
         </button>
       )}

@@ -33,6 +33,10 @@ const subscribe = (changed: () => void) => {
 
 /** A text that this tab (session) or this browser (local) keeps; null on the server, until something was kept, and once it was emptied. */
 export function useKept(where: 'local' | 'session', key: string): readonly [string | null, (value: string) => void] {
-  const value = useSyncExternalStore(subscribe, () => read(where, key), () => null);
+  const value = useSyncExternalStore(
+    subscribe,
+    () => read(where, key),
+    () => null,
+  );
   return [value, (next) => write(where, key, next)];
 }

@@ -10,7 +10,13 @@ const to = (state: typeof shown): void => {
 beforeEach(() => {
   shown = 'visible';
   heard = null;
-  vi.stubGlobal('document', { get visibilityState() { return shown; }, addEventListener: (_: string, f: () => void) => (heard = f), removeEventListener: () => (heard = null) });
+  vi.stubGlobal('document', {
+    get visibilityState() {
+      return shown;
+    },
+    addEventListener: (_: string, f: () => void) => (heard = f),
+    removeEventListener: () => (heard = null),
+  });
 });
 afterEach(() => vi.unstubAllGlobals());
 
@@ -18,7 +24,11 @@ describe('what is open only while its page is on screen', () => {
   const line = (also?: () => boolean) => {
     let open = 0;
     let opened = 0;
-    const end = whileShown(() => { open++; opened++; return () => void open--; }, also);
+    const end = whileShown(() => {
+      open++;
+      opened++;
+      return () => void open--;
+    }, also);
     return { open: () => open, opened: () => opened, end };
   };
   it('closes behind another tab and opens again in front, once each', () => {

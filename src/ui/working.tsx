@@ -41,12 +41,14 @@ export function Working({ figure }: { readonly figure: Figure }) {
       </table>
       {figure.learnt && (
         <p className="mt-2 border-t border-steel-light pt-2" data-learnt>
-          {figure.learnt.says.replace(/^f/, 'F')}: four in five of the next fall in this range. The plain formula says <span className="fig">{figure.learnt.plain}</span>.
+          {figure.learnt.says.replace(/^f/, 'F')}: four in five of the next fall in this range. The plain formula says{' '}
+          <span className="fig">{figure.learnt.plain}</span>.
         </p>
       )}
       <p className="mt-2 border-t border-steel-light pt-2 text-[13px] text-ink-soft">
         {KIND_SAYS[figure.kind]}
-        {figure.spread !== null && !figure.learnt && ` Two outcomes in three lie within ±${Math.round(100 * figure.spread)}\u00a0% of ${exact(figure)}.`} {figure.source}
+        {figure.spread !== null && !figure.learnt && ` Two outcomes in three lie within ±${Math.round(100 * figure.spread)}\u00a0% of ${exact(figure)}.`}{' '}
+        {figure.source}
         {figure.limits ? ` ${figure.limits}` : ''}
       </p>
     </div>

@@ -74,7 +74,8 @@ async function keep(addresses: readonly string[]): Promise<void> {
 
 scope.addEventListener('message', (event) => {
   const { data } = event;
-  if (typeof data !== 'object' || data === null || !('kind' in data) || data.kind !== KEEP_PAGES || !('addresses' in data) || !Array.isArray(data.addresses)) return;
+  if (typeof data !== 'object' || data === null || !('kind' in data) || data.kind !== KEEP_PAGES || !('addresses' in data) || !Array.isArray(data.addresses))
+    return;
   event.waitUntil(keep(data.addresses.filter((a): a is string => typeof a === 'string' && a.startsWith('/'))));
 });
 scope.addEventListener('activate', (event) => event.waitUntil(forget(KEPT).then(() => scope.clients.claim())));

@@ -16,9 +16,11 @@ export const view = (sheet: Sheet, kitchen: Kitchen, setup: ColdSetup): Result<C
 
 export const hours = (sheet: Sheet, kitchen: Kitchen): number | null => readyHours(analyseSheet(sheet, kitchen), kitchen);
 
-export const fit = (sheet: Sheet, kitchen: Kitchen, setup: ColdSetup, readings: readonly (readonly [number, number])[]): Result<Fit> => fitPlace(analyseSheet(sheet, kitchen), kitchen, setup, readings);
+export const fit = (sheet: Sheet, kitchen: Kitchen, setup: ColdSetup, readings: readonly (readonly [number, number])[]): Result<Fit> =>
+  fitPlace(analyseSheet(sheet, kitchen), kitchen, setup, readings);
 
-export const tries = (sheet: Sheet, kitchen: Kitchen, setup: ColdSetup): Iterable<{ readonly tried: Tried; readonly of: number }> => tryEach(analyseSheet(sheet, kitchen), kitchen, setup);
+export const tries = (sheet: Sheet, kitchen: Kitchen, setup: ColdSetup): Iterable<{ readonly tried: Tried; readonly of: number }> =>
+  tryEach(analyseSheet(sheet, kitchen), kitchen, setup);
 
 export function base(sheet: Sheet, kitchen: Kitchen, partId: string, startC: number, input: BaseInput, rule: CoolingRule): Result<BaseAnswer> {
   const a = analyseSheet(sheet, kitchen).parts.find((p) => p.part.id === partId);

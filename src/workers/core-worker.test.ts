@@ -11,6 +11,16 @@ describe('the worker', () => {
   });
   it('answers of the cold and of services are files of their own', () => {
     const later = [...source.matchAll(/import\('(.+?)'\)/g)].map((m) => m[1]);
-    expect(new Set(later)).toEqual(new Set(['./cold-answers', './service-answers', '../core/calculators/building', '../core/calculators/balance', '../core/calculators/define', '../core/kitchen/kitchen', '../core/rewrite/sweep']));
+    expect(new Set(later)).toEqual(
+      new Set([
+        './cold-answers',
+        './service-answers',
+        '../core/calculators/building',
+        '../core/calculators/balance',
+        '../core/calculators/define',
+        '../core/kitchen/kitchen',
+        '../core/rewrite/sweep',
+      ]),
+    );
   });
 });

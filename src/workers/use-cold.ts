@@ -55,5 +55,8 @@ export function useCold(sheet: Sheet, kitchen: Kitchen, setup: ColdSetup | null,
     void answer();
   }, [sheet, kitchen, setup, vessel]);
   const of = answered?.of;
-  return { view: answered?.view ?? null, current: of !== undefined && of.sheet === sheet && of.kitchen === kitchen && of.setup === setup && of.vessel === vessel };
+  return {
+    view: answered?.view ?? null,
+    current: of !== undefined && of.sheet === sheet && of.kitchen === kitchen && of.setup === setup && of.vessel === vessel,
+  };
 }

@@ -38,7 +38,9 @@ export function AlonePage() {
             </li>
           ))}
         </ul>
-        {kept?.length === 0 && <p className="text-ink-soft">Nothing yet. A tablet keeps pages while the server answers, over https or on the server’s own machine.</p>}
+        {kept?.length === 0 && (
+          <p className="text-ink-soft">Nothing yet. A tablet keeps pages while the server answers, over https or on the server’s own machine.</p>
+        )}
       </div>
     </Frame>
   );

@@ -12,5 +12,9 @@ export interface AddressDrawn {
 /** @param path as the asking screen would open it: by the name by which it reaches the server. */
 export async function addressDrawn(request: Request, path: string): Promise<AddressDrawn> {
   const url = new URL(path, request.headers.get('origin') ?? request.url);
-  return { url: url.href, svg: await drawn(url.href, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }), here: /^(?:localhost|127\.|\[::1\])/.test(url.hostname) };
+  return {
+    url: url.href,
+    svg: await drawn(url.href, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }),
+    here: /^(?:localhost|127\.|\[::1\])/.test(url.hostname),
+  };
 }

@@ -9,7 +9,8 @@ import type { KitchenDb } from '../../data/kitchen-file';
 export const refuse = (status: number, says: string): NextResponse => NextResponse.json({ kind: 'refused', says }, { status });
 
 /** Why a question that was stopped has no answer. */
-export const tooLongSays = (e: TookTooLong): string => `There was no answer within ${e.seconds} s: it was stopped, and nothing was changed. Ask again when less is going on.`;
+export const tooLongSays = (e: TookTooLong): string =>
+  `There was no answer within ${e.seconds} s: it was stopped, and nothing was changed. Ask again when less is going on.`;
 
 /** The id that a screen gives to what it makes: sent again, because the answer was lost, it is the same thing. */
 export const MadeIdSchema = z.string().regex(/^[\w-]{8,60}$/);
@@ -17,7 +18,10 @@ export const MadeIdSchema = z.string().regex(/^[\w-]{8,60}$/);
 const MOST_BYTES = 1_000_000;
 
 /** The request's JSON as a schema reads it, or the refusal to send back. */
-export async function readBody<S extends z.ZodType>(request: Request, schema: S): Promise<{ ok: true; value: z.infer<S> } | { ok: false; answer: NextResponse }> {
+export async function readBody<S extends z.ZodType>(
+  request: Request,
+  schema: S,
+): Promise<{ ok: true; value: z.infer<S> } | { ok: false; answer: NextResponse }> {
   const text = await request.text();
   if (text.length > MOST_BYTES) return { ok: false, answer: refuse(413, 'That is more than 1 MB: too large to be read here.') };
   let raw: unknown;

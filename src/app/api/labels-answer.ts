@@ -15,5 +15,7 @@ export async function labelsAnswer(query: URLSearchParams, of: LabelsQuestion['o
   if (!Number.isInteger(skip) || skip < 0 || skip > MOST_SKIPPED) return refuse(422, 'Places that are used up are a whole number.');
   const pdf = await aside().ask('labels', { path: dataFilePath(), of, grid, skip, now: Date.now() });
   if (!pdf.ok) return refuse(pdf.fault.code === 'gone' ? 404 : 422, pdf.fault.says);
-  return new Response(Buffer.from(pdf.value), { headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${fileName('labels', 'pdf')}"` } });
+  return new Response(Buffer.from(pdf.value), {
+    headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${fileName('labels', 'pdf')}"` },
+  });
 }

@@ -12,7 +12,12 @@ const USUAL_CLOCK = 'T19:00';
 export function newService(rules: KitchenRules, now: number, machineZone: string): Service {
   const zone = rules.zone || machineZone;
   const day = nextDay(localTime(now, zone).slice(0, 10));
-  return { ...EMPTY_SERVICE, name: `Service of ${dayDate(minuteOf(`${day}${USUAL_CLOCK}`, zone), zone)}`, zone, crew: rules.crew.length > 0 ? rules.crew : USUAL_CREW };
+  return {
+    ...EMPTY_SERVICE,
+    name: `Service of ${dayDate(minuteOf(`${day}${USUAL_CLOCK}`, zone), zone)}`,
+    zone,
+    crew: rules.crew.length > 0 ? rules.crew : USUAL_CREW,
+  };
 }
 
 /** One more thing that is served: at the time of the last, or tomorrow evening. */

@@ -32,7 +32,9 @@ export default async function Clock({ searchParams }: { readonly searchParams: P
       <div className="mx-auto max-w-[820px] px-4 py-6 md:px-8">
         <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2">
           <StartService doc={first} says={sheet ? `Plan ${sheet.doc.name}` : 'Plan a service'} act={coming.length === 0 || sheet !== null} />
-          {all.length === 0 && away.length === 0 && <p className="text-[17px]">No service yet: say what is served and when, and everything counts back from there.</p>}
+          {all.length === 0 && away.length === 0 && (
+            <p className="text-[17px]">No service yet: say what is served and when, and everything counts back from there.</p>
+          )}
         </div>
         <ServiceRows services={coming} names={names} />
         {gone.length > 0 && (

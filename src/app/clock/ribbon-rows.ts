@@ -1,7 +1,8 @@
 import type { PlannedStay, PlannedTask, ServicePlan } from '../../core/timetable/service-plan';
 
 /** A bar of the ribbon: a task, or what stays somewhere for a while. */
-export type Bar = { readonly kind: 'task'; readonly task: PlannedTask; readonly line: number } | { readonly kind: 'stay'; readonly stay: PlannedStay; readonly line: number };
+export type Bar =
+  { readonly kind: 'task'; readonly task: PlannedTask; readonly line: number } | { readonly kind: 'stay'; readonly stay: PlannedStay; readonly line: number };
 
 export interface Row {
   readonly id: string;
@@ -32,7 +33,10 @@ function packed<T extends Span>(spans: readonly T[]): readonly { readonly item: 
 }
 
 const barsOf = (tasks: readonly PlannedTask[], stays: readonly PlannedStay[]): { readonly bars: readonly Bar[]; readonly lines: number } => {
-  const placed = packed([...tasks.map((task) => ({ from: task.start, to: task.end, task, stay: null })), ...stays.map((stay) => ({ from: stay.from, to: stay.to, task: null, stay }))]);
+  const placed = packed([
+    ...tasks.map((task) => ({ from: task.start, to: task.end, task, stay: null })),
+    ...stays.map((stay) => ({ from: stay.from, to: stay.to, task: null, stay })),
+  ]);
   const bars = placed.map(({ item, line }): Bar => (item.task ? { kind: 'task', task: item.task, line } : { kind: 'stay', stay: item.stay!, line }));
   return { bars, lines: Math.max(1, ...placed.map((p) => p.line + 1)) };
 };
@@ -44,19 +48,35 @@ export function rowsByMachine(plan: ServicePlan): readonly Row[] {
     .map((l): Row => {
       const stays = plan.stays.filter((s) => s.resource === l.id);
       const tasks = plan.tasks.filter((t) => t.lanes.includes(l.id));
-      return { id: l.id, name: l.name, note: l.unit === 'L' ? `${Math.round(peak(stays))} of ${l.capacity} L at most` : '', open: l.open, ...barsOf(tasks, stays) };
+      return {
+        id: l.id,
+        name: l.name,
+        note: l.unit === 'L' ? `${Math.round(peak(stays))} of ${l.capacity} L at most` : '',
+        open: l.open,
+        ...barsOf(tasks, stays),
+      };
     });
   const without = plan.tasks.filter((t) => t.kind !== 'served' && t.lanes.length === 0);
   // Whose hands it was is not written down.
   const behind = without.filter((t) => t.kind === 'hands');
   const alone = without.filter((t) => t.kind !== 'hands');
-  const extra = (id: string, name: string, tasks: readonly PlannedTask[]): Row[] => (tasks.length > 0 ? [{ id, name, note: '', open: null, ...barsOf(tasks, []) }] : []);
+  const extra = (id: string, name: string, tasks: readonly PlannedTask[]): Row[] =>
+    tasks.length > 0 ? [{ id, name, note: '', open: null, ...barsOf(tasks, []) }] : [];
   return [...extra('behind', 'Done, or in hand', behind), ...rows, ...extra('alone', 'By itself', alone)];
 }
 
 /** Lanes by dessert: everything of one beside each other. */
 export const rowsByDish = (plan: ServicePlan): readonly Row[] =>
-  plan.servings.map((s): Row => ({ id: s.id, name: s.name, note: '', open: null, ...barsOf(plan.tasks.filter((t) => t.kind !== 'served' && t.servings.includes(s.id)), []) }));
+  plan.servings.map((s): Row => ({
+    id: s.id,
+    name: s.name,
+    note: '',
+    open: null,
+    ...barsOf(
+      plan.tasks.filter((t) => t.kind !== 'served' && t.servings.includes(s.id)),
+      [],
+    ),
+  }));
 
 /** The most of a pool that is taken at once. */
 export function peak(stays: readonly PlannedStay[]): number {

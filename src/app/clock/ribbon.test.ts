@@ -33,7 +33,21 @@ describe('the scale', () => {
 });
 
 describe('the rows', () => {
-  const service = { ...EMPTY_SERVICE, name: 'Rows', zone: LONDON, crew: USUAL_CREW, servings: ['pear-icebox', 'plum-cheesecake'].map((sheetId, i) => ({ id: `s${i}`, sheetId, at: '2026-11-28T17:00', portions: SHEETS.get(sheetId)!.portions, vessel: null, placeId: null, batchId: null })) };
+  const service = {
+    ...EMPTY_SERVICE,
+    name: 'Rows',
+    zone: LONDON,
+    crew: USUAL_CREW,
+    servings: ['pear-icebox', 'plum-cheesecake'].map((sheetId, i) => ({
+      id: `s${i}`,
+      sheetId,
+      at: '2026-11-28T17:00',
+      portions: SHEETS.get(sheetId)!.portions,
+      vessel: null,
+      placeId: null,
+      batchId: null,
+    })),
+  };
   const answer = planService({ service, kitchen: GANNET_QUAY, sheets: SHEETS, batches: new Map(), now: at('2026-11-25T09:00') }, newDishCache());
   if (!answer.ok || !answer.value.ok) throw new Error('no plan');
   const { plan } = answer.value;
@@ -54,7 +68,12 @@ describe('the rows', () => {
     const rows = rowsByMachine(plan);
     clear(rows);
     const shown = new Set(rows.flatMap((r) => r.bars.flatMap((b) => (b.kind === 'task' ? [b.task.id] : []))));
-    expect([...shown].sort()).toEqual(plan.tasks.filter((t) => t.kind !== 'served').map((t) => t.id).sort());
+    expect([...shown].sort()).toEqual(
+      plan.tasks
+        .filter((t) => t.kind !== 'served')
+        .map((t) => t.id)
+        .sort(),
+    );
   });
 
   it('by dessert: each with all of its own', () => {

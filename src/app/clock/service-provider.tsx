@@ -132,7 +132,11 @@ export function ServiceProvider({ id, first, facts, sheets, serverNow, children 
     const timer = setTimeout(() => {
       void (async () => {
         try {
-          const response = await fetch(`/api/services/${id}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ doc, baseRevision: known.current.revision }) });
+          const response = await fetch(`/api/services/${id}`, {
+            method: 'PUT',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify({ doc, baseRevision: known.current.revision }),
+          });
           const body = (await response.json()) as { kind?: string; service?: { revision: number }; current?: StoredFacts; says?: string };
           if (response.status === 409 && body.current) {
             setTheirs({ ...body.current, soFar: [] });
@@ -144,7 +148,10 @@ export function ServiceProvider({ id, first, facts, sheets, serverNow, children 
           keep(id, null);
           setSaving({ text: 'saved', wrong: false });
         } catch (error) {
-          setSaving({ text: error instanceof TypeError ? 'not saved: the server does not answer; it is kept in this browser' : `not saved: ${(error as Error).message}`, wrong: true });
+          setSaving({
+            text: error instanceof TypeError ? 'not saved: the server does not answer; it is kept in this browser' : `not saved: ${(error as Error).message}`,
+            wrong: true,
+          });
         }
       })();
     }, SAVE_AFTER_MS);
@@ -224,6 +231,29 @@ export function ServiceProvider({ id, first, facts, sheets, serverNow, children 
     setSaving({ text: 'saving…', wrong: false });
   };
   return (
-    <ServiceContext.Provider value={{ ...planned, id, doc, kitchen, sheets, sheetOf, soFar, now, change, settle, undo, canUndo: past.length > 0, saving, theirs: theirs?.doc ?? null, takeTheirs, keepMine, selected, select }}>{children}</ServiceContext.Provider>
+    <ServiceContext.Provider
+      value={{
+        ...planned,
+        id,
+        doc,
+        kitchen,
+        sheets,
+        sheetOf,
+        soFar,
+        now,
+        change,
+        settle,
+        undo,
+        canUndo: past.length > 0,
+        saving,
+        theirs: theirs?.doc ?? null,
+        takeTheirs,
+        keepMine,
+        selected,
+        select,
+      }}
+    >
+      {children}
+    </ServiceContext.Provider>
   );
 }

@@ -13,7 +13,11 @@ export function StartService({ doc, says, act }: { readonly doc: Service; readon
   const start = async (body: unknown) => {
     setFault('');
     try {
-      const response = await fetch('/api/services', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: ids.of(JSON.stringify(body)), doc: body }) });
+      const response = await fetch('/api/services', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: ids.of(JSON.stringify(body)), doc: body }),
+      });
       const answer = (await response.json()) as { id?: string; says?: string };
       if (!response.ok || !answer.id) throw new Error(answer.says ?? 'It could not be kept.');
       ids.arrived();

@@ -29,7 +29,11 @@ export function TakenAway({ services }: { readonly services: readonly { readonly
           <li key={s.id} className="flex flex-wrap items-baseline gap-x-4 border-t border-steel py-2">
             <span className="text-[17px]">{s.name}</span>
             <span className="text-ink-soft">kept until {s.until}</span>
-            <button type="button" className="ml-auto min-h-7 underline decoration-dotted underline-offset-4 hover:text-ink pointer-coarse:min-h-11" onClick={() => void bringBack(s.id)}>
+            <button
+              type="button"
+              className="ml-auto min-h-7 underline decoration-dotted underline-offset-4 hover:text-ink pointer-coarse:min-h-11"
+              onClick={() => void bringBack(s.id)}
+            >
               Bring back<span className="sr-only"> {s.name}</span>
             </button>
           </li>

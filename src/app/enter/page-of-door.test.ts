@@ -5,7 +5,17 @@ import { doorPage, wayOn } from './page-of-door';
 describe('the page at the door', () => {
   it('goes on to a path of this kitchen and nowhere else', () => {
     for (const to of ['/log', '/sheet/x/bench?tab=1#a', '/']) expect(wayOn(to)).toBe(to);
-    for (const to of ['', 'log', '//elsewhere.example', '/\\elsewhere.example', 'https://elsewhere.example', '/enter?to=/enter', '/a\nset-cookie: x', `/${'a'.repeat(2000)}`]) expect(wayOn(to)).toBe('/');
+    for (const to of [
+      '',
+      'log',
+      '//elsewhere.example',
+      '/\\elsewhere.example',
+      'https://elsewhere.example',
+      '/enter?to=/enter',
+      '/a\nset-cookie: x',
+      `/${'a'.repeat(2000)}`,
+    ])
+      expect(wayOn(to)).toBe('/');
   });
   it('shows what was typed as text, whatever it is', () => {
     fc.assert(

@@ -7,7 +7,8 @@ export const dynamic = 'force-dynamic';
 const MOST_BYTES = 10_000;
 
 const page = (status: number, door: Door): Response => new Response(doorPage(door), { status, headers: OWN_PAGE_HEADERS });
-const goOn = (to: string, cookie: string | null): Response => new Response(null, { status: 303, headers: { location: wayOn(to), 'cache-control': 'no-store', ...(cookie ? { 'set-cookie': cookie } : {}) } });
+const goOn = (to: string, cookie: string | null): Response =>
+  new Response(null, { status: 303, headers: { location: wayOn(to), 'cache-control': 'no-store', ...(cookie ? { 'set-cookie': cookie } : {}) } });
 
 /** The page at the door; with a code in its address (as a square that a tablet photographs brings it) that code stands there already. */
 export function GET(request: Request): Response {

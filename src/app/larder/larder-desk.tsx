@@ -30,11 +30,22 @@ export function LarderDesk({ larder }: { readonly larder: readonly Ingredient[] 
       <div className="mt-3 flex flex-wrap items-end gap-3">
         <label className="min-w-[220px] flex-1">
           <span className="block text-[13.5px] text-ink-soft">Find; spelling and other names are forgiven</span>
-          <input type="search" value={text} onChange={(e) => setText(e.target.value)} placeholder="heavy cream, icing sugar, gelatine…" className="field mt-0.5 w-full" />
+          <input
+            type="search"
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            placeholder="heavy cream, icing sugar, gelatine…"
+            className="field mt-0.5 w-full"
+          />
         </label>
         <label>
           <span className="block text-[13.5px] text-ink-soft">Kind</span>
-          <Select value={category} options={[['all', 'all'], ['own', 'the kitchen’s own'], ...categories.map((c) => [c, c] as const)]} onChange={setCategory} className="field mt-0.5 flex min-w-[170px]" />
+          <Select
+            value={category}
+            options={[['all', 'all'], ['own', 'the kitchen’s own'], ...categories.map((c) => [c, c] as const)]}
+            onChange={setCategory}
+            className="field mt-0.5 flex min-w-[170px]"
+          />
         </label>
         <a href="/api/larder/file" download="larder.csv" className="btn">
           CSV file
@@ -48,7 +59,11 @@ export function LarderDesk({ larder }: { readonly larder: readonly Ingredient[] 
           <thead>
             <tr className="text-[13.5px] text-ink-soft">
               {['ingredient', 'fat', 'sugars', 'water', 'pack', 'price per kg', 'allergens'].map((h, i) => (
-                <th key={h} scope="col" className={`py-1 font-normal ${i === 0 || i === 6 ? 'text-left' : 'pl-3 text-right'} ${i >= 2 ? 'max-sm:hidden' : ''} ${i === 6 ? 'pl-6 max-lg:hidden' : ''}`}>
+                <th
+                  key={h}
+                  scope="col"
+                  className={`py-1 font-normal ${i === 0 || i === 6 ? 'text-left' : 'pl-3 text-right'} ${i >= 2 ? 'max-sm:hidden' : ''} ${i === 6 ? 'pl-6 max-lg:hidden' : ''}`}
+                >
                   {h}
                 </th>
               ))}
@@ -97,11 +112,17 @@ function ImportFile() {
     const text = await file.text();
     try {
       const response = await fetch('/api/larder/file', { method: 'POST', headers: { 'content-type': 'text/csv' }, body: text });
-      const body = (await response.json()) as { rows: number; added: number; replaced: number; edited: readonly string[]; faults: readonly string[] } & { says?: string };
+      const body = (await response.json()) as { rows: number; added: number; replaced: number; edited: readonly string[]; faults: readonly string[] } & {
+        says?: string;
+      };
       if (!response.ok) throw new Error(body.says);
       const { rows, faults } = body;
       const kept = body.edited.map((name) => `${name} was edited here since the file was taken out: it stays as it is here.`);
-      setSays({ text: `${rows} ${rows === 1 ? 'row' : 'rows'} read: ${body.added} new, ${body.replaced} replaced.${faults.length > 0 ? ` ${faults.length} could not be read:` : ''}`, faults: [...faults, ...kept], wrong: faults.length + kept.length > 0 });
+      setSays({
+        text: `${rows} ${rows === 1 ? 'row' : 'rows'} read: ${body.added} new, ${body.replaced} replaced.${faults.length > 0 ? ` ${faults.length} could not be read:` : ''}`,
+        faults: [...faults, ...kept],
+        wrong: faults.length + kept.length > 0,
+      });
       router.refresh();
     } catch (error) {
       setSays({ text: error instanceof TypeError ? 'The server does not answer; nothing was taken over.' : (error as Error).message, faults: [], wrong: true });

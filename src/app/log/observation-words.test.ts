@@ -5,7 +5,10 @@ import { KITCHEN, sheetOf } from '../../testing/sample';
 import { observationWords } from './observation-words';
 
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ').replaceAll('\u2060', '');
-const syllabub = (wine: string) => forecastOf(analyseSheet(sheetOf(['400 g double cream 48 %', wine, '80 g caster sugar'], { stage: 'soft' }, { family: 'syllabub', servedAfterH: 12 }), KITCHEN)).drinkG;
+const syllabub = (wine: string) =>
+  forecastOf(
+    analyseSheet(sheetOf(['400 g double cream 48 %', wine, '80 g caster sugar'], { stage: 'soft' }, { family: 'syllabub', servedAfterH: 12 }), KITCHEN),
+  ).drinkG;
 const ran = { kind: 'weep', value: 170, words: '' } as const;
 
 describe('what is seen later, in words', () => {

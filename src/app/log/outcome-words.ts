@@ -29,5 +29,13 @@ export function comparisonTrack(c: Comparison): Track | null {
   const to = Math.max(c.forecast.high * 1.5, (c.outcome ?? 0) * 1.1);
   return c.outcome === null
     ? null
-    : { from: 0, to, low: c.forecast.low, high: c.forecast.high, value: c.outcome, range: null, says: `${outcomeWords(c)} against a forecast of ${forecastWords(c)}` };
+    : {
+        from: 0,
+        to,
+        low: c.forecast.low,
+        high: c.forecast.high,
+        value: c.outcome,
+        range: null,
+        says: `${outcomeWords(c)} against a forecast of ${forecastWords(c)}`,
+      };
 }

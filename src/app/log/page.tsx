@@ -50,16 +50,23 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
     return query ? `/log?${query}` : '/log';
   };
   const where = placesOfBatches(db, sheet?.id).map((p) => p ?? NO_PLACE);
-  const chip = (here: boolean): string => `inline-flex min-h-9 items-center border-b-2 px-0.5 ${here ? 'border-yolk font-[650]' : 'border-transparent text-ink-soft hover:text-ink'}`;
+  const chip = (here: boolean): string =>
+    `inline-flex min-h-9 items-center border-b-2 px-0.5 ${here ? 'border-yolk font-[650]' : 'border-transparent text-ink-soft hover:text-ink'}`;
   return (
-    <Frame station="Log" sheetId={sheet?.id ?? null} heading={<h1 className="truncate text-[20px]">{sheet ? `Batches of ${sheet.doc.name}` : 'All batches'}</h1>}>
+    <Frame
+      station="Log"
+      sheetId={sheet?.id ?? null}
+      heading={<h1 className="truncate text-[20px]">{sheet ? `Batches of ${sheet.doc.name}` : 'All batches'}</h1>}
+    >
       <div className="border-b border-steel px-4 pt-2 md:px-8">
         <LogPages sheetId={sheet?.id ?? null} here="batches" />
       </div>
       <div className="px-4 py-4 md:px-8">
         {none ? (
           <div className="py-10">
-            <p className="mb-4 text-[17px]">No batch {sheet ? 'of this sheet' : ''} has been made yet. What you take down on Pass is set beside its forecast here.</p>
+            <p className="mb-4 text-[17px]">
+              No batch {sheet ? 'of this sheet' : ''} has been made yet. What you take down on Pass is set beside its forecast here.
+            </p>
             <Link href={sheet ? `/pass?sheet=${sheet.id}` : '/pass'} className="btn btn-act">
               Make one
             </Link>
@@ -90,16 +97,29 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
                 </Link>
               )}
               <span className="ml-auto flex gap-x-4 text-ink-soft">
-                <a href={`/api/log?format=csv${sheet ? `&sheet=${sheet.id}` : ''}`} className="inline-flex min-h-9 items-center underline decoration-dotted underline-offset-4 hover:text-ink">
+                <a
+                  href={`/api/log?format=csv${sheet ? `&sheet=${sheet.id}` : ''}`}
+                  className="inline-flex min-h-9 items-center underline decoration-dotted underline-offset-4 hover:text-ink"
+                >
                   CSV
                 </a>
-                <a href={`/api/log?format=json${sheet ? `&sheet=${sheet.id}` : ''}`} className="inline-flex min-h-9 items-center underline decoration-dotted underline-offset-4 hover:text-ink">
+                <a
+                  href={`/api/log?format=json${sheet ? `&sheet=${sheet.id}` : ''}`}
+                  className="inline-flex min-h-9 items-center underline decoration-dotted underline-offset-4 hover:text-ink"
+                >
                   JSON
                 </a>
               </span>
             </div>
             <p className="mb-2 text-ink-soft">{batches.length === 0 ? 'No batch here: choose another place or day, or the newest.' : tally(batches)}</p>
-            {batches.length > 0 && <BatchTable batches={batches} withName={!sheet} places={places} dayLink={(at) => link({ day: localTime(Math.floor(at / MINUTE_MS), zone).slice(0, 10), before: '' })} />}
+            {batches.length > 0 && (
+              <BatchTable
+                batches={batches}
+                withName={!sheet}
+                places={places}
+                dayLink={(at) => link({ day: localTime(Math.floor(at / MINUTE_MS), zone).slice(0, 10), before: '' })}
+              />
+            )}
             {(older !== null || asked.before) && (
               <p className="flex gap-x-5 border-t border-steel py-3">
                 {asked.before && (
@@ -121,7 +141,8 @@ export default async function LogPage({ searchParams }: { readonly searchParams:
   );
 }
 
-const placeName = (id: string, places: readonly ColdPlace[]): string => (id === NO_PLACE ? 'place not said' : (places.find((p) => p.id === id)?.name ?? 'a place no longer here'));
+const placeName = (id: string, places: readonly ColdPlace[]): string =>
+  id === NO_PLACE ? 'place not said' : (places.find((p) => p.id === id)?.name ?? 'a place no longer here');
 
 /** How many outcomes fell within their forecast, in words. */
 function tally(batches: readonly StoredBatch[]): string {
@@ -131,7 +152,17 @@ function tally(batches: readonly StoredBatch[]): string {
   return `${hits} of ${verdicts.length} outcomes fell within their forecast range; two in three are expected to, four in five where the log corrects it.`;
 }
 
-function BatchTable({ batches, withName, places, dayLink }: { readonly batches: readonly StoredBatch[]; readonly withName: boolean; readonly places: readonly ColdPlace[]; readonly dayLink: (at: number) => string }) {
+function BatchTable({
+  batches,
+  withName,
+  places,
+  dayLink,
+}: {
+  readonly batches: readonly StoredBatch[];
+  readonly withName: boolean;
+  readonly places: readonly ColdPlace[];
+  readonly dayLink: (at: number) => string;
+}) {
   const heads = ['Time to stage', 'Air', 'Yield', 'Clean in the fridge'];
   return (
     <table className="w-full max-md:block">

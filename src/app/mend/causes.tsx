@@ -26,7 +26,9 @@ export function Causes({ answer, ofBatch, onChoose }: { readonly answer: Answer;
           </li>
         ))}
       </ul>
-      <p className="border-t border-steel-light pt-2 text-[13px] text-ink-soft">Each is held against its own absence, so they need not add up. House figures, moved by this batch and by this kitchen’s log.</p>
+      <p className="border-t border-steel-light pt-2 text-[13px] text-ink-soft">
+        Each is held against its own absence, so they need not add up. House figures, moved by this batch and by this kitchen’s log.
+      </p>
     </section>
   );
 }

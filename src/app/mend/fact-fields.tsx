@@ -24,13 +24,29 @@ export function FactFields({ sign, too, facts, fromBatch, onChange }: FactFields
   return (
     <section aria-label="What is known" className="mt-6 flex flex-wrap gap-x-4 gap-y-3">
       {asks.map((ask) => (
-        <FactField key={ask.key} ask={ask} value={facts[ask.key]} known={fromBatch[ask.key] !== null && fromBatch[ask.key] === facts[ask.key]} onChange={(value) => onChange({ ...facts, [ask.key]: value })} />
+        <FactField
+          key={ask.key}
+          ask={ask}
+          value={facts[ask.key]}
+          known={fromBatch[ask.key] !== null && fromBatch[ask.key] === facts[ask.key]}
+          onChange={(value) => onChange({ ...facts, [ask.key]: value })}
+        />
       ))}
     </section>
   );
 }
 
-function FactField({ ask, value, known, onChange }: { readonly ask: Ask; readonly value: number | null; readonly known: boolean; readonly onChange: (value: number | null) => void }) {
+function FactField({
+  ask,
+  value,
+  known,
+  onChange,
+}: {
+  readonly ask: Ask;
+  readonly value: number | null;
+  readonly known: boolean;
+  readonly onChange: (value: number | null) => void;
+}) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -61,7 +77,17 @@ function FactField({ ask, value, known, onChange }: { readonly ask: Ask; readonl
         {known && ', from the batch'}
       </label>
       <div className="relative mt-0.5">
-        <input id={id} inputMode="decimal" value={draft ?? shown} maxLength={20} placeholder="not known" aria-invalid={fault !== null || undefined} onChange={(e) => read(e.target.value)} onBlur={() => fault === null && setDraft(null)} className="field fig w-full pr-10 text-[16px]" />
+        <input
+          id={id}
+          inputMode="decimal"
+          value={draft ?? shown}
+          maxLength={20}
+          placeholder="not known"
+          aria-invalid={fault !== null || undefined}
+          onChange={(e) => read(e.target.value)}
+          onBlur={() => fault === null && setDraft(null)}
+          className="field fig w-full pr-10 text-[16px]"
+        />
         <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-ink-soft">{ask.unit}</span>
       </div>
       <p role="alert" className="text-[13.5px] text-beet empty:hidden">

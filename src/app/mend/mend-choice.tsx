@@ -26,11 +26,29 @@ export function MendChoice({ sign, gone, batches, sheets }: MendChoiceProps) {
   const to = (of: string): string => `/mend?${of}${sign ? `&sign=${sign}` : ''}`;
   const row = 'flex min-h-12 items-baseline justify-between gap-4 border-t border-steel-light py-2.5 text-[16.5px] hover:bg-yolk-pale';
   return (
-    <Frame station="Mend" sheetId={null} heading={<h1 className="text-[20px]">Mend</h1>} right={<Link href="/mend/eye" className="btn">Train the eye</Link>}>
+    <Frame
+      station="Mend"
+      sheetId={null}
+      heading={<h1 className="text-[20px]">Mend</h1>}
+      right={
+        <Link href="/mend/eye" className="btn">
+          Train the eye
+        </Link>
+      }
+    >
       <div className="grid gap-x-12 gap-y-6 px-4 py-6 md:px-8 lg:grid-cols-2">
         <div className="col-span-full flex items-center gap-4">
           {sign && <SignDrawing sign={sign} className="h-14 w-20 shrink-0" />}
-          <p className="text-[20px]">{gone ? 'That is no longer in the kitchen. ' : ''}{sign ? <>Which dessert is it: <b className="font-[650]">{SIGN_WORDS[sign].name}</b>?</> : 'Which dessert is it about?'}</p>
+          <p className="text-[20px]">
+            {gone ? 'That is no longer in the kitchen. ' : ''}
+            {sign ? (
+              <>
+                Which dessert is it: <b className="font-[650]">{SIGN_WORDS[sign].name}</b>?
+              </>
+            ) : (
+              'Which dessert is it about?'
+            )}
+          </p>
         </div>
         <section aria-label="In general" className="col-span-full">
           {sign ? (
@@ -41,9 +59,17 @@ export function MendChoice({ sign, gone, batches, sheets }: MendChoiceProps) {
             <>
               <label className="flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[16.5px]">
                 Or in general: what do you see?
-                <input value={said} maxLength={60} placeholder="grainy, split, weepy, stuck…" onChange={(e) => setSaid(e.target.value)} className="field w-64 text-[16px]" />
+                <input
+                  value={said}
+                  maxLength={60}
+                  placeholder="grainy, split, weepy, stuck…"
+                  onChange={(e) => setSaid(e.target.value)}
+                  className="field w-64 text-[16px]"
+                />
               </label>
-              {said.trim().length > 2 && meant.length === 0 && <p className="pt-2">No sign by that name. Say what you see, not what you did: runny, lumps, hard, cracked.</p>}
+              {said.trim().length > 2 && meant.length === 0 && (
+                <p className="pt-2">No sign by that name. Say what you see, not what you did: runny, lumps, hard, cracked.</p>
+              )}
               <ul className="max-w-[640px] pt-1">
                 {meant.map((id) => (
                   <li key={id}>

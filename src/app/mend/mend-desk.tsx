@@ -141,7 +141,16 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, steps, sta
                   </li>
                 ))}
               </ul>
-              {meant && shown.length === 0 && <p className="mt-4 text-[16px]">{meant.length > 0 ? `That cannot be in this dessert: ${meant.slice(0, 3).map((id) => SIGN_WORDS[id].name).join(', ')}.` : 'No sign by that name. Say what you see, not what you did: runny, lumps, hard, cracked.'}</p>}
+              {meant && shown.length === 0 && (
+                <p className="mt-4 text-[16px]">
+                  {meant.length > 0
+                    ? `That cannot be in this dessert: ${meant
+                        .slice(0, 3)
+                        .map((id) => SIGN_WORDS[id].name)
+                        .join(', ')}.`
+                    : 'No sign by that name. Say what you see, not what you did: runny, lumps, hard, cracked.'}
+                </p>
+              )}
               {!meant && can.length > FIRST_SIGNS && (
                 <button type="button" className="btn mt-4" onClick={() => setAll(!all)}>
                   {all ? 'only the first' : `all ${can.length} that this dessert can show`}
@@ -156,7 +165,16 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, steps, sta
                 <div role="group" aria-label="Seen too" className="mt-5 flex flex-wrap items-center gap-2 text-[15px]">
                   <span className="mr-1 text-ink-soft">Seen too?</span>
                   {beside.map((id) => (
-                    <button key={id} type="button" aria-pressed={too === id} onClick={() => { setToo(too === id ? null : id); setCause(null); }} className={`min-h-11 border px-3 hover:bg-yolk-pale ${too === id ? 'border-ink bg-paper font-[650]' : 'border-steel'}`}>
+                    <button
+                      key={id}
+                      type="button"
+                      aria-pressed={too === id}
+                      onClick={() => {
+                        setToo(too === id ? null : id);
+                        setCause(null);
+                      }}
+                      className={`min-h-11 border px-3 hover:bg-yolk-pale ${too === id ? 'border-ink bg-paper font-[650]' : 'border-steel'}`}
+                    >
                       {SIGN_WORDS[id].name}
                     </button>
                   ))}
@@ -167,7 +185,20 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, steps, sta
             </>
           )}
         </div>
-        {answer?.ok && !meant && <RescuePanel key={`${answer.value.sign}:${answer.value.cause}`} answer={answer.value} head={head} kitchen={kitchen} log={log} sheetId={sheetId} batch={state} steps={steps} client={client} onSign={choose} />}
+        {answer?.ok && !meant && (
+          <RescuePanel
+            key={`${answer.value.sign}:${answer.value.cause}`}
+            answer={answer.value}
+            head={head}
+            kitchen={kitchen}
+            log={log}
+            sheetId={sheetId}
+            batch={state}
+            steps={steps}
+            client={client}
+            onSign={choose}
+          />
+        )}
       </div>
     </Frame>
   );
@@ -176,7 +207,17 @@ export function MendDesk({ sheetId, sheet, head, facts: known, batch, steps, sta
 const never = () => () => undefined;
 const nothing = () => null;
 
-function SignButton({ id, chosen = false, small = false, onClick }: { readonly id: SignId; readonly chosen?: boolean; readonly small?: boolean; readonly onClick: () => void }) {
+function SignButton({
+  id,
+  chosen = false,
+  small = false,
+  onClick,
+}: {
+  readonly id: SignId;
+  readonly chosen?: boolean;
+  readonly small?: boolean;
+  readonly onClick: () => void;
+}) {
   return (
     <button
       type="button"

@@ -44,13 +44,27 @@ function ofBatch(db: KitchenDb, batchId: string, facts: KitchenFacts, now: numbe
 
 function ofSheet(db: KitchenDb, sheetId: string): Omit<MendDeskProps, 'first' | 'kitchen' | 'log'> | null {
   const sheet = getSheet(db, sheetId);
-  return sheet ? { sheetId, sheet: sheet.doc, head: { doc: sheet.doc, revision: sheet.revision, version: sheet.version }, facts: NO_FACTS, batch: null, startedAt: null, steps: [] } : null;
+  return sheet
+    ? {
+        sheetId,
+        sheet: sheet.doc,
+        head: { doc: sheet.doc, revision: sheet.revision, version: sheet.version },
+        facts: NO_FACTS,
+        batch: null,
+        startedAt: null,
+        steps: [],
+      }
+    : null;
 }
 
 /** A dessert of a usual size that can show the sign, where none is named. */
 function inGeneral(sign: SignId, facts: KitchenFacts): Omit<MendDeskProps, 'first' | 'kitchen' | 'log'> | null {
   const kitchen = kitchenOf(facts);
-  const sheet = usualWith(sign, kitchen, { larder: kitchen.larder, matcher: matcherFor(facts.larder), measures: { cups: facts.rules.cups, eggs: facts.rules.eggs } });
+  const sheet = usualWith(sign, kitchen, {
+    larder: kitchen.larder,
+    matcher: matcherFor(facts.larder),
+    measures: { cups: facts.rules.cups, eggs: facts.rules.eggs },
+  });
   return sheet && { sheetId: null, sheet, head: null, facts: NO_FACTS, batch: null, startedAt: null, steps: [] };
 }
 
@@ -61,7 +75,8 @@ export default async function MendPage({ searchParams }: { readonly searchParams
   const facts = readKitchenFacts(db);
   const first = SIGN_IDS.find((s) => s === sign) ?? null;
   const found = batchId ? ofBatch(db, batchId, facts, await requestTime()) : sheetId ? ofSheet(db, sheetId) : general && first ? inGeneral(first, facts) : null;
-  if (found && found.sheet.parts.some((p) => p.lines.length > 0)) return <MendDesk key={`${batchId ?? sheetId ?? 'general'}:${sign ?? ''}`} {...found} first={first} kitchen={facts} log={listMends(db)} />;
+  if (found && found.sheet.parts.some((p) => p.lines.length > 0))
+    return <MendDesk key={`${batchId ?? sheetId ?? 'general'}:${sign ?? ''}`} {...found} first={first} kitchen={facts} log={listMends(db)} />;
   const batches = listBatches(db, { limit: 12 }).map((b) => ({ id: b.id, name: b.plan.sheetName, at: b.startedAt, status: b.status }));
   return <MendChoice sign={first} gone={batchId !== undefined || sheetId !== undefined} batches={batches} sheets={latestSheetNames(db)} />;
 }

@@ -32,7 +32,17 @@ export function ReadingField({ reads, at, where, onWrite }: ReadingFieldProps) {
         It reads
       </label>
       <span className="flex items-center gap-1.5">
-        <input id={id} value={text} maxLength={12} inputMode="decimal" autoComplete="off" aria-invalid={wrong || undefined} aria-describedby={`${id}-says`} onChange={(e) => setKept(e.target.value)} className="field fig w-[76px]" />
+        <input
+          id={id}
+          value={text}
+          maxLength={12}
+          inputMode="decimal"
+          autoComplete="off"
+          aria-invalid={wrong || undefined}
+          aria-describedby={`${id}-says`}
+          onChange={(e) => setKept(e.target.value)}
+          className="field fig w-[76px]"
+        />
         °C
       </span>
       <span id={`${id}-says`} role="status" className={verdict === null || verdict.there ? '' : 'font-[650]'}>

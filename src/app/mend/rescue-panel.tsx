@@ -33,7 +33,14 @@ interface RescuePanelProps {
 }
 
 /** A timer as it is set: '30 s', '2:30 min', '33 min', '4 h'. */
-const timerWords = (s: number): string => (s < 60 ? `${Math.round(s / 5) * 5}\u00a0s` : s < 600 ? `${clockFace(Math.round(s / 5) * 5)}\u00a0min` : s < 5400 ? `${Math.round(s / 60)}\u00a0min` : `${Math.round(s / 360) / 10}\u00a0h`);
+const timerWords = (s: number): string =>
+  s < 60
+    ? `${Math.round(s / 5) * 5}\u00a0s`
+    : s < 600
+      ? `${clockFace(Math.round(s / 5) * 5)}\u00a0min`
+      : s < 5400
+        ? `${Math.round(s / 60)}\u00a0min`
+        : `${Math.round(s / 360) / 10}\u00a0h`;
 
 /** The rescue: what to do with how much, what it then is, and what keeps it from coming again. */
 export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, steps, client, onSign }: RescuePanelProps) {
@@ -47,7 +54,24 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, steps,
     const id = `m-${freshId()}`;
     setOwn(id);
     const line = (a: { ingredientId: string; name: string; massG: number }, i: number) => ({ lineId: `${id}-${i + 1}`, ...a });
-    const made: MendEntry = { id, at: Date.now(), sign, cause, partId: part.part.id, kind: rescue.kind, title: rescue.title.slice(0, 200), adds: rescue.adds.map(line), again: rescue.again.map(line), portions: after && rescue.change ? after.sheet.portions : null, use: after && rescue.change ? after.sheet.use : null, minutes: rescue.minutes, rest: rescue.rest, reopens: rescue.again.length > 0 && batch && running ? reopensFor(steps, batch.progress, part.part.id) : { keys: [], lines: [], step: null, whisked: false }, helped: null };
+    const made: MendEntry = {
+      id,
+      at: Date.now(),
+      sign,
+      cause,
+      partId: part.part.id,
+      kind: rescue.kind,
+      title: rescue.title.slice(0, 200),
+      adds: rescue.adds.map(line),
+      again: rescue.again.map(line),
+      portions: after && rescue.change ? after.sheet.portions : null,
+      use: after && rescue.change ? after.sheet.use : null,
+      minutes: rescue.minutes,
+      rest: rescue.rest,
+      reopens:
+        rescue.again.length > 0 && batch && running ? reopensFor(steps, batch.progress, part.part.id) : { keys: [], lines: [], step: null, whisked: false },
+      helped: null,
+    };
     void client?.act({ kind: 'mend', entry: made });
   };
   const time = (seconds: number, i: number, at: number) => {
@@ -66,7 +90,23 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, steps,
             <span className="text-[16.5px] leading-snug">
               {s.does}
               {s.stopIf && <span className="text-ink-soft"> Stop if {s.stopIf}.</span>}
-              {s.reads && <ReadingField key={`${sign}:${cause}:${i}`} reads={s.reads} at={`${batch?.batch.id ?? sheetId ?? 'general'}:${sign}:${cause}:${i}`} where={running ? 'local' : 'session'} onWrite={client && running ? (tC) => void client.act({ kind: 'off-plan', entry: { at: Date.now(), kind: 'note', words: `${SIGN_WORDS[sign].name}: ${s.does.slice(0, 200)} It read ${degrees(tC)}.` } }) : null} />}
+              {s.reads && (
+                <ReadingField
+                  key={`${sign}:${cause}:${i}`}
+                  reads={s.reads}
+                  at={`${batch?.batch.id ?? sheetId ?? 'general'}:${sign}:${cause}:${i}`}
+                  where={running ? 'local' : 'session'}
+                  onWrite={
+                    client && running
+                      ? (tC) =>
+                          void client.act({
+                            kind: 'off-plan',
+                            entry: { at: Date.now(), kind: 'note', words: `${SIGN_WORDS[sign].name}: ${s.does.slice(0, 200)} It read ${degrees(tC)}.` },
+                          })
+                      : null
+                  }
+                />
+              )}
               {s.timerS !== null &&
                 (client && running ? (
                   <button type="button" className="btn mt-2 flex min-h-11" onClick={() => time(s.timerS!, i, Date.now())}>
@@ -126,20 +166,42 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, steps,
             it is this already: {SIGN_WORDS[rescue.otherwise].name}
           </button>
         )}
-        {!client && sheetId === null && <p className="text-[14.5px] text-ink-soft">The amounts are of a usual size: for those of a dessert of yours, choose it above.</p>}
+        {!client && sheetId === null && (
+          <p className="text-[14.5px] text-ink-soft">The amounts are of a usual size: for those of a dessert of yours, choose it above.</p>
+        )}
         {!client && sheetId !== null && (
           <p className="text-[14.5px] text-ink-soft">
-            Worked out for the sheet. <Link href={`/pass?sheet=${sheetId}`} className="border-b-2 border-yolk font-semibold">Make it on Pass</Link>, and it is for the batch.
+            Worked out for the sheet.{' '}
+            <Link href={`/pass?sheet=${sheetId}`} className="border-b-2 border-yolk font-semibold">
+              Make it on Pass
+            </Link>
+            , and it is for the batch.
           </p>
         )}
       </div>
       {entry && client && (
         <div className="mt-3 flex flex-wrap items-center gap-2.5" role="group" aria-label="Did it help?">
           <p role="status" className="w-full text-[15px]">
-            {own === null ? <>‘{entry.title}’ stands in the batch</> : 'It stands in the batch'}{entry.adds.length > 0 ? '; weight, label and larder follow' : entry.again.length > 0 ? '; the larder follows' : ''}{entry.reopens.keys.length > 0 ? `, and ${entry.reopens.keys.length === 1 ? 'its step is' : `its ${entry.reopens.keys.length} steps are`} open again on Pass` : ''}. Did it help?
+            {own === null ? <>‘{entry.title}’ stands in the batch</> : 'It stands in the batch'}
+            {entry.adds.length > 0 ? '; weight, label and larder follow' : entry.again.length > 0 ? '; the larder follows' : ''}
+            {entry.reopens.keys.length > 0
+              ? `, and ${entry.reopens.keys.length === 1 ? 'its step is' : `its ${entry.reopens.keys.length} steps are`} open again on Pass`
+              : ''}
+            . Did it help?
           </p>
-          {([['yes', true], ['no', false]] as const).map(([name, value]) => (
-            <button key={name} type="button" aria-pressed={entry.helped === value} className={`btn min-h-11 min-w-16 ${entry.helped === value ? 'border-ink! bg-yolk-pale!' : ''}`} onClick={() => void client.act({ kind: 'mend-helped', id: entry.id, helped: entry.helped === value ? null : value })}>
+          {(
+            [
+              ['yes', true],
+              ['no', false],
+            ] as const
+          ).map(([name, value]) => (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={entry.helped === value}
+              className={`btn min-h-11 min-w-16 ${entry.helped === value ? 'border-ink! bg-yolk-pale!' : ''}`}
+              onClick={() => void client.act({ kind: 'mend-helped', id: entry.id, helped: entry.helped === value ? null : value })}
+            >
               {name}
             </button>
           ))}
@@ -151,7 +213,11 @@ export function RescuePanel({ answer, head, kitchen, log, sheetId, batch, steps,
   );
 }
 
-type Taken = { readonly kind: 'idle' } | { readonly kind: 'taking' } | { readonly kind: 'taken'; readonly version: number } | { readonly kind: 'not'; readonly says: string };
+type Taken =
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'taking' }
+  | { readonly kind: 'taken'; readonly version: number }
+  | { readonly kind: 'not'; readonly says: string };
 
 /** Changes of the sheet by which it does not come again, taken into its next version in one touch. */
 function NotAgain({ answer, head, kitchen, sheetId }: Pick<RescuePanelProps, 'answer' | 'head' | 'kitchen' | 'sheetId'>) {
@@ -168,12 +234,23 @@ function NotAgain({ answer, head, kitchen, sheetId }: Pick<RescuePanelProps, 'an
     if (!p.change) return;
     setTaken((t) => ({ ...t, [p.label]: { kind: 'taking' } }));
     try {
-      const response = await fetch(`/api/sheets/${sheetId}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ doc: p.change, baseRevision: revision, asNewVersion: true }) });
+      const response = await fetch(`/api/sheets/${sheetId}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ doc: p.change, baseRevision: revision, asNewVersion: true }),
+      });
       const said = (await response.json()) as { kind?: string; sheet?: { revision: number; version: number }; says?: string };
       if (response.ok && said.sheet) {
         setRevision(said.sheet.revision);
         setTaken((t) => ({ ...t, [p.label]: { kind: 'taken', version: said.sheet!.version } }));
-      } else setTaken((t) => ({ ...t, [p.label]: { kind: 'not', says: response.status === 409 ? 'Another screen changed the sheet meanwhile: open it on Bench.' : (said.says ?? 'It was not taken.') } }));
+      } else
+        setTaken((t) => ({
+          ...t,
+          [p.label]: {
+            kind: 'not',
+            says: response.status === 409 ? 'Another screen changed the sheet meanwhile: open it on Bench.' : (said.says ?? 'It was not taken.'),
+          },
+        }));
     } catch {
       setTaken((t) => ({ ...t, [p.label]: { kind: 'not', says: 'The server does not answer; nothing was changed.' } }));
     }
@@ -189,7 +266,12 @@ function NotAgain({ answer, head, kitchen, sheetId }: Pick<RescuePanelProps, 'an
           return (
             <li key={p.label} className="py-1.5">
               {p.change ? (
-                <button type="button" disabled={done} className="border-b-2 border-yolk font-semibold hover:bg-yolk-pale disabled:border-steel pointer-coarse:py-2" onClick={() => void take(p)}>
+                <button
+                  type="button"
+                  disabled={done}
+                  className="border-b-2 border-yolk font-semibold hover:bg-yolk-pale disabled:border-steel pointer-coarse:py-2"
+                  onClick={() => void take(p)}
+                >
                   {p.label}
                 </button>
               ) : (
@@ -198,10 +280,17 @@ function NotAgain({ answer, head, kitchen, sheetId }: Pick<RescuePanelProps, 'an
               {p.moves && <span className="text-[14px] text-ink-soft"> ({p.moves})</span>}
               {t.kind === 'taken' && (
                 <span role="status" className="block text-[14px]">
-                  It stands in version {t.version}. <Link href={`/sheet/${sheetId}/bench`} className="border-b-2 border-yolk font-semibold">Open it</Link>
+                  It stands in version {t.version}.{' '}
+                  <Link href={`/sheet/${sheetId}/bench`} className="border-b-2 border-yolk font-semibold">
+                    Open it
+                  </Link>
                 </span>
               )}
-              {t.kind === 'not' && <span role="alert" className="block text-[14px] text-beet">{t.says}</span>}
+              {t.kind === 'not' && (
+                <span role="alert" className="block text-[14px] text-beet">
+                  {t.says}
+                </span>
+              )}
             </li>
           );
         })}

@@ -15,8 +15,12 @@ export type CreateAnswer = { readonly field: 'name'; readonly says: string } | n
 
 /** Makes a sheet from the form and opens it on Bench: of a family's parts where one is chosen, else of one cream. A cream that cannot be read goes along as typed. */
 export async function createFromForm(_before: CreateAnswer, form: FormData): Promise<CreateAnswer> {
-  const name = String(form.get('name') ?? '').trim().slice(0, 120);
-  const cream = String(form.get('cream') ?? '').trim().slice(0, 500);
+  const name = String(form.get('name') ?? '')
+    .trim()
+    .slice(0, 120);
+  const cream = String(form.get('cream') ?? '')
+    .trim()
+    .slice(0, 500);
   if (name === '') return { field: 'name', says: 'Give it a name, so that it can be found again.' };
   const db = openedKitchen();
   const facts = readKitchenFacts(db);

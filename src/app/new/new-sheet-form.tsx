@@ -28,7 +28,17 @@ export function NewSheetForm({ facts, starts }: NewSheetFormProps) {
       <form action={create}>
         <label className="mb-5 block">
           <span className="mb-1 block font-[600]">What is it called?</span>
-          <input name="name" value={name} onChange={(e) => setName(e.target.value)} autoFocus maxLength={120} placeholder="Lemon-thyme chantilly" className="field w-full text-[18px]" aria-invalid={answer?.field === 'name' || undefined} aria-describedby="name-fault" />
+          <input
+            name="name"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            autoFocus
+            maxLength={120}
+            placeholder="Lemon-thyme chantilly"
+            className="field w-full text-[18px]"
+            aria-invalid={answer?.field === 'name' || undefined}
+            aria-describedby="name-fault"
+          />
           <span id="name-fault" className="mt-1 block text-beet" role="alert">
             {answer?.field === 'name' && answer.says}
           </span>
@@ -37,7 +47,10 @@ export function NewSheetForm({ facts, starts }: NewSheetFormProps) {
           <legend className="mb-1 font-[600]">What does it start from?</legend>
           <div className="grid gap-x-6 border-t border-steel-light sm:grid-cols-2">
             {[{ id: '', name: 'One cream', says: 'typed below' }, ...starts].map((s) => (
-              <label key={s.id} className={`block min-h-11 cursor-pointer border-b border-steel-light px-2 py-1.5 has-focus-visible:outline-2 has-focus-visible:outline-ink ${start === s.id ? 'bg-yolk-pale' : 'hover:bg-paper'}`}>
+              <label
+                key={s.id}
+                className={`block min-h-11 cursor-pointer border-b border-steel-light px-2 py-1.5 has-focus-visible:outline-2 has-focus-visible:outline-ink ${start === s.id ? 'bg-yolk-pale' : 'hover:bg-paper'}`}
+              >
                 <input type="radio" name="start" value={s.id} checked={start === s.id} onChange={() => setStart(s.id)} className="sr-only" />
                 <span className={`block ${start === s.id ? 'font-[650]' : ''}`}>{s.name}</span>
                 <span className="block truncate text-[13.5px] text-ink-soft">{s.says}</span>
@@ -48,9 +61,19 @@ export function NewSheetForm({ facts, starts }: NewSheetFormProps) {
         {start === '' && (
           <label className="mb-5 block">
             <span className="mb-1 block font-[600]">Which cream is there, and how much?</span>
-            <input name="cream" value={cream} onChange={(e) => setCream(e.target.value)} maxLength={500} className="field w-full text-[18px]" aria-invalid={!read.ok || undefined} aria-describedby="cream-read" />
+            <input
+              name="cream"
+              value={cream}
+              onChange={(e) => setCream(e.target.value)}
+              maxLength={500}
+              className="field w-full text-[18px]"
+              aria-invalid={!read.ok || undefined}
+              aria-describedby="cream-read"
+            />
             <span id="cream-read" className={`mt-1 block ${read.ok ? 'text-ink-soft' : 'text-beet'}`} role="status">
-              {read.ok ? `${plainNumber(read.value.massG, 0)}\u00a0g of ${ingredient?.name}${read.value.fatPct === null ? '' : `, read as ${read.value.fatPct}\u00a0% fat`}` : read.fault.says}
+              {read.ok
+                ? `${plainNumber(read.value.massG, 0)}\u00a0g of ${ingredient?.name}${read.value.fatPct === null ? '' : `, read as ${read.value.fatPct}\u00a0% fat`}`
+                : read.fault.says}
             </span>
           </label>
         )}
@@ -60,7 +83,9 @@ export function NewSheetForm({ facts, starts }: NewSheetFormProps) {
       </form>
       <section aria-label="From a recipe" className="border-steel max-lg:order-first max-lg:border-b max-lg:pb-6 lg:border-l lg:pl-8">
         <h2 className="text-[19px]">There is a recipe</h2>
-        <p className="mt-1 mb-3 text-ink-soft">Written, in short hand, in cups, or told as a story: its parts, amounts, steps and times are read, and the order is kept.</p>
+        <p className="mt-1 mb-3 text-ink-soft">
+          Written, in short hand, in cups, or told as a story: its parts, amounts, steps and times are read, and the order is kept.
+        </p>
         <Link href="/paste" className="btn">
           Paste a recipe
         </Link>

@@ -29,7 +29,11 @@ export default async function PassPage({ searchParams }: { readonly searchParams
       </Frame>
     );
   }
-  const versions = listVersions(db, sheet.id).map((v) => ({ number: v.number, name: v.name, portions: v.number === sheet.version ? sheet.doc.portions : (getSheetVersion(db, sheet.id, v.number)?.portions ?? sheet.doc.portions) }));
+  const versions = listVersions(db, sheet.id).map((v) => ({
+    number: v.number,
+    name: v.name,
+    portions: v.number === sheet.version ? sheet.doc.portions : (getSheetVersion(db, sheet.id, v.number)?.portions ?? sheet.doc.portions),
+  }));
   const plan = batchPlan(sheet.doc, kitchenOf(readKitchenFacts(db)));
   return (
     <Frame station="Pass" sheetId={sheet.id} heading={<h1 className="truncate text-[20px]">Make {sheet.doc.name}</h1>}>
@@ -40,7 +44,8 @@ export default async function PassPage({ searchParams }: { readonly searchParams
               {sheet.doc.portions} portions from version {sheet.version}, {plan.value.steps.length} steps.{' '}
               {plan.value.forecast.stageTimeS && (
                 <>
-                  {plan.value.forecast.stage.charAt(0).toUpperCase() + plan.value.forecast.stage.slice(1)} is expected after <b className="fig">{showSecondsRange(plan.value.forecast.stageTimeS.low, plan.value.forecast.stageTimeS.high)}</b>
+                  {plan.value.forecast.stage.charAt(0).toUpperCase() + plan.value.forecast.stage.slice(1)} is expected after{' '}
+                  <b className="fig">{showSecondsRange(plan.value.forecast.stageTimeS.low, plan.value.forecast.stageTimeS.high)}</b>
                   {plan.value.forecast.overrunPct && (
                     <>
                       , air <b className="fig">{showRange(plan.value.forecast.overrunPct.low, plan.value.forecast.overrunPct.high, '%')}</b>

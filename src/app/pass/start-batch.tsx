@@ -13,7 +13,11 @@ interface StartBatchProps {
   /** Newest first. */
   readonly versions: readonly { readonly number: number; readonly name: string | null; readonly portions: number }[];
   /** Of the newest version, as it is written. */
-  readonly steps: readonly { readonly key: string; readonly title: string; readonly lines: readonly { readonly lineId: string; readonly name: string; readonly massG: number }[] }[];
+  readonly steps: readonly {
+    readonly key: string;
+    readonly title: string;
+    readonly lines: readonly { readonly lineId: string; readonly name: string; readonly massG: number }[];
+  }[];
 }
 
 const MOST = 2000;
@@ -37,7 +41,11 @@ export function StartBatch({ sheetId, portions, versions, steps }: StartBatchPro
     setTrouble(null);
     allowSound();
     try {
-      const response = await fetch('/api/batches', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: asked.current.id, sheetId, version, portions: wanted }) });
+      const response = await fetch('/api/batches', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: asked.current.id, sheetId, version, portions: wanted }),
+      });
       const body = (await response.json()) as { id?: string; says?: string };
       if (response.ok && body.id) {
         router.push(`/pass/${body.id}`);
@@ -54,12 +62,25 @@ export function StartBatch({ sheetId, portions, versions, steps }: StartBatchPro
       <div className="flex flex-wrap items-end gap-4">
         <label className="text-[13.5px] text-ink-soft">
           Portions
-          <input value={wish} inputMode="numeric" maxLength={6} aria-invalid={!good || undefined} aria-describedby="scale-words" onChange={(e) => setWish(e.target.value)} className="field fig mt-0.5 block w-28 text-[20px]" />
+          <input
+            value={wish}
+            inputMode="numeric"
+            maxLength={6}
+            aria-invalid={!good || undefined}
+            aria-describedby="scale-words"
+            onChange={(e) => setWish(e.target.value)}
+            className="field fig mt-0.5 block w-28 text-[20px]"
+          />
         </label>
         {versions.length > 1 && (
           <label className="text-[13.5px] text-ink-soft">
             Version
-            <Select value={String(version)} options={versions.map((v) => [String(v.number), `${v.number}${v.name ? `, ${v.name}` : ''}`] as const)} onChange={(v) => setVersion(Number(v))} className="field mt-0.5 flex text-[16px]" />
+            <Select
+              value={String(version)}
+              options={versions.map((v) => [String(v.number), `${v.number}${v.name ? `, ${v.name}` : ''}`] as const)}
+              onChange={(v) => setVersion(Number(v))}
+              className="field mt-0.5 flex text-[16px]"
+            />
           </label>
         )}
         <button type="button" className="btn btn-act min-h-14 px-7 text-[18px]" disabled={starting || !good} onClick={() => void start()}>
@@ -67,7 +88,11 @@ export function StartBatch({ sheetId, portions, versions, steps }: StartBatchPro
         </button>
       </div>
       <p id="scale-words" className={`mt-2 text-[14.5px] ${good ? 'text-ink-soft' : 'text-beet'}`}>
-        {!good ? `‘${wish}’ is no number of portions: a whole number from 1 to 2\u202f000.` : wanted === written ? `As the sheet is written, ${written} portions.` : `Every amount times ${showFactor(wanted / written)}; the sheet is written for ${written}.`}
+        {!good
+          ? `‘${wish}’ is no number of portions: a whole number from 1 to 2\u202f000.`
+          : wanted === written
+            ? `As the sheet is written, ${written} portions.`
+            : `Every amount times ${showFactor(wanted / written)}; the sheet is written for ${written}.`}
       </p>
       <p role="alert" className="mt-2 text-beet empty:hidden">
         {trouble}
@@ -79,7 +104,11 @@ export function StartBatch({ sheetId, portions, versions, steps }: StartBatchPro
               <span className="fig text-ink-soft">{i + 1}</span>
               <span>
                 <span className="font-[600]">{s.title}</span>
-                {s.lines.length > 0 && <span className="block text-ink-soft">{s.lines.map((l) => `${l.name} ${showGrams(l.massG * (good ? wanted / written : 1))}`).join(', ')}</span>}
+                {s.lines.length > 0 && (
+                  <span className="block text-ink-soft">
+                    {s.lines.map((l) => `${l.name} ${showGrams(l.massG * (good ? wanted / written : 1))}`).join(', ')}
+                  </span>
+                )}
               </span>
             </li>
           ))}

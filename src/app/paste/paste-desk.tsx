@@ -27,7 +27,11 @@ export function PasteDesk({ facts }: { readonly facts: KitchenFacts }) {
   const [reviewed, keepReviewed] = useKept('session', 'soft-peak:paste-read');
   const [own, setOwn] = useState<Sheet | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const { take, fault: refused, busy } = useTakeIn(() => {
+  const {
+    take,
+    fault: refused,
+    busy,
+  } = useTakeIn(() => {
     keepText('');
     keepReviewed('');
   });
@@ -67,7 +71,15 @@ export function PasteDesk({ facts }: { readonly facts: KitchenFacts }) {
   if (reviewed !== null && reviewed !== '') {
     return (
       <Suspense fallback={<p className="px-8 py-8 text-[17px] text-ink-soft">Reading…</p>}>
-        <ReviewDesk key={reviewed} facts={facts} text={reviewed} busy={busy} refused={refused} onTake={(doc) => void take(doc)} onBack={() => keepReviewed('')} />
+        <ReviewDesk
+          key={reviewed}
+          facts={facts}
+          text={reviewed}
+          busy={busy}
+          refused={refused}
+          onTake={(doc) => void take(doc)}
+          onBack={() => keepReviewed('')}
+        />
       </Suspense>
     );
   }
@@ -83,8 +95,19 @@ export function PasteDesk({ facts }: { readonly facts: KitchenFacts }) {
     >
       <label className="block">
         <span className="mb-1 block text-[17px] font-[600]">Paste it as it is written, or as it was told</span>
-        <span className="mb-2 block text-ink-soft">A list and a method, a paragraph, notes in short hand, an old book’s sentence, a page’s schema.org block, a table of lines, or a sheet’s own file.</span>
-        <textarea autoFocus rows={16} value={text ?? ''} onChange={(e) => keepText(e.target.value)} placeholder={EXAMPLE} aria-invalid={fault !== null || undefined} aria-describedby="paste-fault" className="field w-full resize-y py-2.5 leading-relaxed" />
+        <span className="mb-2 block text-ink-soft">
+          A list and a method, a paragraph, notes in short hand, an old book’s sentence, a page’s schema.org block, a table of lines, or a sheet’s own file.
+        </span>
+        <textarea
+          autoFocus
+          rows={16}
+          value={text ?? ''}
+          onChange={(e) => keepText(e.target.value)}
+          placeholder={EXAMPLE}
+          aria-invalid={fault !== null || undefined}
+          aria-describedby="paste-fault"
+          className="field w-full resize-y py-2.5 leading-relaxed"
+        />
       </label>
       <p id="paste-fault" role="alert" className="min-h-6 text-beet">
         {fault}
@@ -95,7 +118,12 @@ export function PasteDesk({ facts }: { readonly facts: KitchenFacts }) {
         </button>
         <label className="btn cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-ink">
           Choose a file
-          <input type="file" className="sr-only" accept=".txt,.md,.json,.jsonld,.csv,.html,.htm,text/*,application/json" onChange={(e) => void readFile(e.target.files?.[0])} />
+          <input
+            type="file"
+            className="sr-only"
+            accept=".txt,.md,.json,.jsonld,.csv,.html,.htm,text/*,application/json"
+            onChange={(e) => void readFile(e.target.files?.[0])}
+          />
         </label>
         <span className="text-[14px] text-ink-soft">or drop a file anywhere here</span>
       </div>
@@ -112,7 +140,11 @@ function useTakeIn(onTaken: () => void): { readonly take: (doc: Sheet) => Promis
   const take = async (doc: Sheet) => {
     setBusy(true);
     try {
-      const response = await fetch('/api/sheets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: ids.of(JSON.stringify(doc)), doc }) });
+      const response = await fetch('/api/sheets', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: ids.of(JSON.stringify(doc)), doc }),
+      });
       const body = (await response.json()) as { id?: string; says?: string };
       if (!response.ok || !body.id) throw new Error(body.says ?? 'The server could not take the sheet in.');
       ids.arrived();
@@ -139,7 +171,8 @@ function TakeIn({ sheet, busy, fault, onTake, onBack }: TakeInProps) {
     <section className="mx-auto max-w-[860px] px-4 py-8 md:px-8" aria-label="A sheet">
       <h2 className="text-[21px]">{sheet.name}</h2>
       <p className="mt-1 text-ink-soft">
-        A sheet’s own file: {sheet.parts.length} {sheet.parts.length === 1 ? 'part' : 'parts'}, {sheet.parts.reduce((n, p) => n + p.lines.length, 0)} lines, {sheet.steps.length} steps, {sheet.portions} portions. It comes in as a new sheet; nothing here is replaced.
+        A sheet’s own file: {sheet.parts.length} {sheet.parts.length === 1 ? 'part' : 'parts'}, {sheet.parts.reduce((n, p) => n + p.lines.length, 0)} lines,{' '}
+        {sheet.steps.length} steps, {sheet.portions} portions. It comes in as a new sheet; nothing here is replaced.
       </p>
       {fault && (
         <p role="alert" className="mt-2 text-beet">

@@ -35,12 +35,25 @@ export function ReadParts({ reading, draft, analysis, context, open, onEdit, onA
     const doubt = doubtOf.get(l.line.id);
     const step = sheet.steps.findIndex((s) => s.id === l.line.stepId);
     return (
-      <li key={l.line.id} className={`grid grid-cols-[72px_minmax(0,1fr)_auto] items-baseline gap-x-2.5 border-t border-steel-light py-0.5 ${doubt ? 'bg-[oklch(.965_.02_12)]' : ''}`} data-read-line={doubt ? 'doubt' : 'sure'}>
-        <span className="fig text-right text-[15.5px]">{l.kind === 'part' ? l.cooksMeasure : l.read ? `${showGrams(l.read.massG)}${doubt ? '?' : ''}` : '–'}</span>
+      <li
+        key={l.line.id}
+        className={`grid grid-cols-[72px_minmax(0,1fr)_auto] items-baseline gap-x-2.5 border-t border-steel-light py-0.5 ${doubt ? 'bg-[oklch(.965_.02_12)]' : ''}`}
+        data-read-line={doubt ? 'doubt' : 'sure'}
+      >
+        <span className="fig text-right text-[15.5px]">
+          {l.kind === 'part' ? l.cooksMeasure : l.read ? `${showGrams(l.read.massG)}${doubt ? '?' : ''}` : '–'}
+        </span>
         <span className="min-w-0 truncate" title={l.line.text}>
           {l.kind === 'part' ? l.fromPart?.name : (shortNameOf(l) ?? (splitLine(l.line.text).name || l.line.text))}
           {sheet.parts.length > 1 && l.kind === 'ingredient' && (
-            <QuietChoice label={`Part of ${l.name}`} value={a.part.id} face="move" options={parts} onChange={(to) => onEdit((d) => setLinePart(d, l.line.id, to, context))} className="ml-2 text-[13px] text-ink-soft opacity-0 group-hover/part:opacity-100 focus:opacity-100 pointer-coarse:opacity-100" />
+            <QuietChoice
+              label={`Part of ${l.name}`}
+              value={a.part.id}
+              face="move"
+              options={parts}
+              onChange={(to) => onEdit((d) => setLinePart(d, l.line.id, to, context))}
+              className="ml-2 text-[13px] text-ink-soft opacity-0 group-hover/part:opacity-100 focus:opacity-100 pointer-coarse:opacity-100"
+            />
           )}
         </span>
         <QuietChoice
@@ -63,8 +76,22 @@ export function ReadParts({ reading, draft, analysis, context, open, onEdit, onA
           <div className="min-w-0">
             <div className="flex items-baseline gap-3 pb-0.5">
               <NameOf name={a.part.name} onName={(name) => onEdit((d) => setPart(d, a.part.id, { name }, context))} />
-              <QuietChoice label={`Kind of ${a.part.name}`} value={a.part.kind} options={PART_KINDS.map((k) => [k, PART_KIND_NAMES[k]] as const)} onChange={(kind) => onEdit((d) => setPartKind(d, a.part.id, kind, context))} className="text-[14px] text-ink-soft" />
-              {a.part.stands === 'beside' && <QuietChoice label={`Where ${a.part.name} stands`} value={a.part.stands} options={STANDS.map((w) => [w, STANDS_NAMES[w]] as const)} onChange={(stands) => onEdit((d) => setPart(d, a.part.id, { stands }, context))} className="text-[14px] text-ink-soft" />}
+              <QuietChoice
+                label={`Kind of ${a.part.name}`}
+                value={a.part.kind}
+                options={PART_KINDS.map((k) => [k, PART_KIND_NAMES[k]] as const)}
+                onChange={(kind) => onEdit((d) => setPartKind(d, a.part.id, kind, context))}
+                className="text-[14px] text-ink-soft"
+              />
+              {a.part.stands === 'beside' && (
+                <QuietChoice
+                  label={`Where ${a.part.name} stands`}
+                  value={a.part.stands}
+                  options={STANDS.map((w) => [w, STANDS_NAMES[w]] as const)}
+                  onChange={(stands) => onEdit((d) => setPart(d, a.part.id, { stands }, context))}
+                  className="text-[14px] text-ink-soft"
+                />
+              )}
             </div>
             <ul>{a.reading.lines.map((l) => row(a, l))}</ul>
           </div>
@@ -118,7 +145,11 @@ function Choices({ doubt, line, partId, context, index, onEdit, onAdded }: Choic
   const add = async (kin: Ingredient) => {
     const fresh = fromKin(name, kin, new Set(context.larder.keys()));
     try {
-      const answer = await fetch(`/api/larder/${fresh.id}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ingredient: fresh, baseRevision: 0 }) });
+      const answer = await fetch(`/api/larder/${fresh.id}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ ingredient: fresh, baseRevision: 0 }),
+      });
       if (!answer.ok) throw new Error(((await answer.json()) as { says?: string }).says ?? 'The larder did not take it.');
       onAdded(fresh);
       onEdit((d) => setLineIngredient(d, partId, line.line.id, fresh, { ...context, larder: new Map([...context.larder, [fresh.id, fresh]]) }), [index]);
@@ -140,7 +171,13 @@ function Choices({ doubt, line, partId, context, index, onEdit, onAdded }: Choic
               </button>
             ))
           : found.map((i) => (
-              <button key={i.id} type="button" aria-pressed={i.id === line.ingredient?.id} className={`${choice} ${i.id === line.ingredient?.id ? 'border-ink font-semibold' : ''}`} onClick={() => onEdit((d) => setLineIngredient(d, partId, line.line.id, i, context), [index])}>
+              <button
+                key={i.id}
+                type="button"
+                aria-pressed={i.id === line.ingredient?.id}
+                className={`${choice} ${i.id === line.ingredient?.id ? 'border-ink font-semibold' : ''}`}
+                onClick={() => onEdit((d) => setLineIngredient(d, partId, line.line.id, i, context), [index])}
+              >
                 {i.name}
               </button>
             ))}

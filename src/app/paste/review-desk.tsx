@@ -37,12 +37,20 @@ interface ReviewDeskProps {
 export function ReviewDesk({ facts, text, busy, refused, onTake, onBack }: ReviewDeskProps) {
   const [added, setAdded] = useState<readonly Ingredient[]>([]);
   const kitchen = useMemo(() => kitchenOf({ ...facts, larder: [...facts.larder, ...added] }), [facts, added]);
-  const context = useMemo(() => ({ larder: kitchen.larder, matcher: matcherFor([...kitchen.larder.values()]), measures: { cups: facts.rules.cups, eggs: facts.rules.eggs } }), [kitchen, facts]);
+  const context = useMemo(
+    () => ({ larder: kitchen.larder, matcher: matcherFor([...kitchen.larder.values()]), measures: { cups: facts.rules.cups, eggs: facts.rules.eggs } }),
+    [kitchen, facts],
+  );
   const [kept, keep] = useKept('session', 'soft-peak:paste-draft');
   const [history, setHistory] = useState<readonly Draft[]>([]);
   const fresh = (cups: Draft['cups']): { reading: Reading; draft: Draft } | null => {
     const read = readRecipe(text, context, { cups });
-    return read.ok ? { reading: read.value, draft: { ...readingToSheet(read.value, { context, mixers: kitchen.mixers, vessels: kitchen.vessels, newId: freshId }), cups, answered: [] } } : null;
+    return read.ok
+      ? {
+          reading: read.value,
+          draft: { ...readingToSheet(read.value, { context, mixers: kitchen.mixers, vessels: kitchen.vessels, newId: freshId }), cups, answered: [] },
+        }
+      : null;
   };
   const [draft, setDraft] = useState<Draft | null>(() => draftKept(kept, text) ?? fresh('auto')?.draft ?? null);
   const cupsRead = draft?.cups ?? 'auto';
@@ -53,7 +61,8 @@ export function ReviewDesk({ facts, text, busy, refused, onTake, onBack }: Revie
     setDraft(next);
     keep(JSON.stringify({ text, draft: next }));
   };
-  const edit = (to: (sheet: Sheet) => Sheet, answers: readonly number[] = []) => draft && change({ ...draft, sheet: to(draft.sheet), answered: [...new Set([...draft.answered, ...answers])] });
+  const edit = (to: (sheet: Sheet) => Sheet, answers: readonly number[] = []) =>
+    draft && change({ ...draft, sheet: to(draft.sheet), answered: [...new Set([...draft.answered, ...answers])] });
   const undo = useEffectEvent((e: KeyboardEvent) => {
     if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z' || history.length === 0) return;
     e.preventDefault();
@@ -89,7 +98,11 @@ export function ReviewDesk({ facts, text, busy, refused, onTake, onBack }: Revie
       <div className="px-4 pt-4 pb-10 md:px-7">
         <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-3 border-b border-steel pb-3">
           <h2 className="text-[21px]" data-open-doubts={open.length}>
-            {reading.lines.length === 0 && reading.steps.length === 0 ? 'No ingredient and no step was found in it' : open.length === 0 ? `All ${figures(reading)} figures read` : `${figures(reading)} figures read, ${open.length} to look at`}
+            {reading.lines.length === 0 && reading.steps.length === 0
+              ? 'No ingredient and no step was found in it'
+              : open.length === 0
+                ? `All ${figures(reading)} figures read`
+                : `${figures(reading)} figures read, ${open.length} to look at`}
           </h2>
           <div className="flex flex-wrap gap-3">
             <button type="button" className="btn" onClick={onBack}>
@@ -107,30 +120,88 @@ export function ReviewDesk({ facts, text, busy, refused, onTake, onBack }: Revie
         )}
         <dl className="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b border-steel py-2 text-[14.5px]" aria-label="What the sheet starts with">
           <Setting name="cups">
-            <QuietChoice label="Cups and spoons" value={draft.cups === 'auto' ? reading.cups.system : draft.cups} options={CUP_SYSTEM_KEYS.map((k) => [k, `${CUP_SYSTEMS[k].name}, ${Math.round(CUP_SYSTEMS[k].cup)} mL`] as const)} onChange={(cups) => { const again = fresh(cups); if (again) change(again.draft); }} className="font-[600]" />
-            <span className="text-ink-soft">{draft.cups !== 'auto' ? '' : reading.cups.quotes.length > 0 ? ` because of ‘${reading.cups.quotes[0]}’` : ' (not said)'}</span>
+            <QuietChoice
+              label="Cups and spoons"
+              value={draft.cups === 'auto' ? reading.cups.system : draft.cups}
+              options={CUP_SYSTEM_KEYS.map((k) => [k, `${CUP_SYSTEMS[k].name}, ${Math.round(CUP_SYSTEMS[k].cup)} mL`] as const)}
+              onChange={(cups) => {
+                const again = fresh(cups);
+                if (again) change(again.draft);
+              }}
+              className="font-[600]"
+            />
+            <span className="text-ink-soft">
+              {draft.cups !== 'auto' ? '' : reading.cups.quotes.length > 0 ? ` because of ‘${reading.cups.quotes[0]}’` : ' (not said)'}
+            </span>
           </Setting>
           <Setting name="vessel">
-            <QuietChoice label="Vessel" value={sheet.vessel.name} options={[...new Set([sheet.vessel.name, ...kitchen.vessels.map((v) => v.vessel.name)])].map((n) => [n, n] as const)} onChange={(name) => edit((d) => ({ ...d, vessel: kitchen.vessels.find((v) => v.vessel.name === name)?.vessel ?? d.vessel }))} className="font-[600]" />
-            <span className="text-ink-soft">{sheet.tin.count > 1 ? ` × ${sheet.tin.count}` : ''}{said('vessel')}</span>
+            <QuietChoice
+              label="Vessel"
+              value={sheet.vessel.name}
+              options={[...new Set([sheet.vessel.name, ...kitchen.vessels.map((v) => v.vessel.name)])].map((n) => [n, n] as const)}
+              onChange={(name) => edit((d) => ({ ...d, vessel: kitchen.vessels.find((v) => v.vessel.name === name)?.vessel ?? d.vessel }))}
+              className="font-[600]"
+            />
+            <span className="text-ink-soft">
+              {sheet.tin.count > 1 ? ` × ${sheet.tin.count}` : ''}
+              {said('vessel')}
+            </span>
           </Setting>
           <Setting name="mixer">
-            <QuietChoice label="Mixer" value={mixerId} options={mixers.map((m) => [m.id, m.name] as const)} onChange={(id) => edit((d) => d.parts.reduce((s, p) => setPart(s, p.id, { whisk: { ...p.whisk, mixerId: id } }, context), d))} className="font-[600]" />
+            <QuietChoice
+              label="Mixer"
+              value={mixerId}
+              options={mixers.map((m) => [m.id, m.name] as const)}
+              onChange={(id) => edit((d) => d.parts.reduce((s, p) => setPart(s, p.id, { whisk: { ...p.whisk, mixerId: id } }, context), d))}
+              className="font-[600]"
+            />
             <span className="text-ink-soft">{said('mixer')}</span>
           </Setting>
           <Setting name="it is">
-            <QuietChoice label="What it is for" value={sheet.use} options={USES.map((u) => [u, USE_NAMES[u]] as const)} onChange={(use) => edit((d) => ({ ...d, use }))} className="font-[600]" />
+            <QuietChoice
+              label="What it is for"
+              value={sheet.use}
+              options={USES.map((u) => [u, USE_NAMES[u]] as const)}
+              onChange={(use) => edit((d) => ({ ...d, use }))}
+              className="font-[600]"
+            />
             <span className="text-ink-soft">{said('use')}</span>
           </Setting>
           <Setting name="family">
-            <QuietChoice label="Family" value={sheet.family} options={FAMILIES.map((f) => [f, FAMILY_NAMES[f]] as const)} onChange={(family) => edit((d) => setFamily(d, family, context))} className="font-[600]" />
+            <QuietChoice
+              label="Family"
+              value={sheet.family}
+              options={FAMILIES.map((f) => [f, FAMILY_NAMES[f]] as const)}
+              onChange={(family) => edit((d) => setFamily(d, family, context))}
+              className="font-[600]"
+            />
           </Setting>
           <Setting name="portions">
-            <input aria-label="Portions" inputMode="numeric" value={String(sheet.portions)} maxLength={4} onChange={(e) => /^\d{1,4}$/.test(e.target.value) && Number(e.target.value) >= 1 && Number(e.target.value) <= 2000 && edit((d) => ({ ...d, portions: Number(e.target.value) }))} className="fig w-14 rounded-s border border-transparent bg-transparent px-1 hover:border-steel focus:border-steel focus:bg-paper" />
+            <input
+              aria-label="Portions"
+              inputMode="numeric"
+              value={String(sheet.portions)}
+              maxLength={4}
+              onChange={(e) =>
+                /^\d{1,4}$/.test(e.target.value) &&
+                Number(e.target.value) >= 1 &&
+                Number(e.target.value) <= 2000 &&
+                edit((d) => ({ ...d, portions: Number(e.target.value) }))
+              }
+              className="fig w-14 rounded-s border border-transparent bg-transparent px-1 hover:border-steel focus:border-steel focus:bg-paper"
+            />
             <span className="text-ink-soft">{said('portions')}</span>
           </Setting>
         </dl>
-        <ReadParts reading={reading} draft={draft} analysis={analysis} context={context} open={open} onEdit={edit} onAdded={(i) => setAdded((a) => [...a, i])} />
+        <ReadParts
+          reading={reading}
+          draft={draft}
+          analysis={analysis}
+          context={context}
+          open={open}
+          onEdit={edit}
+          onAdded={(i) => setAdded((a) => [...a, i])}
+        />
         <ReadMethod sheet={sheet} analysis={analysis} onEdit={edit} />
       </div>
     </section>
@@ -138,7 +209,10 @@ export function ReviewDesk({ facts, text, busy, refused, onTake, onBack }: Revie
 }
 
 /** Amounts, times and temperatures that stand in what was understood. */
-const figures = (r: Reading): number => r.lines.filter((l) => l.draft.grams !== null).length + r.steps.filter((s) => s.minutes !== null).length + r.steps.filter((s) => s.temperature !== null).length;
+const figures = (r: Reading): number =>
+  r.lines.filter((l) => l.draft.grams !== null).length +
+  r.steps.filter((s) => s.minutes !== null).length +
+  r.steps.filter((s) => s.temperature !== null).length;
 
 /** The draft of this very text that was left behind; null where there is none. */
 function draftKept(kept: string | null, text: string): Draft | null {
@@ -167,7 +241,17 @@ const MARK: Readonly<Record<'amount' | 'time' | 'doubt', string>> = {
 };
 
 /** The text as it was written, with what became a figure underlined, and what was kept as a note. */
-function Written({ text, reading, open, unread }: { readonly text: string; readonly reading: Reading; readonly open: ReadonlySet<number>; readonly unread: readonly string[] }) {
+function Written({
+  text,
+  reading,
+  open,
+  unread,
+}: {
+  readonly text: string;
+  readonly reading: Reading;
+  readonly open: ReadonlySet<number>;
+  readonly unread: readonly string[];
+}) {
   const marks = useMemo(() => marksOf(text, reading), [text, reading]);
   return (
     <section aria-label="As it was written" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:order-last max-lg:border-t md:px-6 lg:border-r">
@@ -175,7 +259,13 @@ function Written({ text, reading, open, unread }: { readonly text: string; reado
       <p className="max-w-[60ch] whitespace-pre-wrap text-[15px] leading-relaxed [overflow-wrap:anywhere]">
         {marks.map((m, i) => {
           const kind = m.kind === 'doubt' && m.line !== null && !open.has(m.line) ? 'amount' : m.kind;
-          return kind === 'plain' ? <span key={i}>{m.text}</span> : <mark key={i} data-mark={kind} className={`bg-transparent text-ink ${MARK[kind]}`}>{m.text}</mark>;
+          return kind === 'plain' ? (
+            <span key={i}>{m.text}</span>
+          ) : (
+            <mark key={i} data-mark={kind} className={`bg-transparent text-ink ${MARK[kind]}`}>
+              {m.text}
+            </mark>
+          );
         })}
       </p>
       {unread.length > 0 && (

@@ -27,7 +27,12 @@ const PACES = [
 ] as const;
 type Pace = (typeof PACES)[number][0];
 
-const MIXER_WORDS: Readonly<Record<PracticeRun['input']['mixer'], string>> = { planetary: 'planetary mixer', 'hand-mixer': 'hand mixer', 'balloon-whisk': 'balloon whisk', processor: 'processor' };
+const MIXER_WORDS: Readonly<Record<PracticeRun['input']['mixer'], string>> = {
+  planetary: 'planetary mixer',
+  'hand-mixer': 'hand mixer',
+  'balloon-whisk': 'balloon whisk',
+  processor: 'processor',
+};
 
 /** Practise: stop by the look alone, then see how far off it was. */
 export function PractiseDesk({ stops }: { readonly stops: readonly Stop[] }) {
@@ -41,7 +46,11 @@ export function PractiseDesk({ stops }: { readonly stops: readonly Stop[] }) {
         <WhiskPages sheetId={sheetId} here="practise" />
       </div>
       <div className="grid min-h-[calc(100dvh-128px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
-        {seed === null ? <Start onStart={() => setSeed(freshSeed())} /> : <Round key={seed} seed={seed} onNext={() => setSeed(freshSeed())} onKept={setKnown} />}
+        {seed === null ? (
+          <Start onStart={() => setSeed(freshSeed())} />
+        ) : (
+          <Round key={seed} seed={seed} onNext={() => setSeed(freshSeed())} onKept={setKnown} />
+        )}
         <Scores stops={known} onAgain={setSeed} />
       </div>
     </Frame>
@@ -53,7 +62,10 @@ const freshSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0]!;
 function Start({ onStart }: { readonly onStart: () => void }) {
   return (
     <section aria-label="Start" className="px-4 py-6 md:px-6">
-      <p className="max-w-[58ch] text-[17px] leading-snug">A cream that you have not seen, in one of three mixers, whisked without a clock. Watch the peak and stop it at the stage that is asked: with the space bar, or the button.</p>
+      <p className="max-w-[58ch] text-[17px] leading-snug">
+        A cream that you have not seen, in one of three mixers, whisked without a clock. Watch the peak and stop it at the stage that is asked: with the space
+        bar, or the button.
+      </p>
       <button type="button" className="btn btn-act mt-4 min-h-12 px-5 text-[17px]" onClick={onStart}>
         Pour a cream
       </button>
@@ -103,7 +115,11 @@ function Round({ seed, onNext, onKept }: { readonly seed: number; readonly onNex
         Stop it at <span className="font-figure font-[650]">{target}</span>. <span className="text-ink-soft">{creamWords(run)}</span>
       </p>
       <div className="mx-auto h-[min(46vh,400px)] max-w-[380px]" aria-live="off">
-        {from === null ? <Peak x={networkAt(run.whip, phase.kind === 'stopped' ? phase.result.stoppedS : 0)} /> : <TurningPeak run={run} from={from} speed={speed} />}
+        {from === null ? (
+          <Peak x={networkAt(run.whip, phase.kind === 'stopped' ? phase.result.stoppedS : 0)} />
+        ) : (
+          <TurningPeak run={run} from={from} speed={speed} />
+        )}
       </div>
       {phase.kind === 'stopped' ? (
         <Outcome run={run} result={phase.result} kept={phase.kept} onNext={onNext} onAgain={() => setPhase({ kind: 'ready' })} />
@@ -141,7 +157,19 @@ function TurningPeak({ run, from, speed }: { readonly run: PracticeRun; readonly
 const creamWords = ({ input: i }: PracticeRun): string =>
   `${withUnit(plainNumber(i.mixMl / 1000, 1), 'L')} of cream at ${withUnit(plainNumber(i.fatPct, 0), '%')} fat and ${withUnit(plainNumber(i.creamC, 0), '°C')}${i.sugarPer100 > 0 ? `, sweetened ${i.sugarAt === 'start' ? 'at the start' : 'at soft peak'}` : ', unsweetened'}; ${MIXER_WORDS[i.mixer]}.`;
 
-function Outcome({ run, result: r, kept, onNext, onAgain }: { readonly run: PracticeRun; readonly result: PracticeResult; readonly kept: boolean; readonly onNext: () => void; readonly onAgain: () => void }) {
+function Outcome({
+  run,
+  result: r,
+  kept,
+  onNext,
+  onAgain,
+}: {
+  readonly run: PracticeRun;
+  readonly result: PracticeResult;
+  readonly kept: boolean;
+  readonly onNext: () => void;
+  readonly onAgain: () => void;
+}) {
   const { window } = run;
   const off = r.offS === 0 ? 'Inside the window' : `${withUnit(plainNumber(Math.abs(r.offS), 0), 's')} ${r.offS < 0 ? 'early' : 'late'}`;
   const lost = r.wishedPct - r.overrunPct;
@@ -151,7 +179,10 @@ function Outcome({ run, result: r, kept, onNext, onAgain }: { readonly run: Prac
         {off}: {r.reached ?? 'before soft'}.
       </p>
       <p className="text-[15.5px]">
-        {peakLook(networkAt(run.whip, r.stoppedS)).sign} {r.stage.charAt(0).toUpperCase() + r.stage.slice(1)} began at <span className="fig">{showRoughSeconds(window.opensS)}</span> and lasted <span className="fig">{showRoughSeconds((window.closesS ?? window.opensS) - window.opensS)}</span>; stopped at <span className="fig">{showRoughSeconds(r.stoppedS)}</span>
+        {peakLook(networkAt(run.whip, r.stoppedS)).sign} {r.stage.charAt(0).toUpperCase() + r.stage.slice(1)} began at{' '}
+        <span className="fig">{showRoughSeconds(window.opensS)}</span> and lasted{' '}
+        <span className="fig">{showRoughSeconds((window.closesS ?? window.opensS) - window.opensS)}</span>; stopped at{' '}
+        <span className="fig">{showRoughSeconds(r.stoppedS)}</span>
         {Math.abs(lost) >= 1 && (
           <>
             , with <span className="fig">{withUnit(plainNumber(Math.abs(lost), 0), '%')}</span> {lost > 0 ? 'less air' : 'more air'} than at its beginning
@@ -188,16 +219,30 @@ function Scores({ stops, onAgain }: { readonly stops: readonly Stop[]; readonly 
               <li key={stage} className="border-t border-steel-light py-1.5">
                 <div className="flex items-baseline justify-between gap-3">
                   <span>{stage}</span>
-                  <span className="text-[14px] text-ink-soft">{of.length === 0 ? 'not yet' : `${of.filter((r) => r.offS === 0).length} of ${of.length} inside`}</span>
+                  <span className="text-[14px] text-ink-soft">
+                    {of.length === 0 ? 'not yet' : `${of.filter((r) => r.offS === 0).length} of ${of.length} inside`}
+                  </span>
                 </div>
-                {of.length > 0 && <Strip offs={of.slice(0, 24).map((r) => r.offS).reverse()} stage={stage} />}
+                {of.length > 0 && (
+                  <Strip
+                    offs={of
+                      .slice(0, 24)
+                      .map((r) => r.offS)
+                      .reverse()}
+                    stage={stage}
+                  />
+                )}
               </li>
             );
           })}
         </ul>
       )}
       {results[0] && (
-        <button type="button" className="mt-2 min-h-9 text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => onAgain(results[0]!.seed)}>
+        <button
+          type="button"
+          className="mt-2 min-h-9 text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink"
+          onClick={() => onAgain(results[0]!.seed)}
+        >
           Play the last cream again
         </button>
       )}
@@ -213,7 +258,15 @@ function Strip({ offs, stage }: { readonly offs: readonly number[]; readonly sta
     <svg viewBox="0 0 340 46" className="mt-1 block w-full" role="img" aria-label={`${stage}, oldest first: ${words}`}>
       <line x1="0" x2="340" y1="23" y2="23" stroke="var(--color-steel)" />
       {offs.map((o, i) => (
-        <circle key={i} cx={10 + i * 14} cy={23 - (o / most) * 18} r="4" fill={o === 0 ? 'var(--color-fern)' : 'var(--color-paper)'} stroke={o === 0 ? 'var(--color-fern)' : 'var(--color-beet)'} strokeWidth="2" />
+        <circle
+          key={i}
+          cx={10 + i * 14}
+          cy={23 - (o / most) * 18}
+          r="4"
+          fill={o === 0 ? 'var(--color-fern)' : 'var(--color-paper)'}
+          stroke={o === 0 ? 'var(--color-fern)' : 'var(--color-beet)'}
+          strokeWidth="2"
+        />
       ))}
     </svg>
   );

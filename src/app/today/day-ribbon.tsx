@@ -12,7 +12,11 @@ const MOST_MARKS = 9;
 
 const LOOK: Readonly<Record<DayRow['kind'], Readonly<Record<DayBar['state'], string>>>> = {
   hands: { done: 'bg-ink-soft/45', now: 'bg-ink', coming: 'bg-ink' },
-  cold: { done: 'bg-steel-light', now: 'bg-frost/35 shadow-[inset_0_0_0_1px_var(--color-frost)]', coming: 'bg-frost/25 shadow-[inset_0_0_0_1px_var(--color-frost)]' },
+  cold: {
+    done: 'bg-steel-light',
+    now: 'bg-frost/35 shadow-[inset_0_0_0_1px_var(--color-frost)]',
+    coming: 'bg-frost/25 shadow-[inset_0_0_0_1px_var(--color-frost)]',
+  },
   served: { done: 'bg-steel', now: 'bg-beet', coming: 'bg-beet' },
 };
 
@@ -51,7 +55,15 @@ export function DayRibbon({ day, now }: { readonly day: Day; readonly now: numbe
               <span className={`truncate pr-3 text-[14px] ${day.rows[i - 1]?.name === row.name ? 'opacity-0' : 'font-[600]'}`}>{row.name}</span>
               <span className={`relative block ${row.kind === 'served' ? 'h-6' : 'h-9'}`}>
                 {row.bars.map((b, k) => (
-                  <Bar key={`${b.href}${b.from}`} bar={b} row={row} left={at(b.from)} right={at(b.to)} until={at(row.bars[k + 1]?.from ?? day.to)} zone={day.zone} />
+                  <Bar
+                    key={`${b.href}${b.from}`}
+                    bar={b}
+                    row={row}
+                    left={at(b.from)}
+                    right={at(b.to)}
+                    until={at(row.bars[k + 1]?.from ?? day.to)}
+                    zone={day.zone}
+                  />
                 ))}
               </span>
             </li>
@@ -62,7 +74,21 @@ export function DayRibbon({ day, now }: { readonly day: Day; readonly now: numbe
   );
 }
 
-function Bar({ bar, row, left, right, until, zone }: { readonly bar: DayBar; readonly row: DayRow; readonly left: number; readonly right: number; readonly until: number; readonly zone: string }) {
+function Bar({
+  bar,
+  row,
+  left,
+  right,
+  until,
+  zone,
+}: {
+  readonly bar: DayBar;
+  readonly row: DayRow;
+  readonly left: number;
+  readonly right: number;
+  readonly until: number;
+  readonly zone: string;
+}) {
   const px = (share: number): number => (share / 100) * DRAWN;
   const words = bar.says.length * CHARACTER + 12;
   const says = `${bar.says}, ${clockOf(bar.from, zone)}${bar.to > bar.from ? ` to ${clockOf(bar.to, zone)}` : ''}`;
@@ -83,17 +109,29 @@ function Bar({ bar, row, left, right, until, zone }: { readonly bar: DayBar; rea
         {inside && <span className="truncate">{bar.says}</span>}
       </Link>
       {behind && (
-        <span aria-hidden="true" className={`pointer-events-none absolute inset-y-0 flex items-center pl-1.5 text-[13.5px] ${bar.state === 'done' ? 'text-ink-soft' : ''}`} style={{ left: `max(calc(${left}% + 6px), ${right}%)`, width: `calc(${until - right}% - 8px)` }}>
+        <span
+          aria-hidden="true"
+          className={`pointer-events-none absolute inset-y-0 flex items-center pl-1.5 text-[13.5px] ${bar.state === 'done' ? 'text-ink-soft' : ''}`}
+          style={{ left: `max(calc(${left}% + 6px), ${right}%)`, width: `calc(${until - right}% - 8px)` }}
+        >
           <span className="truncate">{bar.says}</span>
         </span>
       )}
       {before && (
-        <span aria-hidden="true" className="pointer-events-none absolute inset-y-0 flex items-center whitespace-nowrap pr-1.5 text-[13.5px]" style={{ right: `${100 - left}%` }}>
+        <span
+          aria-hidden="true"
+          className="pointer-events-none absolute inset-y-0 flex items-center whitespace-nowrap pr-1.5 text-[13.5px]"
+          style={{ right: `${100 - left}%` }}
+        >
           {bar.says}
         </span>
       )}
       {row.kind === 'served' && (
-        <span aria-hidden="true" className="pointer-events-none absolute inset-y-0 flex items-center gap-1.5 whitespace-nowrap px-1.5 text-[13.5px]" style={left > 50 ? { right: `${100 - left}%` } : { left: `${left}%` }}>
+        <span
+          aria-hidden="true"
+          className="pointer-events-none absolute inset-y-0 flex items-center gap-1.5 whitespace-nowrap px-1.5 text-[13.5px]"
+          style={left > 50 ? { right: `${100 - left}%` } : { left: `${left}%` }}
+        >
           {bar.says} <b className="fig">{clockOf(bar.from, zone)}</b>
         </span>
       )}

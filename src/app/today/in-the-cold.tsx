@@ -45,7 +45,9 @@ export function InTheCold({ batches, kitchen }: { readonly batches: readonly Col
   return (
     <section aria-label="In the cold" className="mt-6">
       <h2 className="mb-2 text-[17px]">In the cold</h2>
-      {batches.length === 0 && <p className="border-t border-steel py-3 text-ink-soft">Nothing is in the cold. A batch shows here when it is finished on Pass.</p>}
+      {batches.length === 0 && (
+        <p className="border-t border-steel py-3 text-ink-soft">Nothing is in the cold. A batch shows here when it is finished on Pass.</p>
+      )}
       <ul className="grid gap-x-6 gap-y-3 sm:grid-cols-2 lg:grid-cols-4">
         {batches.map((b) => (
           <li key={b.id} className="border-t border-steel pt-3">

@@ -8,14 +8,23 @@ export function NextThing({ next, others, empty }: { readonly next: Next | null;
       <div className="min-w-0 flex-1 basis-[320px]">
         <p className="font-figure text-[25px] leading-tight">
           {next === null ? (
-            empty ? 'No sheets yet.' : 'Nothing is due.'
+            empty ? (
+              'No sheets yet.'
+            ) : (
+              'Nothing is due.'
+            )
           ) : (
             <>
               <b className="font-[650]">{next.when}</b>: {next.what}.
             </>
           )}
         </p>
-        <p className="mt-1 text-[15px] text-ink-soft">{next?.about ?? (empty ? 'Start one with the cream you have: type its grams and the fat on the carton. Or paste a recipe as it is.' : 'Make a sheet below, or plan a service in Clock.')}</p>
+        <p className="mt-1 text-[15px] text-ink-soft">
+          {next?.about ??
+            (empty
+              ? 'Start one with the cream you have: type its grams and the fat on the carton. Or paste a recipe as it is.'
+              : 'Make a sheet below, or plan a service in Clock.')}
+        </p>
         {others.length > 0 && (
           <p className="mt-1.5 text-[15px]">
             Also on the pass:{' '}

@@ -12,8 +12,12 @@ export async function TodayPlan({ making, empty }: { readonly making: readonly M
   const db = openedKitchen();
   const minute = Math.floor(now / 60_000);
   const answers = await Promise.all(presentServices(db, now).map(async (s) => ({ s, answer: await planOf(s.id, now) })));
-  const services: DayService[] = answers.flatMap(({ s, answer }) => (answer.ok && answer.value.ok ? [{ id: s.id, zone: s.doc.zone, plan: answer.value.plan }] : []));
-  const faults = answers.flatMap(({ s, answer }) => (!answer.ok ? [{ id: s.id, name: s.doc.name, says: answer.fault.says }] : answer.value.ok ? [] : [{ id: s.id, name: s.doc.name, says: answer.value.says }]));
+  const services: DayService[] = answers.flatMap(({ s, answer }) =>
+    answer.ok && answer.value.ok ? [{ id: s.id, zone: s.doc.zone, plan: answer.value.plan }] : [],
+  );
+  const faults = answers.flatMap(({ s, answer }) =>
+    !answer.ok ? [{ id: s.id, name: s.doc.name, says: answer.fault.says }] : answer.value.ok ? [] : [{ id: s.id, name: s.doc.name, says: answer.value.says }],
+  );
   const day = dayOf(services, minute);
   return (
     <>

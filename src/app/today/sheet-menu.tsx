@@ -22,19 +22,31 @@ export function SheetMenu({ id, name, folder, folders, archived }: SheetMenuProp
   const say = useNotice();
   const [naming, setNaming] = useState(false);
   const place = async (to: { readonly folder?: string; readonly archived?: boolean }): Promise<boolean> => {
-    const answer = await fetch(`/api/sheets/${id}`, { method: 'PATCH', headers: { 'content-type': 'application/json' }, body: JSON.stringify(to) }).catch(() => null);
+    const answer = await fetch(`/api/sheets/${id}`, { method: 'PATCH', headers: { 'content-type': 'application/json' }, body: JSON.stringify(to) }).catch(
+      () => null,
+    );
     if (answer?.ok) router.refresh();
     else say('The server did not take it: nothing was changed.');
     return answer?.ok === true;
   };
-  const moved = async (to: { readonly folder?: string; readonly archived?: boolean }, says: string, back: { readonly folder?: string; readonly archived?: boolean }): Promise<void> => {
+  const moved = async (
+    to: { readonly folder?: string; readonly archived?: boolean },
+    says: string,
+    back: { readonly folder?: string; readonly archived?: boolean },
+  ): Promise<void> => {
     if (await place(to)) say(says, () => void place(back));
   };
   const [ids] = useState(sendingIds);
   const copy = async (): Promise<void> => {
     const there = await fetch(`/api/sheets/${id}`).catch(() => null);
     const doc = there?.ok ? ((await there.json()) as { readonly doc: { readonly name: string } }).doc : null;
-    const made = doc && (await fetch('/api/sheets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: ids.of(JSON.stringify(doc)), doc: { ...doc, name: `${doc.name}, copy`.slice(0, 120) } }) }).catch(() => null));
+    const made =
+      doc &&
+      (await fetch('/api/sheets', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: ids.of(JSON.stringify(doc)), doc: { ...doc, name: `${doc.name}, copy`.slice(0, 120) } }),
+      }).catch(() => null));
     if (!made?.ok) return say('The server did not take it: nothing was copied.');
     ids.arrived();
     router.push(`/sheet/${((await made.json()) as { id: string }).id}/bench`);
@@ -48,7 +60,12 @@ export function SheetMenu({ id, name, folder, folders, archived }: SheetMenuProp
           </span>
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
-          <DropdownMenu.Content align="start" sideOffset={4} collisionPadding={10} className="z-50 min-w-[180px] rounded-s border border-steel bg-paper py-1 shadow-float">
+          <DropdownMenu.Content
+            align="start"
+            sideOffset={4}
+            collisionPadding={10}
+            className="z-50 min-w-[180px] rounded-s border border-steel bg-paper py-1 shadow-float"
+          >
             <DropdownMenu.Item className={ITEM} onSelect={() => void copy()}>
               Make a copy
             </DropdownMenu.Item>
@@ -57,7 +74,10 @@ export function SheetMenu({ id, name, folder, folders, archived }: SheetMenuProp
                 {folder === '' ? 'Into a folder…' : `In ${folder}…`}
               </DropdownMenu.Item>
             )}
-            <DropdownMenu.Item className={ITEM} onSelect={() => void moved({ archived: !archived }, archived ? `${name} is on Today again.` : `${name} is put away.`, { archived })}>
+            <DropdownMenu.Item
+              className={ITEM}
+              onSelect={() => void moved({ archived: !archived }, archived ? `${name} is on Today again.` : `${name} is put away.`, { archived })}
+            >
               {archived ? 'Take it back' : 'Put away'}
             </DropdownMenu.Item>
           </DropdownMenu.Content>
@@ -66,7 +86,10 @@ export function SheetMenu({ id, name, folder, folders, archived }: SheetMenuProp
       <Dialog.Root open={naming} onOpenChange={setNaming}>
         <Dialog.Portal>
           <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
-          <Dialog.Content aria-describedby={undefined} className="fixed left-1/2 top-[22%] z-50 w-[min(420px,94vw)] -translate-x-1/2 rounded-s bg-paper p-5 shadow-float">
+          <Dialog.Content
+            aria-describedby={undefined}
+            className="fixed left-1/2 top-[22%] z-50 w-[min(420px,94vw)] -translate-x-1/2 rounded-s bg-paper p-5 shadow-float"
+          >
             <Dialog.Title className="text-[18px]">Where {name} is kept</Dialog.Title>
             <FolderForm
               folder={folder}
@@ -95,7 +118,12 @@ function FolderForm({ folder, folders, onDone }: { readonly folder: string; read
       <ul className="mt-3">
         {folders.map((f) => (
           <li key={f} className="border-t border-steel-light">
-            <button type="button" onClick={() => onDone(f)} aria-pressed={f === folder} className={`min-h-11 w-full text-left hover:underline ${f === folder ? 'font-[650]' : ''}`}>
+            <button
+              type="button"
+              onClick={() => onDone(f)}
+              aria-pressed={f === folder}
+              className={`min-h-11 w-full text-left hover:underline ${f === folder ? 'font-[650]' : ''}`}
+            >
               {f}
               {f === folder && <span className="text-ink-soft">, here now</span>}
             </button>

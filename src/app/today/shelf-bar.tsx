@@ -42,7 +42,12 @@ export function ShelfBar({ find, folder, order, inUse, putAway, folders }: Shelf
   }, [words, folder, order, router, here]);
   const tab = (name: string | null, says: string, n: number) => (
     <li key={says}>
-      <Link href={hrefOf(words, name, order)} scroll={false} aria-current={folder === name ? 'true' : undefined} className={`inline-flex min-h-9 items-center px-2.5 text-[14.5px] ${folder === name ? 'font-[650] shadow-[inset_0_-2px_0_var(--color-ink)]' : 'text-ink-soft hover:text-ink'}`}>
+      <Link
+        href={hrefOf(words, name, order)}
+        scroll={false}
+        aria-current={folder === name ? 'true' : undefined}
+        className={`inline-flex min-h-9 items-center px-2.5 text-[14.5px] ${folder === name ? 'font-[650] shadow-[inset_0_-2px_0_var(--color-ink)]' : 'text-ink-soft hover:text-ink'}`}
+      >
         {says}&nbsp;<span className="fig font-[400] text-ink-soft">{n}</span>
       </Link>
     </li>
@@ -59,10 +64,21 @@ export function ShelfBar({ find, folder, order, inUse, putAway, folders }: Shelf
         </ul>
       )}
       <div className="ml-auto flex flex-wrap items-center gap-2">
-        <Link href={hrefOf(words, folder, order === 'name' ? 'touched' : 'name')} scroll={false} className="px-1.5 text-[14px] text-ink-soft underline underline-offset-2 hover:text-ink">
+        <Link
+          href={hrefOf(words, folder, order === 'name' ? 'touched' : 'name')}
+          scroll={false}
+          className="px-1.5 text-[14px] text-ink-soft underline underline-offset-2 hover:text-ink"
+        >
           {order === 'name' ? 'by name' : 'last touched first'}
         </Link>
-        <input type="search" aria-label="Find among the sheets" placeholder={`find among ${inUse}`} className="field w-[180px]" value={words} onChange={(e) => setWords(e.target.value)} />
+        <input
+          type="search"
+          aria-label="Find among the sheets"
+          placeholder={`find among ${inUse}`}
+          className="field w-[180px]"
+          value={words}
+          onChange={(e) => setWords(e.target.value)}
+        />
         <Link href="/new" className="btn">
           Start one
         </Link>

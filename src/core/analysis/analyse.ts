@@ -100,7 +100,10 @@ function laidInOrder(parts: readonly PartAnalysis[]): readonly PartAnalysis[] {
     const takers = parts.flatMap((p, n) => (p.reading.lines.some((l) => l.fromPart?.id === a.part.id) ? [n + 0.5] : []));
     return (a.part.kind === 'topping' || a.part.kind === 'crown' ? parts.length : 0) + Math.max(i, ...takers);
   };
-  return parts.map((a, i) => ({ a, at: rank(a, i) })).sort((x, y) => x.at - y.at).map((x) => x.a);
+  return parts
+    .map((a, i) => ({ a, at: rank(a, i) }))
+    .sort((x, y) => x.at - y.at)
+    .map((x) => x.a);
 }
 
 const noLines = (): Result<never> => fail('lines', 'empty', 'There is nothing in this sheet yet: add a line like 600\u00a0g cream 36\u00a0%.');
@@ -124,7 +127,10 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
   const fedFrom = reading.lines.flatMap((l) => (l.fromPart && l.read ? [sourceOf(l.fromPart.id)] : [])).filter((x) => x !== null);
   const rawEgg = bringsRawEgg(egg !== null && !eggHeated(egg), ownHeat.baked || (ownHeat.tempC ?? 0) >= ONE_POINT_C, fedFrom);
   const foam = foamOf(part, reading, mixMl, whiskInput, whipped, eggFoam, sourceOf);
-  const hold = (tempC: number): Result<Hold> => (fatPct === null || reading.dairyG === 0 ? noCream() : chain(holdOf(holdInputOf(part, reading, fatPct, tempC, kitchen.rules, rawEgg)), (h) => ok(correctedHold(h, learnt.hold))));
+  const hold = (tempC: number): Result<Hold> =>
+    fatPct === null || reading.dairyG === 0
+      ? noCream()
+      : chain(holdOf(holdInputOf(part, reading, fatPct, tempC, kitchen.rules, rawEgg)), (h) => ok(correctedHold(h, learnt.hold)));
   const massG = reading.mixture.massG;
   const leftShare = massG > 0 ? Math.max(0, 1 - givenG / massG) : 0;
   const abv = abvPct(reading.mixture);
@@ -147,7 +153,19 @@ function analysePart(part: Part, reading: PartReading, givenG: number, sheet: Sh
     foldBaseMl: foam.ok ? (foam.value.baseMl ?? 0) : 0,
     foldedStiff: foam.ok ? (foam.value.stiff ?? false) : false,
     eggFoam,
-    eggWhip: eggFoam && (mixer ? eggWhip({ foam: eggFoam.foam, mixer: mixer.kind, bowlMl: mixer.bowlMl, speed: part.whisk.speed, mixMl, batches: part.whisk.batches, eggC: part.heat.eggC }) : noMixer()),
+    eggWhip:
+      eggFoam &&
+      (mixer
+        ? eggWhip({
+            foam: eggFoam.foam,
+            mixer: mixer.kind,
+            bowlMl: mixer.bowlMl,
+            speed: part.whisk.speed,
+            mixMl,
+            batches: part.whisk.batches,
+            eggC: part.heat.eggC,
+          })
+        : noMixer()),
     learnt,
     ownHeat,
     eggRule: kitchen.rules.eggRule,
@@ -178,7 +196,15 @@ interface Foam {
 }
 
 /** The air of a part: whipped, an egg foam, folded from other parts, or none. */
-function foamOf(part: Part, r: PartReading, mixMl: number, whiskInput: Result<WhiskInput>, whipped: Result<Whip>, eggFoam: EggFoamForecast | null, sourceOf: SourceOf): Result<Foam> {
+function foamOf(
+  part: Part,
+  r: PartReading,
+  mixMl: number,
+  whiskInput: Result<WhiskInput>,
+  whipped: Result<Whip>,
+  eggFoam: EggFoamForecast | null,
+  sourceOf: SourceOf,
+): Result<Foam> {
   if (r.mixture.massG <= 0) return noLinesIn(part);
   if (isWhippedKind(part.kind)) {
     // Air does not ask which bowl: too little for this one is whisked in another.
@@ -215,14 +241,38 @@ function foldedFoam(part: Part, r: PartReading, mixMl: number, sourceOf: SourceO
     if (source.overrunPct.value < 1) continue;
     const mixOfFold = source.mixMl * line.read.quantity;
     foldedMixMl += mixOfFold;
-    folds.push({ mixMl: mixOfFold, airMl: (mixOfFold * source.overrunPct.value) / 100, firstShare: folds.length === 0 ? firstShare : 0, whiskedIn: false, fragile: fatty && (source.eggFoam?.foam === 'whites' || source.eggFoam?.foam.startsWith('french') === true), name: source.part.name, lineId: line.line.id, fromPartId: source.part.id });
+    folds.push({
+      mixMl: mixOfFold,
+      airMl: (mixOfFold * source.overrunPct.value) / 100,
+      firstShare: folds.length === 0 ? firstShare : 0,
+      whiskedIn: false,
+      fragile: fatty && (source.eggFoam?.foam === 'whites' || source.eggFoam?.foam.startsWith('french') === true),
+      name: source.part.name,
+      lineId: line.line.id,
+      fromPartId: source.part.id,
+    });
   }
   const stiff = r.lines.some((l) => l.role === 'cheese' || l.role === 'chocolate' || l.fromPart?.kind === 'chocolate-base');
-  const warm = [part, ...r.lines.flatMap((l) => (l.fromPart && !isWhippedKind(l.fromPart.kind) ? [l.fromPart] : []))].some((p) => (p.heat.atC ?? 0) > WARM_BASE_C);
+  const warm = [part, ...r.lines.flatMap((l) => (l.fromPart && !isWhippedKind(l.fromPart.kind) ? [l.fromPart] : []))].some(
+    (p) => (p.heat.atC ?? 0) > WARM_BASE_C,
+  );
   const baseMl = Math.max(0, mixMl - foldedMixMl);
   const account = foldAccount({ mixMl: baseMl, airMl: 0 }, folds, stiff || warm);
   const airMl = account.at(-1)?.airMl ?? 0;
-  return ok({ overrunPct: (100 * airMl) / mixMl, volumeMl: mixMl + airMl, folds: account.map((step, i) => ({ ...step, name: folds[i]!.name, lineId: folds[i]!.lineId, fromPartId: folds[i]!.fromPartId, firstShare: folds[i]!.firstShare, fragile: folds[i]!.fragile })), baseMl, stiff: stiff || warm });
+  return ok({
+    overrunPct: (100 * airMl) / mixMl,
+    volumeMl: mixMl + airMl,
+    folds: account.map((step, i) => ({
+      ...step,
+      name: folds[i]!.name,
+      lineId: folds[i]!.lineId,
+      fromPartId: folds[i]!.fromPartId,
+      firstShare: folds[i]!.firstShare,
+      fragile: folds[i]!.fragile,
+    })),
+    baseMl,
+    stiff: stiff || warm,
+  });
 }
 
 /** A sponge of eggs and flour as it lies once it is baked; null for anything else. */
@@ -250,7 +300,11 @@ const notWhipped = (): Result<never> => fail('kind', 'not-whipped', 'This part i
 const noCream = (): Result<never> => fail('lines', 'no-cream', 'There is no cream in the bowl yet: add a line like 600\u00a0g cream 36\u00a0%.');
 
 const neverReaches = (part: Part): Result<never> =>
-  fail('creamC', 'never-reached', `At ${plainNumber(part.whisk.creamC, 1)}\u00a0°C the cream churns before it stands ${part.whisk.stage}: chill it and its bowl to 5\u00a0°C.`);
+  fail(
+    'creamC',
+    'never-reached',
+    `At ${plainNumber(part.whisk.creamC, 1)}\u00a0°C the cream churns before it stands ${part.whisk.stage}: chill it and its bowl to 5\u00a0°C.`,
+  );
 
 function whiskInputOf(part: Part, r: PartReading, mixer: Mixer | null, fatPct: number | null, mixMl: number): Result<WhiskInput> {
   if (fatPct === null || r.dairyG <= 0) return noCream();
@@ -281,7 +335,13 @@ function setsWith(r: PartReading) {
   const pct = (g: number): number => (massG > 0 ? (100 * g) / massG : 0);
   return {
     fatPct: pct(grams.milk_fat + grams.cocoa_fat + grams.egg_fat + grams.other_fat),
-    supportPct: { cheese: pct(r.roleG['soft-cheese']), cocoaButter: pct(grams.cocoa_fat), cookedStarch: pct(r.cookedStarchG), custardYolk: pct(r.custardYolkG), hardFat: pct(r.hardFatG) },
+    supportPct: {
+      cheese: pct(r.roleG['soft-cheese']),
+      cocoaButter: pct(grams.cocoa_fat),
+      cookedStarch: pct(r.cookedStarchG),
+      custardYolk: pct(r.custardYolkG),
+      hardFat: pct(r.hardFatG),
+    },
   };
 }
 
@@ -314,4 +374,5 @@ export function holdInputOf(part: Part, r: PartReading, fatPct: number, tempC: n
 }
 
 /** The part whose whisking the sheet turns on: the first that is whipped cream, else the first. */
-export const mainPart = (s: SheetAnalysis): PartAnalysis => s.parts.find((a) => isWhippedKind(a.part.kind) && a.reading.dairyG > 0) ?? s.parts.find((a) => isWhippedKind(a.part.kind)) ?? s.parts[0]!;
+export const mainPart = (s: SheetAnalysis): PartAnalysis =>
+  s.parts.find((a) => isWhippedKind(a.part.kind) && a.reading.dairyG > 0) ?? s.parts.find((a) => isWhippedKind(a.part.kind)) ?? s.parts[0]!;

@@ -94,7 +94,11 @@ function slotsOf(s: SheetAnalysis, share: number, layers: readonly Layer[]): rea
   const planned = s.sheet.tin.layers;
   const slot = (id: string, layer: Layer, by: Take, amount: number, times: number): Slot => {
     const found = layer.part.kind === 'biscuit-layer' && by === BISCUIT_TAKE ? biscuitOfPart(s, layer.part.id) : null;
-    const biscuits = found && { pieces: (found.pieces * share) / times, ownMl: (layer.volumeMl * share) / times, heightMm: laidBiscuit(found.ingredient)?.heightMm ?? 0 };
+    const biscuits = found && {
+      pieces: (found.pieces * share) / times,
+      ownMl: (layer.volumeMl * share) / times,
+      heightMm: laidBiscuit(found.ingredient)?.heightMm ?? 0,
+    };
     return { id, layer, by, amount, biscuits };
   };
   if (!planned) return layers.map((l, i) => slot(`each-${i}`, l, 'share', 0, 1));
@@ -191,7 +195,16 @@ function lay(vessel: Vessel, slots: readonly Slot[], shareMl: ReadonlyMap<Layer,
     }
     const toMm = Math.max(fromMm, heightOf(belowMl));
     const inGapsMl = slot.biscuits ? 0 : openGapMl;
-    built.push({ id: slot.id, layer: slot.layer, by: slot.by, fromMm: drawn(fromMm), toMm: drawn(toMm), pieces: slot.biscuits?.pieces ?? null, inGapsMl, volumeMl: ownMl + inGapsMl });
+    built.push({
+      id: slot.id,
+      layer: slot.layer,
+      by: slot.by,
+      fromMm: drawn(fromMm),
+      toMm: drawn(toMm),
+      pieces: slot.biscuits?.pieces ?? null,
+      inGapsMl,
+      volumeMl: ownMl + inGapsMl,
+    });
     if (!slot.biscuits) openGapMl = 0;
     fromMm = toMm;
   }

@@ -17,7 +17,10 @@ const value = <T>(r: { readonly ok: true; readonly value: T } | { readonly ok: f
   if (!r.ok) throw new Error(r.fault.says);
   return r.value;
 };
-const withWays = (s: Sheet, partId: string, ways: Record<string, string>): Sheet => ({ ...s, parts: s.parts.map((p) => (p.id === partId ? { ...p, ways } : p)) });
+const withWays = (s: Sheet, partId: string, ways: Record<string, string>): Sheet => ({
+  ...s,
+  parts: s.parts.map((p) => (p.id === partId ? { ...p, ways } : p)),
+});
 const plain = (t: string): string => t.replace(/[\u00a0\u202f]/g, ' ').replaceAll('\u2060', '');
 const tells = (s: Sheet) => new Map(sheetTells(analyseSheet(s, KITCHEN), KITCHEN).map((t) => [t.key, plain(tellText(t))]));
 
@@ -94,7 +97,16 @@ describe('a composite', () => {
   it('grows with every gram that is added', () => {
     fc.assert(
       fc.property(fc.integer({ min: 50, max: 800 }), fc.integer({ min: 1, max: 200 }), (g, more) => {
-        const volume = (grams: number): number => value(analyseSheet(partsSheet([['c', 'whipped-cream', 'Cream', [`${grams} g cream 36 %`]], ['f', 'set-filling', 'Filling', ['200 g mascarpone', 'all the cream']]]), KITCHEN).volumeMl);
+        const volume = (grams: number): number =>
+          value(
+            analyseSheet(
+              partsSheet([
+                ['c', 'whipped-cream', 'Cream', [`${grams} g cream 36 %`]],
+                ['f', 'set-filling', 'Filling', ['200 g mascarpone', 'all the cream']],
+              ]),
+              KITCHEN,
+            ).volumeMl,
+          );
         expect(volume(g + more)).toBeGreaterThan(volume(g));
       }),
       { numRuns: 40 },
@@ -144,14 +156,34 @@ describe('tells of a dessert of parts', () => {
     expect(mainPart(analyseSheet(partsSheet([['a', 'topping', 'Nuts', ['40 g pistachio']]]), KITCHEN)).part.id).toBe('a');
   });
   it('never show a broken number, whatever the kinds and lines', () => {
-    const lines = ['300 g cream 36 %', '4 yolks', '80 g caster sugar', '3 leaves gelatin', '200 g mascarpone', '100 g plums', '2 kiwi', '500 g rum', 'less 20 g boils off', 'half of the one'];
+    const lines = [
+      '300 g cream 36 %',
+      '4 yolks',
+      '80 g caster sugar',
+      '3 leaves gelatin',
+      '200 g mascarpone',
+      '100 g plums',
+      '2 kiwi',
+      '500 g rum',
+      'less 20 g boils off',
+      'half of the one',
+    ];
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.constantFrom('whipped-cream', 'egg-foam', 'custard', 'set-filling', 'fruit-base', 'soak', 'meringue', 'topping', 'crown'), fc.array(fc.constantFrom(...lines), { maxLength: 5 })), { minLength: 1, maxLength: 4 }), (parts) => {
-        const names = ['One', 'Two', 'Three', 'Four'];
-        const s = partsSheet(parts.map(([kind, ls], i) => [`p${i}`, kind, names[i]!, ls] as const));
-        for (const text of tells(s).values()) expect(text).not.toMatch(/NaN|Infinity|undefined/);
-        for (const step of shownSteps(analyseSheet(s, KITCHEN))) expect(`${step.title} ${step.detail} ${step.takes}`).not.toMatch(/NaN|undefined|\{/);
-      }),
+      fc.property(
+        fc.array(
+          fc.tuple(
+            fc.constantFrom('whipped-cream', 'egg-foam', 'custard', 'set-filling', 'fruit-base', 'soak', 'meringue', 'topping', 'crown'),
+            fc.array(fc.constantFrom(...lines), { maxLength: 5 }),
+          ),
+          { minLength: 1, maxLength: 4 },
+        ),
+        (parts) => {
+          const names = ['One', 'Two', 'Three', 'Four'];
+          const s = partsSheet(parts.map(([kind, ls], i) => [`p${i}`, kind, names[i]!, ls] as const));
+          for (const text of tells(s).values()) expect(text).not.toMatch(/NaN|Infinity|undefined/);
+          for (const step of shownSteps(analyseSheet(s, KITCHEN))) expect(`${step.title} ${step.detail} ${step.takes}`).not.toMatch(/NaN|undefined|\{/);
+        },
+      ),
       { numRuns: 150 },
     );
   }, 30_000);
@@ -166,7 +198,8 @@ describe('steps in words', () => {
   ] as const)('%j is %s', (wait, expected) => expect(plain(waitWords([wait[0], wait[1]]))).toBe(expected));
   it('are filled in from the figures of their part', () => {
     const steps = shownSteps(analyseSheet(sheetOf(['3 kg cream 36 %'], { batches: 3, stage: 'firm' }), KITCHEN));
-    const words = (key: string): string => plain(`${steps.find((s) => s.key === `cream.${key}`)?.title}: ${steps.find((s) => s.key === `cream.${key}`)?.detail}`);
+    const words = (key: string): string =>
+      plain(`${steps.find((s) => s.key === `cream.${key}`)?.title}: ${steps.find((s) => s.key === `cream.${key}`)?.detail}`);
     expect(words('whisk')).toMatch(/^Whisk to firm: Planetary mixer 4.8 L, fast: .* min\. Drop to slow at soft peak/);
     expect(words('weigh')).toContain('3 bowlfuls, 1 000 g each');
     expect(words('chill')).toContain('at 5 °C');

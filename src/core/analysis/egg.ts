@@ -47,10 +47,25 @@ export function eggOf(a: EggBowl): EggReading | null {
   const has = (role: (typeof EGG_ROLES)[number]): boolean => eggs.some((l) => l.role === role);
   const massG = a.reading.mixture.massG;
   const sugarShare = massG > 0 ? a.reading.addedSugarG / massG : 0;
-  const kind: EggKind = has('egg') ? (sugarShare >= SWEET_YOLK ? 'sweet-whole' : 'whole') : has('yolk') ? (sugarShare >= SWEET_YOLK ? 'sweet-yolk' : 'yolk') : 'white';
+  const kind: EggKind = has('egg')
+    ? sugarShare >= SWEET_YOLK
+      ? 'sweet-whole'
+      : 'whole'
+    : has('yolk')
+      ? sugarShare >= SWEET_YOLK
+        ? 'sweet-yolk'
+        : 'yolk'
+      : 'white';
   const richInSugar = sugarShare > (has('egg') ? RICH_WHOLE_EGG : RICH_IN_SUGAR);
   const base = { kind, richInSugar, notKillStep: false };
-  const judged = (from: EggReading['from'], curve: Result<readonly Reading[]>, notKillStep = false): EggReading => ({ ...base, way: 'heated', from, curve, verdict: curve.ok ? eggVerdict(kind, heldFor(curve.value, a.eggRule, from), richInSugar, a.eggRule) : null, notKillStep });
+  const judged = (from: EggReading['from'], curve: Result<readonly Reading[]>, notKillStep = false): EggReading => ({
+    ...base,
+    way: 'heated',
+    from,
+    curve,
+    verdict: curve.ok ? eggVerdict(kind, heldFor(curve.value, a.eggRule, from), richInSugar, a.eggRule) : null,
+    notKillStep,
+  });
   if (eggs.every((l) => isCarton(l.ingredient!))) return { ...base, way: 'carton', from: 'planned', curve: ok([]), verdict: null };
   if (a.part.heat.curve.trim() !== '') return judged('typed', readCurve(a.part.heat.curve));
   const syrup = syrupGuests(a, BOWL_TOUCHED.verdict);

@@ -13,7 +13,15 @@ export function fitBowlfuls(sheet: Sheet, kitchen: Kitchen): Sheet {
       const a = parts[i]!;
       let needed: number | null = null;
       if (a.whiskInput.ok) needed = bowlfulsNeeded(a.whiskInput.value);
-      else if (a.eggFoam && a.mixer) needed = eggBowlfulsNeeded({ foam: a.eggFoam.foam, mixer: a.mixer.kind, bowlMl: a.mixer.bowlMl, speed: part.whisk.speed, mixMl: a.mixMl, eggC: part.heat.eggC });
+      else if (a.eggFoam && a.mixer)
+        needed = eggBowlfulsNeeded({
+          foam: a.eggFoam.foam,
+          mixer: a.mixer.kind,
+          bowlMl: a.mixer.bowlMl,
+          speed: part.whisk.speed,
+          mixMl: a.mixMl,
+          eggC: part.heat.eggC,
+        });
       return needed !== null && needed > part.whisk.batches ? { ...part, whisk: { ...part.whisk, batches: needed } } : part;
     }),
   };

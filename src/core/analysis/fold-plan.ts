@@ -66,7 +66,11 @@ function planOf(s: SheetAnalysis, a: PartAnalysis, meetings: readonly Meeting[])
   const firstShare = a.folds[0]!.firstShare;
   const bring = a.folds.map((f, i) => ({ name: f.name, mixMl: foldMixMl(a, i), airMl: f.broughtMl, fragile: f.fragile }));
   const kept = (order: readonly (typeof bring)[number][]): number => {
-    const account = foldAccount(base, order.map((f, i): Fold => ({ mixMl: f.mixMl, airMl: f.airMl, firstShare: i === 0 ? firstShare : 0, whiskedIn: false, fragile: f.fragile })), stiff);
+    const account = foldAccount(
+      base,
+      order.map((f, i): Fold => ({ mixMl: f.mixMl, airMl: f.airMl, firstShare: i === 0 ? firstShare : 0, whiskedIn: false, fragile: f.fragile })),
+      stiff,
+    );
     return brought > 0 ? (100 * (account.at(-1)?.airMl ?? 0)) / brought : 100;
   };
   const orders = bring.length <= MOST_TRIED ? permutations(bring) : [bring];

@@ -2,7 +2,17 @@ import { composition } from '../composition/components';
 import { volumeMl } from '../composition/density';
 import { combine, mix, type Mixture } from '../composition/mixture';
 import { abvPct } from '../composition/density';
-import { freezingStartC, frozenShare, iceVolumeShare, knifeWindow, solutionOf, sucroseEquivalentG, temperatureOfFrozenShare, type KnifeWindow, type Solution } from '../heat/freezing';
+import {
+  freezingStartC,
+  frozenShare,
+  iceVolumeShare,
+  knifeWindow,
+  solutionOf,
+  sucroseEquivalentG,
+  temperatureOfFrozenShare,
+  type KnifeWindow,
+  type Solution,
+} from '../heat/freezing';
 import { ICE_VOLUME, KNIFE_ICE } from '../heat/house';
 import { fail, ok, within, type Result } from '../result';
 import type { SheetAnalysis } from './analysed';
@@ -56,7 +66,8 @@ export function readFrozen(m: FrozenMix, freezerC: number): Result<FrozenReading
   const fault = within('freezerC', 'The freezer', freezerC, -45, 0, '°C');
   if (fault) return { ok: false, fault };
   const abv = abvPct(m.mixture);
-  if (abv > MOST_ABV_PCT) return fail('abvPct', 'too-strong', `This is ${abv.toFixed(0)}\u00a0% alcohol; the freezing line holds up to ${MOST_ABV_PCT}\u00a0%.`);
+  if (abv > MOST_ABV_PCT)
+    return fail('abvPct', 'too-strong', `This is ${abv.toFixed(0)}\u00a0% alcohol; the freezing line holds up to ${MOST_ABV_PCT}\u00a0%.`);
   const g = m.mixture.grams;
   return ok({
     ...m,
@@ -90,7 +101,10 @@ export const sliceC = (m: FrozenMix): number | null => temperatureOfFrozenShare(
 /** The mix with so many grams of a lever added. */
 export function withLever(m: FrozenMix, lever: Exclude<FreezingLever, 'air'>, addG: number): FrozenMix {
   const portion = { massG: addG, per100: LEVER_COMPOSITION[lever] };
-  const mixture = combine([{ mixture: m.mixture, share: 1 }, { mixture: mix([portion]), share: 1 }]);
+  const mixture = combine([
+    { mixture: m.mixture, share: 1 },
+    { mixture: mix([portion]), share: 1 },
+  ]);
   const sucroseEqG = m.sucroseEqG + sucroseEquivalentG([portion]);
   return { mixture, sucroseEqG, solution: solutionOf(mixture, sucroseEqG), overrunPct: m.overrunPct };
 }
@@ -118,8 +132,15 @@ export function moveSliceTo(m: FrozenMix, wishC: number, lever: FreezingLever): 
   let low = -takeable(m, lever);
   let high = m.mixture.massG / 2;
   if (share(low) < SLICE_ICE || share(high) > SLICE_ICE) {
-    if (low > -0.5 && share(low) < SLICE_ICE) return fail('lever', 'none-in-it', `It is softer than that at ${wishC}\u00a0°C, and has no ${LEVER_NAMES[lever].replace(/^an? /, '')} to take out.`);
-    return fail('lever', 'out-of-reach', share(low) < SLICE_ICE ? `Even without its ${LEVER_NAMES[lever].replace(/^an? /, '')} it is softer than that at ${wishC}\u00a0°C.` : `No sensible amount of ${LEVER_NAMES[lever]} brings the window to ${wishC}\u00a0°C.`);
+    if (low > -0.5 && share(low) < SLICE_ICE)
+      return fail('lever', 'none-in-it', `It is softer than that at ${wishC}\u00a0°C, and has no ${LEVER_NAMES[lever].replace(/^an? /, '')} to take out.`);
+    return fail(
+      'lever',
+      'out-of-reach',
+      share(low) < SLICE_ICE
+        ? `Even without its ${LEVER_NAMES[lever].replace(/^an? /, '')} it is softer than that at ${wishC}\u00a0°C.`
+        : `No sensible amount of ${LEVER_NAMES[lever]} brings the window to ${wishC}\u00a0°C.`,
+    );
   }
   for (let i = 0; i < 60; i++) {
     const mid = (low + high) / 2;

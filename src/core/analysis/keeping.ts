@@ -14,7 +14,13 @@ export function keepingOf(s: Pick<SheetAnalysis, 'sheet' | 'parts'>, rules: Kitc
   const rawEgg = s.parts.some((a) => a.rawEgg && a.leftShare > NOTHING_LEFT);
   const frozen = s.sheet.family === 'semifreddo';
   const eatByH = frozen ? KEEPING_H.frozen : keepingHours(rules.fridgeC, rawEgg, rules.keepingH);
-  const rule: KeepingRule = frozen ? 'frozen' : rules.keepingH !== null && rules.keepingH <= eatByH && eatByH < keepingHours(rules.fridgeC, rawEgg, null) ? 'kitchen' : rawEgg ? 'raw-egg' : 'dairy';
+  const rule: KeepingRule = frozen
+    ? 'frozen'
+    : rules.keepingH !== null && rules.keepingH <= eatByH && eatByH < keepingHours(rules.fridgeC, rawEgg, null)
+      ? 'kitchen'
+      : rawEgg
+        ? 'raw-egg'
+        : 'dairy';
   const hold = s.sheet.family === 'syllabub' ? undefined : servedFoam(s)[0]?.holdFridge;
   const cleanH = hold?.ok ? hold.value.cleanH : null;
   return { rawEgg, cleanH, goodH: cleanH === null ? eatByH : goodUntilH(cleanH, eatByH), eatByH, rule };

@@ -31,7 +31,11 @@ export function stabiliserFamily(r: PartReading): StabiliserFamily {
 /** Whose batches a correction stands on. */
 export const batchesSay = ({ n, borrowed }: Pick<Learnt, 'n' | 'borrowed'>): string => {
   const count = (k: number): string => `${k} ${k === 1 ? 'batch' : 'batches'}`;
-  return n > 0 && borrowed > 0 ? `from ${count(n)}, and ${count(borrowed)} elsewhere in this kitchen` : n > 0 ? `from ${count(n)}` : `from ${count(borrowed)} elsewhere in this kitchen`;
+  return n > 0 && borrowed > 0
+    ? `from ${count(n)}, and ${count(borrowed)} elsewhere in this kitchen`
+    : n > 0
+      ? `from ${count(n)}`
+      : `from ${count(borrowed)} elsewhere in this kitchen`;
 };
 
 /** What the log says of a figure in a context; null where no batch counts yet. */
@@ -41,7 +45,13 @@ export function learntFor(corrections: readonly KitchenCorrection[], figure: Lea
 }
 
 /** A whip that takes `time` times as long and reaches `air` times the air. */
-export const correctedWhip = (w: Whip, time: number, air: number): Whip => ({ ...w, ratePerS: w.ratePerS / time, lateRatePerS: w.lateRatePerS / time, clumpRatePerS: w.clumpRatePerS / time, reachablePct: w.reachablePct * air });
+export const correctedWhip = (w: Whip, time: number, air: number): Whip => ({
+  ...w,
+  ratePerS: w.ratePerS / time,
+  lateRatePerS: w.lateRatePerS / time,
+  clumpRatePerS: w.clumpRatePerS / time,
+  reachablePct: w.reachablePct * air,
+});
 
 export function correctedHold(h: Hold, learnt: Learnt | null): Hold {
   if (!learnt) return h;

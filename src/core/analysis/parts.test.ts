@@ -14,7 +14,10 @@ const divided = partsSheet([
   ['filling', 'set-filling', 'Filling', ['all the custard', 'half of the whipped cream']],
 ]);
 const part = (s: Sheet, id: string) => analyseSheet(s, KITCHEN).parts.find((p) => p.part.id === id)!;
-const faultOf = (s: Sheet, lineId: string) => analyseSheet(s, KITCHEN).parts.flatMap((a) => a.reading.lines).find((l) => l.line.id === lineId)?.fault?.says ?? null;
+const faultOf = (s: Sheet, lineId: string) =>
+  analyseSheet(s, KITCHEN)
+    .parts.flatMap((a) => a.reading.lines)
+    .find((l) => l.line.id === lineId)?.fault?.says ?? null;
 
 describe('a part that feeds another', () => {
   it('is counted once: nothing is made and nothing is lost', () => {
@@ -52,7 +55,11 @@ describe('a part that feeds another', () => {
     expect(faultOf(setLineText(divided, 'filling', 'filling-2', '3/2 of the whipped cream', CONTEXT), 'filling-2')).toContain('at most all');
     expect(faultOf(setLineText(divided, 'filling', 'filling-2', '5 leaves whipped cream', CONTEXT), 'filling-2')).toContain('take a share');
     const circle = setLineText(divided, 'cream', 'cream-2', 'half of the filling', CONTEXT);
-    expect(analyseSheet(circle, KITCHEN).parts.flatMap((a) => a.reading.lines).map((l) => l.fault?.code)).toContain('circular');
+    expect(
+      analyseSheet(circle, KITCHEN)
+        .parts.flatMap((a) => a.reading.lines)
+        .map((l) => l.fault?.code),
+    ).toContain('circular');
     expect(Number.isFinite(analyseSheet(circle, KITCHEN).mixture.massG)).toBe(true);
   });
   it('brings its gelatin, allergens and raw egg along', () => {

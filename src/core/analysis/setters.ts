@@ -42,11 +42,20 @@ export function settersOf(a: PartAnalysis): readonly SheetSetter[] {
     const read = readShareSetter(setter, massG, ofG);
     if (read.ok) found.push({ ...read.value, setter, judged: true });
   };
-  const massOf = (test: (id: string) => boolean): number => lines.reduce((sum, l) => sum + (l.read && l.ingredient && test(l.ingredient.id) ? l.read.massG : 0), 0);
+  const massOf = (test: (id: string) => boolean): number =>
+    lines.reduce((sum, l) => sum + (l.read && l.ingredient && test(l.ingredient.id) ? l.read.massG : 0), 0);
   share('mascarpone', roleG.mascarpone, dairyG);
   share('cream-cheese', roleG['soft-cheese'], dairyG);
   share('strained-yoghurt', roleG['strained-yoghurt'], dairyG);
-  share('white-chocolate', massOf((id) => id.startsWith('chocolate-white')), totalG);
-  share('marshmallow', massOf((id) => id === 'marshmallow'), totalG);
+  share(
+    'white-chocolate',
+    massOf((id) => id.startsWith('chocolate-white')),
+    totalG,
+  );
+  share(
+    'marshmallow',
+    massOf((id) => id === 'marshmallow'),
+    totalG,
+  );
   return found;
 }

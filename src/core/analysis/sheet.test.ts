@@ -17,7 +17,11 @@ const tellsOf = (s: Sheet): Map<string, Tell> => new Map(sheetTells(analyseSheet
 const words = (s: Sheet, key: string): string => plainText(tellText(tellsOf(s).get(key)!));
 
 const chantilly = sheetOf(['600 g cream 36 %', '60 g icing sugar', '1 tsp vanilla extract']);
-const piping = sheetOf(['500 g cream 36 %', '150 g mascarpone', '60 g icing sugar', '2 1/2 leaves gelatin'], { stage: 'firm', sugarAt: 'soft-peak' }, { use: 'pipe' });
+const piping = sheetOf(
+  ['500 g cream 36 %', '150 g mascarpone', '60 g icing sugar', '2 1/2 leaves gelatin'],
+  { stage: 'firm', sugarAt: 'soft-peak' },
+  { use: 'pipe' },
+);
 
 describe('what is in the bowl', () => {
   it('leaves the added sugar out of the fat: 600 g at 36 % is 36 % with or without sugar', () => {
@@ -62,7 +66,11 @@ describe('tells', () => {
     expect(words(sheetOf(['600 g cream 36 %'], { creamC: 23 }), 'air')).toContain('it works from -2 to 20 °C');
   });
   it('let double cream down with milk', () => {
-    expect(tellsOf(sheetOf(['500 g double cream 48 %'])).get('fat')?.action?.label.replaceAll('\u00a0', ' ')).toBe('Add 185 g milk');
+    expect(
+      tellsOf(sheetOf(['500 g double cream 48 %']))
+        .get('fat')
+        ?.action?.label.replaceAll('\u00a0', ' '),
+    ).toBe('Add 185 g milk');
   });
   it('ask for sugar in the line that is there, landing in the band', () => {
     const sweet = sheetOf(['600 g cream 36 %', '150 g icing sugar']);
@@ -122,7 +130,13 @@ describe('tells', () => {
   });
   it('come worst first', () => {
     const tell = (key: Tell['key'], state: Tell['state']): Tell => ({ key, state, sentence: [], track: null, action: null });
-    expect(worstFirst([tell('air', 'in'), tell('fat', 'out'), tell('hold', 'near'), tell('ice', 'silent'), tell('egg', 'out')]).map((t) => t.key)).toEqual(['fat', 'egg', 'ice', 'hold', 'air']);
+    expect(worstFirst([tell('air', 'in'), tell('fat', 'out'), tell('hold', 'near'), tell('ice', 'silent'), tell('egg', 'out')]).map((t) => t.key)).toEqual([
+      'fat',
+      'egg',
+      'ice',
+      'hold',
+      'air',
+    ]);
   });
   it('a lost mixer silences the whisk and nothing else', () => {
     const lost = sheetOf(['600 g cream 36 %'], { mixerId: 'sold' });
@@ -203,6 +217,14 @@ describe('due moments', () => {
     expect(due[0]!.href).toBe('/pass/r');
   });
   it('timers of a batch that is over, and an abandoned batch, ask for nothing', () => {
-    expect(dueMoments([{ ...base, status: 'abandoned' }, { ...base, status: 'abandoned', timers: [{ at: 50, says: 'rest' }] }], 1)).toEqual([]);
+    expect(
+      dueMoments(
+        [
+          { ...base, status: 'abandoned' },
+          { ...base, status: 'abandoned', timers: [{ at: 50, says: 'rest' }] },
+        ],
+        1,
+      ),
+    ).toEqual([]);
   });
 });

@@ -33,7 +33,15 @@ export function stepWhisk(a: PartAnalysis): StepWhisk | null {
     opensS: window.opensS,
     closesS: window.closesS,
     cream: null,
-    egg: { foam: a.eggFoam.foam, mixer: a.mixer.kind, bowlMl: a.mixer.bowlMl, speed: a.part.whisk.speed, mixMl: a.mixMl, batches: a.part.whisk.batches, eggC: a.part.heat.eggC },
+    egg: {
+      foam: a.eggFoam.foam,
+      mixer: a.mixer.kind,
+      bowlMl: a.mixer.bowlMl,
+      speed: a.part.whisk.speed,
+      mixMl: a.mixMl,
+      batches: a.part.whisk.batches,
+      eggC: a.part.heat.eggC,
+    },
   };
 }
 

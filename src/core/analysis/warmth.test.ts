@@ -10,7 +10,8 @@ import { settleMethod } from '../ways/settle';
 import { iceForBath, meetingsOf, meetsAt, reducingOf, syrupOf, temperingOf } from './warmth';
 
 const of = (sheet: Sheet): SheetAnalysis => analyseSheet(sheet, KITCHEN);
-const withHeat = (sheet: Sheet, partId: string, heat: Partial<HeatPlan>): Sheet => setPart(sheet, partId, { heat: { ...sheet.parts.find((p) => p.id === partId)!.heat, ...heat } }, CONTEXT);
+const withHeat = (sheet: Sheet, partId: string, heat: Partial<HeatPlan>): Sheet =>
+  setPart(sheet, partId, { heat: { ...sheet.parts.find((p) => p.id === partId)!.heat, ...heat } }, CONTEXT);
 const part = (s: SheetAnalysis, id: string) => s.parts.find((a) => a.part.id === id)!;
 
 const mousse = partsSheet([
@@ -29,7 +30,10 @@ describe('meetings of a sheet', () => {
     expect(fold!.resultC).toBeLessThan(38);
   });
   it('a base that is too cold or too warm says so and how warm it must be', () => {
-    for (const [atC, verdict] of [[24, 'cold'], [60, 'warm']] as const) {
+    for (const [atC, verdict] of [
+      [24, 'cold'],
+      [60, 'warm'],
+    ] as const) {
       const fold = meetingsOf(of(withHeat(mousse, 'base', { atC })))[1]!;
       expect(fold.verdict).toBe(verdict);
       expect(fold.mend).toMatchObject({ partId: 'base', name: 'Base' });
@@ -94,7 +98,13 @@ describe('syrup and egg of a sheet', () => {
     expect(eggOf(part(of(withHeat(yolks, 'yolks', { curve: 'warm' })), 'yolks'))!.curve.ok).toBe(false);
   });
   it('each way of eggs is told apart', () => {
-    const way = (ways: Record<string, string>, lines = ['6 yolks', '60 g caster sugar', '20 g water']) => eggOf(part(of({ ...partsSheet([['y', 'egg-foam', 'Y', lines]]), parts: partsSheet([['y', 'egg-foam', 'Y', lines]]).parts.map((p) => ({ ...p, ways })) }), 'y'))!;
+    const way = (ways: Record<string, string>, lines = ['6 yolks', '60 g caster sugar', '20 g water']) =>
+      eggOf(
+        part(
+          of({ ...partsSheet([['y', 'egg-foam', 'Y', lines]]), parts: partsSheet([['y', 'egg-foam', 'Y', lines]]).parts.map((p) => ({ ...p, ways })) }),
+          'y',
+        ),
+      )!;
     expect(way({ eggs: 'raw' }).way).toBe('raw');
     expect(way({ eggs: 'steam' })).toMatchObject({ way: 'heated', from: 'planned' });
     expect(way({ eggs: 'pasteurised' }, ['100 g pasteurised yolk', '60 g caster sugar']).way).toBe('carton');
@@ -107,7 +117,11 @@ describe('syrup and egg of a sheet', () => {
     const r = syrupOf(part(of(sheet), 'y'), 100)!;
     expect(r.waterG).toBeGreaterThan(150);
     expect(r.syrup).toMatchObject({ ok: true });
-    const settled = settleMethod({ ...sheet, parts: sheet.parts.map((p) => ({ ...p, lines: p.lines.map((l) => ({ ...l, stepId: null })) })) }, KITCHEN.larder, new Set(['y']));
+    const settled = settleMethod(
+      { ...sheet, parts: sheet.parts.map((p) => ({ ...p, lines: p.lines.map((l) => ({ ...l, stepId: null })) })) },
+      KITCHEN.larder,
+      new Set(['y']),
+    );
     expect(settled.parts[0]!.lines.map((l) => l.stepId)).toEqual(['y.yolks', 'y.syrup', 'y.syrup']);
   });
   it('what boils off is compared with what the sheet says', () => {
@@ -131,7 +145,11 @@ describe('tempering in a sheet', () => {
 
 describe('a chocolate base has a temperature that is right', () => {
   const verdicts = (chocolateG: number, creamG: number, foamG: number): Map<number, string> => {
-    const sheet = partsSheet([['k', 'chocolate-base', 'Chocolate', [`${chocolateG} g dark chocolate 64 %`, `${creamG} g cream 36 %`]], ['c', 'whipped-cream', 'Cream', [`${foamG} g cream 36 %`]], ['m', 'set-filling', 'Mousse', ['all of the Chocolate', 'all of the Cream']]]);
+    const sheet = partsSheet([
+      ['k', 'chocolate-base', 'Chocolate', [`${chocolateG} g dark chocolate 64 %`, `${creamG} g cream 36 %`]],
+      ['c', 'whipped-cream', 'Cream', [`${foamG} g cream 36 %`]],
+      ['m', 'set-filling', 'Mousse', ['all of the Chocolate', 'all of the Cream']],
+    ]);
     return new Map(
       Array.from({ length: 25 }, (_, i) => 20 + i).map((c) => {
         const at = { ...sheet, parts: sheet.parts.map((p) => (p.id === 'k' ? { ...p, heat: { ...p.heat, atC: c } } : p)) };
@@ -155,7 +173,11 @@ describe('a chocolate base has a temperature that is right', () => {
     expect(coldest(120, 280)).toBeLessThan(coldest(360, 40));
   });
   it('grated chocolate and toppings ask for nothing', () => {
-    const sheet = partsSheet([['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']], ['f', 'set-filling', 'Filling', ['200 g mascarpone', '40 g dark chocolate, grated', 'all of the Cream']], ['t', 'topping', 'Top', ['50 g dark chocolate']]]);
+    const sheet = partsSheet([
+      ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']],
+      ['f', 'set-filling', 'Filling', ['200 g mascarpone', '40 g dark chocolate, grated', 'all of the Cream']],
+      ['t', 'topping', 'Top', ['50 g dark chocolate']],
+    ]);
     expect(meetingsOf(analyseSheet(sheet, KITCHEN)).filter((m) => m.window !== null)).toEqual([]);
   });
 });

@@ -1,7 +1,19 @@
 import { combine, mix } from '../composition/mixture';
 import { composition } from '../composition/components';
 import { sucroseEquivalentG, type FreezingPortion } from '../heat/freezing';
-import { BOWL_TOUCHED, CUSTARD_OFF_HOB_C, FOLD_TOO_WARM_C, FOLD_WINDOWS, GANACHE_WINDOW, THICK_CHOCOLATE_SHARE, THIN_CHOCOLATE, ICE_BATH, POURED_C, USUAL_C, type BaseKind } from '../heat/house';
+import {
+  BOWL_TOUCHED,
+  CUSTARD_OFF_HOB_C,
+  FOLD_TOO_WARM_C,
+  FOLD_WINDOWS,
+  GANACHE_WINDOW,
+  THICK_CHOCOLATE_SHARE,
+  THIN_CHOCOLATE,
+  ICE_BATH,
+  POURED_C,
+  USUAL_C,
+  type BaseKind,
+} from '../heat/house';
 import { bowlGuest, guest, massFor, mixingC, temperatureFor, type Guest } from '../heat/meeting';
 import { boilSyrup, reducingMinutes, type Syrup } from '../heat/syrup';
 import type { Result } from '../result';
@@ -62,7 +74,8 @@ export function meetsAt(a: PartAnalysis): { readonly tC: number; readonly from: 
   if (isWhippedKind(part.kind)) return { tC: part.whisk.creamC, from: 'the cream as it is whisked' };
   if (part.kind === 'custard') return { tC: USUAL_C.custard, from: 'usual: cooled' };
   if (part.kind === 'chocolate-base') return { tC: USUAL_C.chocolate, from: 'usual: lukewarm' };
-  if (part.kind === 'egg-foam') return isWhiskedCold(a) ? { tC: USUAL_C['egg-foam-raw'], from: 'usual: whisked cold' } : { tC: USUAL_C['egg-foam'], from: 'usual: whisked cool' };
+  if (part.kind === 'egg-foam')
+    return isWhiskedCold(a) ? { tC: USUAL_C['egg-foam-raw'], from: 'usual: whisked cold' } : { tC: USUAL_C['egg-foam'], from: 'usual: whisked cool' };
   if (reading.gelatin225G > 0) return { tC: USUAL_C.gelatin, from: 'usual: gelatin still liquid' };
   return { tC: USUAL_C.room, from: 'usual: room' };
 }
@@ -79,7 +92,9 @@ function baseKindOf(a: PartAnalysis, sources: ReadonlyMap<string, PartAnalysis>)
   const { lines } = a.reading;
   // Grated, in chips or in pieces it stays as it is: nothing has to flow.
   if (lines.some((l) => (l.role === 'chocolate' && !STAYS_WHOLE.test(l.line.text)) || l.fromPart?.kind === 'chocolate-base')) return 'chocolate';
-  const setsBase = lines.some((l) => (l.ingredient?.bloom && l.read) || (l.fromPart && !isFoam(sources.get(l.fromPart.id)) && (sources.get(l.fromPart.id)?.reading.gelatin225G ?? 0) > 0));
+  const setsBase = lines.some(
+    (l) => (l.ingredient?.bloom && l.read) || (l.fromPart && !isFoam(sources.get(l.fromPart.id)) && (sources.get(l.fromPart.id)?.reading.gelatin225G ?? 0) > 0),
+  );
   if (setsBase) return 'gelatin';
   return lines.some((l) => l.fromPart?.kind === 'custard') ? 'custard' : null;
 }
@@ -88,7 +103,8 @@ const STAYS_WHOLE = /\b(?:grated|shaved|shavings|chips?|chunks?|chopped|pieces|c
 /** Kinds that lie on something: nothing is folded into them. */
 const LIES_ON: ReadonlySet<string> = new Set(['topping', 'crown', 'pressed-base', 'biscuit-layer', 'soak']);
 
-const isFoam = (a: PartAnalysis | undefined): boolean => a !== undefined && (isWhippedKind(a.part.kind) || a.part.kind === 'egg-foam' || a.part.kind === 'meringue');
+const isFoam = (a: PartAnalysis | undefined): boolean =>
+  a !== undefined && (isWhippedKind(a.part.kind) || a.part.kind === 'egg-foam' || a.part.kind === 'meringue');
 
 const PERMANENT = 1e-6;
 
@@ -113,7 +129,11 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
   const foams: (Guest & { partId: string; from: string })[] = [];
   for (const { source, share } of fed) {
     const { tC, from } = meetsAt(source);
-    const one = { ...guest(source.part.name, combine([{ mixture: source.reading.mixture, share }]), source.reading.freezingG * share, tC), partId: source.part.id, from };
+    const one = {
+      ...guest(source.part.name, combine([{ mixture: source.reading.mixture, share }]), source.reading.freezingG * share, tC),
+      partId: source.part.id,
+      from,
+    };
     (isFoam(source) && (baseGuests.length > 0 || foams.length > 0 || fed.some((f) => !isFoam(f.source))) ? foams : baseGuests).push(one);
   }
   if (foams.length === 0) return plainMeeting(a, baseGuests);
@@ -126,7 +146,8 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
   const atLow = window ? mixingC([...baseGuests.map((g) => ({ ...g, tC: window.lowC })), ...foams]) : null;
   const limitC = Math.max(FOLD_TOO_WARM_C, atLow?.ok ? atLow.value + GRACE_C : -Infinity);
   const tooWarm = all.value > limitC + PERMANENT;
-  const verdict = window && base.value < window.lowC - PERMANENT ? 'cold' : window && base.value > window.highC + PERMANENT ? 'warm' : tooWarm ? 'too-warm-fold' : 'in';
+  const verdict =
+    window && base.value < window.lowC - PERMANENT ? 'cold' : window && base.value > window.highC + PERMANENT ? 'warm' : tooWarm ? 'too-warm-fold' : 'in';
   const warmest = [...baseGuests].sort((x, y) => y.massG - x.massG)[0]!;
   return [
     {
@@ -149,7 +170,11 @@ function foldMeeting(a: PartAnalysis, byId: ReadonlyMap<string, PartAnalysis>): 
 const GRACE_C = 1;
 
 /** The window of a base: a chocolate base that is thinned with cream stays fluid colder than chocolate alone. */
-function windowFor(kind: BaseKind, a: PartAnalysis, fed: readonly { readonly source: PartAnalysis; readonly share: number }[]): { readonly lowC: number; readonly highC: number } {
+function windowFor(
+  kind: BaseKind,
+  a: PartAnalysis,
+  fed: readonly { readonly source: PartAnalysis; readonly share: number }[],
+): { readonly lowC: number; readonly highC: number } {
   const usual = FOLD_WINDOWS[kind];
   if (kind !== 'chocolate') return usual;
   const bases = [a, ...fed.filter((f) => !isFoam(f.source)).map((f) => f.source)];
@@ -165,14 +190,34 @@ function windowFor(kind: BaseKind, a: PartAnalysis, fed: readonly { readonly sou
 function plainMeeting(a: PartAnalysis, guests: readonly (Guest & { readonly from: string })[]): Meeting[] {
   const mixed = guests.length > 1 ? mixingC(guests) : null;
   if (!mixed?.ok) return [];
-  return [{ key: `mix:${a.part.id}`, kind: 'mix', partId: a.part.id, title: a.part.name, guests: guests.map(({ name, massG, tC, from }) => ({ name, massG, tC, from })), resultC: mixed.value, judgedC: mixed.value, judged: 'mix', window: null, verdict: 'in', mend: null }];
+  return [
+    {
+      key: `mix:${a.part.id}`,
+      kind: 'mix',
+      partId: a.part.id,
+      title: a.part.name,
+      guests: guests.map(({ name, massG, tC, from }) => ({ name, massG, tC, from })),
+      resultC: mixed.value,
+      judgedC: mixed.value,
+      judged: 'mix',
+      window: null,
+      verdict: 'in',
+      mend: null,
+    },
+  ];
 }
 
 /** The coldest that a fold of everything may end so that it keeps its air, with something in hand. */
 const COOL_FOLD_C = FOLD_TOO_WARM_C - 0.5;
 
 /** What to bring to which temperature: the base to the middle of its window, or as much cooler as the fold of it all asks for. */
-function foldMend(verdict: Meeting['verdict'], main: Guest & { partId: string }, base: readonly Guest[], foams: readonly Guest[], window: Meeting['window']): Meeting['mend'] {
+function foldMend(
+  verdict: Meeting['verdict'],
+  main: Guest & { partId: string },
+  base: readonly Guest[],
+  foams: readonly Guest[],
+  window: Meeting['window'],
+): Meeting['mend'] {
   const at = base.findIndex((g) => g.name === main.name);
   const cool = temperatureFor([...base, ...foams], at, COOL_FOLD_C);
   const middle = window ? temperatureFor(base, at, (window.lowC + window.highC) / 2) : null;
@@ -225,7 +270,13 @@ export function syrupOf(a: PartAnalysis, waterBoilsC: number): SyrupReading | nu
   const sugarG = pan.massG - pan.grams.water;
   const loss = a.reading.lines.find((l) => l.kind === 'loss' && l.read && /boil|evapor|reduc/i.test(l.name));
   const { syrupC, hobW } = a.part.heat;
-  return { syrup: boilSyrup({ sugarG, waterG: pan.grams.water, toC: syrupC, hobW, startC: USUAL_C.room, waterBoilsC, stays: 0 }), sugarG, waterG: pan.grams.water, writtenG: loss?.read ? -loss.read.massG : null, lossLineId: loss?.line.id ?? null };
+  return {
+    syrup: boilSyrup({ sugarG, waterG: pan.grams.water, toC: syrupC, hobW, startC: USUAL_C.room, waterBoilsC, stays: 0 }),
+    sugarG,
+    waterG: pan.grams.water,
+    writtenG: loss?.read ? -loss.read.massG : null,
+    lossLineId: loss?.line.id ?? null,
+  };
 }
 
 /** Eggs, boiled syrup and the bowl that they meet in; null for a part that is cooked with none. */
@@ -237,7 +288,10 @@ export function syrupGuests(a: EggBowl, touched: number): { readonly guests: rea
   const pan = mix(portions);
   const losses = a.reading.lines.reduce((sum, l) => sum + (l.kind === 'loss' && l.read ? -l.read.massG : 0), 0);
   const offG = Math.min(losses, 0.98 * pan.grams.water);
-  const hot = combine([{ mixture: pan, share: 1 }, { mixture: mix([{ massG: offG, per100: WATER }]), share: -1 }]);
+  const hot = combine([
+    { mixture: pan, share: 1 },
+    { mixture: mix([{ massG: offG, per100: WATER }]), share: -1 },
+  ]);
   const guests = [guestOf('eggs', parts.eggs, eggC), guest('syrup', hot, sucroseEquivalentG(portions), syrupC), bowlGuest(bowl, bowlG, USUAL_C.room, touched)];
   const from = ['as written', 'as boiled', `room; ${Math.round(100 * touched)} % of it is touched`];
   return { guests, shown: guests.map((g, i) => ({ name: g.name, massG: g.massG, tC: g.tC, from: from[i]! })) };
@@ -248,7 +302,21 @@ function syrupMeeting(a: PartAnalysis): Meeting[] {
   if (!found) return [];
   const mixed = mixingC(found.guests);
   if (!mixed.ok) return [];
-  return [{ key: `syrup:${a.part.id}`, kind: 'syrup', partId: a.part.id, title: a.part.name, guests: found.shown, resultC: mixed.value, judgedC: mixed.value, judged: 'mix', window: null, verdict: 'in', mend: null }];
+  return [
+    {
+      key: `syrup:${a.part.id}`,
+      kind: 'syrup',
+      partId: a.part.id,
+      title: a.part.name,
+      guests: found.shown,
+      resultC: mixed.value,
+      judgedC: mixed.value,
+      judged: 'mix',
+      window: null,
+      verdict: 'in',
+      mend: null,
+    },
+  ];
 }
 
 function ganacheMeeting(a: PartAnalysis): Meeting[] {
@@ -262,7 +330,21 @@ function ganacheMeeting(a: PartAnalysis): Meeting[] {
   if (!mixed.ok) return [];
   const verdict = mixed.value < GANACHE_WINDOW.lowC ? 'cold' : mixed.value > GANACHE_WINDOW.highC ? 'warm' : 'in';
   const shown = guests.map((g, i) => ({ name: g.name, massG: g.massG, tC: g.tC, from: i === 0 ? 'just off the boil' : 'room' }));
-  return [{ key: `ganache:${a.part.id}`, kind: 'ganache', partId: a.part.id, title: a.part.name, guests: shown, resultC: mixed.value, judgedC: mixed.value, judged: 'mix', window: GANACHE_WINDOW, verdict, mend: null }];
+  return [
+    {
+      key: `ganache:${a.part.id}`,
+      kind: 'ganache',
+      partId: a.part.id,
+      title: a.part.name,
+      guests: shown,
+      resultC: mixed.value,
+      judgedC: mixed.value,
+      judged: 'mix',
+      window: GANACHE_WINDOW,
+      verdict,
+      mend: null,
+    },
+  ];
 }
 
 /** Minutes on the hob for what a fruit, a wine or a milk is boiled down by; null for a part that says no such loss, or is cooked with syrup. */
@@ -270,7 +352,10 @@ export function reducingOf(a: PartAnalysis): { readonly boilsOffG: number; reado
   const loss = a.reading.lines.find((l) => l.kind === 'loss' && l.read && /boil|evapor|reduc/i.test(l.name));
   if (!loss?.read || syrupPartsOf(a)) return null;
   const portions = portionsOf(a.reading.lines);
-  return { boilsOffG: -loss.read.massG, minutes: reducingMinutes(mix(portions), sucroseEquivalentG(portions), USUAL_C.room, -loss.read.massG, a.part.heat.hobW) };
+  return {
+    boilsOffG: -loss.read.massG,
+    minutes: reducingMinutes(mix(portions), sucroseEquivalentG(portions), USUAL_C.room, -loss.read.massG, a.part.heat.hobW),
+  };
 }
 
 /** Ice of the bath; its heat content is worked out once. */

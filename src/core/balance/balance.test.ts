@@ -10,9 +10,33 @@ import { solveBalance, tradeOff, type Balance } from './solve';
 
 const line = (id: string, nowG: number, rest: Partial<BalanceLine> = {}): BalanceLine => {
   const i = ingredient(id);
-  return { name: i.name, nowG, per100: i.composition, ownSweetness: i.ownSweetness, ownFreezing: i.ownFreezing, bloom: i.bloom, soakPerG: 0, plantCream: false, pricePerKg: i.pricePerKg, locked: false, minG: 0, maxG: null, stepG: null, ...rest };
+  return {
+    name: i.name,
+    nowG,
+    per100: i.composition,
+    ownSweetness: i.ownSweetness,
+    ownFreezing: i.ownFreezing,
+    bloom: i.bloom,
+    soakPerG: 0,
+    plantCream: false,
+    pricePerKg: i.pricePerKg,
+    locked: false,
+    minG: 0,
+    maxG: null,
+    stepG: null,
+    ...rest,
+  };
 };
-const goal = (figure: BalanceGoal['figure'], low: number, high: number, rest: Partial<BalanceGoal> = {}): BalanceGoal => ({ figure, name: figure, low, high, weight: 1, airPct: 0, freezerC: -18, ...rest });
+const goal = (figure: BalanceGoal['figure'], low: number, high: number, rest: Partial<BalanceGoal> = {}): BalanceGoal => ({
+  figure,
+  name: figure,
+  low,
+  high,
+  weight: 1,
+  airPct: 0,
+  freezerC: -18,
+  ...rest,
+});
 const solved = (lines: readonly BalanceLine[], goals: readonly BalanceGoal[], totalG: number | null = null): Balance => {
   const r = solveBalance({ lines: [...lines], goals: [...goals], totalG });
   if (!r.ok) throw new Error(r.fault.says);
@@ -27,7 +51,11 @@ describe('solving for targets', () => {
     expect(b.amountsG[0]! + b.amountsG[1]!).toBeCloseTo(1000, 6);
   });
   it('three wishes at once are met exactly where they can be', () => {
-    const b = solved([line('cream-36', 600), line('sugar-caster', 40), line('gelatin-powder-225', 3), line('milk-whole', 50)], [goal('fat', 33, 35), goal('sweetness', 11, 13), goal('gelatin', 5, 7)], 800);
+    const b = solved(
+      [line('cream-36', 600), line('sugar-caster', 40), line('gelatin-powder-225', 3), line('milk-whole', 50)],
+      [goal('fat', 33, 35), goal('sweetness', 11, 13), goal('gelatin', 5, 7)],
+      800,
+    );
     expect(b.goals.map((g) => g.after)).toEqual([expect.closeTo(34, 5), expect.closeTo(12, 5), expect.closeTo(6, 5)]);
     expect(b.fights).toEqual([]);
   });
@@ -52,7 +80,11 @@ describe('solving for targets', () => {
     expect(r.ok ? '' : r.fault.says).not.toContain('Infinity');
   });
   it('whole eggs come whole', () => {
-    const b = solved([line('egg-yolk', 34, { stepG: 17 }), line('sugar-caster', 60), line('cream-36', 300)], [goal('solids', 50, 52), goal('sweetness', 17, 19)], 400);
+    const b = solved(
+      [line('egg-yolk', 34, { stepG: 17 }), line('sugar-caster', 60), line('cream-36', 300)],
+      [goal('solids', 50, 52), goal('sweetness', 17, 19)],
+      400,
+    );
     expect((b.amountsG[0]! / 17) % 1).toBeCloseTo(0, 9);
   });
   it('ice by volume is bent and still met', () => {
@@ -89,15 +121,24 @@ describe('solving for targets', () => {
     expect(b.amountsG).toEqual([500, 50]);
   });
   it('agrees with every point of a grid on a small case', () => {
-    const lines = [line('cream-36', 500, { minG: 400, maxG: 600 }), line('mascarpone', 100, { minG: 0, maxG: 200 }), line('sugar-caster', 60, { minG: 0, maxG: 120 })];
+    const lines = [
+      line('cream-36', 500, { minG: 400, maxG: 600 }),
+      line('mascarpone', 100, { minG: 0, maxG: 200 }),
+      line('sugar-caster', 60, { minG: 0, maxG: 120 }),
+    ];
     const goals = [goal('fat', 37, 39), goal('sweetness', 8, 10), goal('cost', 5, 5.4)];
     const b = solved(lines, goals);
     const forms = goals.map((g) => goalForm(g, lines));
     let best = Infinity;
-    for (let a = 400; a <= 600; a += 10) for (let m = 0; m <= 200; m += 10) for (let s = 0; s <= 120; s += 5) {
-      const x = Float64Array.of(a, m, s);
-      best = Math.min(best, goals.reduce((sum, g, i) => sum + Math.abs(forms[i]!.valueAt(x) - (g.low + g.high) / 2) / ((g.high - g.low) / 2), 0));
-    }
+    for (let a = 400; a <= 600; a += 10)
+      for (let m = 0; m <= 200; m += 10)
+        for (let s = 0; s <= 120; s += 5) {
+          const x = Float64Array.of(a, m, s);
+          best = Math.min(
+            best,
+            goals.reduce((sum, g, i) => sum + Math.abs(forms[i]!.valueAt(x) - (g.low + g.high) / 2) / ((g.high - g.low) / 2), 0),
+          );
+        }
     expect(b.cost).toBeLessThanOrEqual(best + 0.1);
   });
 });
@@ -107,33 +148,58 @@ describe('against amounts tried at random', () => {
     const ids = ['cream-48', 'wine-white-dry', 'sugar-caster', 'lemon-juice', 'milk-whole'];
     const grams = fc.double({ min: 10, max: 500, noNaN: true });
     fc.assert(
-      fc.property(fc.array(grams, { minLength: 5, maxLength: 5 }), fc.double({ min: 30, max: 42, noNaN: true }), fc.double({ min: 0.5, max: 6, noNaN: true }), fc.double({ min: 5, max: 20, noNaN: true }), fc.array(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 5, maxLength: 5 }), { minLength: 60, maxLength: 60 }), (gs, fat, abv, sweet, tries) => {
-        const lines = ids.map((id, i) => line(id, gs[i]!, { maxG: 2 * gs[i]! }));
-        const goals = [goal('fat', fat - 1, fat + 1), goal('abv', abv - 0.5, abv + 0.5), goal('sweetness', sweet - 1, sweet + 1)];
-        const totalG = gs.reduce((a, b) => a + b, 0);
-        const found = solved(lines, goals, totalG);
-        const forms = goals.map((g) => goalForm(g, lines));
-        for (const t of tries) {
-          const sum = lines.reduce((a, l, i) => a + l.maxG! * t[i]!, 0);
-          if (sum < 1) continue;
-          const x = Float64Array.from(lines, (l, i) => (l.maxG! * t[i]! * totalG) / sum);
-          if (x.some((v, i) => v > lines[i]!.maxG!)) continue;
-          const cost = goals.reduce((sum, g, k) => sum + Math.abs(forms[k]!.valueAt(x) - (g.low + g.high) / 2) / ((g.high - g.low) / 2), 0);
-          expect(found.cost).toBeLessThanOrEqual(cost + 0.1);
-        }
-      }),
+      fc.property(
+        fc.array(grams, { minLength: 5, maxLength: 5 }),
+        fc.double({ min: 30, max: 42, noNaN: true }),
+        fc.double({ min: 0.5, max: 6, noNaN: true }),
+        fc.double({ min: 5, max: 20, noNaN: true }),
+        fc.array(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 5, maxLength: 5 }), { minLength: 60, maxLength: 60 }),
+        (gs, fat, abv, sweet, tries) => {
+          const lines = ids.map((id, i) => line(id, gs[i]!, { maxG: 2 * gs[i]! }));
+          const goals = [goal('fat', fat - 1, fat + 1), goal('abv', abv - 0.5, abv + 0.5), goal('sweetness', sweet - 1, sweet + 1)];
+          const totalG = gs.reduce((a, b) => a + b, 0);
+          const found = solved(lines, goals, totalG);
+          const forms = goals.map((g) => goalForm(g, lines));
+          for (const t of tries) {
+            const sum = lines.reduce((a, l, i) => a + l.maxG! * t[i]!, 0);
+            if (sum < 1) continue;
+            const x = Float64Array.from(lines, (l, i) => (l.maxG! * t[i]! * totalG) / sum);
+            if (x.some((v, i) => v > lines[i]!.maxG!)) continue;
+            const cost = goals.reduce((sum, g, k) => sum + Math.abs(forms[k]!.valueAt(x) - (g.low + g.high) / 2) / ((g.high - g.low) / 2), 0);
+            expect(found.cost).toBeLessThanOrEqual(cost + 0.1);
+          }
+        },
+      ),
       { numRuns: 40 },
     );
   });
 });
 
 describe('what the solver never does', () => {
-  const anyLine = fc.record({ id: fc.constantFrom('cream-36', 'milk-whole', 'sugar-caster', 'mascarpone', 'rum-40', 'egg-yolk', 'gelatin-powder-225'), g: fc.double({ min: 1, max: 800, noNaN: true }), locked: fc.boolean(), low: fc.double({ min: 0, max: 1, noNaN: true }), up: fc.double({ min: 1, max: 4, noNaN: true }), step: fc.constantFrom(null, null, 5) });
-  const anyGoal = fc.record({ figure: fc.constantFrom('fat' as const, 'sweetness' as const, 'solids' as const, 'abv' as const, 'gelatin' as const, 'mass' as const), low: fc.double({ min: 0, max: 60, noNaN: true }), width: fc.double({ min: 0.5, max: 10, noNaN: true }) });
+  const anyLine = fc.record({
+    id: fc.constantFrom('cream-36', 'milk-whole', 'sugar-caster', 'mascarpone', 'rum-40', 'egg-yolk', 'gelatin-powder-225'),
+    g: fc.double({ min: 1, max: 800, noNaN: true }),
+    locked: fc.boolean(),
+    low: fc.double({ min: 0, max: 1, noNaN: true }),
+    up: fc.double({ min: 1, max: 4, noNaN: true }),
+    step: fc.constantFrom(null, null, 5),
+  });
+  const anyGoal = fc.record({
+    figure: fc.constantFrom('fat' as const, 'sweetness' as const, 'solids' as const, 'abv' as const, 'gelatin' as const, 'mass' as const),
+    low: fc.double({ min: 0, max: 60, noNaN: true }),
+    width: fc.double({ min: 0.5, max: 10, noNaN: true }),
+  });
   it('breaks no lock, no bound, no step; and no answer has a deviation below nothing', () => {
     fc.assert(
       fc.property(fc.array(anyLine, { minLength: 1, maxLength: 7 }), fc.array(anyGoal, { minLength: 1, maxLength: 4 }), (ls, gs) => {
-        const lines = ls.map((l) => line(l.id, l.step ? Math.max(5, Math.round(l.g / 5) * 5) : l.g, { locked: l.locked, minG: l.step ? 0 : l.g * l.low, maxG: l.step ? 5000 : l.g * l.up, stepG: l.step }));
+        const lines = ls.map((l) =>
+          line(l.id, l.step ? Math.max(5, Math.round(l.g / 5) * 5) : l.g, {
+            locked: l.locked,
+            minG: l.step ? 0 : l.g * l.low,
+            maxG: l.step ? 5000 : l.g * l.up,
+            stepG: l.step,
+          }),
+        );
         const r = solveBalance({ lines, goals: gs.map((g) => goal(g.figure, g.low, g.low + g.width)), totalG: null });
         if (!r.ok) return;
         r.value.amountsG.forEach((x, i) => {

@@ -6,7 +6,6 @@ import { boundWaterG, iceVolumeOf, sucroseEquivalentG } from '../heat/freezing';
 import { REFERENCE_BLOOM } from '../setting/house';
 import type { BalanceFigure, BalanceGoal, BalanceLine } from './inputs';
 
-
 export const BALANCE_FIGURE_NAMES: Readonly<Record<BalanceFigure, { readonly name: string; readonly unit: string; readonly decimals: number }>> = {
   fat: { name: 'fat in the bowl', unit: '%', decimals: 1 },
   sweetness: { name: 'sweetness', unit: '', decimals: 1 },
@@ -127,7 +126,8 @@ const evaluate = (r: LinearRatio, x: Float64Array): number => {
 /** The form of a goal over the lines of a problem. Ice by volume is bent, and is taken straight near the point at hand. */
 export function goalForm(goal: BalanceGoal, lines: readonly BalanceLine[]): GoalForm {
   const share = (i: number): number => goal.share?.[i] ?? 1;
-  if (goal.figure === 'use-up') return straight({ scale: 1, n0: 0, n: Float64Array.from(lines, (_, i) => (i === goal.line ? 1 : 0)), d0: 1, d: new Float64Array(lines.length) });
+  if (goal.figure === 'use-up')
+    return straight({ scale: 1, n0: 0, n: Float64Array.from(lines, (_, i) => (i === goal.line ? 1 : 0)), d0: 1, d: new Float64Array(lines.length) });
   const per = lines.map((l) => perGram(l, goal.freezerC));
   const fixed = fixedSums(goal);
   const vector = (s: Sum): Float64Array => Float64Array.from(per, (p, i) => p[s] * share(i));
@@ -147,14 +147,21 @@ const ICE_SUMS = ['mass', 'water', 'bound', 'sucroseEq', 'msnf', 'salt', 'ethano
 function iceForm(goal: BalanceGoal, vector: (s: Sum) => Float64Array, fixed: PerGram): GoalForm {
   const vectors = ICE_SUMS.map(vector);
   const at = (x: Float64Array): number => {
-    const [massG, waterG, boundG, sucroseEqG, msnfG, saltG, ethanolG, denseMl] = ICE_SUMS.map((s, k) => x.reduce((sum, v, i) => sum + v * vectors[k]![i]!, fixed[s])) as [number, number, number, number, number, number, number, number];
+    const [massG, waterG, boundG, sucroseEqG, msnfG, saltG, ethanolG, denseMl] = ICE_SUMS.map((s, k) =>
+      x.reduce((sum, v, i) => sum + v * vectors[k]![i]!, fixed[s]),
+    ) as [number, number, number, number, number, number, number, number];
     return iceVolumeOf({ massG, waterG, boundG: Math.min(waterG, boundG), sucroseEqG, msnfG, saltG, ethanolG }, denseMl, goal.airPct, goal.freezerC);
   };
   return {
     valueAt: at,
     linearAt: (x) => {
       const here = at(x);
-      const step = 1e-4 * Math.max(1, x.reduce((a, b) => a + b, 0));
+      const step =
+        1e-4 *
+        Math.max(
+          1,
+          x.reduce((a, b) => a + b, 0),
+        );
       const slope = Float64Array.from(x, (_, i) => (at(x.map((v, k) => (k === i ? v + step : v))) - here) / step);
       return { scale: 1, n0: here - slope.reduce((sum, s, i) => sum + s * x[i]!, 0), n: slope, d0: 1, d: new Float64Array(x.length) };
     },

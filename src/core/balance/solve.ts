@@ -65,19 +65,32 @@ function faultOf({ lines, goals, totalG }: BalanceProblem): Result<never> | null
     if (l.minG < 0) return fail('minG', 'negative', `${l.name}: the least is ${number(l.minG)}\u00a0g; it cannot be below 0\u00a0g.`);
     const max = l.maxG ?? Infinity;
     if (max < l.minG) return fail('maxG', 'upside-down', `${l.name}: the least, ${number(l.minG)}\u00a0g, is more than the most, ${number(max)}\u00a0g.`);
-    if (l.locked && (l.nowG < l.minG - 1e-9 || l.nowG > max + 1e-9)) return fail('locked', 'lock-against-bound', `${l.name} is locked at ${number(l.nowG)}\u00a0g, outside its own bounds of ${bounds(l.minG, max)}.`);
-    if (!l.locked && l.stepG !== null && Math.ceil(l.minG / l.stepG - 1e-9) * l.stepG > max + 1e-9) return fail('stepG', 'no-step', `${l.name} comes in steps of ${number(l.stepG)}\u00a0g: none lies between ${number(l.minG)} and ${number(max)}\u00a0g.`);
+    if (l.locked && (l.nowG < l.minG - 1e-9 || l.nowG > max + 1e-9))
+      return fail('locked', 'lock-against-bound', `${l.name} is locked at ${number(l.nowG)}\u00a0g, outside its own bounds of ${bounds(l.minG, max)}.`);
+    if (!l.locked && l.stepG !== null && Math.ceil(l.minG / l.stepG - 1e-9) * l.stepG > max + 1e-9)
+      return fail('stepG', 'no-step', `${l.name} comes in steps of ${number(l.stepG)}\u00a0g: none lies between ${number(l.minG)} and ${number(max)}\u00a0g.`);
   }
   for (const g of goals) {
-    if (!(g.high > g.low) || !Number.isFinite(g.low) || !Number.isFinite(g.high)) return fail('goals', 'no-band', `${g.name || g.figure}: its band must go from less to more; it goes from ${readable(g.low)} to ${readable(g.high)}.`);
+    if (!(g.high > g.low) || !Number.isFinite(g.low) || !Number.isFinite(g.high))
+      return fail('goals', 'no-band', `${g.name || g.figure}: its band must go from less to more; it goes from ${readable(g.low)} to ${readable(g.high)}.`);
     if (g.figure === 'use-up' && (g.line === undefined || g.line >= lines.length)) return fail('goals', 'no-line', 'Use up: say which line.');
   }
   if (lines.every((l) => l.nowG === 0)) return fail('lines', 'empty', 'There is nothing in these lines yet: a balance starts from what is there.');
   if (totalG !== null) {
     const least = lines.reduce((sum, l) => sum + (l.locked ? l.nowG : l.minG), 0);
     const most = lines.reduce((sum, l) => sum + (l.locked ? l.nowG : (l.maxG ?? Infinity)), 0);
-    if (least > totalG + 1e-6) return fail('totalG', 'locks-too-heavy', `What is locked or bounded weighs at least ${number(least)}\u00a0g; the whole is to be ${number(totalG)}\u00a0g. Free a line or raise the whole.`);
-    if (most < totalG - 1e-6) return fail('totalG', 'bounds-too-light', `The bounds allow at most ${number(most)}\u00a0g; the whole is to be ${number(totalG)}\u00a0g. Raise a bound or lower the whole.`);
+    if (least > totalG + 1e-6)
+      return fail(
+        'totalG',
+        'locks-too-heavy',
+        `What is locked or bounded weighs at least ${number(least)}\u00a0g; the whole is to be ${number(totalG)}\u00a0g. Free a line or raise the whole.`,
+      );
+    if (most < totalG - 1e-6)
+      return fail(
+        'totalG',
+        'bounds-too-light',
+        `The bounds allow at most ${number(most)}\u00a0g; the whole is to be ${number(totalG)}\u00a0g. Raise a bound or lower the whole.`,
+      );
   }
   return null;
 }
@@ -99,7 +112,8 @@ function nearest(problem: BalanceProblem, forms: readonly GoalForm[], rounds = R
   let reach = Infinity;
   for (let round = 0; round < rounds; round++) {
     const x = linearStep(problem, forms, at, reach);
-    if (x === null && reach === Infinity) return best ? ok(best.solved) : fail('lines', 'infeasible', 'No amounts keep all locks, bounds and whole pieces at once: free one of them.');
+    if (x === null && reach === Infinity)
+      return best ? ok(best.solved) : fail('lines', 'infeasible', 'No amounts keep all locks, bounds and whole pieces at once: free one of them.');
     const there = x && keepsAll(problem, x) ? costOf(x) : null;
     if (x && there && (!best || there.cost < best.cost - 1e-7)) {
       const little = best !== null && best.cost - there.cost < 1e-4;
@@ -130,7 +144,8 @@ function keepsAll({ lines, totalG }: BalanceProblem, x: Float64Array): boolean {
   return each && (totalG === null || Math.abs(x.reduce((a, b) => a + b, 0) - totalG) < 1e-4 * totalG);
 }
 
-const stillness = (lines: readonly BalanceLine[], x: Float64Array): number => lines.reduce((sum, l, i) => sum + Math.abs(x[i]! - l.nowG) * priceOfMoving(lines, l), 0);
+const stillness = (lines: readonly BalanceLine[], x: Float64Array): number =>
+  lines.reduce((sum, l, i) => sum + Math.abs(x[i]! - l.nowG) * priceOfMoving(lines, l), 0);
 
 /** Per g. */
 function priceOfMoving(lines: readonly BalanceLine[], l: BalanceLine): number {
@@ -160,12 +175,21 @@ function linearStep(problem: BalanceProblem, forms: readonly GoalForm[], at: Flo
   lines.forEach((l, i) => {
     if (l.locked) return;
     const u = unit[i]!;
-    const row: [string, number][] = [[`x${i}`, u], [`s${i}`, u]];
+    const row: [string, number][] = [
+      [`x${i}`, u],
+      [`s${i}`, u],
+    ];
     constraints.set(`x${i}`, rangeOf(l, at[i]!, reach, wholeG));
     constraints.set(`s${i}`, { equal: l.nowG });
     const price = priceOfMoving(lines, l);
-    variables.set(`up${i}`, [[`s${i}`, -1], ['cost', price]]);
-    variables.set(`down${i}`, [[`s${i}`, 1], ['cost', price]]);
+    variables.set(`up${i}`, [
+      [`s${i}`, -1],
+      ['cost', price],
+    ]);
+    variables.set(`down${i}`, [
+      [`s${i}`, 1],
+      ['cost', price],
+    ]);
     if (totalG !== null) row.push(['total', u]);
     variables.set(`v${i}`, row);
     if (l.stepG !== null) integers.push(`v${i}`);
@@ -185,8 +209,14 @@ function linearStep(problem: BalanceProblem, forms: readonly GoalForm[], at: Flo
       else if (c !== 0) variables.get(`v${i}`)!.push([`g${k}`, (c * unit[i]!) / halfWidth(g)]);
     });
     constraints.set(`g${k}`, { equal: -constant / d / halfWidth(g) });
-    variables.set(`over${k}`, [[`g${k}`, -1], ['cost', g.weight]]);
-    variables.set(`under${k}`, [[`g${k}`, 1], ['cost', g.weight]]);
+    variables.set(`over${k}`, [
+      [`g${k}`, -1],
+      ['cost', g.weight],
+    ]);
+    variables.set(`under${k}`, [
+      [`g${k}`, 1],
+      ['cost', g.weight],
+    ]);
   });
   const solution = solveLinear(
     { direction: 'minimize', objective: 'cost', constraints, variables: variables as Map<string, Coefficients>, integers },
@@ -259,7 +289,10 @@ export function tradeOff(problem: BalanceProblem, a: number, b: number, points =
   const found: TradePoint[] = [];
   for (let i = 0; i < points; i++) {
     const hold = from + ((to - from) * i) / (points - 1);
-    const at = nearest({ ...problem, goals: problem.goals.map((x, n) => (n === a ? { ...x, low: hold - half / 4, high: hold + half / 4, weight: HELD } : x)) }, forms);
+    const at = nearest(
+      { ...problem, goals: problem.goals.map((x, n) => (n === a ? { ...x, low: hold - half / 4, high: hold + half / 4, weight: HELD } : x)) },
+      forms,
+    );
     if (at.ok) found.push({ a: at.value.goals[a]!.after, b: at.value.goals[b]!.after, amountsG: at.value.amountsG });
   }
   return ok(found);

@@ -2,7 +2,22 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
 import { writtenSheet } from '../../testing/written';
-import { amountNow, freshProgress, takenBy, type BatchPlan, MendEntrySchema, progressAfter, ProgressSchema, rescaleTo, stepAfter, timerOf, whileItRests, WHISK_TIMER, type Progress, type ProgressEvent } from './batch';
+import {
+  amountNow,
+  freshProgress,
+  takenBy,
+  type BatchPlan,
+  MendEntrySchema,
+  progressAfter,
+  ProgressSchema,
+  rescaleTo,
+  stepAfter,
+  timerOf,
+  whileItRests,
+  WHISK_TIMER,
+  type Progress,
+  type ProgressEvent,
+} from './batch';
 import { batchPlan } from './make-batch';
 import { whiskAt } from '../analysis/step-whisk';
 import { elapsedS, phaseOf, timerMarks } from './whisk-timer';
@@ -31,7 +46,19 @@ describe('what is done on Pass', () => {
     expect(elapsedS({ startedAt: 9000, stoppedAt: null }, 4000)).toBe(0);
   });
   it('a mend of before rests were written down keeps hands for an hour, and the rest of it is a rest', () => {
-    const entry = { id: 'm', at: 1, sign: 'unset', cause: 'too-soon', partId: 'p', kind: 'mend' as const, title: 'Leave it', adds: [], again: [], portions: null, use: null };
+    const entry = {
+      id: 'm',
+      at: 1,
+      sign: 'unset',
+      cause: 'too-soon',
+      partId: 'p',
+      kind: 'mend' as const,
+      title: 'Leave it',
+      adds: [],
+      again: [],
+      portions: null,
+      use: null,
+    };
     const read = (more: object) => MendEntrySchema.parse({ ...entry, ...more });
     expect(read({ minutes: 240 }).rest).toEqual({ min: 180, where: 'cold' });
     expect(read({ minutes: 60 }).rest).toBeNull();
@@ -50,11 +77,24 @@ describe('what is done on Pass', () => {
       fc.record({ kind: fc.constant('timer-stop' as const), id, at, by }),
       fc.record({ kind: fc.constantFrom('timer-take' as const, 'timer-clear' as const), id, by }),
       fc.record({ kind: fc.constant('timer-slow' as const), id, at }),
-      fc.record({ kind: fc.constant('weigh' as const), line: fc.constantFrom('a', 'b'), tick: fc.constant('a'), grams: fc.double({ min: 0, max: 5000, noNaN: true }) }),
+      fc.record({
+        kind: fc.constant('weigh' as const),
+        line: fc.constantFrom('a', 'b'),
+        tick: fc.constant('a'),
+        grams: fc.double({ min: 0, max: 5000, noNaN: true }),
+      }),
       fc.record({ kind: fc.constant('skip' as const), step: fc.integer({ min: 0, max: 9 }), key: fc.constantFrom('a', 'b'), title: fc.constant('Chill'), at }),
       fc.record({ kind: fc.constant('rescale' as const), factor: fc.double({ min: 0.5, max: 2, noNaN: true }), words: fc.constant('more'), at }),
-      fc.record({ kind: fc.constant('off-plan' as const), entry: fc.record({ at, kind: fc.constantFrom('paused' as const, 'resumed' as const, 'note' as const), words: fc.string({ maxLength: 40 }) }) }),
-      fc.record({ kind: fc.constant('write' as const), reading: fc.constantFrom('cup-foam' as const, 'cup-liquid' as const), text: fc.string({ maxLength: 20 }), was: fc.constant('') }),
+      fc.record({
+        kind: fc.constant('off-plan' as const),
+        entry: fc.record({ at, kind: fc.constantFrom('paused' as const, 'resumed' as const, 'note' as const), words: fc.string({ maxLength: 40 }) }),
+      }),
+      fc.record({
+        kind: fc.constant('write' as const),
+        reading: fc.constantFrom('cup-foam' as const, 'cup-liquid' as const),
+        text: fc.string({ maxLength: 20 }),
+        was: fc.constant(''),
+      }),
     );
     fc.assert(
       fc.property(fc.array(event, { maxLength: 30 }), (events) => {
@@ -74,7 +114,10 @@ describe('several timers and two tablets', () => {
   it('timers run beside each other; stopping a rest writes no whisking time', () => {
     const rest: ProgressEvent = { kind: 'timer-start', id: 'rest', name: 'gelatin soaks', seconds: 600, at: 10, by: 'mine' };
     const p = after(start(0), rest, { kind: 'timer-stop', id: 'rest', at: 999, by: 'mine' });
-    expect(p.timers.map((t) => [t.id, t.stoppedAt])).toEqual([['whisk', null], ['rest', 999]]);
+    expect(p.timers.map((t) => [t.id, t.stoppedAt])).toEqual([
+      ['whisk', null],
+      ['rest', 999],
+    ]);
     expect(p.fields['minutes-to-stage']).toBeUndefined();
   });
   it('a batch of before there were several keeps its whisk timer', () => {
@@ -102,7 +145,11 @@ describe('off the plan', () => {
     expect(progressAfter(p, { kind: 'off-plan', entry: { at: 20, kind: 'resumed', words: 'Goes on' } }).pausedAt).toBeNull();
   });
   it('of two steps of one name only the skipped one took nothing, until it is taken up again', () => {
-    const step = (key: string, grams: number) => ({ key, title: 'Stir it in', lines: [{ lineId: `l-${key}`, ingredientId: 'milk', massG: grams, name: 'milk', measure: '' }] });
+    const step = (key: string, grams: number) => ({
+      key,
+      title: 'Stir it in',
+      lines: [{ lineId: `l-${key}`, ingredientId: 'milk', massG: grams, name: 'milk', measure: '' }],
+    });
     const plan = { steps: [step('a', 100), step('b', 30)] } as unknown as BatchPlan;
     const taken = (p: Progress): number => takenBy(plan, p, true).reduce((sum, t) => sum + t.massG, 0);
     const skipped = after({ kind: 'skip', step: 1, key: 'b', title: 'Stir it in', at: 5 });
@@ -119,17 +166,23 @@ describe('off the plan', () => {
 });
 
 describe('mise en place and what can be done meanwhile', () => {
-  const made = batchPlan(partsSheet([
-    ['base', 'chocolate-base', 'Base', ['200 g dark chocolate 70 %', '120 g cream 36 %']],
-    ['cream', 'whipped-cream', 'Cream', ['240 g cream 36 %', '2 leaves gelatin']],
-  ]), KITCHEN);
+  const made = batchPlan(
+    partsSheet([
+      ['base', 'chocolate-base', 'Base', ['200 g dark chocolate 70 %', '120 g cream 36 %']],
+      ['cream', 'whipped-cream', 'Cream', ['240 g cream 36 %', '2 leaves gelatin']],
+    ]),
+    KITCHEN,
+  );
   if (!made.ok) throw new Error(made.fault.says);
   const { mise, steps, before } = made.value;
   it('the same ingredient in two steps stands apart with its turn, and nothing is weighed twice', () => {
     const names = mise.flatMap((g) => g.lines.map((l) => l.name));
     expect(names.filter((n) => n.startsWith('cream'))).toEqual([expect.stringMatching(/, first$/), expect.stringMatching(/, later$/)]);
     const weighed = mise.flatMap((g) => g.lines).reduce((sum, l) => sum + l.massG, 0);
-    const inSteps = steps.flatMap((s) => s.lines).filter((l) => l.ingredientId).reduce((sum, l) => sum + l.massG, 0);
+    const inSteps = steps
+      .flatMap((s) => s.lines)
+      .filter((l) => l.ingredientId)
+      .reduce((sum, l) => sum + l.massG, 0);
     expect(weighed).toBeCloseTo(inSteps, 9);
   });
   it('what takes its time stands before the first step', () => {
@@ -141,7 +194,13 @@ describe('mise en place and what can be done meanwhile', () => {
     const offered = whileItRests(steps, [], rest).map((i) => steps[i]!);
     expect(offered).toHaveLength(1);
     expect(offered[0]!.partId).toBe('base');
-    expect(whileItRests(steps, [], steps.findIndex((s) => s.wayKey === 'melt'))).toEqual([]);
+    expect(
+      whileItRests(
+        steps,
+        [],
+        steps.findIndex((s) => s.wayKey === 'melt'),
+      ),
+    ).toEqual([]);
   });
 });
 
@@ -195,7 +254,9 @@ describe('how a batch begins and ends', () => {
     return made.value;
   };
   it('what must be soft is taken out of the fridge first, by the words of its line', () => {
-    const plan = planOf('Cheese cream\nServes 4\n\n200 g cream cheese, softened\n100 g butter, at room temperature\n200 ml double cream\n\nBeat the cream cheese with the butter. Whip the cream and fold it in. Chill for 2 hours.');
+    const plan = planOf(
+      'Cheese cream\nServes 4\n\n200 g cream cheese, softened\n100 g butter, at room temperature\n200 ml double cream\n\nBeat the cream cheese with the butter. Whip the cream and fold it in. Chill for 2 hours.',
+    );
     expect(plan.before.map((b) => b.title)).toEqual(expect.arrayContaining(['Cream cheese out of the fridge', 'Butter out of the fridge']));
     expect(new Set(plan.before.map((b) => b.key)).size).toBe(plan.before.length);
   });

@@ -26,7 +26,12 @@ const StepSchema = z.object({
   useWithinMin: z.number().nullable().default(null),
   tempC: z.number().nullable().default(null),
   heat: z
-    .discriminatedUnion('use', [z.object({ use: z.literal('egg'), egg: z.enum(EGG_KINDS), richInSugar: z.boolean(), rule: z.enum(EGG_RULES).default('table') }), z.object({ use: z.literal('cooling') }), z.object({ use: z.literal('syrup') }), z.object({ use: z.literal('reach') })])
+    .discriminatedUnion('use', [
+      z.object({ use: z.literal('egg'), egg: z.enum(EGG_KINDS), richInSugar: z.boolean(), rule: z.enum(EGG_RULES).default('table') }),
+      z.object({ use: z.literal('cooling') }),
+      z.object({ use: z.literal('syrup') }),
+      z.object({ use: z.literal('reach') }),
+    ])
     .nullable()
     .default(null),
   /** Which bowlful of how many. */
@@ -78,7 +83,12 @@ export const MomentSchema = z.number().min(0).max(LATEST_MS);
 export const OffPlanSchema = z.object({ at: MomentSchema, kind: z.enum(OFF_PLAN_KINDS), words: z.string().max(400) });
 export type OffPlan = Readonly<z.infer<typeof OffPlanSchema>>;
 
-const AddedSchema = z.object({ lineId: z.string().max(80), ingredientId: z.string().max(80), name: z.string().max(200), massG: z.number().positive().max(1_000_000) });
+const AddedSchema = z.object({
+  lineId: z.string().max(80),
+  ingredientId: z.string().max(80),
+  name: z.string().max(200),
+  massG: z.number().positive().max(1_000_000),
+});
 
 /** How long something stands by itself for its rescue, min, and where. */
 const MendRestSchema = z.object({ min: z.number().min(0).max(100_000), where: z.enum(['cold', 'freezer', 'oven', 'room']) });
@@ -87,32 +97,43 @@ export type MendRest = Readonly<z.infer<typeof MendRestSchema>>;
 /** A mend of before rests were written down kept hands for an hour at most. */
 const HANDS_OF_BEFORE_MIN = 60;
 function withRest(raw: unknown): unknown {
-  if (typeof raw !== 'object' || raw === null || 'rest' in raw || !('minutes' in raw) || typeof raw.minutes !== 'number' || raw.minutes <= HANDS_OF_BEFORE_MIN) return raw;
+  if (typeof raw !== 'object' || raw === null || 'rest' in raw || !('minutes' in raw) || typeof raw.minutes !== 'number' || raw.minutes <= HANDS_OF_BEFORE_MIN)
+    return raw;
   return { ...raw, rest: { min: raw.minutes - HANDS_OF_BEFORE_MIN, where: 'cold' } };
 }
 
 /** A rescue that was done: what went in besides, what was weighed a second time, and later whether it helped. */
-export const MendEntrySchema = z.preprocess(withRest, z.object({
-  id: z.string().min(1).max(60),
-  at: MomentSchema,
-  sign: z.string().max(40),
-  cause: z.string().max(40),
-  partId: z.string().max(40),
-  kind: z.enum(['mend', 'instead', 'discard']),
-  title: z.string().max(200),
-  adds: z.array(AddedSchema).max(20),
-  again: z.array(AddedSchema).max(60),
-  /** What the dessert is then served as; null where nothing of it changed. */
-  portions: z.number().int().min(1).max(2000).nullable(),
-  use: z.string().max(20).nullable(),
-  /** What it takes with its rest, min. */
-  minutes: z.number().min(0).max(100_000).default(0),
-  /** As much of that as it stands by itself; null where hands are at it throughout. */
-  rest: MendRestSchema.nullable().default(null),
-  /** Steps that are to be done anew for a fresh bowl, with the first of them by its place, and whether the lost one was whisked; what was ticked of them is to be weighed again. */
-  reopens: z.object({ keys: z.array(z.string().max(80)).max(100), lines: z.array(z.string().max(80)).max(300), step: z.number().int().min(0).max(300).nullable(), whisked: z.boolean().default(false) }).default({ keys: [], lines: [], step: null, whisked: false }),
-  helped: z.boolean().nullable().default(null),
-}));
+export const MendEntrySchema = z.preprocess(
+  withRest,
+  z.object({
+    id: z.string().min(1).max(60),
+    at: MomentSchema,
+    sign: z.string().max(40),
+    cause: z.string().max(40),
+    partId: z.string().max(40),
+    kind: z.enum(['mend', 'instead', 'discard']),
+    title: z.string().max(200),
+    adds: z.array(AddedSchema).max(20),
+    again: z.array(AddedSchema).max(60),
+    /** What the dessert is then served as; null where nothing of it changed. */
+    portions: z.number().int().min(1).max(2000).nullable(),
+    use: z.string().max(20).nullable(),
+    /** What it takes with its rest, min. */
+    minutes: z.number().min(0).max(100_000).default(0),
+    /** As much of that as it stands by itself; null where hands are at it throughout. */
+    rest: MendRestSchema.nullable().default(null),
+    /** Steps that are to be done anew for a fresh bowl, with the first of them by its place, and whether the lost one was whisked; what was ticked of them is to be weighed again. */
+    reopens: z
+      .object({
+        keys: z.array(z.string().max(80)).max(100),
+        lines: z.array(z.string().max(80)).max(300),
+        step: z.number().int().min(0).max(300).nullable(),
+        whisked: z.boolean().default(false),
+      })
+      .default({ keys: [], lines: [], step: null, whisked: false }),
+    helped: z.boolean().nullable().default(null),
+  }),
+);
 export type MendEntry = Readonly<z.infer<typeof MendEntrySchema>>;
 
 /** Stands in `done` once the amounts are weighed ahead. */
@@ -156,7 +177,22 @@ export const ProgressSchema = z.preprocess(
 );
 export type Progress = z.infer<typeof ProgressSchema>;
 
-export const freshProgress = (): Progress => ({ step: 0, done: [], skipped: [], doneAt: {}, ticks: [], weighed: {}, timers: [], fields: {}, note: '', scale: 1, pausedAt: null, offPlan: [], mends: [], placeId: null });
+export const freshProgress = (): Progress => ({
+  step: 0,
+  done: [],
+  skipped: [],
+  doneAt: {},
+  ticks: [],
+  weighed: {},
+  timers: [],
+  fields: {},
+  note: '',
+  scale: 1,
+  pausedAt: null,
+  offPlan: [],
+  mends: [],
+  placeId: null,
+});
 
 const at = MomentSchema;
 const tablet = z.string().max(40);
@@ -169,7 +205,14 @@ export const ProgressEventSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('skip'), step: z.number().int().min(0).max(300), key: z.string().max(80), title: z.string().max(200), at }),
   z.object({ kind: z.literal('tick'), line: z.string().max(120), on: z.boolean() }),
   z.object({ kind: z.literal('weigh'), line: z.string().max(120), tick: z.string().max(120), grams: z.number().min(0).max(1_000_000) }),
-  z.object({ kind: z.literal('timer-start'), id: timerId, name: z.string().max(120), seconds: z.number().positive().max(1_000_000).nullable(), at, by: tablet }),
+  z.object({
+    kind: z.literal('timer-start'),
+    id: timerId,
+    name: z.string().max(120),
+    seconds: z.number().positive().max(1_000_000).nullable(),
+    at,
+    by: tablet,
+  }),
   z.object({ kind: z.literal('timer-stop'), id: timerId, at, by: tablet }),
   z.object({ kind: z.literal('timer-slow'), id: timerId, at }),
   z.object({ kind: z.literal('timer-take'), id: timerId, by: tablet }),
@@ -198,14 +241,24 @@ function reopened(p: Progress, { keys, lines, step, whisked }: MendEntry['reopen
   if (keys.length === 0) return p;
   const open = new Set(keys);
   const anew = new Set(lines.flatMap((l) => [l, `${MISE}:${l}`]));
-  return { ...p, step: step ?? p.step, done: p.done.filter((k) => !open.has(k)), skipped: p.skipped.filter((k) => !open.has(k)), ticks: p.ticks.filter((t) => !anew.has(t)), weighed: Object.fromEntries(Object.entries(p.weighed).filter(([l]) => !anew.has(l))), timers: p.timers.filter((t) => !open.has(t.id) && !(whisked && t.id === WHISK_TIMER)), fields: whisked && p.fields['minutes-to-stage'] !== undefined ? { ...p.fields, 'minutes-to-stage': '' } : p.fields };
+  return {
+    ...p,
+    step: step ?? p.step,
+    done: p.done.filter((k) => !open.has(k)),
+    skipped: p.skipped.filter((k) => !open.has(k)),
+    ticks: p.ticks.filter((t) => !anew.has(t)),
+    weighed: Object.fromEntries(Object.entries(p.weighed).filter(([l]) => !anew.has(l))),
+    timers: p.timers.filter((t) => !open.has(t.id) && !(whisked && t.id === WHISK_TIMER)),
+    fields: whisked && p.fields['minutes-to-stage'] !== undefined ? { ...p.fields, 'minutes-to-stage': '' } : p.fields,
+  };
 }
 
 /** Whoever leaves a step only after this share of its wait has sat it out; sooner, the wait goes on meanwhile (house). */
 const SAT_OUT = 0.5;
 
 /** When the wait of a step began: with its timer; else when it was come to, where most of it was sat out there; else when it was left. ms since 1970. */
-export const waitBegan = (step: Pick<PlanStep, 'waitMin'>, came: number, left: number, timerAt: number | null): number => timerAt ?? (step.waitMin !== null && left - came >= SAT_OUT * step.waitMin[0] * 60_000 ? came : left);
+export const waitBegan = (step: Pick<PlanStep, 'waitMin'>, came: number, left: number, timerAt: number | null): number =>
+  timerAt ?? (step.waitMin !== null && left - came >= SAT_OUT * step.waitMin[0] * 60_000 ? came : left);
 
 /** As much of a step as tells which are of a part. */
 export interface StepOfPart {
@@ -218,7 +271,12 @@ export interface StepOfPart {
 /** What a fresh bowl of a part opens again: its steps that were done, and the one in hand. */
 export function reopensFor(steps: readonly StepOfPart[], progress: Pick<Progress, 'step' | 'done'>, partId: string): MendEntry['reopens'] {
   const mine = steps.map((s, i) => ({ s, i })).filter(({ s, i }) => s.partId === partId && (progress.done.includes(s.key) || i === progress.step));
-  return { keys: mine.map(({ s }) => s.key), lines: [...new Set(mine.flatMap(({ s }) => s.lines.map((l) => l.lineId)))], step: mine[0]?.i ?? null, whisked: mine.some(({ s }) => s.whisks) };
+  return {
+    keys: mine.map(({ s }) => s.key),
+    lines: [...new Set(mine.flatMap(({ s }) => s.lines.map((l) => l.lineId)))],
+    step: mine[0]?.i ?? null,
+    whisked: mine.some(({ s }) => s.whisks),
+  };
 }
 
 /** The progress after an event; finishing and abandoning end the batch besides. What cannot be done leaves all as it is. */
@@ -229,14 +287,24 @@ export function progressAfter(p: Progress, event: ProgressEvent): Progress {
     case 'reopen':
       return { ...p, done: p.done.filter((k) => k !== event.key), skipped: p.skipped.filter((k) => k !== event.key) };
     case 'skip':
-      return written({ ...p, step: event.step, done: p.done.includes(event.key) ? p.done : [...p.done, event.key], skipped: p.skipped.includes(event.key) ? p.skipped : [...p.skipped, event.key] }, { at: event.at, kind: 'skipped', words: `Skipped: ${event.title}` });
+      return written(
+        {
+          ...p,
+          step: event.step,
+          done: p.done.includes(event.key) ? p.done : [...p.done, event.key],
+          skipped: p.skipped.includes(event.key) ? p.skipped : [...p.skipped, event.key],
+        },
+        { at: event.at, kind: 'skipped', words: `Skipped: ${event.title}` },
+      );
     case 'tick':
       return { ...p, ticks: event.on ? [...p.ticks.filter((t) => t !== event.line), event.line] : p.ticks.filter((t) => t !== event.line) };
     case 'weigh':
       return { ...p, ticks: [...p.ticks.filter((t) => t !== event.tick), event.tick], weighed: { ...p.weighed, [event.line]: event.grams } };
     case 'timer-start':
       // A timer that runs is not started again: the second tablet joins it.
-      return isRunning(timerOf(p, event.id)) ? p : withTimer(p, { id: event.id, name: event.name, seconds: event.seconds, startedAt: event.at, stoppedAt: null, owner: event.by, slowAt: null });
+      return isRunning(timerOf(p, event.id))
+        ? p
+        : withTimer(p, { id: event.id, name: event.name, seconds: event.seconds, startedAt: event.at, stoppedAt: null, owner: event.by, slowAt: null });
     case 'timer-stop': {
       const timer = timerOf(p, event.id);
       if (!timer || timer.startedAt === null || timer.stoppedAt !== null || !owns(timer, event.by)) return p;
@@ -269,7 +337,12 @@ export function progressAfter(p: Progress, event: ProgressEvent): Progress {
     case 'rescale':
       return written({ ...p, scale: p.scale * event.factor }, { at: event.at, kind: 'more', words: event.words });
     case 'mend':
-      return p.mends.some((m) => m.id === event.entry.id) ? p : written({ ...reopened(p, event.entry.reopens), mends: [...p.mends, event.entry].slice(-50) }, { at: event.entry.at, kind: 'mended', words: `Mended: ${event.entry.title}`.slice(0, 400) });
+      return p.mends.some((m) => m.id === event.entry.id)
+        ? p
+        : written(
+            { ...reopened(p, event.entry.reopens), mends: [...p.mends, event.entry].slice(-50) },
+            { at: event.entry.at, kind: 'mended', words: `Mended: ${event.entry.title}`.slice(0, 400) },
+          );
     case 'mend-helped':
       return { ...p, mends: p.mends.map((m) => (m.id === event.id ? { ...m, helped: event.helped } : m)) };
     case 'finish':
@@ -297,12 +370,25 @@ export function takenBy(plan: BatchPlan, p: Progress, finished: boolean): readon
   const mended = p.mends.flatMap((m) => [...m.adds, ...m.again].map(({ ingredientId, massG }) => ({ ingredientId, massG })));
   return plan.steps
     .filter((s) => !p.skipped.includes(s.key))
-    .flatMap((s) => s.lines.flatMap((l) => (l.ingredientId !== '' && l.massG > 0 && (finished || p.weighed[l.lineId] !== undefined || p.ticks.includes(l.lineId) || p.ticks.includes(`${MISE}:${l.lineId}`)) ? [{ ingredientId: l.ingredientId, massG: amountNow(p, l) }] : [])))
+    .flatMap((s) =>
+      s.lines.flatMap((l) =>
+        l.ingredientId !== '' &&
+        l.massG > 0 &&
+        (finished || p.weighed[l.lineId] !== undefined || p.ticks.includes(l.lineId) || p.ticks.includes(`${MISE}:${l.lineId}`))
+          ? [{ ingredientId: l.ingredientId, massG: amountNow(p, l) }]
+          : [],
+      ),
+    )
     .concat(mended);
 }
 
 /** More (or less) of one line than it should be: everything still to come follows it. */
-export function rescaleTo(p: Progress, line: { readonly lineId: string; readonly name: string; readonly massG: number }, pouredG: number, at: number): Extract<ProgressEvent, { kind: 'rescale' }> | null {
+export function rescaleTo(
+  p: Progress,
+  line: { readonly lineId: string; readonly name: string; readonly massG: number },
+  pouredG: number,
+  at: number,
+): Extract<ProgressEvent, { kind: 'rescale' }> | null {
   const should = line.massG * p.scale;
   const factor = should > 0 ? pouredG / should : 0;
   if (!(factor >= 0.1 && factor <= 10)) return null;

@@ -17,7 +17,8 @@ const larger = (sheet: Sheet, times: number): Sheet => {
   if (!scaled.ok) throw new Error(scaled.fault.says);
   return fitBowlfuls(scaled.value, KITCHEN);
 };
-const grams = (steps: readonly { readonly lines: readonly { readonly massG: number }[] }[]): number => steps.flatMap((s) => s.lines).reduce((sum, l) => sum + l.massG, 0);
+const grams = (steps: readonly { readonly lines: readonly { readonly massG: number }[] }[]): number =>
+  steps.flatMap((s) => s.lines).reduce((sum, l) => sum + l.massG, 0);
 
 const WRITTEN = `Plain cream
 Serves 8

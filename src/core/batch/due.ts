@@ -29,7 +29,11 @@ export function dueMoments(batches: readonly DueBatch[], now: number): readonly 
     if (b.status === 'running') for (const t of b.timers) moments.push({ at: t.at, says: `${b.name}: ${t.says}`, href: `/pass/${b.id}` });
     if (b.status === 'finished' && b.endedAt !== null && b.holdShownH !== null) {
       const shape = b.endedAt + b.holdShownH * HOUR;
-      moments.push({ at: shape, says: `${b.name}: ${b.keepingH !== null && b.holdShownH >= b.keepingH ? 'use by' : 'best before it softens'}`, href: `/log/${b.id}` });
+      moments.push({
+        at: shape,
+        says: `${b.name}: ${b.keepingH !== null && b.holdShownH >= b.keepingH ? 'use by' : 'best before it softens'}`,
+        href: `/log/${b.id}`,
+      });
     }
   }
   return moments.filter((m) => m.at > now).sort((a, b) => a.at - b.at);

@@ -25,7 +25,14 @@ export function batchPlan(sheet: Sheet, kitchen: Kitchen, scale = 1, coldH: numb
   return ok({
     sheetName: sheet.name,
     partName: mainPart(analysis).part.name,
-    steps: steps.map((s) => ({ ...s, lines: [...s.lines], readings: [...s.readings], waitMin: s.waitMin && [...s.waitMin], saidMin: s.saidMin && [...s.saidMin], bowlful: s.bowlful && [...s.bowlful] })),
+    steps: steps.map((s) => ({
+      ...s,
+      lines: [...s.lines],
+      readings: [...s.readings],
+      waitMin: s.waitMin && [...s.waitMin],
+      saidMin: s.saidMin && [...s.saidMin],
+      bowlful: s.bowlful && [...s.bowlful],
+    })),
     before: [...beforeStarting(written, analysis)],
     mise: miseGroups(steps).map((g) => ({ ...g, lines: [...g.lines] })),
     scale,

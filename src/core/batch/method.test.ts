@@ -7,7 +7,9 @@ import { batchPlan } from './make-batch';
 import { shownSteps, timeWords, waitWords } from './method';
 
 describe('times of a method of the cook’s own', () => {
-  const sheet = writtenSheet('Nests\nServes 6\n\n4 egg whites\n240 g caster sugar\n300 ml double cream\n200 g mascarpone\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 1 hour 30 minutes. Beat the mascarpone for 2 to 3 minutes. Whip the cream to soft peaks and fold it in. Pile onto the nests. Chill for 2 hours.');
+  const sheet = writtenSheet(
+    'Nests\nServes 6\n\n4 egg whites\n240 g caster sugar\n300 ml double cream\n200 g mascarpone\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 1 hour 30 minutes. Beat the mascarpone for 2 to 3 minutes. Whip the cream to soft peaks and fold it in. Pile onto the nests. Chill for 2 hours.',
+  );
   const steps = shownSteps(analyseSheet(sheet, KITCHEN));
   const step = (word: RegExp) => steps.find((s) => word.test(s.title))!;
 
@@ -31,7 +33,8 @@ describe('times of a method of the cook’s own', () => {
 });
 
 describe('times in words', () => {
-  const said = (minutes: [number, number] | null) => timeWords({ minutes, waitH: null, handsMin: null }).replace(/[\u00a0\u2060]/g, (c) => (c === '\u00a0' ? ' ' : ''));
+  const said = (minutes: [number, number] | null) =>
+    timeWords({ minutes, waitH: null, handsMin: null }).replace(/[\u00a0\u2060]/g, (c) => (c === '\u00a0' ? ' ' : ''));
   it.each<[[number, number] | null, string]>([
     [[0.5, 0.5], '30 s'],
     [[5, 5], '5 min'],
@@ -45,7 +48,9 @@ describe('times in words', () => {
 });
 
 describe('what Pass asks for in a method of the cook’s own', () => {
-  const sheet = writtenSheet('Custard pots\nServes 4\n\n300 ml milk\n4 egg yolks\n60 g caster sugar\n300 ml double cream\n\nStir the yolks with the sugar. Heat the milk, pour it on and cook the custard to 82 °C, stirring. Cool the custard. Whip the cream to soft peaks. Layer the custard and the cream in glasses. Chill for 2 hours.');
+  const sheet = writtenSheet(
+    'Custard pots\nServes 4\n\n300 ml milk\n4 egg yolks\n60 g caster sugar\n300 ml double cream\n\nStir the yolks with the sugar. Heat the milk, pour it on and cook the custard to 82 °C, stirring. Cool the custard. Whip the cream to soft peaks. Layer the custard and the cream in glasses. Chill for 2 hours.',
+  );
   const steps = shownSteps(analyseSheet(sheet, KITCHEN));
   const step = (word: RegExp) => steps.find((s) => word.test(s.title))!;
   it('the heat of the eggs and the cooling of the custard are held against their rules', () => {
@@ -54,11 +59,15 @@ describe('what Pass asks for in a method of the cook’s own', () => {
     expect(step(/Heat the milk/).heat).toBeNull();
   });
   it('a syrup is asked for by what boils hotter than milk', () => {
-    const syrup = writtenSheet('Italian meringue\nServes 6\n\n4 egg whites\n240 g caster sugar\n80 ml water\n\nBoil the sugar and the water to 118 °C. Whisk the whites to soft peaks. Pour the syrup onto the whites and whisk until cool.');
+    const syrup = writtenSheet(
+      'Italian meringue\nServes 6\n\n4 egg whites\n240 g caster sugar\n80 ml water\n\nBoil the sugar and the water to 118 °C. Whisk the whites to soft peaks. Pour the syrup onto the whites and whisk until cool.',
+    );
     expect(shownSteps(analyseSheet(syrup, KITCHEN)).find((s) => s.title.includes('118'))!.heat).toEqual({ use: 'syrup' });
   });
   it('the first whisk of the cream asks for its temperature and its time, once', () => {
-    const cream = writtenSheet('Cream\nServes 4\n\n500 ml double cream\n40 g icing sugar\n\nWhip the cream to soft peaks. Add the sugar and whip to firm peaks. Spoon it into glasses.');
+    const cream = writtenSheet(
+      'Cream\nServes 4\n\n500 ml double cream\n40 g icing sugar\n\nWhip the cream to soft peaks. Add the sugar and whip to firm peaks. Spoon it into glasses.',
+    );
     const asked = shownSteps(analyseSheet(cream, KITCHEN)).map((s) => s.readings);
     expect(asked.filter((r) => r.length > 0)).toEqual([['cream-temperature', 'minutes-to-stage']]);
   });

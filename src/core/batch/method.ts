@@ -64,7 +64,11 @@ export interface ShownStep {
 }
 
 /** What the temperatures of a step are for. */
-export type StepHeat = { readonly use: 'egg'; readonly egg: EggKind; readonly richInSugar: boolean; readonly rule: EggRule } | { readonly use: 'cooling' } | { readonly use: 'syrup' } | { readonly use: 'reach' };
+export type StepHeat =
+  | { readonly use: 'egg'; readonly egg: EggKind; readonly richInSugar: boolean; readonly rule: EggRule }
+  | { readonly use: 'cooling' }
+  | { readonly use: 'syrup' }
+  | { readonly use: 'reach' };
 
 /** From here on what is heated is a boiling syrup: milk and cream boil below it, °C. */
 const SYRUP_FROM_C = 104;
@@ -87,9 +91,16 @@ const MAIN_READINGS: Readonly<Record<string, ReadingKind>> = { chill: 'cream-tem
 const OWN_WHISK_READINGS: readonly ReadingKind[] = ['cream-temperature', 'minutes-to-stage'];
 
 /** The name of a line as it is read at the scale. */
-export const lineName = (l: LineReading): string => (l.read?.fatPct == null ? l.name : `${l.name} ${withUnit(plainNumber(l.read.fatPct, Number.isInteger(l.read.fatPct) ? 0 : 1), '%')} fat`);
+export const lineName = (l: LineReading): string =>
+  l.read?.fatPct == null ? l.name : `${l.name} ${withUnit(plainNumber(l.read.fatPct, Number.isInteger(l.read.fatPct) ? 0 : 1), '%')} fat`;
 
-const stepLine = (l: LineReading): StepLine => ({ lineId: l.line.id, ingredientId: l.ingredient?.id ?? '', name: lineName(l), massG: l.read?.massG ?? 0, measure: l.cooksMeasure });
+const stepLine = (l: LineReading): StepLine => ({
+  lineId: l.line.id,
+  ingredientId: l.ingredient?.id ?? '',
+  name: lineName(l),
+  massG: l.read?.massG ?? 0,
+  measure: l.cooksMeasure,
+});
 
 /**
  * The steps of a sheet in working order, each with the lines bound to it and its words filled in from the figures.
@@ -142,17 +153,23 @@ export function filled(text: string, a: PartAnalysis | null, s: SheetAnalysis): 
     ...(a ? { cheeseC: stirredAt(a.reading) } : {}),
     mixer: a?.mixer ? `${a.mixer.name}${a.mixer.kind === 'planetary' ? `, ${a.part.whisk.speed}` : ''}` : 'Whisk',
     time: a?.window.ok ? `: ${showSecondsRange(...timeRange(a, a.window.value.opensS))}${slows(a)}` : '',
-    bowls: a && a.part.whisk.batches > 1 ? ` Whisk it in ${a.part.whisk.batches} bowlfuls, ${withUnit(plainNumber(a.reading.mixture.massG / a.part.whisk.batches, 0), 'g')} each.` : '',
+    bowls:
+      a && a.part.whisk.batches > 1
+        ? ` Whisk it in ${a.part.whisk.batches} bowlfuls, ${withUnit(plainNumber(a.reading.mixture.massG / a.part.whisk.batches, 0), 'g')} each.`
+        : '',
     allergens: allergens.length > 0 ? ` (${allergens.join(', ')})` : '',
   };
   return text.replace(/\{(\w+)\}/g, (whole, key: string) => known[key] ?? whole);
 }
 
-const slows = (a: PartAnalysis): string => (a.part.whisk.slowFromSoft && a.mixer?.kind === 'planetary' && a.part.whisk.stage !== STAGES[0] ? '. Drop to slow at soft peak' : '');
+const slows = (a: PartAnalysis): string =>
+  a.part.whisk.slowFromSoft && a.mixer?.kind === 'planetary' && a.part.whisk.stage !== STAGES[0] ? '. Drop to slow at soft peak' : '';
 
 function takesWords(step: Step, a: PartAnalysis | null): string {
-  if (step.whisks && a?.window.ok) return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...timeRange(a, a.window.value.opensS))}`;
-  if (step.whisks && a?.eggWhip?.ok) return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...houseRange(a.eggWhip.value.window.opensS, EGG_WHISK_SPREAD))}`;
+  if (step.whisks && a?.window.ok)
+    return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...timeRange(a, a.window.value.opensS))}`;
+  if (step.whisks && a?.eggWhip?.ok)
+    return `${a.part.whisk.batches > 1 ? `${a.part.whisk.batches} × ` : ''}${showSecondsRange(...houseRange(a.eggWhip.value.window.opensS, EGG_WHISK_SPREAD))}`;
   if (step.whisks && a && !a.whip.ok && a.whip.fault.code !== 'not-whipped') return 'not to be had';
   if (step.minutes) return timeWords(step);
   if (step.waitH && step.waitH[1] > 0) return waitWords(step.waitH);
@@ -161,11 +178,16 @@ function takesWords(step: Step, a: PartAnalysis | null): string {
 
 /** The time that a step of the cook's own says, as cooks say it: '5 min', '6–12 h', '20 s'; '' where none is said. */
 export function timeWords(step: Pick<Step, 'minutes' | 'waitH' | 'handsMin'>): string {
-  const said = step.minutes ?? (step.waitH && step.waitH[1] > 0 ? [60 * step.waitH[0], 60 * step.waitH[1]] : step.handsMin === null ? null : [step.handsMin, step.handsMin]);
+  const said =
+    step.minutes ??
+    (step.waitH && step.waitH[1] > 0 ? [60 * step.waitH[0], 60 * step.waitH[1]] : step.handsMin === null ? null : [step.handsMin, step.handsMin]);
   if (!said) return '';
   const [low, high] = said as readonly [number, number];
   if (high < 1) return withUnit(plainNumber(high * 60, 0), 's');
-  if (high >= 2880) return low < 60 ? `up to ${withUnit(plainNumber(high / 1440, 0), 'days')}` : withUnit(`${plainNumber(low / 1440, 0)}\u2060–\u2060${plainNumber(high / 1440, 0)}`, 'days');
+  if (high >= 2880)
+    return low < 60
+      ? `up to ${withUnit(plainNumber(high / 1440, 0), 'days')}`
+      : withUnit(`${plainNumber(low / 1440, 0)}\u2060–\u2060${plainNumber(high / 1440, 0)}`, 'days');
   return waitWords([low / 60, high / 60]);
 }
 

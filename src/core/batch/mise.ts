@@ -26,7 +26,8 @@ const SOFT = /,?\s*\(?(?:softened|very soft|at room temp(?:erature)?|room temp(?
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Which use of several: 'first' and 'later' of two, else counted. */
-const turnWord = (turn: number, of: number): string => (of === 2 ? ['first', 'later'][turn]! : (['first', 'second', 'third', 'fourth', 'fifth'][turn] ?? `use ${turn + 1}`));
+const turnWord = (turn: number, of: number): string =>
+  of === 2 ? ['first', 'later'][turn]! : (['first', 'second', 'third', 'fourth', 'fifth'][turn] ?? `use ${turn + 1}`);
 
 /** The amounts of every step apart, in working order: what comes from another part is not weighed ahead. Bowlfuls of one step are one use. */
 export function miseGroups(steps: readonly ShownStep[]): readonly MiseGroup[] {
@@ -61,19 +62,41 @@ export function beforeStarting(steps: readonly ShownStep[], analysis: SheetAnaly
   const list: Before[] = [];
   const named = (s: ShownStep): string => (s.partName ? ` for ${s.partName.toLowerCase()}` : '');
   for (const s of steps) {
-    if (s.wayKey === 'chill' && s.waitMin) list.push({ key: `before:${s.key}`, title: 'Bowl and whisk into the cold', detail: `${waitWords([s.waitMin[0] / 60, s.waitMin[1] / 60])} ahead${named(s)}.` });
+    if (s.wayKey === 'chill' && s.waitMin)
+      list.push({
+        key: `before:${s.key}`,
+        title: 'Bowl and whisk into the cold',
+        detail: `${waitWords([s.waitMin[0] / 60, s.waitMin[1] / 60])} ahead${named(s)}.`,
+      });
     if (s.wayKey === 'loosen') list.push({ key: `before:${s.key}`, title: 'Cheese out of the fridge', detail: cheeseDetail(s, analysis, named(s)) });
     if (s.wayKey === 'buttercream') list.push({ key: `before:${s.key}`, title: 'Butter out of the fridge', detail: 'In pieces, to 20\u00a0°C.' });
-    if (s.wayKey === 'soak' && s.waitMin) list.push({ key: `before:${s.key}`, title: 'Cold water for the gelatin', detail: `It soaks ${waitWords([s.waitMin[0] / 60, s.waitMin[1] / 60])}${named(s)}.` });
+    if (s.wayKey === 'soak' && s.waitMin)
+      list.push({
+        key: `before:${s.key}`,
+        title: 'Cold water for the gelatin',
+        detail: `It soaks ${waitWords([s.waitMin[0] / 60, s.waitMin[1] / 60])}${named(s)}.`,
+      });
     if (s.wayKey === 'line') list.push({ key: `before:${s.key}`, title: 'Line the mould', detail: 'Film with long ends; into the freezer.' });
-    if (s.ovenC !== null) list.push({ key: `before:${s.key}`, title: `Oven to ${withUnit(plainNumber(s.ovenC, 0), '°C')}`, detail: `It takes 15–20\u00a0min${named(s)}.` });
+    if (s.ovenC !== null)
+      list.push({ key: `before:${s.key}`, title: `Oven to ${withUnit(plainNumber(s.ovenC, 0), '°C')}`, detail: `It takes 15–20\u00a0min${named(s)}.` });
   }
   // The ways say it for their own steps; in the cook's own method it stands with the line.
   for (const p of sheet.method === 'own' ? sheet.parts : []) {
     for (const l of p.lines) {
-      if (SOFT.test(l.text)) list.push({ key: `before:soft:${l.id}`, title: `${capital(splitLine(l.text).name.replace(SOFT, '').replace(/[\s,;]+$/, '').trim())} out of the fridge`, detail: `An hour ahead, in pieces, to 18–20\u00a0°C for ${p.name.toLowerCase()}.` });
+      if (SOFT.test(l.text))
+        list.push({
+          key: `before:soft:${l.id}`,
+          title: `${capital(
+            splitLine(l.text)
+              .name.replace(SOFT, '')
+              .replace(/[\s,;]+$/, '')
+              .trim(),
+          )} out of the fridge`,
+          detail: `An hour ahead, in pieces, to 18–20\u00a0°C for ${p.name.toLowerCase()}.`,
+        });
     }
   }
-  if (!isPerPortion(sheet.vessel)) list.push({ key: 'before:tin', title: `Weigh the empty ${sheet.vessel.name.toLowerCase()}`, detail: 'Then what is in it can be weighed at any time.' });
+  if (!isPerPortion(sheet.vessel))
+    list.push({ key: 'before:tin', title: `Weigh the empty ${sheet.vessel.name.toLowerCase()}`, detail: 'Then what is in it can be weighed at any time.' });
   return list;
 }

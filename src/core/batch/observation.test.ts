@@ -11,10 +11,19 @@ describe('what is seen later, as it is typed', () => {
     ['temperature', '-18', -18],
   ] as const)('%s: %s', (kind, text, value) => expect(readObservation(kind, text)).toEqual({ ok: true, value }));
   it('what is no number is said as it was typed, and what is out of range with its range', () => {
-    for (const [kind, text] of [['weep', 'abc'], ['temperature', 'logging']] as const) {
+    for (const [kind, text] of [
+      ['weep', 'abc'],
+      ['temperature', 'logging'],
+    ] as const) {
       const r = readObservation(kind, text);
       expect(r.ok ? '' : r.fault.says).toContain(`‘${text}’`);
     }
-    for (const [kind, text] of [['weep', '20001'], ['weep', '-1'], ['temperature', '101'], ['temperature', '-41']] as const) expect(readObservation(kind, text)).toMatchObject({ ok: false, fault: { code: 'out-of-range' } });
+    for (const [kind, text] of [
+      ['weep', '20001'],
+      ['weep', '-1'],
+      ['temperature', '101'],
+      ['temperature', '-41'],
+    ] as const)
+      expect(readObservation(kind, text)).toMatchObject({ ok: false, fault: { code: 'out-of-range' } });
   });
 });

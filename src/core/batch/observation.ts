@@ -28,6 +28,7 @@ export function readObservation(kind: 'weep' | 'temperature', text: string): Res
   const read = readQuantity(clean.replace(/^[-−]\s*/, ''));
   if (!read.ok) return fail('value', read.fault.code, read.fault.says);
   const value = negative ? -read.value : read.value;
-  if (value < form.min || value > form.max) return fail('value', 'out-of-range', `${form.name} reads ${text.trim()}\u00a0${form.unit}; it lies between ${form.min} and ${form.max}\u00a0${form.unit}.`);
+  if (value < form.min || value > form.max)
+    return fail('value', 'out-of-range', `${form.name} reads ${text.trim()}\u00a0${form.unit}; it lies between ${form.min} and ${form.max}\u00a0${form.unit}.`);
   return ok(value);
 }

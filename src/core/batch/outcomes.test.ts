@@ -12,13 +12,24 @@ import type { Figure } from '../figure';
 const SHEET = sheetOf(['600 g cream 36 %', '60 g caster sugar'], { stage: 'firm', slowFromSoft: false });
 const forecast = forecastOf(analyseSheet(SHEET, KITCHEN));
 const formulaS = forecast.plain!.timeS!;
-const batch = (n: number, ratio: number, rest: Partial<LoggedBatch> = {}): LoggedBatch => ({ id: `b${n}`, at: n, forecast, readings: { 'minutes-to-stage': (formulaS * ratio) / 60, 'cup-liquid': 120, 'cup-foam': 60, 'hold-hours': forecast.plain!.holdH! * 0.8 }, answers: {}, ...rest });
+const batch = (n: number, ratio: number, rest: Partial<LoggedBatch> = {}): LoggedBatch => ({
+  id: `b${n}`,
+  at: n,
+  forecast,
+  readings: { 'minutes-to-stage': (formulaS * ratio) / 60, 'cup-liquid': 120, 'cup-foam': 60, 'hold-hours': forecast.plain!.holdH! * 0.8 },
+  answers: {},
+  ...rest,
+});
 const withLog = (batches: readonly LoggedBatch[]): Kitchen => ({ ...KITCHEN, corrections: correctionsOf(batches, KITCHEN.mixers) });
 
 describe('outcomes of a batch', () => {
   it('are held against the plain formula, in the context of their mixer or family', () => {
     const o = outcomesOf(batch(1, 1.2), KITCHEN.mixers);
-    expect(o.map((x) => [x.figure, x.context])).toEqual([['whisk-time', 'planetary'], ['overrun', 'planetary'], ['hold', 'plain']]);
+    expect(o.map((x) => [x.figure, x.context])).toEqual([
+      ['whisk-time', 'planetary'],
+      ['overrun', 'planetary'],
+      ['hold', 'plain'],
+    ]);
     expect(o[0]!.ratio).toBeCloseTo(1.2, 9);
     expect(o[1]!.ratio).toBeCloseTo(100 / forecast.plain!.overrunPct!, 9);
     expect(o[2]!.ratio).toBeCloseTo(0.8, 9);
@@ -50,7 +61,9 @@ describe('forecasts that follow the log', () => {
     expect(f.plain!.timeS).toBeCloseTo(formulaS, 6);
   });
   it('the working shows the plain figure and from how many batches', () => {
-    const figures = sheetTells(analyseSheet(SHEET, kitchen), kitchen).flatMap((t) => t.sentence.filter((s): s is { figure: Figure; shown: string } => typeof s !== 'string').map((s) => s.figure));
+    const figures = sheetTells(analyseSheet(SHEET, kitchen), kitchen).flatMap((t) =>
+      t.sentence.filter((s): s is { figure: Figure; shown: string } => typeof s !== 'string').map((s) => s.figure),
+    );
     const learnt = figures.filter((f) => f.learnt);
     expect(learnt.length).toBeGreaterThan(0);
     for (const f of learnt) {
@@ -58,7 +71,9 @@ describe('forecasts that follow the log', () => {
       expect(f.learnt!.plain).not.toBe('');
       expect(f.inputs.map((i) => i.symbol)).toContain('log');
     }
-    const without = sheetTells(analyseSheet(SHEET, KITCHEN), KITCHEN).flatMap((t) => t.sentence.filter((s): s is { figure: Figure; shown: string } => typeof s !== 'string').map((s) => s.figure));
+    const without = sheetTells(analyseSheet(SHEET, KITCHEN), KITCHEN).flatMap((t) =>
+      t.sentence.filter((s): s is { figure: Figure; shown: string } => typeof s !== 'string').map((s) => s.figure),
+    );
     expect(without.every((f) => !f.learnt)).toBe(true);
   });
   it('another mixer is helped by what it shares with the first, and keeps a wider band; without any batch nothing is said', () => {
@@ -74,7 +89,23 @@ describe('forecasts that follow the log', () => {
 });
 
 describe('the log as a file', () => {
-  const entry: LogEntry = { id: 'b1', sheet: '=Bay, leaf', version: 2, portions: 8, scale: 1.5, status: 'finished', startedAt: 0, endedAt: 60_000, place: 'Tall fridge', forecast, readings: batch(1, 1.2).readings, note: 'stood\nwell', offPlan: [{ at: 5, kind: 'more', words: 'cream: 330 g' }], observations: [{ kind: 'weep', at: 9, value: 4, words: '' }], outcomes: outcomesOf(batch(1, 1.2), KITCHEN.mixers) };
+  const entry: LogEntry = {
+    id: 'b1',
+    sheet: '=Bay, leaf',
+    version: 2,
+    portions: 8,
+    scale: 1.5,
+    status: 'finished',
+    startedAt: 0,
+    endedAt: 60_000,
+    place: 'Tall fridge',
+    forecast,
+    readings: batch(1, 1.2).readings,
+    note: 'stood\nwell',
+    offPlan: [{ at: 5, kind: 'more', words: 'cream: 330 g' }],
+    observations: [{ kind: 'weep', at: 9, value: 4, words: '' }],
+    outcomes: outcomesOf(batch(1, 1.2), KITCHEN.mixers),
+  };
   it('CSV: a row a batch, read back by its heads; nothing that a spreadsheet would run', () => {
     const text = logCsv([entry, { ...entry, id: 'b2', readings: {} }]);
     const read = readTable(text, ['batch', 'time_s_came', 'whisk_time_over_formula']);

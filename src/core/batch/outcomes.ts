@@ -27,9 +27,15 @@ export function outcomesOf(b: LoggedBatch, mixers: readonly Mixer[]): readonly O
   const came = compareOutcome(forecast, b.readings);
   const value = (key: 'time' | 'overrun' | 'hold'): number | null => came.find((c) => c.key === key)?.outcome ?? null;
   // Batches of before the log corrected anything were forecast by the plain formulas.
-  const plain = forecast.plain ?? { timeS: forecast.stageTimeS?.value ?? null, overrunPct: forecast.overrunPct?.value ?? null, holdH: forecast.holdCleanH?.value ?? null };
+  const plain = forecast.plain ?? {
+    timeS: forecast.stageTimeS?.value ?? null,
+    overrunPct: forecast.overrunPct?.value ?? null,
+    holdH: forecast.holdCleanH?.value ?? null,
+  };
   const one = (figure: LearnableFigure, context: string, outcome: number | null, formula: number | null): Outcome[] =>
-    outcome !== null && formula !== null && outcome > 0 && formula > 0 && context !== '' ? [{ figure, context, ratio: outcome / formula, at: b.at, batchId: b.id, answer: b.answers[figure] ?? null }] : [];
+    outcome !== null && formula !== null && outcome > 0 && formula > 0 && context !== ''
+      ? [{ figure, context, ratio: outcome / formula, at: b.at, batchId: b.id, answer: b.answers[figure] ?? null }]
+      : [];
   return [
     ...one('whisk-time', mixerId, value('time'), plain.timeS),
     ...one('overrun', mixerId, value('overrun'), plain.overrunPct),
@@ -39,7 +45,8 @@ export function outcomesOf(b: LoggedBatch, mixers: readonly Mixer[]): readonly O
 
 /** The contexts that a figure is found for: the kitchen's mixers and those that only the log still knows; the families of stabilisers. */
 function contextsOf(figure: LearnableFigure, outcomes: readonly Outcome[], mixers: readonly Mixer[]): readonly Context[] {
-  const known: readonly Context[] = figure === 'hold' ? STABILISER_FAMILIES.map((id) => ({ id, kind: 'cream' })) : mixers.map((m) => ({ id: m.id, kind: m.kind }));
+  const known: readonly Context[] =
+    figure === 'hold' ? STABILISER_FAMILIES.map((id) => ({ id, kind: 'cream' })) : mixers.map((m) => ({ id: m.id, kind: m.kind }));
   const gone = [...new Set(outcomes.map((o) => o.context))].filter((id) => !known.some((c) => c.id === id));
   return [...known, ...gone.map((id) => ({ id, kind: `gone ${id}` }))];
 }
@@ -54,4 +61,8 @@ export function correctionsFrom(outcomes: readonly Outcome[], mixers: readonly M
   });
 }
 
-export const correctionsOf = (batches: readonly LoggedBatch[], mixers: readonly Mixer[]): readonly KitchenCorrection[] => correctionsFrom(batches.flatMap((b) => outcomesOf(b, mixers)), mixers);
+export const correctionsOf = (batches: readonly LoggedBatch[], mixers: readonly Mixer[]): readonly KitchenCorrection[] =>
+  correctionsFrom(
+    batches.flatMap((b) => outcomesOf(b, mixers)),
+    mixers,
+  );

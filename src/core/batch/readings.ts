@@ -36,7 +36,11 @@ export function readReading(kind: ReadingKind, text: string): Result<number> {
   const value = clock ? ok(Number(clock[1]) + Number(clock[2]) / 60) : readQuantity(clean);
   if (!value.ok) return fail(kind, value.fault.code, value.fault.code === 'empty' ? 'Nothing is written here yet.' : value.fault.says);
   if (value.value < form.min || value.value > form.max) {
-    return fail(kind, 'out-of-range', `${form.name} reads ${clean}\u00a0${form.unit}; it lies between ${form.min} and ${form.max}\u00a0${form.unit}. Read it again.`);
+    return fail(
+      kind,
+      'out-of-range',
+      `${form.name} reads ${clean}\u00a0${form.unit}; it lies between ${form.min} and ${form.max}\u00a0${form.unit}. Read it again.`,
+    );
   }
   return value;
 }
@@ -63,9 +67,23 @@ export function compareOutcome(forecast: Forecast, readings: Readings): readonly
   const fault = overrun && !overrun.ok ? overrun.fault.says : null;
   const minutes = readings['minutes-to-stage'];
   return [
-    { key: 'time', name: `Time to ${forecast.stage}`, unit: 's', forecast: forecast.stageTimeS, outcome: minutes === undefined ? null : minutes * 60, fault: null },
+    {
+      key: 'time',
+      name: `Time to ${forecast.stage}`,
+      unit: 's',
+      forecast: forecast.stageTimeS,
+      outcome: minutes === undefined ? null : minutes * 60,
+      fault: null,
+    },
     { key: 'overrun', name: 'Air', unit: '%', forecast: forecast.overrunPct, outcome: overrunPct, fault },
-    { key: 'yield', name: 'Yield', unit: 'mL', forecast: forecast.yieldMl, outcome: overrunPct === null ? null : foamVolumeMl(forecast.mixMl, overrunPct), fault },
+    {
+      key: 'yield',
+      name: 'Yield',
+      unit: 'mL',
+      forecast: forecast.yieldMl,
+      outcome: overrunPct === null ? null : foamVolumeMl(forecast.mixMl, overrunPct),
+      fault,
+    },
     { key: 'hold', name: 'Clean in the fridge', unit: 'h', forecast: forecast.holdCleanH, outcome: readings['hold-hours'] ?? null, fault: null },
   ];
 }

@@ -17,14 +17,21 @@ export const solveCalculator = define({
   }),
   run: (problem) => {
     const r = solveBalance(problem);
-    return r.ok ? ok({ amountsG: [...r.value.amountsG], goals: r.value.goals.map((g) => ({ ...g })), fights: r.value.fights.map((f) => ({ ...f })), cost: r.value.cost }) : r;
+    return r.ok
+      ? ok({ amountsG: [...r.value.amountsG], goals: r.value.goals.map((g) => ({ ...g })), fights: r.value.fights.map((f) => ({ ...f })), cost: r.value.cost })
+      : r;
   },
 });
 
 export const tradeOffCalculator = define({
   name: 'trade-off',
   answers: 'Two wishes that fight: what the one costs in terms of the other.',
-  input: z.object({ problem: BalanceProblemSchema, a: z.number().int().min(0), b: z.number().int().min(0), points: z.number().int().min(2).max(25).default(9) }),
+  input: z.object({
+    problem: BalanceProblemSchema,
+    a: z.number().int().min(0),
+    b: z.number().int().min(0),
+    points: z.number().int().min(2).max(25).default(9),
+  }),
   output: z.object({ points: z.array(z.object({ a: z.number(), b: z.number(), amountsG: z.array(z.number()) })) }),
   run: ({ problem, a, b, points }) => {
     const r = tradeOff(problem, a, b, points);
@@ -35,7 +42,21 @@ export const tradeOffCalculator = define({
 export const blendCalculator = define({
   name: 'blend',
   answers: 'Two or more creams, milks or cheeses blended to a fat %, within what is on hand, at the least cost.',
-  input: z.object({ targetPct: z.number(), totalG: z.number(), sources: z.array(z.object({ name: z.string().max(80), fatPct: z.number(), onHandG: z.number().nullable().default(null), pricePerKg: z.number().min(0).nullable().default(null) })).min(2).max(12) }),
+  input: z.object({
+    targetPct: z.number(),
+    totalG: z.number(),
+    sources: z
+      .array(
+        z.object({
+          name: z.string().max(80),
+          fatPct: z.number(),
+          onHandG: z.number().nullable().default(null),
+          pricePerKg: z.number().min(0).nullable().default(null),
+        }),
+      )
+      .min(2)
+      .max(12),
+  }),
   output: z.object({ amountsG: z.array(z.number()), fatPct: z.number() }),
   run: ({ targetPct, totalG, sources }) => {
     const r = blendSources(targetPct, totalG, sources);

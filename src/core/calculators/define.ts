@@ -32,5 +32,11 @@ export function runCalculator(calculator: Calculator, input: unknown, kitchens: 
   const answer = calculator.run(read.data, kitchens);
   if (!answer.ok) return answer;
   const odd = calculator.output.safeParse(answer.value).error?.issues[0];
-  return odd ? fail('output', 'no-figure', `These together give no figure that can be (${odd.path.join('.') || calculator.name}): something in them is too large or too small.`) : answer;
+  return odd
+    ? fail(
+        'output',
+        'no-figure',
+        `These together give no figure that can be (${odd.path.join('.') || calculator.name}): something in them is too large or too small.`,
+      )
+    : answer;
 }

@@ -19,8 +19,18 @@ export const mixingCalculator = define({
   name: 'mixing',
   answers: 'The temperature that things come to when they meet, bowl counted; or what one must be, or weigh, to reach a wish.',
   input: z.object({
-    things: z.array(z.object({ name: z.string().max(80).default('it'), tC, portions: PortionsSchema })).min(1).max(20),
-    bowl: z.object({ kind: z.enum(Object.keys(BOWL_HEAT) as [BowlKind, ...BowlKind[]]), massG: z.number().min(0).max(50_000), tC, touched: z.number().min(0).max(1).default(BOWL_TOUCHED.forecast) }).optional(),
+    things: z
+      .array(z.object({ name: z.string().max(80).default('it'), tC, portions: PortionsSchema }))
+      .min(1)
+      .max(20),
+    bowl: z
+      .object({
+        kind: z.enum(Object.keys(BOWL_HEAT) as [BowlKind, ...BowlKind[]]),
+        massG: z.number().min(0).max(50_000),
+        tC,
+        touched: z.number().min(0).max(1).default(BOWL_TOUCHED.forecast),
+      })
+      .optional(),
     /** Wished temperature of the mix, and which of the things may change for it. */
     wish: z.object({ tC, thing: z.number().int().min(0) }).optional(),
   }),
@@ -68,7 +78,13 @@ export const syrupCalculator = define({
 export const reduceCalculator = define({
   name: 'reduce',
   answers: 'Fruit, wine or milk reduced by so much water: minutes on the hob, what is left, and after the sieve.',
-  input: z.object({ portions: PortionsSchema, boilsOffG: z.number(), startC: z.number().default(20), hobW: z.number().default(1800), sievedOut: z.number().min(0).max(0.95).default(0) }),
+  input: z.object({
+    portions: PortionsSchema,
+    boilsOffG: z.number(),
+    startC: z.number().default(20),
+    hobW: z.number().default(1800),
+    sievedOut: z.number().min(0).max(0.95).default(0),
+  }),
   output: z.object({ minutes: z.number(), leftG: z.number() }),
   run: ({ portions, boilsOffG, startC, hobW, sievedOut }) => {
     const read = readPortions(portions);
@@ -81,8 +97,22 @@ export const reduceCalculator = define({
 export const eggCalculator = define({
   name: 'egg',
   answers: 'Whether a temperature curve reaches the usual figure for egg. Never says safe; your local code leads.',
-  input: z.object({ kind: z.enum(EGG_KINDS), curve: z.array(z.tuple([z.number(), z.number()])).min(1).max(5000), richInSugar: z.boolean().default(false), rule: z.enum(EGG_RULES).default('table') }),
-  output: z.object({ reaches: z.boolean(), by: z.enum(['one-point', 'hold']).nullable(), peakC: z.number(), equivalentMin: z.number(), referenceC: z.number() }),
+  input: z.object({
+    kind: z.enum(EGG_KINDS),
+    curve: z
+      .array(z.tuple([z.number(), z.number()]))
+      .min(1)
+      .max(5000),
+    richInSugar: z.boolean().default(false),
+    rule: z.enum(EGG_RULES).default('table'),
+  }),
+  output: z.object({
+    reaches: z.boolean(),
+    by: z.enum(['one-point', 'hold']).nullable(),
+    peakC: z.number(),
+    equivalentMin: z.number(),
+    referenceC: z.number(),
+  }),
   run: ({ kind, curve, richInSugar, rule }) => eggVerdict(kind, curve, richInSugar, rule),
 });
 
@@ -175,6 +205,10 @@ export const coldCalculator = define({
     if (!run.ok) return run;
     const { h, warmest, coldest, steps, gaveJ, lostJ } = run.value;
     const core = Array.from(warming ? coldest : warmest);
-    return ok({ hours: i.coreC.map((coreC) => ({ coreC, hours: hourAt(Array.from(h), core, coreC, warming) })), steps, energyError: lostJ === 0 ? 0 : Math.abs(gaveJ / lostJ - 1) });
+    return ok({
+      hours: i.coreC.map((coreC) => ({ coreC, hours: hourAt(Array.from(h), core, coreC, warming) })),
+      steps,
+      energyError: lostJ === 0 ? 0 : Math.abs(gaveJ / lostJ - 1),
+    });
   },
 });

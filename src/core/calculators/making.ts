@@ -13,8 +13,21 @@ const foams = Object.keys(EGG_FOAM_OVERRUN) as [EggFoam, ...EggFoam[]];
 export const eggWhiskCalculator = define({
   name: 'egg-whisk',
   answers: 'An egg foam under the whisk: seconds to each stage, its stop window and its air (house ±25 %).',
-  input: z.object({ foam: z.enum(foams), mixer: z.enum(MIXER_KINDS), bowlMl: z.number(), speed: z.enum(SPEEDS).default('fast'), mixMl: z.number(), batches: z.number().int().default(1), eggC: z.number().default(20) }),
-  output: z.object({ right: z.string(), opensS: z.number(), closesS: z.number().nullable(), stages: z.array(z.object({ name: z.string(), atS: z.number(), overrunPct: z.number() })) }),
+  input: z.object({
+    foam: z.enum(foams),
+    mixer: z.enum(MIXER_KINDS),
+    bowlMl: z.number(),
+    speed: z.enum(SPEEDS).default('fast'),
+    mixMl: z.number(),
+    batches: z.number().int().default(1),
+    eggC: z.number().default(20),
+  }),
+  output: z.object({
+    right: z.string(),
+    opensS: z.number(),
+    closesS: z.number().nullable(),
+    stages: z.array(z.object({ name: z.string(), atS: z.number(), overrunPct: z.number() })),
+  }),
   run: (input) => {
     const made = eggWhip(input);
     if (!made.ok) return made;
@@ -43,7 +56,11 @@ export const correctionCalculator = define({
   output: z.object({ factor: z.number(), low: z.number(), high: z.number(), n: z.number(), asked: z.array(z.number()) }),
   run: ({ figure, ratios }) => {
     const { spread, noise } = LEARNABLE[figure];
-    const { factor, low, high, n, asked } = learn(ratios.map((ratio, at) => ({ ratio, at, batchId: `${at}`, answer: null })), spread, noise);
+    const { factor, low, high, n, asked } = learn(
+      ratios.map((ratio, at) => ({ ratio, at, batchId: `${at}`, answer: null })),
+      spread,
+      noise,
+    );
     return ok({ factor, low, high, n, asked: asked.map((o) => o.at) });
   },
 });
@@ -51,8 +68,14 @@ export const correctionCalculator = define({
 export const coolingCalculator = define({
   name: 'cooling',
   answers: 'A cooling curve against a usual two-stage rule: met, late or running at each stage. The local code decides.',
-  input: z.object({ rule: z.enum(COOLING_RULES.map((r) => r.key) as [string, ...string[]]).default(COOLING_RULES[0]!.key), curve: z.array(z.tuple([z.number(), z.number()])).max(20_000) }),
-  output: z.object({ startMin: z.number().nullable(), stages: z.array(z.object({ toC: z.number(), withinMin: z.number(), tookMin: z.number().nullable(), state: z.enum(['met', 'late', 'running']) })) }),
+  input: z.object({
+    rule: z.enum(COOLING_RULES.map((r) => r.key) as [string, ...string[]]).default(COOLING_RULES[0]!.key),
+    curve: z.array(z.tuple([z.number(), z.number()])).max(20_000),
+  }),
+  output: z.object({
+    startMin: z.number().nullable(),
+    stages: z.array(z.object({ toC: z.number(), withinMin: z.number(), tookMin: z.number().nullable(), state: z.enum(['met', 'late', 'running']) })),
+  }),
   run: ({ rule, curve }) => {
     const known = COOLING_RULES.find((r) => r.key === rule);
     if (!known) return fail('rule', 'unknown', 'There is no such rule.');

@@ -34,5 +34,7 @@ export function readPortions(given: z.infer<typeof PortionsSchema>): Result<Read
     portions.push({ massG: p.massG, per100: cream.value });
   }
   const mixture = mix(portions);
-  return mixture.massG > 0 ? ok({ portions, mixture, sucroseEqG: sucroseEquivalentG(portions) }) : fail('portions', 'empty', 'There is nothing to mix: give at least one portion.');
+  return mixture.massG > 0
+    ? ok({ portions, mixture, sucroseEqG: sucroseEquivalentG(portions) })
+    : fail('portions', 'empty', 'There is nothing to mix: give at least one portion.');
 }

@@ -39,8 +39,25 @@ export const readRecipeCalculator = define({
     title: z.string(),
     portions: z.object({ low: z.number(), high: z.number() }).nullable(),
     cups: z.enum(CUP_SYSTEM_KEYS),
-    parts: z.array(z.object({ id: z.string(), name: z.string(), kind: z.enum(PART_KINDS), stage: z.enum(['soft', 'medium', 'firm']).nullable(), takes: z.array(z.object({ part: z.string(), share: z.number() })) })),
-    lines: z.array(z.object({ text: z.string(), part: z.string(), ingredient: z.string().nullable(), grams: z.number().nullable(), step: z.number().int().nullable(), sure: z.boolean() })),
+    parts: z.array(
+      z.object({
+        id: z.string(),
+        name: z.string(),
+        kind: z.enum(PART_KINDS),
+        stage: z.enum(['soft', 'medium', 'firm']).nullable(),
+        takes: z.array(z.object({ part: z.string(), share: z.number() })),
+      }),
+    ),
+    lines: z.array(
+      z.object({
+        text: z.string(),
+        part: z.string(),
+        ingredient: z.string().nullable(),
+        grams: z.number().nullable(),
+        step: z.number().int().nullable(),
+        sure: z.boolean(),
+      }),
+    ),
     steps: z.array(
       z.object({
         text: z.string(),
@@ -52,7 +69,17 @@ export const readRecipeCalculator = define({
         machine: z.enum(STEP_MACHINES).nullable(),
       }),
     ),
-    vessel: z.object({ shape: z.string(), acrossMm: z.number().optional(), lengthMm: z.number().optional(), widthMm: z.number().optional(), heightMm: z.number().optional(), eachMl: z.number().optional(), count: z.number() }).nullable(),
+    vessel: z
+      .object({
+        shape: z.string(),
+        acrossMm: z.number().optional(),
+        lengthMm: z.number().optional(),
+        widthMm: z.number().optional(),
+        heightMm: z.number().optional(),
+        eachMl: z.number().optional(),
+        count: z.number(),
+      })
+      .nullable(),
     mixer: z.enum(['planetary', 'hand-mixer', 'balloon-whisk', 'processor']).nullable(),
     use: z.enum(USES).nullable(),
     unread: z.array(z.string()),
@@ -74,8 +101,23 @@ export const readRecipeCalculator = define({
       portions: r.portions,
       cups: r.cups.system,
       parts: r.parts.map((p) => ({ id: p.id, name: p.name, kind: p.kind, stage: p.stage, takes: p.takes.map((t) => ({ part: t.part, share: t.share })) })),
-      lines: r.lines.map((l) => ({ text: l.draft.text === l.draft.written || l.draft.text === '' ? l.draft.written : `${l.draft.text} (${l.draft.written})`, part: l.part, ingredient: l.draft.ingredient?.id ?? null, grams: l.draft.grams === null ? null : Math.round(l.draft.grams * 100) / 100, step: l.step, sure: l.sure })),
-      steps: r.steps.map((s) => ({ text: s.text, part: s.part, work: s.work, minutes: s.minutes ? ([s.minutes[0], s.minutes[1]] as [number, number]) : null, temperature: s.temperature, lines: [...s.lines], machine: s.machine })),
+      lines: r.lines.map((l) => ({
+        text: l.draft.text === l.draft.written || l.draft.text === '' ? l.draft.written : `${l.draft.text} (${l.draft.written})`,
+        part: l.part,
+        ingredient: l.draft.ingredient?.id ?? null,
+        grams: l.draft.grams === null ? null : Math.round(l.draft.grams * 100) / 100,
+        step: l.step,
+        sure: l.sure,
+      })),
+      steps: r.steps.map((s) => ({
+        text: s.text,
+        part: s.part,
+        work: s.work,
+        minutes: s.minutes ? ([s.minutes[0], s.minutes[1]] as [number, number]) : null,
+        temperature: s.temperature,
+        lines: [...s.lines],
+        machine: s.machine,
+      })),
       vessel: r.vessel ? sizesOf(r.vessel) : null,
       mixer: r.mixer,
       use: r.use,
@@ -89,7 +131,11 @@ export const readRecipeCalculator = define({
 
 function sizesOf(v: NonNullable<Reading['vessel']>) {
   const { shape, count } = v;
-  return { shape, count, ...Object.fromEntries((['acrossMm', 'lengthMm', 'widthMm', 'heightMm', 'eachMl'] as const).flatMap((k) => (v[k] === undefined ? [] : [[k, v[k]]]))) };
+  return {
+    shape,
+    count,
+    ...Object.fromEntries((['acrossMm', 'lengthMm', 'widthMm', 'heightMm', 'eachMl'] as const).flatMap((k) => (v[k] === undefined ? [] : [[k, v[k]]]))),
+  };
 }
 
 const matchers = new WeakMap<Kitchen, Matcher>();
@@ -102,7 +148,13 @@ function matcherOf(kitchen: Kitchen): Matcher {
 /** Minutes of each step before serving, by Clock's planner; empty where it finds no plan. */
 function planOf(sheet: Sheet, stepIds: readonly string[], kitchen: Kitchen) {
   const zone = 'UTC';
-  const service = { ...EMPTY_SERVICE, name: 'Read', zone, crew: [ONE_COOK], servings: [{ id: 's', sheetId: 'x', at: SERVED_AT, portions: sheet.portions, vessel: null, placeId: null, batchId: null }] };
+  const service = {
+    ...EMPTY_SERVICE,
+    name: 'Read',
+    zone,
+    crew: [ONE_COOK],
+    servings: [{ id: 's', sheetId: 'x', at: SERVED_AT, portions: sheet.portions, vessel: null, placeId: null, batchId: null }],
+  };
   const planned = planService({ service, kitchen, sheets: new Map([['x', sheet]]), batches: new Map(), now: minuteOf(FROM, zone) }, newDishCache(), 'quick');
   if (!planned.ok || !planned.value.ok) return [];
   const served = minuteOf(SERVED_AT, zone);
@@ -113,5 +165,10 @@ function planOf(sheet: Sheet, stepIds: readonly string[], kitchen: Kitchen) {
 }
 
 function labelOf(a: SheetAnalysis) {
-  return { rawEgg: a.keeping.rawEgg, keepsH: a.keeping.eatByH, allergens: [...new Set(a.parts.flatMap((p) => p.reading.allergens))].sort(), alcoholNotForChildren: declarations(a).some((d) => d.startsWith('Alcohol')) };
+  return {
+    rawEgg: a.keeping.rawEgg,
+    keepsH: a.keeping.eatByH,
+    allergens: [...new Set(a.parts.flatMap((p) => p.reading.allergens))].sort(),
+    alcoholNotForChildren: declarations(a).some((d) => d.startsWith('Alcohol')),
+  };
 }

@@ -13,7 +13,8 @@ export const setTimeCalculator = define({
   answers: 'How far gelatin has set after hours under 15 °C, and how long until a glass, a slice, turning out.',
   input: z.object({ hours: z.number().min(0).max(1000) }),
   output: z.object({ maturity: z.number(), readyH: z.record(z.enum(Object.keys(SET_NEEDS) as [SetNeed, ...SetNeed[]]), z.number()) }),
-  run: ({ hours }) => ok({ maturity: setMaturity(hours), readyH: { glass: hoursToSet('glass'), slice: hoursToSet('slice'), 'turn-out': hoursToSet('turn-out') } }),
+  run: ({ hours }) =>
+    ok({ maturity: setMaturity(hours), readyH: { glass: hoursToSet('glass'), slice: hoursToSet('slice'), 'turn-out': hoursToSet('turn-out') } }),
 });
 
 export const temperingCalculator = define({
@@ -39,9 +40,18 @@ export const setterCalculator = define({
   name: 'setter',
   answers: 'A setter other than gelatin: dose, band, and what it asks of the cook.',
   input: z.object({ setter: z.enum([...others, ...shares]), massG: z.number(), ofG: z.number() }),
-  output: z.object({ dose: z.number(), unit: z.enum(['g/kg', '%']), low: z.number(), high: z.number(), verdict: z.enum(['under', 'in-band', 'over']), rule: z.string() }),
+  output: z.object({
+    dose: z.number(),
+    unit: z.enum(['g/kg', '%']),
+    low: z.number(),
+    high: z.number(),
+    verdict: z.enum(['under', 'in-band', 'over']),
+    rule: z.string(),
+  }),
   run: ({ setter, massG, ofG }) => {
-    const read = (others as readonly string[]).includes(setter) ? readSetter(setter as OtherSetter, massG, ofG) : readShareSetter(setter as ShareSetter, massG, ofG);
+    const read = (others as readonly string[]).includes(setter)
+      ? readSetter(setter as OtherSetter, massG, ofG)
+      : readShareSetter(setter as ShareSetter, massG, ofG);
     if (!read.ok) return read;
     const { dose, unit, low, high, verdict, rule } = read.value;
     return ok({ dose, unit, low, high, verdict, rule });

@@ -15,19 +15,53 @@ const without = <T extends { setting?: string | undefined }>(u: T): Omit<T, 'set
 
 export const timetableCalculator = define({
   name: 'timetable',
-  answers: 'Tasks planned backwards from what has a fixed time: when each begins as late as it can, on what, and the lead against the shortest that any plan can have.',
+  answers:
+    'Tasks planned backwards from what has a fixed time: when each begins as late as it can, on what, and the lead against the shortest that any plan can have.',
   input: z.object({
     /** Nothing begins before it, min. */
     from: minute.default(0),
     tasks: z
-      .array(z.object({ id, name: z.string().max(200).default(''), minutes: z.number().int().min(0).max(100_000), notBefore: minute.nullable().default(null), at: minute.nullable().default(null), oneOf: z.array(z.array(id).max(50)).max(5).default([]), uses: z.array(UseSchema).max(20).default([]) }))
+      .array(
+        z.object({
+          id,
+          name: z.string().max(200).default(''),
+          minutes: z.number().int().min(0).max(100_000),
+          notBefore: minute.nullable().default(null),
+          at: minute.nullable().default(null),
+          oneOf: z.array(z.array(id).max(50)).max(5).default([]),
+          uses: z.array(UseSchema).max(20).default([]),
+        }),
+      )
       .min(1)
       .max(400),
-    gaps: z.array(z.object({ from: id, to: id, min: z.number().int().min(0).max(1e6).default(0), max: z.number().int().min(0).max(1e6).nullable().default(null), says: z.string().max(200).default('') })).max(2000).default([]),
-    stays: z.array(z.object({ from: id, until: id, use: UseSchema })).max(400).default([]),
-    machines: z.array(z.object({ id, name: z.string().max(80).default(''), open: HeldSchema.nullable().default(null) })).max(60).default([]),
-    pools: z.array(z.object({ id, name: z.string().max(80).default(''), capacity: z.number().min(0).max(1e6), unit: z.string().max(20).default('') })).max(60).default([]),
-    goals: z.array(z.object({ serve: id, tasks: z.array(id).max(400) })).max(60).default([]),
+    gaps: z
+      .array(
+        z.object({
+          from: id,
+          to: id,
+          min: z.number().int().min(0).max(1e6).default(0),
+          max: z.number().int().min(0).max(1e6).nullable().default(null),
+          says: z.string().max(200).default(''),
+        }),
+      )
+      .max(2000)
+      .default([]),
+    stays: z
+      .array(z.object({ from: id, until: id, use: UseSchema }))
+      .max(400)
+      .default([]),
+    machines: z
+      .array(z.object({ id, name: z.string().max(80).default(''), open: HeldSchema.nullable().default(null) }))
+      .max(60)
+      .default([]),
+    pools: z
+      .array(z.object({ id, name: z.string().max(80).default(''), capacity: z.number().min(0).max(1e6), unit: z.string().max(20).default('') }))
+      .max(60)
+      .default([]),
+    goals: z
+      .array(z.object({ serve: id, tasks: z.array(id).max(400) }))
+      .max(60)
+      .default([]),
   }),
   output: z.object({
     /** By task; empty where there is no plan. */
@@ -38,7 +72,11 @@ export const timetableCalculator = define({
     impossible: z.object({ kind: z.enum(['bad', 'circle', 'clash', 'stuck']), tasks: z.array(z.string()) }).nullable(),
   }),
   run: (ask) => {
-    const project = { ...ask, tasks: ask.tasks.map((t) => ({ ...t, name: t.name || t.id, uses: t.uses.map(without) })), stays: ask.stays.map((s) => ({ ...s, use: without(s.use) })) };
+    const project = {
+      ...ask,
+      tasks: ask.tasks.map((t) => ({ ...t, name: t.name || t.id, uses: t.uses.map(without) })),
+      stays: ask.stays.map((s) => ({ ...s, use: without(s.use) })),
+    };
     const planned = planProject(project);
     if (!planned.ok) return planned;
     if (!planned.value.ok) {

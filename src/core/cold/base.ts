@@ -58,23 +58,43 @@ const UNDER_STILL = 0.5;
 
 /** Stirred in an ice bath, spread in a tray, or left in its pan: each against a rule (physics; ±30 % stirred, ±20 % in the place). */
 export function baseWays(base: HotBase, i: BaseInput, rule: CoolingRule): Result<readonly BaseWay[]> {
-  const fault = within('panMm', 'The pan', i.panMm, 60, 1000, 'mm') ?? within('depthMm', 'The depth', i.depthMm, 2, 300, 'mm') ?? within('startC', 'The base', base.startC, 5, 110, '°C');
+  const fault =
+    within('panMm', 'The pan', i.panMm, 60, 1000, 'mm') ??
+    within('depthMm', 'The depth', i.depthMm, 2, 300, 'mm') ??
+    within('startC', 'The base', base.startC, 5, 110, '°C');
   if (fault) return { ok: false, fault };
   if (!(base.mixture.massG > 0)) return fail('mixture', 'empty', `There is nothing in ${base.name} yet.`);
   const ml = volumeMl(base.mixture, VOLUME_AT_C);
   const radiusM = i.panMm / 2000;
   const depthM = ml / 1e6 / (Math.PI * radiusM ** 2);
-  const bathed = stirredCurve({ heat: heatContent(base.mixture, base.freezingG), massG: base.mixture.massG, startC: base.startC, areaM2: Math.PI * radiusM ** 2 + 2 * Math.PI * radiusM * depthM, outerH: AIR_H['ice-bath'], wallM2KPerW: 0.001 / WALLS.steel.k, bathC: ICE_WATER_C }, DOWN_TO_C);
+  const bathed = stirredCurve(
+    {
+      heat: heatContent(base.mixture, base.freezingG),
+      massG: base.mixture.massG,
+      startC: base.startC,
+      areaM2: Math.PI * radiusM ** 2 + 2 * Math.PI * radiusM * depthM,
+      outerH: AIR_H['ice-bath'],
+      wallM2KPerW: 0.001 / WALLS.steel.k,
+      bathC: ICE_WATER_C,
+    },
+    DOWN_TO_C,
+  );
   if (!bathed.ok) return bathed;
   const material = materialOf(base.name, base.mixture, base.freezingG, 0, VOLUME_AT_C);
   const tray = trayCurve(base, material, i);
   const pan = stillCurve(material, base.startC, i, radiusM, depthM);
   const way = (key: BaseWay['key'], name: string, curve: BaseWay['curve']): BaseWay | null => {
     const verdict = coolingVerdict(curve, rule);
-    return verdict.ok ? { key, name, curve, verdict: verdict.value, meets: verdict.value.stages.every((s) => s.state === 'met') || verdict.value.startMin === null } : null;
+    return verdict.ok
+      ? { key, name, curve, verdict: verdict.value, meets: verdict.value.stages.every((s) => s.state === 'met') || verdict.value.startMin === null }
+      : null;
   };
   return ok(
-    [way('bath', 'stirred in its pan in an ice bath', bathed.value), way('tray', `spread ${Math.round(i.depthMm)}\u00a0mm deep in a tray, ${i.placeName.toLowerCase()}`, tray), way('pan', `left in its pan, ${i.placeName.toLowerCase()}`, pan)].filter((w) => w !== null),
+    [
+      way('bath', 'stirred in its pan in an ice bath', bathed.value),
+      way('tray', `spread ${Math.round(i.depthMm)}\u00a0mm deep in a tray, ${i.placeName.toLowerCase()}`, tray),
+      way('pan', `left in its pan, ${i.placeName.toLowerCase()}`, pan),
+    ].filter((w) => w !== null),
   );
 }
 
@@ -91,10 +111,24 @@ function trayCurve(base: HotBase, material: Material, i: Pick<BaseInput, 'depthM
   const driven = drivenShare(i.placeH);
   const under = hotFace(i.placeH * (UNDER_STILL + (1 - UNDER_STILL) * driven), 'steel', 0.8, 0, UNDER_STILL * (1 - driven));
   const over = hotFace(i.placeH, 'none', 0, FILM_M2K_PER_W, 1 - driven);
-  const grid = gridOf({ kind: 'long', half: () => 1, layers: [{ material, fromM: 0, toM: i.depthMm / 1000, startC }], side: { h: 0, air: 0 }, bottom: under, top: over, across: 1, up: 16 });
+  const grid = gridOf({
+    kind: 'long',
+    half: () => 1,
+    layers: [{ material, fromM: 0, toM: i.depthMm / 1000, startC }],
+    side: { h: 0, air: 0 },
+    bottom: under,
+    top: over,
+    across: 1,
+    up: 16,
+  });
   // The grid is a strip two metres wide and one long: as much of it as the base spreads to.
   const areaM2 = volumeMl(base.mixture, VOLUME_AT_C) / 1e6 / (i.depthMm / 1000);
-  const run = march({ grid, airs: [{ setC: i.placeC, uaWPerK: i.placeUaWPerK, bodies: areaM2 / STRIP_M2 }], mostH: MOST_H, untilC: Math.max(i.placeC + 0.3, DOWN_TO_C) });
+  const run = march({
+    grid,
+    airs: [{ setC: i.placeC, uaWPerK: i.placeUaWPerK, bodies: areaM2 / STRIP_M2 }],
+    mostH: MOST_H,
+    untilC: Math.max(i.placeC + 0.3, DOWN_TO_C),
+  });
   return run.ok ? Array.from(run.value.h, (x, k) => [60 * x, run.value.warmest[k]!] as const) : [];
 }
 
@@ -103,7 +137,16 @@ function stillCurve(material: Material, startC: number, i: BaseInput, radiusM: n
   const own = 1 - drivenShare(i.placeH);
   const side = hotFace(i.placeH, 'steel', 1, 0, own);
   const top = hotFace(i.placeH, 'none', 0, FILM_M2K_PER_W, own);
-  const grid = gridOf({ kind: 'round', half: () => radiusM, layers: [{ material, fromM: 0, toM: depthM, startC }], side, bottom: side, top, across: 10, up: 14 });
+  const grid = gridOf({
+    kind: 'round',
+    half: () => radiusM,
+    layers: [{ material, fromM: 0, toM: depthM, startC }],
+    side,
+    bottom: side,
+    top,
+    across: 10,
+    up: 14,
+  });
   const run = march({ grid, airs: [{ setC: i.placeC, uaWPerK: i.placeUaWPerK, bodies: 1 }], mostH: MOST_H, untilC: Math.max(i.placeC + 0.3, DOWN_TO_C) });
   return run.ok ? Array.from(run.value.h, (x, k) => [60 * x, run.value.warmest[k]!] as const) : [];
 }
@@ -118,7 +161,12 @@ export function depthThatMeets(base: HotBase, i: Omit<BaseInput, 'depthMm'>, rul
     const verdict = coolingVerdict(trayCurve(base, material, { ...i, depthMm }), rule);
     return verdict.ok && verdict.value.stages.every((s) => s.state === 'met');
   };
-  if (!meets(3)) return fail('depthMm', 'never', `In the ${i.placeName.toLowerCase()} at ${Math.round(i.placeC)}\u00a0°C no depth meets that rule: an ice bath first, or a colder place.`);
+  if (!meets(3))
+    return fail(
+      'depthMm',
+      'never',
+      `In the ${i.placeName.toLowerCase()} at ${Math.round(i.placeC)}\u00a0°C no depth meets that rule: an ice bath first, or a colder place.`,
+    );
   let low = 3;
   let high = 200;
   if (meets(high)) return ok(high);

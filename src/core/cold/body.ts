@@ -70,7 +70,8 @@ const inGapsG = (l: BuiltLayer): number => (l.volumeMl > 0 ? (l.inGapsMl * l.mas
 /** Temperature at which a layer goes in, °C: the set-up's, or what its part usually has. */
 export function startOf(s: SheetAnalysis, l: BuiltLayer, setup: ColdSetup, kitchen: Kitchen): number {
   if (setup.startC !== null) return setup.startC;
-  if (l.pieces !== null || l.layer.part.kind === 'pressed-base' || l.layer.part.kind === 'topping' || l.layer.part.kind === 'meringue') return kitchen.rules.roomC;
+  if (l.pieces !== null || l.layer.part.kind === 'pressed-base' || l.layer.part.kind === 'topping' || l.layer.part.kind === 'meringue')
+    return kitchen.rules.roomC;
   return meetsAt(s.parts.find((p) => p.part.id === l.layer.part.id)!).tC;
 }
 
@@ -99,14 +100,16 @@ export function bodyOf(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, ves
   const built = buildIn(s, vessel);
   if (!built.ok) return built;
   const build = built.value;
-  if (!(build.topMm > 0.5)) return fail('layers', 'flat', `What lies in the ${vessel.name.toLowerCase()} has no height yet: add lines on Bench, or take a narrower vessel.`);
+  if (!(build.topMm > 0.5))
+    return fail('layers', 'flat', `What lies in the ${vessel.name.toLowerCase()} has no height yet: add lines on Bench, or take a narrower vessel.`);
   const layers: (GridLayer & { mixture: Mixture; freezingG: number; volumeMl: number })[] = [];
   let pending: { mixture: Mixture; freezingG: number; fromMm: number; startC: number } | null = null;
   for (const l of build.layers) {
     if (!(l.toMm > l.fromMm)) continue;
     const own = mixOf(s, build, l);
     const startC = startOf(s, l, setup, kitchen);
-    const joined: { mixture: Mixture; freezingG: number; fromMm: number; startC: number } = pending === null ? { ...own, fromMm: l.fromMm, startC } : joinedOf(pending, own, startC);
+    const joined: { mixture: Mixture; freezingG: number; fromMm: number; startC: number } =
+      pending === null ? { ...own, fromMm: l.fromMm, startC } : joinedOf(pending, own, startC);
     pending = null;
     if (l.toMm - joined.fromMm < THIN_MM && l !== build.layers.at(-1)) {
       pending = joined;
@@ -126,7 +129,15 @@ export function bodyOf(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, ves
 
 function joinedOf(a: { mixture: Mixture; freezingG: number; fromMm: number; startC: number }, b: { mixture: Mixture; freezingG: number }, startC: number) {
   const [ma, mb] = [a.mixture.massG, b.mixture.massG];
-  return { mixture: combine([{ mixture: a.mixture, share: 1 }, { mixture: b.mixture, share: 1 }]), freezingG: a.freezingG + b.freezingG, fromMm: a.fromMm, startC: ma + mb > 0 ? (a.startC * ma + startC * mb) / (ma + mb) : startC };
+  return {
+    mixture: combine([
+      { mixture: a.mixture, share: 1 },
+      { mixture: b.mixture, share: 1 },
+    ]),
+    freezingG: a.freezingG + b.freezingG,
+    fromMm: a.fromMm,
+    startC: ma + mb > 0 ? (a.startC * ma + startC * mb) / (ma + mb) : startC,
+  };
 }
 
 function layerOf(s: SheetAnalysis, vessel: Vessel, l: { mixture: Mixture; freezingG: number; fromMm: number; startC: number }, toMm: number) {
@@ -136,7 +147,15 @@ function layerOf(s: SheetAnalysis, vessel: Vessel, l: { mixture: Mixture; freezi
   return { ...l, material: material(s.sheet.name, l.mixture, l.freezingG, overrunPct), fromM: l.fromMm / 1000, toM: toMm / 1000, volumeMl: sliceMl };
 }
 
-function framed(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, vessel: Vessel, build: Build, layers: readonly (GridLayer & { mixture: Mixture })[], fine: number): Result<ColdBody> {
+function framed(
+  s: SheetAnalysis,
+  kitchen: Kitchen,
+  setup: ColdSetup,
+  vessel: Vessel,
+  build: Build,
+  layers: readonly (GridLayer & { mixture: Mixture })[],
+  fine: number,
+): Result<ColdBody> {
   const place = airNow(kitchen, setup, s.sheet.family);
   if (!place.ok) return place;
   const { h, airC, uaWPerK } = place.value;
@@ -162,9 +181,24 @@ function framed(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, vessel: Ve
     if (!bath.ok) return bath;
     const open = effectiveH(8, 'none', 0, COVERS[setup.cover]);
     if (!open.ok) return open;
-    iced = { grid: gridOf(spec({ side: face(bath.value), bottom: face(bath.value), top: face(open.value, 1) })), airs: [{ setC: ICE_WATER_C, uaWPerK: null, bodies: 1 }, { setC: kitchen.rules.roomC, uaWPerK: null, bodies: 1 }] };
+    iced = {
+      grid: gridOf(spec({ side: face(bath.value), bottom: face(bath.value), top: face(open.value, 1) })),
+      airs: [
+        { setC: ICE_WATER_C, uaWPerK: null, bodies: 1 },
+        { setC: kitchen.rules.roomC, uaWPerK: null, bodies: 1 },
+      ],
+    };
   }
-  return ok({ grid, airs: [{ setC: airC, uaWPerK, bodies }], iced, vessel, build, airC, kind: spec({ side: face(1), bottom: face(1), top: face(1) }).kind, massG });
+  return ok({
+    grid,
+    airs: [{ setC: airC, uaWPerK, bodies }],
+    iced,
+    vessel,
+    build,
+    airC,
+    kind: spec({ side: face(1), bottom: face(1), top: face(1) }).kind,
+    massG,
+  });
 }
 
 /** The shape of a vessel to the height that it is filled to. */

@@ -24,8 +24,25 @@ import { coldView } from './view';
 
 const vessel = (name: string): Vessel => STARTING_VESSELS.find((v) => v.name === name)!;
 const MOUSSE = (rest: Partial<Sheet> = {}): SheetAnalysis =>
-  analyseSheet(partsSheet([['cream', 'whipped-cream', 'Cream', ['600 g cream 36 %', '80 g icing sugar', '5 leaves gelatin']]], { use: 'slice', vessel: vessel('Springform 20 cm'), portions: 8, ...rest }), KITCHEN);
-const FROZEN = (): SheetAnalysis => analyseSheet(partsSheet([['cream', 'whipped-cream', 'Cream', ['450 g cream 36 %', '130 g caster sugar']]], { family: 'semifreddo', use: 'slice', vessel: vessel('Terrine 1.2 L'), portions: 10 }), KITCHEN);
+  analyseSheet(
+    partsSheet([['cream', 'whipped-cream', 'Cream', ['600 g cream 36 %', '80 g icing sugar', '5 leaves gelatin']]], {
+      use: 'slice',
+      vessel: vessel('Springform 20 cm'),
+      portions: 8,
+      ...rest,
+    }),
+    KITCHEN,
+  );
+const FROZEN = (): SheetAnalysis =>
+  analyseSheet(
+    partsSheet([['cream', 'whipped-cream', 'Cream', ['450 g cream 36 %', '130 g caster sugar']]], {
+      family: 'semifreddo',
+      use: 'slice',
+      vessel: vessel('Terrine 1.2 L'),
+      portions: 10,
+    }),
+    KITCHEN,
+  );
 const setup = (change: Partial<ColdSetup> = {}): ColdSetup => ({ ...USUAL_SETUP, ...change });
 const run = (s: SheetAnalysis, change: Partial<ColdSetup> = {}, kitchen: Kitchen = KITCHEN): ColdRun => {
   const r = runCold(s, kitchen, setup({ startC: 20, ...change }));
@@ -41,7 +58,12 @@ describe('a dessert in the cold', () => {
   it('is as its own grid twice as fine, within 1 %: springform, terrine frozen, glass, tray', () => {
     const glass = analyseSheet({ ...MOUSSE().sheet, vessel: vessel('Footed glass'), use: 'glass' }, KITCHEN);
     const tray = MOUSSE({ vessel: vessel('Small tray') });
-    for (const [s, change, tC] of [[MOUSSE(), {}, 6], [FROZEN(), {}, -15], [glass, {}, 6], [tray, {}, 6]] as const) {
+    for (const [s, change, tC] of [
+      [MOUSSE(), {}, 6],
+      [FROZEN(), {}, -15],
+      [glass, {}, 6],
+      [tray, {}, 6],
+    ] as const) {
       const fine = runCold(s, KITCHEN, setup({ startC: 20, ...change }), { fine: 2 });
       if (!fine.ok) throw new Error(fine.fault.says);
       expect(Math.abs(coreAt(run(s, change), tC) / coreAt(fine.value, tC) - 1)).toBeLessThan(0.01);
@@ -51,11 +73,18 @@ describe('a dessert in the cold', () => {
     const s = MOUSSE();
     const now = coreAt(run(s), 8);
     const grace = 1.003;
-    for (const change of [{ airC: 2 }, { under: 'metal-shelf' as const }, { iceBathMin: 20 }, { startC: 12 }, { wall: 'aluminium' as const }]) expect(coreAt(run(s, change), 8), JSON.stringify(change)).toBeLessThanOrEqual(now * grace);
-    for (const change of [{ air: 'crowded-shelf' as const }, { cover: 'lid' as const }, { together: 8 }, { wall: 'card' as const, wallMm: 2 }, { startC: 30 }]) expect(coreAt(run(s, change), 8) * grace, JSON.stringify(change)).toBeGreaterThanOrEqual(now);
+    for (const change of [{ airC: 2 }, { under: 'metal-shelf' as const }, { iceBathMin: 20 }, { startC: 12 }, { wall: 'aluminium' as const }])
+      expect(coreAt(run(s, change), 8), JSON.stringify(change)).toBeLessThanOrEqual(now * grace);
+    for (const change of [{ air: 'crowded-shelf' as const }, { cover: 'lid' as const }, { together: 8 }, { wall: 'card' as const, wallMm: 2 }, { startC: 30 }])
+      expect(coreAt(run(s, change), 8) * grace, JSON.stringify(change)).toBeGreaterThanOrEqual(now);
   });
   it('gives the fridge the heat of the whole dessert, whatever part of it the grid holds', () => {
-    for (const v of [vessel('Springform 20 cm'), vessel('Terrine 1.2 L'), vessel('Small tray'), { kind: 'terrine' as const, name: 'Short tin', lengthMm: 160, widthMm: 90, baseLengthMm: 160, baseWidthMm: 90, heightMm: 90 }]) {
+    for (const v of [
+      vessel('Springform 20 cm'),
+      vessel('Terrine 1.2 L'),
+      vessel('Small tray'),
+      { kind: 'terrine' as const, name: 'Short tin', lengthMm: 160, widthMm: 90, baseLengthMm: 160, baseWidthMm: 90, heightMm: 90 },
+    ]) {
       const body = bodyOf(analyseSheet(sheetOf(['350 g cream 36 %'], {}, { vessel: v }), KITCHEN), KITCHEN, setup());
       if (!body.ok) throw new Error(body.fault.says);
       const { grid, airs, massG } = body.value;
@@ -66,7 +95,8 @@ describe('a dessert in the cold', () => {
   it('a bigger batch in the same tin never cools sooner', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.4, max: 1, noNaN: true }), (share) => {
-        const of = (grams: number): number => coreAt(run(analyseSheet(sheetOf([`${Math.round(grams)} g cream 36 %`], {}, { vessel: vessel('Springform 20 cm') }), KITCHEN)), 8);
+        const of = (grams: number): number =>
+          coreAt(run(analyseSheet(sheetOf([`${Math.round(grams)} g cream 36 %`], {}, { vessel: vessel('Springform 20 cm') }), KITCHEN)), 8);
         expect(of(700 * share)).toBeLessThanOrEqual(of(700) * 1.004);
       }),
       { numRuns: 8 },
@@ -97,13 +127,28 @@ describe('ready', () => {
     expect(of('set')).toBeGreaterThan(coreAt(run(s), 15));
   });
   it('softening runs on the temperatures: a warmer fridge softens sooner', () => {
-    const s = analyseSheet(partsSheet([['cream', 'whipped-cream', 'Cream', ['600 g cream 36 %']], ['thins', 'biscuit-layer', 'Thins', ['34 ginger thins']]], { use: 'slice', family: 'icebox', vessel: vessel('Springform 24 cm') }), KITCHEN);
+    const s = analyseSheet(
+      partsSheet(
+        [
+          ['cream', 'whipped-cream', 'Cream', ['600 g cream 36 %']],
+          ['thins', 'biscuit-layer', 'Thins', ['34 ginger thins']],
+        ],
+        { use: 'slice', family: 'icebox', vessel: vessel('Springform 24 cm') },
+      ),
+      KITCHEN,
+    );
     const soft = (airC: number): number => coldAnswers(s, KITCHEN, run(s, { airC })).happenings.find((x) => x.key === 'soft')!.toH!;
     expect(soft(7)).toBeLessThan(soft(2));
     expect(soft(4)).toBeGreaterThan(4);
   });
   it('a hot base breaks the cooling rule in a deep tin, and the kitchen’s own figures are taken', () => {
-    const s = analyseSheet(partsSheet([['c', 'custard', 'Custard', ['1500 g milk', '6 yolks', '200 g caster sugar', '60 g corn starch']]], { family: 'pudding', vessel: vessel('Springform 20 cm') }), KITCHEN);
+    const s = analyseSheet(
+      partsSheet([['c', 'custard', 'Custard', ['1500 g milk', '6 yolks', '200 g caster sugar', '60 g corn starch']]], {
+        family: 'pudding',
+        vessel: vessel('Springform 20 cm'),
+      }),
+      KITCHEN,
+    );
     const hot = run(s, { startC: 85 });
     expect(coldAnswers(s, KITCHEN, hot).broken[0]!.key).toMatch(/^cooling:/);
     const own = coolingRulesOf({ fromC: 80, firstC: 79, firstMin: 1, secondC: 5, secondMin: 2880 })[0]!;
@@ -158,8 +203,20 @@ describe('the probe', () => {
     expect(coreAt(run(s, { placeId: 'tall-fridge' }, corrected), 8)).toBeLessThan(coreAt(run(s, { placeId: 'tall-fridge' }), 8));
   }, 60_000);
   it('asks for more readings, and for some while it still cools', () => {
-    expect(fitPlace(MOUSSE(), KITCHEN, setup(), [[0, 20], [1, 15]])).toMatchObject({ ok: false, fault: { code: 'too-few' } });
-    expect(fitPlace(MOUSSE(), KITCHEN, setup(), [[20, 4], [21, 4], [22, 4], [23, 4]]).ok).toBe(false);
+    expect(
+      fitPlace(MOUSSE(), KITCHEN, setup(), [
+        [0, 20],
+        [1, 15],
+      ]),
+    ).toMatchObject({ ok: false, fault: { code: 'too-few' } });
+    expect(
+      fitPlace(MOUSSE(), KITCHEN, setup(), [
+        [20, 4],
+        [21, 4],
+        [22, 4],
+        [23, 4],
+      ]).ok,
+    ).toBe(false);
   }, 60_000);
 });
 
@@ -190,7 +247,7 @@ describe('cooked bases', () => {
     if (!curve.ok) throw new Error(curve.fault.says);
     const ua = 0.05 / (1 / 250 + 1 / 200);
     const c = (heat.at(60) - heat.at(20)) / 40;
-    expect(curve.value.at(-1)![0] / (((1000 * c) / ua) * Math.log(60 / 20) / 60)).toBeCloseTo(1, 1);
+    expect(curve.value.at(-1)![0] / ((((1000 * c) / ua) * Math.log(60 / 20)) / 60)).toBeCloseTo(1, 1);
     expect(stirredCurve({ ...i, bathC: 25 }, 20)).toMatchObject({ ok: false, fault: { code: 'never' } });
     expect(stirredCurve({ ...i, outerH: 0 }, 20).ok).toBe(false);
   });
@@ -203,7 +260,13 @@ describe('cooked bases', () => {
 
 describe('isotherms', () => {
   it('of a plane field are straight lines where they should be', () => {
-    const f = { across: 6, up: 8, halfMm: new Array<number>(8).fill(30), upMm: Array.from({ length: 8 }, (_, j) => 5 + 10 * j), value: Float64Array.from({ length: 48 }, (_, c) => Math.floor(c / 6)) };
+    const f = {
+      across: 6,
+      up: 8,
+      halfMm: new Array<number>(8).fill(30),
+      upMm: Array.from({ length: 8 }, (_, j) => 5 + 10 * j),
+      value: Float64Array.from({ length: 48 }, (_, c) => Math.floor(c / 6)),
+    };
     for (const [x0, z0, x1, z1] of isotherm(f, 2.5)) {
       expect(z0).toBeCloseTo(30, 9);
       expect(z1).toBeCloseTo(30, 9);

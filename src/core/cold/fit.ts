@@ -31,7 +31,8 @@ const FEWEST = 4;
 export function fitPlace(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, readings: readonly (readonly [h: number, tC: number])[]): Result<Fit> {
   const place = placeOf(kitchen, setup, s.sheet.family);
   if (!place) return fail('placeId', 'no-place', 'Choose the place that the readings are from.');
-  if (readings.length < FEWEST) return fail('readings', 'too-few', `Four readings of the core at least; there ${readings.length === 1 ? 'is one' : `are ${readings.length}`}.`);
+  if (readings.length < FEWEST)
+    return fail('readings', 'too-few', `Four readings of the core at least; there ${readings.length === 1 ? 'is one' : `are ${readings.length}`}.`);
   const startC = readings[0]![1];
   const sum = (logH: number): number => {
     const at = { ...kitchen, places: kitchen.places.map((p) => (p.id === place.id ? { ...p, hWPerM2K: Math.exp(logH) } : p)) };
@@ -58,7 +59,8 @@ export function fitPlace(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, r
   const least = sum(best);
   const step = 0.1;
   const curvature = (sum(best + step) - 2 * least + sum(best - step)) / step ** 2;
-  if (!(curvature > 1e-9) || !Number.isFinite(least)) return fail('readings', 'flat', 'These readings do not tell how well the air takes heat: take them while it still cools.');
+  if (!(curvature > 1e-9) || !Number.isFinite(least))
+    return fail('readings', 'flat', 'These readings do not tell how well the air takes heat: take them while it still cools.');
   const variance = Math.max(0.04, least / Math.max(1, readings.length - 1));
   const h = Math.exp(best);
   return ok({ placeId: place.id, h, error: h * Math.sqrt((2 * variance) / curvature), misfitK: Math.sqrt(least / readings.length), readings: readings.length });

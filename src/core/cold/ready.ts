@@ -71,7 +71,16 @@ export function coldAnswers(s: SheetAnalysis, kitchen: Kitchen, run: ColdRun, ru
   const need: SetNeed = s.sheet.use === 'slice' ? 'slice' : s.sheet.use === 'turn-out' ? 'turn-out' : 'glass';
   const gelatin = s.parts.some((a) => a.leftShare > 0.3 && a.reading.gelatin225G > 0 && a.gelatin.ok && !a.gelatin.value.verdict.startsWith('no-set'));
   const setFrom = at(SETS_UNDER_C);
-  const set = gelatin && !freezing ? add('set', `set ${SET_NEEDS[need].name}`, setFrom ?? 0, setFrom === null ? null : setFrom + hoursToSet(need), setFrom === null ? neverSays(run, SETS_UNDER_C) : `gelatin counts from a core under ${SETS_UNDER_C}\u00a0°C`) : null;
+  const set =
+    gelatin && !freezing
+      ? add(
+          'set',
+          `set ${SET_NEEDS[need].name}`,
+          setFrom ?? 0,
+          setFrom === null ? null : setFrom + hoursToSet(need),
+          setFrom === null ? neverSays(run, SETS_UNDER_C) : `gelatin counts from a core under ${SETS_UNDER_C}\u00a0°C`,
+        )
+      : null;
   const soft = freezing ? null : softening(s, run, add);
   const ready: Ready[] = [];
   const push = (key: Ready['key'], name: string, needs: readonly (Happening | null)[]): void => {
@@ -79,7 +88,13 @@ export function coldAnswers(s: SheetAnalysis, kitchen: Kitchen, run: ColdRun, ru
     const never = list.find((n) => n.toH === null);
     const latest = never ? null : Math.max(...list.map((n) => n.toH!));
     const last = list.filter((n) => n.toH === latest);
-    ready.push({ key, name, atH: latest, waitsFor: list.map((n) => n.name), says: never ? never.says || `never: ${never.name}` : last[0] ? `last: ${last[0].name}` : '' });
+    ready.push({
+      key,
+      name,
+      atH: latest,
+      waitsFor: list.map((n) => n.name),
+      says: never ? never.says || `never: ${never.name}` : last[0] ? `last: ${last[0].name}` : '',
+    });
   };
   if (freezing) {
     // As much ice as the knife window ends with; where the mix never holds so much, close to the air.
@@ -92,7 +107,10 @@ export function coldAnswers(s: SheetAnalysis, kitchen: Kitchen, run: ColdRun, ru
     else if (use === 'turn-out') push('turn-out', 'to turn out', [cold, set, soft]);
     else push(use === 'glass' || use === 'spoon' ? 'glass' : 'cold', use === 'pipe' ? 'cold to pipe' : 'to serve', [cold, set, soft]);
     const custard = s.parts.find((a) => a.part.kind === 'custard');
-    if (custard && Math.max(...run.body.grid.startC) > FOLD_ON_C) push('fold', `to fold on, ${degrees(FOLD_ON_C)}`, [add('fold', `core at ${degrees(FOLD_ON_C)}`, 0, at(FOLD_ON_C), at(FOLD_ON_C) === null ? neverSays(run, FOLD_ON_C) : '')]);
+    if (custard && Math.max(...run.body.grid.startC) > FOLD_ON_C)
+      push('fold', `to fold on, ${degrees(FOLD_ON_C)}`, [
+        add('fold', `core at ${degrees(FOLD_ON_C)}`, 0, at(FOLD_ON_C), at(FOLD_ON_C) === null ? neverSays(run, FOLD_ON_C) : ''),
+      ]);
   }
   const lidC = body.airC + LID_OVER_AIR_K;
   const lidAt = run.warming ? null : hourAt(curves.h, curves.mean, lidC);
@@ -113,7 +131,11 @@ function frozenThroughC(s: SheetAnalysis): number | null {
 }
 
 /** Biscuits soften by the mean temperature of the run: the integral of their pace comes to one. */
-function softening(s: SheetAnalysis, run: ColdRun, add: (key: string, name: string, fromH: number, toH: number | null, says?: string) => Happening): Happening | null {
+function softening(
+  s: SheetAnalysis,
+  run: ColdRun,
+  add: (key: string, name: string, fromH: number, toH: number | null, says?: string) => Happening,
+): Happening | null {
   const slow = soaksOf(s)
     .flatMap((x) => (x.softening.ok && x.softening.value.softH > 0 ? [{ name: x.name, softH: x.softening.value.softH }] : []))
     .sort((a, b) => b.softH - a.softH)[0];
@@ -128,18 +150,35 @@ function softening(s: SheetAnalysis, run: ColdRun, add: (key: string, name: stri
   }
   // Past the end of the run it goes on at the air's pace.
   const last = pace(run.body.airC);
-  return add('soft', `${slow.name.toLowerCase()} soft`, 0, last > 0 ? h.at(-1)! + (slow.softH - done) / last : null, last > 0 ? '' : 'frozen biscuits do not soften');
+  return add(
+    'soft',
+    `${slow.name.toLowerCase()} soft`,
+    0,
+    last > 0 ? h.at(-1)! + (slow.softH - done) / last : null,
+    last > 0 ? '' : 'frozen biscuits do not soften',
+  );
 }
 
 function brokenBy(s: SheetAnalysis, kitchen: Kitchen, run: ColdRun, rule: CoolingRule): readonly Broken[] {
   const out: Broken[] = [];
   const { h, core } = run.curves;
-  const verdict = Math.max(...core) >= rule.fromC ? coolingVerdict(h.map((x, i) => [60 * x, core[i]!] as const), rule) : null;
+  const verdict =
+    Math.max(...core) >= rule.fromC
+      ? coolingVerdict(
+          h.map((x, i) => [60 * x, core[i]!] as const),
+          rule,
+        )
+      : null;
   if (verdict?.ok) {
     for (const stage of verdict.value.stages) {
       const start = verdict.value.startMin ?? 0;
       const late = stage.state === 'late' || (stage.state === 'running' && h.at(-1)! * 60 > start + stage.withinMin);
-      if (late) out.push({ key: `cooling:${stage.toC}`, atH: (start + stage.withinMin) / 60, says: `The usual rule wants ${stage.toC}\u00a0°C within ${showHours(stage.withinMin / 60)}; ${stage.tookMin === null ? 'it is not there by then' : `it takes ${showHours(stage.tookMin / 60)}`}. Your local code decides.` });
+      if (late)
+        out.push({
+          key: `cooling:${stage.toC}`,
+          atH: (start + stage.withinMin) / 60,
+          says: `The usual rule wants ${stage.toC}\u00a0°C within ${showHours(stage.withinMin / 60)}; ${stage.tookMin === null ? 'it is not there by then' : `it takes ${showHours(stage.tookMin / 60)}`}. Your local code decides.`,
+        });
     }
   }
   const main = servedFoam(s)[0];

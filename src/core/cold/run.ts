@@ -78,7 +78,13 @@ export function runBody(body: ColdBody, iceBathMin: number, options: RunOptions 
   return ok({
     body,
     warming,
-    curves: { h: [...(before ? before.h : []), ...Array.from(after.h, (h) => h + offset)], core: joined(warming ? 'coldest' : 'warmest'), mean: joined('mean'), edge: joined('edge'), air: joined('air') },
+    curves: {
+      h: [...(before ? before.h : []), ...Array.from(after.h, (h) => h + offset)],
+      core: joined(warming ? 'coldest' : 'warmest'),
+      mean: joined('mean'),
+      edge: joined('edge'),
+      air: joined('air'),
+    },
     frames,
     steps: after.steps + (before?.steps ?? 0),
     energyError: Math.abs(lost) > 0 ? Math.abs(gave - lost) / Math.abs(lost) : 0,
@@ -112,10 +118,27 @@ export const iceField = (grid: Grid, tC: Float32Array): Float32Array => Float32A
  * A body all at one temperature in another air: out of the freezer into the fridge or onto the counter (physics).
  * @returns hours at which the mean comes to each temperature; null where it never does.
  */
-export function warmUp(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, fromC: number, placeId: string, meanC: readonly number[]): Result<readonly (number | null)[]> {
+export function warmUp(
+  s: SheetAnalysis,
+  kitchen: Kitchen,
+  setup: ColdSetup,
+  fromC: number,
+  placeId: string,
+  meanC: readonly number[],
+): Result<readonly (number | null)[]> {
   const place = kitchen.places.find((p) => p.id === placeId);
   if (!place) return fail('placeId', 'no-place', 'That place is no longer in the kitchen.');
-  const body = bodyOf(s, kitchen, { ...setup, placeId, airC: null, startC: Math.max(-5, fromC), iceBathMin: 0, chilledTin: false, cover: 'open', wall: 'none', wallMm: 0 });
+  const body = bodyOf(s, kitchen, {
+    ...setup,
+    placeId,
+    airC: null,
+    startC: Math.max(-5, fromC),
+    iceBathMin: 0,
+    chilledTin: false,
+    cover: 'open',
+    wall: 'none',
+    wallMm: 0,
+  });
   if (!body.ok) return body;
   const grid = { ...body.value.grid, startC: body.value.grid.startC.map(() => fromC) };
   const run = march({ grid, airs: body.value.airs, mostH: MOST_H.warming, untilC: Math.min(place.airC - 0.5, Math.max(...meanC) + 3) });

@@ -37,7 +37,8 @@ function changesFor(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup): reado
   const here = placeOf(kitchen, setup, s.sheet.family);
   const frozen = here !== null && isFreezer(here);
   const changes: Change[] = [];
-  const add = (key: string, says: string, change: Partial<ColdSetup>, vessel: Vessel | null = null): void => void changes.push({ key, says, setup: { ...setup, ...change }, vessel });
+  const add = (key: string, says: string, change: Partial<ColdSetup>, vessel: Vessel | null = null): void =>
+    void changes.push({ key, says, setup: { ...setup, ...change }, vessel });
   if (!frozen && setup.iceBathMin === 0) add('ice', 'twenty minutes in an ice bath first', { iceBathMin: 20 });
   for (const p of kitchen.places) {
     if (p === here || p.kind === 'counter' || isFreezer(p) !== frozen) continue;
@@ -55,9 +56,22 @@ function changesFor(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup): reado
     const ml = s.perVesselMl.value;
     const shallower = kitchen.vessels
       .map((v) => v.vessel)
-      .filter((v) => v.name !== vessel.name && !isPerPortion(v) && v.kind !== 'tub' && capacityMl(v) >= ml && (ml / capacityMl(v)) * v.heightMm < SHALLOWER * (ml / capacityMl(vessel)) * vessel.heightMm)
+      .filter(
+        (v) =>
+          v.name !== vessel.name &&
+          !isPerPortion(v) &&
+          v.kind !== 'tub' &&
+          capacityMl(v) >= ml &&
+          (ml / capacityMl(v)) * v.heightMm < SHALLOWER * (ml / capacityMl(vessel)) * vessel.heightMm,
+      )
       .sort((a, b) => capacityMl(a) - capacityMl(b))[0];
-    if (shallower) add(`vessel:${shallower.name}`, `in the ${shallower.name.toLowerCase()}, about ${withUnit(plainNumber((ml / capacityMl(shallower)) * shallower.heightMm, 0), 'mm')} deep`, {}, shallower);
+    if (shallower)
+      add(
+        `vessel:${shallower.name}`,
+        `in the ${shallower.name.toLowerCase()}, about ${withUnit(plainNumber((ml / capacityMl(shallower)) * shallower.heightMm, 0), 'mm')} deep`,
+        {},
+        shallower,
+      );
   }
   return changes;
 }

@@ -46,7 +46,13 @@ export interface ColdView {
 const FRAMES = 60;
 
 /** Everything that Cold shows of one set-up. @returns the faults of `runCold`. */
-export function coldView(s: SheetAnalysis, kitchen: Kitchen, setup: ColdSetup, vessel: Vessel = s.sheet.vessel, goOn?: (share: number) => boolean): Result<ColdView> {
+export function coldView(
+  s: SheetAnalysis,
+  kitchen: Kitchen,
+  setup: ColdSetup,
+  vessel: Vessel = s.sheet.vessel,
+  goOn?: (share: number) => boolean,
+): Result<ColdView> {
   const run = runCold(s, kitchen, setup, { vessel, frames: FRAMES, ...(goOn ? { goOn } : {}) });
   if (!run.ok) return run;
   const { body, curves, frames, warming, steps, energyError } = run.value;

@@ -79,7 +79,10 @@ describe('mix', () => {
       fc.property(fc.array(portion, { minLength: 1, maxLength: 12 }), (portions) => {
         const forward = mix(portions);
         const back = mix(portions.toReversed());
-        expect(forward.massG).toBeCloseTo(portions.reduce((s, p) => s + p.massG, 0), 6);
+        expect(forward.massG).toBeCloseTo(
+          portions.reduce((s, p) => s + p.massG, 0),
+          6,
+        );
         for (const c of COMPONENTS) expect(Math.abs(forward.grams[c] - back.grams[c])).toBeLessThan(1e-9 * forward.massG);
       }),
     );
@@ -128,7 +131,13 @@ it('finds the strength on the bottle: alcohol and water take less room together'
 });
 
 it('water with ethanol is as dense as its published table, by 1 part in 300 at 20 °C', () => {
-  for (const [pct, density] of [[10, 0.98187], [25, 0.96164], [40, 0.93518], [60, 0.89113], [90, 0.81797]] as const) {
+  for (const [pct, density] of [
+    [10, 0.98187],
+    [25, 0.96164],
+    [40, 0.93518],
+    [60, 0.89113],
+    [90, 0.81797],
+  ] as const) {
     expect(densityGPerMl(mix([{ massG: 100, per100: composition({ ethanol: pct, water: 100 - pct }) }]), 20)! / density).toBeCloseTo(1, 2);
     expect(Math.abs(densityGPerMl(mix([{ massG: 100, per100: composition({ ethanol: pct, water: 100 - pct }) }]), 20)! / density - 1)).toBeLessThan(1 / 300);
   }

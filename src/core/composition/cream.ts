@@ -14,11 +14,7 @@ export const MAX_DAIRY_FAT_PCT = 82;
 export function dairyCream(fatPct: number): Result<Composition> {
   if (!(fatPct >= 0)) return fail('fatPct', 'negative', 'Fat cannot be below 0\u00a0%: read it again on the carton.');
   if (fatPct > MAX_DAIRY_FAT_PCT) {
-    return fail(
-      'fatPct',
-      'fat-too-high',
-      `Fat ${fatPct}\u00a0% is more than butter (82\u00a0%) has: read it again on the carton.`,
-    );
+    return fail('fatPct', 'fat-too-high', `Fat ${fatPct}\u00a0% is more than butter (82\u00a0%) has: read it again on the carton.`);
   }
   const skim = 100 - fatPct;
   const solids = 0.09 * skim;
@@ -44,10 +40,5 @@ export function withMilkFat(of: Composition, fatPct: number): Result<Composition
   const valid = dairyCream(fatPct);
   if (!valid.ok) return valid;
   const scale = (100 - fatPct) / (100 - of.milk_fat);
-  return ok(
-    Object.fromEntries(COMPONENTS.map((c) => [c, c === 'milk_fat' ? fatPct : of[c] * scale])) as Record<
-      (typeof COMPONENTS)[number],
-      number
-    >,
-  );
+  return ok(Object.fromEntries(COMPONENTS.map((c) => [c, c === 'milk_fat' ? fatPct : of[c] * scale])) as Record<(typeof COMPONENTS)[number], number>);
 }

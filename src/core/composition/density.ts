@@ -19,7 +19,7 @@ const DENSITY_KG_PER_M3: Readonly<Record<ThermalClass, (tC: number) => number>> 
 
 /** Density of ethanol with water at 20 °C, g/mL, by mass % of ethanol in both (published: OIML R 22). */
 const ETHANOL_WATER_20C: readonly (readonly [massPct: number, gPerMl: number])[] = [
-  [0, 0.99820],
+  [0, 0.9982],
   [5, 0.98935],
   [10, 0.98187],
   [20, 0.96864],

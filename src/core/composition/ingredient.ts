@@ -14,30 +14,10 @@ export const CompositionSchema = z
  * What an ingredient does in a whisk bowl; decides which house factors see it.
  * `cream` and `milk` with the cheeses and yoghurt are the dairy that shares are counted in.
  */
-export const FOAM_ROLES = [
-  'cream',
-  'milk',
-  'mascarpone',
-  'soft-cheese',
-  'strained-yoghurt',
-  'sour-liquid',
-  'milk-powder',
-  'xanthan',
-  'none',
-] as const;
+export const FOAM_ROLES = ['cream', 'milk', 'mascarpone', 'soft-cheese', 'strained-yoghurt', 'sour-liquid', 'milk-powder', 'xanthan', 'none'] as const;
 export type FoamRole = (typeof FOAM_ROLES)[number];
 
-export const FLAGS = [
-  'raw-egg',
-  'pasteurised',
-  'acid',
-  'protease',
-  'alcohol',
-  'alcohol-high',
-  'caffeine',
-  'contains-starch',
-  'contains-gelatin',
-] as const;
+export const FLAGS = ['raw-egg', 'pasteurised', 'acid', 'protease', 'alcohol', 'alcohol-high', 'caffeine', 'contains-starch', 'contains-gelatin'] as const;
 
 /** A biscuit as it is laid and dipped. */
 export const BiscuitSchema = z.object({

@@ -47,8 +47,7 @@ export function mix(portions: readonly Portion[]): Mixture {
 export const fatG = ({ grams: g }: Mixture): number => g.milk_fat + g.cocoa_fat + g.egg_fat + g.other_fat;
 
 /** g of sugars other than the milk's own: what a cook adds, as dry sugar. */
-export const addedSugarG = ({ grams: g }: Mixture): number =>
-  g.sucrose + g.glucose + g.fructose + g.higher_saccharides + g.polyol;
+export const addedSugarG = ({ grams: g }: Mixture): number => g.sucrose + g.glucose + g.fructose + g.higher_saccharides + g.polyol;
 
 /** Milk solids not fat, g: (lactose + milk protein) / 0.92, the rest of them being ash. */
 export const milkSolidsNotFatG = ({ grams: g }: Mixture): number => (g.lactose + g.milk_protein) / 0.92;
@@ -56,10 +55,7 @@ export const milkSolidsNotFatG = ({ grams: g }: Mixture): number => (g.lactose +
 /** The composition of a mix per 100 g; null for an empty one. */
 export function per100(mixture: Mixture): Composition | null {
   if (mixture.massG <= 0) return null;
-  return Object.fromEntries(COMPONENTS.map((c) => [c, (100 * mixture.grams[c]) / mixture.massG])) as Record<
-    Component,
-    number
-  >;
+  return Object.fromEntries(COMPONENTS.map((c) => [c, (100 * mixture.grams[c]) / mixture.massG])) as Record<Component, number>;
 }
 
 /** A share of something that is mixed already; above 0, or below it for what is taken away. */

@@ -110,6 +110,14 @@ function denseConductivity(mixture: Mixture, tC: number, iceG: number): number {
 }
 
 /** One component of each class stands for its volume. */
-const STANDS_FOR: Readonly<Record<ThermalClass, (typeof COMPONENTS)[number]>> = { protein: 'milk_protein', fat: 'milk_fat', carbohydrate: 'sucrose', fibre: 'fibre', ash: 'salt', water: 'water', ethanol: 'ethanol' };
+const STANDS_FOR: Readonly<Record<ThermalClass, (typeof COMPONENTS)[number]>> = {
+  protein: 'milk_protein',
+  fat: 'milk_fat',
+  carbohydrate: 'sucrose',
+  fibre: 'fibre',
+  ash: 'salt',
+  water: 'water',
+  ethanol: 'ethanol',
+};
 const NOTHING = Object.fromEntries(COMPONENTS.map((c) => [c, 0])) as Mixture['grams'];
 const classVolumeMl = (c: ThermalClass, g: number, tC: number): number => volumeMl({ massG: g, grams: { ...NOTHING, [STANDS_FOR[c]]: g } }, tC);

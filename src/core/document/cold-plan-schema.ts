@@ -27,5 +27,9 @@ export const ColdSetupSchema = z.object({
 export type ColdSetup = Readonly<z.infer<typeof ColdSetupSchema>>;
 
 /** The set-up of a sheet, and one beside it to compare. */
-export const ColdPlanSchema = z.object({ setup: ColdSetupSchema.default({ ...USUAL_SETUP }), other: ColdSetupSchema.nullable().default(null), /** The vessel of the other set-up, by its name on the shelf; null for the sheet's. */ otherVessel: z.string().max(80).nullable().default(null) });
+export const ColdPlanSchema = z.object({
+  setup: ColdSetupSchema.default({ ...USUAL_SETUP }),
+  other: ColdSetupSchema.nullable().default(null),
+  /** The vessel of the other set-up, by its name on the shelf; null for the sheet's. */ otherVessel: z.string().max(80).nullable().default(null),
+});
 export type ColdPlan = Readonly<z.infer<typeof ColdPlanSchema>>;

@@ -6,7 +6,13 @@ const isShortRest = (s: Step): boolean => s.waitH !== null && s.waitH[1] <= SHOR
 
 /** Whether how long a dessert stays in the cold is Cold's to say: it sets, freezes or rests there, and the cook does not say how long. */
 export const asksCold = (sheet: Sheet): boolean =>
-  sheet.steps.some((s) => s.key === 'set' || s.key === 'freeze' || (s.key === 'rest' && !isShortRest(s)) || (sheet.method === 'own' && s.minutes === null && (s.work === 'chill' || s.work === 'freeze')));
+  sheet.steps.some(
+    (s) =>
+      s.key === 'set' ||
+      s.key === 'freeze' ||
+      (s.key === 'rest' && !isShortRest(s)) ||
+      (sheet.method === 'own' && s.minutes === null && (s.work === 'chill' || s.work === 'freeze')),
+  );
 
 /** Hours in the cold as they are planned: how long, and whose they are. */
 export interface ColdWait {

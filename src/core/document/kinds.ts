@@ -2,7 +2,22 @@ import { DOSE_BANDS, type GelatinUse } from '../setting/house';
 import type { BowlKind } from '../heat/house';
 
 /** The kinds of part, in the order in which cooks build. */
-export const PART_KINDS = ['whipped-cream', 'cheese-cream', 'egg-foam', 'custard', 'chocolate-base', 'fruit-base', 'set-filling', 'buttercream', 'soak', 'biscuit-layer', 'pressed-base', 'meringue', 'topping', 'crown'] as const;
+export const PART_KINDS = [
+  'whipped-cream',
+  'cheese-cream',
+  'egg-foam',
+  'custard',
+  'chocolate-base',
+  'fruit-base',
+  'set-filling',
+  'buttercream',
+  'soak',
+  'biscuit-layer',
+  'pressed-base',
+  'meringue',
+  'topping',
+  'crown',
+] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
 export const PART_KIND_NAMES: Readonly<Record<PartKind, string>> = {

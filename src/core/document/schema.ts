@@ -23,7 +23,9 @@ export const LineSchema = z.object({
   /** The part of this sheet that it takes from: 'half of the chantilly'. */
   fromPartId: z.string().max(40).nullable().default(null),
   /** The last that could be read; figures are made from it while `text` cannot be. */
-  lastGood: z.object({ text: z.string().max(500), ingredientId: z.string().max(80).nullable(), fromPartId: z.string().max(40).nullable().default(null) }).nullable(),
+  lastGood: z
+    .object({ text: z.string().max(500), ingredientId: z.string().max(80).nullable(), fromPartId: z.string().max(40).nullable().default(null) })
+    .nullable(),
   /** The step that uses it; null while none does. */
   stepId: z.string().max(60).nullable().default(null),
 });
@@ -96,7 +98,10 @@ export const StepSchema = z.object({
   /** What is done; null for a step of a way, whose key says it. */
   work: z.enum(STEP_WORKS).nullable().default(null),
   /** The time that the cook's own words say, min. */
-  minutes: z.tuple([z.number().min(0).max(100_000), z.number().min(0).max(100_000)]).nullable().default(null),
+  minutes: z
+    .tuple([z.number().min(0).max(100_000), z.number().min(0).max(100_000)])
+    .nullable()
+    .default(null),
   machine: z.enum(STEP_MACHINES).nullable().default(null),
   /** Steps that must be behind before it begins, in a method of the cook's own. */
   after: z.array(z.string().min(1).max(60)).max(60).default([]),
@@ -152,14 +157,24 @@ function upgraded(raw: Record<string, unknown>): unknown {
  * @returns a fault on `formatVersion` for a later form, on the field at fault otherwise.
  */
 export function readSheetDoc(raw: unknown): Result<Sheet> {
-  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return fail('file', 'no-sheet', 'That is no sheet: it should be a JSON object with "format": "soft-peak-sheet".');
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
+    return fail('file', 'no-sheet', 'That is no sheet: it should be a JSON object with "format": "soft-peak-sheet".');
   const doc = raw as Record<string, unknown>;
-  if (doc.format !== 'soft-peak-sheet') return fail('format', 'no-sheet', 'That JSON is no sheet of this kitchen’s kind: its "format" is not "soft-peak-sheet".');
+  if (doc.format !== 'soft-peak-sheet')
+    return fail('format', 'no-sheet', 'That JSON is no sheet of this kitchen’s kind: its "format" is not "soft-peak-sheet".');
   if (typeof doc.formatVersion === 'number' && doc.formatVersion > FORMAT_VERSION) {
-    return fail('formatVersion', 'newer', `That sheet is of form ${doc.formatVersion}; this program reads up to form ${FORMAT_VERSION}. Nothing was taken over.`);
+    return fail(
+      'formatVersion',
+      'newer',
+      `That sheet is of form ${doc.formatVersion}; this program reads up to form ${FORMAT_VERSION}. Nothing was taken over.`,
+    );
   }
   const read = SheetSchema.safeParse(doc.formatVersion === 1 ? upgraded(doc) : doc);
   if (read.success) return ok(read.data as Sheet);
   const issue = read.error.issues[0];
-  return fail(issue?.path.join('.') || 'file', 'invalid', `In that sheet, ${issue?.path.join('.') || 'the whole'} cannot be read: ${issue?.message ?? 'invalid'}.`);
+  return fail(
+    issue?.path.join('.') || 'file',
+    'invalid',
+    `In that sheet, ${issue?.path.join('.') || 'the whole'} cannot be read: ${issue?.message ?? 'invalid'}.`,
+  );
 }

@@ -11,7 +11,8 @@ export function dayWords({ ahead, by }: StepDay): string {
 }
 
 /** The same beside the words of a step: '' where they say it themselves. */
-export const dayBeside = (step: StepDay & Pick<Step, 'title'>): string => (/\bdays? (?:before|ahead|in advance)\b|\bnight before\b|\bevening before\b|\bmorning\b|\bafternoon\b/i.test(step.title) ? '' : dayWords(step));
+export const dayBeside = (step: StepDay & Pick<Step, 'title'>): string =>
+  /\bdays? (?:before|ahead|in advance)\b|\bnight before\b|\bevening before\b|\bmorning\b|\bafternoon\b/i.test(step.title) ? '' : dayWords(step);
 
 const WITHIN_DAYS = 3;
 

@@ -31,7 +31,11 @@ export const TinPlanSchema = z.object({
   /** How many of the sheet's vessel are filled; one that each portion has for itself is counted by portions. */
   count: z.number().int().min(1).max(500).default(USUAL_TIN.count),
   /** Other vessels that the same batch fills. */
-  also: z.array(z.object({ vessel: VesselSchema, count: z.number().int().min(1).max(500) })).max(6).readonly().default(USUAL_TIN.also),
+  also: z
+    .array(z.object({ vessel: VesselSchema, count: z.number().int().min(1).max(500) }))
+    .max(6)
+    .readonly()
+    .default(USUAL_TIN.also),
   pattern: z.enum(LAY_PATTERNS).default(USUAL_TIN.pattern),
   /** Whether every other layer of biscuits is turned against the one below. */
   stagger: z.boolean().default(USUAL_TIN.stagger),

@@ -6,7 +6,25 @@ import { settleMethod } from '../ways/settle';
 import { switchWay } from '../ways/switch';
 import { analyseSheet } from '../analysis/analyse';
 import { compareSheets, isSame } from '../rewrite/compare';
-import { addLine, addPart, addStep, moveLine, movePart, moveStep, newLine, removeLine, removePart, removeStep, setFamily, setLineAmount, setLineIngredient, setLineStep, setLineText, setPart, setStep } from './edits';
+import {
+  addLine,
+  addPart,
+  addStep,
+  moveLine,
+  movePart,
+  moveStep,
+  newLine,
+  removeLine,
+  removePart,
+  removeStep,
+  setFamily,
+  setLineAmount,
+  setLineIngredient,
+  setLineStep,
+  setLineText,
+  setPart,
+  setStep,
+} from './edits';
 import { roundSheet } from '../rewrite/round';
 import { scaleTo } from '../rewrite/scale';
 import { FAMILIES, PART_KINDS } from '../document/kinds';
@@ -50,7 +68,11 @@ const EDITS: Readonly<Record<string, Edit>> = {
   way: (s, n) => {
     const q = pick(WAY_QUESTIONS, n);
     const part = s.parts.find((p) => q.kinds.includes(p.kind));
-    return switchWay(s, q.families.length > 0 ? null : (part?.id ?? null), q.key, pick(q.options, n).id, { larder: KITCHEN.larder, measures: CONTEXT.measures, newId: fresh });
+    return switchWay(s, q.families.length > 0 ? null : (part?.id ?? null), q.key, pick(q.options, n).id, {
+      larder: KITCHEN.larder,
+      measures: CONTEXT.measures,
+      newId: fresh,
+    });
   },
   scale: (s, n) => {
     const r = scaleTo(s, { kind: 'factor', factor: 0.5 + (n % 5) / 3 }, KITCHEN);
@@ -59,7 +81,21 @@ const EDITS: Readonly<Record<string, Edit>> = {
   round: (s) => roundSheet(s, KITCHEN).sheet,
 };
 
-const texts = fc.constantFrom('300 g cream 36 %', '2 leaves gelatin', '4 yolks', '60 g icing sugar', 'half of the named 3', 'all the part 2', 'less 5 % left in the bowl', 'salt to taste', '2–3 tbsp rum', '', 'quux', '1/0 g cream', '200 g mascarpone');
+const texts = fc.constantFrom(
+  '300 g cream 36 %',
+  '2 leaves gelatin',
+  '4 yolks',
+  '60 g icing sugar',
+  'half of the named 3',
+  'all the part 2',
+  'less 5 % left in the bowl',
+  'salt to taste',
+  '2–3 tbsp rum',
+  '',
+  'quux',
+  '1/0 g cream',
+  '200 g mascarpone',
+);
 const sequences = fc.array(fc.tuple(fc.constantFrom(...Object.keys(EDITS)), fc.nat(40), texts), { minLength: 1, maxLength: 25 });
 const START = sheetOf(['500 g cream 36 %', '50 g icing sugar', '2 leaves gelatin']);
 const play = (edits: readonly (readonly [string, number, string])[], each: (s: Sheet) => void = () => undefined): Sheet =>
@@ -98,9 +134,27 @@ describe('any sequence of edits', () => {
   }, 60_000);
   it('never loses the words of a line that was not itself edited', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.constantFrom('add part', 'move part', 'family', 'add step', 'edit step', 'remove step', 'move step', 'whisk', 'bind', 'move'), fc.nat(40), texts), { maxLength: 20 }), (edits) => {
-        expect(linesOf(play(edits)).map((l) => l.line.text).sort()).toEqual(linesOf(START).map((l) => l.line.text).sort());
-      }),
+      fc.property(
+        fc.array(
+          fc.tuple(
+            fc.constantFrom('add part', 'move part', 'family', 'add step', 'edit step', 'remove step', 'move step', 'whisk', 'bind', 'move'),
+            fc.nat(40),
+            texts,
+          ),
+          { maxLength: 20 },
+        ),
+        (edits) => {
+          expect(
+            linesOf(play(edits))
+              .map((l) => l.line.text)
+              .sort(),
+          ).toEqual(
+            linesOf(START)
+              .map((l) => l.line.text)
+              .sort(),
+          );
+        },
+      ),
       { numRuns: 120 },
     );
   }, 60_000);
@@ -115,12 +169,15 @@ describe('any sequence of edits', () => {
   }, 60_000);
   it('keeps what the cook wrote into steps, unless the step itself was taken out', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.constantFrom('type', 'add', 'remove', 'family', 'whisk', 'way', 'move', 'scale'), fc.nat(40), texts), { maxLength: 20 }), (edits) => {
-        const written = setStep(setStep(START, 'cream.weigh', { title: 'In my own words' }), 'cream.soak', { note: 'Mind the strings' });
-        const after = edits.reduce((s, [name, n, text]) => EDITS[name]!(s, n, text), written);
-        expect(after.steps.some((x) => x.title === 'In my own words')).toBe(true);
-        expect(after.steps.some((x) => x.note === 'Mind the strings')).toBe(true);
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom('type', 'add', 'remove', 'family', 'whisk', 'way', 'move', 'scale'), fc.nat(40), texts), { maxLength: 20 }),
+        (edits) => {
+          const written = setStep(setStep(START, 'cream.weigh', { title: 'In my own words' }), 'cream.soak', { note: 'Mind the strings' });
+          const after = edits.reduce((s, [name, n, text]) => EDITS[name]!(s, n, text), written);
+          expect(after.steps.some((x) => x.title === 'In my own words')).toBe(true);
+          expect(after.steps.some((x) => x.note === 'Mind the strings')).toBe(true);
+        },
+      ),
       { numRuns: 120 },
     );
   }, 60_000);

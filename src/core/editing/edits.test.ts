@@ -3,7 +3,23 @@ import { describe, expect, it } from 'vitest';
 import { CONTEXT, ingredient, KITCHEN, partsSheet, sheetOf } from '../../testing/sample';
 import { writtenSheet } from '../../testing/written';
 import { analyseSheet } from '../analysis/analyse';
-import { addLine, divideLine, moveLine, moveStep, newLine, placePart, removeLine, removeStep, setLineAmount, setLineIngredient, setLinePart, setLineText, setPartKind, setStepPart, setStepWork } from './edits';
+import {
+  addLine,
+  divideLine,
+  moveLine,
+  moveStep,
+  newLine,
+  placePart,
+  removeLine,
+  removeStep,
+  setLineAmount,
+  setLineIngredient,
+  setLinePart,
+  setLineText,
+  setPartKind,
+  setStepPart,
+  setStepWork,
+} from './edits';
 import { scaleTo, scaleToPortions } from '../rewrite/scale';
 import { SheetSchema, type Sheet } from '../document/schema';
 
@@ -41,7 +57,11 @@ describe('typing', () => {
   it('keeps the last good ingredient when the name is lost', () => {
     const bad = setLineText(sheet, 'cream', 'l1', '600 g flarb', CONTEXT);
     expect(first(bad)).toMatchObject({ fault: { code: 'unknown-ingredient' }, ingredient: { id: 'cream-36' }, read: { massG: 600 } });
-    expect(first(setLineText(bad, 'cream', 'l1', '500 g double cream', CONTEXT))).toMatchObject({ fault: null, ingredient: { id: 'cream-48' }, read: { massG: 500 } });
+    expect(first(setLineText(bad, 'cream', 'l1', '500 g double cream', CONTEXT))).toMatchObject({
+      fault: null,
+      ingredient: { id: 'cream-48' },
+      read: { massG: 500 },
+    });
   });
   it('keeps a settled ingredient while only the amount changes', () => {
     const odd = setLineIngredient(setLineText(sheet, 'cream', 'l1', '600 g flarb', CONTEXT), 'cream', 'l1', ingredient('cream-40'), CONTEXT);
@@ -110,14 +130,17 @@ describe('scaling', () => {
 });
 
 describe('putting a reading right', () => {
-  const own = writtenSheet('Fool\nServes 4\n\n300 ml double cream\n100 g mascarpone\n30 g icing sugar\n\nBeat the mascarpone with the sugar. Whip the cream to soft peaks for 3 minutes. Fold together. Spoon into glasses. Chill for 2 hours.');
+  const own = writtenSheet(
+    'Fool\nServes 4\n\n300 ml double cream\n100 g mascarpone\n30 g icing sugar\n\nBeat the mascarpone with the sugar. Whip the cream to soft peaks for 3 minutes. Fold together. Spoon into glasses. Chill for 2 hours.',
+  );
   const valid = (s: Sheet): Sheet => {
     expect(SheetSchema.safeParse(s).success).toBe(true);
     const ids = new Set(s.steps.map((x) => x.id));
     for (const x of s.steps) for (const a of x.after) expect(ids.has(a)).toBe(true);
     return s;
   };
-  const total = (s: Sheet): number => analyseSheet(s, KITCHEN).parts.reduce((g, p) => g + p.reading.lines.reduce((x, l) => x + (l.kind === 'part' ? 0 : (l.read?.massG ?? 0)), 0), 0);
+  const total = (s: Sheet): number =>
+    analyseSheet(s, KITCHEN).parts.reduce((g, p) => g + p.reading.lines.reduce((x, l) => x + (l.kind === 'part' ? 0 : (l.read?.massG ?? 0)), 0), 0);
 
   it('another kind keeps the lines and their words; a school of the old kind goes', () => {
     const cream = own.parts.find((p) => p.kind === 'whipped-cream')!;
@@ -143,7 +166,9 @@ describe('putting a reading right', () => {
       fc.property(fc.double({ min: 0.1, max: 0.9, noNaN: true }), (share) => {
         const after = divideLine(own, cream.id, share, 'more', CONTEXT);
         expect(total(after) / total(own)).toBeCloseTo(1, 2);
-        const more = analyseSheet(after, KITCHEN).parts.flatMap((p) => p.reading.lines).find((l) => l.line.id === 'more')!;
+        const more = analyseSheet(after, KITCHEN)
+          .parts.flatMap((p) => p.reading.lines)
+          .find((l) => l.line.id === 'more')!;
         expect(more.read!.massG / 300).toBeCloseTo(share, 2);
       }),
       { numRuns: 40 },

@@ -20,7 +20,8 @@ const editPart = (sheet: Sheet, partId: string, change: (part: Part) => Part): S
   parts: sheet.parts.map((p) => (p.id === partId ? change(p) : p)),
 });
 
-const editLines = (sheet: Sheet, partId: string, change: (lines: readonly Line[]) => readonly Line[]): Sheet => editPart(sheet, partId, (p) => ({ ...p, lines: change(p.lines) }));
+const editLines = (sheet: Sheet, partId: string, change: (lines: readonly Line[]) => readonly Line[]): Sheet =>
+  editPart(sheet, partId, (p) => ({ ...p, lines: change(p.lines) }));
 
 const findLine = (sheet: Sheet, lineId: string): Line | undefined => sheet.parts.flatMap((p) => p.lines).find((l) => l.id === lineId);
 
@@ -44,7 +45,8 @@ function retyped(line: Line, text: string, context: EditContext, parts: readonly
   }
   const before = splitLine(line.text);
   const after = splitLine(text);
-  const renamed = line.fromPartId !== null || isLossText(line.text) || after.name !== before.name || (after.fatText !== before.fatText && line.ingredientId === null);
+  const renamed =
+    line.fromPartId !== null || isLossText(line.text) || after.name !== before.name || (after.fatText !== before.fatText && line.ingredientId === null);
   const ingredientId = renamed ? (ingredientNamed(after, context.matcher)?.id ?? null) : line.ingredientId;
   return settled({ ...line, text, ingredientId, fromPartId: null }, context);
 }
@@ -57,7 +59,8 @@ function settled(line: Line, context: EditContext): Line {
 }
 
 /** What of a line decides its step. */
-const meaning = (line: Line | undefined): string => (line ? `${line.ingredientId ?? line.lastGood?.ingredientId ?? ''}|${line.fromPartId ?? ''}|${isLossText(line.text)}` : '');
+const meaning = (line: Line | undefined): string =>
+  line ? `${line.ingredientId ?? line.lastGood?.ingredientId ?? ''}|${line.fromPartId ?? ''}|${isLossText(line.text)}` : '';
 
 export function setLineText(sheet: Sheet, partId: string, lineId: string, text: string, context: EditContext): Sheet {
   const before = findLine(sheet, lineId);
@@ -68,12 +71,21 @@ export function setLineText(sheet: Sheet, partId: string, lineId: string, text: 
 /** A line whose ingredient changed looks for its step again, unless the cook gave it one of their own steps. */
 function rebound(sheet: Sheet, lineId: string): Sheet {
   const own = new Set(sheet.steps.filter((s) => s.key === null).map((s) => s.id));
-  return { ...sheet, parts: sheet.parts.map((p) => (p.lines.some((l) => l.id === lineId) ? { ...p, lines: p.lines.map((l) => (l.id === lineId && !(l.stepId && own.has(l.stepId)) ? { ...l, stepId: null } : l)) } : p)) };
+  return {
+    ...sheet,
+    parts: sheet.parts.map((p) =>
+      p.lines.some((l) => l.id === lineId)
+        ? { ...p, lines: p.lines.map((l) => (l.id === lineId && !(l.stepId && own.has(l.stepId)) ? { ...l, stepId: null } : l)) }
+        : p,
+    ),
+  };
 }
 
 /** Settles which ingredient a line means; what was typed stays. */
 export function setLineIngredient(sheet: Sheet, partId: string, lineId: string, ingredient: Ingredient, context: EditContext): Sheet {
-  const after = editLines(sheet, partId, (lines) => lines.map((l) => (l.id === lineId ? settled({ ...l, ingredientId: ingredient.id, fromPartId: null }, context) : l)));
+  const after = editLines(sheet, partId, (lines) =>
+    lines.map((l) => (l.id === lineId ? settled({ ...l, ingredientId: ingredient.id, fromPartId: null }, context) : l)),
+  );
   return settleMethod(rebound(after, lineId), context.larder);
 }
 
@@ -110,7 +122,8 @@ export function setLineAmount(sheet: Sheet, partId: string, lineId: string, amou
 }
 
 /** Binds a line to the step that uses it; null for none. */
-export const setLineStep = (sheet: Sheet, partId: string, lineId: string, stepId: string | null): Sheet => editLines(sheet, partId, (lines) => lines.map((l) => (l.id === lineId ? { ...l, stepId } : l)));
+export const setLineStep = (sheet: Sheet, partId: string, lineId: string, stepId: string | null): Sheet =>
+  editLines(sheet, partId, (lines) => lines.map((l) => (l.id === lineId ? { ...l, stepId } : l)));
 
 /** Another name or plan for a part. Lines of other parts that take from it by its old name follow, and so do its steps. */
 export function setPart(sheet: Sheet, partId: string, change: Partial<Pick<Part, 'name' | 'whisk' | 'heat' | 'stands'>>, context: EditContext): Sheet {
@@ -124,14 +137,20 @@ export function setPart(sheet: Sheet, partId: string, change: Partial<Pick<Part,
     ...named,
     parts: named.parts.map((p) => ({
       ...p,
-      lines: p.lines.map((l) => (l.fromPartId === partId ? { ...l, text: follow(l.text), lastGood: l.lastGood && { ...l.lastGood, text: follow(l.lastGood.text) } } : l)),
+      lines: p.lines.map((l) =>
+        l.fromPartId === partId ? { ...l, text: follow(l.text), lastGood: l.lastGood && { ...l.lastGood, text: follow(l.lastGood.text) } } : l,
+      ),
     })),
   };
 }
 
 /** Another kind for a part: its schools and, in a method of the ways, its steps follow; its lines and their words stay. */
 export function setPartKind(sheet: Sheet, partId: string, kind: PartKind, context: EditContext): Sheet {
-  const changed = editPart(sheet, partId, (p) => ({ ...p, kind, ways: Object.fromEntries(Object.entries(p.ways).filter(([key]) => questionNamed(key)?.kinds.includes(kind))) }));
+  const changed = editPart(sheet, partId, (p) => ({
+    ...p,
+    kind,
+    ways: Object.fromEntries(Object.entries(p.ways).filter(([key]) => questionNamed(key)?.kinds.includes(kind))),
+  }));
   return settleMethod(changed, context.larder, new Set([partId]));
 }
 
@@ -160,12 +179,21 @@ export function divideLine(sheet: Sheet, lineId: string, share: number, newId: s
 export function placePart(sheet: Sheet, partId: string): Sheet {
   const builds = (s: Step): boolean => s.parts.length > 0 || s.work === 'fill' || s.work === 'finish';
   const built = sheet.steps.findLastIndex(builds);
-  const at = built >= 0 ? built : Math.max(sheet.steps.findLastIndex((s) => s.partId === null), 0);
+  const at =
+    built >= 0
+      ? built
+      : Math.max(
+          sheet.steps.findLastIndex((s) => s.partId === null),
+          0,
+        );
   return { ...sheet, steps: sheet.steps.map((s, i) => (i === at && !s.parts.includes(partId) ? { ...s, parts: [...s.parts, partId] } : s)) };
 }
 
 /** Which part a step makes; null for putting the dessert together. */
-export const setStepPart = (sheet: Sheet, stepId: string, partId: string | null): Sheet => ({ ...sheet, steps: sheet.steps.map((s) => (s.id === stepId ? { ...s, partId, edited: true } : s)) });
+export const setStepPart = (sheet: Sheet, stepId: string, partId: string | null): Sheet => ({
+  ...sheet,
+  steps: sheet.steps.map((s) => (s.id === stepId ? { ...s, partId, edited: true } : s)),
+});
 
 /** What kind of work a step is: what goes on by itself has its time as a wait, all else at hand; only whisking has the whisk's clock. */
 export function setStepWork(sheet: Sheet, stepId: string, work: StepWork): Sheet {
@@ -173,21 +201,47 @@ export function setStepWork(sheet: Sheet, stepId: string, work: StepWork): Sheet
     ...sheet,
     steps: sheet.steps.map((s) => {
       if (s.id !== stepId) return s;
-      const said = s.minutes ?? (s.waitH ? ([60 * s.waitH[0], 60 * s.waitH[1]] as [number, number]) : s.handsMin === null ? null : ([s.handsMin, s.handsMin] as [number, number]));
+      const said =
+        s.minutes ??
+        (s.waitH ? ([60 * s.waitH[0], 60 * s.waitH[1]] as [number, number]) : s.handsMin === null ? null : ([s.handsMin, s.handsMin] as [number, number]));
       const by = goesByItself(work);
-      return { ...s, work, edited: true, whisks: work === 'whisk', machine: MACHINE_OF[work], waitH: by && said ? [said[0] / 60, said[1] / 60] : null, handsMin: !by && said ? Math.min(6000, said[1]) : null };
+      return {
+        ...s,
+        work,
+        edited: true,
+        whisks: work === 'whisk',
+        machine: MACHINE_OF[work],
+        waitH: by && said ? [said[0] / 60, said[1] / 60] : null,
+        handsMin: !by && said ? Math.min(6000, said[1]) : null,
+      };
     }),
   };
 }
 
-const MACHINE_OF: Readonly<Record<StepWork, StepMachine | null>> = { hands: null, whisk: 'mixer', beat: null, fold: null, heat: 'hob', bake: 'oven', soak: null, wait: null, chill: 'fridge', freeze: 'freezer', fill: null, finish: null, serve: null };
+const MACHINE_OF: Readonly<Record<StepWork, StepMachine | null>> = {
+  hands: null,
+  whisk: 'mixer',
+  beat: null,
+  fold: null,
+  heat: 'hob',
+  bake: 'oven',
+  soak: null,
+  wait: null,
+  chill: 'fridge',
+  freeze: 'freezer',
+  fill: null,
+  finish: null,
+  serve: null,
+};
 
 export const addPart = (sheet: Sheet, part: Part, context: EditContext): Sheet => settleMethod({ ...sheet, parts: [...sheet.parts, part] }, context.larder);
 
 /** Takes a part out; lines that took from it stay as they are written and say that it is gone. The last part stays. */
 export function removePart(sheet: Sheet, partId: string, context: EditContext): Sheet {
   if (sheet.parts.length <= 1) return sheet;
-  const parts = sheet.parts.filter((p) => p.id !== partId).map((p) => ({ ...p, lines: p.lines.map((l) => (l.fromPartId === partId ? { ...l, fromPartId: null, lastGood: null, stepId: null } : l)) }));
+  const parts = sheet.parts
+    .filter((p) => p.id !== partId)
+    .map((p) => ({ ...p, lines: p.lines.map((l) => (l.fromPartId === partId ? { ...l, fromPartId: null, lastGood: null, stepId: null } : l)) }));
   return settleMethod({ ...sheet, parts }, context.larder);
 }
 
@@ -206,12 +260,38 @@ export const setStep = (sheet: Sheet, stepId: string, change: Partial<Omit<Step,
 export function moveStep(sheet: Sheet, stepId: string, to: number): Sheet {
   const steps = moved(sheet.steps, stepId, to);
   const place = new Map(steps.map((s, i) => [s.id, i]));
-  return { ...sheet, steps: steps.map((s, i) => (s.after.some((a) => (place.get(a) ?? -1) > i) ? { ...s, after: s.after.filter((a) => (place.get(a) ?? -1) < i) } : s)) };
+  return {
+    ...sheet,
+    steps: steps.map((s, i) => (s.after.some((a) => (place.get(a) ?? -1) > i) ? { ...s, after: s.after.filter((a) => (place.get(a) ?? -1) < i) } : s)),
+  };
 }
 
 /** A step of the cook's own, behind another one. */
 export function addStep(sheet: Sheet, id: string, title: string, partId: string | null, afterStepId: string | null): Sheet {
-  const step: Step = { id, partId, key: null, title, short: title.split(/\s+/)[0]?.toLowerCase().slice(0, 30) ?? '', detail: '', handsMin: null, waitH: null, tempC: null, ovenC: null, useWithinMin: null, whisks: false, wants: [], parts: [], edited: true, note: '', work: 'hands', minutes: null, machine: null, after: [], ahead: 0, by: null };
+  const step: Step = {
+    id,
+    partId,
+    key: null,
+    title,
+    short: title.split(/\s+/)[0]?.toLowerCase().slice(0, 30) ?? '',
+    detail: '',
+    handsMin: null,
+    waitH: null,
+    tempC: null,
+    ovenC: null,
+    useWithinMin: null,
+    whisks: false,
+    wants: [],
+    parts: [],
+    edited: true,
+    note: '',
+    work: 'hands',
+    minutes: null,
+    machine: null,
+    after: [],
+    ahead: 0,
+    by: null,
+  };
   const at = sheet.steps.findIndex((s) => s.id === afterStepId);
   return { ...sheet, steps: at < 0 ? [...sheet.steps, step] : [...sheet.steps.slice(0, at + 1), step, ...sheet.steps.slice(at + 1)] };
 }
@@ -219,8 +299,16 @@ export function addStep(sheet: Sheet, id: string, title: string, partId: string 
 /** Takes a step out; its lines have no step then, and a tell says so. A step of a way comes back when the way is chosen anew. */
 export const removeStep = (sheet: Sheet, stepId: string): Sheet => ({
   ...sheet,
-  steps: sheet.steps.filter((s) => s.id !== stepId).map((s) => (s.after.includes(stepId) ? { ...s, after: [...new Set(s.after.flatMap((a) => (a === stepId ? (sheet.steps.find((x) => x.id === stepId)?.after ?? []) : [a])))] } : s)),
-  parts: sheet.parts.map((p) => (p.lines.some((l) => l.stepId === stepId) ? { ...p, lines: p.lines.map((l) => (l.stepId === stepId ? { ...l, stepId: null } : l)) } : p)),
+  steps: sheet.steps
+    .filter((s) => s.id !== stepId)
+    .map((s) =>
+      s.after.includes(stepId)
+        ? { ...s, after: [...new Set(s.after.flatMap((a) => (a === stepId ? (sheet.steps.find((x) => x.id === stepId)?.after ?? []) : [a])))] }
+        : s,
+    ),
+  parts: sheet.parts.map((p) =>
+    p.lines.some((l) => l.stepId === stepId) ? { ...p, lines: p.lines.map((l) => (l.stepId === stepId ? { ...l, stepId: null } : l)) } : p,
+  ),
 });
 
 export const setFamily = (sheet: Sheet, family: Sheet['family'], context: EditContext): Sheet => settleMethod({ ...sheet, family }, context.larder);

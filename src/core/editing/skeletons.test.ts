@@ -7,7 +7,15 @@ import { SheetSchema } from '../document/schema';
 import { SKELETONS, sheetOfSkeleton } from './skeletons';
 
 let n = 0;
-const made = (id: string) => sheetOfSkeleton(SKELETONS.find((s) => s.id === id)!, 'A start', 'planetary', CONTEXT, {}, () => `k${n++}`);
+const made = (id: string) =>
+  sheetOfSkeleton(
+    SKELETONS.find((s) => s.id === id)!,
+    'A start',
+    'planetary',
+    CONTEXT,
+    {},
+    () => `k${n++}`,
+  );
 
 describe('a start by family', () => {
   it('is there for every family, and for buttercream', () => {
@@ -19,7 +27,9 @@ describe('a start by family', () => {
     expect(SheetSchema.safeParse(sheet).success).toBe(true);
     expect(a.parts.flatMap((p) => p.reading.lines.filter((l) => l.fault !== null || l.read === null).map((l) => l.line.text))).toEqual([]);
     expect(a.volumeMl.ok).toBe(true);
-    const keys = sheetTells(a, KITCHEN).filter((t) => t.state !== 'in').map((t) => t.key);
+    const keys = sheetTells(a, KITCHEN)
+      .filter((t) => t.state !== 'in')
+      .map((t) => t.key);
     for (const never of ['idle-parts', 'unread', 'no-step', 'unused-lines']) expect(keys).not.toContain(never);
   });
   it('of a buttercream takes up little more than its grams, and its egg counts as heated', () => {

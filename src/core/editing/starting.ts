@@ -32,7 +32,13 @@ export function startingPart(id: string, kind: PartKind, mixerId: string, prefer
 }
 
 /** A sheet to start from: one whipped cream with these lines. */
-export function startingSheet(name: string, mixerId: string, lines: readonly Line[], larder: ReadonlyMap<string, Ingredient>, preferred: Readonly<Record<string, string>> = {}): Sheet {
+export function startingSheet(
+  name: string,
+  mixerId: string,
+  lines: readonly Line[],
+  larder: ReadonlyMap<string, Ingredient>,
+  preferred: Readonly<Record<string, string>> = {},
+): Sheet {
   const part = { ...startingPart('cream', 'whipped-cream', mixerId, preferred), lines };
   return settleMethod(
     {

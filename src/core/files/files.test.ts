@@ -33,7 +33,8 @@ function readBack(text: string) {
   if (!read.ok) throw new Error(read.fault.says);
   return readingToSheet(read.value, { context, mixers: kitchen.mixers, vessels: kitchen.vessels, newId: () => `n${n++}` }).sheet;
 }
-const grams = (s: ReturnType<typeof readBack>) => analyseSheet(s, kitchen).parts.flatMap((a) => a.reading.lines.map((l) => Number((l.read?.massG ?? 0).toFixed(3))));
+const grams = (s: ReturnType<typeof readBack>) =>
+  analyseSheet(s, kitchen).parts.flatMap((a) => a.reading.lines.map((l) => Number((l.read?.massG ?? 0).toFixed(3))));
 
 describe('a sheet’s own file', () => {
   it('comes back exactly, for every sample sheet', () => {
@@ -133,10 +134,19 @@ describe('the larder file', () => {
   ])('is read with %s', (_name, change) => {
     const few = LARDER.filter((i) => !i.note.includes(';') && !i.note.includes('"')).slice(0, 12);
     const back = readLarderCsv(change(writeLarderCsv(few)));
-    expect(back.ok && back.value.ingredients.map((i) => [i.id, i.composition.milk_fat, i.pricePerKg])).toEqual(few.map((i) => [i.id, i.composition.milk_fat, i.pricePerKg]));
+    expect(back.ok && back.value.ingredients.map((i) => [i.id, i.composition.milk_fat, i.pricePerKg])).toEqual(
+      few.map((i) => [i.id, i.composition.milk_fat, i.pricePerKg]),
+    );
   });
   it('has no cell that a table program takes for a sum, and reads as it was', () => {
-    const hostile = ['=HYPERLINK("x")', '+1+1', '-2+3', '@SUM(A1)', "'=x", "''+y", '\tcmd', 'plain', "'quoted'"].map((name, i) => ({ ...LARDER[0]!, id: `x${i}`, name, note: name, aliases: [name.trim() || 'a'], own: true }));
+    const hostile = ['=HYPERLINK("x")', '+1+1', '-2+3', '@SUM(A1)', "'=x", "''+y", '\tcmd', 'plain', "'quoted'"].map((name, i) => ({
+      ...LARDER[0]!,
+      id: `x${i}`,
+      name,
+      note: name,
+      aliases: [name.trim() || 'a'],
+      own: true,
+    }));
     const text = writeLarderCsv(hostile, new Map([['x1', 7]]));
     const cells = Papa.parse<string[]>(text).data.slice(1).flat();
     expect(cells.filter((c) => /^[=+\-@\t\r]/.test(c) && !/^-?[\d.]+$/.test(c))).toEqual([]);
@@ -166,7 +176,16 @@ describe('the larder file', () => {
 });
 
 /** The same table as a spreadsheet of another country would write it. */
-const cells = (t: string): string[][] => t.trimEnd().split('\n').map((line) => [...line.matchAll(/(?:^|,)(?:"((?:[^"]|"")*)"|([^,]*))/g)].map((m) => m[1] ?? m[2] ?? ''));
+const cells = (t: string): string[][] =>
+  t
+    .trimEnd()
+    .split('\n')
+    .map((line) => [...line.matchAll(/(?:^|,)(?:"((?:[^"]|"")*)"|([^,]*))/g)].map((m) => m[1] ?? m[2] ?? ''));
 const semicolons = (t: string): string =>
-  cells(t).map((row, i) => row.map((c) => (i > 0 && /^-?\d+\.\d+$/.test(c) ? c.replace('.', ',') : c.includes(';') ? `"${c}"` : c)).join(';')).join('\n');
-const tabs = (t: string): string => cells(t).map((row) => row.join('\t')).join('\n');
+  cells(t)
+    .map((row, i) => row.map((c) => (i > 0 && /^-?\d+\.\d+$/.test(c) ? c.replace('.', ',') : c.includes(';') ? `"${c}"` : c)).join(';'))
+    .join('\n');
+const tabs = (t: string): string =>
+  cells(t)
+    .map((row) => row.join('\t'))
+    .join('\n');

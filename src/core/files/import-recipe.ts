@@ -5,11 +5,17 @@ import { textOfLinesCsv } from './lines-csv';
 import { readSheetJson } from './sheet-json';
 
 /** What an imported text turned out to be: a sheet of this kitchen's own form, or a recipe to be read. */
-export type Imported = { readonly kind: 'sheet'; readonly sheet: Sheet } | { readonly kind: 'recipe'; readonly from: 'text' | 'recipe-json' | 'table'; readonly text: string };
+export type Imported =
+  { readonly kind: 'sheet'; readonly sheet: Sheet } | { readonly kind: 'recipe'; readonly from: 'text' | 'recipe-json' | 'table'; readonly text: string };
 
 /** Whether the first row looks like the header of a table of lines. */
 const looksLikeTable = (text: string): boolean => {
-  const header = text.replace(/^\uFEFF/, '').trimStart().slice(0, 2000).split(/\r?\n/)[0]!.toLowerCase();
+  const header = text
+    .replace(/^\uFEFF/, '')
+    .trimStart()
+    .slice(0, 2000)
+    .split(/\r?\n/)[0]!
+    .toLowerCase();
   return /[,;\t]/.test(header) && /(^|[,;\t"])\s*"?(line|name|ingredient)"?\s*([,;\t]|$)/.test(header);
 };
 

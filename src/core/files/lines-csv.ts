@@ -40,7 +40,8 @@ export function textOfLinesCsv(text: string): Result<string> {
   if (!table.ok) return table;
   const { rows, slipped } = table.value;
   const has = (column: string): boolean => rows.length > 0 && Object.hasOwn(rows[0]!, column);
-  if (!has('line') && !(has('name') || has('ingredient'))) return fail('file', 'no-column', 'There is no column ‘line’, nor ‘amount’ and ‘name’, in the first row of that table.');
+  if (!has('line') && !(has('name') || has('ingredient')))
+    return fail('file', 'no-column', 'There is no column ‘line’, nor ‘amount’ and ‘name’, in the first row of that table.');
   const out: string[] = [];
   let part = '';
   for (const [i, row] of rows.slice(0, 4000).entries()) {

@@ -34,14 +34,40 @@ const FIGURES: readonly (readonly [Comparison['key'], string])[] = [
 ];
 const RATIOS: readonly LearnableFigure[] = ['whisk-time', 'overrun', 'hold'];
 
-const HEADS = ['batch', 'sheet', 'version', 'portions', 'scale', 'status', 'started', 'ended', 'place', 'stage', 'mixer', ...FIGURES.flatMap(([, n]) => [`${n}_forecast`, `${n}_low`, `${n}_high`, `${n}_came`]), ...RATIOS.map((f) => `${f.replace('-', '_')}_over_formula`), 'note', 'off_plan'];
+const HEADS = [
+  'batch',
+  'sheet',
+  'version',
+  'portions',
+  'scale',
+  'status',
+  'started',
+  'ended',
+  'place',
+  'stage',
+  'mixer',
+  ...FIGURES.flatMap(([, n]) => [`${n}_forecast`, `${n}_low`, `${n}_high`, `${n}_came`]),
+  ...RATIOS.map((f) => `${f.replace('-', '_')}_over_formula`),
+  'note',
+  'off_plan',
+];
 
 /** The log as a table: one batch a row, forecast beside outcome, times in UTC. */
 export function logCsv(entries: readonly LogEntry[]): string {
   const rows = entries.map((e) => {
     const compared = compareOutcome(e.forecast, e.readings);
     return [
-      e.id, e.sheet, `${e.version}`, `${e.portions}`, number(e.scale), e.status, iso(e.startedAt), iso(e.endedAt), e.place, e.forecast.stage, e.forecast.mixerName,
+      e.id,
+      e.sheet,
+      `${e.version}`,
+      `${e.portions}`,
+      number(e.scale),
+      e.status,
+      iso(e.startedAt),
+      iso(e.endedAt),
+      e.place,
+      e.forecast.stage,
+      e.forecast.mixerName,
       ...FIGURES.flatMap(([key]) => {
         const c = compared.find((x) => x.key === key)!;
         return [number(c.forecast?.value), number(c.forecast?.low), number(c.forecast?.high), number(c.outcome)];
@@ -55,4 +81,5 @@ export function logCsv(entries: readonly LogEntry[]): string {
 }
 
 /** The log with everything that was written down. */
-export const logJson = (entries: readonly LogEntry[]): string => `${JSON.stringify({ format: 'soft-peak-log', formatVersion: 1, batches: entries }, null, 2)}\n`;
+export const logJson = (entries: readonly LogEntry[]): string =>
+  `${JSON.stringify({ format: 'soft-peak-log', formatVersion: 1, batches: entries }, null, 2)}\n`;

@@ -14,7 +14,9 @@ export function writeMarkdown(s: SheetAnalysis): WrittenFile {
     const rows = a.reading.lines.map((l) => `| ${l.read ? escaped(showGrams(l.read.massG)) : '–'} | ${escaped(l.cooksMeasure)} | ${escaped(l.line.text)} |`);
     return `## ${escaped(a.part.name)}\n\n| weight | measure | as written |\n| ---: | --- | --- |\n${rows.join('\n')}\n`;
   });
-  const steps = shownSteps(s).map((x, i) => `${i + 1}. **${escaped(x.title)}**${x.takes ? ` (${escaped(x.takes)})` : ''}${x.detail ? ` ${escaped(x.detail)}` : ''}`);
+  const steps = shownSteps(s).map(
+    (x, i) => `${i + 1}. **${escaped(x.title)}**${x.takes ? ` (${escaped(x.takes)})` : ''}${x.detail ? ` ${escaped(x.detail)}` : ''}`,
+  );
   const text = [
     `# ${escaped(sheet.name)}\n`,
     `${sheet.portions} portions, ${escaped(`${sheet.vessel.name}, ${vesselSize(sheet.vessel)}`)}\n`,

@@ -4,11 +4,82 @@ import { cleanPhoto, MOST_PHOTO_BYTES } from './photo';
 
 const text = (s: string): number[] => [...s].map((c) => c.charCodeAt(0));
 const segment = (marker: number, body: readonly number[]): number[] => [0xff, marker, (body.length + 2) >> 8, (body.length + 2) & 255, ...body];
-const exif = (turn: number): number[] => segment(0xe1, [...text('Exif'), 0, 0, ...text('II'), 42, 0, 8, 0, 0, 0, 2, 0, 0x0f, 0x01, 2, 0, 4, 0, 0, 0, ...text('Gull'), 0x12, 0x01, 3, 0, 1, 0, 0, 0, turn, 0, 0, 0, 0, 0, 0, 0]);
+const exif = (turn: number): number[] =>
+  segment(0xe1, [
+    ...text('Exif'),
+    0,
+    0,
+    ...text('II'),
+    42,
+    0,
+    8,
+    0,
+    0,
+    0,
+    2,
+    0,
+    0x0f,
+    0x01,
+    2,
+    0,
+    4,
+    0,
+    0,
+    0,
+    ...text('Gull'),
+    0x12,
+    0x01,
+    3,
+    0,
+    1,
+    0,
+    0,
+    0,
+    turn,
+    0,
+    0,
+    0,
+    0,
+    0,
+    0,
+    0,
+  ]);
 const jpeg = (...middle: readonly number[]): Uint8Array =>
-  Uint8Array.from([0xff, 0xd8, ...segment(0xe0, text('JFIF\0')), ...middle, ...segment(0xdb, [0, 1, 2, 3]), ...segment(0xda, [1, 2, 3]), 10, 20, 0xff, 0, 30, 0xff, 0xd9, ...text('maker’s trailer'.replace('’', '')) ]);
+  Uint8Array.from([
+    0xff,
+    0xd8,
+    ...segment(0xe0, text('JFIF\0')),
+    ...middle,
+    ...segment(0xdb, [0, 1, 2, 3]),
+    ...segment(0xda, [1, 2, 3]),
+    10,
+    20,
+    0xff,
+    0,
+    30,
+    0xff,
+    0xd9,
+    ...text('maker’s trailer'.replace('’', '')),
+  ]);
 const chunk = (name: string, body: readonly number[]): number[] => [0, 0, 0, body.length, ...text(name), ...body, 9, 9, 9, 9];
-const png = (...middle: readonly number[]): Uint8Array => Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, ...chunk('IHDR', [1, 2, 3]), ...middle, ...chunk('IDAT', [7, 8]), ...chunk('IEND', []), 1, 2, 3]);
+const png = (...middle: readonly number[]): Uint8Array =>
+  Uint8Array.from([
+    0x89,
+    0x50,
+    0x4e,
+    0x47,
+    0x0d,
+    0x0a,
+    0x1a,
+    0x0a,
+    ...chunk('IHDR', [1, 2, 3]),
+    ...middle,
+    ...chunk('IDAT', [7, 8]),
+    ...chunk('IEND', []),
+    1,
+    2,
+    3,
+  ]);
 const has = (bytes: Uint8Array, words: string): boolean => Buffer.from(bytes).includes(words);
 
 describe('a photo without what else the camera wrote', () => {
@@ -42,11 +113,16 @@ describe('a photo without what else the camera wrote', () => {
   });
   it('fuzz: any bytes behind a picture’s first ones are taken or refused, never thrown at; what is taken is stable', () => {
     fc.assert(
-      fc.property(fc.constantFrom(jpeg(...exif(3)), png(), Uint8Array.from([0xff, 0xd8]), Uint8Array.from(png().slice(0, 8))), fc.uint8Array({ maxLength: 60 }), fc.nat(60), (base, noise, at) => {
-        const bytes = Uint8Array.from([...base.slice(0, at), ...noise, ...base.slice(at)]);
-        const got = cleanPhoto(bytes);
-        if (got.ok) expect(cleanPhoto(got.value.bytes)).toEqual(got);
-      }),
+      fc.property(
+        fc.constantFrom(jpeg(...exif(3)), png(), Uint8Array.from([0xff, 0xd8]), Uint8Array.from(png().slice(0, 8))),
+        fc.uint8Array({ maxLength: 60 }),
+        fc.nat(60),
+        (base, noise, at) => {
+          const bytes = Uint8Array.from([...base.slice(0, at), ...noise, ...base.slice(at)]);
+          const got = cleanPhoto(bytes);
+          if (got.ok) expect(cleanPhoto(got.value.bytes)).toEqual(got);
+        },
+      ),
       { numRuns: 600 },
     );
   });

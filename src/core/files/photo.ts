@@ -18,7 +18,12 @@ const PNG_KEPT = new Set(['IHDR', 'PLTE', 'IDAT', 'IEND', 'tRNS', 'gAMA', 'cHRM'
  * @returns JPEG or PNG without EXIF, XMP, comments and text; a fault on `photo` for anything else, for a broken file, or above 8 MB.
  */
 export function cleanPhoto(bytes: Uint8Array): Result<CleanPhoto> {
-  if (bytes.length > MOST_PHOTO_BYTES) return fail('photo', 'too-large', `This photo has ${(bytes.length / 1024 / 1024).toFixed(1)}\u00a0MB; at most 8\u00a0MB are kept. Take it at a smaller size.`);
+  if (bytes.length > MOST_PHOTO_BYTES)
+    return fail(
+      'photo',
+      'too-large',
+      `This photo has ${(bytes.length / 1024 / 1024).toFixed(1)}\u00a0MB; at most 8\u00a0MB are kept. Take it at a smaller size.`,
+    );
   if (bytes[0] === 0xff && bytes[1] === 0xd8) return cleanJpeg(bytes);
   if (PNG_MARK.every((b, i) => bytes[i] === b)) return cleanPng(bytes);
   return fail('photo', 'no-image', 'This file is no JPEG or PNG picture. Nothing was kept.');
@@ -88,7 +93,44 @@ function turnOf(exif: Uint8Array): number | null {
 
 /** An EXIF segment that says which way is up, and nothing else. */
 const onlyTurn = (turn: number): Uint8Array =>
-  Uint8Array.from([0xff, 0xe1, 0, 34, 0x45, 0x78, 0x69, 0x66, 0, 0, 0x4d, 0x4d, 0, 42, 0, 0, 0, 8, 0, 1, 0x01, 0x12, 0, 3, 0, 0, 0, 1, 0, turn, 0, 0, 0, 0, 0, 0]);
+  Uint8Array.from([
+    0xff,
+    0xe1,
+    0,
+    34,
+    0x45,
+    0x78,
+    0x69,
+    0x66,
+    0,
+    0,
+    0x4d,
+    0x4d,
+    0,
+    42,
+    0,
+    0,
+    0,
+    8,
+    0,
+    1,
+    0x01,
+    0x12,
+    0,
+    3,
+    0,
+    0,
+    0,
+    1,
+    0,
+    turn,
+    0,
+    0,
+    0,
+    0,
+    0,
+    0,
+  ]);
 
 function cleanPng(bytes: Uint8Array): Result<CleanPhoto> {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length);

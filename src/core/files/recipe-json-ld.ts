@@ -16,7 +16,11 @@ export function writeRecipeJsonLd(s: SheetAnalysis): WrittenFile {
   const waitH = sheet.steps.reduce((sum, x) => sum + (x.waitH?.[0] ?? 0), 0);
   const { massG, grams } = s.mixture;
   const portion = massG > 0 ? nutritionOf(Object.fromEntries(Object.entries(grams).map(([c, g]) => [c, g / sheet.portions])) as unknown as Composition) : null;
-  const step = (i: number) => ({ '@type': 'HowToStep', name: steps[i]!.title, text: [steps[i]!.title, steps[i]!.detail].filter(Boolean).join('. ').replace(/\.\./g, '.') });
+  const step = (i: number) => ({
+    '@type': 'HowToStep',
+    name: steps[i]!.title,
+    text: [steps[i]!.title, steps[i]!.detail].filter(Boolean).join('. ').replace(/\.\./g, '.'),
+  });
   const recipe = {
     '@context': 'https://schema.org',
     '@type': 'Recipe',
@@ -33,13 +37,29 @@ export function writeRecipeJsonLd(s: SheetAnalysis): WrittenFile {
         }))
       : sheet.steps.map((_, i) => step(i)),
     ...(portion
-      ? { nutrition: { '@type': 'NutritionInformation', servingSize: `${Math.round(massG / sheet.portions)} g`, calories: `${Math.round(portion.kcal)} kcal`, fatContent: `${portion.fatG.toFixed(1)} g`, carbohydrateContent: `${portion.carbohydrateG.toFixed(1)} g`, sugarContent: `${portion.sugarsG.toFixed(1)} g`, proteinContent: `${portion.proteinG.toFixed(1)} g` } }
+      ? {
+          nutrition: {
+            '@type': 'NutritionInformation',
+            servingSize: `${Math.round(massG / sheet.portions)} g`,
+            calories: `${Math.round(portion.kcal)} kcal`,
+            fatContent: `${portion.fatG.toFixed(1)} g`,
+            carbohydrateContent: `${portion.carbohydrateG.toFixed(1)} g`,
+            sugarContent: `${portion.sugarsG.toFixed(1)} g`,
+            proteinContent: `${portion.proteinG.toFixed(1)} g`,
+          },
+        }
       : {}),
   };
   return {
     name: fileName(sheet.name, 'recipe.json'),
     mime: 'application/ld+json',
     text: `${JSON.stringify(recipe, null, 2)}\n`,
-    cannot: ['which step uses a line', 'ways and whisk settings', 'the vessel', 'versions', ...(many ? ['the order of steps across parts: they stand by part'] : [])],
+    cannot: [
+      'which step uses a line',
+      'ways and whisk settings',
+      'the vessel',
+      'versions',
+      ...(many ? ['the order of steps across parts: they stand by part'] : []),
+    ],
   };
 }

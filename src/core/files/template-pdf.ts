@@ -59,7 +59,10 @@ function draw(page: PDFPage, plan: Plan, cx: number, cy: number, font: PDFFont):
     const { lengthMm: l, widthMm: d, cornerMm: c } = plan.floor;
     const r = (v: number): string => (v * PT).toFixed(3);
     const arc = (x: number, y: number): string => (c > 0 ? `a${r(c)},${r(c)} 0 0 1 ${r(x)},${r(y)}` : '');
-    page.drawSvgPath(`M${r(c - l / 2)},${r(-d / 2)}h${r(l - 2 * c)}${arc(c, c)}v${r(d - 2 * c)}${arc(-c, c)}h${r(2 * c - l)}${arc(-c, -c)}v${r(2 * c - d)}${arc(c, -c)}z`, { x: X(0), y: Y(0), borderWidth: 1.4, borderColor: ink });
+    page.drawSvgPath(
+      `M${r(c - l / 2)},${r(-d / 2)}h${r(l - 2 * c)}${arc(c, c)}v${r(d - 2 * c)}${arc(-c, c)}h${r(2 * c - l)}${arc(-c, -c)}v${r(2 * c - d)}${arc(c, -c)}z`,
+      { x: X(0), y: Y(0), borderWidth: 1.4, borderColor: ink },
+    );
   }
   plan.pieces.forEach(({ outline: o, cut }, k) => {
     if (o.kind === 'round') page.drawCircle({ x: X(o.x), y: Y(o.y), size: o.r * PT, borderWidth: 0.7, borderColor: ink });
@@ -78,7 +81,8 @@ function draw(page: PDFPage, plan: Plan, cx: number, cy: number, font: PDFFont):
 
 /** What belongs to the next sheet does not run into the edges of this one. */
 function whiteEdges(page: PDFPage, w: number, h: number): void {
-  const white = (x: number, y: number, width: number, height: number): void => page.drawRectangle({ x: x * PT, y: y * PT, width: width * PT, height: height * PT, color: rgb(1, 1, 1) });
+  const white = (x: number, y: number, width: number, height: number): void =>
+    page.drawRectangle({ x: x * PT, y: y * PT, width: width * PT, height: height * PT, color: rgb(1, 1, 1) });
   white(0, 0, w, EDGE_MM + FOOT_MM);
   white(0, h - EDGE_MM, w, EDGE_MM);
   white(0, 0, EDGE_MM, h);

@@ -7,7 +7,8 @@ const PAPER_EDGE_MM = 6;
 const n = (v: number): string => (Math.abs(v) < 5e-4 ? '0' : v.toFixed(3).replace(/\.?0+$/, ''));
 
 /** Half the width and height that a plan's floor takes, mm. */
-export const floorHalf = (plan: Plan): readonly [number, number] => (plan.floor.kind === 'round' ? [plan.floor.radiusMm, plan.floor.radiusMm] : [plan.floor.lengthMm / 2, plan.floor.widthMm / 2]);
+export const floorHalf = (plan: Plan): readonly [number, number] =>
+  plan.floor.kind === 'round' ? [plan.floor.radiusMm, plan.floor.radiusMm] : [plan.floor.lengthMm / 2, plan.floor.widthMm / 2];
 
 const pointsOf = (o: Extract<Outline, { kind: 'polygon' }>): string => o.points.map((p) => `${n(p.x)},${n(p.y)}`).join(' ');
 
@@ -19,7 +20,11 @@ export function numberPlace(o: Outline): { readonly x: number; readonly y: numbe
   const xs = o.points.map((p) => p.x);
   const ys = o.points.map((p) => p.y);
   const k = o.points.length;
-  return { x: xs.reduce((a, b) => a + b, 0) / k, y: ys.reduce((a, b) => a + b, 0) / k, sizeMm: Math.min(7, 0.5 * Math.min(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys))) };
+  return {
+    x: xs.reduce((a, b) => a + b, 0) / k,
+    y: ys.reduce((a, b) => a + b, 0) / k,
+    sizeMm: Math.min(7, 0.5 * Math.min(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys))),
+  };
 }
 
 /**
@@ -31,8 +36,13 @@ export function numberPlace(o: Outline): { readonly x: number; readonly y: numbe
 export function templateSvg(plan: Plan, title: string): string {
   const [hx, hy] = floorHalf(plan);
   const [w, h] = [2 * (hx + PAPER_EDGE_MM), 2 * (hy + PAPER_EDGE_MM) + 14];
-  const floor = plan.floor.kind === 'round' ? `<circle r="${n(plan.floor.radiusMm)}" class="wall"/>` : `<rect x="${n(-hx)}" y="${n(-hy)}" width="${n(2 * hx)}" height="${n(2 * hy)}" rx="${n(plan.floor.cornerMm)}" class="wall"/>`;
-  const pieces = plan.pieces.map(({ outline: o, cut }) => (o.kind === 'round' ? `<circle cx="${n(o.x)}" cy="${n(o.y)}" r="${n(o.r)}"/>` : `<polygon points="${pointsOf(o)}"${cut ? ' class="cut"' : ''}/>`));
+  const floor =
+    plan.floor.kind === 'round'
+      ? `<circle r="${n(plan.floor.radiusMm)}" class="wall"/>`
+      : `<rect x="${n(-hx)}" y="${n(-hy)}" width="${n(2 * hx)}" height="${n(2 * hy)}" rx="${n(plan.floor.cornerMm)}" class="wall"/>`;
+  const pieces = plan.pieces.map(({ outline: o, cut }) =>
+    o.kind === 'round' ? `<circle cx="${n(o.x)}" cy="${n(o.y)}" r="${n(o.r)}"/>` : `<polygon points="${pointsOf(o)}"${cut ? ' class="cut"' : ''}/>`,
+  );
   const numbers = plan.pieces.map((p, i) => {
     const at = numberPlace(p.outline);
     return `<text x="${n(at.x)}" y="${n(at.y + at.sizeMm * 0.35)}" font-size="${n(at.sizeMm)}" text-anchor="middle">${i + 1}</text>`;

@@ -78,12 +78,17 @@ function laidOut(label: TubLabel, width: number, height: number, bold: PDFFont, 
   let size: number = SIZE.name;
   while (size > SIZE.least && bold.widthOfTextAtSize(name, size) > room) size -= 0.5;
   const head: LabelLine[] = [
-    ...wrapped(name, bold, size, room).slice(0, 2).map((text) => ({ text, font: bold, size })),
+    ...wrapped(name, bold, size, room)
+      .slice(0, 2)
+      .map((text) => ({ text, font: bold, size })),
     { text: asLatin(`Made ${label.made}`), font: plain, size: SIZE.date },
     { text: asLatin(`Use by ${label.useBy}`), font: bold, size: SIZE.date },
     'rule',
   ];
-  const says = [...label.declares.map((d) => [asLatin(d), bold] as const), [asLatin(`${label.storeAt}. ${label.portions} portions. ${label.kitchen}`), plain] as const];
+  const says = [
+    ...label.declares.map((d) => [asLatin(d), bold] as const),
+    [asLatin(`${label.storeAt}. ${label.portions} portions. ${label.kitchen}`), plain] as const,
+  ];
   const foot = (small: number): LabelLine[] => says.flatMap(([text, font]) => wrapped(text, font, small, room).map((t) => ({ text: t, font, size: small })));
   let small: number = SIZE.small;
   while (small > SIZE.smallest && heightOf([...head, ...foot(small)]) > height - 2 * INSET_MM * PT) small -= 0.2;

@@ -26,12 +26,20 @@ export function declarations(s: SheetAnalysis): readonly string[] {
   const ethanolG = s.mixture.massG > 0 ? s.mixture.grams.ethanol / s.sheet.portions : 0;
   return [
     allergens.length > 0 ? `Contains ${allergens.map(named).join(', ')}` : 'Allergens: none entered; check every packet',
-    ...(ethanolG >= NOT_FOR_CHILDREN.gPerPortion || s.abvPct >= NOT_FOR_CHILDREN.abvPct ? [`Alcohol ${withUnit(plainNumber(ethanolG, 1), 'g')} a portion: not for children`] : []),
+    ...(ethanolG >= NOT_FOR_CHILDREN.gPerPortion || s.abvPct >= NOT_FOR_CHILDREN.abvPct
+      ? [`Alcohol ${withUnit(plainNumber(ethanolG, 1), 'g')} a portion: not for children`]
+      : []),
     ...(s.keeping.rawEgg ? [s.sheet.family === 'semifreddo' ? 'Raw or lightly cooked egg: once soft, eat it the same day' : 'Raw or lightly cooked egg'] : []),
-    ...(s.parts.some((a) => a.reading.caffeine) ? [caffeineMg >= 1 ? `Contains caffeine: about ${withUnit(roughNumber(caffeineMg), 'mg')} a portion` : 'Contains caffeine'] : []),
+    ...(s.parts.some((a) => a.reading.caffeine)
+      ? [caffeineMg >= 1 ? `Contains caffeine: about ${withUnit(roughNumber(caffeineMg), 'mg')} a portion` : 'Contains caffeine']
+      : []),
   ];
 }
 
 /** Where and how cold it is kept. */
 export const storeAtSays = (s: SheetAnalysis, fridgeC: number, freezerC: number): string =>
-  s.sheet.family === 'semifreddo' ? `Keep frozen at ${withUnit(plainNumber(freezerC, 0), '°C')}` : s.sheet.family === 'nest' ? `Shells dry, cream at ${withUnit(plainNumber(fridgeC, 0), '°C')}` : `Keep at ${withUnit(plainNumber(fridgeC, 0), '°C')} or colder`;
+  s.sheet.family === 'semifreddo'
+    ? `Keep frozen at ${withUnit(plainNumber(freezerC, 0), '°C')}`
+    : s.sheet.family === 'nest'
+      ? `Shells dry, cream at ${withUnit(plainNumber(fridgeC, 0), '°C')}`
+      : `Keep at ${withUnit(plainNumber(fridgeC, 0), '°C')} or colder`;

@@ -5,13 +5,29 @@ import { CLIMB_SHARE, EGG_FOAM_OVERRUN, EGG_WHISK, type EggFoam } from './house'
 import { foamVolumeMl } from './overrun';
 
 const FOAMS = Object.keys(EGG_WHISK) as EggFoam[];
-const best = (foam: EggFoam): EggWhiskInput => ({ foam, mixer: 'planetary', bowlMl: 4800, speed: 'fast', mixMl: 4800 * bestEggFill(foam, 'planetary'), batches: 1, eggC: 20 });
+const best = (foam: EggFoam): EggWhiskInput => ({
+  foam,
+  mixer: 'planetary',
+  bowlMl: 4800,
+  speed: 'fast',
+  mixMl: 4800 * bestEggFill(foam, 'planetary'),
+  batches: 1,
+  eggC: 20,
+});
 const whipOf = (input: EggWhiskInput) => {
   const made = eggWhip(input);
   if (!made.ok) throw new Error(made.fault.says);
   return made.value;
 };
-const any = fc.record({ foam: fc.constantFrom(...FOAMS), mixer: fc.constantFrom('planetary' as const, 'hand-mixer' as const, 'balloon-whisk' as const), bowlMl: fc.double({ min: 1000, max: 20_000, noNaN: true }), speed: fc.constantFrom('fast' as const, 'medium' as const, 'slow' as const), mixMl: fc.double({ min: 20, max: 900, noNaN: true }), batches: fc.integer({ min: 1, max: 4 }), eggC: fc.double({ min: 0, max: 30, noNaN: true }) });
+const any = fc.record({
+  foam: fc.constantFrom(...FOAMS),
+  mixer: fc.constantFrom('planetary' as const, 'hand-mixer' as const, 'balloon-whisk' as const),
+  bowlMl: fc.double({ min: 1000, max: 20_000, noNaN: true }),
+  speed: fc.constantFrom('fast' as const, 'medium' as const, 'slow' as const),
+  mixMl: fc.double({ min: 20, max: 900, noNaN: true }),
+  batches: fc.integer({ min: 1, max: 4 }),
+  eggC: fc.double({ min: 0, max: 30, noNaN: true }),
+});
 
 describe('egg foams on the clock', () => {
   it.each(FOAMS)('%s takes its table’s times at the reference', (foam) => {
@@ -50,7 +66,11 @@ describe('egg foams on the clock', () => {
         if (n === null) return;
         const share = input.mixMl / n / input.bowlMl;
         expect(foamVolumeMl(share, EGG_FOAM_OVERRUN[input.foam])).toBeLessThanOrEqual(CLIMB_SHARE);
-        if (n > 1) expect(foamVolumeMl(share * (n / (n - 1)), EGG_FOAM_OVERRUN[input.foam]) > CLIMB_SHARE || share * (n / (n - 1)) > 1.5 * bestEggFill(input.foam, input.mixer)).toBe(true);
+        if (n > 1)
+          expect(
+            foamVolumeMl(share * (n / (n - 1)), EGG_FOAM_OVERRUN[input.foam]) > CLIMB_SHARE ||
+              share * (n / (n - 1)) > 1.5 * bestEggFill(input.foam, input.mixer),
+          ).toBe(true);
       }),
     );
   });

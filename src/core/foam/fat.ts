@@ -37,11 +37,7 @@ export function blendToFat(targetPct: number, aPct: number, bPct: number, totalG
   }
   if (!(totalG > 0)) return fail('totalG', 'not-positive', 'The amount to make must be more than 0\u00a0g.');
   if (targetPct < Math.min(aPct, bPct) || targetPct > Math.max(aPct, bPct)) {
-    return fail(
-      'targetPct',
-      'outside-sources',
-      `No blend of ${aPct}\u00a0% and ${bPct}\u00a0% gives ${targetPct}\u00a0%: the wish must lie between them.`,
-    );
+    return fail('targetPct', 'outside-sources', `No blend of ${aPct}\u00a0% and ${bPct}\u00a0% gives ${targetPct}\u00a0%: the wish must lie between them.`);
   }
   if (aPct === bPct) return ok({ aG: totalG, bG: 0, partsA: 1, partsB: 0 });
   const partsA = Math.abs(targetPct - bPct);

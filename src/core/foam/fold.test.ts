@@ -8,7 +8,12 @@ const foldTogether = (base: FoamVolume, folds: readonly Fold[], stiff: boolean):
   return { mixMl, airMl };
 };
 
-const foam = fc.record({ mixMl: fc.double({ min: 1, max: 3000, noNaN: true }), airMl: fc.double({ min: 0, max: 9000, noNaN: true }), firstShare: fc.constantFrom(0, 0.25, 1 / 3), whiskedIn: fc.boolean() });
+const foam = fc.record({
+  mixMl: fc.double({ min: 1, max: 3000, noNaN: true }),
+  airMl: fc.double({ min: 0, max: 9000, noNaN: true }),
+  firstShare: fc.constantFrom(0, 0.25, 1 / 3),
+  whiskedIn: fc.boolean(),
+});
 
 describe('folding', () => {
   it('one foam into a soft base keeps 93 % of its air, into a stiff one 80 %', () => {
@@ -23,7 +28,8 @@ describe('folding', () => {
   });
   it('a portion given up first pays in a stiff base and costs in a soft one, whether a quarter or a third', () => {
     for (const firstShare of [0.25, 1 / 3]) {
-      const air = (share: number, stiff: boolean): number => foldTogether({ mixMl: 200, airMl: 0 }, [{ mixMl: 100, airMl: 100, firstShare: share, whiskedIn: false }], stiff).airMl;
+      const air = (share: number, stiff: boolean): number =>
+        foldTogether({ mixMl: 200, airMl: 0 }, [{ mixMl: 100, airMl: 100, firstShare: share, whiskedIn: false }], stiff).airMl;
       if (firstShare === 0.25) expect(air(firstShare, true)).toBeGreaterThan(air(0, true) + 2);
       expect(air(firstShare, false)).toBeLessThan(air(0, false) - 5);
     }

@@ -67,32 +67,51 @@ describe('hold', () => {
     expect([4, 5, 6.5, 8, 10, 12, 20].map((c) => Math.round(10 * keepingHours(c, false, null)) / 10)).toEqual([72, 72, 41.6, 24, 6.9, 2, 2]);
     expect([4, 9].map((c) => Math.round(10 * keepingHours(c, true, null)) / 10)).toEqual([24, 12.9]);
     expect(keepingHours(4, false, 36)).toBe(36);
-    fc.assert(fc.property(fc.double({ min: -20, max: 40, noNaN: true }), (c) => {
-      expect(keepingHours(c + 0.1, false, null) / keepingHours(c, false, null)).toBeGreaterThan(0.93);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: -20, max: 40, noNaN: true }), (c) => {
+        expect(keepingHours(c + 0.1, false, null) / keepingHours(c, false, null)).toBeGreaterThan(0.93);
+      }),
+    );
   });
   it('has no cliff: a tenth of any input moves the clean hours by less than 5 %', () => {
     const amount = (max: number) => fc.double({ min: 0, max, noNaN: true });
     fc.assert(
-      fc.property(fc.double({ min: 25, max: 59, noNaN: true }), fc.double({ min: -1, max: 44, noNaN: true }), amount(15), amount(30), amount(40), (fatPct, tempC, gelatinGPerKg, sourLiquidPct, sugarPer100) => {
-        const at = { ...bare, fatPct, tempC, gelatinGPerKg, sourLiquidPct, sugarPer100 };
-        const here = value(holdOf(at)).cleanH;
-        for (const key of ['fatPct', 'tempC', 'gelatinGPerKg', 'sourLiquidPct', 'sugarPer100'] as const) {
-          const step = key === 'gelatinGPerKg' ? 0.05 : 0.1;
-          expect(Math.abs(value(holdOf({ ...at, [key]: at[key] + step })).cleanH / here - 1), key).toBeLessThan(0.05);
-        }
-      }),
+      fc.property(
+        fc.double({ min: 25, max: 59, noNaN: true }),
+        fc.double({ min: -1, max: 44, noNaN: true }),
+        amount(15),
+        amount(30),
+        amount(40),
+        (fatPct, tempC, gelatinGPerKg, sourLiquidPct, sugarPer100) => {
+          const at = { ...bare, fatPct, tempC, gelatinGPerKg, sourLiquidPct, sugarPer100 };
+          const here = value(holdOf(at)).cleanH;
+          for (const key of ['fatPct', 'tempC', 'gelatinGPerKg', 'sourLiquidPct', 'sugarPer100'] as const) {
+            const step = key === 'gelatinGPerKg' ? 0.05 : 0.1;
+            expect(Math.abs(value(holdOf({ ...at, [key]: at[key] + step })).cleanH / here - 1), key).toBeLessThan(0.05);
+          }
+        },
+      ),
     );
   });
   it('warmer never keeps longer, more gelatin never holds shorter', () => {
     const amount = (max: number) => fc.double({ min: 0, max, noNaN: true });
     fc.assert(
-      fc.property(fc.double({ min: 25, max: 60, noNaN: true }), amount(20), amount(1), fc.double({ min: -1, max: 45, noNaN: true }), amount(10), (fatPct, g, m, tempC, more) => {
-        const here = value(holdOf({ ...bare, fatPct, gelatinGPerKg: g, mascarponeShare: m, tempC }));
-        expect(here.shownH).toBeGreaterThan(0);
-        expect(value(holdOf({ ...bare, fatPct, gelatinGPerKg: g + more, mascarponeShare: m, tempC })).shownH).toBeGreaterThanOrEqual(here.shownH - 1e-12);
-        if (tempC + more <= 45) expect(value(holdOf({ ...bare, fatPct, gelatinGPerKg: g, mascarponeShare: m, tempC: tempC + more })).shownH).toBeLessThanOrEqual(here.shownH + 1e-12);
-      }),
+      fc.property(
+        fc.double({ min: 25, max: 60, noNaN: true }),
+        amount(20),
+        amount(1),
+        fc.double({ min: -1, max: 45, noNaN: true }),
+        amount(10),
+        (fatPct, g, m, tempC, more) => {
+          const here = value(holdOf({ ...bare, fatPct, gelatinGPerKg: g, mascarponeShare: m, tempC }));
+          expect(here.shownH).toBeGreaterThan(0);
+          expect(value(holdOf({ ...bare, fatPct, gelatinGPerKg: g + more, mascarponeShare: m, tempC })).shownH).toBeGreaterThanOrEqual(here.shownH - 1e-12);
+          if (tempC + more <= 45)
+            expect(value(holdOf({ ...bare, fatPct, gelatinGPerKg: g, mascarponeShare: m, tempC: tempC + more })).shownH).toBeLessThanOrEqual(
+              here.shownH + 1e-12,
+            );
+        },
+      ),
     );
   });
   it.each([

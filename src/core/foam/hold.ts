@@ -1,6 +1,19 @@
 import { fail, ok, within, type Result } from '../result';
 import { readTable } from '../interpolate';
-import { GELATIN_FADES_C, HOLD_GAIN, HOLD_GAIN_CAP, HOLD_H, HOLD_Q10, HOLD_WARM, KEEPING_H, REFERENCE_FAT_PCT, SOUR_HOLD, STAGE_HOLD, SUGAR_HOLD, USABLE_FACTOR } from './house';
+import {
+  GELATIN_FADES_C,
+  HOLD_GAIN,
+  HOLD_GAIN_CAP,
+  HOLD_H,
+  HOLD_Q10,
+  HOLD_WARM,
+  KEEPING_H,
+  REFERENCE_FAT_PCT,
+  SOUR_HOLD,
+  STAGE_HOLD,
+  SUGAR_HOLD,
+  USABLE_FACTOR,
+} from './house';
 import { creamKindFactor } from './whisk';
 import type { HoldInput } from './inputs';
 
@@ -17,7 +30,14 @@ export interface Hold {
   readonly shownH: number;
   readonly limit: 'shape' | 'keeping';
   /** Factors of the hold, for the working. */
-  readonly factors: { readonly fat: number; readonly warmth: number; readonly stage: number; readonly sour: number; readonly sugar: number; readonly kind: number };
+  readonly factors: {
+    readonly fat: number;
+    readonly warmth: number;
+    readonly stage: number;
+    readonly sour: number;
+    readonly sugar: number;
+    readonly kind: number;
+  };
 }
 
 /** Germs grow by factors: between its figures the rule falls evenly by factor, with no step. */

@@ -184,14 +184,74 @@ export const FROZEN_MONTHS = 3;
  */
 export const EGG_WHISK_SPREAD = 0.25;
 export const EGG_WHISK = {
-  whites: { right: 'soft', stages: [['foamy', 40, 0.45], ['soft', 90, 1], ['firm', 140, 1], ['dry', 190, 0.75]] },
-  'french-1-1': { right: 'firm', stages: [['foamy', 60, 0.35], ['soft', 150, 0.8], ['firm', 300, 1], ['dry', 540, 0.8]] },
-  'french-2-1': { right: 'firm', stages: [['foamy', 75, 0.35], ['soft', 210, 0.8], ['firm', 420, 1], ['dry', 840, 0.85]] },
-  swiss: { right: 'firm', stages: [['foamy', 60, 0.35], ['soft', 180, 0.8], ['firm', 390, 1]] },
-  italian: { right: 'firm', stages: [['foamy', 45, 0.45], ['soft', 100, 0.85], ['firm', 420, 1]] },
-  'yolks-ribbon': { right: 'ribbon', stages: [['pale', 90, 0.35], ['thick', 200, 0.75], ['ribbon', 330, 1]] },
-  'yolks-hot-syrup': { right: 'ribbon', stages: [['pale', 90, 0.35], ['thick', 220, 0.75], ['ribbon', 420, 1]] },
-  'whole-eggs': { right: 'ribbon', stages: [['pale', 120, 0.35], ['thick', 300, 0.75], ['ribbon', 480, 1], ['coarse', 900, 0.85]] },
+  whites: {
+    right: 'soft',
+    stages: [
+      ['foamy', 40, 0.45],
+      ['soft', 90, 1],
+      ['firm', 140, 1],
+      ['dry', 190, 0.75],
+    ],
+  },
+  'french-1-1': {
+    right: 'firm',
+    stages: [
+      ['foamy', 60, 0.35],
+      ['soft', 150, 0.8],
+      ['firm', 300, 1],
+      ['dry', 540, 0.8],
+    ],
+  },
+  'french-2-1': {
+    right: 'firm',
+    stages: [
+      ['foamy', 75, 0.35],
+      ['soft', 210, 0.8],
+      ['firm', 420, 1],
+      ['dry', 840, 0.85],
+    ],
+  },
+  swiss: {
+    right: 'firm',
+    stages: [
+      ['foamy', 60, 0.35],
+      ['soft', 180, 0.8],
+      ['firm', 390, 1],
+    ],
+  },
+  italian: {
+    right: 'firm',
+    stages: [
+      ['foamy', 45, 0.45],
+      ['soft', 100, 0.85],
+      ['firm', 420, 1],
+    ],
+  },
+  'yolks-ribbon': {
+    right: 'ribbon',
+    stages: [
+      ['pale', 90, 0.35],
+      ['thick', 200, 0.75],
+      ['ribbon', 330, 1],
+    ],
+  },
+  'yolks-hot-syrup': {
+    right: 'ribbon',
+    stages: [
+      ['pale', 90, 0.35],
+      ['thick', 220, 0.75],
+      ['ribbon', 420, 1],
+    ],
+  },
+  'whole-eggs': {
+    right: 'ribbon',
+    stages: [
+      ['pale', 120, 0.35],
+      ['thick', 300, 0.75],
+      ['ribbon', 480, 1],
+      ['coarse', 900, 0.85],
+    ],
+  },
 } as const satisfies Readonly<Record<EggFoam, { readonly right: string; readonly stages: readonly (readonly [name: string, seconds: number, air: number])[] }>>;
 /** How each mixer drives an egg foam; a processor's blade cuts and brings no air. */
 export const EGG_MIXER_FACTOR = { planetary: 1, 'hand-mixer': 0.75, 'balloon-whisk': 0.35, processor: null } as const;

@@ -30,7 +30,12 @@ describe('a whisk followed by its load', () => {
     expect(Math.log(v.opensS!.high / v.opensS!.mid)).toBeCloseTo(1.2816 * Math.log(1.3), 2);
   });
   it('a quicker and a slower cream are found by two thirds of their way, with noise, drop-outs and a zero that lies', () => {
-    for (const [seed, pace] of [[11, 1.25], [12, 0.8], [13, 1.1], [14, 0.95]] as const) {
+    for (const [seed, pace] of [
+      [11, 1.25],
+      [12, 0.8],
+      [13, 1.1],
+      [14, 0.95],
+    ] as const) {
       const { whip, target } = runOf(seed);
       const f = startLive(whip, target);
       const firm = secondsTo(whip, STAGE_X.firm)! / pace;
@@ -67,24 +72,28 @@ describe('a whisk followed by its load', () => {
   });
   it('laws: bands are in order, phases only go forward with the clock, whatever the sensor says', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 500 }), fc.array(fc.oneof(fc.double({ min: -1e6, max: 1e6 }), fc.constant(NaN), fc.constant(Infinity)), { maxLength: 60 }), (seed, loads) => {
-        const { whip, target } = runOf(seed);
-        const f = startLive(whip, target);
-        loads.forEach((load, i) => takeSample(f, { tS: i / 2, load }));
-        const order = ['whisking', 'soon', 'stop', 'over'];
-        let last = 0;
-        for (const t of [0, 50, 100, 200, 400, 800, 3000]) {
-          const v = liveView(f, t);
-          for (const band of [v.x, v.pace, v.opensS!, v.closesS!]) {
-            expect(Number.isFinite(band.mid)).toBe(true);
-            expect(band.low).toBeLessThanOrEqual(band.mid);
-            expect(band.mid).toBeLessThanOrEqual(band.high);
+      fc.property(
+        fc.integer({ min: 0, max: 500 }),
+        fc.array(fc.oneof(fc.double({ min: -1e6, max: 1e6 }), fc.constant(NaN), fc.constant(Infinity)), { maxLength: 60 }),
+        (seed, loads) => {
+          const { whip, target } = runOf(seed);
+          const f = startLive(whip, target);
+          loads.forEach((load, i) => takeSample(f, { tS: i / 2, load }));
+          const order = ['whisking', 'soon', 'stop', 'over'];
+          let last = 0;
+          for (const t of [0, 50, 100, 200, 400, 800, 3000]) {
+            const v = liveView(f, t);
+            for (const band of [v.x, v.pace, v.opensS!, v.closesS!]) {
+              expect(Number.isFinite(band.mid)).toBe(true);
+              expect(band.low).toBeLessThanOrEqual(band.mid);
+              expect(band.mid).toBeLessThanOrEqual(band.high);
+            }
+            expect(v.x.high).toBeLessThanOrEqual(1);
+            expect(order.indexOf(v.phase)).toBeGreaterThanOrEqual(last);
+            last = order.indexOf(v.phase);
           }
-          expect(v.x.high).toBeLessThanOrEqual(1);
-          expect(order.indexOf(v.phase)).toBeGreaterThanOrEqual(last);
-          last = order.indexOf(v.phase);
-        }
-      }),
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -92,7 +101,14 @@ describe('a whisk followed by its load', () => {
     const { whip, target } = runOf(3);
     const f = startLive(whip, target);
     expect(takeSample(f, { tS: 5, load: 10 })).toBe(true);
-    for (const bad of [{ tS: 5, load: 1 }, { tS: 4, load: 1 }, { tS: -1, load: 1 }, { tS: 6, load: NaN }, { tS: Infinity, load: 1 }]) expect(takeSample(f, bad)).toBe(false);
+    for (const bad of [
+      { tS: 5, load: 1 },
+      { tS: 4, load: 1 },
+      { tS: -1, load: 1 },
+      { tS: 6, load: NaN },
+      { tS: Infinity, load: 1 },
+    ])
+      expect(takeSample(f, bad)).toBe(false);
     expect(f.taken).toBe(1);
   });
 });

@@ -72,7 +72,23 @@ export function startLive(whip: Whip, target: WishedStage, sd = LOG_SD): LiveFil
   const log = new Float64Array(GRID);
   for (let i = 0; i < RATES; i++) log.fill(-0.5 * (logRate(i, sd) / sd) ** 2, i * BENDS.length, (i + 1) * BENDS.length);
   const all = (value: number): Float64Array => new Float64Array(GRID).fill(value);
-  return { whip, target, sd, log, zero: all(ZERO.mean), gain: all(GAIN.mean), vz: all(ZERO.sd ** 2), vzg: all(0), vg: all(GAIN.sd ** 2), noise: NOISE.start, shift: 0, waiting: [], lastAtS: null, taken: 0, slowAtS: null };
+  return {
+    whip,
+    target,
+    sd,
+    log,
+    zero: all(ZERO.mean),
+    gain: all(GAIN.mean),
+    vz: all(ZERO.sd ** 2),
+    vzg: all(0),
+    vg: all(GAIN.sd ** 2),
+    noise: NOISE.start,
+    shift: 0,
+    waiting: [],
+    lastAtS: null,
+    taken: 0,
+    slowAtS: null,
+  };
 }
 
 /** On slow the plan's late rate holds, whether or not the plan had meant to slow down. */

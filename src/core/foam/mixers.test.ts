@@ -7,12 +7,29 @@ import { CLIMB_SHARE, EGG_FOAM_OVERRUN } from './house';
 import { foamVolumeMl } from './overrun';
 import { stopWindow, whip, whiskWarnings, type Whip } from './whisk';
 
-const CREAM: WhiskInput = { ...practiceRun(1).input, fatPct: 36, creamC: 5, sugarPer100: 10, mixer: 'planetary', bowlMl: 4800, mixMl: 600, batches: 1, target: 'medium', softCheeseShare: 0, mascarponeShare: 0 };
+const CREAM: WhiskInput = {
+  ...practiceRun(1).input,
+  fatPct: 36,
+  creamC: 5,
+  sugarPer100: 10,
+  mixer: 'planetary',
+  bowlMl: 4800,
+  mixMl: 600,
+  batches: 1,
+  target: 'medium',
+  softCheeseShare: 0,
+  mascarponeShare: 0,
+};
 const same = (w: Whip): Whip => w;
 
 describe('cream in each mixer', () => {
   it('600 mL is whisked at once, or in a small bowl in two; each with the time of that whip', () => {
-    for (const [mixer, bowlMl, batches] of [['planetary', 4800, 1], ['hand-mixer', 3000, 1], ['balloon-whisk', 5000, 2], ['hand-mixer', 1500, 2]] as const) {
+    for (const [mixer, bowlMl, batches] of [
+      ['planetary', 4800, 1],
+      ['hand-mixer', 3000, 1],
+      ['balloon-whisk', 5000, 2],
+      ['hand-mixer', 1500, 2],
+    ] as const) {
       const made = creamInMixer({ ...CREAM, mixer, bowlMl }, same);
       const w = whip({ ...CREAM, mixer, bowlMl, batches });
       expect(made).toEqual({ bowlfuls: batches, window: w.ok && stopWindow(w.value, 'medium') });
@@ -20,14 +37,18 @@ describe('cream in each mixer', () => {
   });
   it('each bowlful of many gives no warning of its filling', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 300, max: 20_000 }), fc.constantFrom('planetary' as const, 'hand-mixer' as const, 'balloon-whisk' as const), (mixMl, mixer) => {
-        const input = { ...CREAM, mixMl, mixer, bowlMl: 4000 };
-        const made = creamInMixer(input, same);
-        if (made.bowlfuls === null) return;
-        const each = { ...input, batches: made.bowlfuls };
-        const w = whip(each);
-        expect(w.ok && whiskWarnings(each, w.value)).toEqual([]);
-      }),
+      fc.property(
+        fc.integer({ min: 300, max: 20_000 }),
+        fc.constantFrom('planetary' as const, 'hand-mixer' as const, 'balloon-whisk' as const),
+        (mixMl, mixer) => {
+          const input = { ...CREAM, mixMl, mixer, bowlMl: 4000 };
+          const made = creamInMixer(input, same);
+          if (made.bowlfuls === null) return;
+          const each = { ...input, batches: made.bowlfuls };
+          const w = whip(each);
+          expect(w.ok && whiskWarnings(each, w.value)).toEqual([]);
+        },
+      ),
     );
   });
   it('says why not: wires that do not reach, a bowl that is too small, a stage that never stands', () => {

@@ -19,12 +19,18 @@ describe('syllabub', () => {
   it('rich enough it stays whole, however long', () => expect(read(192, 500, 700)).toMatchObject({ kind: 'whole', drinkG: 0 }));
   it('longer never shows less drink, more wine never shows less', () => {
     fc.assert(
-      fc.property(fc.double({ min: 20, max: 300, noNaN: true }), fc.double({ min: 0, max: 600, noNaN: true }), fc.double({ min: 0, max: 48, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true }), (fat, rest, h, more) => {
-        const now = read(fat, fat * 2 + rest, h);
-        expect(read(fat, fat * 2 + rest, h + more).drinkG).toBeGreaterThanOrEqual(now.drinkG - 1e-9);
-        expect(read(fat, fat * 2 + rest + more, h).drinkG).toBeGreaterThanOrEqual(now.drinkG - 1e-9);
-        expect(now.drinkG).toBeLessThan(fat * 2 + rest);
-      }),
+      fc.property(
+        fc.double({ min: 20, max: 300, noNaN: true }),
+        fc.double({ min: 0, max: 600, noNaN: true }),
+        fc.double({ min: 0, max: 48, noNaN: true }),
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        (fat, rest, h, more) => {
+          const now = read(fat, fat * 2 + rest, h);
+          expect(read(fat, fat * 2 + rest, h + more).drinkG).toBeGreaterThanOrEqual(now.drinkG - 1e-9);
+          expect(read(fat, fat * 2 + rest + more, h).drinkG).toBeGreaterThanOrEqual(now.drinkG - 1e-9);
+          expect(now.drinkG).toBeLessThan(fat * 2 + rest);
+        },
+      ),
     );
   });
   it('wine for either school lands on it', () => {

@@ -29,7 +29,10 @@ const sunk = (hours: number): number => 1 - Math.exp(-hours / SYLLABUB.partsInH)
  * @returns a fault on the field out of range, or when there is more fat than mass.
  */
 export function readSyllabub(i: SyllabubInput): Result<Syllabub> {
-  const fault = within('massG', 'The syllabub', i.massG, 1, 1_000_000, 'g') ?? within('milkFatG', 'Its milk fat', i.milkFatG, 0, i.massG, 'g') ?? within('hours', 'The hours to serving', i.hours, 0, 720, 'h');
+  const fault =
+    within('massG', 'The syllabub', i.massG, 1, 1_000_000, 'g') ??
+    within('milkFatG', 'Its milk fat', i.milkFatG, 0, i.massG, 'g') ??
+    within('hours', 'The hours to serving', i.hours, 0, 720, 'h');
   if (fault) return { ok: false, fault };
   const keepsG = SYLLABUB.keepsPerFat * i.milkFatG;
   const excessG = i.massG - i.milkFatG - keepsG;
@@ -54,7 +57,12 @@ export function wineFor(without: SyllabubInput, wish: 'whole' | number): Result<
   if (fault) return { ok: false, fault };
   const k = sunk(without.hours);
   // (excess + x)·k = wish·(mass + x)
-  if (k <= wish) return fail('wish', 'out-of-reach', `In ${without.hours}\u00a0h no more than ${Math.floor(100 * k)}\u00a0% of what it lets go has sunk: let it stand longer.`);
+  if (k <= wish)
+    return fail(
+      'wish',
+      'out-of-reach',
+      `In ${without.hours}\u00a0h no more than ${Math.floor(100 * k)}\u00a0% of what it lets go has sunk: let it stand longer.`,
+    );
   const x = (wish * without.massG - k * base.value.excessG) / (k - wish);
   return x >= 0 ? ok(x) : fail('wish', 'out-of-reach', 'It parts further than that even without wine.');
 }

@@ -3,7 +3,22 @@ import { practiceRun } from './practice';
 import { whiskChoices, whiskingWarmsC } from './whisk-choices';
 import type { WhiskInput } from './inputs';
 
-const INPUT: WhiskInput = { ...practiceRun(1).input, fatPct: 36, creamC: 5, sugarPer100: 10, sugarAt: 'start', mixer: 'planetary', bowlMl: 4800, speed: 'fast', slowFromSoft: false, mixMl: 1000, batches: 1, target: 'firm', softCheeseShare: 0, mascarponeShare: 0 };
+const INPUT: WhiskInput = {
+  ...practiceRun(1).input,
+  fatPct: 36,
+  creamC: 5,
+  sugarPer100: 10,
+  sugarAt: 'start',
+  mixer: 'planetary',
+  bowlMl: 4800,
+  speed: 'fast',
+  slowFromSoft: false,
+  mixMl: 1000,
+  batches: 1,
+  target: 'firm',
+  softCheeseShare: 0,
+  mascarponeShare: 0,
+};
 const CONTEXT = { correct: <T>(w: T): T => w, roomBowlC: 8, warmRoomC: 28, warmCreamC: 10 };
 const rows = (change: Partial<WhiskInput> = {}) => new Map(whiskChoices({ ...INPUT, ...change }, CONTEXT).map((r) => [r.key, r]));
 

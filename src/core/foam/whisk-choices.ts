@@ -34,12 +34,23 @@ export function whiskChoices(input: WhiskInput, context: ChoiceContext): readonl
     const made = whip(changed);
     const w = made.ok ? context.correct(made.value) : null;
     const window = w && stopWindow(w, changed.target);
-    return { key, name, opensS: window?.opensS ?? null, widthS: window?.closesS == null ? null : window.closesS - window.opensS, overrunPct: w && overrunAtStage(w, changed.target), creamC: changed.creamC };
+    return {
+      key,
+      name,
+      opensS: window?.opensS ?? null,
+      widthS: window?.closesS == null ? null : window.closesS - window.opensS,
+      overrunPct: w && overrunAtStage(w, changed.target),
+      creamC: changed.creamC,
+    };
   };
   const planned = row('planned', 'as planned', {});
   const choices: WhiskChoice[] = [planned];
-  if (input.mixer === 'planetary' && input.speed !== 'slow' && input.target !== 'soft') choices.push(row('slow', input.slowFromSoft ? 'without dropping to slow' : 'dropped to slow at soft peak', { slowFromSoft: !input.slowFromSoft }));
-  if (input.sugarPer100 > 0) choices.push(row('sugar', input.sugarAt === 'start' ? 'sugar at soft peak' : 'sugar at the start', { sugarAt: input.sugarAt === 'start' ? 'soft-peak' : 'start' }));
+  if (input.mixer === 'planetary' && input.speed !== 'slow' && input.target !== 'soft')
+    choices.push(row('slow', input.slowFromSoft ? 'without dropping to slow' : 'dropped to slow at soft peak', { slowFromSoft: !input.slowFromSoft }));
+  if (input.sugarPer100 > 0)
+    choices.push(
+      row('sugar', input.sugarAt === 'start' ? 'sugar at soft peak' : 'sugar at the start', { sugarAt: input.sugarAt === 'start' ? 'soft-peak' : 'start' }),
+    );
   choices.push(row('bowl', 'bowl not chilled', { creamC: Math.min(20, context.roomBowlC) }));
   choices.push(row('cream', `cream at ${context.warmCreamC}\u00a0°C`, { creamC: context.warmCreamC }));
   const warmed = input.creamC + whiskingWarmsC(input.creamC, context.warmRoomC, planned.opensS ?? 300) / 2;

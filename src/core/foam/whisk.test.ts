@@ -79,11 +79,16 @@ describe('whisking', () => {
     expect(firmOf(480)).toBeCloseTo(firmOf(960) / 2 ** 0.2, 6);
     expect(firmOf(200)).toBeCloseTo(firmOf(960) / 1.3, 6);
     fc.assert(
-      fc.property(fc.constantFrom('planetary' as const, 'hand-mixer' as const, 'balloon-whisk' as const), fc.double({ min: 60, max: 3000, noNaN: true }), fc.double({ min: 1.02, max: 3, noNaN: true }), (mixer, mixMl, times) => {
-        const little = whip({ ...reference, mixer, mixMl });
-        const more = whip({ ...reference, mixer, mixMl: mixMl * times });
-        if (little.ok && more.ok) expect(secondsTo(more.value, STAGE_X.firm)!).toBeGreaterThanOrEqual(secondsTo(little.value, STAGE_X.firm)! - 1e-9);
-      }),
+      fc.property(
+        fc.constantFrom('planetary' as const, 'hand-mixer' as const, 'balloon-whisk' as const),
+        fc.double({ min: 60, max: 3000, noNaN: true }),
+        fc.double({ min: 1.02, max: 3, noNaN: true }),
+        (mixer, mixMl, times) => {
+          const little = whip({ ...reference, mixer, mixMl });
+          const more = whip({ ...reference, mixer, mixMl: mixMl * times });
+          if (little.ok && more.ok) expect(secondsTo(more.value, STAGE_X.firm)!).toBeGreaterThanOrEqual(secondsTo(little.value, STAGE_X.firm)! - 1e-9);
+        },
+      ),
     );
     const none = whip({ ...reference, mixMl: 119 });
     expect(none.ok ? null : none.fault.code).toBe('not-reached');

@@ -47,7 +47,16 @@ export interface Whip {
   /** Overrun that it can reach, %. */
   readonly reachablePct: number;
   /** Factors of the rate, for the working. */
-  readonly factors: { readonly fat: number; readonly mixer: number; readonly fill: number; readonly warmth: number; readonly sugar: number; readonly cheese: number; readonly sour: number; readonly kind: number };
+  readonly factors: {
+    readonly fat: number;
+    readonly mixer: number;
+    readonly fill: number;
+    readonly warmth: number;
+    readonly sugar: number;
+    readonly cheese: number;
+    readonly sour: number;
+    readonly kind: number;
+  };
   /** Liquid of one bowlful over the bowl. */
   readonly fillShare: number;
 }
@@ -64,7 +73,9 @@ export function fillFactor(bestFill: number, fillShare: number): number {
 
 /** Fat against the clumping: as the other clock down to 33 %, steeper below it, without a step. */
 const clumpFat = (fatPct: number): number =>
-  fatPct >= LEAN_CLUMPS.belowPct ? (fatPct / REFERENCE_FAT_PCT) ** FAT_POWER : (LEAN_CLUMPS.belowPct / REFERENCE_FAT_PCT) ** FAT_POWER * (fatPct / LEAN_CLUMPS.belowPct) ** LEAN_CLUMPS.power;
+  fatPct >= LEAN_CLUMPS.belowPct
+    ? (fatPct / REFERENCE_FAT_PCT) ** FAT_POWER
+    : (LEAN_CLUMPS.belowPct / REFERENCE_FAT_PCT) ** FAT_POWER * (fatPct / LEAN_CLUMPS.belowPct) ** LEAN_CLUMPS.power;
 
 /** What the kinds of cream in the bowl make of a figure: 1 for pasteurised, by their shares. */
 export function creamKindFactor(cream: Pick<CreamState, 'longLifeShare' | 'stabilisedShare' | 'plantShare'>, of: 'rate' | 'hold'): number {
@@ -73,8 +84,7 @@ export function creamKindFactor(cream: Pick<CreamState, 'longLifeShare' | 'stabi
 }
 
 /** Rate lost to sugar: 1/(1 + 0.010·s) at the start, 1/(1 + 0.003·s) at soft peak. */
-export const sugarRateFactor = (sugarAt: SugarMoment, sugarPer100: number): number =>
-  1 / (1 + RATE_LOSS_PER_SUGAR[sugarAt] * sugarPer100);
+export const sugarRateFactor = (sugarAt: SugarMoment, sugarPer100: number): number => 1 / (1 + RATE_LOSS_PER_SUGAR[sugarAt] * sugarPer100);
 
 /**
  * The whip of one bowlful (house ±30 %), by two clocks: up to firm dx/dt = k_a·x·(1 − x) from x = 0.02 with
@@ -95,7 +105,11 @@ export function whip(input: WhiskInput): Result<Whip> {
     return fail('bowlMl', 'does-not-fit', 'The liquid alone fills the bowl: take a larger bowl or whisk it in more bowlfuls.');
   }
   if (fillShare < BEST_FILL[input.mixer] * REACH_LIMIT) {
-    return fail('mixMl', 'not-reached', `The bowl is only ${Math.max(1, Math.round(100 * fillShare))}\u00a0% full and the wires do not reach it: take a smaller bowl, or whisk it by hand. There is no time to plan on.`);
+    return fail(
+      'mixMl',
+      'not-reached',
+      `The bowl is only ${Math.max(1, Math.round(100 * fillShare))}\u00a0% full and the wires do not reach it: take a smaller bowl, or whisk it by hand. There is no time to plan on.`,
+    );
   }
   const speed = input.mixer === 'planetary' ? SPEED_FACTOR[input.speed] : 1;
   const aboveC = Math.max(0, input.creamC - COLD_ENOUGH_C);
@@ -166,7 +180,8 @@ export interface StopWindow {
 }
 
 /** Seconds until a stage; null where no clean peak of it stands, and where it never comes. */
-export const secondsToStage = (w: Whip, stage: Stage): number | null => (WISHED_STAGES.some((s) => s === stage) && STAGE_X[stage] > w.standsX ? null : secondsTo(w, STAGE_X[stage]));
+export const secondsToStage = (w: Whip, stage: Stage): number | null =>
+  WISHED_STAGES.some((s) => s === stage) && STAGE_X[stage] > w.standsX ? null : secondsTo(w, STAGE_X[stage]);
 
 /** The network at which the window of a stage closes: at the next stage; where the cream churns, at the first grain. */
 export function closesAtX(w: Whip, stage: WishedStage): number {

@@ -11,16 +11,45 @@ export interface CoolingRule {
 }
 
 export const COOLING_RULES: readonly CoolingRule[] = [
-  { key: 'two-stage', name: '57 to 21 °C in 2 h, to 5 °C in 6 h', fromC: 57, stages: [[21, 120], [5, 360]] },
+  {
+    key: 'two-stage',
+    name: '57 to 21 °C in 2 h, to 5 °C in 6 h',
+    fromC: 57,
+    stages: [
+      [21, 120],
+      [5, 360],
+    ],
+  },
   { key: 'one-stage', name: '63 to 8 °C in 90 min', fromC: 63, stages: [[8, 90]] },
   { key: 'two-hours', name: '63 to 10 °C in 2 h', fromC: 63, stages: [[10, 120]] },
-  { key: 'two-stage-60', name: '60 to 21 °C in 2 h, to 5 °C in 6 h', fromC: 60, stages: [[21, 120], [5, 360]] },
+  {
+    key: 'two-stage-60',
+    name: '60 to 21 °C in 2 h, to 5 °C in 6 h',
+    fromC: 60,
+    stages: [
+      [21, 120],
+      [5, 360],
+    ],
+  },
 ];
 
 /** A kitchen's own figures as a rule; the usual presets where it has none. */
-export function coolingRulesOf(own: { readonly fromC: number; readonly firstC: number; readonly firstMin: number; readonly secondC: number; readonly secondMin: number } | null): readonly CoolingRule[] {
+export function coolingRulesOf(
+  own: { readonly fromC: number; readonly firstC: number; readonly firstMin: number; readonly secondC: number; readonly secondMin: number } | null,
+): readonly CoolingRule[] {
   if (!own) return COOLING_RULES;
-  return [{ key: 'own', name: `the kitchen’s own: ${own.fromC} to ${own.firstC} °C in ${own.firstMin} min, to ${own.secondC} °C in ${own.secondMin} min`, fromC: own.fromC, stages: [[own.firstC, own.firstMin], [own.secondC, own.secondMin]] }, ...COOLING_RULES];
+  return [
+    {
+      key: 'own',
+      name: `the kitchen’s own: ${own.fromC} to ${own.firstC} °C in ${own.firstMin} min, to ${own.secondC} °C in ${own.secondMin} min`,
+      fromC: own.fromC,
+      stages: [
+        [own.firstC, own.firstMin],
+        [own.secondC, own.secondMin],
+      ],
+    },
+    ...COOLING_RULES,
+  ];
 }
 
 export interface CoolingStage {

@@ -3,13 +3,30 @@ import { describe, expect, it } from 'vitest';
 import { ingredient } from '../../testing/sample';
 import { composition } from '../composition/components';
 import { mix } from '../composition/mixture';
-import { depressionTable, freezingCurve, freezingStartC, frozenShare, iceVolumeShare, knifeWindow, solutionOf, sucroseDepressionC, sucroseEquivalentG, temperatureOfFrozenShare, unfrozenWaterG, type FreezingPortion } from './freezing';
+import {
+  depressionTable,
+  freezingCurve,
+  freezingStartC,
+  frozenShare,
+  iceVolumeShare,
+  knifeWindow,
+  solutionOf,
+  sucroseDepressionC,
+  sucroseEquivalentG,
+  temperatureOfFrozenShare,
+  unfrozenWaterG,
+  type FreezingPortion,
+} from './freezing';
 
 const made = (portions: readonly FreezingPortion[]) => {
   const mixture = mix(portions);
   return { mixture, s: solutionOf(mixture, sucroseEquivalentG(portions)) };
 };
-const sugarWater = (sugarG: number, waterG = 100) => made([{ massG: sugarG, per100: composition({ sucrose: 100 }) }, { massG: waterG, per100: composition({ water: 100 }) }]);
+const sugarWater = (sugarG: number, waterG = 100) =>
+  made([
+    { massG: sugarG, per100: composition({ sucrose: 100 }) },
+    { massG: waterG, per100: composition({ water: 100 }) },
+  ]);
 
 describe('depression', () => {
   it.each([
@@ -28,7 +45,8 @@ describe('depression', () => {
     expect(t).toHaveLength(61);
   });
   it('counts glucose 1.9 and an own factor, and leaves salt to its own figure', () => {
-    const one = (c: Parameters<typeof composition>[0], ownFreezing?: number) => sucroseEquivalentG([{ massG: 10, per100: composition(c), ...(ownFreezing === undefined ? {} : { ownFreezing }) }]);
+    const one = (c: Parameters<typeof composition>[0], ownFreezing?: number) =>
+      sucroseEquivalentG([{ massG: 10, per100: composition(c), ...(ownFreezing === undefined ? {} : { ownFreezing }) }]);
     expect(one({ glucose: 100 })).toBeCloseTo(19, 9);
     expect(one({ salt: 100 })).toBe(0);
     expect(one({ higher_saccharides: 100 }, 1)).toBeCloseTo(10, 9);
@@ -49,21 +67,29 @@ describe('the curve', () => {
   });
   it('is 0 above the start and rises as it gets colder, for any mix', () => {
     fc.assert(
-      fc.property(fc.record({ sugar: fc.double({ min: 0, max: 60, noNaN: true }), water: fc.double({ min: 5, max: 90, noNaN: true }), spirit: fc.double({ min: 0, max: 8, noNaN: true }), protein: fc.double({ min: 0, max: 10, noNaN: true }) }), (m) => {
-        const { s } = made([{ massG: 100, per100: composition({ sucrose: m.sugar, water: m.water, ethanol: m.spirit, milk_protein: m.protein }) }]);
-        const start = freezingStartC(s);
-        if (start === null) return;
-        expect(frozenShare(s, start + 0.01)).toBe(0);
-        let before = 0;
-        for (let t = start; t >= -40; t -= 0.7) {
-          const f = frozenShare(s, t);
-          expect(f).toBeGreaterThanOrEqual(before - 1e-9);
-          expect(f).toBeLessThanOrEqual(1);
-          before = f;
-        }
-        expect(unfrozenWaterG(s, -40)).toBeGreaterThanOrEqual(s.boundG - 1e-9);
-        expect(frozenShare(s, -40)).toBeCloseTo(frozenShare(s, -35), 9);
-      }),
+      fc.property(
+        fc.record({
+          sugar: fc.double({ min: 0, max: 60, noNaN: true }),
+          water: fc.double({ min: 5, max: 90, noNaN: true }),
+          spirit: fc.double({ min: 0, max: 8, noNaN: true }),
+          protein: fc.double({ min: 0, max: 10, noNaN: true }),
+        }),
+        (m) => {
+          const { s } = made([{ massG: 100, per100: composition({ sucrose: m.sugar, water: m.water, ethanol: m.spirit, milk_protein: m.protein }) }]);
+          const start = freezingStartC(s);
+          if (start === null) return;
+          expect(frozenShare(s, start + 0.01)).toBe(0);
+          let before = 0;
+          for (let t = start; t >= -40; t -= 0.7) {
+            const f = frozenShare(s, t);
+            expect(f).toBeGreaterThanOrEqual(before - 1e-9);
+            expect(f).toBeLessThanOrEqual(1);
+            before = f;
+          }
+          expect(unfrozenWaterG(s, -40)).toBeGreaterThanOrEqual(s.boundG - 1e-9);
+          expect(frozenShare(s, -40)).toBeCloseTo(frozenShare(s, -35), 9);
+        },
+      ),
     );
   });
   it('pure water freezes whole at once; a dry thing has nothing to freeze', () => {
@@ -73,11 +99,22 @@ describe('the curve', () => {
     expect(freezingStartC(made([{ massG: 10, per100: composition({ sucrose: 100 }) }]).s)).toBeNull();
   });
   it('alcohol and milk salts lower it: 10 g ethanol in 100 g water by 4.2 °C', () => {
-    const { s } = made([{ massG: 10, per100: composition({ ethanol: 100 }) }, { massG: 100, per100: composition({ water: 100 }) }]);
+    const { s } = made([
+      { massG: 10, per100: composition({ ethanol: 100 }) },
+      { massG: 100, per100: composition({ water: 100 }) },
+    ]);
     expect(freezingStartC(s)).toBeCloseTo(-4.2, 6);
   });
   it('salt lowers it by 0.59 °C for a gram in 100 g of water, at any strength', () => {
-    for (const g of [1, 5, 10]) expect(freezingStartC(made([{ massG: g, per100: composition({ salt: 100 }) }, { massG: 100, per100: composition({ water: 100 }) }]).s)).toBeCloseTo(-0.59 * g, 9);
+    for (const g of [1, 5, 10])
+      expect(
+        freezingStartC(
+          made([
+            { massG: g, per100: composition({ salt: 100 }) },
+            { massG: 100, per100: composition({ water: 100 }) },
+          ]).s,
+        ),
+      ).toBeCloseTo(-0.59 * g, 9);
   });
   it('draws from the same function', () => {
     const { s } = sugarWater(30);
@@ -88,7 +125,11 @@ describe('the curve', () => {
 describe('the knife', () => {
   const m = sugarWater(30);
   it('too soft is an answer of its own: less than half of the water is ice at the freezer', () => {
-    const strong = made([{ massG: 40, per100: composition({ sucrose: 100 }) }, { massG: 14, per100: composition({ ethanol: 100 }) }, { massG: 100, per100: composition({ water: 100 }) }]);
+    const strong = made([
+      { massG: 40, per100: composition({ sucrose: 100 }) },
+      { massG: 14, per100: composition({ ethanol: 100 }) },
+      { massG: 100, per100: composition({ water: 100 }) },
+    ]);
     const w = knifeWindow(strong.mixture, strong.s, 60, -12);
     expect(w).toMatchObject({ ok: true, value: { straight: 'soft', warmC: null, coldC: null } });
     // Colder, it is frozen enough.
@@ -96,13 +137,22 @@ describe('the knife', () => {
   });
   it('a window never ends colder than the freezer, and never turns inside out', () => {
     fc.assert(
-      fc.property(fc.double({ min: 5, max: 60, noNaN: true }), fc.double({ min: 0, max: 12, noNaN: true }), fc.double({ min: -30, max: -8, noNaN: true }), (sugar, spirit, freezerC) => {
-        const x = made([{ massG: sugar, per100: composition({ sucrose: 100 }) }, { massG: spirit, per100: composition({ ethanol: 100 }) }, { massG: 100, per100: composition({ water: 100 }) }]);
-        const w = knifeWindow(x.mixture, x.s, 60, freezerC);
-        if (!w.ok || w.value.warmC === null || w.value.coldC === null) return;
-        expect(w.value.coldC).toBeGreaterThanOrEqual(freezerC - 1e-9);
-        expect(w.value.warmC).toBeGreaterThanOrEqual(w.value.coldC - 1e-9);
-      }),
+      fc.property(
+        fc.double({ min: 5, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 12, noNaN: true }),
+        fc.double({ min: -30, max: -8, noNaN: true }),
+        (sugar, spirit, freezerC) => {
+          const x = made([
+            { massG: sugar, per100: composition({ sucrose: 100 }) },
+            { massG: spirit, per100: composition({ ethanol: 100 }) },
+            { massG: 100, per100: composition({ water: 100 }) },
+          ]);
+          const w = knifeWindow(x.mixture, x.s, 60, freezerC);
+          if (!w.ok || w.value.warmC === null || w.value.coldC === null) return;
+          expect(w.value.coldC).toBeGreaterThanOrEqual(freezerC - 1e-9);
+          expect(w.value.warmC).toBeGreaterThanOrEqual(w.value.coldC - 1e-9);
+        },
+      ),
     );
   });
   it('goes through between 50 and 68 % ice', () => {

@@ -11,8 +11,9 @@ import { ICE_VOLUME, KNIFE_ICE } from './house';
  */
 const DEPRESSION_STEP = 3;
 const DEPRESSION_C: readonly number[] = [
-  0, 0.18, 0.35, 0.53, 0.72, 0.9, 1.1, 1.29, 1.47, 1.67, 1.86, 2.03, 2.21, 2.4, 2.6, 2.78, 2.99, 3.2, 3.42, 3.63, 3.85, 4.1, 4.33, 4.54, 4.77, 5, 5.26, 5.53, 5.77, 5.99, 6.23, 6.5, 6.8, 7.04, 7.32, 7.56, 7.8, 8.04, 8.33, 8.62, 8.92, 9.19,
-  9.45, 9.71, 9.96, 10.22, 10.47, 10.72, 10.97, 11.19, 11.41, 11.63, 11.88, 12.14, 12.4, 12.67, 12.88, 13.08, 13.28, 13.48, 13.68,
+  0, 0.18, 0.35, 0.53, 0.72, 0.9, 1.1, 1.29, 1.47, 1.67, 1.86, 2.03, 2.21, 2.4, 2.6, 2.78, 2.99, 3.2, 3.42, 3.63, 3.85, 4.1, 4.33, 4.54, 4.77, 5, 5.26, 5.53,
+  5.77, 5.99, 6.23, 6.5, 6.8, 7.04, 7.32, 7.56, 7.8, 8.04, 8.33, 8.62, 8.92, 9.19, 9.45, 9.71, 9.96, 10.22, 10.47, 10.72, 10.97, 11.19, 11.41, 11.63, 11.88,
+  12.14, 12.4, 12.67, 12.88, 13.08, 13.28, 13.48, 13.68,
 ];
 const LAST_G = DEPRESSION_STEP * (DEPRESSION_C.length - 1);
 /** Beyond the table, °C per further g. */
@@ -84,7 +85,15 @@ export const boundWaterG = ({ grams: g }: Mixture): number => BOUND_WATER * (g.m
 /** The solution that a mixture is. @param sucroseEqG from `sucroseEquivalentG` of its portions. */
 export function solutionOf(mixture: Mixture, sucroseEqG: number): Solution {
   const g = mixture.grams;
-  return { massG: mixture.massG, waterG: Math.max(0, g.water), boundG: Math.min(Math.max(0, g.water), boundWaterG(mixture)), sucroseEqG, msnfG: milkSolidsNotFatG(mixture), saltG: g.salt, ethanolG: g.ethanol };
+  return {
+    massG: mixture.massG,
+    waterG: Math.max(0, g.water),
+    boundG: Math.min(Math.max(0, g.water), boundWaterG(mixture)),
+    sucroseEqG,
+    msnfG: milkSolidsNotFatG(mixture),
+    saltG: g.salt,
+    ethanolG: g.ethanol,
+  };
 }
 
 /** Depression, °C, with all that is dissolved in `waterG` of unfrozen water. */
@@ -167,7 +176,8 @@ export function knifeWindow(mixture: Mixture, s: Solution, overrunPct: number, f
   if (fault) return { ok: false, fault };
   if (s.waterG <= s.boundG) return fail('mixture', 'no-water', 'There is no water in this mix that could freeze.');
   const iceVolume = iceVolumeShare(mixture, s, overrunPct, freezerC);
-  const straight: OutOfFreezer = frozenShare(s, freezerC) < KNIFE_ICE.low ? 'soft' : iceVolume < ICE_VOLUME.clean ? 'clean' : iceVolume <= ICE_VOLUME.hard ? 'rest' : 'hard';
+  const straight: OutOfFreezer =
+    frozenShare(s, freezerC) < KNIFE_ICE.low ? 'soft' : iceVolume < ICE_VOLUME.clean ? 'clean' : iceVolume <= ICE_VOLUME.hard ? 'rest' : 'hard';
   const warmC = temperatureOfFrozenShare(s, KNIFE_ICE.low);
   const cold = temperatureOfFrozenShare(s, KNIFE_ICE.high);
   // Where it never gets so hard, or cuts clean colder than that, the window ends at the freezer.

@@ -49,14 +49,20 @@ describe('meetings', () => {
   });
   it('conserves heat to 1e-9 of what changes hands and lies between the extremes', () => {
     fc.assert(
-      fc.property(fc.array(fc.record({ id: fc.constantFrom(...IDS), g: fc.double({ min: 1, max: 2000, noNaN: true }), t: fc.double({ min: -25, max: 110, noNaN: true }) }), { minLength: 1, maxLength: 5 }), (list) => {
-        const guests = list.map(({ id, g, t }) => at(id, g, t));
-        const t = value(mixingC(guests));
-        expect(t).toBeGreaterThanOrEqual(Math.min(...list.map((x) => x.t)) - 1e-9);
-        expect(t).toBeLessThanOrEqual(Math.max(...list.map((x) => x.t)) + 1e-9);
-        const moved = guests.map((g) => g.massG * (g.heat.at(t) - g.heat.at(g.tC)));
-        expect(Math.abs(moved.reduce((a, b) => a + b, 0))).toBeLessThan(1e-9 * Math.max(100, ...moved.map(Math.abs)));
-      }),
+      fc.property(
+        fc.array(
+          fc.record({ id: fc.constantFrom(...IDS), g: fc.double({ min: 1, max: 2000, noNaN: true }), t: fc.double({ min: -25, max: 110, noNaN: true }) }),
+          { minLength: 1, maxLength: 5 },
+        ),
+        (list) => {
+          const guests = list.map(({ id, g, t }) => at(id, g, t));
+          const t = value(mixingC(guests));
+          expect(t).toBeGreaterThanOrEqual(Math.min(...list.map((x) => x.t)) - 1e-9);
+          expect(t).toBeLessThanOrEqual(Math.max(...list.map((x) => x.t)) + 1e-9);
+          const moved = guests.map((g) => g.massG * (g.heat.at(t) - g.heat.at(g.tC)));
+          expect(Math.abs(moved.reduce((a, b) => a + b, 0))).toBeLessThan(1e-9 * Math.max(100, ...moved.map(Math.abs)));
+        },
+      ),
     );
   });
   it('which temperature, or how much, is the way back', () => {
@@ -79,7 +85,9 @@ describe('meetings', () => {
   it('ice brings tea to 0 °C as long as there is ice left', () => {
     expect(value(mixingC([at('water', 100, 30), at('water', 500, -1)]))).toBeCloseTo(0, 6);
   });
-  it.each([[[]], [[at('water', 0, 5)]], [[at('water', 10, 200)]], [[at('water', 10, NaN)]]])('refuses what cannot meet', (guests) => expect(mixingC(guests).ok).toBe(false));
+  it.each([[[]], [[at('water', 0, 5)]], [[at('water', 10, 200)]], [[at('water', 10, NaN)]]])('refuses what cannot meet', (guests) =>
+    expect(mixingC(guests).ok).toBe(false),
+  );
 });
 
 describe('boiling sugar', () => {
@@ -97,7 +105,9 @@ describe('boiling sugar', () => {
   it('bends: 64.5 % at 104 °C and 70.5 % at 106 °C, each degree adding less than the one before', () => {
     expect(value(sugarPctAtBoil(104))).toBeCloseTo(64.5, 9);
     expect(value(sugarPctAtBoil(106))).toBeCloseTo(70.5, 9);
-    const slopes = [103, 104, 106, 108.4, 112, 116].map((t, i, all) => (i === 0 ? Infinity : (value(sugarPctAtBoil(t)) - value(sugarPctAtBoil(all[i - 1]!))) / (t - all[i - 1]!)));
+    const slopes = [103, 104, 106, 108.4, 112, 116].map((t, i, all) =>
+      i === 0 ? Infinity : (value(sugarPctAtBoil(t)) - value(sugarPctAtBoil(all[i - 1]!))) / (t - all[i - 1]!),
+    );
     for (let i = 1; i < slopes.length; i++) expect(slopes[i]!).toBeLessThan(slopes[i - 1]!);
   });
   it('on a mountain where water boils at 95 °C, 113 °C is what 118 is at the sea', () => expect(value(sugarPctAtBoil(113, 95))).toBeCloseTo(87, 9));
@@ -131,43 +141,165 @@ describe('egg', () => {
     ['yolk', 61.1],
     ['sweet-yolk', 63.3],
   ] as const)('%s held 3.5 min at %s °C is just the table', (kind, t) => {
-    const v = value(eggVerdict(kind, [[0, t], [3.5, t]], false));
+    const v = value(
+      eggVerdict(
+        kind,
+        [
+          [0, t],
+          [3.5, t],
+        ],
+        false,
+      ),
+    );
     expect(v.equivalentMin).toBeCloseTo(3.5, 9);
     expect(v.reaches).toBe(true);
-    expect(value(eggVerdict(kind, [[0, t], [3.49, t]], false)).reaches).toBe(false);
+    expect(
+      value(
+        eggVerdict(
+          kind,
+          [
+            [0, t],
+            [3.49, t],
+          ],
+          false,
+        ),
+      ).reaches,
+    ).toBe(false);
     // One z more needs a tenth of the time.
-    expect(value(equivalentMinutes([[0, t + 4.6], [0.35, t + 4.6]], t))).toBeCloseTo(3.5, 9);
+    expect(
+      value(
+        equivalentMinutes(
+          [
+            [0, t + 4.6],
+            [0.35, t + 4.6],
+          ],
+          t,
+        ),
+      ),
+    ).toBeCloseTo(3.5, 9);
   });
   it('a ramp is integrated exactly: against a fine sum of steps', () => {
-    const exact = value(equivalentMinutes([[0, 50], [6, 66]], 60));
+    const exact = value(
+      equivalentMinutes(
+        [
+          [0, 50],
+          [6, 66],
+        ],
+        60,
+      ),
+    );
     let sum = 0;
     const n = 200_000;
     for (let i = 0; i < n; i++) sum += (6 / n) * 10 ** ((50 + (16 * (i + 0.5)) / n - 60) / 4.6);
     expect(exact).toBeCloseTo(sum, 6);
   });
   it('only time at 55 °C (white) or 57 °C (whole, yolk) and above counts: below it germs grow', () => {
-    const reaches = (kind: 'white' | 'whole' | 'yolk' | 'sweet-yolk', c: number, min: number): boolean => value(eggVerdict(kind, [[0, c], [min, c]], false)).reaches;
-    expect([reaches('white', 45, 1320), reaches('white', 54.9, 600), reaches('white', 55, 20), reaches('yolk', 45, 11_500), reaches('whole', 56.9, 600), reaches('whole', 57, 60)]).toEqual([false, false, true, false, false, true]);
+    const reaches = (kind: 'white' | 'whole' | 'yolk' | 'sweet-yolk', c: number, min: number): boolean =>
+      value(
+        eggVerdict(
+          kind,
+          [
+            [0, c],
+            [min, c],
+          ],
+          false,
+        ),
+      ).reaches;
+    expect([
+      reaches('white', 45, 1320),
+      reaches('white', 54.9, 600),
+      reaches('white', 55, 20),
+      reaches('yolk', 45, 11_500),
+      reaches('whole', 56.9, 600),
+      reaches('whole', 57, 60),
+    ]).toEqual([false, false, true, false, false, true]);
     // A ramp through the limit counts from where it crosses.
-    const ramp = value(eggVerdict('white', [[0, 45], [20, 65]], false)).equivalentMin;
-    expect(ramp).toBeCloseTo(value(equivalentMinutes([[0, 55], [10, 65]], 56.7)), 9);
+    const ramp = value(
+      eggVerdict(
+        'white',
+        [
+          [0, 45],
+          [20, 65],
+        ],
+        false,
+      ),
+    ).equivalentMin;
+    expect(ramp).toBeCloseTo(
+      value(
+        equivalentMinutes(
+          [
+            [0, 55],
+            [10, 65],
+          ],
+          56.7,
+        ),
+      ),
+      9,
+    );
   });
   it('an authority may ask for 71 °C alone, or for 70 °C for two minutes', () => {
     const by = (curve: readonly (readonly [number, number])[], rule: 'table' | 'one-point' | 'two-minutes') => value(eggVerdict('yolk', curve, false, rule)).by;
-    expect([by([[0, 66], [5, 66]], 'table'), by([[0, 66], [5, 66]], 'one-point'), by([[0, 71]], 'one-point')]).toEqual(['hold', null, 'one-point']);
-    expect([by([[0, 70], [2, 70]], 'two-minutes'), by([[0, 70], [1.9, 70]], 'two-minutes'), by([[0, 75]], 'two-minutes')]).toEqual(['hold', null, null]);
+    expect([
+      by(
+        [
+          [0, 66],
+          [5, 66],
+        ],
+        'table',
+      ),
+      by(
+        [
+          [0, 66],
+          [5, 66],
+        ],
+        'one-point',
+      ),
+      by([[0, 71]], 'one-point'),
+    ]).toEqual(['hold', null, 'one-point']);
+    expect([
+      by(
+        [
+          [0, 70],
+          [2, 70],
+        ],
+        'two-minutes',
+      ),
+      by(
+        [
+          [0, 70],
+          [1.9, 70],
+        ],
+        'two-minutes',
+      ),
+      by([[0, 75]], 'two-minutes'),
+    ]).toEqual(['hold', null, null]);
   });
   it('rich in sugar, only the one-point rule counts', () => {
-    expect(value(eggVerdict('sweet-yolk', [[0, 66], [10, 66]], true)).reaches).toBe(false);
+    expect(
+      value(
+        eggVerdict(
+          'sweet-yolk',
+          [
+            [0, 66],
+            [10, 66],
+          ],
+          true,
+        ),
+      ).reaches,
+    ).toBe(false);
     expect(value(eggVerdict('sweet-yolk', [[0, 71]], true))).toMatchObject({ reaches: true, by: 'one-point' });
   });
   it('hotter never does less', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 20, max: 80, noNaN: true }), { minLength: 2, maxLength: 8 }), fc.double({ min: 0, max: 10, noNaN: true }), (temps, more) => {
-        const curve = temps.map((t, i) => [i, t] as const);
-        const warmer = temps.map((t, i) => [i, t + more] as const);
-        expect(value(equivalentMinutes(warmer, 61.1))).toBeGreaterThanOrEqual(value(equivalentMinutes(curve, 61.1)) * (1 - 1e-12));
-      }),
+      fc.property(
+        fc.array(fc.double({ min: 20, max: 80, noNaN: true }), { minLength: 2, maxLength: 8 }),
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        (temps, more) => {
+          const curve = temps.map((t, i) => [i, t] as const);
+          const warmer = temps.map((t, i) => [i, t + more] as const);
+          expect(value(equivalentMinutes(warmer, 61.1))).toBeGreaterThanOrEqual(value(equivalentMinutes(curve, 61.1)) * (1 - 1e-12));
+        },
+      ),
     );
   });
   it('a foam whisked fast leaves the hot range twice as fast as one whisked slowly', () => {
@@ -175,7 +307,11 @@ describe('egg', () => {
     expect(slow).toBeCloseTo(2 * fast, 9);
   });
   it('reads what a cook types, and says what it cannot read', () => {
-    expect(value(readCurve('0 20, 4 62\n7:30 71 °C'))).toEqual([[0, 20], [4, 62], [7.5, 71]]);
+    expect(value(readCurve('0 20, 4 62\n7:30 71 °C'))).toEqual([
+      [0, 20],
+      [4, 62],
+      [7.5, 71],
+    ]);
     for (const text of ['', 'hot', '5 60, 3 62', '0 20, 4 400', '4']) expect(readCurve(text).ok).toBe(false);
     fc.assert(fc.property(fc.string(), (text) => void readCurve(text)));
   });

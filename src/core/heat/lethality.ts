@@ -7,16 +7,29 @@ import { ONE_POINT_C, WHISKED_COOLING, WHISKED_UNTIL_C } from './house';
  */
 export const EGG_REFERENCE_C = { white: 56.7, whole: 60, 'sweet-whole': 61.1, yolk: 61.1, 'sweet-yolk': 63.3 } as const;
 /** Only time from here on counts, °C: below it germs grow. */
-export const EGG_COUNTS_FROM_C = { white: 55, whole: 57, 'sweet-whole': 57, yolk: 57, 'sweet-yolk': 57 } as const satisfies Record<keyof typeof EGG_REFERENCE_C, number>;
+export const EGG_COUNTS_FROM_C = { white: 55, whole: 57, 'sweet-whole': 57, yolk: 57, 'sweet-yolk': 57 } as const satisfies Record<
+  keyof typeof EGG_REFERENCE_C,
+  number
+>;
 /** What a kitchen's authority takes as enough: the tables or 71 °C throughout, 71 °C alone, or 70 °C for two minutes. */
 export const EGG_RULES = ['table', 'one-point', 'two-minutes'] as const;
 export type EggRule = (typeof EGG_RULES)[number];
-export const EGG_RULE_NAMES: Readonly<Record<EggRule, string>> = { table: 'the tables, or 71 °C throughout', 'one-point': '71 °C throughout', 'two-minutes': '70 °C for 2 min throughout' };
+export const EGG_RULE_NAMES: Readonly<Record<EggRule, string>> = {
+  table: 'the tables, or 71 °C throughout',
+  'one-point': '71 °C throughout',
+  'two-minutes': '70 °C for 2 min throughout',
+};
 /** Of the rule of two minutes: °C and min. */
 export const TWO_MINUTES = { c: 70, min: 2 } as const;
 export type EggKind = keyof typeof EGG_REFERENCE_C;
 export const EGG_KINDS = Object.keys(EGG_REFERENCE_C) as [EggKind, ...EggKind[]];
-export const EGG_KIND_NAMES: Readonly<Record<EggKind, string>> = { white: 'egg white', whole: 'whole egg', 'sweet-whole': 'whole egg with sugar', yolk: 'plain yolk', 'sweet-yolk': 'yolk with sugar' };
+export const EGG_KIND_NAMES: Readonly<Record<EggKind, string>> = {
+  white: 'egg white',
+  whole: 'whole egg',
+  'sweet-whole': 'whole egg with sugar',
+  yolk: 'plain yolk',
+  'sweet-yolk': 'yolk with sugar',
+};
 export const REFERENCE_MIN = 3.5;
 /** Each so many °C more kill ten times as fast. */
 export const Z_C = 4.6;
@@ -114,7 +127,10 @@ export function whiskedCurve(fromC: number, speed: keyof typeof WHISKED_COOLING)
 /** Reads a curve as a cook writes it: '0 20, 4 62, 7:30 71' or a minute and a temperature on each line. */
 export function readCurve(text: string): Result<readonly Reading[]> {
   const readings: Reading[] = [];
-  for (const piece of text.split(/[\n;,]+/).map((p) => p.trim()).filter(Boolean)) {
+  for (const piece of text
+    .split(/[\n;,]+/)
+    .map((p) => p.trim())
+    .filter(Boolean)) {
     const m = /^(\d+(?:\.\d+)?)(?::([0-5]?\d))?\s*(?:min|m|')?[\s:]+(-?\d+(?:\.\d+)?)\s*(?:°?\s*c)?$/i.exec(piece);
     if (!m) return fail('curve', 'unreadable', `‘${piece.slice(0, 40)}’ cannot be read: write a minute and a temperature, like 4\u00a062.`);
     readings.push([Number(m[1]) + Number(m[2] ?? 0) / 60, Number(m[3])]);

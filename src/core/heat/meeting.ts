@@ -12,7 +12,12 @@ export interface Guest {
 }
 
 /** A mixture as it comes to a meeting. @param sucroseEqG see `heatContent`. */
-export const guest = (name: string, mixture: Mixture, sucroseEqG: number, tC: number): Guest => ({ name, massG: mixture.massG, tC, heat: heatContent(mixture, sucroseEqG) });
+export const guest = (name: string, mixture: Mixture, sucroseEqG: number, tC: number): Guest => ({
+  name,
+  massG: mixture.massG,
+  tC,
+  heat: heatContent(mixture, sucroseEqG),
+});
 
 /** A bowl, as far as the mix touches it. @param touched share of it, 0–1. */
 export const bowlGuest = (kind: BowlKind, massG: number, tC: number, touched: number): Guest => {
@@ -31,7 +36,8 @@ function faultOf(guests: readonly Guest[]): Result<never> | null {
 }
 
 /** What would have to come off for everything to be at tC, J. */
-const surplus = (guests: readonly Guest[], tC: number): number => guests.reduce((sum, g) => sum + (g.massG > 0 ? g.massG * (g.heat.at(tC) - g.heat.at(g.tC)) : 0), 0);
+const surplus = (guests: readonly Guest[], tC: number): number =>
+  guests.reduce((sum, g) => sum + (g.massG > 0 ? g.massG * (g.heat.at(tC) - g.heat.at(g.tC)) : 0), 0);
 
 /**
  * The temperature that things come to when they meet and nothing is lost (physics): Σ mᵢ·[hᵢ(T) − hᵢ(Tᵢ)] = 0.
@@ -77,7 +83,10 @@ export function temperatureFor(guests: readonly Guest[], who: number, wishC: num
   if (fault) return fault;
   const g = guests[who];
   if (!g || g.massG <= 0) return fail('who', 'none', 'There is nothing to warm or to cool.');
-  const others = surplus(guests.filter((_, i) => i !== who), wishC);
+  const others = surplus(
+    guests.filter((_, i) => i !== who),
+    wishC,
+  );
   const wanted = g.heat.at(wishC) + others / g.massG;
   const tC = g.heat.temperatureOf(wanted);
   if (tC <= -39.99 || tC >= 149.99) return fail('wishC', 'out-of-reach', `No temperature of ${g.name} brings the mix to ${wishC}\u00a0°C.`);
@@ -94,7 +103,10 @@ export function massFor(guests: readonly Guest[], who: number, wishC: number): R
   const g = guests[who];
   if (!g) return fail('who', 'none', 'There is nothing to add.');
   const pull = g.heat.at(wishC) - g.heat.at(g.tC);
-  const others = surplus(guests.filter((_, i) => i !== who), wishC);
+  const others = surplus(
+    guests.filter((_, i) => i !== who),
+    wishC,
+  );
   if (pull === 0) return others === 0 ? ok(0) : fail('wishC', 'out-of-reach', `${g.name} at ${g.tC}\u00a0°C cannot move the mix to ${wishC}\u00a0°C.`);
   const massG = -others / pull;
   return massG >= 0 ? ok(massG) : fail('wishC', 'out-of-reach', `${g.name} at ${g.tC}\u00a0°C cannot bring the mix to ${wishC}\u00a0°C.`);

@@ -25,10 +25,18 @@ export interface StirredInput {
  * @returns readings (min, °C); a fault when the bath is warmer than what is wanted, or nothing cools.
  */
 export function stirredCurve(i: StirredInput, untilC: number, mostMin = 24 * 60): Result<readonly (readonly [min: number, tC: number])[]> {
-  const fault = within('startC', 'The base', i.startC, -5, 120, '°C') ?? within('massG', 'The base', i.massG, 1, 1_000_000, 'g') ?? within('areaM2', 'The wall', i.areaM2, 1e-4, 10, 'm²');
+  const fault =
+    within('startC', 'The base', i.startC, -5, 120, '°C') ??
+    within('massG', 'The base', i.massG, 1, 1_000_000, 'g') ??
+    within('areaM2', 'The wall', i.areaM2, 1e-4, 10, 'm²');
   if (fault) return { ok: false, fault };
   if (!(i.outerH > 0)) return fail('outerH', 'nothing', 'With a heat transfer of nothing it never cools.');
-  if (i.bathC >= untilC) return fail('untilC', 'never', `At ${Math.round(i.bathC)}\u00a0°C round it, it never comes to ${Math.round(untilC)}\u00a0°C: take something colder, or ask for ${Math.round(i.bathC) + 2}\u00a0°C.`);
+  if (i.bathC >= untilC)
+    return fail(
+      'untilC',
+      'never',
+      `At ${Math.round(i.bathC)}\u00a0°C round it, it never comes to ${Math.round(untilC)}\u00a0°C: take something colder, or ask for ${Math.round(i.bathC) + 2}\u00a0°C.`,
+    );
   const ua = i.areaM2 / (1 / i.outerH + i.wallM2KPerW + 1 / INNER_H);
   const curve: [number, number][] = [[0, i.startC]];
   let h = i.heat.at(i.startC);

@@ -20,7 +20,8 @@ export type AirKind = keyof typeof AIR_H;
 export const DRAUGHT_PER_K = 4 / 60;
 
 /** How far a place's air is driven by a fan, 0 in a still fridge to 1 in a fan fridge and beyond. */
-export const drivenShare = (placeH: number): number => Math.min(1, Math.max(0, (placeH - AIR_H['still-fridge']) / (AIR_H['fan-fridge'] - AIR_H['still-fridge'])));
+export const drivenShare = (placeH: number): number =>
+  Math.min(1, Math.max(0, (placeH - AIR_H['still-fridge']) / (AIR_H['fan-fridge'] - AIR_H['still-fridge'])));
 
 /** What stands under the base: W/m²K where it is not the air itself. */
 export const UNDER_H = { rack: null, 'metal-shelf': 12, 'freezing-plate': 20 } as const;

@@ -41,13 +41,22 @@ export function sugarPctAtBoil(tC: number, waterBoilsC = 100): Result<number> {
   const pct = readTable(BOILING_TABLE, tC + 100 - waterBoilsC);
   if (pct !== null) return ok(pct);
   const shift = waterBoilsC - 100;
-  return fail('tC', 'out-of-range', `A syrup that boils at ${tC}\u00a0°C has no figure here; it works from ${LOWEST_C + shift} to ${HIGHEST_C + shift}\u00a0°C.`);
+  return fail(
+    'tC',
+    'out-of-range',
+    `A syrup that boils at ${tC}\u00a0°C has no figure here; it works from ${LOWEST_C + shift} to ${HIGHEST_C + shift}\u00a0°C.`,
+  );
 }
 
 /** The temperature at which a syrup of so much sucrose boils, °C (published); a fault on `sugarPct` outside 30–94.5 %. */
 export function boilingC(sugarPct: number, waterBoilsC = 100): Result<number> {
-  const tC = readTable(BOILING_TABLE.map(([t, pct]) => [pct, t] as const), sugarPct);
-  return tC === null ? fail('sugarPct', 'out-of-range', `A syrup of ${sugarPct}\u00a0% sugar has no figure here; it works from 30 to 94.5\u00a0%.`) : ok(tC + waterBoilsC - 100);
+  const tC = readTable(
+    BOILING_TABLE.map(([t, pct]) => [pct, t] as const),
+    sugarPct,
+  );
+  return tC === null
+    ? fail('sugarPct', 'out-of-range', `A syrup of ${sugarPct}\u00a0% sugar has no figure here; it works from 30 to 94.5\u00a0%.`)
+    : ok(tC + waterBoilsC - 100);
 }
 
 export interface SyrupInput {
@@ -94,7 +103,11 @@ export function boilSyrup(i: SyrupInput): Result<Syrup> {
   if (!pct.ok) return pct;
   const waterLeftG = (i.sugarG * (100 - pct.value)) / pct.value;
   if (waterLeftG > i.waterG + 1e-9) {
-    return fail('waterG', 'too-little', `At ${i.toC}\u00a0°C this syrup still holds ${Math.ceil(waterLeftG)}\u00a0g of water; there are only ${Math.round(i.waterG)}\u00a0g: add water, it boils off again.`);
+    return fail(
+      'waterG',
+      'too-little',
+      `At ${i.toC}\u00a0°C this syrup still holds ${Math.ceil(waterLeftG)}\u00a0g of water; there are only ${Math.round(i.waterG)}\u00a0g: add water, it boils off again.`,
+    );
   }
   const boilsOffG = i.waterG - waterLeftG;
   const sugar = { massG: i.sugarG, per100: composition({ sucrose: 100 }) };
@@ -111,7 +124,10 @@ export function boilSyrup(i: SyrupInput): Result<Syrup> {
  * @param boilsOffG g of water, at most what is there.
  */
 export function reducingMinutes(mixture: Mixture, sucroseEqG: number, startC: number, boilsOffG: number, hobW: number): Result<number> {
-  const fault = within('hobW', 'The hob', hobW, 50, 20_000, 'W') ?? within('startC', 'It at the start', startC, -30, 100, '°C') ?? within('boilsOffG', 'What boils off', boilsOffG, 0, Math.max(0, mixture.grams.water), 'g');
+  const fault =
+    within('hobW', 'The hob', hobW, 50, 20_000, 'W') ??
+    within('startC', 'It at the start', startC, -30, 100, '°C') ??
+    within('boilsOffG', 'What boils off', boilsOffG, 0, Math.max(0, mixture.grams.water), 'g');
   if (fault) return { ok: false, fault };
   if (mixture.massG <= 0) return fail('mixture', 'empty', 'There is nothing in the pan yet.');
   const heat = heatContent(mixture, sucroseEqG);

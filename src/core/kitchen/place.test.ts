@@ -19,11 +19,13 @@ const air = (kitchen: typeof KITCHEN, s = setup(), family: Parameters<typeof pla
 describe('which place a dessert goes to', () => {
   it('is the one that the set-up names, whatever it is', () => expect(placeOf(KITCHEN, setup({ placeId: 'counter' }), 'semifreddo')?.id).toBe('counter'));
   it('else the first freezer for what is frozen and the first fridge for all else, never the counter', () => {
-    for (const family of FAMILIES) expect(placeOf(KITCHEN, setup({ placeId: null }), family)?.id, family).toBe(family === 'semifreddo' ? 'chest' : 'under-counter');
+    for (const family of FAMILIES)
+      expect(placeOf(KITCHEN, setup({ placeId: null }), family)?.id, family).toBe(family === 'semifreddo' ? 'chest' : 'under-counter');
     expect(placeOf(kitchenWith(place('counter'), place('blast-chiller')), setup({ placeId: null }), 'mousse')).toBeNull();
   });
   it('one that is no longer there is none', () => expect(placeOf(KITCHEN, setup({ placeId: 'sold' }), 'mousse')?.id).toBe('under-counter'));
-  it('freezers are the two that freeze for keeping', () => expect(PLACE_KINDS.filter((kind) => isFreezer({ kind }))).toEqual(['chest-freezer', 'frost-free-freezer']));
+  it('freezers are the two that freeze for keeping', () =>
+    expect(PLACE_KINDS.filter((kind) => isFreezer({ kind }))).toEqual(['chest-freezer', 'frost-free-freezer']));
 });
 
 describe('the air of a place', () => {
@@ -39,7 +41,10 @@ describe('the air of a place', () => {
     expect(air(KITCHEN, setup({ placeId: 'chest', airC: -14 })).airC).toBe(-14);
   });
   it('on a crowded shelf hardly moves, a fan or none; a counter has no shelf', () => {
-    expect(air(KITCHEN, setup({ placeId: 'under-counter', air: 'crowded-shelf' }))).toMatchObject({ h: AIR_H['crowded-shelf'], name: 'Under-counter fridge, crowded' });
+    expect(air(KITCHEN, setup({ placeId: 'under-counter', air: 'crowded-shelf' }))).toMatchObject({
+      h: AIR_H['crowded-shelf'],
+      name: 'Under-counter fridge, crowded',
+    });
     expect(air(kitchenWith(place('still-fridge', { hWPerM2K: 3 })), setup({ placeId: 'still-fridge', air: 'crowded-shelf' })).h).toBe(3);
     expect(air(KITCHEN, setup({ placeId: 'counter', air: 'crowded-shelf' }))).toMatchObject({ h: AIR_H.counter, name: 'Counter' });
   });
@@ -50,8 +55,14 @@ describe('the air of a place', () => {
     expect([ua('blast-chiller'), ua('counter')]).toEqual([60, null]);
   });
   it('where there is no such place it is said which is missing', () => {
-    expect(airNow(kitchenWith(place('counter')), setup({ placeId: null }), 'semifreddo')).toMatchObject({ ok: false, fault: { field: 'placeId', code: 'no-place', says: expect.stringContaining('no freezer') } });
-    expect(airNow(kitchenWith(place('chest-freezer')), setup({ placeId: null }), 'mousse')).toMatchObject({ ok: false, fault: { says: expect.stringContaining('no fridge') } });
+    expect(airNow(kitchenWith(place('counter')), setup({ placeId: null }), 'semifreddo')).toMatchObject({
+      ok: false,
+      fault: { field: 'placeId', code: 'no-place', says: expect.stringContaining('no freezer') },
+    });
+    expect(airNow(kitchenWith(place('chest-freezer')), setup({ placeId: null }), 'mousse')).toMatchObject({
+      ok: false,
+      fault: { says: expect.stringContaining('no fridge') },
+    });
   });
 });
 

@@ -6,10 +6,24 @@ import type { ColdPlace } from './schema';
 import type { Vessel } from '../vessel/schema';
 import type { ColdSetup } from '../document/cold-plan-schema';
 
-const AIR_OF_PLACE: Readonly<Record<PlaceKind, AirKind>> = { 'still-fridge': 'still-fridge', 'fan-fridge': 'fan-fridge', 'chest-freezer': 'chest-freezer', 'frost-free-freezer': 'frost-free-freezer', 'blast-chiller': 'blast-chiller', counter: 'counter' };
+const AIR_OF_PLACE: Readonly<Record<PlaceKind, AirKind>> = {
+  'still-fridge': 'still-fridge',
+  'fan-fridge': 'fan-fridge',
+  'chest-freezer': 'chest-freezer',
+  'frost-free-freezer': 'frost-free-freezer',
+  'blast-chiller': 'blast-chiller',
+  counter: 'counter',
+};
 
 /** Fan-moved machines are those of kitchens, still ones those of homes. */
-const UA_OF_PLACE: Readonly<Record<PlaceKind, number | null>> = { 'still-fridge': FRIDGE_UA.domestic, 'fan-fridge': FRIDGE_UA['under-counter'], 'chest-freezer': FRIDGE_UA.domestic, 'frost-free-freezer': FRIDGE_UA['under-counter'], 'blast-chiller': FRIDGE_UA.blast, counter: null };
+const UA_OF_PLACE: Readonly<Record<PlaceKind, number | null>> = {
+  'still-fridge': FRIDGE_UA.domestic,
+  'fan-fridge': FRIDGE_UA['under-counter'],
+  'chest-freezer': FRIDGE_UA.domestic,
+  'frost-free-freezer': FRIDGE_UA['under-counter'],
+  'blast-chiller': FRIDGE_UA.blast,
+  counter: null,
+};
 
 const FREEZERS: readonly PlaceKind[] = ['chest-freezer', 'frost-free-freezer'];
 export const isFreezer = (p: Pick<ColdPlace, 'kind'>): boolean => FREEZERS.includes(p.kind);
@@ -35,10 +49,23 @@ export interface AirNow {
 /** The air round a dessert: how cold, and how well it takes heat. @returns a fault on `placeId` where the kitchen has no place that suits. */
 export function airNow(kitchen: Kitchen, setup: ColdSetup, family: Family): Result<AirNow> {
   const place = placeOf(kitchen, setup, family);
-  if (!place) return fail('placeId', 'no-place', family === 'semifreddo' ? 'The kitchen has no freezer: enter one in the Larder, with its temperature.' : 'The kitchen has no fridge: enter one in the Larder, with its temperature.');
+  if (!place)
+    return fail(
+      'placeId',
+      'no-place',
+      family === 'semifreddo'
+        ? 'The kitchen has no freezer: enter one in the Larder, with its temperature.'
+        : 'The kitchen has no fridge: enter one in the Larder, with its temperature.',
+    );
   const crowded = setup.air === 'crowded-shelf' && place.kind !== 'counter';
   const h = place.hWPerM2K ?? AIR_H[AIR_OF_PLACE[place.kind]];
-  return ok({ h: crowded ? Math.min(h, AIR_H['crowded-shelf']) : h, airC: setup.airC ?? place.airC, uaWPerK: UA_OF_PLACE[place.kind], fitted: place.hWPerM2K !== undefined, name: crowded ? `${place.name}, crowded` : place.name });
+  return ok({
+    h: crowded ? Math.min(h, AIR_H['crowded-shelf']) : h,
+    airC: setup.airC ?? place.airC,
+    uaWPerK: UA_OF_PLACE[place.kind],
+    fitted: place.hWPerM2K !== undefined,
+    name: crowded ? `${place.name}, crowded` : place.name,
+  });
 }
 
 /** The wall that a vessel has when the cook has not said: glass for glasses, none for what stands free. */

@@ -56,7 +56,13 @@ export const KitchenRulesSchema = z.object({
   waterBoilsC: z.number().min(80).max(101).default(100),
   /** The kitchen's own cooling rule, of its authority: from so many °C to so many within minutes, then colder within minutes of the same start. */
   cooling: z
-    .object({ fromC: z.number().min(20).max(100), firstC: z.number().min(0).max(60), firstMin: z.number().min(1).max(1440), secondC: z.number().min(-5).max(30), secondMin: z.number().min(1).max(2880) })
+    .object({
+      fromC: z.number().min(20).max(100),
+      firstC: z.number().min(0).max(60),
+      firstMin: z.number().min(1).max(1440),
+      secondC: z.number().min(-5).max(30),
+      secondMin: z.number().min(1).max(2880),
+    })
     .nullable()
     .default(null),
   /** Whether what the log has found corrects the forecasts. */
@@ -64,8 +70,14 @@ export const KitchenRulesSchema = z.object({
   /** The kitchen's preferred schools, by question. */
   ways: z.record(z.string().max(40), z.string().max(40)).default({}),
   /** Who usually works when. */
-  crew: z.array(CookSchema).max(20).default([...USUAL_CREW]),
-  ovens: z.array(OvenSchema).max(10).default([...USUAL_OVENS]),
+  crew: z
+    .array(CookSchema)
+    .max(20)
+    .default([...USUAL_CREW]),
+  ovens: z
+    .array(OvenSchema)
+    .max(10)
+    .default([...USUAL_OVENS]),
   hobRings: z.number().int().min(0).max(40).default(4),
   /** Of the kitchen's wall clock, by its name; '' for that of the machine that it runs on. */
   zone: z.string().max(60).default(''),

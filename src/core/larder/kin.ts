@@ -19,5 +19,12 @@ export function fromKin(name: string, kin: Ingredient, taken: ReadonlySet<string
   const base = slugOf(plain);
   let id = base;
   for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
-  return { ...kin, id, name: plain.charAt(0).toUpperCase() + plain.slice(1), aliases: [plain.toLowerCase()], note: `Taken from ${kin.name}: check composition and allergens on its packet.`.slice(0, 400), own: true };
+  return {
+    ...kin,
+    id,
+    name: plain.charAt(0).toUpperCase() + plain.slice(1),
+    aliases: [plain.toLowerCase()],
+    note: `Taken from ${kin.name}: check composition and allergens on its packet.`.slice(0, 400),
+    own: true,
+  };
 }

@@ -37,8 +37,24 @@ export interface LabelReading {
   readonly inferred: readonly Component[];
 }
 
-const FAT_OF: Readonly<Record<LabelKind, Component>> = { dairy: 'milk_fat', 'sweetened-dairy': 'milk_fat', chocolate: 'cocoa_fat', plant: 'other_fat', fruit: 'other_fat', biscuit: 'other_fat', syrup: 'other_fat' };
-const PROTEIN_OF: Readonly<Record<LabelKind, Component>> = { dairy: 'milk_protein', 'sweetened-dairy': 'milk_protein', chocolate: 'other_protein', plant: 'other_protein', fruit: 'other_protein', biscuit: 'other_protein', syrup: 'other_protein' };
+const FAT_OF: Readonly<Record<LabelKind, Component>> = {
+  dairy: 'milk_fat',
+  'sweetened-dairy': 'milk_fat',
+  chocolate: 'cocoa_fat',
+  plant: 'other_fat',
+  fruit: 'other_fat',
+  biscuit: 'other_fat',
+  syrup: 'other_fat',
+};
+const PROTEIN_OF: Readonly<Record<LabelKind, Component>> = {
+  dairy: 'milk_protein',
+  'sweetened-dairy': 'milk_protein',
+  chocolate: 'other_protein',
+  plant: 'other_protein',
+  fruit: 'other_protein',
+  biscuit: 'other_protein',
+  syrup: 'other_protein',
+};
 /** Milk's own minerals beside its protein and lactose: 8 parts of ash to 92 (section 1 of the reference: 54 + 38 + 8). */
 const ASH_PER_MILK_SOLIDS = 8 / 92;
 
@@ -49,12 +65,24 @@ const ASH_PER_MILK_SOLIDS = 8 / 92;
  */
 export function compositionFromLabel(label: Label): Result<LabelReading> {
   const { kind } = label;
-  for (const [field, name] of [['fatG', 'Fat'], ['carbohydrateG', 'Carbohydrate'], ['sugarsG', 'Of which sugars'], ['proteinG', 'Protein'], ['saltG', 'Salt'], ['fibreG', 'Fibre'], ['abvPct', 'Alcohol']] as const) {
+  for (const [field, name] of [
+    ['fatG', 'Fat'],
+    ['carbohydrateG', 'Carbohydrate'],
+    ['sugarsG', 'Of which sugars'],
+    ['proteinG', 'Protein'],
+    ['saltG', 'Salt'],
+    ['fibreG', 'Fibre'],
+    ['abvPct', 'Alcohol'],
+  ] as const) {
     const fault = within(field, name, label[field], 0, 100, field === 'abvPct' ? '%' : 'g');
     if (fault) return { ok: false, fault };
   }
   if (label.sugarsG > label.carbohydrateG + 0.05) {
-    return fail('sugarsG', 'more-than-whole', `Sugars ${label.sugarsG}\u00a0g are part of the carbohydrate, which is only ${label.carbohydrateG}\u00a0g: read the two lines again.`);
+    return fail(
+      'sugarsG',
+      'more-than-whole',
+      `Sugars ${label.sugarsG}\u00a0g are part of the carbohydrate, which is only ${label.carbohydrateG}\u00a0g: read the two lines again.`,
+    );
   }
   const ethanol = label.abvPct * 0.789;
   const declared = label.fatG + label.carbohydrateG + label.proteinG + label.saltG + label.fibreG + ethanol;

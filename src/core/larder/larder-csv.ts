@@ -6,14 +6,47 @@ import { fail, ok, type Fault, type Result } from '../result';
 
 /** The columns of a larder file, in their order. Grams are per 100 g; lists are parted by ';', aliases by '|'. */
 export const LARDER_COLUMNS = [
-  'id', 'name', 'category', ...COMPONENTS, 'density_g_per_ml', 'grams_per_us_cup', 'piece_grams', 'piece_name', 'bloom', 'biscuit_shape', 'biscuit_w_mm', 'biscuit_l_mm', 'biscuit_h_mm',
-  'soak_uptake_1s_pct', 'soak_uptake_2s_pct', 'soak_uptake_4s_pct', 'pack_grams', 'edible_pct', 'price_per_kg', 'allergens', 'flags', 'note', 'foam_role', 'own_sweetness', 'own_freezing', 'aliases', 'inferred', 'own', 'revision',
+  'id',
+  'name',
+  'category',
+  ...COMPONENTS,
+  'density_g_per_ml',
+  'grams_per_us_cup',
+  'piece_grams',
+  'piece_name',
+  'bloom',
+  'biscuit_shape',
+  'biscuit_w_mm',
+  'biscuit_l_mm',
+  'biscuit_h_mm',
+  'soak_uptake_1s_pct',
+  'soak_uptake_2s_pct',
+  'soak_uptake_4s_pct',
+  'pack_grams',
+  'edible_pct',
+  'price_per_kg',
+  'allergens',
+  'flags',
+  'note',
+  'foam_role',
+  'own_sweetness',
+  'own_freezing',
+  'aliases',
+  'inferred',
+  'own',
+  'revision',
 ] as const;
 
 type Row = Readonly<Record<string, string>>;
 type CellNumber = ReadTable['number'];
 
-const list = (cell: string | undefined, mark: string): string[] => (cell ? cell.split(mark).map((x) => x.trim()).filter(Boolean) : []);
+const list = (cell: string | undefined, mark: string): string[] =>
+  cell
+    ? cell
+        .split(mark)
+        .map((x) => x.trim())
+        .filter(Boolean)
+    : [];
 
 function ingredientOf(row: Row, number: CellNumber): unknown {
   const value = (column: string): number | null => ((row[column] ?? '').trim() === '' ? null : number(row[column]!));
@@ -78,7 +111,11 @@ export function readLarderCsv(text: string): Result<ReadLarder> {
     const row = Object.fromEntries(Object.entries(written).map(([column, text]) => [column, asMeant(text)]));
     const where = `row ${i + 2} (${(row.id ?? '').slice(0, 40) || 'no id'})`;
     if (table.value.slipped.has(i)) {
-      faults.push({ field: where, code: 'slipped', says: `${where}: it has more cells than there are columns. A comma in a text needs quotation marks round the text.` });
+      faults.push({
+        field: where,
+        code: 'slipped',
+        says: `${where}: it has more cells than there are columns. A comma in a text needs quotation marks round the text.`,
+      });
       return;
     }
     const parsed = IngredientSchema.safeParse(ingredientOf(row, table.value.number));

@@ -22,15 +22,25 @@ describe('a carton label', () => {
   it('always adds up to 100 g, with nothing below 0', () => {
     const g = (max: number) => fc.double({ min: 0, max, noNaN: true });
     fc.assert(
-      fc.property(fc.constantFrom(...LABEL_KINDS), g(60), g(60), g(1), g(30), g(5), g(20), g(40), (kind, fatG, carbohydrateG, share, proteinG, saltG, fibreG, abvPct) => {
-        const r = compositionFromLabel({ kind, fatG, carbohydrateG, sugarsG: carbohydrateG * share, proteinG, saltG, fibreG, abvPct });
-        if (!r.ok) {
-          expect(r.fault.code).toBe('more-than-100');
-          return;
-        }
-        expect(CompositionSchema.safeParse(r.value.composition).success).toBe(true);
-        expect(COMPONENTS.reduce((sum, c) => sum + r.value.composition[c], 0)).toBeCloseTo(100, 6);
-      }),
+      fc.property(
+        fc.constantFrom(...LABEL_KINDS),
+        g(60),
+        g(60),
+        g(1),
+        g(30),
+        g(5),
+        g(20),
+        g(40),
+        (kind, fatG, carbohydrateG, share, proteinG, saltG, fibreG, abvPct) => {
+          const r = compositionFromLabel({ kind, fatG, carbohydrateG, sugarsG: carbohydrateG * share, proteinG, saltG, fibreG, abvPct });
+          if (!r.ok) {
+            expect(r.fault.code).toBe('more-than-100');
+            return;
+          }
+          expect(CompositionSchema.safeParse(r.value.composition).success).toBe(true);
+          expect(COMPONENTS.reduce((sum, c) => sum + r.value.composition[c], 0)).toBeCloseTo(100, 6);
+        },
+      ),
     );
   });
   it.each([
@@ -46,7 +56,10 @@ describe('a carton label', () => {
 
 describe('nutrition', () => {
   it('follows the factors of the regulation: 9, 4, 4, 7, 2.4, 2, 3 kcal a gram', () => {
-    expect(nutritionOf(composition({ milk_fat: 10, sucrose: 20, milk_protein: 5, ethanol: 2, polyol: 3, fibre: 4, acid: 1 })).kcal).toBeCloseTo(90 + 80 + 20 + 14 + 7.2 + 8 + 3, 9);
+    expect(nutritionOf(composition({ milk_fat: 10, sucrose: 20, milk_protein: 5, ethanol: 2, polyol: 3, fibre: 4, acid: 1 })).kcal).toBeCloseTo(
+      90 + 80 + 20 + 14 + 7.2 + 8 + 3,
+      9,
+    );
     expect(nutritionOf(composition({ milk_fat: 10, sucrose: 20 })).kJ).toBeCloseTo(370 + 340, 9);
   });
   it('of the larder’s cream is what cartons say', () => {

@@ -34,7 +34,24 @@ export function nutritionOf(g: Composition): Nutrition {
   const sugarsG = g.lactose + g.sucrose + g.glucose + g.fructose;
   const digestible = sugarsG + g.higher_saccharides + g.starch;
   const energy = (i: 0 | 1): number =>
-    fatG * ENERGY.fat[i] + digestible * ENERGY.carbohydrate[i] + g.polyol * ENERGY.polyol[i] + g.fibre * ENERGY.fibre[i] + proteinG * ENERGY.protein[i] + g.ethanol * ENERGY.ethanol[i] + g.acid * ENERGY.acid[i];
+    fatG * ENERGY.fat[i] +
+    digestible * ENERGY.carbohydrate[i] +
+    g.polyol * ENERGY.polyol[i] +
+    g.fibre * ENERGY.fibre[i] +
+    proteinG * ENERGY.protein[i] +
+    g.ethanol * ENERGY.ethanol[i] +
+    g.acid * ENERGY.acid[i];
   const saturated = (i: 0 | 1): number => (Object.keys(SATURATED) as (keyof typeof SATURATED)[]).reduce((sum, fat) => sum + g[fat] * SATURATED[fat][i], 0);
-  return { kJ: energy(0), kcal: energy(1), fatG, saturatesG: [saturated(0), saturated(1)], carbohydrateG: digestible + g.polyol, sugarsG, fibreG: g.fibre, proteinG, saltG: g.salt, alcoholG: g.ethanol };
+  return {
+    kJ: energy(0),
+    kcal: energy(1),
+    fatG,
+    saturatesG: [saturated(0), saturated(1)],
+    carbohydrateG: digestible + g.polyol,
+    sugarsG,
+    fibreG: g.fibre,
+    proteinG,
+    saltG: g.salt,
+    alcoholG: g.ethanol,
+  };
 }

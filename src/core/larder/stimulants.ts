@@ -25,7 +25,13 @@ export function caffeineMgPer100(i: Pick<Ingredient, 'id' | 'name' | 'flags'>): 
 
 /** Nuts by their own names, as a label needs them. */
 const NUTS = ['almond', 'hazelnut', 'pistachio', 'walnut', 'pecan', 'cashew', 'macadamia', 'brazil'] as const;
-const ALSO: Readonly<Record<string, string>> = { marzipan: 'almond', amaretti: 'almond', praline: 'hazelnut', gianduja: 'hazelnut', 'nut-chocolate': 'hazelnut' };
+const ALSO: Readonly<Record<string, string>> = {
+  marzipan: 'almond',
+  amaretti: 'almond',
+  praline: 'hazelnut',
+  gianduja: 'hazelnut',
+  'nut-chocolate': 'hazelnut',
+};
 
 /** The nuts that an ingredient brings, by name; none where it is no tree nut or its name does not say which. */
 export function nutsIn(i: Pick<Ingredient, 'id' | 'name' | 'allergens' | 'aliases'>): readonly string[] {

@@ -9,19 +9,24 @@ export const StockPackSchema = z.object({
   /** What is left of it, g. */
   leftG: z.number().min(0).max(1_000_000),
   /** 'YYYY-MM-DD'; null where it says none. */
-  bestBefore: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a day, like 2026-12-01').nullable(),
+  bestBefore: z
+    .string()
+    .regex(/^\d{4}-\d{2}-\d{2}$/, 'a day, like 2026-12-01')
+    .nullable(),
 });
 export type StockPack = Readonly<z.infer<typeof StockPackSchema>>;
 
 /** Opened before whole, then by the day that it says, none last. */
 const firstOut = (a: StockPack, b: StockPack): number =>
-  Number(a.leftG >= a.sizeG) - Number(b.leftG >= b.sizeG) || ((a.bestBefore ?? '9999') < (b.bestBefore ?? '9999') ? -1 : (a.bestBefore ?? '9999') > (b.bestBefore ?? '9999') ? 1 : a.id < b.id ? -1 : 1);
+  Number(a.leftG >= a.sizeG) - Number(b.leftG >= b.sizeG) ||
+  ((a.bestBefore ?? '9999') < (b.bestBefore ?? '9999') ? -1 : (a.bestBefore ?? '9999') > (b.bestBefore ?? '9999') ? 1 : a.id < b.id ? -1 : 1);
 
 /** Whether a pack is still good on a day. */
 export const isGoodOn = (pack: StockPack, day: string): boolean => pack.bestBefore === null || pack.bestBefore >= day;
 
 /** What there is of an ingredient that is still good on a day, g. */
-export const inStockG = (stock: readonly StockPack[], ingredientId: string, day: string): number => stock.reduce((sum, p) => sum + (p.ingredientId === ingredientId && isGoodOn(p, day) ? p.leftG : 0), 0);
+export const inStockG = (stock: readonly StockPack[], ingredientId: string, day: string): number =>
+  stock.reduce((sum, p) => sum + (p.ingredientId === ingredientId && isGoodOn(p, day) ? p.leftG : 0), 0);
 
 export interface Drawn {
   readonly stock: readonly StockPack[];

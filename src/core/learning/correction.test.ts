@@ -22,7 +22,11 @@ describe('what the log makes of a house figure', () => {
     expect(l.n).toBe(1);
   });
   it('many alike come to their ratio, and the next batch keeps the noise of one', () => {
-    const l = learn(Array.from({ length: 400 }, (_, i) => seen(1.12, i)), spread, noise);
+    const l = learn(
+      Array.from({ length: 400 }, (_, i) => seen(1.12, i)),
+      spread,
+      noise,
+    );
     expect(l.factor).toBeCloseTo(1.12, 3);
     expect(Math.log(l.high / l.factor)).toBeCloseTo(1.2816 * Math.log(1.08), 3);
   });
@@ -38,18 +42,26 @@ describe('what the log makes of a house figure', () => {
   });
   it('laws: order does not matter while none is asked about, the factor lies between 1 and the outcomes, more batches never widen the band', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 0.9, max: 1.15, noNaN: true }), { minLength: 1, maxLength: 30 }), fc.constantFrom(...Object.values(LEARNABLE)), (ratios, f) => {
-        const all = ratios.map((r, i) => seen(r, i));
-        const l = learn(all, f.spread, f.noise);
-        const other = learn(ratios.toReversed().map((r, i) => seen(r, i)), f.spread, f.noise);
-        fc.pre(l.asked.length + other.asked.length === 0);
-        expect(other.factor).toBeCloseTo(l.factor, 10);
-        expect(l.factor).toBeGreaterThanOrEqual(Math.min(1, ...ratios) - 1e-12);
-        expect(l.factor).toBeLessThanOrEqual(Math.max(1, ...ratios) + 1e-12);
-        const fewer = learn(all.slice(0, -1), f.spread, f.noise);
-        expect(l.high / l.low).toBeLessThan(fewer.high / fewer.low);
-        expect(l.truth[1] / l.truth[0]).toBeLessThan(l.high / l.low);
-      }),
+      fc.property(
+        fc.array(fc.double({ min: 0.9, max: 1.15, noNaN: true }), { minLength: 1, maxLength: 30 }),
+        fc.constantFrom(...Object.values(LEARNABLE)),
+        (ratios, f) => {
+          const all = ratios.map((r, i) => seen(r, i));
+          const l = learn(all, f.spread, f.noise);
+          const other = learn(
+            ratios.toReversed().map((r, i) => seen(r, i)),
+            f.spread,
+            f.noise,
+          );
+          fc.pre(l.asked.length + other.asked.length === 0);
+          expect(other.factor).toBeCloseTo(l.factor, 10);
+          expect(l.factor).toBeGreaterThanOrEqual(Math.min(1, ...ratios) - 1e-12);
+          expect(l.factor).toBeLessThanOrEqual(Math.max(1, ...ratios) + 1e-12);
+          const fewer = learn(all.slice(0, -1), f.spread, f.noise);
+          expect(l.high / l.low).toBeLessThan(fewer.high / fewer.low);
+          expect(l.truth[1] / l.truth[0]).toBeLessThan(l.high / l.low);
+        },
+      ),
     );
   });
   it('what is no ratio is passed over', () => {
@@ -68,7 +80,11 @@ describe('what several contexts share', () => {
   const of = (observations: Parameters<typeof learnTogether>[0]) => learnTogether(observations, CONTEXTS, figure);
 
   it('before any batch the band is that of the house figure: ±30 % of the time, ±20 % of the air, ±45 % of the hold', () => {
-    for (const [key, spread] of [['whisk-time', SPREAD.whiskTime], ['overrun', SPREAD.overrun], ['hold', SPREAD.hold]] as const) {
+    for (const [key, spread] of [
+      ['whisk-time', SPREAD.whiskTime],
+      ['overrun', SPREAD.overrun],
+      ['hold', SPREAD.hold],
+    ] as const) {
       const l = learnTogether([], [{ id: 'x', kind: 'k' }], LEARNABLE[key]).get('x')!;
       expect(l.high).toBeCloseTo(1 + spread, 2);
     }

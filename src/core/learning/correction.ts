@@ -84,7 +84,11 @@ function after({ mean, covariance }: Belief, i: number, seen: number, noiseVaria
  * @param spread of the formula, and noise of one outcome: relative standard deviations > 0.
  * @returns for each context factor 1 with the formula's own band where there is no observation at all.
  */
-export function learnTogether(observations: readonly (Observation & { readonly context: string })[], contexts: readonly Context[], { spread, noise }: { readonly spread: number; readonly noise: number }): ReadonlyMap<string, Learnt> {
+export function learnTogether(
+  observations: readonly (Observation & { readonly context: string })[],
+  contexts: readonly Context[],
+  { spread, noise }: { readonly spread: number; readonly noise: number },
+): ReadonlyMap<string, Learnt> {
   const noiseVariance = sigmaOf(noise) ** 2;
   let belief = before(contexts, sigmaOf(spread) ** 2);
   const place = new Map(contexts.map((c, i) => [c.id, i]));
@@ -108,14 +112,29 @@ export function learnTogether(observations: readonly (Observation & { readonly c
       const variance = belief.covariance[i]![i]!;
       const next = BAND_80 * Math.sqrt(variance + noiseVariance);
       const truth = BAND_80 * Math.sqrt(variance);
-      return [c.id, { factor: Math.exp(mean), low: Math.exp(mean - next), high: Math.exp(mean + next), truth: [Math.exp(mean - truth), Math.exp(mean + truth)], n: n[i]!, borrowed: all - n[i]!, asked: asked[i]! }];
+      return [
+        c.id,
+        {
+          factor: Math.exp(mean),
+          low: Math.exp(mean - next),
+          high: Math.exp(mean + next),
+          truth: [Math.exp(mean - truth), Math.exp(mean + truth)],
+          n: n[i]!,
+          borrowed: all - n[i]!,
+          asked: asked[i]!,
+        },
+      ];
     }),
   );
 }
 
 /** The same of one context alone. */
 export const learn = (observations: readonly Observation[], spread: number, noise: number): Learnt =>
-  learnTogether(observations.map((o) => ({ ...o, context: '' })), [{ id: '', kind: '' }], { spread, noise }).get('')!;
+  learnTogether(
+    observations.map((o) => ({ ...o, context: '' })),
+    [{ id: '', kind: '' }],
+    { spread, noise },
+  ).get('')!;
 
 /** What the kitchen's log has found for a house figure in one context: a mixer, or a family of stabilisers. */
 export interface KitchenCorrection {

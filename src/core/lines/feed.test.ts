@@ -54,7 +54,12 @@ describe('which part a line names', () => {
     ['', null],
   ])('‘%s’ names %s', (text, id) => {
     expect(named(text)).toBe(id);
-    expect(namesPart(text, parts.map((p) => p.name))).toBe(id !== null);
+    expect(
+      namesPart(
+        text,
+        parts.map((p) => p.name),
+      ),
+    ).toBe(id !== null);
   });
   it('never the part that it stands in', () => expect(named('half of the custard', 'a')).toBeNull());
 });
@@ -70,7 +75,9 @@ describe('the share that is taken', () => {
     expect(shareTaken({ kind: 'volume', ml: 250 }, 'custard', 500)).toBeCloseTo(0.5, 12);
     // House figures, g/mL: each within what a kitchen weighs of a level cup.
     const perMl = (kind: Parameters<typeof shareTaken>[1]): number => shareTaken({ kind: 'volume', ml: 1000 }, kind, 1000)!;
-    expect([perMl('egg-foam'), perMl('meringue'), perMl('cheese-cream'), perMl('set-filling'), perMl('buttercream'), perMl('crown')]).toEqual([0.25, 0.25, 0.62, 0.65, 0.8, 0.5]);
+    expect([perMl('egg-foam'), perMl('meringue'), perMl('cheese-cream'), perMl('set-filling'), perMl('buttercream'), perMl('crown')]).toEqual([
+      0.25, 0.25, 0.62, 0.65, 0.8, 0.5,
+    ]);
   });
   it('of nothing is nothing', () => {
     expect(shareTaken({ kind: 'mass', massG: 10 }, 'custard', 0)).toBe(0);

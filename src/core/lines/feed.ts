@@ -21,7 +21,13 @@ const REST = /^\s*(?:the )?(?:rest|remainder|remaining)\b/i;
 const feedNames = (text: string): readonly string[] => {
   const rest = text.replace(ALL, ' ').replace(REST, ' ');
   // 'All of the Cream 2': the number may be of the name.
-  return [rest, splitLine(rest).name].map((n) => plainName(n).replace(/^(?:of )?(?:the )?/, '').trim()).filter((n) => n !== '');
+  return [rest, splitLine(rest).name]
+    .map((n) =>
+      plainName(n)
+        .replace(/^(?:of )?(?:the )?/, '')
+        .trim(),
+    )
+    .filter((n) => n !== '');
 };
 const partName = (name: string): string => plainName(name).replace(/^the /, '');
 
@@ -52,15 +58,26 @@ export function readFeedAmount(text: string, cups: CupSystem = 'us'): Result<Fee
   if (!amount.quantity.ok) return amount.quantity;
   if (amount.unit === null) return share(amount.quantity.value);
   if (amount.unit.dimension === 'mass' && amount.quantity.value > 0) return ok({ kind: 'mass', massG: amount.quantity.value * amount.unit.size });
-  if (amount.unit.dimension === 'volume' && amount.quantity.value > 0) return ok({ kind: 'volume', ml: amount.quantity.value * unitSize(amount.unit, cups, amount.system) });
+  if (amount.unit.dimension === 'volume' && amount.quantity.value > 0)
+    return ok({ kind: 'volume', ml: amount.quantity.value * unitSize(amount.unit, cups, amount.system) });
   return fail('text', 'unknown-unit', 'From another part take a share (half, 1/3, the rest), grams, or cups.');
 }
 
 const share = (value: number): Result<FeedAmount> =>
-  value > 0 && value <= 1 ? ok({ kind: 'share', share: value }) : fail('text', 'out-of-range', 'Of another part at most all can be taken: write a share like 1/2, or grams.');
+  value > 0 && value <= 1
+    ? ok({ kind: 'share', share: value })
+    : fail('text', 'out-of-range', 'Of another part at most all can be taken: write a share like 1/2, or grams.');
 
 /** What a cup of a finished part weighs, g/mL, its air counted (house ±20 %): about half of its mix for whipped cream, less for an egg foam. */
-const FOAM_G_PER_ML: Readonly<Partial<Record<PartKind, number>>> = { 'whipped-cream': 0.5, crown: 0.5, 'cheese-cream': 0.62, 'egg-foam': 0.25, 'set-filling': 0.65, buttercream: 0.8, meringue: 0.25 };
+const FOAM_G_PER_ML: Readonly<Partial<Record<PartKind, number>>> = {
+  'whipped-cream': 0.5,
+  crown: 0.5,
+  'cheese-cream': 0.62,
+  'egg-foam': 0.25,
+  'set-filling': 0.65,
+  buttercream: 0.8,
+  meringue: 0.25,
+};
 
 /** Which share of a part an amount takes, 0 and more; null for what the others leave. @param massG of all of the part. */
 export function shareTaken(amount: FeedAmount, kind: PartKind, massG: number): number | null {

@@ -17,13 +17,21 @@ const code = (text: string): string | null => {
 function left(of: Mixture, lost: Loss): Mixture {
   const portion = lossPortion(lost, of);
   if (!portion.ok) throw new Error(portion.fault.code);
-  return mix([{ massG: of.massG, per100: composition(Object.fromEntries(Object.entries(of.grams).map(([c, g]) => [c, (100 * g) / of.massG]))) }, portion.value]);
+  return mix([
+    { massG: of.massG, per100: composition(Object.fromEntries(Object.entries(of.grams).map(([c, g]) => [c, (100 * g) / of.massG]))) },
+    portion.value,
+  ]);
 }
 const mixture = (grams: Parameters<typeof composition>[0]): Mixture => ({ grams: composition(grams), massG: Object.values(grams).reduce((a, b) => a + b, 0) });
 
 describe('a line of loss', () => {
-  it.each(['less 31 g boils off', 'minus 8 % left in the bowl', 'Less 40 g seeds and skin', '- 30 g evaporates', '−5 % trimmings', '– 20 g sieved out'])('‘%s’ is one', (t) => expect(isLossText(t)).toBe(true));
-  it.each(['600 g cream', '- 600 g cream', 'lesson cream', '-18 °C', '30 g boiled sweets', 'seedless jam 40 g'])('‘%s’ is none', (t) => expect(isLossText(t)).toBe(false));
+  it.each(['less 31 g boils off', 'minus 8 % left in the bowl', 'Less 40 g seeds and skin', '- 30 g evaporates', '−5 % trimmings', '– 20 g sieved out'])(
+    '‘%s’ is one',
+    (t) => expect(isLossText(t)).toBe(true),
+  );
+  it.each(['600 g cream', '- 600 g cream', 'lesson cream', '-18 °C', '30 g boiled sweets', 'seedless jam 40 g'])('‘%s’ is none', (t) =>
+    expect(isLossText(t)).toBe(false),
+  );
   it.each([
     ['less 31 g boils off', { kind: 'boil-off', massG: 31, share: null }],
     ['less 1 oz evaporates', { kind: 'boil-off', massG: 28.349523125, share: null }],
@@ -82,18 +90,25 @@ describe('what is lost', () => {
   });
   it('mass is conserved, nothing becomes less than nothing, and more boiled leaves less of each', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 500, noNaN: true }), fc.double({ min: 0, max: 200, noNaN: true }), fc.double({ min: 0, max: 500, noNaN: true }), fc.double({ min: 0.01, max: 0.97, noNaN: true }), fc.double({ min: 0.01, max: 1, noNaN: true }), (water, ethanol, sucrose, share, of) => {
-        const start = mixture({ water, ethanol, sucrose });
-        const boiled = (g: number): Mixture => left(start, { kind: 'boil-off', massG: g, share: null, words: '' });
-        const [much, less] = [share * (water + ethanol), share * of * (water + ethanol)];
-        const after = boiled(much);
-        expect(after.massG).toBeCloseTo(start.massG - much, 6);
-        expect(after.grams.sucrose).toBeCloseTo(sucrose, 6);
-        for (const c of ['water', 'ethanol'] as const) {
-          expect(after.grams[c]).toBeGreaterThan(-1e-6);
-          expect(boiled(less).grams[c]).toBeGreaterThan(after.grams[c] - 1e-6);
-        }
-      }),
+      fc.property(
+        fc.double({ min: 1, max: 500, noNaN: true }),
+        fc.double({ min: 0, max: 200, noNaN: true }),
+        fc.double({ min: 0, max: 500, noNaN: true }),
+        fc.double({ min: 0.01, max: 0.97, noNaN: true }),
+        fc.double({ min: 0.01, max: 1, noNaN: true }),
+        (water, ethanol, sucrose, share, of) => {
+          const start = mixture({ water, ethanol, sucrose });
+          const boiled = (g: number): Mixture => left(start, { kind: 'boil-off', massG: g, share: null, words: '' });
+          const [much, less] = [share * (water + ethanol), share * of * (water + ethanol)];
+          const after = boiled(much);
+          expect(after.massG).toBeCloseTo(start.massG - much, 6);
+          expect(after.grams.sucrose).toBeCloseTo(sucrose, 6);
+          for (const c of ['water', 'ethanol'] as const) {
+            expect(after.grams[c]).toBeGreaterThan(-1e-6);
+            expect(boiled(less).grams[c]).toBeGreaterThan(after.grams[c] - 1e-6);
+          }
+        },
+      ),
     );
   });
 });

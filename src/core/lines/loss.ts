@@ -49,13 +49,15 @@ export function lossPortion(loss: Loss, mixture: Mixture): Result<Portion> {
   if (massG <= 0) return fail('text', 'nothing-there', 'There is nothing in this part yet to lose.');
   if (loss.kind === 'share') {
     const lostG = loss.massG ?? massG * (loss.share ?? 0);
-    if (lostG >= massG) return fail('text', 'more-than-there-is', `This part has only ${Math.round(massG)}\u00a0g: ${Math.round(lostG)}\u00a0g cannot be lost from it.`);
+    if (lostG >= massG)
+      return fail('text', 'more-than-there-is', `This part has only ${Math.round(massG)}\u00a0g: ${Math.round(lostG)}\u00a0g cannot be lost from it.`);
     const per100 = Object.fromEntries(Object.entries(grams).map(([c, g]) => [c, (100 * g) / massG])) as unknown as Composition;
     return ok({ massG: -lostG, per100 });
   }
   const volatile = grams.water + grams.ethanol;
   const lostG = loss.massG ?? massG * (loss.share ?? 0);
-  if (lostG >= volatile) return fail('text', 'more-than-there-is', `Only ${Math.round(volatile)}\u00a0g of this part can boil off: ${Math.round(lostG)}\u00a0g is more.`);
+  if (lostG >= volatile)
+    return fail('text', 'more-than-there-is', `Only ${Math.round(volatile)}\u00a0g of this part can boil off: ${Math.round(lostG)}\u00a0g is more.`);
   const waterLeft = waterAfterBoiling(grams.water, grams.ethanol, lostG);
   const ethanolLeft = grams.water > 0 ? grams.ethanol * (waterLeft / grams.water) ** ETHANOL_POWER : 0;
   const waterLost = grams.water - waterLeft;

@@ -95,7 +95,17 @@ const YOLK_OF_EGG = 0.34;
 const WATER: Composition = composition({ water: 100 });
 const DAIRY_ROLES: readonly FoamRole[] = ['cream', 'milk', 'mascarpone', 'soft-cheese', 'strained-yoghurt'];
 
-const emptyRoles = (): Record<FoamRole, number> => ({ cream: 0, milk: 0, mascarpone: 0, 'soft-cheese': 0, 'strained-yoghurt': 0, 'sour-liquid': 0, 'milk-powder': 0, xanthan: 0, none: 0 });
+const emptyRoles = (): Record<FoamRole, number> => ({
+  cream: 0,
+  milk: 0,
+  mascarpone: 0,
+  'soft-cheese': 0,
+  'strained-yoghurt': 0,
+  'sour-liquid': 0,
+  'milk-powder': 0,
+  xanthan: 0,
+  none: 0,
+});
 
 /** Line readings stay true while line, larder and measures are the same objects: a keystroke reads one line, not a hundred. */
 const remembered = new WeakMap<Line, { larder: ReadonlyMap<string, Ingredient>; cups: Measures['cups']; eggs: Measures['eggs']; reading: LineReading }>();
@@ -155,13 +165,25 @@ function readFeed(line: Line, from: Part, sources: FeedSources, cups: Measures['
   if (!amount.ok) return wrong(amount.fault);
   const a = amount.value;
   const share = shareTaken(a, from.kind, massG) ?? sources.restShare(from.id);
-  if (share > 1 + 1e-9) return wrong({ field: 'text', code: 'more-than-there-is', says: `${from.name} has only ${Math.round(massG)}\u00a0g: take less, or make more of it.` });
+  if (share > 1 + 1e-9)
+    return wrong({ field: 'text', code: 'more-than-there-is', says: `${from.name} has only ${Math.round(massG)}\u00a0g: take less, or make more of it.` });
   const read: ReadLine = { massG: massG * share, rangeG: null, quantity: share, unit: unitOf('g'), fatPct: null, per100: WATER, unweighed: false };
   const cook = a.kind === 'rest' ? 'the rest' : a.kind === 'share' ? shareWords(a.share) : `${Math.round(100 * share)}\u00a0%`;
-  return { reading: { line, kind: 'part', ingredient: null, fromPart: from, role: 'part', name: from.name, read, fault: null, cooksMeasure: cook, soakWaterG: 0 }, source, share };
+  return {
+    reading: { line, kind: 'part', ingredient: null, fromPart: from, role: 'part', name: from.name, read, fault: null, cooksMeasure: cook, soakWaterG: 0 },
+    source,
+    share,
+  };
 }
 
-const SHARE_WORDS: readonly (readonly [number, string])[] = [[1, 'all'], [1 / 2, 'half'], [1 / 3, 'a third'], [2 / 3, 'two thirds'], [1 / 4, 'a quarter'], [3 / 4, 'three quarters']];
+const SHARE_WORDS: readonly (readonly [number, string])[] = [
+  [1, 'all'],
+  [1 / 2, 'half'],
+  [1 / 3, 'a third'],
+  [2 / 3, 'two thirds'],
+  [1 / 4, 'a quarter'],
+  [3 / 4, 'three quarters'],
+];
 const shareWords = (share: number): string => SHARE_WORDS.find(([s]) => Math.abs(s - share) < 1e-6)?.[1] ?? `${Math.round(100 * share)}\u00a0%`;
 
 const NO_SOURCES: FeedSources = { partOf: () => null, readingOf: () => null, restShare: () => 0 };
@@ -325,10 +347,36 @@ function takeLoss(line: Line, before: Mixture): AfterLoss {
   const good = now.ok || !line.lastGood ? now : lossOf(line.lastGood.text);
   if (!good.ok) return { reading: faulty(line, 'loss', good.fault), mixture: before, staysShare: 1 };
   const { portion, loss } = good.value;
-  const read: ReadLine = { massG: portion.massG, rangeG: null, quantity: -portion.massG, unit: unitOf('g'), fatPct: null, per100: portion.per100, unweighed: false };
-  const reading: LineReading = { line, kind: 'loss', ingredient: null, fromPart: null, role: null, name: loss.words, read, fault: now.ok ? null : now.fault, cooksMeasure: '', soakWaterG: 0 };
+  const read: ReadLine = {
+    massG: portion.massG,
+    rangeG: null,
+    quantity: -portion.massG,
+    unit: unitOf('g'),
+    fatPct: null,
+    per100: portion.per100,
+    unweighed: false,
+  };
+  const reading: LineReading = {
+    line,
+    kind: 'loss',
+    ingredient: null,
+    fromPart: null,
+    role: null,
+    name: loss.words,
+    read,
+    fault: now.ok ? null : now.fault,
+    cooksMeasure: '',
+    soakWaterG: 0,
+  };
   const left = (before.massG + portion.massG) / before.massG;
-  return { reading, mixture: combine([{ mixture: before, share: 1 }, { mixture: mix([portion]), share: 1 }]), staysShare: loss.kind === 'share' ? left : 1 };
+  return {
+    reading,
+    mixture: combine([
+      { mixture: before, share: 1 },
+      { mixture: mix([portion]), share: 1 },
+    ]),
+    staysShare: loss.kind === 'share' ? left : 1,
+  };
 }
 
 /** Fat % of all in the bowl, the added sugar left out; null for an empty bowl. */

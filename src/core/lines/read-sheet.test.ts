@@ -7,9 +7,14 @@ import { bowlFatPct, boughtG, creamKindOf } from './read-part';
 
 const read = (sheet: Sheet): SheetReading => readSheet(sheet, KITCHEN.larder, CONTEXT.measures);
 const massOf = (r: SheetReading, id: string): number => r.parts.get(id)!.mixture.massG;
-const faults = (r: SheetReading): readonly (readonly [string, string])[] => [...r.parts].flatMap(([id, p]) => p.lines.flatMap((l) => (l.fault ? [[id, l.fault.code] as const] : [])));
+const faults = (r: SheetReading): readonly (readonly [string, string])[] =>
+  [...r.parts].flatMap(([id, p]) => p.lines.flatMap((l) => (l.fault ? [[id, l.fault.code] as const] : [])));
 /** 600 g of cream, of which others take as these lines say. */
-const cream = (...takers: readonly (readonly string[])[]): Sheet => partsSheet([['cream', 'whipped-cream', 'Chantilly', ['500 g cream 36 %', '100 g icing sugar']], ...takers.map((lines, i) => [`t${i}`, 'set-filling', `Filling ${i + 1}`, lines] as const)]);
+const cream = (...takers: readonly (readonly string[])[]): Sheet =>
+  partsSheet([
+    ['cream', 'whipped-cream', 'Chantilly', ['500 g cream 36 %', '100 g icing sugar']],
+    ...takers.map((lines, i) => [`t${i}`, 'set-filling', `Filling ${i + 1}`, lines] as const),
+  ]);
 
 describe('parts that take from each other', () => {
   it('take shares, grams and what is left, and mass is counted once', () => {
@@ -31,24 +36,42 @@ describe('parts that take from each other', () => {
   it('no more than there is, by one line; nothing of nothing', () => {
     expect(faults(read(cream(['601 g Chantilly'])))).toEqual([['t0', 'more-than-there-is']]);
     expect(faults(read(cream(['600 g Chantilly'])))).toEqual([]);
-    expect(faults(read(partsSheet([['cream', 'whipped-cream', 'Chantilly', []], ['t0', 'set-filling', 'Filling', ['half of the Chantilly']]])))).toEqual([['t0', 'nothing-there']]);
+    expect(
+      faults(
+        read(
+          partsSheet([
+            ['cream', 'whipped-cream', 'Chantilly', []],
+            ['t0', 'set-filling', 'Filling', ['half of the Chantilly']],
+          ]),
+        ),
+      ),
+    ).toEqual([['t0', 'nothing-there']]);
   });
   it('a circle is broken where it closes, and what is not of it is read', () => {
     const sheet = partsSheet([
       ['a', 'custard', 'Custard', ['500 g milk']],
       ['b', 'set-filling', 'Filling', ['200 g mascarpone', 'half of the Custard']],
     ]);
-    const circled = { ...sheet, parts: sheet.parts.map((p) => (p.id === 'a' ? { ...p, lines: [...p.lines, { ...sheet.parts[1]!.lines[1]!, id: 'a-2', text: 'half of the Filling', fromPartId: 'b', lastGood: null }] } : p)) };
+    const circled = {
+      ...sheet,
+      parts: sheet.parts.map((p) =>
+        p.id === 'a'
+          ? { ...p, lines: [...p.lines, { ...sheet.parts[1]!.lines[1]!, id: 'a-2', text: 'half of the Filling', fromPartId: 'b', lastGood: null }] }
+          : p,
+      ),
+    };
     const r = read(circled);
     expect(faults(r)).toEqual([['b', 'circular']]);
     expect(massOf(r, 'b')).toBeCloseTo(200, 6);
     expect(massOf(r, 'a')).toBeCloseTo(600, 6);
   });
   it('what is lost is lost before it is given on', () => {
-    const r = read(partsSheet([
-      ['c', 'custard', 'Custard', ['500 g milk', '100 g caster sugar', 'less 10 % left in the pan']],
-      ['f', 'set-filling', 'Filling', ['half of the Custard']],
-    ]));
+    const r = read(
+      partsSheet([
+        ['c', 'custard', 'Custard', ['500 g milk', '100 g caster sugar', 'less 10 % left in the pan']],
+        ['f', 'set-filling', 'Filling', ['half of the Custard']],
+      ]),
+    );
     expect(massOf(r, 'c')).toBeCloseTo(540, 6);
     expect(massOf(r, 'f')).toBeCloseTo(270, 6);
     expect(r.parts.get('f')!.mixture.grams.sucrose).toBeCloseTo(45, 1);

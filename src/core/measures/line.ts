@@ -64,9 +64,18 @@ export function readLine(text: string, ingredient: Ingredient | null, measures: 
   return ok({ massG, rangeG, quantity, unit, fatPct: carton.value.fatPct, per100: carton.value.per100, unweighed: written.unweighed || unit.key === 'pinch' });
 }
 
-const unweighed = (ingredient: Ingredient, massG: number): ReadLine => ({ massG, rangeG: null, quantity: massG, unit: unitOf('g'), fatPct: null, per100: ingredient.composition, unweighed: true });
+const unweighed = (ingredient: Ingredient, massG: number): ReadLine => ({
+  massG,
+  rangeG: null,
+  quantity: massG,
+  unit: unitOf('g'),
+  fatPct: null,
+  per100: ingredient.composition,
+  unweighed: true,
+});
 
-const unknownName = (name: string): string => (name === '' ? 'Which ingredient? Add its name.' : `‘${name}’ is not in the larder: choose one below or write it another way.`);
+const unknownName = (name: string): string =>
+  name === '' ? 'Which ingredient? Add its name.' : `‘${name}’ is not in the larder: choose one below or write it another way.`;
 
 interface Mass {
   readonly massG: number;
@@ -79,7 +88,14 @@ interface Mass {
 function massOf(written: WrittenLine, ingredient: Ingredient, measures: Measures): Result<Mass> {
   const weighed = written.amounts[0]?.unit?.dimension === 'mass';
   const volumeOfPack = written.aside?.unit?.dimension === 'volume' && written.amounts[0]?.unit?.dimension === 'pack';
-  const aside = !weighed && (written.aside?.unit?.dimension === 'mass' || volumeOfPack) && written.aside?.unit && written.aside.quantity.ok && written.aside.quantity.value > 0 ? gramsOf(written.aside, unitOf(written.aside.unit.key), ingredient, measures) : null;
+  const aside =
+    !weighed &&
+    (written.aside?.unit?.dimension === 'mass' || volumeOfPack) &&
+    written.aside?.unit &&
+    written.aside.quantity.ok &&
+    written.aside.quantity.value > 0
+      ? gramsOf(written.aside, unitOf(written.aside.unit.key), ingredient, measures)
+      : null;
   let massG = 0;
   let first: { unit: Unit; quantity: number; range: readonly [number, number] | null } | null = null;
   for (const amount of written.amounts) {
@@ -89,19 +105,33 @@ function massOf(written: WrittenLine, ingredient: Ingredient, measures: Measures
     if (!grams.ok && !aside?.ok) return grams;
     if (grams.ok) massG += grams.value;
     const quantity = amount.quantity.ok ? amount.quantity.value : 0;
-    first ??= { unit, quantity, range: amount.range && grams.ok ? [(grams.value * amount.range[0]) / quantity, (grams.value * amount.range[1]) / quantity] : null };
+    first ??= {
+      unit,
+      quantity,
+      range: amount.range && grams.ok ? [(grams.value * amount.range[0]) / quantity, (grams.value * amount.range[1]) / quantity] : null,
+    };
   }
   if (!first) return fail('text', 'no-amount', 'There is no amount here.');
-  return ok({ massG: aside?.ok ? aside.value * timesAside(written, ingredient, aside.value) : massG, rangeG: aside?.ok ? null : first.range, unit: first.unit, quantity: first.quantity });
+  return ok({
+    massG: aside?.ok ? aside.value * timesAside(written, ingredient, aside.value) : massG,
+    rangeG: aside?.ok ? null : first.range,
+    unit: first.unit,
+    quantity: first.quantity,
+  });
 }
 
 /** '1 madeira cake', '1 panettone': the whole, of what the larder counts by the slice. */
-const isWholeOne = (written: WrittenLine, ingredient: Ingredient): boolean => /^(?:slice|piece)$/.test(ingredient.piece?.name ?? '') && ingredient.packG !== null && /\b(?:(?<!sponge )cakes?|loaf|loaves|panettone|brioche)$/i.test(written.name.replace(/,.*$|\(.*?\)/g, '').trim()) && !/\bslic/i.test(written.name);
+const isWholeOne = (written: WrittenLine, ingredient: Ingredient): boolean =>
+  /^(?:slice|piece)$/.test(ingredient.piece?.name ?? '') &&
+  ingredient.packG !== null &&
+  /\b(?:(?<!sponge )cakes?|loaf|loaves|panettone|brioche)$/i.test(written.name.replace(/,.*$|\(.*?\)/g, '').trim()) &&
+  !/\bslic/i.test(written.name);
 
 /** How often the size in brackets counts: for each of the packs where it says so, or where that is nearer to the pack of the larder. */
 function timesAside(written: WrittenLine, ingredient: Ingredient, asideG: number): number {
   const first = written.amounts[0];
-  if (written.asideEach === false || first?.unit?.dimension !== 'pack' || !first.quantity.ok) return written.asideEach && first?.quantity.ok ? first.quantity.value : 1;
+  if (written.asideEach === false || first?.unit?.dimension !== 'pack' || !first.quantity.ok)
+    return written.asideEach && first?.quantity.ok ? first.quantity.value : 1;
   const count = first.quantity.value;
   if (written.asideEach || ingredient.packG === null) return count;
   return Math.abs(Math.log(asideG / ingredient.packG)) <= Math.abs(Math.log(asideG / count / ingredient.packG)) ? count : 1;
@@ -138,11 +168,15 @@ function gramsOf(amount: WrittenAmount, unit: Unit, ingredient: Ingredient, meas
     // 'a small leaf' and other pieces aside, a spoon of something that comes by the spoon needs no density.
     if (density !== null) return ok(quantity * unitSize(unit, measures.cups, amount.system) * density);
     const spoon = unit.key === 'tsp' && ingredient.piece?.name.endsWith('teaspoon') ? ingredient.piece.grams : null;
-    return spoon === null ? fail('text', 'no-density', `The larder does not know what a ${unit.one} of ${ingredient.name} weighs: use grams.`) : ok(quantity * spoon);
+    return spoon === null
+      ? fail('text', 'no-density', `The larder does not know what a ${unit.one} of ${ingredient.name} weighs: use grams.`)
+      : ok(quantity * spoon);
   }
   if (unit.dimension === 'pack' && ingredient.bloom !== null && ingredient.piece?.name !== 'leaf') return ok(quantity * GELATIN_SACHET_G);
   if (unit.dimension === 'pack') {
-    return ingredient.packG === null ? fail('text', 'no-pack', `The larder does not know what a pack of ${ingredient.name} weighs: use grams.`) : ok(quantity * ingredient.packG);
+    return ingredient.packG === null
+      ? fail('text', 'no-pack', `The larder does not know what a pack of ${ingredient.name} weighs: use grams.`)
+      : ok(quantity * ingredient.packG);
   }
   if (!ingredient.piece || (unit.key === 'leaf' && ingredient.piece.name !== 'leaf')) {
     return fail('text', 'no-piece', `${ingredient.name} does not come in ${unit.many}: use grams.`);
@@ -177,7 +211,10 @@ export function cooksMeasure(text: string, read: ReadLine, ingredient: Ingredien
   const amount = written.amounts[0];
   if (!amount) return read.unweighed ? 'to taste' : '';
   if (written.amounts.length > 1 || amount.range || amount.heap !== 1) {
-    return written.amounts.map((a) => a.text).join(' + ').replaceAll(' ', '\u00a0');
+    return written.amounts
+      .map((a) => a.text)
+      .join(' + ')
+      .replaceAll(' ', '\u00a0');
   }
   if (read.unit.dimension === 'pack') return amount.text.replaceAll(' ', '\u00a0');
   if (read.unit.dimension !== 'mass' || read.unit.key === 'pinch' || read.unit.key === 'stick' || read.unit.key === 'knob') {
@@ -214,22 +251,34 @@ const NEAREST = 0.07;
 
 /** So much in measures that a kitchen has: one, or a larger and a smaller one where one does not do; '' below an eighth of a teaspoon. */
 function inMeasures(ml: number, size: (typeof CUP_SYSTEMS)[CupSystem]): string {
-  const said = (quantity: number, unit: 'cup' | 'tbsp' | 'tsp') => ({ ml: quantity * size[unit], text: counted(asFraction(quantity, 1e-6) ?? asDecimal(quantity), unitOf(unit)) });
+  const said = (quantity: number, unit: 'cup' | 'tbsp' | 'tsp') => ({
+    ml: quantity * size[unit],
+    text: counted(asFraction(quantity, 1e-6) ?? asDecimal(quantity), unitOf(unit)),
+  });
   type Said = ReturnType<typeof said>;
   const whole = Math.floor(ml / size.cup);
-  const cups = [whole, whole + 1].flatMap((n) => CUP_PARTS.map((part) => n + part)).filter((n) => n > 0).map((n) => said(n, 'cup'));
+  const cups = [whole, whole + 1]
+    .flatMap((n) => CUP_PARTS.map((part) => n + part))
+    .filter((n) => n > 0)
+    .map((n) => said(n, 'cup'));
   const spoons = Array.from({ length: 8 }, (_, i) => said((i + 1) / 2, 'tbsp'));
   const small = TSP_PARTS.map((n) => said(n, 'tsp'));
   const singles = ml >= size.cup / 4 - 1e-9 ? cups : [...spoons, ...small];
   const off = (x: Pick<Said, 'ml'>): number => Math.abs(x.ml - ml) / ml;
-  const nearest = <T extends Pick<Said, 'ml'>>(list: readonly T[]): T | undefined => list.reduce<T | undefined>((best, x) => (best === undefined || off(x) < off(best) - 1e-9 ? x : best), undefined);
+  const nearest = <T extends Pick<Said, 'ml'>>(list: readonly T[]): T | undefined =>
+    list.reduce<T | undefined>((best, x) => (best === undefined || off(x) < off(best) - 1e-9 ? x : best), undefined);
   const about = (x: Said): string => `${off(x) <= EXACT ? '' : '≈\u00a0'}${x.text}`;
   const one = nearest(singles);
   if (one && off(one) <= NEAR_ONE) return about(one);
   const wholeSpoons = spoons.filter((_, i) => i % 2 === 1);
   const pairs = (ml >= size.cup / 4 ? cups : wholeSpoons)
     .filter((big) => big.ml < ml)
-    .flatMap((big) => [...(ml >= size.cup / 4 ? wholeSpoons.slice(0, 3) : []), ...small.filter((s) => s.ml >= size.tsp)].map((little) => ({ ml: big.ml + little.ml, text: `${big.text}\u00a0+\u00a0${little.text}` })));
+    .flatMap((big) =>
+      [...(ml >= size.cup / 4 ? wholeSpoons.slice(0, 3) : []), ...small.filter((s) => s.ml >= size.tsp)].map((little) => ({
+        ml: big.ml + little.ml,
+        text: `${big.text}\u00a0+\u00a0${little.text}`,
+      })),
+    );
   const two = nearest(pairs);
   if (two && off(two) <= NEAR_TWO) return about(two);
   return one && off(one) <= NEAREST ? about(one) : '';
@@ -242,8 +291,11 @@ function inMeasures(ml: number, size: (typeof CUP_SYSTEMS)[CupSystem]): string {
 export function scaleLineText(text: string, factor: number): string {
   const written = splitLine(text);
   const spoken = written.amounts[0];
-  if (spoken?.spoken && spoken.quantity.ok) return withAmount(text, `${scaledNumber(spoken.quantity.value * factor, spoken.unit)}${spoken.unit ? ` ${spoken.unit.one}` : ''}`);
-  const edits = [...written.amounts, ...(written.aside && !written.asideEach ? [written.aside] : [])].flatMap((a) => a.runs.map((run) => ({ run, unit: a.unit })));
+  if (spoken?.spoken && spoken.quantity.ok)
+    return withAmount(text, `${scaledNumber(spoken.quantity.value * factor, spoken.unit)}${spoken.unit ? ` ${spoken.unit.one}` : ''}`);
+  const edits = [...written.amounts, ...(written.aside && !written.asideEach ? [written.aside] : [])].flatMap((a) =>
+    a.runs.map((run) => ({ run, unit: a.unit })),
+  );
   edits.sort((a, b) => b.run.start - a.run.start);
   let scaled = text;
   for (const { run, unit } of edits) {

@@ -95,7 +95,9 @@ const spelled = (word: string): string => {
 
 /** What cooks say of an ingredient that does not say which one it is. */
 const MANNERS = new Set(
-  'fresh freshly sheep buffalo cow crumb crumbs chopped melted cold chilled softened soft sifted frozen thawed defrosted unflavored unflavoured liquid mashed spiced canned tinned unwaxed unsalted lukewarm tepid iced plump boiled sweet-cream packed heaped shredded shaved slivered flaked rolled crumbled broken halved quartered cubed zested juiced separated bought homemade store leftover stale baked unbaked prebaked prepared ready-made readymade ready made shop full-fat fullfat finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored split scraped shelled skinned blanched cubes chunks pieces slices wedges full sheets dissolved mixed stirred soaked bloomed drained strained warm hot strong dry fine to taste or and for dusting serving optional garnish decorating decoration sprinkling divided plus such as like these those thin good-quality nice few little well medium large small whole pure natural plain unsalted'.split(' '),
+  'fresh freshly sheep buffalo cow crumb crumbs chopped melted cold chilled softened soft sifted frozen thawed defrosted unflavored unflavoured liquid mashed spiced canned tinned unwaxed unsalted lukewarm tepid iced plump boiled sweet-cream packed heaped shredded shaved slivered flaked rolled crumbled broken halved quartered cubed zested juiced separated bought homemade store leftover stale baked unbaked prebaked prepared ready-made readymade ready made shop full-fat fullfat finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored split scraped shelled skinned blanched cubes chunks pieces slices wedges full sheets dissolved mixed stirred soaked bloomed drained strained warm hot strong dry fine to taste or and for dusting serving optional garnish decorating decoration sprinkling divided plus such as like these those thin good-quality nice few little well medium large small whole pure natural plain unsalted'.split(
+    ' ',
+  ),
 );
 
 /** A name as its bare words, so that 'confectioners’ sugars' and 'Confectioner’s sugar' are one. */
@@ -114,7 +116,11 @@ const bareKey = (name: string): string =>
     .join(' ');
 
 /** The written name without what stands in brackets or behind a comma: '(at room temperature)', ', chopped'. */
-const beforeManner = (name: string): string => name.replace(/\([^)]*\)?/g, ' ').split(/,| - /)[0]!.trim();
+const beforeManner = (name: string): string =>
+  name
+    .replace(/\([^)]*\)?/g, ' ')
+    .split(/,| - /)[0]!
+    .trim();
 
 type Named = Pick<WrittenLine, 'name' | 'fatText' | 'wordAfter'> & { readonly amounts?: WrittenLine['amounts'] };
 
@@ -123,7 +129,10 @@ function asMeasured(match: Match | null, written: Named, matcher: Matcher): Matc
   const unit = written.amounts?.[0]?.unit;
   const bySpoon = unit?.dimension === 'volume' || unit?.dimension === 'pack';
   // A spoon of ginger is of the powder, where there is one.
-  const ground = match?.ingredient.id === 'ginger-fresh' && unit?.dimension === 'volume' && !/fresh|grated|root|chopped/i.test(written.name) ? matcher.find('ground ginger', 1)[0] : undefined;
+  const ground =
+    match?.ingredient.id === 'ginger-fresh' && unit?.dimension === 'volume' && !/fresh|grated|root|chopped/i.test(written.name)
+      ? matcher.find('ground ginger', 1)[0]
+      : undefined;
   if (ground?.ingredient.id === 'ginger-ground') return { ingredient: ground.ingredient, confidence: match!.confidence };
   if (!match || !bySpoon || match.ingredient.piece?.name !== 'leaf' || match.ingredient.bloom === null || /leaf|leaves|sheet/i.test(written.name)) return match;
   const powder = matcher.find('gelatin powder', 1)[0];
@@ -223,7 +232,8 @@ export function matcherFor(larder: readonly Ingredient[]): Matcher {
 /** Share of the written words that the match really holds, so that 'goat cream' is not taken for cream. */
 function coverage(match: Record<string, string[]>, words: readonly string[]): number {
   const terms = Object.keys(match);
-  const near = (w: string, t: string): boolean => (w.length > 2 && t.startsWith(w)) || (t.length > 3 && w.length > 3 && apart(t, w) <= Math.min(2, Math.ceil(w.length / 4)));
+  const near = (w: string, t: string): boolean =>
+    (w.length > 2 && t.startsWith(w)) || (t.length > 3 && w.length > 3 && apart(t, w) <= Math.min(2, Math.ceil(w.length / 4)));
   const found = words.reduce((sum, w) => sum + (terms.includes(w) ? 1 : terms.some((t) => near(w, t)) ? NEARLY : 0), 0);
   return found / words.length;
 }

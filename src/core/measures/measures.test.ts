@@ -103,7 +103,12 @@ describe('splitting a line', () => {
     ['1/0 cup cream', '1/0', 'cup', 'cream', null],
   ])('%s', (text, quantity, unit, name, fat) => {
     const w = splitLine(text);
-    expect([w.amounts[0]?.runs[0] ? text.slice(w.amounts[0].runs[0].start, w.amounts[0].runs[0].end) : null, w.amounts[0]?.unit?.key ?? null, w.name, w.fatText]).toEqual([quantity, unit, name, fat]);
+    expect([
+      w.amounts[0]?.runs[0] ? text.slice(w.amounts[0].runs[0].start, w.amounts[0].runs[0].end) : null,
+      w.amounts[0]?.unit?.key ?? null,
+      w.name,
+      w.fatText,
+    ]).toEqual([quantity, unit, name, fat]);
   });
   it('never throws, whatever is typed, and never grows', () => {
     fc.assert(
@@ -224,7 +229,10 @@ describe('measures that a kitchen has', () => {
         if (!r.ok) throw new Error(r.fault.says);
         const said = cooksMeasure(text, r.value, ingredient('water'), { cups: 'us' }).replaceAll('\u00a0', ' ');
         if (said === '') return;
-        const ml = said.replace('≈ ', '').split(' + ').reduce((sum, piece) => sum + worth(piece), 0);
+        const ml = said
+          .replace('≈ ', '')
+          .split(' + ')
+          .reduce((sum, piece) => sum + worth(piece), 0);
         const off = Math.abs(ml - r.value.massG / 0.998) / ml;
         expect(off, `${text}: ${said}`).toBeLessThan(said.startsWith('≈') ? 0.08 : 0.018);
       }),

@@ -12,5 +12,7 @@ describe('degrees as they are typed', () => {
     [`${READABLE_C.high}`, READABLE_C.high],
     [`${READABLE_C.low}`, READABLE_C.low],
   ])('%s', (text, tC) => expect(readDegrees(text)).toBe(tC));
-  it.each(['', '  ', 'warm', '71 F', '7 1', '1e9', `${READABLE_C.high + 1}`, `${READABLE_C.low - 1}`, 'NaN', 'Infinity', '--4'])('no temperature: %s', (text) => expect(readDegrees(text)).toBeNull());
+  it.each(['', '  ', 'warm', '71 F', '7 1', '1e9', `${READABLE_C.high + 1}`, `${READABLE_C.low - 1}`, 'NaN', 'Infinity', '--4'])('no temperature: %s', (text) =>
+    expect(readDegrees(text)).toBeNull(),
+  );
 });

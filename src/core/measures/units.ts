@@ -51,7 +51,14 @@ export const UNITS: readonly Unit[] = [
   // A wine glass of the old books is an eighth of a pint (house); a spoonful is a tablespoon.
   unit('wineglass', 'volume', 70, 'wine_glass wine_glasses wineglass wineglassful wine_glassful', 'wine glass', 'wine glasses'),
   // A tea cup of the old books is a quarter of their pint (house).
-  unit('teacup', 'volume', 142, 'tea_cup tea_cups tea-cup tea-cups tea-cupful tea-cupfuls teacup teacups teacupful teacupfuls tea_cupful tea_cupfuls', 'tea cup', 'tea cups'),
+  unit(
+    'teacup',
+    'volume',
+    142,
+    'tea_cup tea_cups tea-cup tea-cups tea-cupful tea-cupfuls teacup teacups teacupful teacupfuls tea_cupful tea_cupfuls',
+    'tea cup',
+    'tea cups',
+  ),
   unit('spoonful', 'volume', 15, 'spoonful spoonfuls spoon spoons', 'spoonful', 'spoonfuls'),
   unit('dash', 'volume', 0.6, 'dash dashes', 'dash', 'dashes'),
   unit('drop', 'volume', 0.05, 'drop drops', 'drop', 'drops'),
@@ -63,7 +70,14 @@ export const UNITS: readonly Unit[] = [
   unit('handful', 'mass', 40, 'handful handfuls', 'handful', 'handfuls'),
   unit('leaf', 'piece', 1, 'leaf leaves sheet sheets', 'leaf', 'leaves'),
   unit('piece', 'piece', 1, 'piece pieces pc pcs', 'piece', 'pieces'),
-  unit('pack', 'pack', 1, 'pack packs packet packets package packages pkg pkgs pkt pkts carton cartons tub tubs pot pots tin tins can cans jar jars box boxes bottle bottles bag bags block blocks container containers brick bricks sleeve sleeves', 'pack', 'packs'),
+  unit(
+    'pack',
+    'pack',
+    1,
+    'pack packs packet packets package packages pkg pkgs pkt pkts carton cartons tub tubs pot pots tin tins can cans jar jars box boxes bottle bottles bag bags block blocks container containers brick bricks sleeve sleeves',
+    'pack',
+    'packs',
+  ),
   unit('sachet', 'pack', 1, 'sachet sachets envelope envelopes', 'sachet', 'sachets'),
 ];
 
@@ -89,9 +103,29 @@ export const unitOf = (key: string): Unit => {
  * ounces they mean the imperial ones.
  */
 export const CUP_SYSTEMS = {
-  us: { name: 'US', cup: 236.5882365, tbsp: 14.78676478125, dsp: 9.8578431875, tsp: 4.92892159375, floz: 29.5735295625, pint: 473.176473, gill: 118.29411825, quart: 946.352946 },
+  us: {
+    name: 'US',
+    cup: 236.5882365,
+    tbsp: 14.78676478125,
+    dsp: 9.8578431875,
+    tsp: 4.92892159375,
+    floz: 29.5735295625,
+    pint: 473.176473,
+    gill: 118.29411825,
+    quart: 946.352946,
+  },
   metric: { name: 'metric', cup: 250, tbsp: 15, dsp: 10, tsp: 5, floz: 28.4130625, pint: 568.26125, gill: 142.0653125, quart: 1136.5225 },
-  imperial: { name: 'imperial', cup: 284.130625, tbsp: 17.7581640625, dsp: 11.838776041666667, tsp: 5.919388020833333, floz: 28.4130625, pint: 568.26125, gill: 142.0653125, quart: 1136.5225 },
+  imperial: {
+    name: 'imperial',
+    cup: 284.130625,
+    tbsp: 17.7581640625,
+    dsp: 11.838776041666667,
+    tsp: 5.919388020833333,
+    floz: 28.4130625,
+    pint: 568.26125,
+    gill: 142.0653125,
+    quart: 1136.5225,
+  },
   australian: { name: 'Australian', cup: 250, tbsp: 20, dsp: 10, tsp: 5, floz: 28.4130625, pint: 568.26125, gill: 142.0653125, quart: 1136.5225 },
 } as const;
 export type CupSystem = keyof typeof CUP_SYSTEMS;

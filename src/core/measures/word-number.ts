@@ -1,9 +1,42 @@
 /** Numbers as they are said: 'three quarters of a', 'two and a half', 'half a dozen', 'twenty-four'. */
 import { lookUp } from '../look-up';
 
-const UNITS: Readonly<Record<string, number>> = { a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12, thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19 };
+const UNITS: Readonly<Record<string, number>> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  thirteen: 13,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+  seventeen: 17,
+  eighteen: 18,
+  nineteen: 19,
+};
 const TENS: Readonly<Record<string, number>> = { twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90 };
-const PARTS: Readonly<Record<string, number>> = { half: 1 / 2, halves: 1 / 2, third: 1 / 3, thirds: 1 / 3, quarter: 1 / 4, quarters: 1 / 4, fourth: 1 / 4, fourths: 1 / 4, eighth: 1 / 8, eighths: 1 / 8 };
+const PARTS: Readonly<Record<string, number>> = {
+  half: 1 / 2,
+  halves: 1 / 2,
+  third: 1 / 3,
+  thirds: 1 / 3,
+  quarter: 1 / 4,
+  quarters: 1 / 4,
+  fourth: 1 / 4,
+  fourths: 1 / 4,
+  eighth: 1 / 8,
+  eighths: 1 / 8,
+};
 
 const NUMBER = `(?:${[...Object.keys(UNITS), ...Object.keys(TENS)].join('|')})`;
 const PART = `(?:${Object.keys(PARTS).join('|')})`;
@@ -27,7 +60,10 @@ export function andPart(text: string, at: number): WordNumber | null {
 }
 
 /** 'Hundred and twenty-five', behind 'two'. */
-const HUNDRED = new RegExp(`^${GAP}hundred(?:(?:${GAP}and)?${GAP}(${Object.keys(TENS).join('|')})(?:[\\s\\u00a0-](one|two|three|four|five|six|seven|eight|nine))?)?(?![\\p{L}])`, 'iu');
+const HUNDRED = new RegExp(
+  `^${GAP}hundred(?:(?:${GAP}and)?${GAP}(${Object.keys(TENS).join('|')})(?:[\\s\\u00a0-](one|two|three|four|five|six|seven|eight|nine))?)?(?![\\p{L}])`,
+  'iu',
+);
 const PARTS_OF_ONE = new RegExp(`^(?:(${NUMBER})[\\s\\u00a0-]+)?(${PART})(?![\\p{L}])`, 'iu');
 
 /**
@@ -36,7 +72,9 @@ const PARTS_OF_ONE = new RegExp(`^(?:(${NUMBER})[\\s\\u00a0-]+)?(${PART})(?![\\p
  */
 export function wordNumber(text: string, start: number): WordNumber | null {
   const rest = text.slice(start, start + 60);
-  const fixed = /^(half[\s\u00a0]+a[\s\u00a0]+dozen|(?:a[\s\u00a0]+)?couple(?:[\s\u00a0]+of)?|(?:a[\s\u00a0]+)?few|(?:a[\s\u00a0]+)?dozen)(?![\p{L}])/iu.exec(rest);
+  const fixed = /^(half[\s\u00a0]+a[\s\u00a0]+dozen|(?:a[\s\u00a0]+)?couple(?:[\s\u00a0]+of)?|(?:a[\s\u00a0]+)?few|(?:a[\s\u00a0]+)?dozen)(?![\p{L}])/iu.exec(
+    rest,
+  );
   if (fixed) {
     const said = fixed[1]!.toLowerCase();
     return { value: said.startsWith('half') ? 6 : said.includes('dozen') ? 12 : said.includes('couple') ? 2 : 3, end: start + fixed[0].length };

@@ -104,7 +104,16 @@ describe('scaling', () => {
     ['salt to taste', 3, 'salt to taste'],
   ])('%s × %s', (text, factor, expected) => expect(scaleLineText(text, factor)).toBe(expected));
   it('scales the grams of whatever can be read, exactly as far as four digits go', () => {
-    const texts = ['2 1/2 cup cream', '600 g cream', '2–3 tbsp rum', '1 lb 2 oz cream', '3 yolks', '2 leaves gelatin', '1 cup (200 g) sugar', '1 x 400 g tin condensed milk'];
+    const texts = [
+      '2 1/2 cup cream',
+      '600 g cream',
+      '2–3 tbsp rum',
+      '1 lb 2 oz cream',
+      '3 yolks',
+      '2 leaves gelatin',
+      '1 cup (200 g) sugar',
+      '1 x 400 g tin condensed milk',
+    ];
     fc.assert(
       fc.property(fc.constantFrom(...texts), fc.double({ min: 0.05, max: 40, noNaN: true }), (text, factor) => {
         const grams = (t: string): number => {
@@ -157,25 +166,81 @@ describe('names', () => {
 });
 
 describe('whatever is typed', () => {
-  const seeds = ['600 g cream 36 %', '2 1/2 cups heavy cream, cold', '1 (8-ounce) package cream cheese', '2–3 tbsp rum', '1 lb 2 oz berries', 'salt to taste (1 g)', '=1/3*750 g sugar', '½ pint cream', 'juice of 1 lemon', 'less 8 % left in the bowl', 'half of the chantilly'];
-  const pieces = fc.constantFrom('1', '/', '0', ' ', '(', ')', '=', '-', '–', '½', 'cup', 'x', '%', ',', '.', '+', 'g', 'to', 'of', '\u00a0', '×', 'e', '٣', '\u202e', '🍮');
-  const mutated = fc.tuple(fc.constantFrom(...seeds), fc.array(fc.tuple(fc.nat(60), pieces), { maxLength: 6 })).map(([seed, edits]) => edits.reduce((t, [at, p]) => t.slice(0, at) + p + t.slice(at), seed));
+  const seeds = [
+    '600 g cream 36 %',
+    '2 1/2 cups heavy cream, cold',
+    '1 (8-ounce) package cream cheese',
+    '2–3 tbsp rum',
+    '1 lb 2 oz berries',
+    'salt to taste (1 g)',
+    '=1/3*750 g sugar',
+    '½ pint cream',
+    'juice of 1 lemon',
+    'less 8 % left in the bowl',
+    'half of the chantilly',
+  ];
+  const pieces = fc.constantFrom(
+    '1',
+    '/',
+    '0',
+    ' ',
+    '(',
+    ')',
+    '=',
+    '-',
+    '–',
+    '½',
+    'cup',
+    'x',
+    '%',
+    ',',
+    '.',
+    '+',
+    'g',
+    'to',
+    'of',
+    '\u00a0',
+    '×',
+    'e',
+    '٣',
+    '\u202e',
+    '🍮',
+  );
+  const mutated = fc
+    .tuple(fc.constantFrom(...seeds), fc.array(fc.tuple(fc.nat(60), pieces), { maxLength: 6 }))
+    .map(([seed, edits]) => edits.reduce((t, [at, p]) => t.slice(0, at) + p + t.slice(at), seed));
   it('60 000 random and mutated lines: no throw, no NaN, nothing grows, every fault has a sentence', () => {
     fc.assert(
-      fc.property(fc.oneof({ arbitrary: mutated, weight: 3 }, fc.string({ unit: 'binary', maxLength: 80 }), fc.string({ maxLength: 200 })), fc.constantFrom('cream-36', 'salt', 'egg-white', 'gelatin-leaf-gold', 'ladyfinger'), (text, id) => {
-        const w = splitLine(text);
-        if (w.name.length > text.length + 8) throw new Error('the name grew');
-        const r = readLine(text, CONTEXT.larder.get(id)!, { cups: 'us' });
-        if (r.ok ? !(Number.isFinite(r.value.massG) && r.value.massG > 0) : r.fault.says.length < 5) throw new Error(text);
-        scaleLineText(text, 1.5);
-      }),
+      fc.property(
+        fc.oneof({ arbitrary: mutated, weight: 3 }, fc.string({ unit: 'binary', maxLength: 80 }), fc.string({ maxLength: 200 })),
+        fc.constantFrom('cream-36', 'salt', 'egg-white', 'gelatin-leaf-gold', 'ladyfinger'),
+        (text, id) => {
+          const w = splitLine(text);
+          if (w.name.length > text.length + 8) throw new Error('the name grew');
+          const r = readLine(text, CONTEXT.larder.get(id)!, { cups: 'us' });
+          if (r.ok ? !(Number.isFinite(r.value.massG) && r.value.massG > 0) : r.fault.says.length < 5) throw new Error(text);
+          scaleLineText(text, 1.5);
+        },
+      ),
       { numRuns: 60_000 },
     );
   }, 120_000);
   it.each(['constructor', 'toString', '__proto__', 'valueOf', 'hasOwnProperty'])('‘%s’ is a word like any other, wherever it stands', (word) => {
-    for (const line of [`${word} cream`, `2 ${word} cream`, `${word} g cream`, `600 g ${word}`, `two ${word} of cream`, `a ${word} of cream, ${word}`, `(${word})`, word]) {
+    for (const line of [
+      `${word} cream`,
+      `2 ${word} cream`,
+      `${word} g cream`,
+      `600 g ${word}`,
+      `two ${word} of cream`,
+      `a ${word} of cream, ${word}`,
+      `(${word})`,
+      word,
+    ]) {
       const [plain, odd] = [splitLine(line.replaceAll(word, 'zzyzx')), splitLine(line)];
-      expect(odd.amounts.map((a) => [a.quantity, a.unit?.key, a.system, a.heap, a.size]), line).toEqual(plain.amounts.map((a) => [a.quantity, a.unit?.key, a.system, a.heap, a.size]));
+      expect(
+        odd.amounts.map((a) => [a.quantity, a.unit?.key, a.system, a.heap, a.size]),
+        line,
+      ).toEqual(plain.amounts.map((a) => [a.quantity, a.unit?.key, a.system, a.heap, a.size]));
       expect(() => ingredientNamed(odd, CONTEXT.matcher), line).not.toThrow();
     }
   });

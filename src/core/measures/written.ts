@@ -56,9 +56,19 @@ const SUM_CHAR = /[\d.,+\-−*/×÷() \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗�
 const ABOUT = /^(?:about|approximately|approx\.?|around|circa|ca\.?|~|≈)\s*/i;
 /** Measures that stand without a number: 'pinch of salt', 'salt, a pinch'. */
 const BARE_UNIT = /(?:^|[\s,])((?:(?:a|an|one)\s)?(?:(?:small|good|large|generous|tiny)\s)?(pinch|dash|drop|knob|handful|glug|splash|squeeze))\b/i;
-const UNWEIGHED = /\b(?:to taste|as needed|to (?:serve|garnish|decorate|finish|dust|glaze|brush|coat|sprinkle)|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a (?:little|bit|touch|hint)|some)\b/i;
+const UNWEIGHED =
+  /\b(?:to taste|as needed|to (?:serve|garnish|decorate|finish|dust|glaze|brush|coat|sprinkle)|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a (?:little|bit|touch|hint)|some)\b/i;
 const WORD = /^[\s\u00a0-]*((?:fl\.?\s?oz|fluid\s(?:ounces?)|wine\s?glass(?:es|ful|fuls)?(?=\sof)|tea[\s-]?cups?(?:ful|fuls)?(?=\sof))\b\.?|\p{L}+\.?)/iu;
-const SIZES: Readonly<Record<string, EggSize>> = { small: 'small', medium: 'medium', large: 'large', lg: 'large', sm: 'small', xl: 'extra large', jumbo: 'jumbo', big: 'large' };
+const SIZES: Readonly<Record<string, EggSize>> = {
+  small: 'small',
+  medium: 'medium',
+  large: 'large',
+  lg: 'large',
+  sm: 'small',
+  xl: 'extra large',
+  jumbo: 'jumbo',
+  big: 'large',
+};
 
 /**
  * Splits a line into amount, measure, fat on the carton and name, wherever they stand: '600 g cream 36 %', 'mascarpone 250 g',
@@ -92,7 +102,15 @@ function splitAfresh(text: string): WrittenLine {
   const tidy = tidyName(`${rest.slice(0, start)} ${name}`);
   // 'A squeeze of lemon' is of its juice.
   const juice = amounts[0]!.unit?.key === 'splash' && /^(?:lemon|lime|orange|grapefruit)s?$/i.test(tidy);
-  return { ...base, amounts, aside: found.aside ?? behind?.amount ?? null, asideEach: behind?.each ?? found.asideEach, span: [start, end], wordAfter, name: juice ? `${tidy} juice` : tidy };
+  return {
+    ...base,
+    amounts,
+    aside: found.aside ?? behind?.amount ?? null,
+    asideEach: behind?.each ?? found.asideEach,
+    span: [start, end],
+    wordAfter,
+    name: juice ? `${tidy} juice` : tidy,
+  };
 }
 
 /** A size in brackets behind the name of what is counted or comes in packs: '2 tubs whipping cream (200 ml each)'; null where there is none. */
@@ -107,7 +125,11 @@ function asideBehind(text: string, from: number, first: WrittenAmount): { amount
   const close = /^[\s\u00a0]*(each|apiece|in all|in total|total)?[\s\u00a0]*(?:[/,;|][^)]{0,40})?\)/i.exec(text.slice(inner.end, inner.end + 60));
   if (!close) return null;
   // 'Crackers, crushed (about 3 cups)': what has become of all of them.
-  const all = /about|approx|ca/i.test(lead) && first.unit?.dimension === 'pack' && inner.amount.unit.dimension === 'volume' && /\b(?:crushed|crumbled|chopped|broken|grated|ground|sliced|mashed)\b/i.test(text.slice(from, open));
+  const all =
+    /about|approx|ca/i.test(lead) &&
+    first.unit?.dimension === 'pack' &&
+    inner.amount.unit.dimension === 'volume' &&
+    /\b(?:crushed|crumbled|chopped|broken|grated|ground|sliced|mashed)\b/i.test(text.slice(from, open));
   const each = /each/i.test(lead) || /^(?:each|apiece)$/i.test(close[1] ?? '') ? true : close[1] || all ? false : null;
   return { amount: inner.amount, each, start: open, end: inner.end + close[0].length };
 }
@@ -124,12 +146,18 @@ function tidyName(raw: string): string {
     .replace(/ of /i, ' ')
     .replace(/ +/g, ' ')
     .trim();
-  const part = /^(?:the )?(?:finely |freshly )?(?:grated |squeezed |fresh )?(juice|zest|peel|rind|seeds) (?:from |of )?(?:an? |the |one |half a )?(\p{L}[\p{L} ]{1,40})$/iu.exec(name);
+  const part =
+    /^(?:the )?(?:finely |freshly )?(?:grated |squeezed |fresh )?(juice|zest|peel|rind|seeds) (?:from |of )?(?:an? |the |one |half a )?(\p{L}[\p{L} ]{1,40})$/iu.exec(
+      name,
+    );
   if (part) return `${part[2]} ${takenOf(part[1]!)}`;
   const ofEgg = /^(?:the )?(yolks?|whites?) (?:of |from )?(?:the )?(?:(?:large|medium|small|fresh) )?eggs?$/i.exec(name);
   if (ofEgg) return `egg ${ofEgg[1]!.toLowerCase()}`;
   // '1 lemon, zested', '2 limes, juice only'; with both it stays the fruit.
-  const whole = /^((?:unwaxed |large |small |organic )?(?:lemon|lime|orange|grapefruit|clementine|tangerine)s?),? \(?(?:finely |freshly )?(?:grated )?(zest|juice|peel|rind)(?:d|ed)?(?: only| finely)?\)?$/iu.exec(name);
+  const whole =
+    /^((?:unwaxed |large |small |organic )?(?:lemon|lime|orange|grapefruit|clementine|tangerine)s?),? \(?(?:finely |freshly )?(?:grated )?(zest|juice|peel|rind)(?:d|ed)?(?: only| finely)?\)?$/iu.exec(
+      name,
+    );
   return whole ? `${whole[1]} ${takenOf(whole[2]!)}` : name;
 }
 
@@ -172,14 +200,25 @@ function findAmounts(text: string): Found | null {
 /** 'juice of two lemons': the number stands behind what is taken of it. */
 const OF_FRUIT = /\b(?:juice|zest|peel|rind|seeds|yolks?|whites?)\s+(?:of|from)\s+(?:the\s+)?$/i;
 
-const startsNumber = (text: string, at: number): boolean => DIGIT.test(text[at] ?? '') || (/[-−+(.]/.test(text[at] ?? '') && /[\d.(½⅓¼]/.test(text[at + 1] ?? ''));
+const startsNumber = (text: string, at: number): boolean =>
+  DIGIT.test(text[at] ?? '') || (/[-−+(.]/.test(text[at] ?? '') && /[\d.(½⅓¼]/.test(text[at + 1] ?? ''));
 
 function bareUnit(text: string): Found | null {
   const bare = BARE_UNIT.exec(text);
   if (!bare) return null;
   const start = bare.index + bare[0].length - bare[1]!.length;
   const end = start + bare[1]!.length;
-  const amount: WrittenAmount = { text: bare[1]!, quantity: ok(1), range: null, runs: [], unit: unitNamed(bare[2]!), system: null, heap: 1, size: null, spoken: true };
+  const amount: WrittenAmount = {
+    text: bare[1]!,
+    quantity: ok(1),
+    range: null,
+    runs: [],
+    unit: unitNamed(bare[2]!),
+    system: null,
+    heap: 1,
+    size: null,
+    spoken: true,
+  };
   return { amounts: [amount], aside: null, asideEach: null, start, end, wordAfter: null };
 }
 
@@ -203,7 +242,8 @@ function amountsAt(text: string, start: number): Found | null {
     const bracket = /^[\s\u00a0]*\(\s*(?:about |approx\.? |or )?/i.exec(text.slice(end, end + 24));
     if (bracket && aside === null) {
       const inner = scanAmount(text, end + bracket[0].length);
-      const close = inner && measured(inner.amount) ? /^[\s\u00a0]*(each)?[\s\u00a0]*(?:[/,;][^)]{0,40})?\)/i.exec(text.slice(inner.end, inner.end + 60)) : null;
+      const close =
+        inner && measured(inner.amount) ? /^[\s\u00a0]*(each)?[\s\u00a0]*(?:[/,;][^)]{0,40})?\)/i.exec(text.slice(inner.end, inner.end + 60)) : null;
       if (inner && close) {
         aside = inner.amount;
         asideEach = close[1] ? true : null;
@@ -258,7 +298,17 @@ function scanAmount(text: string, start: number): Scanned | null {
       const each = inner.amount.quantity.value;
       quantity = quantity.ok ? ok(quantity.value * each) : quantity;
       const end = inner.end + close[0].length + packed[0].length;
-      const amount = { text: text.slice(start, end).trim(), quantity, range: null, runs: number.runs, unit: inner.amount.unit, system: inner.amount.system, heap: 1, size: null, spoken: false };
+      const amount = {
+        text: text.slice(start, end).trim(),
+        quantity,
+        range: null,
+        runs: number.runs,
+        unit: inner.amount.unit,
+        system: inner.amount.system,
+        heap: 1,
+        size: null,
+        spoken: false,
+      };
       return { amount, end, wordAfter: null };
     }
   }
@@ -338,7 +388,15 @@ function scanNumber(text: string, start: number): ScannedNumber | null {
     const value = ok(word.value);
     const dozen = Number.isInteger(word.value) ? DOZEN.exec(text.slice(word.end, word.end + 12)) : null;
     const end = dozen ? word.end + dozen[0].length : word.end;
-    const from: ScannedNumber = { quantity: dozen ? ok(word.value * 12) : value, range: null, runs: [{ start, end, value: dozen ? ok(word.value * 12) : value }], end, pair: null, grouped: false, spoken: false };
+    const from: ScannedNumber = {
+      quantity: dozen ? ok(word.value * 12) : value,
+      range: null,
+      runs: [{ start, end, value: dozen ? ok(word.value * 12) : value }],
+      end,
+      pair: null,
+      grouped: false,
+      spoken: false,
+    };
     return withMultiplier(text, from);
   }
   const sum = text[start] === '=';
@@ -410,7 +468,9 @@ function withMultiplier(text: string, first: ScannedNumber): ScannedNumber {
   const said = link[1]!.toLowerCase() === 'x' ? null : wordNumber(text, from);
   if (said && /^an?(?![\p{L}])/iu.test(text.slice(from))) return first;
   const run = said ? { start: from, end: said.end } : runFrom(text, from, false);
-  const second: ScannedNumber = said ? { ...PLAIN, quantity: ok(said.value), runs: [{ start: from, end: said.end, value: ok(said.value) }], end: said.end } : rangeOf(text.slice(run.start, run.end), run.start, run.end);
+  const second: ScannedNumber = said
+    ? { ...PLAIN, quantity: ok(said.value), runs: [{ start: from, end: said.end, value: ok(said.value) }], end: said.end }
+    : rangeOf(text.slice(run.start, run.end), run.start, run.end);
   if (run.end <= from || !second.quantity.ok) return first;
   const a = first.quantity.value;
   const b = second.quantity.value;

@@ -27,7 +27,9 @@ export interface After {
 
 /** A line of the larder as it would be typed. */
 export const lineOf = (a: Added, id: string, stepId: string | null): Line => {
-  const text = `${plainNumber(a.massG, 1).replace(/[\u202f\u00a0]/g, '').replace(/\.0$/, '')} g ${a.name}`;
+  const text = `${plainNumber(a.massG, 1)
+    .replace(/[\u202f\u00a0]/g, '')
+    .replace(/\.0$/, '')} g ${a.name}`;
   return { id, text, ingredientId: a.ingredientId, fromPartId: null, stepId, lastGood: { text, ingredientId: a.ingredientId, fromPartId: null } };
 };
 
@@ -41,7 +43,10 @@ export function mendedSheet(sheet: Sheet, partId: string, rescue: Pick<Rescue, '
     taken.add(`${idBase}-${n}`);
     return `${idBase}-${n}`;
   };
-  const added = { ...sheet, parts: sheet.parts.map((p) => (p.id === partId ? { ...p, lines: [...p.lines, ...rescue.adds.map((a) => lineOf(a, fresh(), step))] } : p)) };
+  const added = {
+    ...sheet,
+    parts: sheet.parts.map((p) => (p.id === partId ? { ...p, lines: [...p.lines, ...rescue.adds.map((a) => lineOf(a, fresh(), step))] } : p)),
+  };
   return rescue.change ? rescue.change(added) : added;
 }
 
@@ -64,7 +69,8 @@ export function afterRescue(b: Bowl, rescue: Rescue): After | null {
   row('Fat in the bowl', fat(b.a), fat(now));
   row('Sweetness', plainNumber(b.s.sweetness, 1), plainNumber(analysis.sweetness, 1));
   const foam = foamRange(b.a, now, rescue);
-  const percent = ([low, high]: readonly [number, number], mixMl: number): string => withUnit(`${plainNumber(100 * (low / mixMl - 1), 0)}–${plainNumber(100 * (high / mixMl - 1), 0)}`, '%');
+  const percent = ([low, high]: readonly [number, number], mixMl: number): string =>
+    withUnit(`${plainNumber(100 * (low / mixMl - 1), 0)}–${plainNumber(100 * (high / mixMl - 1), 0)}`, '%');
   if (foam) {
     row('Air', percent(foam.before, b.a.mixMl), percent(foam.after, foam.mixMl));
     row('Volume', showVolumeRange(...foam.before), showVolumeRange(...foam.after));
@@ -88,11 +94,18 @@ export function afterRescue(b: Bowl, rescue: Rescue): After | null {
 }
 
 /** The volume of a part with air before and after, mL: what it keeps of its own air, and what goes in with or without air of its own. */
-function foamRange(before: PartAnalysis, now: PartAnalysis, rescue: Rescue): { readonly before: readonly [number, number]; readonly after: readonly [number, number]; readonly mixMl: number } | null {
+function foamRange(
+  before: PartAnalysis,
+  now: PartAnalysis,
+  rescue: Rescue,
+): { readonly before: readonly [number, number]; readonly after: readonly [number, number]; readonly mixMl: number } | null {
   if (!before.overrunPct.ok || before.mixMl <= 0 || !(before.overrunPct.value > 0)) return null;
   const range = airRange(before, before.overrunPct.value);
   const addedMl = Math.max(0, now.mixMl - before.mixMl);
-  const at = (kept: number, more: number): readonly [number, number] => [before.mixMl * (1 + (range[0] * kept) / 100) + more, before.mixMl * (1 + (range[1] * kept) / 100) + more];
+  const at = (kept: number, more: number): readonly [number, number] => [
+    before.mixMl * (1 + (range[0] * kept) / 100) + more,
+    before.mixMl * (1 + (range[1] * kept) / 100) + more,
+  ];
   return { before: at(1, 0), after: at(rescue.airKept, rescue.bringsMl > 0 ? rescue.bringsMl : addedMl), mixMl: before.mixMl + addedMl };
 }
 

@@ -31,7 +31,8 @@ describe('before it happens', () => {
     for (let i = 1; i < found.length; i++) expect(found[i]!.p).toBeLessThanOrEqual(found[i - 1]!.p);
   });
   it('sand is said where grains of sugar go in late, never of icing sugar or of none', () => {
-    const late = (sugar: string, sugarAt: 'start' | 'soft-peak' = 'soft-peak') => ahead(sheetOf(['500 g cream 36 %', sugar], { sugarAt, creamC: 5 }), (s) => s.whisks).map((a) => a.sign);
+    const late = (sugar: string, sugarAt: 'start' | 'soft-peak' = 'soft-peak') =>
+      ahead(sheetOf(['500 g cream 36 %', sugar], { sugarAt, creamC: 5 }), (s) => s.whisks).map((a) => a.sign);
     expect(late('60 g caster sugar')).toContain('sandy');
     expect(late('60 g granulated sugar', 'start')).toContain('sandy');
     expect(late('60 g caster sugar', 'start')).not.toContain('sandy');
@@ -39,7 +40,10 @@ describe('before it happens', () => {
     expect(late('60 g honey')).not.toContain('sandy');
   });
   it('only of the part of that step', () => {
-    const sheet = partsSheet([['a', 'whipped-cream', 'Lean', ['300 g cream 26 %']], ['b', 'crown', 'Crown', ['300 g cream 36 %']]]);
+    const sheet = partsSheet([
+      ['a', 'whipped-cream', 'Lean', ['300 g cream 26 %']],
+      ['b', 'crown', 'Crown', ['300 g cream 36 %']],
+    ]);
     expect(ahead(sheet, (s) => s.whisks && s.partId === 'b')).toEqual([]);
     expect(ahead(sheet, (s) => s.whisks && s.partId === 'a').length).toBeGreaterThan(0);
   });
@@ -87,7 +91,13 @@ describe('what is asked', () => {
 });
 
 describe('train the eye', () => {
-  const desserts = [sheetOf(['500 g cream 36 %', '50 g caster sugar']), partsSheet([['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '60 g caster sugar']], ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']]])].map((s) => analyseSheet(s, KITCHEN));
+  const desserts = [
+    sheetOf(['500 g cream 36 %', '50 g caster sugar']),
+    partsSheet([
+      ['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '60 g caster sugar']],
+      ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']],
+    ]),
+  ].map((s) => analyseSheet(s, KITCHEN));
   it('the same seed asks the same; the right answer is always among the choices', () => {
     fc.assert(
       fc.property(fc.nat(2 ** 31), (seed) => {

@@ -69,4 +69,5 @@ const ASKED: Readonly<Partial<Record<SignId, readonly Ask['key'][]>>> = {
 };
 
 /** What is worth asking about a sign, and about a second one beside it. */
-export const asksOf = (sign: SignId, too: SignId | null = null): readonly Ask[] => ASKS.filter((a) => [sign, ...(too === null ? [] : [too])].some((s) => ASKED[s]?.includes(a.key) ?? false));
+export const asksOf = (sign: SignId, too: SignId | null = null): readonly Ask[] =>
+  ASKS.filter((a) => [sign, ...(too === null ? [] : [too])].some((s) => ASKED[s]?.includes(a.key) ?? false));

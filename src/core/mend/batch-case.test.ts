@@ -11,7 +11,24 @@ const plan = (() => {
   if (!p.ok) throw new Error(p.fault.says);
   return p.value;
 })();
-const entry = (more: Partial<MendEntry> = {}): MendEntry => ({ id: 'm1', at: 5, sign: 'grains', cause: 'past-firm', partId: CREAM.parts[0]!.id, kind: 'mend', title: 'Stir in 80 g cold cream', adds: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream 36 %', massG: 80 }], again: [], portions: null, use: null, minutes: 5, rest: null, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null, ...more });
+const entry = (more: Partial<MendEntry> = {}): MendEntry => ({
+  id: 'm1',
+  at: 5,
+  sign: 'grains',
+  cause: 'past-firm',
+  partId: CREAM.parts[0]!.id,
+  kind: 'mend',
+  title: 'Stir in 80 g cold cream',
+  adds: [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream 36 %', massG: 80 }],
+  again: [],
+  portions: null,
+  use: null,
+  minutes: 5,
+  rest: null,
+  reopens: { keys: [], lines: [], step: null, whisked: false },
+  helped: null,
+  ...more,
+});
 const mended = (e: MendEntry, p: Progress = freshProgress()): Progress => progressAfter(p, { kind: 'mend', entry: e });
 
 describe('a mend in a batch', () => {
@@ -46,7 +63,15 @@ describe('a mend in a batch', () => {
 describe('what a batch tells of itself', () => {
   const whiskStep = plan.steps.findIndex((s) => s.whisks);
   const at = (p: Partial<Progress>): Progress => ({ ...freshProgress(), step: whiskStep, ...p });
-  const timer = (startedAt: number, stoppedAt: number | null) => ({ id: WHISK_TIMER, name: 'whisk', seconds: null, startedAt, stoppedAt, owner: 'x', slowAt: null });
+  const timer = (startedAt: number, stoppedAt: number | null) => ({
+    id: WHISK_TIMER,
+    name: 'whisk',
+    seconds: null,
+    startedAt,
+    stoppedAt,
+    owner: 'x',
+    slowAt: null,
+  });
   it('the part in hand, the whisk’s clock running or stopped', () => {
     const running = factsOfBatch(plan, at({ timers: [timer(1000, null)] }), {}, [], null, 91_000);
     expect(running.partId).toBe(CREAM.parts[0]!.id);
@@ -59,7 +84,11 @@ describe('what a batch tells of itself', () => {
   });
   it('the last temperature that was taken at the step in hand, as Pass writes it; none of another step', () => {
     const { key } = plan.steps[whiskStep]!;
-    const taken = [{ series: `${key}|by hand`, at: 10, tC: 6 }, { series: `${key}|probe 1`, at: 15, tC: 7 }, { series: `${plan.steps[0]!.key}|by hand`, at: 20, tC: 83 }];
+    const taken = [
+      { series: `${key}|by hand`, at: 10, tC: 6 },
+      { series: `${key}|probe 1`, at: 15, tC: 7 },
+      { series: `${plan.steps[0]!.key}|by hand`, at: 20, tC: 83 },
+    ];
     expect(factsOfBatch(plan, at({}), {}, taken, null, 0).nowC).toBe(7);
     expect(factsOfBatch(plan, at({}), {}, taken.slice(2), null, 0).nowC).toBeNull();
     expect(factsOfBatch(plan, at({}), {}, taken, 30, 40).nowC).toBeNull();
@@ -79,7 +108,17 @@ describe('a fresh bowl', () => {
   const part = CREAM.parts[0]!.id;
   const mine = plan.steps.filter((s) => s.partId === part);
   const lineIds = mine.flatMap((s) => s.lines.map((l) => l.lineId));
-  const whisked: Progress = { ...freshProgress(), step: plan.steps.indexOf(mine.at(-1)!), done: [MISE, ...mine.slice(0, -1).map((s) => s.key)], ticks: [...lineIds, `${MISE}:${lineIds[0]!}`, 'other'], weighed: { [lineIds[0]!]: 612, other: 3 }, timers: [{ id: WHISK_TIMER, name: 'whisk', seconds: null, startedAt: 1, stoppedAt: 2, owner: '', slowAt: null }, { id: 'oven', name: 'oven', seconds: 60, startedAt: 1, stoppedAt: null, owner: '', slowAt: null }] };
+  const whisked: Progress = {
+    ...freshProgress(),
+    step: plan.steps.indexOf(mine.at(-1)!),
+    done: [MISE, ...mine.slice(0, -1).map((s) => s.key)],
+    ticks: [...lineIds, `${MISE}:${lineIds[0]!}`, 'other'],
+    weighed: { [lineIds[0]!]: 612, other: 3 },
+    timers: [
+      { id: WHISK_TIMER, name: 'whisk', seconds: null, startedAt: 1, stoppedAt: 2, owner: '', slowAt: null },
+      { id: 'oven', name: 'oven', seconds: 60, startedAt: 1, stoppedAt: null, owner: '', slowAt: null },
+    ],
+  };
 
   it('opens the steps of its part again, those that were done and the one in hand, and nothing of them is weighed', () => {
     const opens = reopensFor(plan.steps, whisked, part);

@@ -29,10 +29,22 @@ export interface Taken {
  * What a batch tells of itself: the part in hand, its whisk's clock, its temperatures, its hours in the cold, what was skipped.
  * @param now ms since 1970; @param endedAt when it went into the cold.
  */
-export function factsOfBatch(plan: BatchPlan, progress: Progress, readings: Readings, temperatures: readonly Taken[], endedAt: number | null, now: number): BatchFacts {
+export function factsOfBatch(
+  plan: BatchPlan,
+  progress: Progress,
+  readings: Readings,
+  temperatures: readonly Taken[],
+  endedAt: number | null,
+  now: number,
+): BatchFacts {
   const step = plan.steps[Math.min(progress.step, plan.steps.length - 1)];
   const whisk = progress.timers.find((t) => t.id === WHISK_TIMER && t.startedAt !== null);
-  const whiskedS = whisk?.startedAt == null ? (readings['minutes-to-stage'] === undefined ? null : 60 * readings['minutes-to-stage']) : ((isRunning(whisk) ? now : (whisk.stoppedAt ?? now)) - whisk.startedAt) / 1000;
+  const whiskedS =
+    whisk?.startedAt == null
+      ? readings['minutes-to-stage'] === undefined
+        ? null
+        : 60 * readings['minutes-to-stage']
+      : ((isRunning(whisk) ? now : (whisk.stoppedAt ?? now)) - whisk.startedAt) / 1000;
   // Only what was taken at the step in hand says how warm it is now: another step's custard does not.
   const last = endedAt === null && step ? temperatures.filter((t) => t.series.startsWith(`${step.key}|`)).sort((x, y) => y.at - x.at)[0] : undefined;
   return {

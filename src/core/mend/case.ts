@@ -30,7 +30,19 @@ export interface BatchFacts {
   readonly steps: readonly TickedStep[];
 }
 
-export const NO_FACTS: BatchFacts = { partId: null, whiskedS: null, creamC: null, nowC: null, coldH: null, outH: null, massG: null, volumeMl: null, glasses: null, skipped: [], steps: [] };
+export const NO_FACTS: BatchFacts = {
+  partId: null,
+  whiskedS: null,
+  creamC: null,
+  nowC: null,
+  coldH: null,
+  outH: null,
+  massG: null,
+  volumeMl: null,
+  glasses: null,
+  skipped: [],
+  steps: [],
+};
 
 /** What this kitchen wrote down of earlier mends of a sign. */
 export interface Logged {
@@ -64,7 +76,8 @@ export const shareOfPart = (b: Bowl): number => (b.a.reading.mixture.massG > 0 ?
 
 /** Facts that could have been, or what is wrong with them in words. */
 export function readFacts(facts: BatchFacts): Result<BatchFacts> {
-  const check = (field: keyof BatchFacts, name: string, value: number | null, low: number, high: number, unit: string) => (value === null ? null : within(field, name, value, low, high, unit));
+  const check = (field: keyof BatchFacts, name: string, value: number | null, low: number, high: number, unit: string) =>
+    value === null ? null : within(field, name, value, low, high, unit);
   const fault =
     check('whiskedS', 'Under the whisk', facts.whiskedS, 0, 7200, 's') ??
     check('creamC', 'The cream before the whisk', facts.creamC, -2, 40, '°C') ??
@@ -74,6 +87,7 @@ export function readFacts(facts: BatchFacts): Result<BatchFacts> {
     check('massG', 'What it concerns', facts.massG, 1, 1_000_000, 'g') ??
     check('volumeMl', 'What there is of it', facts.volumeMl, 0, 1_000_000, 'mL');
   if (fault) return { ok: false, fault };
-  if (facts.glasses !== null && !(Number.isInteger(facts.glasses) && facts.glasses >= 0 && facts.glasses <= 2000)) return fail('glasses', 'out-of-range', 'Glasses are counted from 0 to 2000.');
+  if (facts.glasses !== null && !(Number.isInteger(facts.glasses) && facts.glasses >= 0 && facts.glasses <= 2000))
+    return fail('glasses', 'out-of-range', 'Glasses are counted from 0 to 2000.');
   return ok(facts);
 }

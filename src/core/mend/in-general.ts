@@ -9,7 +9,10 @@ import type { SignId } from './words';
 
 const PUDDING = SKELETONS.find((s) => s.id === 'pudding')!;
 /** The families' starts, and one with cut fruit on it, which none of them has. */
-const USUAL: readonly Skeleton[] = [...SKELETONS, { ...PUDDING, name: 'Layered pudding with bananas', parts: [...PUDDING.parts, { kind: 'topping', name: 'Bananas', lines: ['2 bananas, sliced'] }] }];
+const USUAL: readonly Skeleton[] = [
+  ...SKELETONS,
+  { ...PUDDING, name: 'Layered pudding with bananas', parts: [...PUDDING.parts, { kind: 'topping', name: 'Bananas', lines: ['2 bananas, sliced'] }] },
+];
 
 /**
  * A dessert of a usual size that can show a sign, for a cook who asks in general: of the families' starts the first that can.

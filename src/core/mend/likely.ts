@@ -45,9 +45,21 @@ export function likelyCauses(c: MendCase, sign: SignId, part: PartAnalysis | nul
   return SIGNS[sign].causes
     .map(([cause, house]): Likely => {
       const { prior, says } = priorOf(c, sign, cause, house);
-      const evidence = [...EVIDENCE[cause](b), ...(too === null ? [] : ofBoth(cause, too))].sort((x, y) => Math.abs(Math.log(y.ratio)) - Math.abs(Math.log(x.ratio)));
+      const evidence = [...EVIDENCE[cause](b), ...(too === null ? [] : ofBoth(cause, too))].sort(
+        (x, y) => Math.abs(Math.log(y.ratio)) - Math.abs(Math.log(x.ratio)),
+      );
       const sentences = [...evidence.map((e) => e.says), ...(says ? [says] : [])];
-      return { cause, name: CAUSES[cause], p: posterior(prior, evidence.map((e) => e.ratio)), prior, evidence, says: sentences.join(' ') || 'Nothing noted: as often as usual.' };
+      return {
+        cause,
+        name: CAUSES[cause],
+        p: posterior(
+          prior,
+          evidence.map((e) => e.ratio),
+        ),
+        prior,
+        evidence,
+        says: sentences.join(' ') || 'Nothing noted: as often as usual.',
+      };
     })
     .sort((x, y) => y.p - x.p);
 }

@@ -19,7 +19,12 @@ const larder = new Map([...KITCHEN.larder, ...SAMPLE_INGREDIENTS.map((i) => [i.i
 const kitchen = { ...KITCHEN, larder };
 const context = { ...CONTEXT, larder, matcher: matcherFor([...larder.values()]) };
 const SHEETS = SAMPLE_SHEETS.map((s) => [s.id, sampleDoc(s, context, 'planetary')] as const);
-const caseOf = (sheet: Sheet, facts: Partial<BatchFacts> = {}): MendCase => ({ s: analyseSheet(sheet, kitchen), kitchen, facts: { ...NO_FACTS, ...facts }, log: [] });
+const caseOf = (sheet: Sheet, facts: Partial<BatchFacts> = {}): MendCase => ({
+  s: analyseSheet(sheet, kitchen),
+  kitchen,
+  facts: { ...NO_FACTS, ...facts },
+  log: [],
+});
 const answer = (sheet: Sheet, sign: SignId, facts: Partial<BatchFacts> = {}, cause: CauseId | null = null): Answer => {
   const a = mendOf(caseOf(sheet, facts), sign, cause);
   if (!a.ok) throw new Error(`${sign}: ${a.fault.says}`);
@@ -28,7 +33,14 @@ const answer = (sheet: Sheet, sign: SignId, facts: Partial<BatchFacts> = {}, cau
 
 /** Every word that a cook would read in an answer. */
 const wordsOf = (a: Answer): string =>
-  [a.rescue.title, a.rescue.says, ...a.rescue.steps.flatMap((s) => [s.amount ?? '', s.does, s.stopIf ?? '']), ...a.causes.flatMap((c) => [c.name, c.says]), ...(a.after?.figures.flatMap((f) => [f.before, f.after]) ?? []), ...a.prevents.flatMap((p) => [p.label, p.moves])].join('\n');
+  [
+    a.rescue.title,
+    a.rescue.says,
+    ...a.rescue.steps.flatMap((s) => [s.amount ?? '', s.does, s.stopIf ?? '']),
+    ...a.causes.flatMap((c) => [c.name, c.says]),
+    ...(a.after?.figures.flatMap((f) => [f.before, f.after]) ?? []),
+    ...a.prevents.flatMap((p) => [p.label, p.moves]),
+  ].join('\n');
 
 describe('every sign on every sample dessert', () => {
   it.each(SHEETS)('%s: no dead end, no figure that is none, every change keeps the sheet whole', (_, sheet) => {
@@ -98,19 +110,27 @@ describe('likelihoods', () => {
     expect(posterior(0.5, [4])).toBeCloseTo(0.8, 12);
     expect(posterior(0.2, [12])).toBeCloseTo(0.75, 12);
     fc.assert(
-      fc.property(fc.double({ min: 0.01, max: 0.95, noNaN: true }), fc.array(fc.double({ min: 0.05, max: 15, noNaN: true }), { maxLength: 5 }), fc.double({ min: 1.01, max: 10, noNaN: true }), (prior, ratios, more) => {
-        const p = posterior(prior, ratios);
-        expect(p).toBeGreaterThan(0);
-        expect(p).toBeLessThan(1);
-        expect(posterior(prior, [...ratios, more])).toBeGreaterThan(p);
-        expect(posterior(prior, [...ratios, 1 / more])).toBeLessThan(p);
-      }),
+      fc.property(
+        fc.double({ min: 0.01, max: 0.95, noNaN: true }),
+        fc.array(fc.double({ min: 0.05, max: 15, noNaN: true }), { maxLength: 5 }),
+        fc.double({ min: 1.01, max: 10, noNaN: true }),
+        (prior, ratios, more) => {
+          const p = posterior(prior, ratios);
+          expect(p).toBeGreaterThan(0);
+          expect(p).toBeLessThan(1);
+          expect(posterior(prior, [...ratios, more])).toBeGreaterThan(p);
+          expect(posterior(prior, [...ratios, 1 / more])).toBeLessThan(p);
+        },
+      ),
     );
   });
   it('the kitchen’s own log moves the prior, the more often the further', () => {
     const sheet = sheetOf(['500 g cream 36 %', '40 g icing sugar']);
     const c = caseOf(sheet);
-    const of = (n: number) => likelyCauses({ ...c, log: Array.from({ length: n }, () => ({ sign: 'grains' as const, cause: 'rich-cream' as const, helped: null })) }, 'grains').find((l) => l.cause === 'rich-cream')!;
+    const of = (n: number) =>
+      likelyCauses({ ...c, log: Array.from({ length: n }, () => ({ sign: 'grains' as const, cause: 'rich-cream' as const, helped: null })) }, 'grains').find(
+        (l) => l.cause === 'rich-cream',
+      )!;
     expect(of(3).prior).toBeGreaterThan(of(0).prior);
     expect(of(12).prior).toBeGreaterThan(of(3).prior);
     expect(of(3).says).toContain('3 of 3 times in this kitchen');
@@ -152,14 +172,66 @@ describe('a batch with one thing wrong ranks it first', () => {
     ['too soon', gelatin('5 g gelatin powder'), 'unset', { coldH: 1 }, 'too-soon'],
     ['raw kiwi', partsSheet([['f', 'set-filling', 'Kiwi', ['300 g kiwi', '300 g cream 36 %', '8 g gelatin powder']]]), 'unset', { coldH: 12 }, 'raw-fruit'],
     ['too much gelatin', gelatin('14 g gelatin powder'), 'rubbery', {}, 'high-dose'],
-    ['cold butter', partsSheet([['b', 'buttercream', 'Buttercream', ['120 g egg white', '240 g caster sugar', '300 g unsalted butter']]]), 'bc-curdled', { nowC: 13 }, 'butter-cold'],
-    ['warm butter', partsSheet([['b', 'buttercream', 'Buttercream', ['120 g egg white', '240 g caster sugar', '300 g unsalted butter']]]), 'bc-soup', { nowC: 27 }, 'butter-warm'],
-    ['a spoon of liqueur in chocolate', partsSheet([['c', 'chocolate-base', 'Chocolate', ['200 g dark chocolate', '15 g dark rum']]]), 'seized', {}, 'little-water'],
-    ['a fat ganache', partsSheet([['c', 'chocolate-base', 'Ganache', ['300 g dark chocolate', '120 g cream 36 %', '60 g unsalted butter']]]), 'ganache-split', {}, 'too-fat-mix'],
-    ['a hot base', partsSheet([['f', 'fruit-base', 'Base', ['300 g raspberry puree', '8 g gelatin powder']], ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']], ['m', 'set-filling', 'Mousse', ['all of the Base', 'all of the Cream']]]), 'base-hot', { nowC: 40 }, 'warm-fold'],
+    [
+      'cold butter',
+      partsSheet([['b', 'buttercream', 'Buttercream', ['120 g egg white', '240 g caster sugar', '300 g unsalted butter']]]),
+      'bc-curdled',
+      { nowC: 13 },
+      'butter-cold',
+    ],
+    [
+      'warm butter',
+      partsSheet([['b', 'buttercream', 'Buttercream', ['120 g egg white', '240 g caster sugar', '300 g unsalted butter']]]),
+      'bc-soup',
+      { nowC: 27 },
+      'butter-warm',
+    ],
+    [
+      'a spoon of liqueur in chocolate',
+      partsSheet([['c', 'chocolate-base', 'Chocolate', ['200 g dark chocolate', '15 g dark rum']]]),
+      'seized',
+      {},
+      'little-water',
+    ],
+    [
+      'a fat ganache',
+      partsSheet([['c', 'chocolate-base', 'Ganache', ['300 g dark chocolate', '120 g cream 36 %', '60 g unsalted butter']]]),
+      'ganache-split',
+      {},
+      'too-fat-mix',
+    ],
+    [
+      'a hot base',
+      partsSheet([
+        ['f', 'fruit-base', 'Base', ['300 g raspberry puree', '8 g gelatin powder']],
+        ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']],
+        ['m', 'set-filling', 'Mousse', ['all of the Base', 'all of the Cream']],
+      ]),
+      'base-hot',
+      { nowC: 40 },
+      'warm-fold',
+    ],
     ['custard at 92 °C', partsSheet([['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '60 g caster sugar']]]), 'scrambled', { nowC: 92 }, 'too-hot'],
-    ['custard at 65 °C', partsSheet([['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '60 g caster sugar']]]), 'custard-thin', { nowC: 65 }, 'not-cooked'],
-    ['a sweet frost', partsSheet([['p', 'egg-foam', 'Yolks', ['100 g egg yolk', '300 g caster sugar', '60 g water']], ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %', 'all of the Yolks', '80 g dark rum']]], { family: 'semifreddo' }), 'never-froze', { coldH: 30 }, 'little-ice'],
+    [
+      'custard at 65 °C',
+      partsSheet([['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '60 g caster sugar']]]),
+      'custard-thin',
+      { nowC: 65 },
+      'not-cooked',
+    ],
+    [
+      'a sweet frost',
+      partsSheet(
+        [
+          ['p', 'egg-foam', 'Yolks', ['100 g egg yolk', '300 g caster sugar', '60 g water']],
+          ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %', 'all of the Yolks', '80 g dark rum']],
+        ],
+        { family: 'semifreddo' },
+      ),
+      'never-froze',
+      { coldH: 30 },
+      'little-ice',
+    ],
     ['a sweet dessert', sheetOf(['400 g cream 36 %', '120 g caster sugar']), 'too-sweet', {}, 'more-than-band'],
     ['a step passed over', cream, 'forgot', { skipped: ['weigh'] }, 'step-missed'],
   ])('%s', (_, sheet, sign, facts, cause) => {
@@ -168,8 +240,21 @@ describe('a batch with one thing wrong ranks it first', () => {
 });
 
 describe('the ticks of a batch', () => {
-  const gel = partsSheet([['f', 'fruit-base', 'Base', ['300 g raspberry puree', '8 g gelatin powder']], ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']], ['m', 'set-filling', 'Mousse', ['all of the Base', 'all of the Cream']]], { use: 'turn-out' });
-  const nest = partsSheet([['n', 'meringue', 'Nest', ['120 g egg white', '240 g caster sugar']], ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']]], { family: 'nest' });
+  const gel = partsSheet(
+    [
+      ['f', 'fruit-base', 'Base', ['300 g raspberry puree', '8 g gelatin powder']],
+      ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']],
+      ['m', 'set-filling', 'Mousse', ['all of the Base', 'all of the Cream']],
+    ],
+    { use: 'turn-out' },
+  );
+  const nest = partsSheet(
+    [
+      ['n', 'meringue', 'Nest', ['120 g egg white', '240 g caster sugar']],
+      ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']],
+    ],
+    { family: 'nest' },
+  );
   const custard = partsSheet([['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '60 g caster sugar']]]);
   const step = (wayKey: string, restedMin: number | null = null, ofMin: number | null = null) => ({ wayKey, title: wayKey, partId: '', restedMin, ofMin });
   it.each<[string, Sheet, SignId, CauseId, Partial<BatchFacts>, RegExp]>([
@@ -194,7 +279,8 @@ describe('the ticks of a batch', () => {
 });
 
 describe('a cream that went through the bag twice', () => {
-  const p = (use: 'pipe' | 'glass'): number => likelyCauses(caseOf({ ...sheetOf(['500 g cream 36 %', '50 g icing sugar']), use }), 'grains').find((x) => x.cause === 'worked-again')!.p;
+  const p = (use: 'pipe' | 'glass'): number =>
+    likelyCauses(caseOf({ ...sheetOf(['500 g cream 36 %', '50 g icing sugar']), use }), 'grains').find((x) => x.cause === 'worked-again')!.p;
   it('is likelier where it is piped, all but ruled out elsewhere, and found by its words', () => {
     const odds = (x: number): number => x / (1 - x);
     expect(odds(p('pipe')) / odds(p('glass'))).toBeCloseTo(2 / 0.06, 6);
@@ -222,7 +308,8 @@ describe('a siphon that fizzles', () => {
   });
   it('seeds and threads point to the nozzle, warm and lean cream to themselves', () => {
     const first = (sheet: Sheet, facts: Partial<BatchFacts> = {}): string => likelyCauses(caseOf(sheet, facts), 'fizzles')[0]!.cause;
-    const of = (sheet: Sheet, cause: CauseId, facts: Partial<BatchFacts> = {}): number => likelyCauses(caseOf(sheet, facts), 'fizzles').find((l) => l.cause === cause)!.p;
+    const of = (sheet: Sheet, cause: CauseId, facts: Partial<BatchFacts> = {}): number =>
+      likelyCauses(caseOf(sheet, facts), 'fizzles').find((l) => l.cause === cause)!.p;
     const bare = cream('400 g cream 36 %');
     const seeds = cream('400 g cream 36 %', '60 g raspberry puree', '2 g gelatin powder');
     const odds = (p: number): number => p / (1 - p);
@@ -289,7 +376,17 @@ describe('what keeps it from coming again', () => {
 });
 
 describe('impossible readings are refused in words', () => {
-  it.each<Partial<BatchFacts>>([{ nowC: 999 }, { creamC: -80 }, { whiskedS: 1e9 }, { coldH: -1 }, { outH: 1e6 }, { massG: 0 }, { volumeMl: -3 }, { glasses: 2.5 }, { nowC: NaN }])('%j', (facts) => {
+  it.each<Partial<BatchFacts>>([
+    { nowC: 999 },
+    { creamC: -80 },
+    { whiskedS: 1e9 },
+    { coldH: -1 },
+    { outH: 1e6 },
+    { massG: 0 },
+    { volumeMl: -3 },
+    { glasses: 2.5 },
+    { nowC: NaN },
+  ])('%j', (facts) => {
     const read = readFacts({ ...NO_FACTS, ...facts });
     expect(read.ok).toBe(false);
     expect(!read.ok && read.fault.says).not.toMatch(/NaN/);
@@ -300,7 +397,26 @@ describe('impossible readings are refused in words', () => {
 });
 
 describe('the finder’s words', () => {
-  it.each<[string, SignId]>([['grainy', 'grains'], ['split', 'ganache-split'], ['broken', 'grains'], ['soup', 'runs'], ['weepy', 'weeps'], ['stringy', 'strings'], ['seized', 'seized'], ['flat', 'flat'], ['stuck', 'stuck'], ['hard as stone', 'too-hard'], ['too boozy', 'too-strong'], ['forgot the rum', 'forgot'], ['ran out', 'short'], ['curdled', 'bc-curdled'], ['overwhipped', 'grains'], ['butter', 'butter'], ['too warm', 'left-out'], ['did not set', 'unset']])('%s', (said, sign) => {
+  it.each<[string, SignId]>([
+    ['grainy', 'grains'],
+    ['split', 'ganache-split'],
+    ['broken', 'grains'],
+    ['soup', 'runs'],
+    ['weepy', 'weeps'],
+    ['stringy', 'strings'],
+    ['seized', 'seized'],
+    ['flat', 'flat'],
+    ['stuck', 'stuck'],
+    ['hard as stone', 'too-hard'],
+    ['too boozy', 'too-strong'],
+    ['forgot the rum', 'forgot'],
+    ['ran out', 'short'],
+    ['curdled', 'bc-curdled'],
+    ['overwhipped', 'grains'],
+    ['butter', 'butter'],
+    ['too warm', 'left-out'],
+    ['did not set', 'unset'],
+  ])('%s', (said, sign) => {
     expect(signsFor(said).slice(0, 6), said).toContain(sign);
   });
   it('has at least 34 signs, each with a name, a look and other words', () => {

@@ -53,5 +53,11 @@ export function signsOf(c: MendCase): { readonly can: readonly SignId[]; readonl
   const can = SIGN_IDS.filter((id) => partOfSign(id, c) !== null);
   // What is of the part in hand comes first, what nothing speaks of last.
   const first = (id: SignId): number => (!isSpokenOf(id, c) ? 2 : c.facts.partId !== null && partOfSign(id, c)?.part.id === c.facts.partId ? 0 : 1);
-  return { can: can.map((id, i) => ({ id, i })).sort((x, y) => first(x.id) - first(y.id) || x.i - y.i).map((x) => x.id), cannot: SIGN_IDS.filter((id) => !can.includes(id)) };
+  return {
+    can: can
+      .map((id, i) => ({ id, i }))
+      .sort((x, y) => first(x.id) - first(y.id) || x.i - y.i)
+      .map((x) => x.id),
+    cannot: SIGN_IDS.filter((id) => !can.includes(id)),
+  };
 }

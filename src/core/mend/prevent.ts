@@ -25,7 +25,8 @@ export interface Prevention {
   readonly change: Sheet | null;
 }
 
-const arrow = (name: string, before: string | null, after: string | null): string | null => (before !== null && after !== null && before !== after ? `${name} ${before} → ${after}` : null);
+const arrow = (name: string, before: string | null, after: string | null): string | null =>
+  before !== null && after !== null && before !== after ? `${name} ${before} → ${after}` : null;
 
 const windowWords = (s: SheetAnalysis, partId: string): string | null => {
   const a = s.parts.find((p) => p.part.id === partId);
@@ -46,12 +47,18 @@ function movesOf(before: SheetAnalysis, after: SheetAnalysis, partId: string): s
     arrow('sweetness', plainNumber(before.sweetness, 1), plainNumber(after.sweetness, 1)),
     arrow('served after', hours(before.sheet.servedAfterH), hours(after.sheet.servedAfterH)),
   ];
-  return rows.filter((r) => r !== null).slice(0, 3).join(' · ');
+  return rows
+    .filter((r) => r !== null)
+    .slice(0, 3)
+    .join(' · ');
 }
 
 type Change = { readonly label: string; readonly change: Sheet | null };
 
-const withPart = (b: Bowl, change: (part: Part) => Part, partId = b.a.part.id): Sheet => ({ ...b.s.sheet, parts: b.s.sheet.parts.map((p) => (p.id === partId ? change(p) : p)) });
+const withPart = (b: Bowl, change: (part: Part) => Part, partId = b.a.part.id): Sheet => ({
+  ...b.s.sheet,
+  parts: b.s.sheet.parts.map((p) => (p.id === partId ? change(p) : p)),
+});
 const withWhisk = (b: Bowl, change: Partial<Part['whisk']>): Sheet => withPart(b, (p) => ({ ...p, whisk: { ...p.whisk, ...change } }));
 const stepOf = (b: Bowl): string | null => b.s.sheet.steps.find((s) => s.partId === b.a.part.id)?.id ?? null;
 
@@ -67,7 +74,9 @@ function withMore(b: Bowl, added: Added): Sheet {
   const own = b.a.reading.lines.find((l) => l.ingredient?.id === added.ingredientId && l.read);
   return withPart(b, (p) => ({
     ...p,
-    lines: own ? p.lines.map((l) => (l.id === own.line.id ? { ...lineOf({ ...added, name: own.name, massG: own.read!.massG + added.massG }, l.id, l.stepId) } : l)) : [...p.lines, lineOf(added, freshId(b.s.sheet), stepOf(b))],
+    lines: own
+      ? p.lines.map((l) => (l.id === own.line.id ? { ...lineOf({ ...added, name: own.name, massG: own.read!.massG + added.massG }, l.id, l.stepId) } : l))
+      : [...p.lines, lineOf(added, freshId(b.s.sheet), stepOf(b))],
   }));
 }
 
@@ -78,7 +87,12 @@ function gelatinTo(b: Bowl): Change[] {
   const kind = own?.ingredient ?? b.kitchen.larder.get('gelatin-powder-225');
   if (!kind || advised225G < 0.5) return [];
   const massG = weighable(advised225G * Math.sqrt(REFERENCE_BLOOM / (kind.bloom ?? REFERENCE_BLOOM)));
-  const change = own ? withPart(b, (p) => ({ ...p, lines: p.lines.map((l) => (l.id === own.line.id ? lineOf({ ingredientId: kind.id, name: own.name, massG }, l.id, l.stepId) : l)) })) : withMore(b, { ingredientId: kind.id, name: kind.name, massG });
+  const change = own
+    ? withPart(b, (p) => ({
+        ...p,
+        lines: p.lines.map((l) => (l.id === own.line.id ? lineOf({ ingredientId: kind.id, name: own.name, massG }, l.id, l.stepId) : l)),
+      }))
+    : withMore(b, { ingredientId: kind.id, name: kind.name, massG });
   return [{ label: `${showGrams(massG)} ${own?.name ?? kind.name}`, change }];
 }
 
@@ -101,7 +115,15 @@ function sweetTo(b: Bowl): Change[] {
   const sugar = heaviest(ofRole(b, 'sugar'));
   if (!sugar || b.s.sweetness <= band.high) return [];
   const massG = weighable(Math.max(1, (sugar.read!.massG * (band.low + band.high)) / 2 / b.s.sweetness));
-  return [{ label: `${showGrams(massG)} ${sugar.name} instead of ${showGrams(sugar.read!.massG)}`, change: withPart(b, (p) => ({ ...p, lines: p.lines.map((l) => (l.id === sugar.line.id ? lineOf({ ingredientId: sugar.ingredient!.id, name: sugar.name, massG }, l.id, l.stepId) : l)) })) }];
+  return [
+    {
+      label: `${showGrams(massG)} ${sugar.name} instead of ${showGrams(sugar.read!.massG)}`,
+      change: withPart(b, (p) => ({
+        ...p,
+        lines: p.lines.map((l) => (l.id === sugar.line.id ? lineOf({ ingredientId: sugar.ingredient!.id, name: sugar.name, massG }, l.id, l.stepId) : l)),
+      })),
+    },
+  ];
 }
 
 function dipTo(b: Bowl): Change[] {
@@ -115,7 +137,12 @@ function foldTo(b: Bowl): Change[] {
   const meeting = meetingsOf(b.s).find((m) => m.partId === b.a.part.id && m.mend);
   if (!meeting?.mend) return [];
   const { partId, name, toC } = meeting.mend;
-  return [{ label: `${name} at ${withUnit(plainNumber(toC, 0), '°C')} when it is folded`, change: withPart(b, (p) => ({ ...p, heat: { ...p.heat, atC: toC } }), partId) }];
+  return [
+    {
+      label: `${name} at ${withUnit(plainNumber(toC, 0), '°C')} when it is folded`,
+      change: withPart(b, (p) => ({ ...p, heat: { ...p.heat, atC: toC } }), partId),
+    },
+  ];
 }
 
 function restTo(b: Bowl): Change[] {
@@ -134,7 +161,9 @@ function softerFrost(b: Bowl): Change[] {
 
 function smallerMixer(b: Bowl): Change[] {
   const input = b.a.whiskInput.ok ? b.a.whiskInput.value : null;
-  const other = input ? b.kitchen.mixers.find((m) => m.id !== b.a.part.whisk.mixerId && m.kind !== 'processor' && whip({ ...input, mixer: m.kind, bowlMl: m.bowlMl }).ok) : undefined;
+  const other = input
+    ? b.kitchen.mixers.find((m) => m.id !== b.a.part.whisk.mixerId && m.kind !== 'processor' && whip({ ...input, mixer: m.kind, bowlMl: m.bowlMl }).ok)
+    : undefined;
   return other ? [{ label: `whisk it with the ${other.name}`, change: withWhisk(b, { mixerId: other.id, batches: 1 }) }] : [];
 }
 
@@ -142,23 +171,42 @@ const habit = (...labels: string[]): Change[] => labels.map((label) => ({ label,
 
 function past(b: Bowl): Change[] {
   const w = b.a.part.whisk;
-  const slow: Change[] = b.a.mixer?.kind === 'planetary' && !w.slowFromSoft ? [{ label: 'drop to slow at soft peak', change: withWhisk(b, { slowFromSoft: true }) }] : [];
+  const slow: Change[] =
+    b.a.mixer?.kind === 'planetary' && !w.slowFromSoft ? [{ label: 'drop to slow at soft peak', change: withWhisk(b, { slowFromSoft: true }) }] : [];
   const softer: Change[] = w.stage === 'firm' ? [{ label: 'stop at medium', change: withWhisk(b, { stage: 'medium' }) }] : [];
   return [...slow, ...cold(b), ...softer, ...habit('start its clock: Pass calls before the window closes')];
 }
 
-const cold = (b: Bowl): Change[] => (b.a.part.whisk.creamC > WHISK_AT_C ? [{ label: `cream and bowl at ${withUnit(String(WHISK_AT_C), '°C')}`, change: withWhisk(b, { creamC: WHISK_AT_C }) }] : habit(`take its temperature: ${withUnit(String(WHISK_AT_C), '°C')} in the bowl`));
+const cold = (b: Bowl): Change[] =>
+  b.a.part.whisk.creamC > WHISK_AT_C
+    ? [{ label: `cream and bowl at ${withUnit(String(WHISK_AT_C), '°C')}`, change: withWhisk(b, { creamC: WHISK_AT_C }) }]
+    : habit(`take its temperature: ${withUnit(String(WHISK_AT_C), '°C')} in the bowl`);
 
 const finer = (b: Bowl): Change[] => {
   const coarse = heaviest(ofRole(b, 'sugar').filter((l) => l.ingredient!.id === 'sugar-granulated' || l.ingredient!.id === 'sugar-caster'));
   const icing = b.kitchen.larder.get('icing-sugar-starch');
-  if (!coarse || !icing) return b.a.part.whisk.sugarAt === 'soft-peak' ? [{ label: 'sugar in from the start', change: withWhisk(b, { sugarAt: 'start' }) }] : [];
-  return [{ label: 'icing sugar instead', change: withPart(b, (p) => ({ ...p, lines: p.lines.map((l) => (l.id === coarse.line.id ? lineOf({ ingredientId: icing.id, name: 'icing sugar', massG: coarse.read!.massG }, l.id, l.stepId) : l)) })) }];
+  if (!coarse || !icing)
+    return b.a.part.whisk.sugarAt === 'soft-peak' ? [{ label: 'sugar in from the start', change: withWhisk(b, { sugarAt: 'start' }) }] : [];
+  return [
+    {
+      label: 'icing sugar instead',
+      change: withPart(b, (p) => ({
+        ...p,
+        lines: p.lines.map((l) =>
+          l.id === coarse.line.id ? lineOf({ ingredientId: icing.id, name: 'icing sugar', massG: coarse.read!.massG }, l.id, l.stepId) : l,
+        ),
+      })),
+    },
+  ];
 };
 
 const tempered = (b: Bowl): Change[] => {
   const t = temperingOf(b.a);
-  return habit(t?.ok && t.value.spoonfulG > 0 ? `beat ${showGrams(t.value.spoonfulG)} of it into the gelatin first: ${withUnit(plainNumber(t.value.spoonfulC, 0), '°C')}` : 'everything that meets gelatin at 22 °C or more');
+  return habit(
+    t?.ok && t.value.spoonfulG > 0
+      ? `beat ${showGrams(t.value.spoonfulG)} of it into the gelatin first: ${withUnit(plainNumber(t.value.spoonfulC, 0), '°C')}`
+      : 'everything that meets gelatin at 22 °C or more',
+  );
 };
 
 const BY_CAUSE: Readonly<Record<CauseId, (b: Bowl) => readonly Change[]>> = {
@@ -239,5 +287,9 @@ const AS_IT_IS = habit('nothing in the sheet: it is as it should be; write down 
 /** What keeps a cause from coming again, each with the figures that it moves. */
 export function preventions(b: Bowl, cause: CauseId): readonly Prevention[] {
   const found = BY_CAUSE[cause](b);
-  return (found.length > 0 ? found : AS_IT_IS).map(({ label, change }) => ({ label, change, moves: change ? movesOf(b.s, analyseSheet(change, b.kitchen), b.a.part.id) : '' }));
+  return (found.length > 0 ? found : AS_IT_IS).map(({ label, change }) => ({
+    label,
+    change,
+    moves: change ? movesOf(b.s, analyseSheet(change, b.kitchen), b.a.part.id) : '',
+  }));
 }

@@ -12,14 +12,20 @@ import { mendOf, signsOf, type Answer } from './mend';
 import { bowlGuestOf, readingSays, THERE_C } from './rescue';
 import type { CauseId, SignId } from './words';
 
-const caseOf = (sheet: Sheet, facts: Partial<BatchFacts> = {}) => ({ s: analyseSheet(sheet, KITCHEN), kitchen: KITCHEN, facts: { ...NO_FACTS, ...facts }, log: [] });
+const caseOf = (sheet: Sheet, facts: Partial<BatchFacts> = {}) => ({
+  s: analyseSheet(sheet, KITCHEN),
+  kitchen: KITCHEN,
+  facts: { ...NO_FACTS, ...facts },
+  log: [],
+});
 const answer = (sheet: Sheet, sign: SignId, facts: Partial<BatchFacts> = {}, cause: CauseId | null = null): Answer => {
   const a = mendOf(caseOf(sheet, facts), sign, cause);
   if (!a.ok) throw new Error(a.fault.says);
   return a.value;
 };
 const addedG = (a: Answer): number => a.rescue.adds.reduce((g, x) => g + x.massG, 0);
-const words = (a: Answer): string => [a.rescue.title, a.rescue.says, ...a.rescue.steps.map((s) => `${s.amount ?? ''} ${s.does}`)].join('\n').replace(/[\u00a0\u202f]/g, ' ');
+const words = (a: Answer): string =>
+  [a.rescue.title, a.rescue.says, ...a.rescue.steps.map((s) => `${s.amount ?? ''} ${s.does}`)].join('\n').replace(/[\u00a0\u202f]/g, ' ');
 const partNow = (a: Answer) => a.after!.analysis.parts.find((p) => p.part.id === a.part.part.id)!;
 
 const CREAM = sheetOf(['600 g cream 36 %', '60 g icing sugar'], { stage: 'firm' });
@@ -118,19 +124,27 @@ describe('a reading at a step', () => {
     expect(readingSays(cool, 3).says).toMatch(/past it: warm it/);
   });
   it('strings are warmed and cooled to readings of their own', () => {
-    const a = answer(partsSheet([['f', 'set-filling', 'Cream', ['300 g cream 36 %', '200 g raspberry puree', '8 g gelatin powder']]]), 'strings', {}, 'cold-contact');
+    const a = answer(
+      partsSheet([['f', 'set-filling', 'Cream', ['300 g cream 36 %', '200 g raspberry puree', '8 g gelatin powder']]]),
+      'strings',
+      {},
+      'cold-contact',
+    );
     expect(a.rescue.steps.filter((x) => x.reads !== null).length).toBeGreaterThan(0);
   });
 });
 
 describe('setting', () => {
   const jelly = (g: string): Sheet => partsSheet([['f', 'fruit-base', 'Raspberry', ['500 g raspberry puree', '80 g caster sugar', g]]], { use: 'glass' });
-  it.each(['0.5 g gelatin powder', '1 g gelatin powder', '1.5 g gelatin powder', '2 g gelatin'])('what lacks brings the dose to the middle of its band, within 3 %%: %s', (lean) => {
-    const a = answer(jelly(lean), 'unset', { coldH: 12 }, 'low-dose');
-    const now = partNow(a).gelatin;
-    expect(Math.abs((now.ok ? now.value.doseGPerKg / ((now.value.band.low + now.value.band.high) / 2) : NaN) - 1)).toBeLessThan(0.03);
-    expect(now.ok && now.value.verdict).toBe('in-band');
-  });
+  it.each(['0.5 g gelatin powder', '1 g gelatin powder', '1.5 g gelatin powder', '2 g gelatin'])(
+    'what lacks brings the dose to the middle of its band, within 3 %%: %s',
+    (lean) => {
+      const a = answer(jelly(lean), 'unset', { coldH: 12 }, 'low-dose');
+      const now = partNow(a).gelatin;
+      expect(Math.abs((now.ok ? now.value.doseGPerKg / ((now.value.band.low + now.value.band.high) / 2) : NaN) - 1)).toBeLessThan(0.03);
+      expect(now.ok && now.value.verdict).toBe('in-band');
+    },
+  );
   it('thinning a rubbery one brings it to the middle', () => {
     const a = answer(jelly('7 g gelatin powder'), 'rubbery');
     const dose = a.part.gelatin.ok ? a.part.gelatin.value : null;
@@ -168,7 +182,13 @@ describe('chocolate and buttercream', () => {
 });
 
 describe('frozen and strong', () => {
-  const boozy = partsSheet([['p', 'egg-foam', 'Yolks', ['100 g egg yolk', '160 g caster sugar', '60 g water']], ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %', 'all of the Yolks', '90 g dark rum']]], { family: 'semifreddo' });
+  const boozy = partsSheet(
+    [
+      ['p', 'egg-foam', 'Yolks', ['100 g egg yolk', '160 g caster sugar', '60 g water']],
+      ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %', 'all of the Yolks', '90 g dark rum']],
+    ],
+    { family: 'semifreddo' },
+  );
   it('what never froze gets cream until half of its water is ice', () => {
     const c = caseOf(boozy);
     const before = readFrozen(frozenMixOf(c.s)!, freezerOf(KITCHEN, boozy));
@@ -192,7 +212,15 @@ describe('frozen and strong', () => {
 describe('what must go, goes', () => {
   it.each<[string, Sheet, SignId, Partial<BatchFacts>]>([
     ['out for three hours', CREAM, 'left-out', { outH: 3 }],
-    ['raw egg out for an hour and a half', partsSheet([['e', 'egg-foam', 'Yolks', ['100 g egg yolk', '60 g caster sugar']], ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %', 'all of the Yolks']]]), 'left-out', { outH: 1.5 }],
+    [
+      'raw egg out for an hour and a half',
+      partsSheet([
+        ['e', 'egg-foam', 'Yolks', ['100 g egg yolk', '60 g caster sugar']],
+        ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %', 'all of the Yolks']],
+      ]),
+      'left-out',
+      { outH: 1.5 },
+    ],
     ['out for 70 min above 32 °C', CREAM, 'left-out', { outH: 1.2, nowC: 33 }],
     ['custard at 20 °C after eight hours', partsSheet([['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk']]]), 'custard-warm', { nowC: 20, coldH: 8 }],
     ['glass in the bowl', CREAM, 'foreign', {}],
@@ -229,7 +257,11 @@ describe('amounts', () => {
     expect(a.after!.sheet.portions).toBe(2 * CREAM.portions);
   });
   it('a flat fold: the volume that is missing over what a gram of foam brings', () => {
-    const mousse = partsSheet([['f', 'fruit-base', 'Base', ['300 g raspberry puree', '8 g gelatin powder']], ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']], ['m', 'set-filling', 'Mousse', ['all of the Base', 'all of the Cream']]]);
+    const mousse = partsSheet([
+      ['f', 'fruit-base', 'Base', ['300 g raspberry puree', '8 g gelatin powder']],
+      ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']],
+      ['m', 'set-filling', 'Mousse', ['all of the Base', 'all of the Cream']],
+    ]);
     const full = analyseSheet(mousse, KITCHEN).parts[2]!;
     const at = (share: number) => answer(mousse, 'flat', { volumeMl: full.foamMl.ok ? full.mixMl + share * (full.foamMl.value - full.mixMl) : 0 });
     const cream = analyseSheet(mousse, KITCHEN).parts[1]!;
@@ -242,8 +274,17 @@ describe('amounts', () => {
 
 describe('what a rescue puts in', () => {
   it('a base that falls to crumbs comes to 32 % fat, with butter of the larder where it has none of its own', () => {
-    for (const lines of [['200 g digestive biscuits', '30 g unsalted butter'], ['200 g digestive biscuits', '40 g dark chocolate']]) {
-      const a = answer(partsSheet([['b', 'pressed-base', 'Base', lines], ['f', 'set-filling', 'Filling', ['300 g cream cheese', '100 g cream 36 %']]]), 'crust-crumbles');
+    for (const lines of [
+      ['200 g digestive biscuits', '30 g unsalted butter'],
+      ['200 g digestive biscuits', '40 g dark chocolate'],
+    ]) {
+      const a = answer(
+        partsSheet([
+          ['b', 'pressed-base', 'Base', lines],
+          ['f', 'set-filling', 'Filling', ['300 g cream cheese', '100 g cream 36 %']],
+        ]),
+        'crust-crumbles',
+      );
       const m = partNow(a).reading.mixture;
       expect(KITCHEN.larder.has(a.rescue.adds[0]!.ingredientId)).toBe(true);
       expect((m.grams.milk_fat + m.grams.cocoa_fat + m.grams.other_fat) / m.massG).toBeCloseTo(0.32, 1);
@@ -251,12 +292,16 @@ describe('what a rescue puts in', () => {
   });
   it('whatever a sign asks for is in the shipped larder, also in a dessert that has nothing of it', () => {
     for (const kind of ['whipped-cream', 'cheese-cream', 'custard', 'chocolate-base', 'fruit-base', 'pressed-base', 'meringue', 'buttercream'] as const) {
-      const sheet = partsSheet([['p', kind, 'Part', ['200 g water', '100 g dark chocolate', '60 g egg white', '40 g egg yolk', '80 g banana', '100 g ricotta', '100 g cream 30 %']]], { use: 'slice' });
+      const sheet = partsSheet(
+        [['p', kind, 'Part', ['200 g water', '100 g dark chocolate', '60 g egg white', '40 g egg yolk', '80 g banana', '100 g ricotta', '100 g cream 30 %']]],
+        { use: 'slice' },
+      );
       const c = caseOf(sheet);
       for (const sign of signsOf(c).can) {
         const a = mendOf(c, sign);
         if (!a.ok) throw new Error(a.fault.says);
-        for (const added of [...a.value.rescue.adds, ...a.value.rescue.again]) expect(KITCHEN.larder.has(added.ingredientId), `${kind}: ${sign}: ${added.ingredientId}`).toBe(true);
+        for (const added of [...a.value.rescue.adds, ...a.value.rescue.again])
+          expect(KITCHEN.larder.has(added.ingredientId), `${kind}: ${sign}: ${added.ingredientId}`).toBe(true);
       }
     }
   });

@@ -82,12 +82,28 @@ export interface Rescue {
 const NB = '\u00a0';
 export const deg = (tC: number): string => withUnit(plainNumber(tC, 0), '°C');
 export const pct = (v: number, digits = 0): string => withUnit(plainNumber(v, digits), '%');
-export const minutesWords = (min: number): string => (min < 1 ? withUnit(plainNumber(Math.max(5, 5 * Math.round(12 * min)), 0), 's') : min < 100 ? withUnit(plainNumber(min, 0), 'min') : withUnit(plainNumber(min / 60, 1), 'h'));
+export const minutesWords = (min: number): string =>
+  min < 1
+    ? withUnit(plainNumber(Math.max(5, 5 * Math.round(12 * min)), 0), 's')
+    : min < 100
+      ? withUnit(plainNumber(min, 0), 'min')
+      : withUnit(plainNumber(min / 60, 1), 'h');
 
 /** An amount as it is weighed: half grams below ten, grams to two hundred, five grams above. */
 export const weighable = (g: number): number => (g < 10 ? Math.max(0.5, Math.round(2 * g) / 2) : g < 200 ? Math.round(g) : 5 * Math.round(g / 5));
 
-export const step = (does: string, more: { readonly g?: number; readonly amount?: string; readonly timerMin?: number; readonly stopIf?: string; readonly toC?: number; readonly cooling?: boolean; readonly rests?: MendRest['where'] } = {}): RescueStep => ({
+export const step = (
+  does: string,
+  more: {
+    readonly g?: number;
+    readonly amount?: string;
+    readonly timerMin?: number;
+    readonly stopIf?: string;
+    readonly toC?: number;
+    readonly cooling?: boolean;
+    readonly rests?: MendRest['where'];
+  } = {},
+): RescueStep => ({
   amount: more.amount ?? (more.g === undefined ? null : showGrams(more.g)),
   does,
   timerS: more.timerMin === undefined ? null : Math.max(5, Math.round(60 * more.timerMin)),
@@ -106,15 +122,53 @@ function restOf(steps: readonly RescueStep[]): MendRest | null {
   return longest ? { where: longest.where, min: Math.round(rests.reduce((sum, r) => sum + r.min, 0)) } : null;
 }
 
-export const mended = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'mend', title, says, steps, rest: restOf(steps) });
-export const instead = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'instead', title, says, steps, rest: restOf(steps) });
-export const discard = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({ ...BASE, ...more, kind: 'discard', title, says, steps, rest: null });
+export const mended = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({
+  ...BASE,
+  ...more,
+  kind: 'mend',
+  title,
+  says,
+  steps,
+  rest: restOf(steps),
+});
+export const instead = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({
+  ...BASE,
+  ...more,
+  kind: 'instead',
+  title,
+  says,
+  steps,
+  rest: restOf(steps),
+});
+export const discard = (title: string, says: string, steps: readonly RescueStep[], more: Parts = {}): Rescue => ({
+  ...BASE,
+  ...more,
+  kind: 'discard',
+  title,
+  says,
+  steps,
+  rest: null,
+});
 
 /** An input of a working. */
-export const num = (symbol: string, name: string, value: number, unit: string, decimals: number, from: string): FigureInput => ({ symbol, name, value: withUnit(plainNumber(value, decimals), unit), from });
+export const num = (symbol: string, name: string, value: number, unit: string, decimals: number, from: string): FigureInput => ({
+  symbol,
+  name,
+  value: withUnit(plainNumber(value, decimals), unit),
+  from,
+});
 
 /** An amount of a rescue with its working. */
-export const amount = (key: string, name: string, massG: number, formula: string, words: string, inputs: readonly FigureInput[], source: string, spread: number | null = null): Figure => ({
+export const amount = (
+  key: string,
+  name: string,
+  massG: number,
+  formula: string,
+  words: string,
+  inputs: readonly FigureInput[],
+  source: string,
+  spread: number | null = null,
+): Figure => ({
   key,
   name,
   value: massG,
@@ -129,7 +183,8 @@ export const amount = (key: string, name: string, massG: number, formula: string
   source,
 });
 
-export const ofRole = (b: Bowl, ...roles: readonly string[]): readonly LineReading[] => b.a.reading.lines.filter((l) => roles.includes(l.role ?? '') && l.read !== null && l.ingredient !== null && l.read.massG > 0);
+export const ofRole = (b: Bowl, ...roles: readonly string[]): readonly LineReading[] =>
+  b.a.reading.lines.filter((l) => roles.includes(l.role ?? '') && l.read !== null && l.ingredient !== null && l.read.massG > 0);
 export const gramsOf = (lines: readonly LineReading[]): number => lines.reduce((g, l) => g + (l.read?.massG ?? 0), 0);
 export const heaviest = (lines: readonly LineReading[]): LineReading | null => [...lines].sort((x, y) => y.read!.massG - x.read!.massG)[0] ?? null;
 
@@ -141,7 +196,8 @@ export function fromLarder(b: Bowl, massG: number, ...ids: readonly string[]): A
   return found ? { ingredientId: found.id, name: found.name, massG } : null;
 }
 /** The same, by its usual name where the kitchen's larder has lost it. */
-export const larderOr = (b: Bowl, massG: number, name: string, ...ids: readonly [string, ...string[]]): Added => fromLarder(b, massG, ...ids) ?? { ingredientId: ids[0], name, massG };
+export const larderOr = (b: Bowl, massG: number, name: string, ...ids: readonly [string, ...string[]]): Added =>
+  fromLarder(b, massG, ...ids) ?? { ingredientId: ids[0], name, massG };
 
 /** The cream of the part, else one of the larder: of so much fat. */
 export function creamFor(b: Bowl, massG: number): Added {
@@ -150,12 +206,23 @@ export function creamFor(b: Bowl, massG: number): Added {
 }
 
 /** Every line of the part as it is written, for a fresh bowl. */
-export const freshLines = (b: Bowl): readonly Added[] => b.a.reading.lines.flatMap((l) => (l.ingredient && l.read && l.kind === 'ingredient' && l.read.massG > 0 ? [moreOf(l, l.read.massG * Math.min(1, shareOfPart(b)))] : []));
+export const freshLines = (b: Bowl): readonly Added[] =>
+  b.a.reading.lines.flatMap((l) =>
+    l.ingredient && l.read && l.kind === 'ingredient' && l.read.massG > 0 ? [moreOf(l, l.read.massG * Math.min(1, shareOfPart(b)))] : [],
+  );
 export const freshStep = (lines: readonly Added[], how: string): RescueStep =>
-  step(`A fresh bowl: ${lines.slice(0, 4).map((l) => `${showGrams(l.massG)} ${l.name}`).join(', ')}${lines.length > 4 ? ` and ${lines.length - 4} more` : ''}. ${how}`);
+  step(
+    `A fresh bowl: ${lines
+      .slice(0, 4)
+      .map((l) => `${showGrams(l.massG)} ${l.name}`)
+      .join(', ')}${lines.length > 4 ? ` and ${lines.length - 4} more` : ''}. ${how}`,
+  );
 
 /** The bowl as a guest at a meeting. */
-export const bowlGuestOf = (b: Bowl, tC: number, massG = bowlG(b)): Guest => ({ ...guest(b.a.part.name, b.a.reading.mixture, b.a.reading.freezingG, tC), massG });
+export const bowlGuestOf = (b: Bowl, tC: number, massG = bowlG(b)): Guest => ({
+  ...guest(b.a.part.name, b.a.reading.mixture, b.a.reading.freezingG, tC),
+  massG,
+});
 
 /** Its heat content, J/g. */
 export const heatOf = (b: Bowl) => heatContent(b.a.reading.mixture, b.a.reading.freezingG);

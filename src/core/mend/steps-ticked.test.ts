@@ -13,7 +13,12 @@ const PLAN = ((): BatchPlan => {
   return { ...p.value, steps: [step('cook'), step('cool', [60, 90]), step('fold'), step('chill', [240, 300], '')] };
 })();
 const MIN = 60_000;
-const ticked = (minutes: Readonly<Record<string, number>>, skipped: readonly string[] = []): Progress => ({ ...freshProgress(), done: Object.keys(minutes), doneAt: Object.fromEntries(Object.entries(minutes).map(([k, m]) => [k, m * MIN])), skipped: [...skipped] });
+const ticked = (minutes: Readonly<Record<string, number>>, skipped: readonly string[] = []): Progress => ({
+  ...freshProgress(),
+  done: Object.keys(minutes),
+  doneAt: Object.fromEntries(Object.entries(minutes).map(([k, m]) => [k, m * MIN])),
+  skipped: [...skipped],
+});
 
 describe('what the ticks of a batch say', () => {
   it('the order in which they came; a rest ends with the next step of its part, not with its own tick', () => {

@@ -25,7 +25,10 @@ export function stepsTicked(plan: BatchPlan, progress: Progress): readonly Ticke
       if (left === undefined) return [];
       const came = Math.max(-Infinity, ...plan.steps.slice(0, i).flatMap((b) => at(b.key) ?? []));
       const timer = progress.timers.find((t) => t.id === s.key)?.startedAt ?? null;
-      const next = Math.min(Infinity, ...plan.steps.slice(i + 1).flatMap((b) => (b.partId === s.partId || b.partId === '' || s.partId === '' ? (at(b.key) ?? []) : [])));
+      const next = Math.min(
+        Infinity,
+        ...plan.steps.slice(i + 1).flatMap((b) => (b.partId === s.partId || b.partId === '' || s.partId === '' ? (at(b.key) ?? []) : [])),
+      );
       const restedMin = next === Infinity ? null : Math.max(0, (next - waitBegan(s, came, left, timer)) / MINUTE_MS);
       return [{ left, step: { wayKey: s.wayKey, title: s.title, partId: s.partId, restedMin, ofMin: s.waitMin?.[0] ?? null } }];
     })
@@ -36,7 +39,15 @@ export function stepsTicked(plan: BatchPlan, progress: Progress): readonly Ticke
 /** The rests of these keys that were cut short, as a sentence each: '‘Chill’ had 50 min of 4 h.' @param partId of this part or of the whole. */
 export function cutShort(steps: readonly TickedStep[], partId: string, keys: readonly string[]): readonly string[] {
   return steps
-    .filter((s) => keys.includes(s.wayKey) && (s.partId === partId || s.partId === '') && s.restedMin !== null && s.ofMin !== null && s.ofMin >= SHORT_REST.fromMin && s.restedMin < SHORT_REST.share * s.ofMin)
+    .filter(
+      (s) =>
+        keys.includes(s.wayKey) &&
+        (s.partId === partId || s.partId === '') &&
+        s.restedMin !== null &&
+        s.ofMin !== null &&
+        s.ofMin >= SHORT_REST.fromMin &&
+        s.restedMin < SHORT_REST.share * s.ofMin,
+    )
     .map((s) => `‘${s.title}’ had ${span(s.restedMin!)} of ${span(s.ofMin!)}.`);
 }
 

@@ -17,7 +17,13 @@ const larder = new Map([...KITCHEN.larder, ...SAMPLE_INGREDIENTS.map((i) => [i.i
 const kitchen = { ...KITCHEN, larder };
 const context = { ...CONTEXT, larder, matcher: matcherFor([...larder.values()]) };
 const SHEETS = SAMPLE_SHEETS.map((s) => [s.id, sampleDoc(s, context, 'planetary')] as const);
-const caseOf = (sheet: Sheet, too: SignId | null = null, facts: Partial<BatchFacts> = {}): MendCase => ({ s: analyseSheet(sheet, kitchen), kitchen, facts: { ...NO_FACTS, ...facts }, log: [], ...(too === null ? {} : { seenToo: too }) });
+const caseOf = (sheet: Sheet, too: SignId | null = null, facts: Partial<BatchFacts> = {}): MendCase => ({
+  s: analyseSheet(sheet, kitchen),
+  kitchen,
+  facts: { ...NO_FACTS, ...facts },
+  log: [],
+  ...(too === null ? {} : { seenToo: too }),
+});
 const chantilly = sheetOf(['600 g cream 36 %', '60 g caster sugar']);
 const odds = (p: number): number => p / (1 - p);
 const p = (sheet: Sheet, sign: SignId, cause: CauseId, too: SignId | null): number => likelyCauses(caseOf(sheet, too), sign).find((l) => l.cause === cause)!.p;

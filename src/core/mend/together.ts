@@ -11,7 +11,8 @@ const DANGER: SignId = 'left-out';
 const behind = (cause: CauseId, sign: SignId): number | null => SIGNS[sign].causes.find(([id]) => id === cause)?.[1] ?? null;
 
 /** The second sign that is seen, where the dessert can show it and it is another one; null otherwise. */
-export const seenToo = (c: MendCase, sign: SignId): SignId | null => (c.seenToo !== undefined && c.seenToo !== sign && partOfSign(c.seenToo, c) !== null ? c.seenToo : null);
+export const seenToo = (c: MendCase, sign: SignId): SignId | null =>
+  c.seenToo !== undefined && c.seenToo !== sign && partOfSign(c.seenToo, c) !== null ? c.seenToo : null;
 
 /**
  * What a second sign says of a cause of the first: for one that makes both, the more the oftener it is behind the second; against one that
@@ -34,7 +35,9 @@ const MOST = 5;
  */
 export function signsWith(c: MendCase, sign: SignId): readonly SignId[] {
   const shared = (other: SignId): number => SIGNS[sign].causes.reduce((sum, [cause, often]) => sum + often * (behind(cause, other) ?? 0), 0);
-  const kin = SIGN_IDS.filter((id) => id !== sign && id !== DANGER && id !== SIGNS[sign].twin?.sign && partOfSign(id, c) !== null && isSpokenOf(id, c) && shared(id) > 0)
+  const kin = SIGN_IDS.filter(
+    (id) => id !== sign && id !== DANGER && id !== SIGNS[sign].twin?.sign && partOfSign(id, c) !== null && isSpokenOf(id, c) && shared(id) > 0,
+  )
     .sort((a, b) => shared(b) - shared(a))
     .slice(0, MOST);
   return sign !== DANGER && partOfSign(DANGER, c) !== null ? [...kin, DANGER] : kin;

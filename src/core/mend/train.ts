@@ -30,8 +30,14 @@ const CHOICES = 4;
 export function eyeQuestion(seed: number, desserts: readonly SheetAnalysis[], kitchen: Kitchen): EyeQuestion | null {
   const next = seededNumbers(seed);
   const oneOf = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)]!;
-  const shuffled = <T>(list: readonly T[]): T[] => list.map((v) => [next(), v] as const).sort((a, b) => a[0] - b[0]).map(([, v]) => v);
-  const able = desserts.map((s): { s: SheetAnalysis; can: readonly SignId[] } => ({ s, can: signsOf({ s, kitchen, facts: NO_FACTS, log: [] }).can })).filter((d) => d.can.length >= CHOICES);
+  const shuffled = <T>(list: readonly T[]): T[] =>
+    list
+      .map((v) => [next(), v] as const)
+      .sort((a, b) => a[0] - b[0])
+      .map(([, v]) => v);
+  const able = desserts
+    .map((s): { s: SheetAnalysis; can: readonly SignId[] } => ({ s, can: signsOf({ s, kitchen, facts: NO_FACTS, log: [] }).can }))
+    .filter((d) => d.can.length >= CHOICES);
   if (able.length === 0) return null;
   const { s, can } = oneOf(able);
   const sign = oneOf(can);
@@ -41,14 +47,26 @@ export function eyeQuestion(seed: number, desserts: readonly SheetAnalysis[], ki
   if (!answer.ok) return null;
   const twin = SIGNS[sign].twin?.sign;
   const group = SIGN_WORDS[sign].group;
-  const others = shuffled(SIGN_IDS.filter((id) => id !== sign && id !== twin)).sort((a, b) => Number(SIGN_WORDS[b].group === group) - Number(SIGN_WORDS[a].group === group));
+  const others = shuffled(SIGN_IDS.filter((id) => id !== sign && id !== twin)).sort(
+    (a, b) => Number(SIGN_WORDS[b].group === group) - Number(SIGN_WORDS[a].group === group),
+  );
   const signs = shuffled([sign, ...(twin ? [twin] : []), ...others].slice(0, CHOICES));
   const titles = shuffled(can.filter((id) => id !== sign)).flatMap((id) => {
     const other = mendOf(c, id);
     return other.ok && other.value.rescue.title !== answer.value.rescue.title ? [other.value.rescue.title] : [];
   });
   const firsts = shuffled([answer.value.rescue.title, ...[...new Set(titles)].slice(0, 2)]);
-  return { seed, sheetName: s.sheet.name, look: SIGN_WORDS[sign].look, known: answer.value.causes[0]!.evidence.filter((e) => e.ratio > 1).map((e) => e.says), sign, signs, first: answer.value.rescue.title, firsts, answer: answer.value };
+  return {
+    seed,
+    sheetName: s.sheet.name,
+    look: SIGN_WORDS[sign].look,
+    known: answer.value.causes[0]!.evidence.filter((e) => e.ratio > 1).map((e) => e.says),
+    sign,
+    signs,
+    first: answer.value.rescue.title,
+    firsts,
+    answer: answer.value,
+  };
 }
 
 /** Facts as a batch with that sign could have had them. */

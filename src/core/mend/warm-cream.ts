@@ -25,22 +25,48 @@ export function icedMin(heat: HeatContent, massG: number, fromC: number, toC: nu
 export const touchedM2 = (ml: number): number => 2 * Math.PI * ((3 * ml) / (2 * Math.PI)) ** (2 / 3) * 1e-4;
 
 /** How long a bowl of cream takes down to whisking temperature, min: stirred in ice water, and left in the fridge (house ±30 %). */
-export function coolCreamMin(massG: number, fatPct: number, sugarPer100: number, fromC: number, fridgeC: number): Result<{ readonly iceMin: number; readonly fridgeMin: number | null }> {
+export function coolCreamMin(
+  massG: number,
+  fatPct: number,
+  sugarPer100: number,
+  fromC: number,
+  fridgeC: number,
+): Result<{ readonly iceMin: number; readonly fridgeMin: number | null }> {
   const cream = dairyCream(Math.min(60, Math.max(0, fatPct)));
   if (!cream.ok) return cream;
   const sugarG = (massG * sugarPer100) / (100 + sugarPer100);
-  const heat = heatContent(mix([{ massG: massG - sugarG, per100: cream.value }, { massG: sugarG, per100: composition({ sucrose: 100 }) }]), sugarG);
+  const heat = heatContent(
+    mix([
+      { massG: massG - sugarG, per100: cream.value },
+      { massG: sugarG, per100: composition({ sucrose: 100 }) },
+    ]),
+    sugarG,
+  );
   const iceMin = icedMin(heat, massG, fromC, WHISK_AT_C);
   if (!iceMin.ok) return iceMin;
-  const fridge = fridgeC < WHISK_AT_C - 0.5 ? stirredCurve({ heat, massG, startC: fromC, areaM2: touchedM2(massG), wallM2KPerW: BOWL_M2K_PER_W, outerH: AIR_H['still-fridge'], bathC: fridgeC }, WHISK_AT_C) : null;
+  const fridge =
+    fridgeC < WHISK_AT_C - 0.5
+      ? stirredCurve(
+          { heat, massG, startC: fromC, areaM2: touchedM2(massG), wallM2KPerW: BOWL_M2K_PER_W, outerH: AIR_H['still-fridge'], bathC: fridgeC },
+          WHISK_AT_C,
+        )
+      : null;
   return ok({ iceMin: iceMin.value, fridgeMin: fridge?.ok ? fridge.value.at(-1)![0] : null });
 }
 
 /** What a cream temperature that was just typed means, and what to do: null while it is cold enough. */
-export function warmCreamSays(tC: number, bowl: { readonly massG: number; readonly fatPct: number; readonly sugarPer100: number; readonly fridgeC: number }): string | null {
+export function warmCreamSays(
+  tC: number,
+  bowl: { readonly massG: number; readonly fatPct: number; readonly sugarPer100: number; readonly fridgeC: number },
+): string | null {
   if (!(tC > COLD_ENOUGH_C) || tC > 60) return null;
   const deg = withUnit(plainNumber(tC, 0), '°C');
-  const what = tC > NO_PEAK_FROM_C ? 'no peak stands, it turns to butter' : tC > CHURNS_FROM_C ? 'it churns: grain comes right after its peak' : 'it is slower and takes less air';
+  const what =
+    tC > NO_PEAK_FROM_C
+      ? 'no peak stands, it turns to butter'
+      : tC > CHURNS_FROM_C
+        ? 'it churns: grain comes right after its peak'
+        : 'it is slower and takes less air';
   const cool = coolCreamMin(bowl.massG, bowl.fatPct, bowl.sugarPer100, tC, bowl.fridgeC);
   if (!cool.ok) return `At ${deg} ${what}.`;
   const min = (m: number): string => (m < 2 ? clockFace(60 * m) : plainNumber(m, 0));

@@ -10,11 +10,29 @@ import { LEAST_GAIN, tryBuys, type Buy } from './buys';
 import { eveningOdds } from './evening';
 
 const ZONE = 'Europe/London';
-const serving = (id: string, sheetId: string, at: string) => ({ id, sheetId, at, portions: SHEETS.get(sheetId)!.portions, vessel: null, placeId: null, batchId: null });
-const service = (servings: Service['servings']): Service => ({ ...EMPTY_SERVICE, name: 'Dinner', zone: ZONE, servings, crew: [{ id: 'c', name: 'Cook', hours: [{ days: DAILY, from: '07:00', to: '22:30' }] }] });
+const serving = (id: string, sheetId: string, at: string) => ({
+  id,
+  sheetId,
+  at,
+  portions: SHEETS.get(sheetId)!.portions,
+  vessel: null,
+  placeId: null,
+  batchId: null,
+});
+const service = (servings: Service['servings']): Service => ({
+  ...EMPTY_SERVICE,
+  name: 'Dinner',
+  zone: ZONE,
+  servings,
+  crew: [{ id: 'c', name: 'Cook', hours: [{ days: DAILY, from: '07:00', to: '22:30' }] }],
+});
 const facts = (s: Service, now = '2026-11-23T09:00') => ({ service: s, kitchen: GANNET_QUAY, sheets: SHEETS, batches: new Map(), now: minuteOf(now, ZONE) });
 const cache = newDishCache();
-const DINNER = service([serving('a', 'pear-icebox', '2026-11-27T20:15'), serving('b', 'honey-semifreddo', '2026-11-27T20:30'), serving('c', 'elderflower-syllabub', '2026-11-27T20:00')]);
+const DINNER = service([
+  serving('a', 'pear-icebox', '2026-11-27T20:15'),
+  serving('b', 'honey-semifreddo', '2026-11-27T20:30'),
+  serving('c', 'elderflower-syllabub', '2026-11-27T20:00'),
+]);
 const oddsOf = (s: Service) => {
   const found = planService(facts(s), cache, 'possible');
   if (!found.ok || !found.value.ok) throw new Error('no plan');
@@ -58,5 +76,6 @@ describe('what buys most', () => {
     expect(new Set(kinds).size).toBe(kinds.length);
   });
   it('asks nothing of the guests', () => expect(buys.filter((b) => /^(?:later|day|without|fewer)/.test(b.key))).toEqual([]));
-  it('says nothing where there is no plan', () => expect([...tryBuys(facts(service([serving('b', 'honey-semifreddo', '2026-11-27T20:30')]), '2026-11-27T20:00'), cache)]).toEqual([]));
+  it('says nothing where there is no plan', () =>
+    expect([...tryBuys(facts(service([serving('b', 'honey-semifreddo', '2026-11-27T20:30')]), '2026-11-27T20:00'), cache)]).toEqual([]));
 });

@@ -52,7 +52,8 @@ export function* tryBuys(f: ServiceFacts, cache: DishCache): Generator<{ readonl
     const to = then?.odds.servings.find((s) => s.id === worst.id)?.inTime ?? 0;
     // What helps one serving at the cost of another's buys nothing.
     const least = then ? Math.min(...then.odds.servings.map((s) => s.inTime)) : 0;
-    if (then && to - worst.inTime >= LEAST_GAIN && least >= worst.inTime && to > (best.get(ask.kind)?.to ?? 0)) best.set(ask.kind, { key: ask.key, says: ask.says, service: ask.service, from: worst.inTime, to, serving: worst.name });
+    if (then && to - worst.inTime >= LEAST_GAIN && least >= worst.inTime && to > (best.get(ask.kind)?.to ?? 0))
+      best.set(ask.kind, { key: ask.key, says: ask.says, service: ask.service, from: worst.inTime, to, serving: worst.name });
     yield { tried: i + 1, of: asks.length, buys: [...best.values()].sort((a, b) => b.to - a.to) };
   }
 }
@@ -65,14 +66,25 @@ function asked(f: ServiceFacts, cache: DishCache, plan: ServicePlan, weak: strin
   if (link) {
     for (const minutes of SPARES_MIN) {
       const margin = (service.margins[link.id] ?? 0) + minutes;
-      out.push({ kind: 'spare', key: `spare:${link.id}:${minutes}`, says: `${showSpan(minutes)} to spare for ${taskSays(link)}`, service: { ...service, margins: { ...service.margins, [link.id]: margin } } });
+      out.push({
+        kind: 'spare',
+        key: `spare:${link.id}:${minutes}`,
+        says: `${showSpan(minutes)} to spare for ${taskSays(link)}`,
+        service: { ...service, margins: { ...service.margins, [link.id]: margin } },
+      });
     }
   }
   const serving = service.servings.find((s) => s.id === servingId);
   if (serving && serving.portions > 1) {
-    out.push({ kind: 'less', key: `less:${servingId}`, says: `one portion less of ${dishName(service, f.sheets, serving)}`, service: { ...service, servings: service.servings.map((s) => (s === serving ? { ...s, portions: s.portions - 1 } : s)) } });
+    out.push({
+      kind: 'less',
+      key: `less:${servingId}`,
+      says: `one portion less of ${dishName(service, f.sheets, serving)}`,
+      service: { ...service, servings: service.servings.map((s) => (s === serving ? { ...s, portions: s.portions - 1 } : s)) },
+    });
   }
   const kindOf = (key: string): string => key.replace(/:.*$/, '');
-  for (const c of changesFor(f, cache, weak === null ? [] : [weak])) if (!NOT_TRIED.test(c.key)) out.push({ kind: kindOf(c.key), key: c.key, says: c.says, service: c.service });
+  for (const c of changesFor(f, cache, weak === null ? [] : [weak]))
+    if (!NOT_TRIED.test(c.key)) out.push({ kind: kindOf(c.key), key: c.key, says: c.says, service: c.service });
   return out;
 }

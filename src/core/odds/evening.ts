@@ -44,7 +44,8 @@ function numberOf(name: string): number {
 }
 
 /** A standard normal number for an evening and a task (Box and Muller 1958). */
-const normal = (evening: number, name: number): number => Math.sqrt(-2 * Math.log(uniform(evening, name, 0))) * Math.cos(2 * Math.PI * uniform(evening, name, 1));
+const normal = (evening: number, name: number): number =>
+  Math.sqrt(-2 * Math.log(uniform(evening, name, 0))) * Math.cos(2 * Math.PI * uniform(evening, name, 1));
 
 interface Link {
   readonly from: number;
@@ -74,7 +75,12 @@ function linksOf(tasks: readonly PlannedTask[], gaps: readonly PlannedGap[]): re
 }
 
 /** Tasks in an order in which each comes after all that it waits for; the plan's own order keeps every link. */
-const inOrder = (tasks: readonly PlannedTask[]): readonly number[] => tasks.map((_, i) => i).sort((a, b) => tasks[a]!.start - tasks[b]!.start || tasks[a]!.end - tasks[b]!.end || Number(tasks[a]!.kind === 'served') - Number(tasks[b]!.kind === 'served'));
+const inOrder = (tasks: readonly PlannedTask[]): readonly number[] =>
+  tasks
+    .map((_, i) => i)
+    .sort(
+      (a, b) => tasks[a]!.start - tasks[b]!.start || tasks[a]!.end - tasks[b]!.end || Number(tasks[a]!.kind === 'served') - Number(tasks[b]!.kind === 'served'),
+    );
 
 /**
  * The odds of a plan: the evening many times over. Each task takes its planned minutes times a log-normal number; it begins at its planned
@@ -84,7 +90,11 @@ const inOrder = (tasks: readonly PlannedTask[]): readonly number[] => tasks.map(
  * @param evenings how many; each chance is within `error` in 19 of 20 such counts.
  * @param strays how a task strays; the house's by default.
  */
-export function eveningOdds(plan: Pick<ServicePlan, 'tasks' | 'gaps' | 'servings'>, evenings = EVENINGS, strays: (t: PlannedTask) => Strays = straysOf): EveningOdds {
+export function eveningOdds(
+  plan: Pick<ServicePlan, 'tasks' | 'gaps' | 'servings'>,
+  evenings = EVENINGS,
+  strays: (t: PlannedTask) => Strays = straysOf,
+): EveningOdds {
   const { tasks, gaps } = plan;
   const links = linksOf(tasks, gaps);
   const order = inOrder(tasks);
@@ -93,7 +103,9 @@ export function eveningOdds(plan: Pick<ServicePlan, 'tasks' | 'gaps' | 'servings
   const spread = tasks.map(strays);
   const planned = tasks.map((t) => t.end - t.start - t.marginMin);
   const index = new Map(tasks.map((t, i) => [t.id, i]));
-  const limits = gaps.flatMap((g) => (g.max === null || !index.has(g.from) || !index.has(g.to) ? [] : [{ from: index.get(g.from)!, to: index.get(g.to)!, max: g.max }]));
+  const limits = gaps.flatMap((g) =>
+    g.max === null || !index.has(g.from) || !index.has(g.to) ? [] : [{ from: index.get(g.from)!, to: index.get(g.to)!, max: g.max }],
+  );
   const served = plan.servings.flatMap((s) => {
     const at = tasks.findIndex((t) => t.kind === 'served' && t.servings.includes(s.id));
     return at < 0 ? [] : [{ id: s.id, name: s.name, at, limits: limits.filter((l) => tasks[l.to]!.servings.includes(s.id)) }];
@@ -120,7 +132,8 @@ export function eveningOdds(plan: Pick<ServicePlan, 'tasks' | 'gaps' | 'servings
     served.forEach((s, k) => {
       late[k]![e] = start[s.at]! - tasks[s.at]!.start;
       const inTime = late[k]![e]! <= GRACE_MIN;
-      if (inTime && s.limits.every((l) => start[l.to]! - end[l.from]! <= Math.max(l.max, tasks[l.to]!.start - tasks[l.from]!.end) + GRACE_MIN)) clean[k] = clean[k]! + 1;
+      if (inTime && s.limits.every((l) => start[l.to]! - end[l.from]! <= Math.max(l.max, tasks[l.to]!.start - tasks[l.from]!.end) + GRACE_MIN))
+        clean[k] = clean[k]! + 1;
       if (!inTime) blame(s.at, weak[k]!, held, (i) => end[i]! - start[i]! - planned[i]!);
     });
   }

@@ -5,7 +5,9 @@ import { STRAYS } from './house';
 import { straysIn, straysOf } from './strays';
 
 const whisk = (mixer: string, done = false) => ({ kind: 'hands' as const, lanes: [`${RESOURCE.COOK}c`, `${RESOURCE.MIXER}${mixer}`], done });
-const log = (more: Partial<Learnt> = {}): readonly KitchenCorrection[] => [{ figure: 'whisk-time', context: 'big', learnt: { factor: 1.2, low: 1, high: 1.44, truth: [1.1, 1.3], n: 6, borrowed: 0, asked: [], ...more } }];
+const log = (more: Partial<Learnt> = {}): readonly KitchenCorrection[] => [
+  { figure: 'whisk-time', context: 'big', learnt: { factor: 1.2, low: 1, high: 1.44, truth: [1.1, 1.3], n: 6, borrowed: 0, asked: [], ...more } },
+];
 
 describe('how a task strays', () => {
   it('by the house: each by its kind, a whisk by its own; what is behind not at all', () => {

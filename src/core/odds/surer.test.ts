@@ -11,8 +11,23 @@ import { WISHED_CHANCE } from './house';
 import { trySurer } from './surer';
 
 const ZONE = 'Europe/London';
-const serving = (id: string, sheetId: string, at: string) => ({ id, sheetId, at, portions: SHEETS.get(sheetId)!.portions, vessel: null, placeId: null, batchId: null });
-const service = (servings: Service['servings'], more: Partial<Service> = {}): Service => ({ ...EMPTY_SERVICE, name: 'Dinner', zone: ZONE, servings, crew: [{ id: 'c', name: 'Cook', hours: [{ days: DAILY, from: '07:00', to: '22:30' }] }], ...more });
+const serving = (id: string, sheetId: string, at: string) => ({
+  id,
+  sheetId,
+  at,
+  portions: SHEETS.get(sheetId)!.portions,
+  vessel: null,
+  placeId: null,
+  batchId: null,
+});
+const service = (servings: Service['servings'], more: Partial<Service> = {}): Service => ({
+  ...EMPTY_SERVICE,
+  name: 'Dinner',
+  zone: ZONE,
+  servings,
+  crew: [{ id: 'c', name: 'Cook', hours: [{ days: DAILY, from: '07:00', to: '22:30' }] }],
+  ...more,
+});
 const facts = (s: Service, now = '2026-11-23T09:00') => ({ service: s, kitchen: GANNET_QUAY, sheets: SHEETS, batches: new Map(), now: minuteOf(now, ZONE) });
 const cache = newDishCache();
 const planOf = (s: Service) => {
@@ -20,7 +35,11 @@ const planOf = (s: Service) => {
   if (!found.ok || !found.value.ok) throw new Error('no plan');
   return found.value.plan;
 };
-const DINNER = service([serving('a', 'pear-icebox', '2026-11-27T20:15'), serving('b', 'honey-semifreddo', '2026-11-27T20:30'), serving('c', 'elderflower-syllabub', '2026-11-27T20:00')]);
+const DINNER = service([
+  serving('a', 'pear-icebox', '2026-11-27T20:15'),
+  serving('b', 'honey-semifreddo', '2026-11-27T20:30'),
+  serving('c', 'elderflower-syllabub', '2026-11-27T20:00'),
+]);
 
 describe('a plan that is surer', () => {
   const before = eveningOdds(planOf(DINNER));

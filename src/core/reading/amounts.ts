@@ -23,11 +23,15 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked sweetened squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(' '),
+  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked sweetened squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(
+    ' ',
+  ),
 );
 /** What a number counts that is no ingredient. */
-const COUNTS = /^(?:(?:decent|good|generous|big|proper|nice|fair)\s+(?:slices|portions|helpings)\b(?! of)|inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
-const LEAD = /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |your |this |my |our )?(?:finished |whipped |cold |same |decent |good |nice |proper )*/i;
+const COUNTS =
+  /^(?:(?:decent|good|generous|big|proper|nice|fair)\s+(?:slices|portions|helpings)\b(?! of)|inch(?:es)?|in|cm|mm|layers?|altogether|in all|in total|times?|additions?|batche?s?|parts?|portions?|glass(?:es)?|people|goes|go|bowls?|circles?|dis[ck]s?|ways?|more|speeds?|degrees?|rounds?|servings?|persons?|slices?(?: and\b|\W|$)|thirds?|halves|rows?|stages?|steps?|guests?|moulds?|ramekins?|tins?|trays?|nests? each|days?|nights?|hours?|minutes?|seconds?|x|by|of each|pans?|dish(?:es)?|tins?|squares?|rectangles?|rings?|pots?|coupes?|jars?|plates?|sides?|turns?|strokes?|hands?|fingers? (?:wide|deep|thick)|year|years|week|weeks|notch|minute)\b/i;
+const LEAD =
+  /^[\s\u00a0]*(?:(?:of|from)[\s\u00a0]+)?(the |that |those |these |your |this |my |our )?(?:finished |whipped |cold |same |decent |good |nice |proper )*/i;
 
 /** The percentage that stands in brackets behind a name. */
 const SORT_PCT = /^\s?\(\s?\d{2}\s?%(?: cocoa)?\s?\)/;
@@ -39,7 +43,8 @@ const PACK_SIZE = /^\s?\(\s?[\d.,]+\s?(?:g|kg|ml|l|oz)\s?\)/i;
 const PART_OF = /\b(?:yolks?|whites?|juice|zest|peel|rind|seeds)(?: and (?:the )?(?:juice|zest|peel|rind|seeds))? (?:of|from) (?:the )?$/i;
 
 /** Where numbers may begin: a digit, a fraction, or a number word; not inside a word or a number. */
-const NUMBERS = /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred|half|quarter|couple)(?![\p{L}]))/giu;
+const NUMBERS =
+  /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred|half|quarter|couple)(?![\p{L}]))/giu;
 
 /** A measure that begins a phrase without its number: 'Wineglass of sherry, pinch of nutmeg'. */
 const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinch|handful|knob|splash|squeeze|dash|glug|punnet|tin|can|jar|packet|carton';
@@ -87,7 +92,11 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
       continue;
     }
     // 'Dark chocolate (70 %)': the bracket says which.
-    const end = shift + found.length + ((SORT_PCT.exec(text.slice(shift + found.length)) ?? (found.said.amount.unit?.dimension === 'pack' ? PACK_SIZE.exec(text.slice(shift + found.length)) : null))?.[0].length ?? 0);
+    const end =
+      shift +
+      found.length +
+      ((SORT_PCT.exec(text.slice(shift + found.length)) ??
+        (found.said.amount.unit?.dimension === 'pack' ? PACK_SIZE.exec(text.slice(shift + found.length)) : null))?.[0].length ?? 0);
     // 'the yolks of five eggs', 'the juice and peel of two lemons'.
     const part = PART_OF.exec(text.slice(Math.max(0, start - 40), start));
     if (part) {
@@ -110,7 +119,9 @@ function ofTheSame(text: string, source: string, start: number, last: SaidAmount
   if (!part || !last || last.amount.unit !== null || many === undefined) return null;
   const said = `${many} ${last.name}`;
   const [amount] = splitLine(said).amounts;
-  return amount === undefined ? null : { text: `${part[0]}${said}`, name: last.name, amount, definite: false, more: false, start: start - part[0].length, end: start + many.length };
+  return amount === undefined
+    ? null
+    : { text: `${part[0]}${said}`, name: last.name, amount, definite: false, more: false, start: start - part[0].length, end: start + many.length };
 }
 
 function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {
@@ -133,27 +144,47 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   const name = nameOf(nameText);
   if (name === '') return null;
   // 'a' alone is an article: only with a measure, or of what is counted.
-  if (amount.unit === null && said && said.value === 1 && /^an?\b/i.test(source) && !/^(?:large |small |medium |ripe |whole |unwaxed |extra |juicy |split |halved |vanilla )*(?:egg|yolk|white|lemon|orange|lime|banana|mango|pear|apple|peach|vanilla)/i.test(name)) return null;
+  if (
+    amount.unit === null &&
+    said &&
+    said.value === 1 &&
+    /^an?\b/i.test(source) &&
+    !/^(?:large |small |medium |ripe |whole |unwaxed |extra |juicy |split |halved |vanilla )*(?:egg|yolk|white|lemon|orange|lime|banana|mango|pear|apple|peach|vanilla)/i.test(
+      name,
+    )
+  )
+    return null;
   return { said: { name, amount, definite: Boolean(lead[1]), more }, length: end + lead[0].length + nameText.indexOf(name) + name.length };
 }
 
 /** 'A madeira cake, i don't know, 250 grams'; 'some toasted almonds, a handful'. */
-const NAMED_HEDGED = /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into)\s+((?:[\p{L}'’-]+\s+){0,4}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say|(?:oh,? )?i (?:don['’]t know|think|suppose|guess|reckon|use),?|let['’]?s say,?|it['’]?s)\s+$/iu;
+const NAMED_HEDGED =
+  /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into)\s+((?:[\p{L}'’-]+\s+){0,4}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say|(?:oh,? )?i (?:don['’]t know|think|suppose|guess|reckon|use),?|let['’]?s say,?|it['’]?s)\s+$/iu;
 const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),\s+$/iu;
 /** 'Some caramel sauce (about 60 g)'. */
-const NAMED_ASIDE = /(?:^|^.*[\s(])(?:some|a little|a bit of|with|and|the|of)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:[^()]{1,20},\s*)?(?:about |around |roughly |say )?$/iu;
+const NAMED_ASIDE =
+  /(?:^|^.*[\s(])(?:some|a little|a bit of|with|and|the|of)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:[^()]{1,20},\s*)?(?:about |around |roughly |say )?$/iu;
 /** 'Ginger nuts, two packets': the name begins, its amount follows. */
-const NAMED_FIRST = /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+(?:about |around |roughly |say )?$/iu;
+const NAMED_FIRST =
+  /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+(?:about |around |roughly |say )?$/iu;
 /** 'Coffee: I make about 300 ml'. */
-const NAMED_COLON = /(?:^|[.;]\s+)(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}):\s+(?:(?:i|you|we) )?(?:make|use|need|take|want|have)\s+(?:about |around |roughly )?$/iu;
+const NAMED_COLON =
+  /(?:^|[.;]\s+)(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}):\s+(?:(?:i|you|we) )?(?:make|use|need|take|want|have)\s+(?:about |around |roughly )?$/iu;
 /** Things of a kitchen that have a size, and are nothing to eat. */
-const HOLDS = /\b(?:bowl|dish|tin|pan|saucepan|tray|glass|jug|mould|mold|terrine|ring|cup|ramekin|pot|box|tub|container|basin|jar|plate|bag|bottle|fridge|freezer|oven|mixer|machine|processor|blender)(?:e?s)?$/i;
+const HOLDS =
+  /\b(?:bowl|dish|tin|pan|saucepan|tray|glass|jug|mould|mold|terrine|ring|cup|ramekin|pot|box|tub|container|basin|jar|plate|bag|bottle|fridge|freezer|oven|mixer|machine|processor|blender)(?:e?s)?$/i;
 const CUT_UP = /\s+(?:in|on|out|on top)$|\s+(?:cut|torn|broken|sliced|chopped|crumbled)(?: up| small| in(?:to)? (?:pieces|cubes|chunks|slices))?$/i;
 
 /** 'A jar of lemon curd, about 320 grams', 'two packets, 400 grams all in': the same again, weighed; null where it is something else. */
 function restated(text: string, source: string, start: number, last: SaidAmount | undefined): { said: SaidAmount; length: number } | null {
   if (!last || last.amount.unit?.dimension === 'mass' || last.amount.unit?.dimension === 'volume') return null;
-  if (!/^(?:\s+\p{L}+){0,2},?\s*(?:(?:that['’]?s|it['’]?s|about|around|roughly|say|maybe|i think|i (?:don['’]t know))[\s,]+)*$/iu.test(text.slice(last.end, start)) || !/,/.test(text.slice(last.end - 1, start))) return null;
+  if (
+    !/^(?:\s+\p{L}+){0,2},?\s*(?:(?:that['’]?s|it['’]?s|about|around|roughly|say|maybe|i think|i (?:don['’]t know))[\s,]+)*$/iu.test(
+      text.slice(last.end, start),
+    ) ||
+    !/,/.test(text.slice(last.end - 1, start))
+  )
+    return null;
   const weighed = measuredAlone(source);
   return weighed && { said: { ...last, amount: weighed.amount, text: `${weighed.amount.text} ${last.name}` }, length: weighed.length };
 }
@@ -173,13 +204,24 @@ const NOTHING_MORE = /^[\s\u00a0]*(?:(?:all (?:in|told)|in (?:all|total)|altoget
 /** 'a shop-bought madeira cake, about 250 grams': the name stands before its amount. */
 function namedBefore(text: string, source: string, start: number): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {
   const lead = text.slice(Math.max(0, start - 90), start);
-  const before = NAMED_HEDGED.exec(lead) ?? NAMED_ASIDE.exec(lead) ?? (IS_MEASURE.test(splitLine(source).amounts[0]?.unit?.one ?? '') ? NAMED_SOME.exec(lead) : null);
+  const before =
+    NAMED_HEDGED.exec(lead) ?? NAMED_ASIDE.exec(lead) ?? (IS_MEASURE.test(splitLine(source).amounts[0]?.unit?.one ?? '') ? NAMED_SOME.exec(lead) : null);
   const split = splitLine(source);
   const amount = split.amounts[0];
   // 'Whip the other 300 ml': of what was named before.
-  if (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && /\b(?:the|that) (?:other|remaining)\s+$/i.test(text.slice(Math.max(0, start - 20), start))) return { said: { name: 'more', amount, definite: false, more: true }, length: split.span[1] };
-  const toTaste = /(?:^|[\s,(])(?:and |with )?([\p{L}]+(?: [\p{L}]+)?) to (?:your |the )?taste,? (?:about|say|perhaps)\s+$/iu.exec(text.slice(Math.max(0, start - 60), start));
-  if (toTaste && amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1) return { said: { name: toTaste[1]!, amount, definite: false, more: false }, length: split.span[1] };
+  if (
+    amount?.quantity.ok &&
+    amount.unit !== null &&
+    split.span &&
+    split.span[0] <= 1 &&
+    /\b(?:the|that) (?:other|remaining)\s+$/i.test(text.slice(Math.max(0, start - 20), start))
+  )
+    return { said: { name: 'more', amount, definite: false, more: true }, length: split.span[1] };
+  const toTaste = /(?:^|[\s,(])(?:and |with )?([\p{L}]+(?: [\p{L}]+)?) to (?:your |the )?taste,? (?:about|say|perhaps)\s+$/iu.exec(
+    text.slice(Math.max(0, start - 60), start),
+  );
+  if (toTaste && amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1)
+    return { said: { name: toTaste[1]!, amount, definite: false, more: false }, length: split.span[1] };
   // 'Passion fruit, four or five of them'.
   const them = OF_THEM.exec(source);
   const counted = them === null ? null : NAMED_THEN.exec(lead);
@@ -187,7 +229,11 @@ function namedBefore(text: string, source: string, start: number): { said: Omit<
   if (counted && many?.quantity.ok) return { said: { name: counted[1]!, amount: many, definite: false, more: false }, length: them![0].length };
   // 'Into a dish, about 2 litres': what it holds.
   if (before && HOLDS.test(before[1]!)) return null;
-  const opening = before ?? (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && NOTHING_MORE.test(source.slice(split.span[1])) ? (NAMED_FIRST.exec(text.slice(0, start)) ?? NAMED_COLON.exec(text.slice(0, start))) : null);
+  const opening =
+    before ??
+    (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && NOTHING_MORE.test(source.slice(split.span[1]))
+      ? (NAMED_FIRST.exec(text.slice(0, start)) ?? NAMED_COLON.exec(text.slice(0, start)))
+      : null);
   if (opening && !before) return { said: { name: opening[1]!.replace(CUT_UP, ''), amount: amount!, definite: false, more: false }, length: split.span![1] };
   const weighed = before && measuredAlone(source);
   if (!weighed) return null;
@@ -201,11 +247,28 @@ function amountEnd(source: string, to: number, amounts: readonly WrittenAmount[]
 }
 
 /** 'Four or five of them': so many of what was just named. */
-const OF_THEM = /^((?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen)(?:(?:\s+(?:or|to)\s+|\s?[-–]\s?)(?:\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve))?) of (?:them|those)\b/i;
-const NAMED_THEN = /(?:^|[,;]\s+|\b(?:and|with|then|plus)\s+)((?:(?!and\b|with\b|then\b|plus\b)\p{L}[\p{L}'’-]*\s+){0,2}(?!and\b|with\b|then\b|plus\b)\p{L}[\p{L}'’-]*),\s+(?:about |maybe |say )?$/iu;
+const OF_THEM =
+  /^((?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen)(?:(?:\s+(?:or|to)\s+|\s?[-–]\s?)(?:\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve))?) of (?:them|those)\b/i;
+const NAMED_THEN =
+  /(?:^|[,;]\s+|\b(?:and|with|then|plus)\s+)((?:(?!and\b|with\b|then\b|plus\b)\p{L}[\p{L}'’-]*\s+){0,2}(?!and\b|with\b|then\b|plus\b)\p{L}[\p{L}'’-]*),\s+(?:about |maybe |say )?$/iu;
 
 /** States that may stand before a name: '90 grams melted butter'. */
-const STATES = new Set(['ground', 'sweetened', 'melted', 'beaten', 'whipped', 'sifted', 'soaked', 'heated', 'warmed', 'whisked', 'stirred', 'mixed', 'dissolved', 'squeezed']);
+const STATES = new Set([
+  'ground',
+  'sweetened',
+  'melted',
+  'beaten',
+  'whipped',
+  'sifted',
+  'soaked',
+  'heated',
+  'warmed',
+  'whisked',
+  'stirred',
+  'mixed',
+  'dissolved',
+  'squeezed',
+]);
 
 /** The words of a name: up to a comma, a bracket, a preposition or a verb. */
 function nameOf(text: string): string {

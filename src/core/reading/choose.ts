@@ -3,7 +3,10 @@ import { sameHeading } from './rows';
 import { BARE, type FlowClause, type Worktop } from './worktop';
 
 /** Meant for the top, by its heading or its own words. */
-const forTop = (l: DraftLine): boolean => /^(?:the )?topping\b|\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(`${l.under ?? ''} ${l.written}`);
+const forTop = (l: DraftLine): boolean =>
+  /^(?:the )?topping\b|\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(
+    `${l.under ?? ''} ${l.written}`,
+  );
 
 const STREWN = /^(?:sprinkle|scatter|drizzle|dust|top|decorate|garnish|strew)$/;
 
@@ -13,14 +16,20 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
   const role = w.lines[[...all].sort((a, b) => b.strength - a.strength)[0]!.line]!.role;
   // What is strewn over what stands there already is for the top.
   const strewn = STREWN.test(c.clause.verb?.base ?? '') && w.here()?.placed !== 'no';
-  const inside = w.chilled || strewn || (c.section !== null && /\btop/i.test(c.section)) ? [] : all.filter((x) => (!forTop(w.lines[x.line]!) || (w.inCompany && (w.lines[x.line]!.under ?? BARE) === w.company)) && w.lines[x.line]!.role === role);
+  const inside =
+    w.chilled || strewn || (c.section !== null && /\btop/i.test(c.section))
+      ? []
+      : all.filter((x) => (!forTop(w.lines[x.line]!) || (w.inCompany && (w.lines[x.line]!.under ?? BARE) === w.company)) && w.lines[x.line]!.role === role);
   const meant = inside.length > 0 ? inside : all;
   const top = Math.max(...meant.map((x) => x.strength));
   let left = meant.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
   const wide = meant.map((x) => x.line);
   // 'Dissolve the squeezed gelatine': what was soaked before one that is still dry.
   const dry = /^(?:soak|bloom|sprinkle|hydrate|soften)$/.test(c.clause.verb?.base ?? '');
-  const soaked = !dry && left.length > 1 && left.every((i) => w.lines[i]!.role === 'gelatin') ? left.find((i) => !w.fresh(i) && w.waits(w.bowls[w.root(w.bowlOf[i]!)]!)) : undefined;
+  const soaked =
+    !dry && left.length > 1 && left.every((i) => w.lines[i]!.role === 'gelatin')
+      ? left.find((i) => !w.fresh(i) && w.waits(w.bowls[w.root(w.bowlOf[i]!)]!))
+      : undefined;
   if (soaked !== undefined) return soaked;
   const under = (list: readonly number[]): number[] => list.filter((i) => sameHeading(w.lines[i]!.under, c.section));
   if (c.section !== null && under(left).length > 0) left = under(left);
@@ -36,7 +45,12 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
   else if (c.section === null && role === 'sugar' && (beside.length === 0 || !left.some(w.fresh)) && near.length > 0) left = near;
   if (left.length > 1) {
     const bowl = w.here();
-    const mine = bowl && additive ? left.filter((i) => (bowl.heading !== null && w.lines[i]!.under === bowl.heading) || [...bowl.lines].some((j) => w.lines[j]!.block === w.lines[i]!.block)) : [];
+    const mine =
+      bowl && additive
+        ? left.filter(
+            (i) => (bowl.heading !== null && w.lines[i]!.under === bowl.heading) || [...bowl.lines].some((j) => w.lines[j]!.block === w.lines[i]!.block),
+          )
+        : [];
     const freshOnes = (mine.length > 0 ? mine : left).filter(w.fresh);
     if (freshOnes.length > 0) left = freshOnes;
     else if (left.some(w.fresh)) left = left.filter(w.fresh);

@@ -14,7 +14,8 @@ export interface Clause {
 }
 
 /** Words behind which a full stop ends no sentence. */
-export const ABBREVIATED = /(?:^|[\s(])(?:approx|min|mins|max|tbsps?|tsps?|oz|lbs?|hrs?|ca|e\.g|i\.e|no|vol|pt|pts|qt|fl|st|vs|incl|temp|sec|secs|pkt|env|pkg|deg|c|g|ml)$/i;
+export const ABBREVIATED =
+  /(?:^|[\s(])(?:approx|min|mins|max|tbsps?|tsps?|oz|lbs?|hrs?|ca|e\.g|i\.e|no|vol|pt|pts|qt|fl|st|vs|incl|temp|sec|secs|pkt|env|pkg|deg|c|g|ml)$/i;
 
 /** The sentences of a paragraph; what they leave out is white space only. Linear in its length. */
 export function sentencesOf(paragraph: string): readonly string[] {
@@ -56,7 +57,12 @@ function openBracket(text: string, from: number, to: number): boolean {
 
 /** How many words say no more than 'just before serving' or 'off the heat'. */
 function servingWords(words: readonly Word[], from: number): number {
-  const m = /^(?:(?:just|right|shortly|immediately) )?before (?:you )?serv(?:e|ing)\b(?: ,)? ?|^(?:off|away from|from) the (?:heat|hob|stove)\b(?: ,)? ?/.exec(words.slice(from, from + 6).map((w) => w.said).join(' '));
+  const m = /^(?:(?:just|right|shortly|immediately) )?before (?:you )?serv(?:e|ing)\b(?: ,)? ?|^(?:off|away from|from) the (?:heat|hob|stove)\b(?: ,)? ?/.exec(
+    words
+      .slice(from, from + 6)
+      .map((w) => w.said)
+      .join(' '),
+  );
   return m ? m[0].trim().split(' ').length : 0;
 }
 
@@ -69,7 +75,16 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
     if (verb) {
       const next = words[i + 1]?.said ?? '';
       // What is set aside goes on later: no work of its own.
-      if (/^(?:set|put|leave)$/.test(said) && /^(?:(?:it|them|this) )?(?:aside|to one side)(?! (?:an?|half|one|two|three|four|some|about|roughly|[\d½¼¾⅓⅔])\b)/.test(words.slice(i + 1, i + 5).map((w) => w.said).join(' '))) return -1;
+      if (
+        /^(?:set|put|leave)$/.test(said) &&
+        /^(?:(?:it|them|this) )?(?:aside|to one side)(?! (?:an?|half|one|two|three|four|some|about|roughly|[\d½¼¾⅓⅔])\b)/.test(
+          words
+            .slice(i + 1, i + 5)
+            .map((w) => w.said)
+            .join(' '),
+        )
+      )
+        return -1;
       const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next);
       if (/^(?:let|leave|allow)$/.test(said) && /\p{L}/u.test(next)) return i;
       if (/^(?:keep|continue|go|carry)$/.test(said) && /ing$/.test(next) && verbOfForm(next)) return i;
@@ -81,7 +96,13 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       if (said === 'cream' && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
       if (said === 'cream' && (strict ? !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next) : /^[:–—,+/-]$/.test(next))) return -1;
-      if (!verb.weak) return strict && NOUNS_TOO.has(said) && !(i > from && words[i - 1]!.said === 'then' && /^\p{L}/u.test(next) && !/^(?:and|or|&)$/.test(next) && !verbNamed(next)) && !(/^(?:the|a|an|it|them|your|both|all|each|half|this|that|these|those|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said))) ? -1 : i;
+      if (!verb.weak)
+        return strict &&
+          NOUNS_TOO.has(said) &&
+          !(i > from && words[i - 1]!.said === 'then' && /^\p{L}/u.test(next) && !/^(?:and|or|&)$/.test(next) && !verbNamed(next)) &&
+          !(/^(?:the|a|an|it|them|your|both|all|each|half|this|that|these|those|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said)))
+          ? -1
+          : i;
       if (followed || !strict) return i;
       // 'cool completely', 'cream butter and sugar', 'layer biscuits': followed by a plain noun it is a verb at the start of a sentence only.
       return -1;
@@ -95,14 +116,80 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
 const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge']);
 
 /** Strong verbs that stand for things often enough. */
-const NOUNS_TOO = new Set(['whip', 'puree', 'juice', 'core', 'pit', 'zest', 'peel', 'oil', 'mix', 'spoon', 'work', 'press', 'froth', 'sponge', 'grease', 'wrap', 'scoop', 'dip', 'stand', 'fridge', 'start', 'roll', 'dollop', 'process', 'temper', 'marble', 'keep', 'store', 'stop', 'run', 'taste', 'save', 'give', 'use', 'form', 'get', 'fit', 'go', 'butterfly', 'count', 'mark', 'brown']);
+const NOUNS_TOO = new Set([
+  'whip',
+  'puree',
+  'juice',
+  'core',
+  'pit',
+  'zest',
+  'peel',
+  'oil',
+  'mix',
+  'spoon',
+  'work',
+  'press',
+  'froth',
+  'sponge',
+  'grease',
+  'wrap',
+  'scoop',
+  'dip',
+  'stand',
+  'fridge',
+  'start',
+  'roll',
+  'dollop',
+  'process',
+  'temper',
+  'marble',
+  'keep',
+  'store',
+  'stop',
+  'run',
+  'taste',
+  'save',
+  'give',
+  'use',
+  'form',
+  'get',
+  'fit',
+  'go',
+  'butterfly',
+  'count',
+  'mark',
+  'brown',
+]);
 
 const startsAction = (words: readonly Word[]): boolean => verbAt(words, 0, true) >= 0;
 
 /** 'You want 200 g of biscuits': a list, told. */
 const NEEDED = /^(?:ok(?:ay)? |so |now |well |then |,)*(?:you|we|i)(?:['’]ll| will)? (?:want|need)\b/i;
 
-const UNTIL = new Set(['until', 'if', 'unless', 'so', 'while', 'as', 'because', 'when', 'once', 'which', 'that', 'who', 'before', 'after', 'where', 'what', 'how', 'since', 'though', 'although', 'whenever', 'than']);
+const UNTIL = new Set([
+  'until',
+  'if',
+  'unless',
+  'so',
+  'while',
+  'as',
+  'because',
+  'when',
+  'once',
+  'which',
+  'that',
+  'who',
+  'before',
+  'after',
+  'where',
+  'what',
+  'how',
+  'since',
+  'though',
+  'although',
+  'whenever',
+  'than',
+]);
 
 /**
  * The actions of a sentence, in their order; their texts together are the sentence. A clause ends where the next one begins with a verb
@@ -140,21 +227,76 @@ export function clausesOf(sentence: string): readonly Clause[] {
     // 'Four eggs, 225 g flour, baked in a tin for 40 minutes'.
     if (at < 0 && comma && words[i + 1]?.said === 'baked' && /^(?:in|at|for|until)$/.test(words[i + 2]?.said ?? '')) at = i + 1;
     // 'Pipe them, 100 degrees for an hour'.
-    if (at < 0 && comma && !until && IN_AN_OVEN.test(sentence.slice(words[i + 1]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0) at = i + 1;
+    if (at < 0 && comma && !until && IN_AN_OVEN.test(sentence.slice(words[i + 1]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0)
+      at = i + 1;
     // 'Chill 2 hours, pistachios right before serving'.
-    if (at < 0 && comma && LATE_ALONE.test(words.slice(i + 1, i + 8).map((w) => w.said).join(' ')) && verbAt(words, i + 1, false) < 0) at = i + 1;
+    if (
+      at < 0 &&
+      comma &&
+      LATE_ALONE.test(
+        words
+          .slice(i + 1, i + 8)
+          .map((w) => w.said)
+          .join(' '),
+      ) &&
+      verbAt(words, i + 1, false) < 0
+    )
+      at = i + 1;
     // 'I put the berries in, and it goes over the sponge'.
-    if (at < 0 && GOES_OVER.test(words.slice(i + 1, i + 4).map((w) => w.said).join(' '))) at = i + 1;
+    if (
+      at < 0 &&
+      GOES_OVER.test(
+        words
+          .slice(i + 1, i + 4)
+          .map((w) => w.said)
+          .join(' '),
+      )
+    )
+      at = i + 1;
     // 'Pile it on a tray, and it goes into a hundred and fifty'.
     if (at < 0 && goesInHot(sentence.slice(words[i + 1]!.start))) at = i + 1;
     // '400 ml of cream, whipped soft, on top, and some almonds'.
-    if (at < 0 && comma && !until && words[i + 1]?.said === 'on' && words[i + 2]?.said === 'top' && /^[,.;]?$/.test(words[i + 3]?.said ?? '') && WHIPPED.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
+    if (
+      at < 0 &&
+      comma &&
+      !until &&
+      words[i + 1]?.said === 'on' &&
+      words[i + 2]?.said === 'top' &&
+      /^[,.;]?$/.test(words[i + 3]?.said ?? '') &&
+      WHIPPED.test(sentence.slice(cuts.at(-1)!, words[i]!.start))
+    )
+      at = i + 1;
     // '300 ml of cream, whipped, and passion fruit': what is named behind it is not whipped with it.
-    if (at < 0 && comma && !until && words[i + 1]?.said === 'and' && i + 3 < words.length && WHIPPED.test(sentence.slice(cuts.at(-1)!, words[i]!.start)) && !/^(?:sugar|icing|vanilla|sweetened|the|it|then)$/.test(words[i + 2]!.said)) at = i + 1;
+    if (
+      at < 0 &&
+      comma &&
+      !until &&
+      words[i + 1]?.said === 'and' &&
+      i + 3 < words.length &&
+      WHIPPED.test(sentence.slice(cuts.at(-1)!, words[i]!.start)) &&
+      !/^(?:sugar|icing|vanilla|sweetened|the|it|then)$/.test(words[i + 2]!.said)
+    )
+      at = i + 1;
     // 'level it, overnight in the fridge', 'press it into the tin, fridge.'
-    if (at < 0 && comma && coldAlone(words, i + 1) && /\b(?:fridge|freezer)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0 && timesIn(sentence.slice(cuts.at(-1)!, words[i]!.start)).length > 0) at = i + 1;
-    if (at < 0 && comma && !until && coldAlone(words, i + 1) && !/\b(?:chill|fridge|refrigerat\w*|freez\w*|hours?|overnight)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
-    if (at < 0 && (/^(?:when|once|if|after)$/.test(words[i + 1]?.said ?? '') || (words[i + 1]?.said === 'at' && /^\d/.test(words[i + 2]?.said ?? '')))) at = laterVerb(words, i + 2);
+    if (
+      at < 0 &&
+      comma &&
+      coldAlone(words, i + 1) &&
+      /\b(?:fridge|freezer)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start)) &&
+      timesIn(sentence.slice(words[i + 1]!.start)).length > 0 &&
+      timesIn(sentence.slice(cuts.at(-1)!, words[i]!.start)).length > 0
+    )
+      at = i + 1;
+    if (
+      at < 0 &&
+      comma &&
+      !until &&
+      coldAlone(words, i + 1) &&
+      !/\b(?:chill|fridge|refrigerat\w*|freez\w*|hours?|overnight)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))
+    )
+      at = i + 1;
+    if (at < 0 && (/^(?:when|once|if|after)$/.test(words[i + 1]?.said ?? '') || (words[i + 1]?.said === 'at' && /^\d/.test(words[i + 2]?.said ?? ''))))
+      at = laterVerb(words, i + 2);
     if (at < 0) continue;
     if (said === 'or' && !/^(?:refrigerate|chill|freeze|serve)$/.test(words[at]!.said)) continue;
     // A leading 'When it is cool, fold …': the condition belongs to what it begins.
@@ -164,7 +306,15 @@ export function clausesOf(sentence: string): readonly Clause[] {
       if (leading || lead) continue;
       // '500 g strawberries - blitz half of them': a thing with its amount, then its work.
       const dashed = /^[-–—]$/.test(said) && /^\W*(?:\d|[½¼¾⅓⅔])/.test(sentence);
-      if (!dashed && !WHIPPED.test(sentence.slice(0, words[i]!.start)) && verbAt(words, 0, false) < 0 && !hasAction(words.slice(0, i)) && timesIn(sentence.slice(0, words[i]!.start)).length === 0 && temperaturesIn(sentence.slice(0, words[i]!.start), false).length === 0) continue;
+      if (
+        !dashed &&
+        !WHIPPED.test(sentence.slice(0, words[i]!.start)) &&
+        verbAt(words, 0, false) < 0 &&
+        !hasAction(words.slice(0, i)) &&
+        timesIn(sentence.slice(0, words[i]!.start)).length === 0 &&
+        temperaturesIn(sentence.slice(0, words[i]!.start), false).length === 0
+      )
+        continue;
     }
     cuts.push(comma ? words[i]!.end : words[i]!.start);
     until = false;
@@ -177,12 +327,26 @@ export function clausesOf(sentence: string): readonly Clause[] {
 export const MAKES_IT = /^(?:make|prepare|build) (?:the |your )?(?:[\p{L}-]+ ){0,3}[\p{L}-]+:/iu;
 
 /** Whether words begin with nothing but the cold that something goes into. */
-const coldAlone = (words: readonly Word[], from: number): boolean => words[from]?.said === 'overnight' || (/^(?:fridge|freezer)$/.test(words[from]?.said ?? '') && /^(?:[.,;:]|for|overnight|o\/n|till|until|\d+|)$/.test(words[from + 1]?.said ?? ''));
+const coldAlone = (words: readonly Word[], from: number): boolean =>
+  words[from]?.said === 'overnight' ||
+  (/^(?:fridge|freezer)$/.test(words[from]?.said ?? '') && /^(?:[.,;:]|for|overnight|o\/n|till|until|\d+|)$/.test(words[from + 1]?.said ?? ''));
 
 /** 'For the mirror warm the purée': the verb behind what it is for; −1 where none follows at once. */
 function forWhat(words: readonly Word[]): number {
   if (!/^(?:the|your|a|each)$/.test(words[1]?.said ?? '')) return -1;
-  return words.slice(0, 6).findIndex((w, i) => i > 2 && verbNamed(w.said) !== null && (/^(?:the|a|an|all|both|some|half|\d.*)$/.test(words[i + 1]?.said ?? '') || ((!verbNamed(w.said)!.weak || (words[i + 3] !== undefined && /^(?:,|and|&)$/.test(words[i + 2]!.said))) && !NOUNS_TOO.has(w.said) && /^\p{L}/u.test(words[i + 1]?.said ?? '') && !/^(?:of|and|or|is|are|with)$/.test(words[i + 1]?.said ?? ''))) && words.slice(2, i).every((x) => /^\p{L}/u.test(x.said)));
+  return words
+    .slice(0, 6)
+    .findIndex(
+      (w, i) =>
+        i > 2 &&
+        verbNamed(w.said) !== null &&
+        (/^(?:the|a|an|all|both|some|half|\d.*)$/.test(words[i + 1]?.said ?? '') ||
+          ((!verbNamed(w.said)!.weak || (words[i + 3] !== undefined && /^(?:,|and|&)$/.test(words[i + 2]!.said))) &&
+            !NOUNS_TOO.has(w.said) &&
+            /^\p{L}/u.test(words[i + 1]?.said ?? '') &&
+            !/^(?:of|and|or|is|are|with)$/.test(words[i + 1]?.said ?? ''))) &&
+        words.slice(2, i).every((x) => /^\p{L}/u.test(x.said)),
+    );
 }
 
 /** The verb behind what is said of when, where no comma stands between; −1 for none. */
@@ -201,7 +365,27 @@ function laterVerb(words: readonly Word[], from: number): number {
 }
 
 /** States that a mix comes to, which are verbs too. */
-const STATES = new Set(['hold', 'stand', 'form', 'set', 'cool', 'start', 'begin', 'leave', 'drop', 'keep', 'melt', 'dissolve', 'dry', 'brown', 'boil', 'simmer', 'stop', 'break', 'run']);
+const STATES = new Set([
+  'hold',
+  'stand',
+  'form',
+  'set',
+  'cool',
+  'start',
+  'begin',
+  'leave',
+  'drop',
+  'keep',
+  'melt',
+  'dissolve',
+  'dry',
+  'brown',
+  'boil',
+  'simmer',
+  'stop',
+  'break',
+  'run',
+]);
 
 /** 'I whip the cream', 'you want to fold', 'we just pour': where the verb stands; −1 where no such subject begins. */
 function subjectVerb(words: readonly Word[], from: number): number {
@@ -213,7 +397,8 @@ function subjectVerb(words: readonly Word[], from: number): number {
   return -1;
 }
 
-const hasAction = (words: readonly Word[]): boolean => words.some((w, i) => verbNamed(w.said) !== null && (i === 0 || !/^(?:the|a|an|of|with|your|this|that|for|and|no)$/.test(words[i - 1]!.said)));
+const hasAction = (words: readonly Word[]): boolean =>
+  words.some((w, i) => verbNamed(w.said) !== null && (i === 0 || !/^(?:the|a|an|of|with|your|this|that|for|and|no)$/.test(words[i - 1]!.said)));
 
 /** A clause with its verb: the one that it begins with, else the first that stands in it as a verb, else that of a participle. */
 export function clauseOf(text: string): Clause {
@@ -225,17 +410,40 @@ export function clauseOf(text: string): Clause {
   let at = verbAt(words, main, false);
   if (at < 0) at = words.findIndex((_, i) => i >= main && subjectVerb(words, i) >= 0);
   if (at >= 0 && !verbNamed(words[at]!.said)) at = subjectVerb(words, at);
-  if (at < 0) at = words.findIndex((w, i) => i >= main && verbNamed(w.said) !== null && !verbNamed(w.said)!.weak && (i === 0 || afterModal(words, i) || /^[,;:(]$/.test(words[i - 1]!.said)));
+  if (at < 0)
+    at = words.findIndex(
+      (w, i) => i >= main && verbNamed(w.said) !== null && !verbNamed(w.said)!.weak && (i === 0 || afterModal(words, i) || /^[,;:(]$/.test(words[i - 1]!.said)),
+    );
   if (at < 0) at = words.findIndex((w, i) => i > 0 && i >= main && verbNamed(w.said) !== null && afterModal(words, i));
   if (at >= 0) return { text, verb: verbNamed(words[at]!.said), words, at };
-  const form = words.findIndex((w, i) => i >= main && verbOfForm(w.said) !== null && !/^(?:the|a|an|of|and|my|your)$/.test(words[i - 1]?.said ?? 'x') && /ed$|en$|ing$|left|put|cut|made/.test(w.said) && PASSIVE.test(words.slice(Math.max(0, i - 3), i).map((x) => x.said).join(' ')));
+  const form = words.findIndex(
+    (w, i) =>
+      i >= main &&
+      verbOfForm(w.said) !== null &&
+      !/^(?:the|a|an|of|and|my|your)$/.test(words[i - 1]?.said ?? 'x') &&
+      /ed$|en$|ing$|left|put|cut|made/.test(w.said) &&
+      PASSIVE.test(
+        words
+          .slice(Math.max(0, i - 3), i)
+          .map((x) => x.said)
+          .join(' '),
+      ),
+  );
   if (form >= 0) return { text, verb: verbOfForm(words[form]!.said), words, at: form };
   if (words[main]?.said === 'baked') return { text, verb: verbOfForm('baked'), words, at: main };
   // 'Cream, whipped soft with a spoon of sugar': what is done to it stands behind it.
   // 'The cream is 280 g of cheese and 150 ml of cream, whisked together until thick.'
-  const together = words.findIndex((w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|whisked|beaten|mixed|stirred|blended)$/.test(w.said) && words[i + 1]?.said === 'together');
+  const together = words.findIndex(
+    (w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|whisked|beaten|mixed|stirred|blended)$/.test(w.said) && words[i + 1]?.said === 'together',
+  );
   if (together >= 0) return { text, verb: verbOfForm(words[together]!.said), words, at: together };
-  const whipped = words.findIndex((w, i) => i > main && words[i - 1]!.said === ',' && /^(?:whipped|beaten)$/.test(w.said) && /^(?:soft|stiff|firm|softly|lightly|to|until|till|with|,|\.|)$/.test(words[i + 1]?.said ?? ''));
+  const whipped = words.findIndex(
+    (w, i) =>
+      i > main &&
+      words[i - 1]!.said === ',' &&
+      /^(?:whipped|beaten)$/.test(w.said) &&
+      /^(?:soft|stiff|firm|softly|lightly|to|until|till|with|,|\.|)$/.test(words[i + 1]?.said ?? ''),
+  );
   if (whipped >= 0 && WHIPPED.test(text)) return { text, verb: verbOfForm(words[whipped]!.said), words, at: whipped };
   return { text, verb: null, words, at: -1 };
 }
@@ -248,7 +456,12 @@ export const toSyrup = (text: string): boolean => /\bsugar\b/i.test(text) && tem
 /** What is put on last, without a verb. */
 const LATE_ALONE = /^(?!just\b|right\b)(?:\p{L}+ ){1,4}?(?:just |right )before (?:serving|it|they|you)\b/u;
 /** How many words only say that it is done at once: 'and straight away you drop it'. */
-const atOnce = (words: readonly Word[], from: number): number => (/^(?:straight|right) away$/.test(`${words[from]?.said} ${words[from + 1]?.said}`) ? 2 : /^(?:immediately|straightaway)$/.test(words[from]?.said ?? '') ? 1 : 0);
+const atOnce = (words: readonly Word[], from: number): number =>
+  /^(?:straight|right) away$/.test(`${words[from]?.said} ${words[from + 1]?.said}`)
+    ? 2
+    : /^(?:immediately|straightaway)$/.test(words[from]?.said ?? '')
+      ? 1
+      : 0;
 /** 'It goes into a hundred and fifty': into an oven, by its heat. */
 export const goesInHot = (text: string): boolean => GOES_IN.test(text) && bareOvenC(text, false) !== null;
 const GOES_IN = /^(?:and |then |so )*(?:it|that|this|they) goes? in(?:to)?\b/i;
@@ -257,27 +470,48 @@ const GOES_OVER = /^(?:on top(?= ?,)|(?:it|that|this|they|all that) goes? (?:ove
 export const goesOver = (text: string): boolean => GOES_OVER.test(text.replace(/^(?:and|then|so) /i, '').toLowerCase());
 /** An amount of cream, and how it is whipped. */
 const WHIPPED = /\bcream\b[^.;]{0,20},\s*(?:whipped|beaten)\b/i;
-const AFTER_MODAL = /^(?:to|should|must|will|would|could|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;
+const AFTER_MODAL =
+  /^(?:to|should|must|will|would|could|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;
 /** 'You pour', 'then whip'; not 'before you serve'. */
 const afterModal = (words: readonly Word[], i: number): boolean => AFTER_MODAL.test(words[i - 1]!.said) && words[i - 2]?.said !== 'before';
 const PASSIVE = /\b(?:is|are|be|been|being|was|were|get|gets|keep|go|goes|by|i've|have|has|had)\b/;
 
-const DAY_FIRST = /^(?:(?:the )?(?:next|following|same|that) (?:day|morning|afternoon|evening)|the (?:day|night|evening) before|(?:\w+ to )?\w+ days? (?:before|ahead|earlier|in advance)|on the day(?! before)|in the (?:morning|afternoon|evening))(?: itself)?(?: ,)?(?= )/;
+const DAY_FIRST =
+  /^(?:(?:the )?(?:next|following|same|that) (?:day|morning|afternoon|evening)|the (?:day|night|evening) before|(?:\w+ to )?\w+ days? (?:before|ahead|earlier|in advance)|on the day(?! before)|in the (?:morning|afternoon|evening))(?: itself)?(?: ,)?(?= )/;
 
 /** 'No more than 30 minutes before service': how late it is done. */
-const SO_LONG_BEFORE = /^(?:(?:(?:no|not) more than|at most|about|up to|not earlier than) )?(?:\d+|an?|half an|one|two) (?:minutes?|mins?|hours?) before (?:service|serving|you serve|it is served)(?: ,)?(?= )/;
+const SO_LONG_BEFORE =
+  /^(?:(?:(?:no|not) more than|at most|about|up to|not earlier than) )?(?:\d+|an?|half an|one|two) (?:minutes?|mins?|hours?) before (?:service|serving|you serve|it is served)(?: ,)?(?= )/;
 
 /** Where a clause goes on behind what it says first of when: 'When the custard is cool, …', 'Once set, …', 'While that's getting cold, …', 'In a bowl, …'. */
 function afterCondition(words: readonly Word[]): number {
   const skip = words.findIndex((w) => !/^(?:and|then|but|,)$/.test(w.said));
   if (skip > 0 && UNTIL.has(words[skip]?.word ?? '') && !words.some((w) => w.said === ',')) return Math.max(0, laterVerb(words, skip + 1));
   const first = words[0]?.word ?? '';
-  const late = SO_LONG_BEFORE.exec(words.slice(0, 11).map((w) => w.said).join(' '));
+  const late = SO_LONG_BEFORE.exec(
+    words
+      .slice(0, 11)
+      .map((w) => w.said)
+      .join(' '),
+  );
   if (late) return late[0].split(' ').length;
   // 'In two batches whip the cream'.
-  if (/^(?:in|by) (?:two|three|four|five|several|\d) (?:batch|go|goe|lot|addition|half|part)/.test(words.slice(0, 3).map((w) => w.word).join(' '))) return 3;
+  if (
+    /^(?:in|by) (?:two|three|four|five|several|\d) (?:batch|go|goe|lot|addition|half|part)/.test(
+      words
+        .slice(0, 3)
+        .map((w) => w.word)
+        .join(' '),
+    )
+  )
+    return 3;
   // 'Next day turn it out', 'On the day whip the cream'.
-  const day = DAY_FIRST.exec(words.slice(0, 9).map((w) => w.said).join(' '));
+  const day = DAY_FIRST.exec(
+    words
+      .slice(0, 9)
+      .map((w) => w.said)
+      .join(' '),
+  );
   if (day) return day[0].split(' ').length;
   if (/^to$/.test(first) && words.slice(0, 6).some((w) => /^[:,–—]$/.test(w.said))) return words.findIndex((w) => /^[:,–—]$/.test(w.said)) + 1;
   // 'When at 25 °C fold in …', 'Once cold spread …': what is said of when has no comma behind it.
@@ -288,9 +522,22 @@ function afterCondition(words: readonly Word[]): number {
     const heat = words.slice(0, 4).findIndex((w) => /^(?:heat|hob|stove|fire)$/.test(w.said));
     if (heat > 0) return heat + (/^[,:]$/.test(words[heat + 1]?.said ?? '') ? 2 : 1);
   }
-  const opens = UNTIL.has(first) || /^(?:in|for|with|using|on|at|about|just|the|to|during|by|meanwhile|first|evening|day|night|morning|friday|saturday|sunday|an|half|right|okay|ok|now)$/.test(first);
+  const opens =
+    UNTIL.has(first) ||
+    /^(?:in|for|with|using|on|at|about|just|the|to|during|by|meanwhile|first|evening|day|night|morning|friday|saturday|sunday|an|half|right|okay|ok|now)$/.test(
+      first,
+    );
   if (!opens) return 0;
-  const vessel = /^(?:in|into|using|with)$/.test(first) ? words.slice(0, 9).findIndex((w, i) => i > 1 && /^(?:bowl|pan|saucepan|mixer|jug|processor|pot|blender|ring|tin|dish|mou?ld|terrine|tray)$/.test(w.said) && verbAt(words, i + 1, false) === i + 1) : -1;
+  const vessel = /^(?:in|into|using|with)$/.test(first)
+    ? words
+        .slice(0, 9)
+        .findIndex(
+          (w, i) =>
+            i > 1 &&
+            /^(?:bowl|pan|saucepan|mixer|jug|processor|pot|blender|ring|tin|dish|mou?ld|terrine|tray)$/.test(w.said) &&
+            verbAt(words, i + 1, false) === i + 1,
+        )
+    : -1;
   if (vessel > 0) return vessel + 1;
   const comma = words.findIndex((w) => w.said === ',' || w.said === ':');
   return comma > 0 && comma < words.length - 1 && verbAt(words, comma + 1, false) >= 0 ? comma + 1 : 0;

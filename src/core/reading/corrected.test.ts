@@ -7,7 +7,11 @@ import { readRecipe } from './read';
 describe('a teller who corrects an amount', () => {
   it.each([
     ['Heat 500ml whole milk. PS sorry, I meant 300ml of milk not 500!', 'Heat 300ml whole milk.', ['PS sorry, I meant 300ml of milk not 500!']],
-    ['3 tbsp gelatine powder\nOops, that should be 3 tsp gelatine, not 3 tbsp.', '3 tsp gelatine powder\n', ['Oops, that should be 3 tsp gelatine, not 3 tbsp.']],
+    [
+      '3 tbsp gelatine powder\nOops, that should be 3 tsp gelatine, not 3 tbsp.',
+      '3 tsp gelatine powder\n',
+      ['Oops, that should be 3 tsp gelatine, not 3 tbsp.'],
+    ],
     ['Whip 250 g sugar with 4 eggs. I mean 200 g sugar, not 250 g.', 'Whip 200 g sugar with 4 eggs.', ['I mean 200 g sugar, not 250 g.']],
     ['Chill 20 minutes. Correction: 40 minutes, not 20.', 'Chill 40 minutes.', ['Correction: 40 minutes, not 20.']],
     ['Sorry, 2 eggs not 3, see below. 3 eggs, 100 g sugar.', '2 eggs, 100 g sugar.', ['Sorry, 2 eggs not 3, see below.']],
@@ -25,9 +29,16 @@ describe('a teller who corrects an amount', () => {
     'Heat 500 ml cream. Sorry, 300 ml of milk not 500.',
   ])('what corrects nothing that was said stays: %j', (given) => expect(corrected(given)).toEqual({ text: given, corrections: [] }));
   it('is read as it was meant, and what was said is kept and asked about', () => {
-    const r = readRecipe('Custard\n\nWhisk 4 egg yolks with 50g caster sugar. Heat 500ml whole milk, pour on, back in the pan and stir until thick. Sorry, I meant 300ml of milk not 500!', CONTEXT);
+    const r = readRecipe(
+      'Custard\n\nWhisk 4 egg yolks with 50g caster sugar. Heat 500ml whole milk, pour on, back in the pan and stir until thick. Sorry, I meant 300ml of milk not 500!',
+      CONTEXT,
+    );
     if (!r.ok) throw new Error(r.fault.says);
-    expect(r.value.lines.map((l) => [l.draft.ingredient?.id, Math.round(l.draft.grams ?? 0)])).toEqual([['egg-yolk', 68], ['sugar-caster', 50], ['milk-whole', 310]]);
+    expect(r.value.lines.map((l) => [l.draft.ingredient?.id, Math.round(l.draft.grams ?? 0)])).toEqual([
+      ['egg-yolk', 68],
+      ['sugar-caster', 50],
+      ['milk-whole', 310],
+    ]);
     expect(r.value.unread).toContain('Sorry, I meant 300ml of milk not 500!');
     expect(r.value.doubts).toEqual([{ about: '300ml whole milk', says: 'the recipe takes ‘500ml’ back: ‘300ml’ is meant', line: 2 }]);
   });
@@ -42,10 +53,15 @@ describe('a teller who corrects an amount', () => {
   });
   it('any text comes through without a throw, and no longer than by its corrections', () =>
     fc.assert(
-      fc.property(fc.array(fc.constantFrom('sorry ', 'not ', '500', 'ml', ' g ', 'milk', '. ', ', ', '300', '(', '[', '*', '\\', '½', '1/2', '\n', 'I meant '), { maxLength: 30 }), (pieces) => {
-        const given = pieces.join('');
-        const { text, corrections } = corrected(given);
-        expect(text.length).toBeLessThanOrEqual(given.length + 8 * corrections.length);
-      }),
+      fc.property(
+        fc.array(fc.constantFrom('sorry ', 'not ', '500', 'ml', ' g ', 'milk', '. ', ', ', '300', '(', '[', '*', '\\', '½', '1/2', '\n', 'I meant '), {
+          maxLength: 30,
+        }),
+        (pieces) => {
+          const given = pieces.join('');
+          const { text, corrections } = corrected(given);
+          expect(text.length).toBeLessThanOrEqual(given.length + 8 * corrections.length);
+        },
+      ),
     ));
 });

@@ -6,7 +6,10 @@ const MOST = 12;
 const NUMBER = '\\d+/\\d+|\\d+(?:[.,]\\d+)?|[½¼¾⅓⅔]';
 const UNIT = 'g|kg|ml|cl|dl|l|oz|lb|cups?|tbsp|tsp|tablespoons?|teaspoons?|pints?|lea(?:f|ves)|sheets?|eggs?|minutes?|mins?|hours?';
 /** 'I meant 300 ml of milk, not 500', '3 tsp gelatine, not 3 tbsp'. */
-const NOT = new RegExp(`(${NUMBER})\\s?(${UNIT})?\\b\\s*(?:of\\s+)?(?:the\\s+)?([\\p{L}][\\p{L} -]{1,24}?)?,?\\s+(?:and\\s+)?not\\s+(${NUMBER})\\s?(${UNIT})?(?![\\p{L}\\d])`, 'iu');
+const NOT = new RegExp(
+  `(${NUMBER})\\s?(${UNIT})?\\b\\s*(?:of\\s+)?(?:the\\s+)?([\\p{L}][\\p{L} -]{1,24}?)?,?\\s+(?:and\\s+)?not\\s+(${NUMBER})\\s?(${UNIT})?(?![\\p{L}\\d])`,
+  'iu',
+);
 /** The name stands within so many characters behind its amount. */
 const NEAR = 40;
 
@@ -32,7 +35,7 @@ function takingBack(text: string): readonly string[] {
   for (const m of text.matchAll(TAKES_BACK)) {
     if (m.index < from || found.length >= MOST) continue;
     const before = text.slice(Math.max(from, m.index - LONGEST), m.index);
-    const begins = m.index - before.length + (before.search(/[^.!?\n]*$/));
+    const begins = m.index - before.length + before.search(/[^.!?\n]*$/);
     const ends = /^[^.!?\n]*[.!?]*/.exec(text.slice(m.index, m.index + LONGEST))![0].length + m.index;
     from = ends;
     if (ends - begins < LONGEST) found.push(text.slice(begins, ends));
@@ -53,7 +56,10 @@ export function corrected(given: string): Corrected {
     if (!m) continue;
     const [, meant, unit, name, said, saidUnit] = m;
     const was = saidUnit ?? unit;
-    const old = new RegExp(`(?<![\\d.,/])${escaped(said!)}(\\s?)${was === undefined ? '(?![\\d.,/])' : `${escaped(was)}\\b`}${name === undefined ? '' : `(?=[^.;,\\n\\d½¼¾⅓⅔]{0,${NEAR}}?\\b${escaped(name.trim())})`}`, 'iu');
+    const old = new RegExp(
+      `(?<![\\d.,/])${escaped(said!)}(\\s?)${was === undefined ? '(?![\\d.,/])' : `${escaped(was)}\\b`}${name === undefined ? '' : `(?=[^.;,\\n\\d½¼¾⅓⅔]{0,${NEAR}}?\\b${escaped(name.trim())})`}`,
+      'iu',
+    );
     // An earlier correction may have changed this very sentence: then it stays, and is read as it stands.
     const at = text.indexOf(sentence);
     const found = old.exec(text);

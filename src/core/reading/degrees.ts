@@ -8,7 +8,8 @@ export interface SaidTemperature {
   readonly end: number;
 }
 
-const DEGREES = /(?<![\d.,/])(-?\d{1,3})(?:[\s\u00a0]?(?:-|–|to)[\s\u00a0]?(\d{1,3}))?[\s\u00a0]?(?:(?:°|º|degrees?\b|deg\b\.?)[\s\u00a0]?((?:C|F|celsius|fahrenheit|centigrade)(?![\p{L}]))?|(C|F)(?![\p{L}\d])|(celsius|fahrenheit))/giu;
+const DEGREES =
+  /(?<![\d.,/])(-?\d{1,3})(?:[\s\u00a0]?(?:-|–|to)[\s\u00a0]?(\d{1,3}))?[\s\u00a0]?(?:(?:°|º|degrees?\b|deg\b\.?)[\s\u00a0]?((?:C|F|celsius|fahrenheit|centigrade)(?![\p{L}]))?|(C|F)(?![\p{L}\d])|(celsius|fahrenheit))/giu;
 const GAS = /\bgas(?:[\s\u00a0]mark)?[\s\u00a0]?(\d{1,2}|½|1\/2|¼|1\/4)/i;
 const WORD = /\boven|\bbak(?:e|ing)|\bpreheat|\broast|\bfan\b|\btoast|\bdry\b/i;
 const OF_OVEN_FROM = 90;
@@ -61,4 +62,5 @@ export function temperaturesIn(written: string, fahrenheit: boolean): readonly S
 }
 
 /** Degrees and a time, of nothing else: only an oven is so hot for so long. */
-export const IN_AN_OVEN = /^(?:and |then )?(?:\d{1,2} ?(?:["”″]|inch|in\b|cm)[\w -]{0,14} tin,? )?(?:at )?(?:(?:[89]\d|1\d\d|2[0-3]\d) ?(?:°|degrees|° ?C|C\b)|gas(?: mark)? ?\d)[^.;]{0,20}?\b(?:for )?(?:an?|\d+|one|two|three|half)\b[^.;]*\b(?:min|hour|h\b)/i;
+export const IN_AN_OVEN =
+  /^(?:and |then )?(?:\d{1,2} ?(?:["”″]|inch|in\b|cm)[\w -]{0,14} tin,? )?(?:at )?(?:(?:[89]\d|1\d\d|2[0-3]\d) ?(?:°|degrees|° ?C|C\b)|gas(?: mark)? ?\d)[^.;]{0,20}?\b(?:for )?(?:an?|\d+|one|two|three|half)\b[^.;]*\b(?:min|hour|h\b)/i;

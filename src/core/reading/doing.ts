@@ -6,23 +6,38 @@ import { FRACTIONS } from './meant';
 import { mix, POURED_ON, touch } from './mixing';
 import { ALL, type FlowStep, type Heard, type Item, type Job, type Worktop } from './worktop';
 
-const PREPARES = new Set('chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check blitz whizz whiz pulse process grind get grab take prepare pick use want need have shave snap trim'.split(' '));
+const PREPARES = new Set(
+  'chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check blitz whizz whiz pulse process grind get grab take prepare pick use want need have shave snap trim'.split(
+    ' ',
+  ),
+);
 /** 'Set aside 1 cup of it'. */
 const OF_IT = /\b(?:aside|reserve|keep(?: back)?|save|hold back|take out|scoop out)\s+(?:about |roughly )?(.{1,24}?) of (?:it|this|that|them)\b/i;
-const KEEPS = /\b(?:reserve|set aside|keep(?! (?:going|beating|whisking|whipping|stirring|mixing|folding|on|at|an|the mixer|the heat|it moving|it cold))|save|put aside|hold back|scoop out|take out|lift out|set .{0,30} aside)\b/i;
+const KEEPS =
+  /\b(?:reserve|set aside|keep(?! (?:going|beating|whisking|whipping|stirring|mixing|folding|on|at|an|the mixer|the heat|it moving|it cold))|save|put aside|hold back|scoop out|take out|lift out|set .{0,30} aside)\b/i;
 /** 'Save 1 cup for the top'. */
-const BARE_KEPT = /\b(?:aside|reserve|keep(?: back)?|save(?: out)?|hold back|take out|scoop out)\s+(?:about |roughly )?((?:\d[\d/.]*(?:\s\d\/\d)?[½¼¾⅓⅔]?|[½¼¾⅓⅔]|an?|one|half an?|two|three)\s?(?:cups?|ml|g|oz|tbsp|tablespoons|spoonfuls|spoons)?)(?=\s*(?:for\b|to\b|[.,;]|$))/i;
+const BARE_KEPT =
+  /\b(?:aside|reserve|keep(?: back)?|save(?: out)?|hold back|take out|scoop out)\s+(?:about |roughly )?((?:\d[\d/.]*(?:\s\d\/\d)?[½¼¾⅓⅔]?|[½¼¾⅓⅔]|an?|one|half an?|two|three)\s?(?:cups?|ml|g|oz|tbsp|tablespoons|spoonfuls|spoons)?)(?=\s*(?:for\b|to\b|[.,;]|$))/i;
 /** What is kept back where no share is said (house). */
 const KEPT_SHARE = 0.2;
 
 /** Does a step's work in the bowls. */
 export function apply(w: Worktop, step: FlowStep, at: number, items: readonly Item[], h: Heard, destAt: number): void {
-  const job: Job = { step, at, h, items, destAt, lines: items.filter((x) => x.kind === 'line'), bowls: items.flatMap((x) => (x.kind === 'bowl' ? [{ ...x, b: w.bowls[w.root(x.bowl)]! }] : [])) };
+  const job: Job = {
+    step,
+    at,
+    h,
+    items,
+    destAt,
+    lines: items.filter((x) => x.kind === 'line'),
+    bowls: items.flatMap((x) => (x.kind === 'bowl' ? [{ ...x, b: w.bowls[w.root(x.bowl)]! }] : [])),
+  };
   const { work } = step;
   const ofIt = OF_IT.exec(h.c.text)?.[1] ?? (items.length === 0 && KEEPS.test(h.c.text) ? (BARE_KEPT.exec(h.c.text)?.[1] ?? '') : '');
   if (dividesOff(w, job)) return;
   if (work === 'serve' && BESIDE.test(h.c.text)) besides(job);
-  if (work === 'serve' || (items.length === 0 && ofIt === '' && ((work === 'hands' && !POURED_ON.test(h.after)) || work === 'finish'))) return nothingNew(w, job);
+  if (work === 'serve' || (items.length === 0 && ofIt === '' && ((work === 'hands' && !POURED_ON.test(h.after)) || work === 'finish')))
+    return nothingNew(w, job);
   if (keepsBack(w, job, ofIt)) return;
   if (work === 'chill' || work === 'freeze' || work === 'wait' || work === 'bake') return stands(w, job);
   if (work === 'soak') return soaks(w, job);
@@ -52,7 +67,8 @@ function nothingNew(w: Worktop, { step }: Job): void {
 }
 
 /** 'Transfer a third of it to another bowl'. */
-const DIVIDES = /^(?:transfer|move|put|take|scoop|spoon|tip|pour|scrape) (?:out |about |roughly )*(.{1,20}?) of (?:it|this|that|them|the [\w ]{3,24}?) (?:in|into|to) (?:another|a|a second|a separate|a clean|a different) (?:\w+ )?bowl\b/i;
+const DIVIDES =
+  /^(?:transfer|move|put|take|scoop|spoon|tip|pour|scrape) (?:out |about |roughly )*(.{1,20}?) of (?:it|this|that|them|the [\w ]{3,24}?) (?:in|into|to) (?:another|a|a second|a separate|a clean|a different) (?:\w+ )?bowl\b/i;
 
 /** A share goes into a bowl of its own, for something else to come in. @returns whether it does. */
 function dividesOff(w: Worktop, { step, at, h, bowls }: Job): boolean {
@@ -93,7 +109,10 @@ function keepsBack(w: Worktop, { step, at, h, lines, bowls }: Job, ofIt: string)
 function stands(w: Worktop, job: Job): void {
   const { step, at, h, lines, bowls } = job;
   const { work } = step;
-  const b = bowls.find((x) => x.b.place === 'mix')?.b ?? (lines.length > 0 || (w.built && w.isWetOnly(w.here())) ? null : w.here()) ?? w.latest((x) => x.placed !== 'no' && !w.isWetOnly(x));
+  const b =
+    bowls.find((x) => x.b.place === 'mix')?.b ??
+    (lines.length > 0 || (w.built && w.isWetOnly(w.here())) ? null : w.here()) ??
+    w.latest((x) => x.placed !== 'no' && !w.isWetOnly(x));
   if (lines.length > 0 && !b) {
     const made = w.make(h.fc.section ?? w.lines[lines[0]!.line]!.under);
     for (const x of lines) w.addLineTo(x.line, made);
@@ -128,10 +147,22 @@ function madeReady(w: Worktop, { step, at, h, lines, bowls, destAt }: Job): bool
     return true;
   }
   // 'Crush the biscuits and the butter': that is the base already.
-  if (/^(?:crush|crumble|bash)$/.test(step.verb) && lines.length > 1 && lines.some((x) => w.lines[x.line]!.role === 'butter') && bowls.length === 0) return false;
+  if (/^(?:crush|crumble|bash)$/.test(step.verb) && lines.length > 1 && lines.some((x) => w.lines[x.line]!.role === 'butter') && bowls.length === 0)
+    return false;
   // 'Crush half of them with the sugar': that is the fruit already.
-  if (/^(?:crush|mash|squash|bash)$/.test(step.verb) && lines.length > 1 && lines.some((x) => w.lines[x.line]!.role === 'fruit') && lines.some((x) => w.lines[x.line]!.role === 'sugar')) return false;
-  const prepares = (PREPARES.has(step.verb) || /^top and tail\b/i.test(h.after) || (h.c.verb === null && lines.length === 1 && !(w.seasons(lines[0]!.line) && w.here()?.placed === 'no'))) && bowls.length === 0 && !h.additive;
+  if (
+    /^(?:crush|mash|squash|bash)$/.test(step.verb) &&
+    lines.length > 1 &&
+    lines.some((x) => w.lines[x.line]!.role === 'fruit') &&
+    lines.some((x) => w.lines[x.line]!.role === 'sugar')
+  )
+    return false;
+  const prepares =
+    (PREPARES.has(step.verb) ||
+      /^top and tail\b/i.test(h.after) ||
+      (h.c.verb === null && lines.length === 1 && !(w.seasons(lines[0]!.line) && w.here()?.placed === 'no'))) &&
+    bowls.length === 0 &&
+    !h.additive;
   if (prepares) w.inHand = [...w.inHand.filter((x) => x.kind === 'bowl'), ...lines];
   return prepares;
 }

@@ -1,13 +1,27 @@
 /** Degrees as they are said: 'a hundred and fifty', 'one-eighty', 'twenty-five'. */
 
 const ONES: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9 };
-const TEENS: Readonly<Record<string, number>> = { ten: 10, eleven: 11, twelve: 12, thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19 };
+const TEENS: Readonly<Record<string, number>> = {
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  thirteen: 13,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+  seventeen: 17,
+  eighteen: 18,
+  nineteen: 19,
+};
 const TENS: Readonly<Record<string, number>> = { twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90 };
 const VALUES = { ...ONES, ...TEENS, ...TENS };
 
 const any = (words: Readonly<Record<string, number>>): string => Object.keys(words).join('|');
 const BELOW = `(?:(?:${any(TENS)})(?:[\\s-](?:${any(ONES)}))?|${any(TEENS)})`;
-const SAID = new RegExp(`(?<![\\p{L}\\d])(?:(?:an?|one|two|three)[\\s-]hundred(?:(?:[\\s-]and)?[\\s-](?:${BELOW}|${any(ONES)}))?|(?:(?:one|two|three)[\\s-])?${BELOW})(?![\\p{L}\\d])`, 'giu');
+const SAID = new RegExp(
+  `(?<![\\p{L}\\d])(?:(?:an?|one|two|three)[\\s-]hundred(?:(?:[\\s-]and)?[\\s-](?:${BELOW}|${any(ONES)}))?|(?:(?:one|two|three)[\\s-])?${BELOW})(?![\\p{L}\\d])`,
+  'giu',
+);
 
 /**
  * The same text with numbers from ten on that are said in words written in figures, each at the end of its place, so that all else stays where
@@ -15,7 +29,10 @@ const SAID = new RegExp(`(?<![\\p{L}\\d])(?:(?:an?|one|two|three)[\\s-]hundred(?
  */
 export const figured = (text: string): string =>
   text.replace(SAID, (said) => {
-    const [first = '', ...others] = said.toLowerCase().split(/[\s-]+/).filter((w) => w !== 'and');
+    const [first = '', ...others] = said
+      .toLowerCase()
+      .split(/[\s-]+/)
+      .filter((w) => w !== 'and');
     const rest = others.filter((w) => w !== 'hundred').reduce((sum, w) => sum + VALUES[w]!, 0);
     const hundreds = others[0] === 'hundred' || (first in ONES && others.length > 0);
     return String((hundreds ? 100 * (ONES[first] ?? 1) : VALUES[first]!) + rest).padStart(said.length);

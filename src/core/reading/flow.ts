@@ -18,7 +18,8 @@ import { onlyTime } from './times';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { BARE, DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
-const ADDS = /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|break|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
+const ADDS =
+  /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|break|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=[.,;]|$)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
 /** 'Fold in D, whipped soft.' */
 const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
 /** 'Fold in the cream whipped to soft peaks.' */
@@ -30,11 +31,18 @@ const ELSEWHERE = /\b(?:when|once|as soon as) (?:it|they|the (?:[\w-]+ ){0,2}[\w
 const HOT_MILK = /\b(?:hot|boiling|scalded|steaming|warm) (?:\w+ )?(?:milk|cream|infusion)\b/i;
 const SMALL = /^(?:blitz|whizz?|pulse|process|grind|blend)$/;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
-const NEEDS = /^(?:so |now |well |for this |for it )*,?\s*(?:you(?:['’]ll| will)?|we(?:['’]ll| will)?|i) (?:want|need|require)\b(?! (?:it |them |this )?to\b)|\b(?:you|we|i) (?:start|begin) (?:off )?with\b/i;
+const NEEDS =
+  /^(?:so |now |well |for this |for it )*,?\s*(?:you(?:['’]ll| will)?|we(?:['’]ll| will)?|i) (?:want|need|require)\b(?! (?:it |them |this )?to\b)|\b(?:you|we|i) (?:start|begin) (?:off )?with\b/i;
 const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) )?(?:whipped|beaten)\b/i;
 
 /** Follows the work through its bowls: which lines each step uses, what is mixed with what, what is put together. */
-export function flowOf(clauses: readonly FlowClause[], listed: readonly DraftLine[], context: LineContext, fahrenheit: boolean, labels: ReadonlyMap<string, ListLabel> = new Map()): Flow {
+export function flowOf(
+  clauses: readonly FlowClause[],
+  listed: readonly DraftLine[],
+  context: LineContext,
+  fahrenheit: boolean,
+  labels: ReadonlyMap<string, ListLabel> = new Map(),
+): Flow {
   const w = new Worktop(clauses, listed, context, fahrenheit, labels);
   whippedInTheList(w);
   clauses.forEach((fc, index) => {
@@ -79,7 +87,8 @@ function usedWithItsBowl(w: Worktop): void {
 }
 
 /** 'Take a clean bowl', 'set a metal bowl over simmering water'. */
-const FETCHED = /\b(?:get|take|grab|use|chill|in)\b[^,.;]{0,24}\b(?:cold|clean|another|separate|second|different|chilled|large|big) (?:\w+ )?(?:bowl|pan|saucepan)\b|\b(?:set|put|place) (?:a|an|another) (?:[\w-]+ ){0,2}bowl (?:over|on|onto)\b/i;
+const FETCHED =
+  /\b(?:get|take|grab|use|chill|in)\b[^,.;]{0,24}\b(?:cold|clean|another|separate|second|different|chilled|large|big) (?:\w+ )?(?:bowl|pan|saucepan)\b|\b(?:set|put|place) (?:a|an|another) (?:[\w-]+ ){0,2}bowl (?:over|on|onto)\b/i;
 
 /** A new heading of the list, or a bowl that is fetched, begins a bowl of its own. */
 function begin(w: Worktop, fc: FlowClause): void {
@@ -129,7 +138,15 @@ const namesNothing = (w: Worktop, c: Clause): boolean => mentionsIn(c.words, w.l
 function heard(fc: FlowClause, index: number): Heard {
   const { clause: c } = fc;
   const after = c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0);
-  return { fc, c, index, verb: c.verb?.base ?? '', after, around: `${fc.before} ${c.text}`, additive: ADDS.test(after) || /\b(?:add|adding)\b/i.test(after.slice(0, 24)) };
+  return {
+    fc,
+    c,
+    index,
+    verb: c.verb?.base ?? '',
+    after,
+    around: `${fc.before} ${c.text}`,
+    additive: ADDS.test(after) || /\b(?:add|adding)\b/i.test(after.slice(0, 24)),
+  };
 }
 
 /** Takes a clause as a step: its work, its times and degrees; then does it in the bowls. */
@@ -137,9 +154,14 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   const { fc, c, verb } = h;
   const destAt = destinationOf(c, items);
   // 'The hot milk' is hot, however it came to be.
-  if (HOT_MILK.test(c.text)) for (const x of items) if (x.kind === 'bowl' && w.holds(w.bowls[x.bowl]!, 'milk', 'cream') && !w.bowls[x.bowl]!.air) w.bowls[x.bowl]!.heated = true;
+  if (HOT_MILK.test(c.text))
+    for (const x of items) if (x.kind === 'bowl' && w.holds(w.bowls[x.bowl]!, 'milk', 'cream') && !w.bowls[x.bowl]!.air) w.bowls[x.bowl]!.heated = true;
   // 'Two whites whisked soft go in, and 300 ml of cream': nobody whisks them in one bowl.
-  const two = items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'white') && items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'cream') && h.additive && w.here()?.placed === 'no';
+  const two =
+    items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'white') &&
+    items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'cream') &&
+    h.additive &&
+    w.here()?.placed === 'no';
   // 'You'll want the whites of three eggs, half a pint of water …': a list, told; nothing is done with it yet.
   const listed = items.length > 1 && items.every((x) => x.kind === 'line') && (NEEDS.test(c.text) || onlyNamed(w, c, items));
   const asked = listed ? 'hands' : workedOn(w, h, items, destAt);
@@ -147,10 +169,27 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   // 'Whisk the whites when the syrup reaches 110 °C': that is the syrup's.
   const said = temperaturesIn(c.text, w.fahrenheit).find((t) => !ELSEWHERE.test(c.text.slice(0, t.start))) ?? null;
   // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
-  const inOven = work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|drop|lower|decrease|increase|raise|set)$/.test(verb));
+  const inOven =
+    work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|drop|lower|decrease|increase|raise|set)$/.test(verb));
   const bare = said === null && inOven ? bareOvenC(c.text, w.fahrenheit) : null;
-  const temperature: SaidTemperature | null = bare !== null ? { c: bare, of: 'oven', start: 0, end: 0 } : said && inOven && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
-  const step: FlowStep = { text: [fc.before, c.text, fc.after].filter(Boolean).join(' '), work, verb, minutes: minutesOf(c.text, work), temperature, machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric), stage: ['whisk', 'beat', 'fold'].includes(work) ? stageIn(c.text) : null, lines: new Set(), bowl: null, places: new Set(), section: fc.section, when: fc.when, start: fc.start, end: fc.end };
+  const temperature: SaidTemperature | null =
+    bare !== null ? { c: bare, of: 'oven', start: 0, end: 0 } : said && inOven && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
+  const step: FlowStep = {
+    text: [fc.before, c.text, fc.after].filter(Boolean).join(' '),
+    work,
+    verb,
+    minutes: minutesOf(c.text, work),
+    temperature,
+    machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric),
+    stage: ['whisk', 'beat', 'fold'].includes(work) ? stageIn(c.text) : null,
+    lines: new Set(),
+    bowl: null,
+    places: new Set(),
+    section: fc.section,
+    when: fc.when,
+    start: fc.start,
+    end: fc.end,
+  };
   const at = w.steps.length;
   w.steps.push(step);
   if (listed) {
@@ -162,19 +201,48 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
     step.lines.add(i);
     w.stepOf[i] ??= at;
   }
-  for (const x of items) if (x.kind === 'line') {
-    step.lines.add(x.line);
-    w.stepOf[x.line] ??= at;
-  }
-  apply(w, step, at, work === 'fold' && (two || WHIPPED_ALREADY.test(c.text) || LIST_WHIPPED.test(c.text)) ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text))) : items, h, destAt);
+  for (const x of items)
+    if (x.kind === 'line') {
+      step.lines.add(x.line);
+      w.stepOf[x.line] ??= at;
+    }
+  apply(
+    w,
+    step,
+    at,
+    work === 'fold' && (two || WHIPPED_ALREADY.test(c.text) || LIST_WHIPPED.test(c.text)) ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text))) : items,
+    h,
+    destAt,
+  );
 }
 
 /** 'Half a litre of cream, 250 of mascarpone, a jar of lemon curd.': named with their amounts, and nothing done yet. */
 function onlyNamed(w: Worktop, c: Clause, items: readonly Item[]): boolean {
   const roles = items.map((x) => (x.kind === 'line' ? w.lines[x.line]!.role : null));
-  return !w.hasList && c.verb === null && /[.]\s*$/.test(c.text) && roles.some((r) => r === 'cream' || r === 'cheese' || r === 'butter') && workOf(c, NOTHING) === 'hands' && !/\b(?:in|into|on|over|with|all)\b/i.test(c.text) && stageIn(c.text) === null;
+  return (
+    !w.hasList &&
+    c.verb === null &&
+    /[.]\s*$/.test(c.text) &&
+    roles.some((r) => r === 'cream' || r === 'cheese' || r === 'butter') &&
+    workOf(c, NOTHING) === 'hands' &&
+    !/\b(?:in|into|on|over|with|all)\b/i.test(c.text) &&
+    stageIn(c.text) === null
+  );
 }
-const NOTHING: WorkedOn = { cream: false, white: false, yolk: false, butter: false, cheese: false, gelatin: false, setter: false, chocolate: false, built: false, chilled: false, baking: false, late: false };
+const NOTHING: WorkedOn = {
+  cream: false,
+  white: false,
+  yolk: false,
+  butter: false,
+  cheese: false,
+  gelatin: false,
+  setter: false,
+  chocolate: false,
+  built: false,
+  chilled: false,
+  baking: false,
+  late: false,
+};
 
 /** Cream, or whites, that a fold says to be whipped already have a bowl of their own. */
 function whippedFirst(w: Worktop, item: Item, at: number, stage: Bowl['stage']): Item {
@@ -195,43 +263,131 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   const { c, verb, after, around, additive } = h;
   const involved = items.map((x) => (x.kind === 'line' ? { roles: new Set([w.lines[x.line]!.role]), bowl: null } : { roles: null, bowl: w.bowls[x.bowl]! }));
   const target = items.length === 0 || (items.every((x) => x.kind === 'line') && (additive || PRONOUN.test(after))) ? w.here() : null;
-  const has = (...roles: Role[]): boolean => involved.some((x) => (x.bowl ? w.holds(x.bowl, ...roles) : roles.some((r) => x.roles!.has(r)))) || (target !== null && w.holds(target, ...roles));
-  const on: WorkedOn = { cream: has('cream'), white: has('white'), yolk: has('yolk', 'egg'), butter: has('butter'), cheese: has('cheese'), gelatin: has('gelatin'), setter: has('setter'), chocolate: has('chocolate'), built: w.built, chilled: w.chilled, baking: bakes(w.steps.at(-1)), late: BEFORE_SERVING.test(around) };
+  const has = (...roles: Role[]): boolean =>
+    involved.some((x) => (x.bowl ? w.holds(x.bowl, ...roles) : roles.some((r) => x.roles!.has(r)))) || (target !== null && w.holds(target, ...roles));
+  const on: WorkedOn = {
+    cream: has('cream'),
+    white: has('white'),
+    yolk: has('yolk', 'egg'),
+    butter: has('butter'),
+    cheese: has('cheese'),
+    gelatin: has('gelatin'),
+    setter: has('setter'),
+    chocolate: has('chocolate'),
+    built: w.built,
+    chilled: w.chilled,
+    baking: bakes(w.steps.at(-1)),
+    late: BEFORE_SERVING.test(around),
+  };
   let work = workOf(c, on);
   // 'Blitz the biscuits': they are only made small.
-  if (work === 'beat' && SMALL.test(verb) && items.length > 0 && items.every((x) => x.kind === 'line' && ['biscuit', 'nut'].includes(w.lines[x.line]!.role ?? ''))) work = 'hands';
-  if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle') work = pouredInto(work, items, destAt, c, w.bowls, w.lines, w.here(), w.panIsTin);
-  if (verb === 'pour' && pouredOn(h) && w.here()?.placed === 'no' && w.holds(w.here()!, 'yolk', 'egg', 'chocolate', 'starch', 'gelatin') && items.some((x) => x.kind === 'bowl' && x.bowl !== w.here()!.id && w.bowls[x.bowl]!.heated)) work = 'hands';
+  if (
+    work === 'beat' &&
+    SMALL.test(verb) &&
+    items.length > 0 &&
+    items.every((x) => x.kind === 'line' && ['biscuit', 'nut'].includes(w.lines[x.line]!.role ?? ''))
+  )
+    work = 'hands';
+  if (verb === 'pour' || verb === 'strain' || verb === 'sieve' || verb === 'tip' || verb === 'spoon' || verb === 'scrape' || verb === 'ladle')
+    work = pouredInto(work, items, destAt, c, w.bowls, w.lines, w.here(), w.panIsTin);
+  if (
+    verb === 'pour' &&
+    pouredOn(h) &&
+    w.here()?.placed === 'no' &&
+    w.holds(w.here()!, 'yolk', 'egg', 'chocolate', 'starch', 'gelatin') &&
+    items.some((x) => x.kind === 'bowl' && x.bowl !== w.here()!.id && w.bowls[x.bowl]!.heated)
+  )
+    work = 'hands';
   // 'Pour over the cold jelly': over what stands in the vessel, as its next layer.
   const [only] = items;
-  if (verb === 'pour' && work === 'hands' && w.built && items.length === 1 && only!.kind === 'bowl' && w.bowls[only!.bowl]!.placed === 'no' && w.here()?.placed !== 'no' && /^pour (?:\w+ly )?(?:on|over)\b/i.test(after)) work = 'fill';
+  if (
+    verb === 'pour' &&
+    work === 'hands' &&
+    w.built &&
+    items.length === 1 &&
+    only!.kind === 'bowl' &&
+    w.bowls[only!.bowl]!.placed === 'no' &&
+    w.here()?.placed !== 'no' &&
+    /^pour (?:\w+ly )?(?:on|over)\b/i.test(after)
+  )
+    work = 'fill';
   // 'Dissolve the coffee in hot milk, pour on the chocolate': it melts in what is in hand.
   const wet = w.here();
-  if (verb === 'pour' && work === 'fill' && POUR_ONTO.test(after) && wet?.placed === 'no' && !wet.air && w.holds(wet, 'milk', 'cream', 'liquid') && items.length > 0 && items.every((x) => x.kind === 'line' && ['chocolate', 'white', 'yolk', 'egg'].includes(w.lines[x.line]!.role ?? ''))) work = 'hands';
+  if (
+    verb === 'pour' &&
+    work === 'fill' &&
+    POUR_ONTO.test(after) &&
+    wet?.placed === 'no' &&
+    !wet.air &&
+    w.holds(wet, 'milk', 'cream', 'liquid') &&
+    items.length > 0 &&
+    items.every((x) => x.kind === 'line' && ['chocolate', 'white', 'yolk', 'egg'].includes(w.lines[x.line]!.role ?? ''))
+  )
+    work = 'hands';
   // Cream that stands is only brought together with another bowl, whatever word is used for it: whisked on, cream turns to butter.
-  if ((work === 'whisk' || work === 'beat') && involved.filter((x) => x.bowl).length > 1 && involved.some((x) => x.bowl?.air && w.holds(x.bowl, 'cream'))) work = 'fold';
+  if ((work === 'whisk' || work === 'beat') && involved.filter((x) => x.bowl).length > 1 && involved.some((x) => x.bowl?.air && w.holds(x.bowl, 'cream')))
+    work = 'fold';
   // 'Boil the cream, add the juice, whisk': hot cream takes no air.
   if (work === 'whisk' && verb === 'whisk' && items.length === 0 && stageIn(c.text) === null && stillHot(w)) work = 'hands';
   // 'Loosen the cheese with a bit of the foam, then all of it.'
   if (work === 'beat' && verb === 'loosen' && involved.some((x) => x.bowl?.air) && /\bthen\b/i.test(c.text)) work = 'fold';
   // 'Spoon rounds on the tray. 1½ hours.': what lies on a tray while the oven is hot bakes.
   const lies = w.steps.at(-1);
-  if (work === 'hands' && c.verb === null && items.length === 0 && onlyTime(c.text) && lies?.work === 'fill' && /\b(?:trays?|sheets?|paper|parchment|tin)\b/i.test(lies.text) && w.steps.findLastIndex((s) => s.machine === 'oven') > w.steps.findLastIndex((s) => s.work === 'bake')) work = 'bake';
+  if (
+    work === 'hands' &&
+    c.verb === null &&
+    items.length === 0 &&
+    onlyTime(c.text) &&
+    lies?.work === 'fill' &&
+    /\b(?:trays?|sheets?|paper|parchment|tin)\b/i.test(lies.text) &&
+    w.steps.findLastIndex((s) => s.machine === 'oven') > w.steps.findLastIndex((s) => s.work === 'bake')
+  )
+    work = 'bake';
   // 'Scrape onto the base, smooth': what is in hand is laid on what stands in its tin.
-  if (work === 'hands' && /^(?:scrape|tip|pour|turn|put|transfer|ladle)$/.test(verb) && items.some((x) => x.kind === 'bowl' && x.at > destAt && x.bowl !== w.here()?.id && (w.bowls[x.bowl]!.pressed || w.bowls[x.bowl]!.place === 'layer')) && /\b(?:on|onto|over|on to)\b/i.test(after)) work = 'fill';
+  if (
+    work === 'hands' &&
+    /^(?:scrape|tip|pour|turn|put|transfer|ladle)$/.test(verb) &&
+    items.some((x) => x.kind === 'bowl' && x.at > destAt && x.bowl !== w.here()?.id && (w.bowls[x.bowl]!.pressed || w.bowls[x.bowl]!.place === 'layer')) &&
+    /\b(?:on|onto|over|on to)\b/i.test(after)
+  )
+    work = 'fill';
   // 'Pat in pan.'
   if (work === 'hands' && PATS_IN.test(after)) work = 'fill';
   // 'Line the terrine with film and the langues de chat': they are laid.
   if (verb === 'line' && work === 'hands' && items.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit')) work = 'fill';
   // 'Line a tin': with nothing of the dessert.
-  if (verb === 'line' && work === 'fill' && items.length === 0 && !w.inHand.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit') && w.steps.at(-1)?.work !== 'soak') work = 'hands';
+  if (
+    verb === 'line' &&
+    work === 'fill' &&
+    items.length === 0 &&
+    !w.inHand.some((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit') &&
+    w.steps.at(-1)?.work !== 'soak'
+  )
+    work = 'hands';
   // Covered with something of the dessert, it is a layer of it; water and milk only cover.
-  if (verb === 'cover' && work === 'hands' && items.length > 0 && /^cover\b[^.;]*\bwith\b(?! (?:a |the |some |cling|plastic|clear )*(?:film|clingfilm|cling|wrap|plastic|foil|lid|paper|parchment|cloth|towel)\b)/i.test(after) && items.every((x) => x.kind === 'bowl' || !['liquid', 'milk', 'drink'].includes(w.lines[x.line]!.role!))) work = 'fill';
+  if (
+    verb === 'cover' &&
+    work === 'hands' &&
+    items.length > 0 &&
+    /^cover\b[^.;]*\bwith\b(?! (?:a |the |some |cling|plastic|clear )*(?:film|clingfilm|cling|wrap|plastic|foil|lid|paper|parchment|cloth|towel)\b)/i.test(
+      after,
+    ) &&
+    items.every((x) => x.kind === 'bowl' || !['liquid', 'milk', 'drink'].includes(w.lines[x.line]!.role!))
+  )
+    work = 'fill';
   // 'Tin of caramel over that': onto the base, which stands in its tin.
-  if (work === 'hands' && c.verb === null && items.length > 0 && /\b(?:over|on) (?:that|it|them|this|top)\b/i.test(c.text) && w.live().some((b) => b.placed === 'built')) work = 'fill';
+  if (
+    work === 'hands' &&
+    c.verb === null &&
+    items.length > 0 &&
+    /\b(?:over|on) (?:that|it|them|this|top)\b/i.test(c.text) &&
+    w.live().some((b) => b.placed === 'built')
+  )
+    work = 'fill';
   // Added while the machine runs, it is whisked.
   const mine = w.here();
-  if (work === 'hands' && (additive || verb === 'pour' || verb === 'drizzle' || verb === 'stream') && WHILE_RUNNING.test(c.text)) work = on.butter || on.cheese ? 'beat' : on.cream || on.white || on.yolk || (mine !== null && w.holds(mine, 'cream', 'white', 'yolk')) ? 'whisk' : work;
+  if (work === 'hands' && (additive || verb === 'pour' || verb === 'drizzle' || verb === 'stream') && WHILE_RUNNING.test(c.text))
+    work = on.butter || on.cheese ? 'beat' : on.cream || on.white || on.yolk || (mine !== null && w.holds(mine, 'cream', 'white', 'yolk')) ? 'whisk' : work;
   return work;
 }
 
@@ -251,7 +407,8 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
     // 'Into that, a pinch of nutmeg': what is in hand, and no more of what follows.
     if (/^(?:it|them|that|this)$/.test(c.words[i + 1]?.said ?? '') && /^[,.;)]$/.test(c.words[i + 2]?.said ?? '.')) continue;
     if (said === 'to' && !/^(?:the|this|that|it|them|your|a)$/.test(c.words[i + 1]?.said ?? '')) continue;
-    if (said === 'in' && ((i === c.at + 1 && !items.some((x) => x.at === c.at)) || !/^(?:the|this|that|it|them|your)$/.test(c.words[i + 1]?.said ?? ''))) continue;
+    if (said === 'in' && ((i === c.at + 1 && !items.some((x) => x.at === c.at)) || !/^(?:the|this|that|it|them|your)$/.test(c.words[i + 1]?.said ?? '')))
+      continue;
     const behind = items.filter((x) => x.at > i);
     const ahead = items.filter((x) => x.at <= i);
     if (behind.length > 0 && ahead.length > 0) return i;
@@ -260,28 +417,87 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
 }
 
 /** Pouring mixes where it goes onto what is still in a bowl, and fills where it goes onto a base, biscuits or into a vessel. */
-function pouredInto(work: StepWork, items: readonly Item[], destAt: number, c: Clause, bowls: readonly Bowl[], lines: readonly DraftLine[], here: Bowl | null, panIsTin: boolean): StepWork {
+function pouredInto(
+  work: StepWork,
+  items: readonly Item[],
+  destAt: number,
+  c: Clause,
+  bowls: readonly Bowl[],
+  lines: readonly DraftLine[],
+  here: Bowl | null,
+  panIsTin: boolean,
+): StepWork {
   const dests = items.filter((x) => x.at > destAt);
   const said = c.text.slice(c.words[Math.max(0, c.at)]?.start ?? 0);
   if (destAt < 0) {
     if (panIsTin && /\binto the (?:\w+ )?pan\b/i.test(c.text)) return work;
-    if (/\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) && !/\bglass|\btin|\bdish|\bmou?ld|\bserving|\b(?:lined|prepared) (?:\w+ )?bowl/i.test(c.text)) return 'hands';
+    if (
+      /\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) &&
+      !/\bglass|\btin|\bdish|\bmou?ld|\bserving|\b(?:lined|prepared) (?:\w+ )?bowl/i.test(c.text)
+    )
+      return 'hands';
     // 'Heat the milk, pour it on': onto the eggs that wait for it.
-    if (POURED_ON.test(said) && items.length === 0 && here?.placed === 'no' && here.heated && bowls.some((b) => b !== here && b.into === null && b.placed === 'no' && b.place === 'mix' && !b.heated && [...b.lines].some((i) => ['yolk', 'egg'].includes(lines[i]!.role ?? '')))) return 'hands';
+    if (
+      POURED_ON.test(said) &&
+      items.length === 0 &&
+      here?.placed === 'no' &&
+      here.heated &&
+      bowls.some(
+        (b) =>
+          b !== here &&
+          b.into === null &&
+          b.placed === 'no' &&
+          b.place === 'mix' &&
+          !b.heated &&
+          [...b.lines].some((i) => ['yolk', 'egg'].includes(lines[i]!.role ?? '')),
+      )
+    )
+      return 'hands';
     // 'Pour the syrup over them in a thin stream': into what has air.
-    if (/^(?:\w+ly )?pour\b/i.test(said) && here?.air && here.placed === 'no' && items.some((x) => x.kind === 'bowl' && bowls[x.bowl] !== here && (bowls[x.bowl]!.hotC ?? 0) > BOILED_C)) return 'hands';
+    if (
+      /^(?:\w+ly )?pour\b/i.test(said) &&
+      here?.air &&
+      here.placed === 'no' &&
+      items.some((x) => x.kind === 'bowl' && bowls[x.bowl] !== here && (bowls[x.bowl]!.hotC ?? 0) > BOILED_C)
+    )
+      return 'hands';
     // 'Heat the milk, pour on to the yolks': into their bowl.
-    const eggs = (x: Item): boolean => x.kind === 'bowl' && bowls[x.bowl] !== here && bowls[x.bowl]!.placed === 'no' && bowls[x.bowl]!.place === 'mix' && [...bowls[x.bowl]!.lines].some((i) => ['yolk', 'egg', 'chocolate'].includes(lines[i]!.role ?? ''));
-    if (/^(?:\w+ly )?pour (?:it )?(?:on to|onto|over) /i.test(said) && here?.heated && here.placed === 'no' && !here.air && items.some(eggs) && items.every((x) => eggs(x) || (x.kind === 'bowl' && bowls[x.bowl] === here))) return 'hands';
+    const eggs = (x: Item): boolean =>
+      x.kind === 'bowl' &&
+      bowls[x.bowl] !== here &&
+      bowls[x.bowl]!.placed === 'no' &&
+      bowls[x.bowl]!.place === 'mix' &&
+      [...bowls[x.bowl]!.lines].some((i) => ['yolk', 'egg', 'chocolate'].includes(lines[i]!.role ?? ''));
+    if (
+      /^(?:\w+ly )?pour (?:it )?(?:on to|onto|over) /i.test(said) &&
+      here?.heated &&
+      here.placed === 'no' &&
+      !here.air &&
+      items.some(eggs) &&
+      items.every((x) => eggs(x) || (x.kind === 'bowl' && bowls[x.bowl] === here))
+    )
+      return 'hands';
     // 'Pour into a shallow tray and cover': it cools there.
     if (/\binto an? (?:\w+ )?(?:shallow|flat|wide|cold|chilled) (?:\w+ )?(?:tray|dish|container|bowl|tin)\b/i.test(c.text) && here?.heated) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.
-    if (/^(?:\w+ly )?pour (?:on|over)\b/i.test(said) && !/\b(?:cold|cool|cooled)\b/i.test(said) && here?.placed === 'no' && items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)) return 'hands';
+    if (
+      /^(?:\w+ly )?pour (?:on|over)\b/i.test(said) &&
+      !/\b(?:cold|cool|cooled)\b/i.test(said) &&
+      here?.placed === 'no' &&
+      items.some((x) => x.kind === 'bowl' && x.bowl !== here.id && bowls[x.bowl]!.heated)
+    )
+      return 'hands';
     if (/^(?:\w+ly )?(?:pour|tip|scrape) in(?:to)? (?:the )?(?:\w+ )?(?:crust|base|shell|case|tin|ring|mou?ld|glasses|dish)\b/i.test(said)) return work;
     if (/^(?:\w+ly )?(?:pour|tip|scrape) (?:it|them|this|these) back in\b/i.test(said)) return 'hands';
     // 'Pour the cream in': into what is in hand.
-    if (/^(?:\w+ly )?(?:pour|tip) (?:the |your |all the )?(?:\w+ ){1,3}in(?=\s*(?:[,.;]|and\b|$))/i.test(said) && here?.placed === 'no' && items.some((x) => x.kind === 'line')) return 'hands';
-    if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(said)) return items.length > 0 && !items.some((x) => x.kind === 'bowl' && bowls[x.bowl] === here) ? 'hands' : work;
+    if (
+      /^(?:\w+ly )?(?:pour|tip) (?:the |your |all the )?(?:\w+ ){1,3}in(?=\s*(?:[,.;]|and\b|$))/i.test(said) &&
+      here?.placed === 'no' &&
+      items.some((x) => x.kind === 'line')
+    )
+      return 'hands';
+    if (/^(?:\w+ly )?(?:pour|tip|scrape) in\b/i.test(said))
+      return items.length > 0 && !items.some((x) => x.kind === 'bowl' && bowls[x.bowl] === here) ? 'hands' : work;
     return work;
   }
   const first = dests[0];

@@ -22,7 +22,13 @@ export function feedsIn(rows: readonly Row[]): readonly ListedFeed[] {
     if (r.kind !== 'line') return [];
     if (isLossText(r.text)) return [{ text: r.text, under: r.under, from: null, start: r.start }];
     const others = headings.filter((h) => h !== r.under);
-    if (!namesPart(r.text, others) || !/^\s*(?:all|the (?:rest|whole|remainder|remaining)|whole|rest|remaining|half|a (?:third|quarter|half)|one (?:third|half)|\d|½|⅓|¼|two thirds|three quarters)/i.test(r.text)) return [];
+    if (
+      !namesPart(r.text, others) ||
+      !/^\s*(?:all|the (?:rest|whole|remainder|remaining)|whole|rest|remaining|half|a (?:third|quarter|half)|one (?:third|half)|\d|½|⅓|¼|two thirds|three quarters)/i.test(
+        r.text,
+      )
+    )
+      return [];
     const amount = readFeedAmount(r.text);
     const from = others.find((h) => namesPart(r.text, [h]))!;
     // '4 egg whites' under another heading than 'Egg whites' is an ingredient: a share is at most all, or a mass of what is made.
@@ -49,19 +55,40 @@ const HINTS: readonly (readonly [RegExp, (b: Bowl) => void])[] = [
 export function headedFlow(flow: Flow, rows: readonly Row[], feeds: readonly ListedFeed[]): Flow {
   const headings = [...new Set([...rows.filter((r) => r.kind === 'part').map((r) => r.text)])];
   const unheaded = flow.lines.some((l) => l.under === null);
-  const names: (string | null)[] = [...(unheaded ? [null] : []), ...headings.filter((h) => flow.lines.some((l) => l.under === h) || feeds.some((f) => f.under === h))];
+  const names: (string | null)[] = [
+    ...(unheaded ? [null] : []),
+    ...headings.filter((h) => flow.lines.some((l) => l.under === h) || feeds.some((f) => f.under === h)),
+  ];
   const holder = (i: number): Bowl | undefined => flow.bowls.find((b) => b.lines.has(i));
   const bowls = names.map((heading, id): Bowl => {
     const mine = flow.lines.flatMap((l, i) => (l.under === heading ? [i] : []));
-    const olds = [...new Set(mine.flatMap((i) => holder(i) ?? []))].sort((a, b) => mine.filter((i) => b.lines.has(i)).length - mine.filter((i) => a.lines.has(i)).length);
+    const olds = [...new Set(mine.flatMap((i) => holder(i) ?? []))].sort(
+      (a, b) => mine.filter((i) => b.lines.has(i)).length - mine.filter((i) => a.lines.has(i)).length,
+    );
     const main = olds[0];
     const kept = main ?? newBowl(id, heading, 0);
-    const b: Bowl = { ...kept, id, heading, lines: new Set(mine), takes: new Map(), takenAt: new Map(), into: null, keptSays: '', place: flow.steps.length === 0 ? 'mix' : kept.place };
+    const b: Bowl = {
+      ...kept,
+      id,
+      heading,
+      lines: new Set(mine),
+      takes: new Map(),
+      takenAt: new Map(),
+      into: null,
+      keptSays: '',
+      place: flow.steps.length === 0 ? 'mix' : kept.place,
+    };
     if (flow.steps.length === 0) {
       const roles = rolesIn(b, flow.lines);
       const only = (...r: DraftLine['role'][]): boolean => [...roles.keys()].every((x) => r.includes(x));
       for (const [pattern, say] of HINTS) if (heading !== null && pattern.test(heading)) say(b);
-      const fits: Readonly<Record<Bowl['place'], boolean>> = { mix: true, kept: true, topping: true, layer: only('biscuit'), soak: only('liquid', 'drink', 'sugar', 'sour', 'flavour') };
+      const fits: Readonly<Record<Bowl['place'], boolean>> = {
+        mix: true,
+        kept: true,
+        topping: true,
+        layer: only('biscuit'),
+        soak: only('liquid', 'drink', 'sugar', 'sour', 'flavour'),
+      };
       if (!fits[b.place]) b.place = 'mix';
       if (roles.has('milk') && (roles.has('yolk') || roles.has('egg') || roles.has('starch'))) b.heated = true;
       if (roles.has('cream') && !b.heated) b.air = true;

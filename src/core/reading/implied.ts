@@ -6,7 +6,8 @@ import { FRACTIONS, type Meant } from './meant';
 import { sameHeading } from './rows';
 import { ALL, DEST, type Heard, type Item, type Share, type Worktop } from './worktop';
 
-const EVERYTHING = /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ (?:ingredients|stuff|things|bits)|ingredients together|all of it together|everything but)\b/i;
+const EVERYTHING =
+  /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ (?:ingredients|stuff|things|bits)|ingredients together|all of it together|everything but)\b/i;
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
 /** An amount of nothing that is named: 'blitz 600 g with the sugar'. */
@@ -16,10 +17,15 @@ const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?toge
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
 const THROUGH_THE_REST = /^fold (?:it |this |that |them )?(?:in|into|through|with) (?:the )?(?:rest|remainder)\b(?! of)/i;
 const REMAINDER = /^(?:fold|stir|mix|whisk) (?:it )?(?:in|through) (?:the )?(?:rest|remainder|remaining)\W*$/i;
-const SHARE_WORDS = new Set('a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds that them this'.split(' '));
+const SHARE_WORDS = new Set(
+  'a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds that them this'.split(
+    ' ',
+  ),
+);
 
 /** 'Nearly all of it', 'most of them'. */
-const MOST_OF = /^[\p{L}-]+ (?:about |roughly )?((?:(?:nearly|almost) all|most|half|(?:a |one )?third|(?:a |one )?quarter|two thirds|three quarters)) of (?:it|them|this|that)\b/iu;
+const MOST_OF =
+  /^[\p{L}-]+ (?:about |roughly )?((?:(?:nearly|almost) all|most|half|(?:a |one )?third|(?:a |one )?quarter|two thirds|three quarters)) of (?:it|them|this|that)\b/iu;
 /** Of what is put in nearly all (house). */
 const NEARLY_ALL = 0.9;
 
@@ -33,11 +39,15 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   const { c, verb } = h;
   const { items } = meant;
   // 'When the purée is at 22 °C, whip the cream': the purée only says when.
-  if (c.at > 0 && WHEN.test(c.text) && (verb === 'whip' || verb === 'whisk') && items.some((x) => x.at > c.at)) items.splice(0, items.length, ...items.filter((x) => x.at > c.at));
+  if (c.at > 0 && WHEN.test(c.text) && (verb === 'whip' || verb === 'whisk') && items.some((x) => x.at > c.at))
+    items.splice(0, items.length, ...items.filter((x) => x.at > c.at));
   wholeList(w, h, meant);
   withTheRest(w, h, meant);
   // 'Whip the rest with the sugar': of what was divided last.
-  const rest = items.length > 0 && /^(?:whip|whisk|beat|heat|warm|boil) the (?:rest|remainder)\b(?! of)/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
+  const rest =
+    items.length > 0 && /^(?:whip|whisk|beat|heat|warm|boil) the (?:rest|remainder)\b(?! of)/i.test(h.after)
+      ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1)
+      : undefined;
   if (rest) meant.line(rest[1], c.at);
   if (verb === 'anglaise') anglaise(w, h, meant);
   // 'Crush the last 4': of what was divided last.
@@ -48,12 +58,22 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   if (whole) meant.line(whole[1], c.words.length);
   if (items.length === 0) unsaid(w, h, meant);
   // 'Loosen the paste with some of the cream, then fold through the rest': the rest of that cream.
-  const cream = THROUGH_THE_REST.test(h.after) ? [...(w.steps.at(-1)?.lines ?? [])].find((i) => w.lines[i]!.role === 'cream' && w.bowlOf[i] != null && w.root(w.bowlOf[i]!) !== (w.here() ? w.root(w.here()!.id) : -1)) : undefined;
+  const cream = THROUGH_THE_REST.test(h.after)
+    ? [...(w.steps.at(-1)?.lines ?? [])].find(
+        (i) => w.lines[i]!.role === 'cream' && w.bowlOf[i] != null && w.root(w.bowlOf[i]!) !== (w.here() ? w.root(w.here()!.id) : -1),
+      )
+    : undefined;
   if (cream !== undefined) meant.push({ kind: 'bowl', bowl: w.root(w.bowlOf[cream]!), at: c.words.length, share: ALL, named: false });
   // 'Fold nearly all of it through': of what is in hand.
   const most = MOST_OF.exec(h.after)?.[1];
   const share: Share = most === undefined ? ALL : { kind: 'part', share: FRACTIONS.find(([x]) => x.test(most))?.[1] ?? NEARLY_ALL, said: most };
-  const object = most === undefined ? c.words.slice(c.at + 1, c.at + 3).map((x) => x.said).join(' ') : 'it';
+  const object =
+    most === undefined
+      ? c.words
+          .slice(c.at + 1, c.at + 3)
+          .map((x) => x.said)
+          .join(' ')
+      : 'it';
   if (c.at >= 0) someOfIt(w, h, meant);
   if (c.at >= 0 && w.inHand.length > 0) madeReady(w, h, meant, object, share);
   if (c.at >= 0 && items.length > 0) goesSomewhere(w, h, meant, object);
@@ -61,7 +81,8 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
 
 /** 'Anglaise to 83 °C': a custard of the milk, yolks and sugar of its list, cream where there is no milk. */
 function anglaise(w: Worktop, { c, fc }: Heard, meant: Meant): void {
-  if (meant.items.some((x) => (x.kind === 'line' ? ['milk', 'yolk', 'cream'].includes(w.lines[x.line]!.role!) : w.holds(w.bowls[x.bowl]!, 'milk', 'yolk')))) return;
+  if (meant.items.some((x) => (x.kind === 'line' ? ['milk', 'yolk', 'cream'].includes(w.lines[x.line]!.role!) : w.holds(w.bowls[x.bowl]!, 'milk', 'yolk'))))
+    return;
   const open = w.lines.flatMap((l, i) => (w.fresh(i) && (fc.section === null || sameHeading(l.under, fc.section)) ? [i] : []));
   const of = (...roles: Role[]): readonly number[] => open.filter((i) => roles.includes(w.lines[i]!.role!));
   const liquid = of('milk').length > 0 ? of('milk') : of('cream');
@@ -97,7 +118,12 @@ function wholeList(w: Worktop, { c, fc, after }: Heard, meant: Meant): void {
 
 /** 'Whisk the whites with the rest': of what was divided last. */
 function withTheRest(w: Worktop, { c, after }: Heard, meant: Meant): void {
-  if (meant.items.length === 0 || !/\b(?:with|and) (?:all )?(?:the )?(?:rest|remainder|other half)\b(?! of)/i.test(after) || /\bfold\b|\bspoonful|\bthird\b/i.test(after)) return;
+  if (
+    meant.items.length === 0 ||
+    !/\b(?:with|and) (?:all )?(?:the )?(?:rest|remainder|other half)\b(?! of)/i.test(after) ||
+    /\bfold\b|\bspoonful|\bthird\b/i.test(after)
+  )
+    return;
   const open = [...w.restOf].filter(([, rest]) => w.fresh(rest)).at(-1);
   if (open) meant.line(open[1], c.words.length);
 }
@@ -105,7 +131,8 @@ function withTheRest(w: Worktop, { c, after }: Heard, meant: Meant): void {
 /** Nothing is named: the rest of what was divided, the list that stands above the step, gelatin that is ready. */
 function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Meant): void {
   // 'Whites 150 g / sugar 250 g: to 70 °C': a list that stands in the row of its step.
-  if (w.steps.at(-1)?.start !== fc.start) for (const [i, l] of w.lines.entries()) if (w.fresh(i) && l.end === fc.end && l.start < fc.start) meant.line(i, Math.max(0, c.at));
+  if (w.steps.at(-1)?.start !== fc.start)
+    for (const [i, l] of w.lines.entries()) if (w.fresh(i) && l.end === fc.end && l.start < fc.start) meant.line(i, Math.max(0, c.at));
   // 'Add the rest': of what was divided last.
   if (/^(?:\w+ )?(?:in )?the (?:rest|remainder)\b(?! of)/i.test(after)) {
     const open = [...w.restOf].filter(([of, rest]) => w.fresh(rest) && w.here()?.lines.has(of)).at(-1);
@@ -131,8 +158,17 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
     for (const i of open) if (w.lines[i]!.under === w.lines[open[0]!]!.under) meant.line(i, c.words.length);
   }
   // A list stands with its step: 'Fold in.' below '250 g mango'.
-  if (meant.items.length === 0 && w.hasList && c.at >= 0 && !/\bovens?\b/i.test(c.text) && w.steps.at(-1)?.start !== fc.start && /^(?:fold|stir|mix|beat|whisk|whip|add|combine|melt|heat|boil|blend|warm)$/.test(verb)) {
-    const above = w.lines.map((_, i) => i).filter((i) => i < w.listed.length && w.fresh(i) && w.lines[i]!.start < fc.start && w.lines[i]!.start > (w.steps.at(-1)?.start ?? Infinity));
+  if (
+    meant.items.length === 0 &&
+    w.hasList &&
+    c.at >= 0 &&
+    !/\bovens?\b/i.test(c.text) &&
+    w.steps.at(-1)?.start !== fc.start &&
+    /^(?:fold|stir|mix|beat|whisk|whip|add|combine|melt|heat|boil|blend|warm)$/.test(verb)
+  ) {
+    const above = w.lines
+      .map((_, i) => i)
+      .filter((i) => i < w.listed.length && w.fresh(i) && w.lines[i]!.start < fc.start && w.lines[i]!.start > (w.steps.at(-1)?.start ?? Infinity));
     for (const i of above) meant.line(i, c.words.length);
   }
   // 'Loosen the cheese with a quarter of the foam, fold in the remainder': what is left of that bowl.
@@ -140,8 +176,14 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
   const part = mine ? [...mine.takes].find(([id, share]) => share < 1 && w.bowls[id]!.place === 'mix') : undefined;
   if (part) meant.push({ kind: 'bowl', bowl: part[0], at: c.words.length, share: { kind: 'rest' }, named: true });
   // 'Melt the gelatin and beat in': into what it is for.
-  const gel = meant.items.length === 0 && additive && /^(?:(?:beat|stir|whisk|mix|fold) in|add(?: (?:it|this|them))?(?: in)?)[.,;]?$/i.test(after.trim()) ? w.here() : null;
-  const goes = gel && w.isWetOrGel(gel) ? w.latest((b) => b !== gel && b.placed === 'no' && b.place === 'mix' && !w.isWetOrGel(b) && b.lines.size + b.takes.size > 0) : null;
+  const gel =
+    meant.items.length === 0 && additive && /^(?:(?:beat|stir|whisk|mix|fold) in|add(?: (?:it|this|them))?(?: in)?)[.,;]?$/i.test(after.trim())
+      ? w.here()
+      : null;
+  const goes =
+    gel && w.isWetOrGel(gel)
+      ? w.latest((b) => b !== gel && b.placed === 'no' && b.place === 'mix' && !w.isWetOrGel(b) && b.lines.size + b.takes.size > 0)
+      : null;
   if (gel && goes) {
     meant.push({ kind: 'bowl', bowl: gel.id, at: c.at, share: ALL, named: false });
     w.current = goes.id;
@@ -156,32 +198,67 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   const lines = open.filter((x) => x.kind === 'line');
   const foams = /^(?:whip|whisk|beat)$/.test(verb);
   const take = (of: readonly Item[]): void => takeAll(foams ? of.filter((x) => x.kind !== 'line' || w.lines[x.line]!.role !== 'biscuit') : of);
-  const takeAll = (ready: readonly Item[]): void => ready.forEach((x) => (x.kind === 'line' ? meant.some(x.line, c.at, share) : meant.push({ ...x, at: c.at, share })));
+  const takeAll = (ready: readonly Item[]): void =>
+    ready.forEach((x) => (x.kind === 'line' ? meant.some(x.line, c.at, share) : meant.push({ ...x, at: c.at, share })));
   if (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss)(?: well| together)?[,.;]?$/i.test(after.trim())) take(open);
   else if (/^(?:it|them|this) in$/.test(object) && others.length > 0) take(others);
   else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) take(open);
   else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) take(lines);
   // 'Crush the wafers and put half in the bottom of the pan.'
-  else if (items.length === 0 && lines.length > 0 && /^(?:put|press|pat|spread|scatter|sprinkle|lay|strew) (?:about |roughly )?(?:half|a third|two thirds|most|some)(?: of (?:it|them|these|those))? (?:in|into|on|onto|over)\b/i.test(after)) take(lines);
+  else if (
+    items.length === 0 &&
+    lines.length > 0 &&
+    /^(?:put|press|pat|spread|scatter|sprinkle|lay|strew) (?:about |roughly )?(?:half|a third|two thirds|most|some)(?: of (?:it|them|these|those))? (?:in|into|on|onto|over)\b/i.test(
+      after,
+    )
+  )
+    take(lines);
   // 'Cut the cake in slices, lay in the bottom of a glass bowl'.
-  else if (items.length === 0 && lines.every((x) => x.kind === 'line' && ['biscuit', 'fruit'].includes(w.lines[x.line]!.role!)) && /^(?:lay|put|place|arrange|press|scatter|strew) (?:in|into|on|over) (?:the )?(?:bottom|base|floor) of\b/i.test(after)) take(lines);
+  else if (
+    items.length === 0 &&
+    lines.every((x) => x.kind === 'line' && ['biscuit', 'fruit'].includes(w.lines[x.line]!.role!)) &&
+    /^(?:lay|put|place|arrange|press|scatter|strew) (?:in|into|on|over) (?:the )?(?:bottom|base|floor) of\b/i.test(after)
+  )
+    take(lines);
   // 'Chop eight of them, fold through.'
-  else if (items.length === 0 && lines.length > 0 && /^fold (?:in|through)[.,;]?$/i.test(after.trim()) && w.here()?.placed === 'no' && w.steps.at(-1)?.work === 'hands') take(lines);
+  else if (
+    items.length === 0 &&
+    lines.length > 0 &&
+    /^fold (?:in|through)[.,;]?$/i.test(after.trim()) &&
+    w.here()?.placed === 'no' &&
+    w.steps.at(-1)?.work === 'hands'
+  )
+    take(lines);
   // 'Slice the panettone, line a bowl': with that.
-  else if (items.length === 0 && verb === 'line' && !/\bwith\b/i.test(after)) take(lines.filter((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit'));
+  else if (items.length === 0 && verb === 'line' && !/\bwith\b/i.test(after))
+    take(lines.filter((x) => x.kind === 'line' && w.lines[x.line]!.role === 'biscuit'));
   // 'Smash the crackers, stir in the butter': into what was made ready, where no bowl is in hand.
   else if (additive && w.here() === null && items.length > 0 && lines.length > 0) take(lines);
   // 'Slice the bananas, toss in lemon juice.'
   else if (/^(?:toss|turn|roll) (?:(?:well|them|it) )?(?:with|in)\b/i.test(after) && items.length > 0 && items.every((x) => x.kind === 'line')) take(lines);
-  else if (/^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) || (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))) take(lines);
+  else if (
+    /^(?:mix|combine|stir|bind|blend|toss|pulse|process) (?:(?:well|them|it) )?(?:with|together)\b/i.test(after) ||
+    (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))
+  )
+    take(lines);
   // 'The yolks go in with the sugar and I let that run': the whites wait.
-  else if (/^(?:it|them|this|these|that|those)\b/.test(object) && !lines.some((x) => x.kind === 'line' && items.some((y) => y.kind === 'line' && y.line === x.line)) && !(verb === 'fold' && w.here()?.air && share.kind === 'all') && lines.length > 0) take(lines);
+  else if (
+    /^(?:it|them|this|these|that|those)\b/.test(object) &&
+    !lines.some((x) => x.kind === 'line' && items.some((y) => y.kind === 'line' && y.line === x.line)) &&
+    !(verb === 'fold' && w.here()?.air && share.kind === 'all') &&
+    lines.length > 0
+  )
+    take(lines);
 }
 
 /** What is in hand goes into what is named. */
 function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object: string): void {
   // 'Squeeze and dissolve in the hot custard', 'squeeze it out and stir it into the warm juice': the gelatin that is in hand.
-  const isGel = (b: Bowl): boolean => b.into === null && w.holds(b, 'gelatin') && [...b.lines].every((i) => ['gelatin', 'liquid'].includes(w.lines[i]!.role!)) && !items.some((y) => y.kind === 'bowl' && y.bowl === b.id);
+  const isGel = (b: Bowl): boolean =>
+    b.into === null &&
+    w.holds(b, 'gelatin') &&
+    [...b.lines].every((i) => ['gelatin', 'liquid'].includes(w.lines[i]!.role!)) &&
+    !items.some((y) => y.kind === 'bowl' && y.bowl === b.id);
   const ready = [...w.inHand.flatMap((x) => (x.kind === 'bowl' ? [w.bowls[w.root(x.bowl)]!] : [])), ...(w.here() ? [w.here()!] : [])];
   const gel = /^(?:in|into|through|(?:it|them|this|these) (?:into|through))\b/.test(object) ? (ready.find(isGel) ?? null) : null;
   if (gel) items.unshift({ kind: 'bowl', bowl: gel.id, at: c.at, share: ALL, named: false });
@@ -189,14 +266,50 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
   const mine = w.here();
   const isNamed = (): boolean => items.some((x) => x.kind === 'bowl' && x.bowl === mine?.id);
   // 'Whip the cream, fold with the cheese into the yolks'.
-  if (/^fold with\b[^.;]*\binto\b/i.test(c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0)) && mine?.air && !isNamed()) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
+  if (/^fold with\b[^.;]*\binto\b/i.test(c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0)) && mine?.air && !isNamed())
+    items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
   // What lies there already goes nowhere: what is named is laid on it.
-  const laid = mine !== null && mine.placed !== 'no' && items.length > 0 && items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.placed === 'no' && !w.bowls[x.bowl]!.baked);
+  const laid =
+    mine !== null &&
+    mine.placed !== 'no' &&
+    items.length > 0 &&
+    items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.placed === 'no' && !w.bowls[x.bowl]!.baked);
   const goesTo = mine !== null && !laid && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
-  if (goesTo > 0 && mine && items.every((x) => x.at > goesTo) && ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) || (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) && (((c.words[goesTo]!.said !== 'in' || (verb === 'pour' && items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.pressed))) && c.words[goesTo]!.said !== 'through' && !(c.words[goesTo]!.said === 'on' && verb === 'pour' && c.words[goesTo + 1]?.said !== 'to' && !items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.baked)) && !(c.words[goesTo]!.said === 'over' && verb === 'pour' && mine.placed !== 'no') && !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) || /^(?:spread|spoon|pipe)$/.test(verb))))) items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
+  if (
+    goesTo > 0 &&
+    mine &&
+    items.every((x) => x.at > goesTo) &&
+    ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) ||
+      (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) &&
+        (((c.words[goesTo]!.said !== 'in' || (verb === 'pour' && items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.pressed))) &&
+          c.words[goesTo]!.said !== 'through' &&
+          !(
+            c.words[goesTo]!.said === 'on' &&
+            verb === 'pour' &&
+            c.words[goesTo + 1]?.said !== 'to' &&
+            !items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.baked)
+          ) &&
+          !(c.words[goesTo]!.said === 'over' && verb === 'pour' && mine.placed !== 'no') &&
+          !(c.words[goesTo]!.said === 'over' && /^(?:sift|sieve)$/.test(verb))) ||
+          /^(?:spread|spoon|pipe)$/.test(verb))))
+  )
+    items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
   // 'Fold a third into the yolks to loosen, then the rest': of what is in hand.
-  const into = mine !== null && !gel && !isNamed() ? c.words.findIndex((x, i) => i > c.at + 1 && i <= c.at + 7 && (x.said === 'into' || x.said === 'through' || (verb === 'pour' && mine.placed === 'no' && /^(?:over|onto|on)$/.test(x.said)))) : -1;
-  if (into > 0 && mine && items.every((x) => x.at > into) && c.words.slice(c.at + 1, into).every((x) => x.said.split('-').every((word) => SHARE_WORDS.has(word)) || /^[\d/½⅓⅔¼¾]+$/.test(x.said))) {
+  const into =
+    mine !== null && !gel && !isNamed()
+      ? c.words.findIndex(
+          (x, i) =>
+            i > c.at + 1 &&
+            i <= c.at + 7 &&
+            (x.said === 'into' || x.said === 'through' || (verb === 'pour' && mine.placed === 'no' && /^(?:over|onto|on)$/.test(x.said))),
+        )
+      : -1;
+  if (
+    into > 0 &&
+    mine &&
+    items.every((x) => x.at > into) &&
+    c.words.slice(c.at + 1, into).every((x) => x.said.split('-').every((word) => SHARE_WORDS.has(word)) || /^[\d/½⅓⅔¼¾]+$/.test(x.said))
+  ) {
     const said = c.text.slice(c.words[c.at]!.end, c.words[into]!.start).trim();
     const share = /\b(?:rest|remainder|remaining)\b/i.test(c.text.slice(c.words[into]!.end)) ? undefined : FRACTIONS.find(([x]) => x.test(said))?.[1];
     items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: share === undefined ? ALL : { kind: 'part', share, said }, named: false });

@@ -23,7 +23,9 @@ const sheetFrom = (text: string) => readingToSheet(readingOf(text), { context: C
 
 describe('becoming a sheet', () => {
   it('puts every row somewhere: lines, steps, notes, name, portions', () => {
-    const s = sheetFrom('Fool\nServes 4\n\nCream\n300 ml double cream\n2 spoons of quux\n\nMethod\nWhip the cream. Spoon it into glasses.\n\nNotes\nCold bowl.');
+    const s = sheetFrom(
+      'Fool\nServes 4\n\nCream\n300 ml double cream\n2 spoons of quux\n\nMethod\nWhip the cream. Spoon it into glasses.\n\nNotes\nCold bowl.',
+    );
     expect(SheetSchema.safeParse(s).success).toBe(true);
     expect(s).toMatchObject({ name: 'Fool', portions: 4, method: 'own' });
     expect(s.parts.flatMap((p) => p.lines.map((l) => l.text))).toEqual(['300 ml double cream', '2 spoons of quux']);
@@ -39,7 +41,10 @@ describe('becoming a sheet', () => {
     expect(withCups('a cup and a half of cream', 'metric', 'us')).toBe('a metric cup and a half of cream');
   });
   it('the three written recipes come to the grams of a hand calculation', () => {
-    const grams = (name: string) => analyseSheet(sheetFrom(readFileSync(`e2e/recipes/${name}.txt`, 'utf8')), KITCHEN).parts.flatMap((a) => a.reading.lines.flatMap((l) => (l.kind === 'part' ? [] : [Math.round(l.read?.massG ?? -1)]))).sort((a, b) => b - a);
+    const grams = (name: string) =>
+      analyseSheet(sheetFrom(readFileSync(`e2e/recipes/${name}.txt`, 'utf8')), KITCHEN)
+        .parts.flatMap((a) => a.reading.lines.flatMap((l) => (l.kind === 'part' ? [] : [Math.round(l.read?.massG ?? -1)])))
+        .sort((a, b) => b - a);
     expect(grams('us')).toEqual([597, 372, 227, 60, 59, 7]);
     expect(grams('imperial')).toEqual([284, 113, 85, 37]);
     expect(grams('metric')).toEqual([253, 106, 99, 51, 31, 4]);
@@ -47,14 +52,32 @@ describe('becoming a sheet', () => {
 });
 
 describe('a schema.org recipe', () => {
-  const recipe = { '@type': ['Recipe'], name: 'A &amp; B', recipeYield: ['6', '6 cups'], recipeIngredient: ['1 cup heavy cream', '&frac12; tsp salt'], recipeInstructions: [{ '@type': 'HowToSection', name: 'Cream', itemListElement: [{ '@type': 'HowToStep', text: '<p>Whip&nbsp;it.</p>' }] }] };
+  const recipe = {
+    '@type': ['Recipe'],
+    name: 'A &amp; B',
+    recipeYield: ['6', '6 cups'],
+    recipeIngredient: ['1 cup heavy cream', '&frac12; tsp salt'],
+    recipeInstructions: [{ '@type': 'HowToSection', name: 'Cream', itemListElement: [{ '@type': 'HowToStep', text: '<p>Whip&nbsp;it.</p>' }] }],
+  };
   it.each([
     ['alone', JSON.stringify(recipe)],
     ['in a graph', JSON.stringify({ '@graph': [{ '@type': 'WebPage' }, recipe] })],
-    ['in a page', `<html><head><script type="application/ld+json">{"@type":"WebSite"}</script><script type='application/ld+json'>${JSON.stringify([recipe])}</script></head></html>`],
+    [
+      'in a page',
+      `<html><head><script type="application/ld+json">{"@type":"WebSite"}</script><script type='application/ld+json'>${JSON.stringify([recipe])}</script></head></html>`,
+    ],
   ])('%s', (_where, text) => {
     const r = textOfJsonLd(text);
-    expect(r.ok && r.value.split('\n').filter(Boolean)).toEqual(['A & B', 'Serves 6', 'Ingredients', '1 cup heavy cream', '½ tsp salt', 'Method', 'Cream:', 'Whip it.']);
+    expect(r.ok && r.value.split('\n').filter(Boolean)).toEqual([
+      'A & B',
+      'Serves 6',
+      'Ingredients',
+      '1 cup heavy cream',
+      '½ tsp salt',
+      'Method',
+      'Cream:',
+      'Whip it.',
+    ]);
     expect(readingOf(text)).toMatchObject({ title: 'A & B', portions: { low: 6, high: 6 } });
   });
   it('takes instructions as one text or a list of texts', () => {
@@ -63,7 +86,8 @@ describe('a schema.org recipe', () => {
       expect(r.ok && r.value.split('\n').slice(-2)).toEqual(['Whip.', 'Serve.']);
     }
   });
-  it('turns tags and entities to letters, and unknown ones not to harm', () => expect(plainText('1&#189; <b>cups</b> &#x110000; &nosuch;')).toBe('1½ cups &nosuch;'));
+  it('turns tags and entities to letters, and unknown ones not to harm', () =>
+    expect(plainText('1&#189; <b>cups</b> &#x110000; &nosuch;')).toBe('1½ cups &nosuch;'));
   it('says what is wrong with anything else', () => {
     for (const text of ['{', '{"a":1}', '['.repeat(100_000), '[]', 'x'.repeat(5_000_001), '<script type="application/ld+json">{</script>']) {
       const r = textOfJsonLd(text);
@@ -88,9 +112,19 @@ describe('a table of lines', () => {
 });
 
 describe('whatever is pasted', () => {
-  const seeds = [readFileSync('e2e/recipes/us.txt', 'utf8'), '{"@type":"Recipe","name":"x","recipeIngredient":["1 cup cream"]}', 'part,line\nCream,250 g cream\n', '{"format":"soft-peak-sheet","formatVersion":2}'];
-  const piece = fc.oneof(fc.string({ unit: 'binary', maxLength: 12 }), fc.constantFrom('\n', '"', '{', '}', '<script type="application/ld+json">', '</script>', ';', ',', '1/2', '\u0000', '\uFEFF', '&#x', ':', '[', 'null'));
-  const mutated = fc.tuple(fc.constantFrom(...seeds), fc.array(fc.tuple(fc.nat(400), piece), { maxLength: 8 })).map(([seed, edits]) => edits.reduce((t, [at, p]) => t.slice(0, at) + p + t.slice(at), seed));
+  const seeds = [
+    readFileSync('e2e/recipes/us.txt', 'utf8'),
+    '{"@type":"Recipe","name":"x","recipeIngredient":["1 cup cream"]}',
+    'part,line\nCream,250 g cream\n',
+    '{"format":"soft-peak-sheet","formatVersion":2}',
+  ];
+  const piece = fc.oneof(
+    fc.string({ unit: 'binary', maxLength: 12 }),
+    fc.constantFrom('\n', '"', '{', '}', '<script type="application/ld+json">', '</script>', ';', ',', '1/2', '\u0000', '\uFEFF', '&#x', ':', '[', 'null'),
+  );
+  const mutated = fc
+    .tuple(fc.constantFrom(...seeds), fc.array(fc.tuple(fc.nat(400), piece), { maxLength: 8 }))
+    .map(([seed, edits]) => edits.reduce((t, [at, p]) => t.slice(0, at) + p + t.slice(at), seed));
   it('random and mutated texts: no throw, a sentence for every fault', () => {
     fc.assert(
       fc.property(fc.oneof({ arbitrary: mutated, weight: 3 }, fc.string({ unit: 'binary', maxLength: 300 }), fc.string({ maxLength: 300 })), (text) => {
@@ -110,7 +144,14 @@ describe('whatever is pasted', () => {
         }
         const { sheet } = readingToSheet(r.value, { context: CONTEXT, mixers: KITCHEN.mixers, vessels: KITCHEN.vessels, newId });
         expect(SheetSchema.safeParse(sheet).success).toBe(true);
-        const kept = [...r.value.lines.map((l) => l.draft.written), ...r.value.steps.map((s) => s.text), r.value.title, ...r.value.unread, ...r.value.parts.flatMap((p) => [p.name, ...p.feeds.map((f) => f.text)]), r.value.portions ? `${r.value.portions.low} ${r.value.portions.high}` : ''].join(' ');
+        const kept = [
+          ...r.value.lines.map((l) => l.draft.written),
+          ...r.value.steps.map((s) => s.text),
+          r.value.title,
+          ...r.value.unread,
+          ...r.value.parts.flatMap((p) => [p.name, ...p.feeds.map((f) => f.text)]),
+          r.value.portions ? `${r.value.portions.low} ${r.value.portions.high}` : '',
+        ].join(' ');
         for (const figure of text.slice(0, 600).match(/(?<![\p{L}\d&#.])\d{2,}(?![\p{L}\d;])/gu) ?? []) expect(kept).toContain(figure);
       }),
       { numRuns: 250 },

@@ -9,9 +9,15 @@ const pieces = (text: string, amongLists = false): readonly string[] => piecesOf
 
 describe('lists within a row', () => {
   it.each<[string, readonly string[]]>([
-    ['You’ll need 6 egg whites, a pinch of salt and 340 g sugar. For the topping: 450 ml double cream, 8 passion fruit.', ['item 6 egg whites', 'item a pinch of salt', 'item 340 g sugar', 'head topping', 'item 450 ml double cream', 'item 8 passion fruit']],
+    [
+      'You’ll need 6 egg whites, a pinch of salt and 340 g sugar. For the topping: 450 ml double cream, 8 passion fruit.',
+      ['item 6 egg whites', 'item a pinch of salt', 'item 340 g sugar', 'head topping', 'item 450 ml double cream', 'item 8 passion fruit'],
+    ],
     ['Base: digestives 200, butter 80. Crush and press.', ['head Base', 'item digestives 200', 'item butter 80', 'rest Crush and press.']],
-    ['397 g tin condensed milk · 600 ml double cream · 150 g honeycomb, bashed', ['item 397 g tin condensed milk', 'item 600 ml double cream', 'item 150 g honeycomb, bashed']],
+    [
+      '397 g tin condensed milk · 600 ml double cream · 150 g honeycomb, bashed',
+      ['item 397 g tin condensed milk', 'item 600 ml double cream', 'item 150 g honeycomb, bashed'],
+    ],
     ['Whites 150 g / sugar 250 g: to 70 °C, then whip.', ['item Whites 150 g', 'item sugar 250 g', 'rest to 70 °C, then whip.']],
     ['Butter 300 g, soft (20 °C): add bit by bit.', ['item Butter 300 g, soft (20 °C)', 'rest add bit by bit.']],
     ['Vanilla paste 1 tsp. Salt 2 g.', ['item Vanilla paste 1 tsp', 'item Salt 2 g']],
@@ -37,8 +43,13 @@ describe('lists within a row', () => {
   });
 
   it('every piece stands where it says', () => {
-    for (const text of ['Base: digestives 200, butter 80. Crush and press.', 'Whites 150 g / sugar 250 g: to 70 °C, then whip.', 'You need 2 lemons and 300 g sugar. For the top: 200 ml double cream, 20 g sugar. Boil.'])
-      for (const p of piecesOf(text, isIngredient)) expect(text.slice(p.at).startsWith(p.text.split(', ')[0]!), `${p.text} at ${p.at}`).toBe(p.kind !== 'head' || text.slice(p.at).startsWith(p.text));
+    for (const text of [
+      'Base: digestives 200, butter 80. Crush and press.',
+      'Whites 150 g / sugar 250 g: to 70 °C, then whip.',
+      'You need 2 lemons and 300 g sugar. For the top: 200 ml double cream, 20 g sugar. Boil.',
+    ])
+      for (const p of piecesOf(text, isIngredient))
+        expect(text.slice(p.at).startsWith(p.text.split(', ')[0]!), `${p.text} at ${p.at}`).toBe(p.kind !== 'head' || text.slice(p.at).startsWith(p.text));
   });
 
   it('is linear: a long row without an end is read in a breath', () => {

@@ -27,7 +27,8 @@ export function piecesOf(text: string, isIngredient: (name: string) => boolean, 
   const out: Piece[] = [];
   const sentences = saidApart(text);
   // 'Vanilla paste 1 tsp. Salt 2 g.'
-  if (sentences.length > 1 && sentences.every((s) => endsMeasured(s.text.replace(/\.$/, '')) && !isAction(s.text))) return sentences.map((s) => ({ kind: 'item', text: s.text.replace(/\.$/, ''), at: s.at }));
+  if (sentences.length > 1 && sentences.every((s) => endsMeasured(s.text.replace(/\.$/, '')) && !isAction(s.text)))
+    return sentences.map((s) => ({ kind: 'item', text: s.text.replace(/\.$/, ''), at: s.at }));
   let found = false;
   for (const s of sentences) {
     const list = listIn(s.text, sentences.length === 1 || (amongLists && s === sentences[0]), isIngredient);
@@ -64,9 +65,13 @@ function saidApart(text: string): readonly { readonly text: string; readonly at:
 /** What one says before one begins. */
 const GREETS = '(?:(?:hi(?:ya)?|hey|hello|morning|ok(?:ay)?|so|right|well|now|here)[,:! ]+)*';
 /** 'You'll need …', 'for the raspberry fool you want …', 'Ingredients: …', 'Things: …': what follows is the list of all. */
-const NEEDS = new RegExp(`^${GREETS}(?:for (?:the|my|our|a) (?:[\\p{L}'’-]+ ){0,3}(?:${DISHES}),? )?(?:you(?:['’]ll| will)? (?:need|want)|(?:the |your )?ingredients(?: are)?|shopping list|what you(?:['’]ll)? need|things)\\b[:,–—-]?\\s+(?=\\S)`, 'iu');
+const NEEDS = new RegExp(
+  `^${GREETS}(?:for (?:the|my|our|a) (?:[\\p{L}'’-]+ ){0,3}(?:${DISHES}),? )?(?:you(?:['’]ll| will)? (?:need|want)|(?:the |your )?ingredients(?: are)?|shopping list|what you(?:['’]ll)? need|things)\\b[:,–—-]?\\s+(?=\\S)`,
+  'iu',
+);
 /** 'For the topping: …', 'for the base you need …'. */
-const FOR_THE = /^(?:(?:and|then) )?(?:for|to make) (?:the |your )?(\p{L}[\p{L} '’-]{1,30}?)(?:\s*[:–—]\s+|,? (?:you(?:['’]ll| will)? (?:need|want)|take|use)[:,]?\s+)/iu;
+const FOR_THE =
+  /^(?:(?:and|then) )?(?:for|to make) (?:the |your )?(\p{L}[\p{L} '’-]{1,30}?)(?:\s*[:–—]\s+|,? (?:you(?:['’]ll| will)? (?:need|want)|take|use)[:,]?\s+)/iu;
 const NAMED = /^(\p{Lu}[\p{L}\d '’&()-]{1,40}?)\s*[:–—]\s+(?=\S)/u;
 /** '1st layer: …', '2nd: …'. */
 const NUMBERED = /^((?:\d(?:st|nd|rd|th)|first|second|third|fourth|bottom|middle|top)(?: layer)?)\s*[:–—]\s+(?=\S)/i;
@@ -74,7 +79,8 @@ const NUMBERED = /^((?:\d(?:st|nd|rd|th)|first|second|third|fourth|bottom|middle
 const DASHED = /^(\p{L}[\p{L} '’&]{2,30}?)\s+-\s+(?=\d|[½¼¾⅓⅔])/u;
 const LOUD = /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)/u;
 /** 'Layer it up: a spoon of purée, a spoon of cream': work. */
-const WORKS = /^(?:\p{L}+ (?:it|them|this|that|up)|layer|assemble|build|fill|assembly|method|to (?:build|assemble|serve it|fill)|serves|makes|yield|step|time)\b/iu;
+const WORKS =
+  /^(?:\p{L}+ (?:it|them|this|that|up)|layer|assemble|build|fill|assembly|method|to (?:build|assemble|serve it|fill)|serves|makes|yield|step|time)\b/iu;
 /** What goes on top is rarely measured. */
 const ON_TOP = /^(?:(?:to |for )?(?:finish(?:ing)?|garnish|decorat(?:e|ion|ing)|serv(?:e|ing)|dust(?:ing)?|the top)|toppings?)\b/i;
 
@@ -97,8 +103,10 @@ function headOf(text: string): Head | null {
 /** The separators that a list may have, the strictest first. */
 const BARS = /\s+[/·•|]\s+/;
 const PLUS = /\s+\+\s+/;
-const MADE_WITH = /^[^+]{3,60}\b(?:jelly|gelatine?|powder|mix|espresso|coffee)\b[^+]{0,24}\s\+\s\d[\d.,]*\s?(?:ml|l|dl|cl|g|cups?|tbsp|tsp)\s(?:of )?(?:\w+ )?(?:water|milk)\W*$/i;
-const COMMAS = /[,;]\s+(?:and\s+)?(?!plus\b)(?![^(]*\))|\s+(?:and|&)\s+(?=(?:about |another )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|half\b|the (?:juice|zest|rind)\b|juice\b|zest\b|some\b))(?![^(]*\))/i;
+const MADE_WITH =
+  /^[^+]{3,60}\b(?:jelly|gelatine?|powder|mix|espresso|coffee)\b[^+]{0,24}\s\+\s\d[\d.,]*\s?(?:ml|l|dl|cl|g|cups?|tbsp|tsp)\s(?:of )?(?:\w+ )?(?:water|milk)\W*$/i;
+const COMMAS =
+  /[,;]\s+(?:and\s+)?(?!plus\b)(?![^(]*\))|\s+(?:and|&)\s+(?=(?:about |another )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|half\b|the (?:juice|zest|rind)\b|juice\b|zest\b|some\b))(?![^(]*\))/i;
 
 /** One sentence as a list with its name; null where it is none. */
 function listIn(sentence: string, alone: boolean, isIngredient: (name: string) => boolean): readonly Piece[] | null {
@@ -114,9 +122,15 @@ function listIn(sentence: string, alone: boolean, isIngredient: (name: string) =
   const items = itemsIn(told, head, isIngredient);
   if (items === null) return null;
   const measured = items.filter((t) => t.weighed).length;
-  const ofMany = items.length >= 3 || (items.length === 2 && (COMMAS !== separatorOf(told, isIngredient) || items.every((t) => t.weighed && isIngredient(nameIn(t.text)))));
+  const ofMany =
+    items.length >= 3 || (items.length === 2 && (COMMAS !== separatorOf(told, isIngredient) || items.every((t) => t.weighed && isIngredient(nameIn(t.text)))));
   const one = head?.name != null && (ON_TOP.test(head.name) || isIngredient(nameIn(items[0]!.text)));
-  const enough = colon !== null ? measured >= 1 && items[0]!.weighed : head === null ? alone && ofMany && measured >= 2 : measured >= 1 && (items.length >= 2 || one || (head.name === null && alone));
+  const enough =
+    colon !== null
+      ? measured >= 1 && items[0]!.weighed
+      : head === null
+        ? alone && ofMany && measured >= 2
+        : measured >= 1 && (items.length >= 2 || one || (head.name === null && alone));
   const onTop = head?.name !== null && head !== null && ON_TOP.test(head.name!) && items.length > 1;
   if (!enough && !onTop) return null;
   let at = 0;
@@ -131,11 +145,16 @@ function listIn(sentence: string, alone: boolean, isIngredient: (name: string) =
 
 /** Whether a thing says how much, in front or behind: '6 egg whites', 'sugar 250 g', 'yolks 80'. */
 const weighed = (t: string): boolean => looksLikeMeasured(t) || endsMeasured(t) || BARE_GRAMS.test(t) || counted(t) || TAKEN_FROM.test(t);
-const counted = (t: string): boolean => /^(?:about )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|five\s|six\s|eight\s|ten\s|twelve\s|half\b)/i.test(t) && splitLine(t).amounts.length > 0 && splitLine(t).name !== '';
+const counted = (t: string): boolean =>
+  /^(?:about )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|five\s|six\s|eight\s|ten\s|twelve\s|half\b)/i.test(t) &&
+  splitLine(t).amounts.length > 0 &&
+  splitLine(t).name !== '';
 /** A thing that nobody weighs: 'a pinch of salt', 'zest of a lemon', 'the rest of the cream', 'salt'. */
-const LOOSE = /^(?:an? (?:good |small |big |generous )?(?:pinch|dash|splash|squeeze|knob|handful|drop|few|little)|pinch|dash|splash|squeeze|all|half|the (?:rest|whole|other)|rest|remaining|juice|zest|rind|peel|pulp|seeds|the (?:juice|zest|rind|seeds|pulp)|some|more|extra|a few)\b/i;
+const LOOSE =
+  /^(?:an? (?:good |small |big |generous )?(?:pinch|dash|splash|squeeze|knob|handful|drop|few|little)|pinch|dash|splash|squeeze|all|half|the (?:rest|whole|other)|rest|remaining|juice|zest|rind|peel|pulp|seeds|the (?:juice|zest|rind|seeds|pulp)|some|more|extra|a few)\b/i;
 /** Words that only say how something is, though a thing of the larder may have them in its name. */
-const HOW = /^(?:(?:very|finely|roughly|freshly|lightly|well|thinly|coarsely) )?(?:\p{L}+ed|soft|cold|warm|hot|fresh|frozen|whole|ripe|chilled|cut|ground|thick|thin|plain|small|large)\b(?:\s*\([^)]*\)|\s+(?:and|or|in|into|from|at|to)\b.*)?$/iu;
+const HOW =
+  /^(?:(?:very|finely|roughly|freshly|lightly|well|thinly|coarsely) )?(?:\p{L}+ed|soft|cold|warm|hot|fresh|frozen|whole|ripe|chilled|cut|ground|thick|thin|plain|small|large)\b(?:\s*\([^)]*\)|\s+(?:and|or|in|into|from|at|to)\b.*)?$/iu;
 const FOR_WHAT = /\s+(?:for|to) (?:the )?\p{L}+(?: \p{L}+)?$/iu;
 /** How the thing before it is: 'soft', 'chopped small', 'at room temperature', 'plus extra to dust'. */
 const STATE = /^(?:[^\d]{1,50}|[^\d]{0,20}\([^)]{0,30}\)|at \d{1,2} ?°?C?|\p{L}+ed\b.{0,30})$/u;
@@ -157,7 +176,10 @@ interface Thing {
 /** The things of a list; null where one of them is none. */
 function itemsIn(told: string, head: Head | null, isIngredient: (name: string) => boolean): readonly Thing[] | null {
   const by = separatorOf(told, isIngredient);
-  const raw = told.split(by).map((t) => t.trim()).filter((t) => t !== '');
+  const raw = told
+    .split(by)
+    .map((t) => t.trim())
+    .filter((t) => t !== '');
   if (raw.length === 0) return null;
   const onTop = head?.name != null && ON_TOP.test(head.name);
   const out: Thing[] = [];
@@ -168,7 +190,8 @@ function itemsIn(told: string, head: Head | null, isIngredient: (name: string) =
       if (asksForWork(t)) return null;
       out.push({ text: t, weighed: weighed(t) });
     } else if (out.length > 0 && STATE.test(t) && !asksForWork(t) && by !== BARS) out[out.length - 1] = { ...out.at(-1)!, text: `${out.at(-1)!.text}, ${t}` };
-    else if ((onTop && t.split(/\s+/).length <= 4 && !asksForWork(t)) || (by === BARS && t.length < 60 && !asksForWork(t))) out.push({ text: t, weighed: false });
+    else if ((onTop && t.split(/\s+/).length <= 4 && !asksForWork(t)) || (by === BARS && t.length < 60 && !asksForWork(t)))
+      out.push({ text: t, weighed: false });
     else return null;
   }
   return out;

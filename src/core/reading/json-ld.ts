@@ -5,7 +5,8 @@ import { lookUp } from '../look-up';
 
 type Json = Readonly<Record<string, unknown>>;
 const isObject = (x: unknown): x is Json => typeof x === 'object' && x !== null && !Array.isArray(x);
-const isType = (x: Json, type: string): boolean => (Array.isArray(x['@type']) ? x['@type'] : [x['@type']]).some((t) => typeof t === 'string' && t.replace(/^.*[/#]/, '') === type);
+const isType = (x: Json, type: string): boolean =>
+  (Array.isArray(x['@type']) ? x['@type'] : [x['@type']]).some((t) => typeof t === 'string' && t.replace(/^.*[/#]/, '') === type);
 /** No recipe is nested deeper. */
 const DEEPEST = 12;
 const MOST_ROWS = 2000;
@@ -29,7 +30,21 @@ function findRecipe(x: unknown, depth: number): Json | null {
   return null;
 }
 
-const ENTITIES: Readonly<Record<string, string>> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: ' ', frac12: '½', frac14: '¼', frac34: '¾', deg: '°', eacute: 'é', egrave: 'è', uuml: 'ü' };
+const ENTITIES: Readonly<Record<string, string>> = {
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  apos: "'",
+  nbsp: ' ',
+  frac12: '½',
+  frac14: '¼',
+  frac34: '¾',
+  deg: '°',
+  eacute: 'é',
+  egrave: 'è',
+  uuml: 'ü',
+};
 
 /** Text without tags, entities turned to letters. */
 export function plainText(html: unknown): string {
@@ -74,7 +89,9 @@ export const looksLikeJson = (text: string): boolean => /application\/ld\+json/i
  */
 export function textOfJsonLd(text: string): Result<string> {
   if (text.length > MOST_CHARACTERS) return fail('file', 'too-large', 'That file is larger than 5 MB: no recipe is. Nothing was read.');
-  const blocks = /<script/i.test(text) ? [...text.matchAll(/<script[^>]{0,300}application\/ld\+json[^>]{0,300}>([\s\S]*?)<\/script>/gi)].map((m) => m[1]!) : [text];
+  const blocks = /<script/i.test(text)
+    ? [...text.matchAll(/<script[^>]{0,300}application\/ld\+json[^>]{0,300}>([\s\S]*?)<\/script>/gi)].map((m) => m[1]!)
+    : [text];
   let broken = false;
   for (const block of blocks) {
     let json: unknown;

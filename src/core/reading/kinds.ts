@@ -30,7 +30,13 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     return 'set-filling';
   }
   // Toasted oats or crumbs that are strewn at the end are no base.
-  if ((b.placed === 'late' || b.into !== null || flow.bowls.some((x) => x.takes.has(b.id))) && !b.pressed && dry > 0 && !has('fruit', 'butter', 'chocolate', 'cream', 'cheese', 'white', 'yolk', 'egg', 'milk')) return 'topping';
+  if (
+    (b.placed === 'late' || b.into !== null || flow.bowls.some((x) => x.takes.has(b.id))) &&
+    !b.pressed &&
+    dry > 0 &&
+    !has('fruit', 'butter', 'chocolate', 'cream', 'cheese', 'white', 'yolk', 'egg', 'milk')
+  )
+    return 'topping';
   if (dry > 0.35 * total && (has('biscuit') || b.pressed) && !has('white', 'cream')) return 'pressed-base';
   if (b.pressed && !has('cream', 'cheese')) return 'pressed-base';
   if (has('white') && !has('yolk', 'egg')) {
@@ -76,7 +82,8 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   // A custard that was bought: milk with starch is too thick to soak anything.
   const thick = [...b.lines].some((i) => flow.lines[i]!.role === 'milk' && (flow.lines[i]!.ingredient?.composition.starch ?? 0) >= THICK_STARCH_PCT);
   if (has('milk')) return b.heated || has('gelatin') ? 'custard' : !thick && flow.bowls.some((x) => x.place === 'layer') ? 'soak' : 'set-filling';
-  if (has('drink') || (has('liquid') && !has('butter'))) return has('sugar') && b.heated && grams('sugar') > 2 * (grams('liquid') + grams('drink')) ? 'topping' : 'soak';
+  if (has('drink') || (has('liquid') && !has('butter')))
+    return has('sugar') && b.heated && grams('sugar') > 2 * (grams('liquid') + grams('drink')) ? 'topping' : 'soak';
   if (has('butter') && has('sugar') && b.air) return 'buttercream';
   return 'topping';
 }
@@ -99,7 +106,14 @@ export function waysOf(b: Bowl, kind: PartKind, flow: Pick<Flow, 'lines' | 'bowl
     case 'buttercream':
     case 'meringue':
     case 'set-filling': {
-      const whites = b.syrup || (b.hotC ?? 0) > SYRUP_FROM_C ? 'italian' : b.steam || b.heated || (b.hotC ?? 0) >= 45 ? ((b.hotC ?? 71) < 60 ? 'swiss-50' : 'swiss-71') : 'french';
+      const whites =
+        b.syrup || (b.hotC ?? 0) > SYRUP_FROM_C
+          ? 'italian'
+          : b.steam || b.heated || (b.hotC ?? 0) >= 45
+            ? (b.hotC ?? 71) < 60
+              ? 'swiss-50'
+              : 'swiss-71'
+            : 'french';
       const eggs = b.syrup || (b.hotC ?? 0) > SYRUP_FROM_C ? 'syrup' : b.steam || b.heated ? 'steam' : 'raw';
       return { ...((roles.get('white') ?? 0) > 0 && sugar ? { whites } : {}), ...(kind === 'egg-foam' ? { eggs } : {}) };
     }

@@ -16,18 +16,49 @@ const read = (text: string): Reading => {
 };
 const sheetOf = (r: Reading) => readingToSheet(r, { context: CONTEXT, mixers: KITCHEN.mixers, vessels: KITCHEN.vessels, newId: () => `n${n++}` }).sheet;
 
-const CAKE = ['300 g digestive biscuits', '120 g butter, melted', '500 g mascarpone', '300 ml double cream', '80 g icing sugar', '1 tsp vanilla paste', '200 g raspberries'];
-const METHOD = 'Crush the biscuits, mix with the butter and press into a 20 cm springform tin. Chill for 30 minutes. Whip the cream to soft peaks. Beat the mascarpone with the icing sugar and vanilla, then fold in the cream. Spread over the base and chill for 6 hours. Top with the raspberries.';
+const CAKE = [
+  '300 g digestive biscuits',
+  '120 g butter, melted',
+  '500 g mascarpone',
+  '300 ml double cream',
+  '80 g icing sugar',
+  '1 tsp vanilla paste',
+  '200 g raspberries',
+];
+const METHOD =
+  'Crush the biscuits, mix with the butter and press into a 20 cm springform tin. Chill for 30 minutes. Whip the cream to soft peaks. Beat the mascarpone with the icing sugar and vanilla, then fold in the cream. Spread over the base and chill for 6 hours. Top with the raspberries.';
 const written = (lines: readonly string[], method = METHOD): string => `Raspberry cake\nServes 8\n\nIngredients\n${lines.join('\n')}\n\nMethod\n${method}\n`;
 
 /** What stands in which bowl, without its name or its place in the list. */
-const bowls = (r: Reading): readonly string[] => r.parts.map((p) => `${p.kind}: ${r.lines.filter((l) => l.part === p.id).map((l) => `${l.draft.ingredient?.id} ${l.draft.grams?.toFixed(1)}`).sort().join(', ')}`).sort();
-const work = (r: Reading): readonly string[] => r.steps.map((s) => `${s.work} ${s.minutes ?? ''} ${[...s.lines].map((i) => r.lines[i]!.draft.ingredient?.id).sort().join(',')}`);
+const bowls = (r: Reading): readonly string[] =>
+  r.parts
+    .map(
+      (p) =>
+        `${p.kind}: ${r.lines
+          .filter((l) => l.part === p.id)
+          .map((l) => `${l.draft.ingredient?.id} ${l.draft.grams?.toFixed(1)}`)
+          .sort()
+          .join(', ')}`,
+    )
+    .sort();
+const work = (r: Reading): readonly string[] =>
+  r.steps.map(
+    (s) =>
+      `${s.work} ${s.minutes ?? ''} ${[...s.lines]
+        .map((i) => r.lines[i]!.draft.ingredient?.id)
+        .sort()
+        .join(',')}`,
+  );
 
 describe('a reading', () => {
   it('has the bowls of a hand reading', () => {
     const r = read(written(CAKE));
-    expect(bowls(r)).toEqual(['pressed-base: butter-82 120.0, digestive 300.0', 'set-filling: icing-sugar-starch 80.0, mascarpone 500.0, vanilla-paste 6.4', 'topping: raspberry 200.0', 'whipped-cream: cream-48 300.0']);
+    expect(bowls(r)).toEqual([
+      'pressed-base: butter-82 120.0, digestive 300.0',
+      'set-filling: icing-sugar-starch 80.0, mascarpone 500.0, vanilla-paste 6.4',
+      'topping: raspberry 200.0',
+      'whipped-cream: cream-48 300.0',
+    ]);
     expect(r.parts.find((p) => p.kind === 'whipped-cream')?.stage).toBe('soft');
     expect(r.portions).toEqual({ low: 8, high: 8 });
   });
@@ -44,7 +75,14 @@ describe('a reading', () => {
   });
   it('is the same with talk between its sentences', () => {
     const right = read(written(CAKE));
-    const talk = fc.constantFrom('You will love this.', 'My aunt always said so.', 'Don’t worry if it looks rough.', 'It is worth it.', 'That is all there is to it.', 'I promise.');
+    const talk = fc.constantFrom(
+      'You will love this.',
+      'My aunt always said so.',
+      'Don’t worry if it looks rough.',
+      'It is worth it.',
+      'That is all there is to it.',
+      'I promise.',
+    );
     const sentences = METHOD.split(/(?<=\.) /);
     fc.assert(
       fc.property(fc.array(fc.tuple(fc.nat(sentences.length - 1), talk), { maxLength: 4 }), (said) => {
@@ -66,8 +104,18 @@ describe('a reading', () => {
     );
   });
   it('in cups and in grams is one dessert within 3 %', () => {
-    const us = read(written(['2 cups heavy cream', '8 oz cream cheese', '1 stick butter', '2 tbsp powdered sugar'], 'Beat the cream cheese with the butter and sugar. Whip the cream to soft peaks and fold it in.'));
-    const metric = read(written(['477 g heavy cream', '227 g cream cheese', '113 g butter', '15 g powdered sugar'], 'Beat the cream cheese with the butter and sugar. Whip the cream to soft peaks and fold it in.'));
+    const us = read(
+      written(
+        ['2 cups heavy cream', '8 oz cream cheese', '1 stick butter', '2 tbsp powdered sugar'],
+        'Beat the cream cheese with the butter and sugar. Whip the cream to soft peaks and fold it in.',
+      ),
+    );
+    const metric = read(
+      written(
+        ['477 g heavy cream', '227 g cream cheese', '113 g butter', '15 g powdered sugar'],
+        'Beat the cream cheese with the butter and sugar. Whip the cream to soft peaks and fold it in.',
+      ),
+    );
     expect(us.parts.map((p) => p.kind)).toEqual(metric.parts.map((p) => p.kind));
     us.lines.forEach((l, i) => {
       expect(l.draft.ingredient?.id).toBe(metric.lines[i]!.draft.ingredient?.id);
@@ -76,7 +124,9 @@ describe('a reading', () => {
     });
   });
   it('divides what is used twice, and keeps its grams whole', () => {
-    const r = read('Cake\n\n600 ml double cream, divided\n50 g sugar\n200 g cream cheese\n\nWhip 400 ml of the cream with the sugar and fold into the cream cheese. Chill for 2 hours. Whip the remaining cream and pipe on top.');
+    const r = read(
+      'Cake\n\n600 ml double cream, divided\n50 g sugar\n200 g cream cheese\n\nWhip 400 ml of the cream with the sugar and fold into the cream cheese. Chill for 2 hours. Whip the remaining cream and pipe on top.',
+    );
     const cream = r.lines.filter((l) => l.draft.ingredient?.id === 'cream-48');
     expect(cream.map((l) => Math.round(l.draft.grams!))).toEqual([400, 200]);
     expect(new Set(cream.map((l) => l.part)).size).toBe(2);
@@ -100,8 +150,14 @@ describe('a reading', () => {
   it('takes everything at the first whisk, and what is named for its dessert is no ingredient', () => {
     const all = read('Syllabub\n\n300 ml double cream\n80 g caster sugar\n2 tbsp lemon juice\n\nWhisk everything to soft peaks. Chill for an hour.');
     expect(all.parts.map((p) => p.kind)).toEqual(['whipped-cream']);
-    const told = read('For the tiramisu cream I take two egg yolks and eighty grams of sugar and whisk them over steam until pale. Then I beat in 250 grams of mascarpone.');
-    expect(told.lines.map((l) => [l.draft.ingredient?.id, Math.round(l.draft.grams ?? 0)])).toEqual([['egg-yolk', 34], ['sugar-caster', 80], ['mascarpone', 250]]);
+    const told = read(
+      'For the tiramisu cream I take two egg yolks and eighty grams of sugar and whisk them over steam until pale. Then I beat in 250 grams of mascarpone.',
+    );
+    expect(told.lines.map((l) => [l.draft.ingredient?.id, Math.round(l.draft.grams ?? 0)])).toEqual([
+      ['egg-yolk', 34],
+      ['sugar-caster', 80],
+      ['mascarpone', 250],
+    ]);
   });
   it('of nothing, of too much and of a shopping list says what it is', () => {
     for (const text of ['', '   \n', 'x'.repeat(60_001)]) expect(readRecipe(text, CONTEXT).ok).toBe(false);
@@ -128,7 +184,11 @@ describe('a sheet from a reading', () => {
 
 describe('what is kept back', () => {
   it('by the cup stays a cup of its foam, and the rest goes on', () => {
-    const sheet = sheetOf(read('Pots\nServes 6\n\n500 ml double cream\n50 g icing sugar\n200 g mascarpone\n\nWhip the cream with the sugar to soft peaks. Set aside 1 cup of it for the top. Fold the rest into the mascarpone. Spoon into glasses. Top with the reserved cream. Chill for 1 hour.'));
+    const sheet = sheetOf(
+      read(
+        'Pots\nServes 6\n\n500 ml double cream\n50 g icing sugar\n200 g mascarpone\n\nWhip the cream with the sugar to soft peaks. Set aside 1 cup of it for the top. Fold the rest into the mascarpone. Spoon into glasses. Top with the reserved cream. Chill for 1 hour.',
+      ),
+    );
     const feeds = sheet.parts.flatMap((p) => p.lines.filter((l) => l.fromPartId !== null).map((l) => [p.kind, l.text.split(' of the ')[0]]));
     expect(feeds).toEqual(expect.arrayContaining([['crown', '1 metric cup']]));
     const { parts } = analyseSheet(sheet, KITCHEN);
@@ -155,7 +215,11 @@ ${layer} Chill for 8 hours.`;
   it('is that in which it is named where it is put together', () => {
     expect(kinds(TRIFLE('Layer the sponge fingers, the custard and the cream in a glass bowl.'))).toEqual(['biscuit-layer', 'custard', 'whipped-cream']);
     expect(kinds(TRIFLE('Layer the custard, the sponge fingers and the cream in a glass bowl.'))).toEqual(['custard', 'biscuit-layer', 'whipped-cream']);
-    expect(kinds(TRIFLE('Spoon the cream into a glass bowl. Cover with the sponge fingers. Pour the custard over the sponge fingers.'))).toEqual(['whipped-cream', 'biscuit-layer', 'custard']);
+    expect(kinds(TRIFLE('Spoon the cream into a glass bowl. Cover with the sponge fingers. Pour the custard over the sponge fingers.'))).toEqual([
+      'whipped-cream',
+      'biscuit-layer',
+      'custard',
+    ]);
   });
   it('milk that is poured on yolks that wait is one custard with them', () => {
     const sheet = writtenSheet(TRIFLE('Layer the sponge fingers, the custard and the cream in a glass bowl.'));

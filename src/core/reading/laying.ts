@@ -9,7 +9,9 @@ const LAST = 1e6;
 export const PATS_IN = /\bpat(?:ted)? (?:\p{L}+ ){0,3}?(?:in|into|onto|over) (?:\p{L}+ ){0,3}?(?:pan|tin|dish|bottom|ring|base|tray)\b/iu;
 
 /** Pressed into a tin; not film that is pressed onto a custard. */
-export const pressesIn = (verb: string, after: string): boolean => (verb === 'press' || PATS_IN.test(after) || /\b(?:press|squash|tamp)/i.test(after)) && !/\b(?:press|squash|tamp)\w*\b[^.;]{0,30}\b(?:film|wrap|cling|clingfilm|paper|parchment|lid)\b/i.test(after);
+export const pressesIn = (verb: string, after: string): boolean =>
+  (verb === 'press' || PATS_IN.test(after) || /\b(?:press|squash|tamp)/i.test(after)) &&
+  !/\b(?:press|squash|tamp)\w*\b[^.;]{0,30}\b(?:film|wrap|cling|clingfilm|paper|parchment|lid)\b/i.test(after);
 
 /** Gelatin in its water, biscuits in their soak, fruit in sugar, cream that draws. */
 export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
@@ -17,7 +19,10 @@ export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   const { verb } = step;
   const named = lines.flatMap((x) => (x.kind === 'line' ? [x.line] : []));
   // 'Break the fingers in three, dip quickly.'
-  const broken = named.length === 0 && bowls.length === 0 && /^(?:dip|dunk)$/.test(verb) ? w.inHand.flatMap((x) => (x.kind === 'line' && w.fresh(x.line) && w.lines[x.line]!.role === 'biscuit' ? [x.line] : [])) : [];
+  const broken =
+    named.length === 0 && bowls.length === 0 && /^(?:dip|dunk)$/.test(verb)
+      ? w.inHand.flatMap((x) => (x.kind === 'line' && w.fresh(x.line) && w.lines[x.line]!.role === 'biscuit' ? [x.line] : []))
+      : [];
   const list = [...named, ...broken];
   const biscuits = list.filter((i) => w.lines[i]!.role === 'biscuit');
   const layerThere = w.latest((b) => b.place === 'layer');
@@ -39,8 +44,19 @@ export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
       layer.placed = 'built';
       w.built = true;
     }
-    const waits = w.latest((b) => b.placed === 'no' && b.place !== 'layer' && b.place !== 'topping' && b.takes.size === 0 && (b.place === 'soak' || ([...b.lines].length > 0 && [...b.lines].every((i) => ['liquid', 'drink', 'sugar', 'sour', 'flavour'].includes(w.lines[i]!.role!)))));
-    const bath = bowls.find((x) => x.b.place !== 'layer')?.b ?? (wet.length === 0 ? waits : null) ?? (wet.length > 0 ? w.make(fc.section ?? w.lines[wet[0]!]!.under) : null);
+    const waits = w.latest(
+      (b) =>
+        b.placed === 'no' &&
+        b.place !== 'layer' &&
+        b.place !== 'topping' &&
+        b.takes.size === 0 &&
+        (b.place === 'soak' ||
+          ([...b.lines].length > 0 && [...b.lines].every((i) => ['liquid', 'drink', 'sugar', 'sour', 'flavour'].includes(w.lines[i]!.role!)))),
+    );
+    const bath =
+      bowls.find((x) => x.b.place !== 'layer')?.b ??
+      (wet.length === 0 ? waits : null) ??
+      (wet.length > 0 ? w.make(fc.section ?? w.lines[wet[0]!]!.under) : null);
     if (bath && !w.holds(bath, 'cream', 'cheese', 'white', 'yolk')) {
       bath.place = 'soak';
       for (const i of wet) w.addLineTo(i, bath);
@@ -70,7 +86,14 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   const { fc } = h;
   const late = step.work === 'finish' || w.chilled;
   // Onto paper or a sheet it only lies until it is baked, cooled or chopped.
-  if (step.work === 'fill' && lines.length === 0 && !/\blined with\b/i.test(fc.clause.text) && /\b(?:baking (?:paper|sheet|tray|parchment)|lined (?:baking )?(?:tray|sheet)|parchment|(?:silicone )?mat|marble|oiled (?:tray|sheet)|greaseproof)\b/i.test(fc.clause.text)) {
+  if (
+    step.work === 'fill' &&
+    lines.length === 0 &&
+    !/\blined with\b/i.test(fc.clause.text) &&
+    /\b(?:baking (?:paper|sheet|tray|parchment)|lined (?:baking )?(?:tray|sheet)|parchment|(?:silicone )?mat|marble|oiled (?:tray|sheet)|greaseproof)\b/i.test(
+      fc.clause.text,
+    )
+  ) {
     const lies = bowls[0]?.b ?? w.here();
     if (lies) {
       step.bowl = lies.id;
@@ -94,9 +117,21 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   }
   // 'With two thirds of it and half a pound of raspberries': it is what was whipped last.
   // 'Whip the cream and fill the nests': what is baked or lies there already is filled with what is in hand.
-  const receives = lines.length === 0 && bowls.length > 0 && bowls.every(({ b }) => b.placed !== 'no' || b.baked) && /^(?:fill|top|cover|sandwich|crown|ice|frost)$/.test(step.verb);
+  const receives =
+    lines.length === 0 &&
+    bowls.length > 0 &&
+    bowls.every(({ b }) => b.placed !== 'no' || b.baked) &&
+    /^(?:fill|top|cover|sandwich|crown|ice|frost)$/.test(step.verb);
   // 'Pour on the base': what is in hand, onto what stands there.
-  const onto = !receives && lines.length === 0 && bowls.length > 0 && ONTO.test(h.after) && bowls.every(({ b }) => b.pressed || b.place === 'layer') && w.here() !== bowls[0]!.b ? w.here() : null;
+  const onto =
+    !receives &&
+    lines.length === 0 &&
+    bowls.length > 0 &&
+    ONTO.test(h.after) &&
+    bowls.every(({ b }) => b.pressed || b.place === 'layer') &&
+    w.here() !== bowls[0]!.b
+      ? w.here()
+      : null;
   // 'And it goes over the sponge': what was just made.
   const goes = goesOver(fc.clause.text) ? w.here() : null;
   const it = receives || (lines.length > 0 && bowls.length === 0 && /\b(?:of|with) (?:it|them)\b/i.test(fc.clause.text)) ? w.here() : null;
@@ -115,7 +150,14 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   for (const i of list) {
     const role = w.lines[i]!.role;
     const laid = role === 'biscuit' && step.work === 'fill' && !/\b(?:crush|crumb|crumble|scatter|sprinkle|crumbled|crushed)\b/i.test(fc.clause.text);
-    const mate = w.latest((b) => b.place === (laid ? 'layer' : 'topping') && [...b.lines].some((j) => w.lines[j]!.under === w.lines[i]!.under && (laid || w.lines[j]!.block === w.lines[i]!.block)) && (laid || (b.firstStep === at && ![...b.lines].some((j) => w.isWeighty(j) && w.isWeighty(i) && w.lines[j]!.ingredient?.category !== w.lines[i]!.ingredient?.category))));
+    const mate = w.latest(
+      (b) =>
+        b.place === (laid ? 'layer' : 'topping') &&
+        [...b.lines].some((j) => w.lines[j]!.under === w.lines[i]!.under && (laid || w.lines[j]!.block === w.lines[i]!.block)) &&
+        (laid ||
+          (b.firstStep === at &&
+            ![...b.lines].some((j) => w.isWeighty(j) && w.isWeighty(i) && w.lines[j]!.ingredient?.category !== w.lines[i]!.ingredient?.category))),
+    );
     const b = mate ?? w.make(w.lines[i]!.under ?? fc.section);
     b.place = laid ? 'layer' : 'topping';
     w.addLineTo(i, b);
@@ -151,7 +193,8 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
 /** Yolks and whites whisked apart and baked as one are one sponge. */
 function oneSponge(w: Worktop, b: Bowl): void {
   const foams = [...b.takes].map(([id]) => w.bowls[id]!);
-  const plain = (x: Bowl): boolean => x.air && !x.steam && !x.heated && x.takes.size === 0 && w.holds(x, 'yolk', 'egg', 'white') && !w.holds(x, 'cream', 'cheese', 'milk', 'chocolate', 'fruit');
+  const plain = (x: Bowl): boolean =>
+    x.air && !x.steam && !x.heated && x.takes.size === 0 && w.holds(x, 'yolk', 'egg', 'white') && !w.holds(x, 'cream', 'cheese', 'milk', 'chocolate', 'fruit');
   if (foams.length < 2 || !foams.every(plain) || !foams.some((x) => w.holds(x, 'yolk', 'egg')) || w.holds(b, 'cream', 'cheese', 'milk', 'fruit')) return;
   for (const x of foams) {
     for (const i of x.lines) w.addLineTo(i, b);

@@ -22,7 +22,10 @@ export function leftOvers(w: Worktop): void {
     const fruit = l.role === 'sour' ? mates.find((b) => b.place === 'mix' && w.holds(b, 'fruit')) : undefined;
     const close = fruit ?? mates.filter((b) => b.place === 'mix').sort((a, b) => b.lines.size - a.lines.size)[0] ?? mates[0];
     const seasoning = ['sugar', 'flavour', 'salt', 'acid', 'sour', 'starch', 'setter', 'gelatin'].includes(l.role ?? '');
-    const top = /\b(?:to (?:serve|finish|decorate|garnish|top|glaze|dust|brush|sprinkle)|for (?:the top|serving|dusting|decorat\w+|garnish\w*|sprinkling|topping)|garnish|topping)\b/i.test(`${l.written} ${heading ?? ''}`);
+    const top =
+      /\b(?:to (?:serve|finish|decorate|garnish|top|glaze|dust|brush|sprinkle)|for (?:the top|serving|dusting|decorat\w+|garnish\w*|sprinkling|topping)|garnish|topping)\b/i.test(
+        `${l.written} ${heading ?? ''}`,
+      );
     let b: Bowl | null = null;
     // A drink beside biscuits that are dipped, and nobody says into what.
     if (!top && close?.place === 'layer' && close.dipped && ['drink', 'liquid'].includes(l.role ?? '')) {
@@ -34,7 +37,9 @@ export function leftOvers(w: Worktop): void {
     // Eggs that no sentence names are not strewn on top: they are in what was mixed.
     if (!b && !top && ['egg', 'yolk', 'white'].includes(l.role ?? '')) b = w.latest((x) => x.place === 'mix' && x.lines.size + x.takes.size > 0);
     if (!b) {
-      const same = w.bowls.find((x) => x.place === 'topping' && x.lines.size > 0 && [...x.lines].some((j) => w.lines[j]!.under === heading && w.stepOf[j] === null) && heading !== null);
+      const same = w.bowls.find(
+        (x) => x.place === 'topping' && x.lines.size > 0 && [...x.lines].some((j) => w.lines[j]!.under === heading && w.stepOf[j] === null) && heading !== null,
+      );
       b = same ?? w.make(heading);
       if (!same) b.place = l.role === 'biscuit' ? 'layer' : w.steps.length === 0 ? 'mix' : 'topping';
       if (w.steps.length === 0) b.place = 'mix';
@@ -72,5 +77,11 @@ export function without(w: Worktop, dropped: ReadonlySet<number>): Flow {
   for (const b of w.bowls) moved(b.lines);
   for (const s of w.steps) moved(s.lines);
   const stays = (_: unknown, i: number): boolean => !dropped.has(i);
-  return { lines: w.lines.filter(stays), bowls: w.bowls, steps: w.steps, stepOf: w.stepOf.filter(stays), doubts: w.doubts.flatMap((d) => (now.has(d.line) ? [{ ...d, line: now.get(d.line)! }] : [])) };
+  return {
+    lines: w.lines.filter(stays),
+    bowls: w.bowls,
+    steps: w.steps,
+    stepOf: w.stepOf.filter(stays),
+    doubts: w.doubts.flatMap((d) => (now.has(d.line) ? [{ ...d, line: now.get(d.line)! }] : [])),
+  };
 }

@@ -24,13 +24,16 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   for (const said of amountsIn(c)) {
     if (/\bwhipped\b/i.test(said.text) && w.latest((b) => b.air && w.holds(b, 'cream'))) continue;
     // 'Spoon six nests on the tray': of the whites that are there.
-    if (said.amount.unit === null && /\b(?:nests?|shells?|discs?|kisses|rounds|meringues)$/i.test(said.name) && w.latest((b) => b.air && w.holds(b, 'white'))) continue;
+    if (said.amount.unit === null && /\b(?:nests?|shells?|discs?|kisses|rounds|meringues)$/i.test(said.name) && w.latest((b) => b.air && w.holds(b, 'white')))
+      continue;
     const over = lexical.filter((m) => c.words[m.from]!.start < said.end && c.words[m.to - 1]!.end > said.start);
     const named = over.find((m) => m.sense.kind === 'line');
     const product = over.find((m) => m.sense.kind === 'product' && m.sense.name !== 'layer' && m.sense.name !== 'custard');
     if (over.some((m) => m.sense.kind === 'other') && !named) continue;
     // 'Stale brioche, about 200 g': the name stands before its amount.
-    const ahead = said.text.includes(said.name) ? undefined : lexical.findLast((m) => m.sense.kind === 'larder' && c.words[m.to - 1]!.end <= said.start && keyOf(said.name).includes(m.phrase));
+    const ahead = said.text.includes(said.name)
+      ? undefined
+      : lexical.findLast((m) => m.sense.kind === 'larder' && c.words[m.to - 1]!.end <= said.start && keyOf(said.name).includes(m.phrase));
     const at = over.length > 0 ? over.at(-1)!.from : (ahead?.from ?? c.words.findIndex((w) => w.start >= said.start));
     if (named?.sense.kind === 'line' && !said.more && (w.hasList || said.definite || product)) {
       const exact = named.sense.lines.filter((l) => sameGrams(gramsOfSaid(w, said, w.lines[l.line]!), w.lines[l.line]!.grams));
@@ -45,12 +48,20 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
         const laid = w.lines[line]!.role === 'biscuit' && said.amount.unit === null && !w.lines[line]!.divided;
         // 'All but a spoonful of the oats'.
         const but = grams < has && /\ball but (?:about |the last )?$/i.test(c.text.slice(0, said.start));
-        forced.set(named.from, { line, share: laid || grams >= 0.985 * has ? ALL : { kind: 'part', share: but ? 1 - grams / has : grams / has, said: but ? '' : amountText(said) } });
+        forced.set(named.from, {
+          line,
+          share: laid || grams >= 0.985 * has ? ALL : { kind: 'part', share: but ? 1 - grams / has : grams / has, said: but ? '' : amountText(said) },
+        });
         continue;
       }
     }
     if (VAGUE.test(said.amount.text) && (named || product)) continue;
-    if (product?.sense.kind === 'product' && !named && (said.definite || (w.hasList && keyOf(said.name) === product.sense.name) || ingredientOf(said.text, w.context).confidence < SURE_FROM)) continue;
+    if (
+      product?.sense.kind === 'product' &&
+      !named &&
+      (said.definite || (w.hasList && keyOf(said.name) === product.sense.name) || ingredientOf(said.text, w.context).confidence < SURE_FROM)
+    )
+      continue;
     if (w.hasList && !isNew(said, w.context)) continue;
     const many = w.lines.length;
     const line = newLineAt(w, said, fc, 1000 + h.index, said.more && said.definite && named?.sense.kind === 'line' ? named.sense.lines[0]!.line : null);
@@ -72,9 +83,19 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   // 'Another 100 g of the biscuits': of those that were named.
   const more = of === null ? '' : splitLine(w.lines[of]!.text).name;
   // '225 butter, 225 sugar', told: in grams, where nobody counts so many (house).
-  const inGrams = said.amount.unit === null && said.amount.quantity.ok && said.amount.quantity.value >= GRAMS_FROM && /^\d/.test(said.amount.text) && !isCounted(name, w.context);
+  const inGrams =
+    said.amount.unit === null &&
+    said.amount.quantity.ok &&
+    said.amount.quantity.value >= GRAMS_FROM &&
+    /^\d/.test(said.amount.text) &&
+    !isCounted(name, w.context);
   const apart = inGrams || !said.text.includes(said.name);
-  const words = again !== '' || apart || more !== '' ? `${said.amount.text.replace(/\.$/, '')}${inGrams ? ' g' : ''} ${again || more || name}` : name === said.name ? said.text : said.text.replace(said.name, name);
+  const words =
+    again !== '' || apart || more !== ''
+      ? `${said.amount.text.replace(/\.$/, '')}${inGrams ? ' g' : ''} ${again || more || name}`
+      : name === said.name
+        ? said.text
+        : said.text.replace(said.name, name);
   const place = { under: null, block, start: c.start, end: c.end };
   const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
   if (both) {
@@ -96,7 +117,16 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   const line = draftLine(words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one'), place, w.context);
   const known = line.ingredient !== null && line.confidence >= 0.6;
   // 'Bowl of 4.8 L, medium': a word for a sort is no thing.
-  if (known && again === '' && calledInFull(words) === null && !(line.confidence === 1 && (said.amount.unit || line.ingredient?.piece)) && keyOf(name).split(' ').every((w) => SORTS.has(w) && w !== 'milk')) return null;
+  if (
+    known &&
+    again === '' &&
+    calledInFull(words) === null &&
+    !(line.confidence === 1 && (said.amount.unit || line.ingredient?.piece)) &&
+    keyOf(name)
+      .split(' ')
+      .every((w) => SORTS.has(w) && w !== 'milk')
+  )
+    return null;
   if (!known && said.amount.unit === null) return null;
   if (!known && said.amount.unit?.dimension === 'piece') return null;
   if (said.amount.unit === null && !inGrams && (line.confidence < SURE_FROM || line.ingredient?.piece == null)) return null;

@@ -45,12 +45,20 @@ export interface LineContext {
 type Place = Pick<DraftLine, 'under' | 'block' | 'start' | 'end'>;
 
 const FRUIT = '(lemon|lime|orange|grapefruit|clementine|tangerine|mandarin)s?';
-const BOTH = new RegExp(`^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:(?:of|from) |(?=\\d|[½¼¾]|half |one |two |three |four |five |six ))(.+)$|^(.+?\\b${FRUIT}),?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`, 'i');
+const BOTH = new RegExp(
+  `^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:(?:of|from) |(?=\\d|[½¼¾]|half |one |two |three |four |five |six ))(.+)$|^(.+?\\b${FRUIT}),?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`,
+  'i',
+);
 /** 'Zest of 3 limes and juice of 4'. */
-const ZEST_AND_JUICE = /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?),? (?:and|&|\+) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
-const ZEST_PLUS_JUICE = new RegExp(`^(.*?\\b(lemon|lime|orange|grapefruit)s? zest),?\\s+(?:plus|and|\\+|&)\\s+([^()]{1,16}?) (?:fresh )?(?:(?:lemon|lime|orange|grapefruit) )?juice\\b`, 'i');
+const ZEST_AND_JUICE =
+  /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?),? (?:and|&|\+) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
+const ZEST_PLUS_JUICE = new RegExp(
+  `^(.*?\\b(lemon|lime|orange|grapefruit)s? zest),?\\s+(?:plus|and|\\+|&)\\s+([^()]{1,16}?) (?:fresh )?(?:(?:lemon|lime|orange|grapefruit) )?juice\\b`,
+  'i',
+);
 const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whites|yolks and whites separated?)\b.*$/i;
-const EXTRA = /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
+const EXTRA =
+  /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
 const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
 
 /** '100 g sugar, plus 50 g', '3/4 cup sugar plus 2 tablespoons, divided': two lines of one thing. */
@@ -61,10 +69,12 @@ const PARTED = /^(.+?)\s*\(\s*([\d½¼¾⅓⅔][^,;()]{0,14}?)\s+(?:for|in|with)
 const OR_WEIGHED = /^(.{4,60}?),? or (?:about |around |roughly )?(\d[\d.,]*\s?(?:g|kg|ml|oz|lb)\b(?: of)? \p{L}.+)$/iu;
 
 /** '100 ml cream and a handful of berries': two lines. */
-const AND_SOME = /^(.+?)\s+(?:and|plus|&|\+)\s+((?:a (?:handful|few|little|pinch|splash|dash|knob)|some)\s(?:of )?(?!more\b|extra\b)\p{L}[\p{L} '’-]{2,40}[.;]?)$/iu;
+const AND_SOME =
+  /^(.+?)\s+(?:and|plus|&|\+)\s+((?:a (?:handful|few|little|pinch|splash|dash|knob)|some)\s(?:of )?(?!more\b|extra\b)\p{L}[\p{L} '’-]{2,40}[.;]?)$/iu;
 
 /** 'Eggs: 3 whole + 2 yolks', '3 whole eggs and 2 yolks', '3 eggs plus 2 yolks': of two kinds in one row. */
-const WHOLE_AND_PARTS = /^(?:eggs?[\s:,–-]+(\d{1,2}) whole|(\d{1,2}) (?:(?:whole|large|medium|free-range) )*eggs?)(?:,)? ?(?:\+|and|plus|&) ?(\d{1,2}) (?:extra |more )?(?:egg )?(yolks?|whites?)[.;]?$/i;
+const WHOLE_AND_PARTS =
+  /^(?:eggs?[\s:,–-]+(\d{1,2}) whole|(\d{1,2}) (?:(?:whole|large|medium|free-range) )*eggs?)(?:,)? ?(?:\+|and|plus|&) ?(\d{1,2}) (?:extra |more )?(?:egg )?(yolks?|whites?)[.;]?$/i;
 
 /** What the method takes apart: yolks and whites of eggs, zest and juice of a fruit. */
 export interface Apart {
@@ -75,7 +85,12 @@ export interface Apart {
 }
 
 /** What the work takes apart, by its words. */
-export const apartIn = (prose: string): Apart => ({ yolks: /\byolks?\b/i.test(prose), whites: /\bwhites?\b(?! (?:chocolate|sugar|wine))/i.test(prose), zest: /\b(?:zest|rind|peel|parings?|pare)\b/i.test(prose), juice: /\bjuice\b/i.test(prose) });
+export const apartIn = (prose: string): Apart => ({
+  yolks: /\byolks?\b/i.test(prose),
+  whites: /\bwhites?\b(?! (?:chocolate|sugar|wine))/i.test(prose),
+  zest: /\b(?:zest|rind|peel|parings?|pare)\b/i.test(prose),
+  juice: /\bjuice\b/i.test(prose),
+});
 
 const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|small|medium|unwaxed|ripe|whole) )*(?:lemons?|limes?|oranges?))[.;]?$/i;
 
@@ -89,7 +104,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const behind = /^((?:lemon|lime|orange|grapefruit)s?\b[^\d]{0,40}?)[\s–-]+(\d{1,2})$/i.exec(row);
   const text = behind ? `${behind[2]!} ${behind[1]!}` : row.slice(0, 480);
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
-  const joined = text.split(/\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/);
+  const joined = text.split(
+    /\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/,
+  );
   if (joined.length > 1 && joined.every((t) => splitLine(t).amounts[0]?.unit && splitLine(t).name !== '')) return joined.map((t) => made(t.trim()));
   const two = twoOfOne(text);
   if (two) return two.map((t) => made(t));
@@ -97,13 +114,21 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const weighed = OR_WEIGHED.exec(text);
   if (weighed && splitLine(weighed[1]!).amounts[0]?.unit == null && ingredientOf(weighed[2]!, context).confidence >= SURE_FROM) return [made(weighed[2]!)];
   const more = AND_SOME.exec(text);
-  if (more && splitLine(more[1]!).amounts[0]?.unit) return [...linesOfRow(more[1]!, place, context, apart).map((l) => ({ ...l, written: row })), made(more[2]!.replace(/[.;]$/, ''))];
+  if (more && splitLine(more[1]!).amounts[0]?.unit)
+    return [...linesOfRow(more[1]!, place, context, apart).map((l) => ({ ...l, written: row })), made(more[2]!.replace(/[.;]$/, ''))];
   // '1 tbsp lemon zest plus 3 tbsp juice (from 2 lemons)': of one fruit.
   const zestThenJuice = ZEST_PLUS_JUICE.exec(text);
-  if (zestThenJuice && splitLine(zestThenJuice[3]!).amounts.length > 0) return [made(zestThenJuice[1]!), made(`${zestThenJuice[3]!} ${zestThenJuice[2]!} juice`)];
+  if (zestThenJuice && splitLine(zestThenJuice[3]!).amounts.length > 0)
+    return [made(zestThenJuice[1]!), made(`${zestThenJuice[3]!} ${zestThenJuice[2]!} juice`)];
   // 'Mango cubes, shaved chocolate and mint to garnish': several things, none weighed.
   const purpose = splitLine(text).amounts.length === 0 ? PURPOSE.exec(text)?.[0] : undefined;
-  const several = purpose === undefined ? [] : text.slice(0, -purpose.length).split(/,\s+(?:and\s+)?|\s+(?:and|&)\s+/).map((t) => t.trim());
+  const several =
+    purpose === undefined
+      ? []
+      : text
+          .slice(0, -purpose.length)
+          .split(/,\s+(?:and\s+)?|\s+(?:and|&)\s+/)
+          .map((t) => t.trim());
   if (several.length > 1 && several.every((t) => ingredientOf(t, context).confidence >= SURE_FROM)) return several.map((t) => made(`${t}${purpose}`));
   const both = BOTH.exec(text);
   if (both) {
@@ -123,7 +148,12 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const wholeAnd = WHOLE_AND_PARTS.exec(text);
   if (wholeAnd) return [made(`${wholeAnd[1] ?? wholeAnd[2]!} eggs`), made(`${wholeAnd[3]!} egg ${wholeAnd[4]!}`)];
   const split = apart.yolks && apart.whites && /\beggs?\b/i.test(text) ? splitLine(text) : null;
-  if (split?.span && split.amounts.length === 1 && split.amounts[0]!.unit === null && /^\W*eggs?\W*$/i.test(split.name.replace(/\b(?:large|medium|small|free-range|organic|very|fresh|whole|good|at room temp(?:erature)?)\b/gi, ' '))) {
+  if (
+    split?.span &&
+    split.amounts.length === 1 &&
+    split.amounts[0]!.unit === null &&
+    /^\W*eggs?\W*$/i.test(split.name.replace(/\b(?:large|medium|small|free-range|organic|very|fresh|whole|good|at room temp(?:erature)?)\b/gi, ' '))
+  ) {
     const count = text.slice(split.span[0], split.span[1]);
     return [made(`${count} egg yolks`), made(`${count} egg whites`)];
   }
@@ -155,7 +185,10 @@ function twoOfOne(text: string): readonly [string, string] | null {
     if (name !== '') return [`${parted[2]!} ${name}`, `${parted[3]!} ${name}`];
   }
   // '100 g + 200 g cream, 35 %': in one measure nobody writes one amount so.
-  const { amounts: [first, second], span } = splitLine(text);
+  const {
+    amounts: [first, second],
+    span,
+  } = splitLine(text);
   if (!first?.unit || first.unit !== second?.unit || !span || span[0] !== 0 || !/^[^,(]*\+/.test(text.slice(0, span[1]))) return null;
   const name = text.slice(span[1]).trim();
   return [`${first.text} ${name}`, `${second.text} ${name}`];
@@ -174,7 +207,18 @@ export const GRAMS_FROM = 30;
 function inBareGrams(text: string, context: LineContext): string {
   const { amounts, span, name } = splitLine(text);
   const [amount, more] = amounts;
-  if (!amount || more || !span || amount.unit !== null || !amount.quantity.ok || amount.quantity.value < GRAMS_FROM || !/^\d+$/.test(amount.text) || span[1] !== text.trimEnd().length || isCounted(name, context)) return text;
+  if (
+    !amount ||
+    more ||
+    !span ||
+    amount.unit !== null ||
+    !amount.quantity.ok ||
+    amount.quantity.value < GRAMS_FROM ||
+    !/^\d+$/.test(amount.text) ||
+    span[1] !== text.trimEnd().length ||
+    isCounted(name, context)
+  )
+    return text;
   return `${text.trimEnd()} g`;
 }
 
@@ -247,18 +291,41 @@ export function calledInFull(text: string): string | null {
 }
 
 /** What a line's name means; of 'A or B' the first, and that is said. */
-export function ingredientOf(text: string, context: LineContext): { readonly ingredient: Ingredient | null; readonly confidence: number; readonly doubt: string } {
+export function ingredientOf(
+  text: string,
+  context: LineContext,
+): { readonly ingredient: Ingredient | null; readonly confidence: number; readonly doubt: string } {
   const full = calledInFull(text);
   const split = full === null ? splitLine(text) : { ...splitLine(text), name: full };
   // '1 baked 9-inch pie crust': a size is no name.
-  const written = { ...split, name: split.name.replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '').replace(/,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i, '').replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '').replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '').replace(/\s+at \d{1,2}\s?°?\s?[CF]\b.*$/i, '').replace(/,?\s*\(?\boptional(?:ly)?\b\)?/i, '').replace(IN_ITS_JUICE, '$1').trim() || split.name };
+  const written = {
+    ...split,
+    name:
+      split.name
+        .replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '')
+        .replace(
+          /,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i,
+          '',
+        )
+        .replace(/\s*(?:[+,]|\bplus|\band)\s*(?:a few|some|a little|a bit|extra|more)\b.*$/i, '')
+        .replace(/(?<=^|\s)[\p{L}]+[- ](?:type|style)\s+/giu, '')
+        .replace(/\s+at \d{1,2}\s?°?\s?[CF]\b.*$/i, '')
+        .replace(/,?\s*\(?\boptional(?:ly)?\b\)?/i, '')
+        .replace(IN_ITS_JUICE, '$1')
+        .trim() || split.name,
+  };
   // 'biscuits à la cuillère (ladyfingers)', 'almond brittle (use toasted hazelnuts)': what the bracket calls it.
   const plain = matchOf(written, context.matcher);
   const bracket = plain && plain.confidence >= SURE_FROM ? null : /\((?:use |or |i use |i\.e\. )?(?:the )?([\p{L}][\p{L} '’-]{3,40})\)/iu.exec(text)?.[1];
   const aside = bracket ? matchOf({ ...written, name: bracket }, context.matcher) : null;
   const whole = aside && aside.confidence > (plain?.confidence ?? 0) ? aside : plain;
   const or = whole && whole.confidence >= 0.98 ? null : OR.exec(written.name);
-  const onlySort = or !== null && or[1]!.toLowerCase().split(/\s+/).every((w) => SORTS.has(w));
+  const onlySort =
+    or !== null &&
+    or[1]!
+      .toLowerCase()
+      .split(/\s+/)
+      .every((w) => SORTS.has(w));
   const first = or && !onlySort ? matchOf({ ...written, name: or[1]! }, context.matcher) : null;
   const second = or ? matchOf({ ...written, name: or[2]! }, context.matcher) : null;
   // 'heavy or whipping cream': the first half may need the noun of the second; the surer of the two is taken.
@@ -267,9 +334,11 @@ export function ingredientOf(text: string, context: LineContext): { readonly ing
   const found: Match | null = or ? (first && first.confidence >= SURE_FROM ? first : (surer ?? first ?? second ?? whole)) : whole;
   if (!found) return { ingredient: null, confidence: 0, doubt: '' };
   // 'Gelatin sheets, silver', '3 leaves gelatine (bronze)': the grade counts, wherever it stands.
-  const grade = found.ingredient.bloom !== null && found.ingredient.piece?.name === 'leaf' ? /\b(titanium|bronze|silver|gold|platinum)\b/i.exec(text)?.[1] : undefined;
+  const grade =
+    found.ingredient.bloom !== null && found.ingredient.piece?.name === 'leaf' ? /\b(titanium|bronze|silver|gold|platinum)\b/i.exec(text)?.[1] : undefined;
   const graded = grade ? context.matcher.find(`${grade.toLowerCase()} gelatin leaves`, 1)[0] : undefined;
-  if (graded && graded.ingredient.bloom !== null) return { ingredient: graded.ingredient, confidence: Math.max(found.confidence, graded.confidence), doubt: '' };
+  if (graded && graded.ingredient.bloom !== null)
+    return { ingredient: graded.ingredient, confidence: Math.max(found.confidence, graded.confidence), doubt: '' };
   const choice = or && second && second.ingredient.id !== found.ingredient.id ? `either will do; ${found.ingredient.name} is taken` : '';
   return { ingredient: found.ingredient, confidence: found.confidence, doubt: choice };
 }
@@ -283,14 +352,16 @@ function sizeDoubt(text: string): string {
   const unit = amounts[0]?.unit;
   if (/\bthick cream\b/i.test(text)) return 'double or clotted? double cream is taken';
   if (!unit || aside) return '';
-  if (['bar', 'punnet', 'handful', 'knob', 'glug', 'splash', 'wineglass', 'spoonful'].includes(unit.key)) return `how much is ${amounts[0]!.text}? the usual size is taken`;
+  if (['bar', 'punnet', 'handful', 'knob', 'glug', 'splash', 'wineglass', 'spoonful'].includes(unit.key))
+    return `how much is ${amounts[0]!.text}? the usual size is taken`;
   return unit.dimension === 'pack' && unit.key !== 'sachet' ? `how large is ${amounts[0]!.text}? the larder’s pack is taken` : '';
 }
 
 /** A share of '1/4 cup plus 2 tbsp' in one measure: 2 tbsp; scaled as it is written where none is handy. */
 function inOneMeasure(text: string, share: number): string {
   const { amounts, name } = splitLine(text);
-  const spoons = amounts.reduce((sum, a) => sum + (a.unit?.dimension === 'volume' && a.quantity.ok ? (a.quantity.value * a.unit.size) / TBSP_ML : NaN), 0) * share;
+  const spoons =
+    amounts.reduce((sum, a) => sum + (a.unit?.dimension === 'volume' && a.quantity.ok ? (a.quantity.value * a.unit.size) / TBSP_ML : NaN), 0) * share;
   const said = Number.isFinite(spoons) ? asFraction(spoons, 0.02) : null;
   return said === null ? scaleLineText(text, share) : `${said} tbsp ${name}`;
 }

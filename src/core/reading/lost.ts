@@ -7,7 +7,12 @@ const wordsOfLarder = new WeakMap<ReadonlyMap<string, Ingredient>, ReadonlySet<s
 function larderWords(larder: ReadonlyMap<string, Ingredient>): ReadonlySet<string> {
   const known = wordsOfLarder.get(larder);
   if (known) return known;
-  const words = new Set([...larder.values()].flatMap((i) => `${i.name} ${i.aliases.join(' ')}`.toLowerCase().match(/[\p{L}]{3,}/gu) ?? []).map(singular).filter((w) => !SORTS.has(w)));
+  const words = new Set(
+    [...larder.values()]
+      .flatMap((i) => `${i.name} ${i.aliases.join(' ')}`.toLowerCase().match(/[\p{L}]{3,}/gu) ?? [])
+      .map(singular)
+      .filter((w) => !SORTS.has(w)),
+  );
   wordsOfLarder.set(larder, words);
   return words;
 }
@@ -16,7 +21,8 @@ function larderWords(larder: ReadonlyMap<string, Ingredient>): ReadonlySet<strin
 export function lostRows(text: string, understood: readonly string[], larder: ReadonlyMap<string, Ingredient>): readonly string[] {
   const names = larderWords(larder);
   const kept = new Map<string, number>();
-  const count = (words: string): readonly string[] => (words.toLowerCase().match(/[\p{L}\d½¼¾⅓⅔][\p{L}\p{M}\d.,/½¼¾⅓⅔%'’-]*/gu) ?? []).map((w) => w.replace(/[.,/'’-]+$/, ''));
+  const count = (words: string): readonly string[] =>
+    (words.toLowerCase().match(/[\p{L}\d½¼¾⅓⅔][\p{L}\p{M}\d.,/½¼¾⅓⅔%'’-]*/gu) ?? []).map((w) => w.replace(/[.,/'’-]+$/, ''));
   for (const w of count(understood.join('\n'))) kept.set(w, (kept.get(w) ?? 0) + 1);
   const lost: (readonly [number, string])[] = [];
   // Long rows first: a short one that says a figure of no step does not take it from the sentence that does.
@@ -35,5 +41,8 @@ export function lostRows(text: string, understood: readonly string[], larder: Re
     // The row stands whole now: what it took is there for the rows behind it.
     for (const w of taken) kept.set(w, (kept.get(w) ?? 0) + 1);
   }
-  return lost.sort(([a], [b]) => a - b).map(([, row]) => row).slice(0, 400);
+  return lost
+    .sort(([a], [b]) => a - b)
+    .map(([, row]) => row)
+    .slice(0, 400);
 }

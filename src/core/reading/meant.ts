@@ -92,21 +92,36 @@ function lettered(w: Worktop, meant: Meant, { m, share }: Named, letter: string)
 }
 
 /** A word of one or several lines: the line, where no bowl has it; else the bowl that it has become. */
-function listed(w: Worktop, h: Heard, meant: Meant, { m, prev, next, share, lead }: Named, candidates: readonly { readonly line: number; readonly strength: number }[]): void {
+function listed(
+  w: Worktop,
+  h: Heard,
+  meant: Meant,
+  { m, prev, next, share, lead }: Named,
+  candidates: readonly { readonly line: number; readonly strength: number }[],
+): void {
   const { c, fc, additive } = h;
   const whipped = /whipped/.test(m.phrase) ? w.latest((b) => b.air && w.holds(b, 'cream')) : null;
   if (whipped) return meant.bowl(whipped, m.from, share);
   // 'The chocolate cream': what the chocolate has become, no cream besides.
   if (m.phrase === 'cream' && prev?.to === m.from && prev.sense.kind === 'line' && prev.sense.lines.every((l) => !w.fresh(l.line))) return;
   // 'Half the cream', where the list has cream in the name of a paste only: what was made of the cheese.
-  const cheese = m.phrase === 'cream' && candidates.every((l) => w.lines[l.line]!.role !== 'cream') ? w.latest((b) => b.place === 'mix' && b.placed !== 'late' && w.holds(b, 'cheese')) : null;
+  const cheese =
+    m.phrase === 'cream' && candidates.every((l) => w.lines[l.line]!.role !== 'cream')
+      ? w.latest((b) => b.place === 'mix' && b.placed !== 'late' && w.holds(b, 'cheese'))
+      : null;
   if (cheese) return meant.bowl(cheese, m.from, share);
   // 'Yellow cream', 'pastry cream': the custard.
-  const custard = m.phrase === 'cream' && /\b(?:yellow|pastry)\s+$/i.test(lead) ? w.latest((b) => b.heated && !b.air && b.takes.size === 0 && w.holds(b, 'yolk', 'egg') && w.holds(b, 'milk', 'cream')) : null;
+  const custard =
+    m.phrase === 'cream' && /\b(?:yellow|pastry)\s+$/i.test(lead)
+      ? w.latest((b) => b.heated && !b.air && b.takes.size === 0 && w.holds(b, 'yolk', 'egg') && w.holds(b, 'milk', 'cream'))
+      : null;
   if (custard) return meant.bowl(custard, m.from, share);
   if (/\b(?:no|without|not|like|as|instead of|than)\s+(?:the |any )?$/i.test(lead) || /\b(?:colou?r|consistency|texture|thickness) of\s*$/i.test(lead)) return;
   // 'The warm juice': what was pressed from the fruit, not the lemon's of the list.
-  const pressed = m.phrase === 'juice' && /\b(?:warm|hot|strained|sieved|pressed)\s+$/i.test(lead) ? w.latest((b) => b.heated && b.placed === 'no' && w.holds(b, 'fruit')) : null;
+  const pressed =
+    m.phrase === 'juice' && /\b(?:warm|hot|strained|sieved|pressed)\s+$/i.test(lead)
+      ? w.latest((b) => b.heated && b.placed === 'no' && w.holds(b, 'fruit'))
+      : null;
   if (pressed) return meant.bowl(pressed, m.from, share);
   // 'Whisk to a paste': how it is then.
   if (m.phrase === 'paste' && /\b(?:to|into|as|like) an? (?:\w+ )?$/i.test(lead)) return;
@@ -115,9 +130,15 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, prev, next, share, lead
   // 'Until white': a colour.
   if (m.phrase === 'white' && WHITENS.test(lead)) return;
   // 'The juice of the lemons', of which only the zest was named.
-  const zested = !w.hasList && /\bjuice of (?:the|those|these|both|all the|your)\s+$/i.test(lead) ? candidates.map((l) => /\b(?:zest|peel|rind) of (.+)$/i.exec(w.lines[l.line]!.text)?.[1]).find(Boolean) : undefined;
+  const zested =
+    !w.hasList && /\bjuice of (?:the|those|these|both|all the|your)\s+$/i.test(lead)
+      ? candidates.map((l) => /\b(?:zest|peel|rind) of (.+)$/i.exec(w.lines[l.line]!.text)?.[1]).find(Boolean)
+      : undefined;
   if (zested && !w.lines.some((l) => /juice of/i.test(l.text) && l.text.endsWith(zested))) {
-    const i = w.addLine({ ...draftLine(`juice of ${zested}`, { under: null, block: 1000 + h.index, start: fc.start, end: fc.end }, w.context), written: `juice of ${zested}` });
+    const i = w.addLine({
+      ...draftLine(`juice of ${zested}`, { under: null, block: 1000 + h.index, start: fc.start, end: fc.end }, w.context),
+      written: `juice of ${zested}`,
+    });
     w.relearn();
     return meant.line(i, m.from);
   }
@@ -133,17 +154,24 @@ function listed(w: Worktop, h: Heard, meant: Meant, { m, prev, next, share, lead
   const several = share.kind === 'all' ? allOfThem(w, c.words[m.to - 1]!.said, candidates) : [];
   if (several.length > 1) return several.forEach((i) => meant.line(i, m.from));
   // 'The crushed fruit': what was crushed, not what is whole.
-  const crushed = additive && /\b(?:crushed|mashed|sieved|blitzed|pur[ée]ed)\s+$/i.test(lead) ? w.latest((b) => b.place === 'mix' && b.placed === 'no' && candidates.some((l) => b.lines.has(l.line))) : null;
+  const crushed =
+    additive && /\b(?:crushed|mashed|sieved|blitzed|pur[ée]ed)\s+$/i.test(lead)
+      ? w.latest((b) => b.place === 'mix' && b.placed === 'no' && candidates.some((l) => b.lines.has(l.line)))
+      : null;
   if (crushed) return meant.bowl(crushed, m.from, share);
   const line = choose(w, candidates, fc, additive);
   if (line === null) return;
   const rest = w.restOf.get(line);
   // 'The remaining cream': what is left of a divided line, else one that nothing has taken yet.
-  const untouched = share.kind === 'rest' && rest === undefined && !w.fresh(line) ? candidates.find((l) => w.fresh(l.line) && w.lines[l.line]!.role === w.lines[line]!.role)?.line : undefined;
+  const untouched =
+    share.kind === 'rest' && rest === undefined && !w.fresh(line)
+      ? candidates.find((l) => w.fresh(l.line) && w.lines[l.line]!.role === w.lines[line]!.role)?.line
+      : undefined;
   const target = untouched ?? (share.kind === 'rest' && rest !== undefined && w.fresh(rest) ? rest : line);
   if (w.fresh(target)) {
     // 'With a spoonful of the cream': little of it, the rest comes later.
-    const little = share.kind === 'all' && w.hasList && A_LITTLE_OF.test(lead) && LATER_REST.test(w.said) ? { kind: 'part' as const, share: LITTLE, said: '' } : share;
+    const little =
+      share.kind === 'all' && w.hasList && A_LITTLE_OF.test(lead) && LATER_REST.test(w.said) ? { kind: 'part' as const, share: LITTLE, said: '' } : share;
     meant.some(target, m.from, little);
     for (const i of dissolvedIn(w, target)) meant.line(i, m.from, false);
     return;
@@ -161,7 +189,9 @@ const WHITENS = /\b(?:till?|until|to|turns?|almost|nearly|very|is|are|goes)\s*$/
 function dissolvedIn(w: Worktop, line: number): readonly number[] {
   const { written, start } = w.lines[line]!;
   if (!/\b(?:dissolved|soaked|bloomed|mixed|stirred|softened|prepared|made)\b[^,;]{0,16}\b(?:in|with)\s+\d|\S\s*\+\s*\d/i.test(written)) return [];
-  return w.lines.flatMap((l, i) => (i !== line && l.written === written && l.start === start && w.fresh(i) && ['liquid', 'milk', 'drink'].includes(l.role ?? '') ? [i] : []));
+  return w.lines.flatMap((l, i) =>
+    i !== line && l.written === written && l.start === start && w.fresh(i) && ['liquid', 'milk', 'drink'].includes(l.role ?? '') ? [i] : [],
+  );
 }
 
 /** 'A spoonful of the cream', of which the rest is spoken of too. */
@@ -173,9 +203,13 @@ const A_FEW = /\b(?:a few|a handful of|some(?: more)?|a couple of|extra|a little
 
 /** 'The cream mixture', 'the lemon custard': what has become of it. */
 function becomeOf(w: Worktop, fc: FlowClause, candidates: readonly { readonly line: number }[], product: string): Bowl | null {
-  const owner = candidates.map((l) => l.line).filter((i) => !w.fresh(i)).sort((a, b) => (w.stepOf[b] ?? 0) - (w.stepOf[a] ?? 0))[0];
+  const owner = candidates
+    .map((l) => l.line)
+    .filter((i) => !w.fresh(i))
+    .sort((a, b) => (w.stepOf[b] ?? 0) - (w.stepOf[a] ?? 0))[0];
   // 'The raspberry sauce', of two fruits: that with the raspberries in it.
-  const own = owner !== undefined && /^(?:sauce|coulis|puree|pulp|compote|syrup|glaze|jelly|reduction)$/.test(product) ? w.bowls[w.root(w.bowlOf[owner]!)]! : null;
+  const own =
+    owner !== undefined && /^(?:sauce|coulis|puree|pulp|compote|syrup|glaze|jelly|reduction)$/.test(product) ? w.bowls[w.root(w.bowlOf[owner]!)]! : null;
   if (own && own.place === 'mix' && own.takes.size === 0 && !w.holds(own, 'cream', 'cheese', 'egg', 'yolk', 'white')) return own;
   const known = /^(?:mixture|mix|foam|batter|layer|liquid|paste)$/.test(product) ? null : productNamed(w, product, fc);
   return known ?? (owner === undefined ? null : w.bowls[w.root(w.bowlOf[owner]!)]!);
@@ -190,7 +224,9 @@ function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly l
   if (!/^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs|spirits)$/.test(plural)) return [];
   const top = Math.max(...candidates.map((x) => x.strength)) - 0.01;
   // A paste of nuts is none of 'the nuts'.
-  return candidates.filter((l) => l.strength >= top && w.fresh(l.line) && !(plural === 'nuts' && /\b(?:paste|butter|purée|puree)\b/i.test(w.lines[l.line]!.written))).map((l) => l.line);
+  return candidates
+    .filter((l) => l.strength >= top && w.fresh(l.line) && !(plural === 'nuts' && /\b(?:paste|butter|purée|puree)\b/i.test(w.lines[l.line]!.written)))
+    .map((l) => l.line);
 }
 
 /** A word for something that the work made. */
@@ -207,9 +243,10 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   const bowl = kept ?? plain ?? productNamed(w, name, h.fc);
   if (bowl) return meant.bowl(bowl, m.from, share);
   // 'Brush with the glaze': what its list holds, which nothing has been done with yet.
-  if (/\b(?:the|your|with)\s+$/i.test(lead)) w.lines.forEach((l, i) => {
-    if (w.fresh(i) && l.under !== null && sameHeading(l.under, name) && h.verb !== 'make') meant.line(i, m.from);
-  });
+  if (/\b(?:the|your|with)\s+$/i.test(lead))
+    w.lines.forEach((l, i) => {
+      if (w.fresh(i) && l.under !== null && sameHeading(l.under, name) && h.verb !== 'make') meant.line(i, m.from);
+    });
 }
 
 /** A thing of the larder that no line is: the line that it may mean, or a line of its own where there is no list. */
@@ -217,10 +254,19 @@ function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share, lead }: Named,
   const { c, fc } = h;
   if (m.phrase === 'white' && WHITENS.test(lead)) return;
   // 'The cream' of a dessert without any: the filling.
-  const filling = m.phrase === 'cream' && !w.lines.some((l) => l.role === 'cream') ? w.latest((b) => b.place === 'mix' && (b.takes.size > 0 || w.holds(b, 'cheese'))) : null;
+  const filling =
+    m.phrase === 'cream' && !w.lines.some((l) => l.role === 'cream') ? w.latest((b) => b.place === 'mix' && (b.takes.size > 0 || w.holds(b, 'cheese'))) : null;
   if (filling) return meant.bowl(filling, m.from, share);
   const like = likeIt(ingredient, w.lines);
-  const line = like === null ? null : choose(w, like.map((l) => ({ line: l, strength: 1 })), fc, h.additive);
+  const line =
+    like === null
+      ? null
+      : choose(
+          w,
+          like.map((l) => ({ line: l, strength: 1 })),
+          fc,
+          h.additive,
+        );
   if (line !== null) {
     if (w.fresh(line)) return meant.some(line, m.from, share);
     meant.also.add(line);
@@ -233,7 +279,12 @@ function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share, lead }: Named,
   const served = h.verb === 'serve' && !/\b(?:dusting|sprinkling|grating|scattering|drizzle|dollop|spoonful) of\s+$/i.test(lead);
   if (w.hasList || makes || served || !namedAlone(m, c, ingredient)) return;
   const words = c.text.slice(c.words[m.from]!.start, c.words[m.to - 1]!.end);
-  const i = w.addLine({ ...draftLine(words, { under: null, block: 1000 + h.index, start: fc.start, end: fc.end }, w.context), grams: null, fault: 'How much? The recipe does not say.', doubt: 'the recipe does not say how much' });
+  const i = w.addLine({
+    ...draftLine(words, { under: null, block: 1000 + h.index, start: fc.start, end: fc.end }, w.context),
+    grams: null,
+    fault: 'How much? The recipe does not say.',
+    doubt: 'the recipe does not say how much',
+  });
   w.relearn();
   meant.line(i, m.from);
 }
@@ -244,7 +295,9 @@ export const withLabels = (w: Worktop, named: readonly Mention[], c: Clause): re
   const letters = c.words.flatMap((word, i): Mention[] => {
     const letter = c.text.slice(word.start, word.end);
     // 'To 80 C': degrees.
-    return w.labels.has(letter) && i > 0 && !/\d|°/.test(c.words[i - 1]!.said) ? [{ from: i, to: i + 1, phrase: letter, sense: { kind: 'label', letter } }] : [];
+    return w.labels.has(letter) && i > 0 && !/\d|°/.test(c.words[i - 1]!.said)
+      ? [{ from: i, to: i + 1, phrase: letter, sense: { kind: 'label', letter } }]
+      : [];
   });
   return [...named.filter((m) => !letters.some((l) => l.from >= m.from && l.from < m.to)), ...letters].sort((a, b) => a.from - b.from);
 };
@@ -262,7 +315,8 @@ const shareBefore = (c: Clause, m: Mention, prevEnd: number): Share => {
   const lead = c.text.slice(prevEnd, c.words[m.from]!.start);
   if (/\b(?:then|and|and then|followed by) (?:fold in )?(?:the )?(?:rest|remainder|remaining)\b/i.test(c.text.slice(c.words[m.to - 1]!.end))) return ALL;
   if (REST.test(lead) || /\bother (?:half|third)\b/i.test(lead)) return { kind: 'rest' };
-  const tail = /\b(half|(?:a |one )?third|two[- ]thirds|(?:a |one )?quarter|three[- ]quarters|most|¼|½|¾|⅓|⅔|\d\/\d)(?: of)?(?: the| your| that| this)?\s*$/i.exec(lead);
+  const tail =
+    /\b(half|(?:a |one )?third|two[- ]thirds|(?:a |one )?quarter|three[- ]quarters|most|¼|½|¾|⅓|⅔|\d\/\d)(?: of)?(?: the| your| that| this)?\s*$/i.exec(lead);
   if (tail) {
     const n = FRACTIONS.find(([w]) => w.test(tail[1]!))?.[1];
     if (n !== undefined) return { kind: 'part', share: n, said: tail[1]! };
@@ -285,10 +339,27 @@ export const FRACTIONS: readonly (readonly [RegExp, number])[] = [
 
 /** Lines that something of the larder may mean, though no line is it: the only ones of its role that end in the same word. */
 function likeIt(ingredient: Ingredient, lines: readonly DraftLine[]): readonly number[] | null {
-  const noun = keyOf(ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!).split(' ').at(-1);
-  const found = lines.flatMap((l, i) => (l.ingredient && l.ingredient.category === ingredient.category && (ingredient.category !== 'egg' || l.role === roleOf(ingredient)) && (l.ingredient.id.split('-')[0] === ingredient.id.split('-')[0] || keyOf(l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!).split(' ').at(-1) === noun) ? [i] : []));
+  const noun = keyOf(ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!)
+    .split(' ')
+    .at(-1);
+  const found = lines.flatMap((l, i) =>
+    l.ingredient &&
+    l.ingredient.category === ingredient.category &&
+    (ingredient.category !== 'egg' || l.role === roleOf(ingredient)) &&
+    (l.ingredient.id.split('-')[0] === ingredient.id.split('-')[0] ||
+      keyOf(l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!)
+        .split(' ')
+        .at(-1) === noun)
+      ? [i]
+      : [],
+  );
   return found.length > 0 ? found : null;
 }
 /** Whether a thing that is only named is put in: not 'cold water' for a bath, nor a tin that is greased. */
 const namedAlone = (m: Mention, c: Clause, ingredient: Ingredient): boolean =>
-  ingredient.id !== 'water' && (c.verb !== null || BEFORE_SERVING.test(c.text)) && !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) && !/\b(?:like|as|of a|no|for (?:the|a|an|this|my|our)(?: \w+)?)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) && !['setting', 'starch'].includes(ingredient.category) && /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some|dip|dunk|line|lay|layer)\b/i.test(c.text);
+  ingredient.id !== 'water' &&
+  (c.verb !== null || BEFORE_SERVING.test(c.text)) &&
+  !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) &&
+  !/\b(?:like|as|of a|no|for (?:the|a|an|this|my|our)(?: \w+)?)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) &&
+  !['setting', 'starch'].includes(ingredient.category) &&
+  /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some|dip|dunk|line|lay|layer)\b/i.test(c.text);

@@ -76,10 +76,14 @@ const ALSO: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** What is made on the way, by the names that it gets. */
-export const PRODUCTS = 'custard|meringue|pavlova|pav|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|pulp|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|bombe|pate a bombe|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|nougatine|streusel|sponge|plain';
+export const PRODUCTS =
+  'custard|meringue|pavlova|pav|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|pulp|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|bombe|pate a bombe|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|nougatine|streusel|sponge|plain';
 
 /** Things of a kitchen whose names hold that of an ingredient. */
-const OTHERS = 'baking paper|parchment paper|baking parchment|greaseproof paper|paper|wooden spoon|sugar thermometer|candy thermometer|water bath|ice bath|ice water bath|cream of tartar|biscuit cutter|cake tin|cake pan|cake ring|cake board|cake stand|cake pop|muffin tin|cupcake|cheese cloth|cheesecloth|coffee filter|coffee cup|tea towel|kitchen towel|butter knife|egg wash|egg shell|ice cream machine|ice cream maker|cream whipper|cream colour|cream colored|wine glass|wine glasses|shot glass|tea spoon|boiling water bath|simmering water|hot water|baking sheet|sheet of paper|sheet of|sheet pan|plastic sheet|acetate sheet|biscuit tin|swiss roll tin|swiss roll pan|jelly roll pan|tart case|bread knife|fruit bowl|cling film|food processor|gas mark|ice cube|ice cubes|nozzle|star nozzle|pan of water|pan of simmering water|inch of water|bowl of water|bowl of cold water|cold water|warm water|sieve|pudding basin|pudding bowl|pie dish|tart tin|tart pan|flan tin|loaf tin|wet finger|finger and thumb|your finger|egg beater|whole thing|sugar grain|grain of sugar|sugar crystal|cocktail glass|layer cake|cream puff|slice of cake|cake slice|piece of cake'.split('|');
+const OTHERS =
+  'baking paper|parchment paper|baking parchment|greaseproof paper|paper|wooden spoon|sugar thermometer|candy thermometer|water bath|ice bath|ice water bath|cream of tartar|biscuit cutter|cake tin|cake pan|cake ring|cake board|cake stand|cake pop|muffin tin|cupcake|cheese cloth|cheesecloth|coffee filter|coffee cup|tea towel|kitchen towel|butter knife|egg wash|egg shell|ice cream machine|ice cream maker|cream whipper|cream colour|cream colored|wine glass|wine glasses|shot glass|tea spoon|boiling water bath|simmering water|hot water|baking sheet|sheet of paper|sheet of|sheet pan|plastic sheet|acetate sheet|biscuit tin|swiss roll tin|swiss roll pan|jelly roll pan|tart case|bread knife|fruit bowl|cling film|food processor|gas mark|ice cube|ice cubes|nozzle|star nozzle|pan of water|pan of simmering water|inch of water|bowl of water|bowl of cold water|cold water|warm water|sieve|pudding basin|pudding bowl|pie dish|tart tin|tart pan|flan tin|loaf tin|wet finger|finger and thumb|your finger|egg beater|whole thing|sugar grain|grain of sugar|sugar crystal|cocktail glass|layer cake|cream puff|slice of cake|cake slice|piece of cake'.split(
+    '|',
+  );
 
 export interface Lexicon {
   /** Of the recipe's own lines, of what is made on the way, of things of a kitchen. */
@@ -107,7 +111,9 @@ function keysOfLarder(larder: ReadonlyMap<string, Ingredient>): ReadonlyMap<stri
   const known = larderKeys.get(larder);
   if (known) return known;
   const made = new Map<string, Sense>();
-  for (const i of larder.values()) for (const name of [...i.aliases, i.name.replace(/\(.*?\)/g, '').split(',')[0]!]) if (keyOf(name).length > 2 && !made.has(keyOf(name))) made.set(keyOf(name), { kind: 'larder', ingredient: i });
+  for (const i of larder.values())
+    for (const name of [...i.aliases, i.name.replace(/\(.*?\)/g, '').split(',')[0]!])
+      if (keyOf(name).length > 2 && !made.has(keyOf(name))) made.set(keyOf(name), { kind: 'larder', ingredient: i });
   larderKeys.set(larder, made);
   return made;
 }
@@ -136,7 +142,11 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   const claim = (phrase: string, strength: number): void => {
     if (phrase.length >= 3) out.set(phrase, Math.max(out.get(phrase) ?? 0, strength));
   };
-  const written = keyOf(splitLine(l.text).name.replace(/\([^)]*\)/g, ' ').split(/,| - | or /)[0]!);
+  const written = keyOf(
+    splitLine(l.text)
+      .name.replace(/\([^)]*\)/g, ' ')
+      .split(/,| - | or /)[0]!,
+  );
   claim(written, 3);
   // Of an egg the white is no sort.
   const kept = written.split(' ').filter((w) => !SORTS.has(w) || (l.role === 'white' && w === 'white'));
@@ -144,8 +154,10 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   const bare = kept.join(' ') === 'chocolate' && l.role !== 'chocolate' ? written.split(' ') : kept;
   claim(bare.join(' '), 3);
   if (l.ingredient) {
-    if (l.ingredient.id !== 'water') for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), OF_ITS_NAME);
-    if (!NO_SUGAR.test(l.ingredient.id)) for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
+    if (l.ingredient.id !== 'water')
+      for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), OF_ITS_NAME);
+    if (!NO_SUGAR.test(l.ingredient.id))
+      for (const word of (CALLED[l.role!] ?? '').split('|')) claim(keyOf(word), l.role === 'yolk' && word === 'egg' ? 0.5 : 1);
     for (const [id, words] of ALSO) if (id.test(l.ingredient.id)) for (const word of words.split('|')) claim(keyOf(word), 1.5);
   }
   // Of what the larder lacks, by its noun: 'the nuts' are the candied walnuts.
@@ -173,7 +185,11 @@ function namedAs(l: DraftLine): string {
 }
 
 /** The name of another that a line never says counts for less where a line says it: 'jelly' is the jelly's, though jam is called so too. */
-function ownWord(phrase: string, of: readonly { readonly line: number; readonly strength: number }[], lines: readonly DraftLine[]): readonly { readonly line: number; readonly strength: number }[] {
+function ownWord(
+  phrase: string,
+  of: readonly { readonly line: number; readonly strength: number }[],
+  lines: readonly DraftLine[],
+): readonly { readonly line: number; readonly strength: number }[] {
   if (of.length < 2) return of;
   const says = (i: number): boolean => ` ${namedAs(lines[i]!)} `.includes(` ${phrase} `);
   return of.some((l) => says(l.line)) ? of.map((l) => (l.strength === OF_ITS_NAME && !says(l.line) ? { ...l, strength: 1 } : l)) : of;
@@ -199,7 +215,9 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(key, { kind: 'other' });
   }
   // 'The lemon cream', where the list has that heading.
-  const headings = [...new Set(lines.flatMap((l) => (l.under === null ? [] : [keyOf(l.under)])))].filter((h) => h.includes(' ') && h.split(' ').length <= LONGEST_PHRASE);
+  const headings = [...new Set(lines.flatMap((l) => (l.under === null ? [] : [keyOf(l.under)])))].filter(
+    (h) => h.includes(' ') && h.split(' ').length <= LONGEST_PHRASE,
+  );
   for (const h of headings) {
     const there = senses.get(h);
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(h, { kind: 'product', name: h });
@@ -235,7 +253,7 @@ export function mentionsIn(words: readonly Word[], lexicon: Lexicon, verb = -1):
   const out: Mention[] = [];
   const [own, usual] = lexicon.longest;
   const keys = words.map((w) => w.word.replaceAll('-', ' '));
-  for (let i = 0; i < words.length; ) {
+  for (let i = 0; i < words.length;) {
     let found: Mention | null = null;
     // A hyphenated word is several: its first begins the phrase.
     const first = keys[i]!.split(' ')[0]!;
@@ -244,7 +262,8 @@ export function mentionsIn(words: readonly Word[], lexicon: Lexicon, verb = -1):
     for (let n = Math.min(longest, words.length - i); n >= 1 && !found; n--) {
       const phrase = keys.slice(i, i + n).join(' ');
       const sense = lexicon.senses.get(phrase) ?? lexicon.larder.get(phrase);
-      if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour' && !BY_FEEL.has(words[i - 1]?.said ?? ''))) found = { sense, from: i, to: i + n, phrase };
+      if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour' && !BY_FEEL.has(words[i - 1]?.said ?? '')))
+        found = { sense, from: i, to: i + n, phrase };
     }
     if (found) out.push(found);
     i = found ? found.to : i + 1;

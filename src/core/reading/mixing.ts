@@ -3,10 +3,12 @@ import { puts } from './laying';
 import { sameHeading } from './rows';
 import { ALL, type FlowClause, type Heard, type Item, type Job, type Share, type Worktop } from './worktop';
 
-const NEW_BOWL = /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
+const NEW_BOWL =
+  /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 /** What is in hand goes onto something that is not named. */
-export const POURED_ON = /^(?:pour|tip|strain|ladle) (?:it|this|that) (?:\w+ly )?(?:on|over)(?: (?:in a .{1,16}stream|gradually|slowly|bit by bit|while .*))?$/i;
+export const POURED_ON =
+  /^(?:pour|tip|strain|ladle) (?:it|this|that) (?:\w+ly )?(?:on|over)(?: (?:in a .{1,16}stream|gradually|slowly|bit by bit|while .*))?$/i;
 /** 'With the sugar added at soft peak'. */
 const SUGAR_LATE = /\bsugar\b[^.;]{0,30}\b(?:at|from) (?:the )?soft[- ]?peaks?\b|\b(?:at|from) (?:the )?soft[- ]?peaks?\b[^.;]{0,24}\bsugar\b/i;
 /** Hotter is no water but a syrup, °C. */
@@ -69,7 +71,10 @@ export function mix(w: Worktop, job: Job): void {
   if (/\bfor (?:dipping|soaking|brushing|the (?:dip|soak))\b/i.test(h.c.text)) bowl.place = 'soak';
   w.current = bowl.id;
   const { id } = bowl;
-  w.inHand = step.work === 'heat' && bowl.lines.size <= 1 ? [...w.inHand, { kind: 'bowl', bowl: id, at: 0, share: ALL, named: false }] : w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : x.bowl !== id && w.bowls[x.bowl]!.into === null));
+  w.inHand =
+    step.work === 'heat' && bowl.lines.size <= 1
+      ? [...w.inHand, { kind: 'bowl', bowl: id, at: 0, share: ALL, named: false }]
+      : w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : x.bowl !== id && w.bowls[x.bowl]!.into === null));
 }
 
 /** 'Split in two; melt the dark chocolate into one half and the white into the other'. */
@@ -108,47 +113,91 @@ const THE_REST = /\bthe (?:rest|remainder)\b(?! of)/i;
 function cameTogether(w: Worktop, { step, at, h, items }: Job): { readonly into: Bowl; readonly bowls: Job['bowls'] } | null {
   const { work } = step;
   const whipped = w.here();
-  const withMore = work === 'fold' && FOLD_IN_WITH.test(h.after) && whipped?.air === true && w.holds(whipped, 'cream') && w.steps[at - 1]?.work === 'whisk' && items.every((x) => x.kind === 'line');
+  const withMore =
+    work === 'fold' &&
+    FOLD_IN_WITH.test(h.after) &&
+    whipped?.air === true &&
+    w.holds(whipped, 'cream') &&
+    w.steps[at - 1]?.work === 'whisk' &&
+    items.every((x) => x.kind === 'line');
   if (items.length > 0 && !withMore) return null;
   const all = (b: Bowl): Job['bowls'][number] => ({ kind: 'bowl', bowl: b.id, at: 0, share: ALL, named: false, b });
   const mine = w.here();
   // 'Fold in a third, then fold in the rest': of what went in before.
-  const begun = mine !== null && THE_REST.test(h.after) ? [...mine.takes.keys()].map((id) => w.bowls[id]!).find((b) => b.into === null && b.placed === 'no') : undefined;
+  const begun =
+    mine !== null && THE_REST.test(h.after) ? [...mine.takes.keys()].map((id) => w.bowls[id]!).find((b) => b.into === null && b.placed === 'no') : undefined;
   if (mine && begun) return { into: mine, bowls: [all(begun)] };
   // 'Fold it in': what was just made goes into what waits for it.
-  const poursBack = mine !== null && ((w.isWetOrGel(mine) && /^(?:pour|stir|beat|whisk|mix|tip|scrape) (?:it|them|this|these|those) (?:back )?in(?:to)?\b/i.test(h.after)) || POURED_ON.test(h.after));
-  if (mine && (work === 'fold' || poursBack) && /^\w+ (?:(?:(?:nearly|almost|about) )?(?:all|most|half) of )?(?:it|this|them|these|those|that|in|through)\b/.test(h.after)) {
+  const poursBack =
+    mine !== null &&
+    ((w.isWetOrGel(mine) && /^(?:pour|stir|beat|whisk|mix|tip|scrape) (?:it|them|this|these|those) (?:back )?in(?:to)?\b/i.test(h.after)) ||
+      POURED_ON.test(h.after));
+  if (
+    mine &&
+    (work === 'fold' || poursBack) &&
+    /^\w+ (?:(?:(?:nearly|almost|about) )?(?:all|most|half) of )?(?:it|this|them|these|those|that|in|through)\b/.test(h.after)
+  ) {
     const waits = w.latest((b) => b !== mine && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0));
     if (waits) return { into: waits, bowls: [all(mine)] };
   }
   // 'Fold together', 'combine the two': the two that were made last.
-  if ((/\btogether\b|\bthe two\b|\bboth\b/i.test(h.after) && ['fold', 'hands', 'beat', 'heat', 'whisk'].includes(work)) || (work === 'fold' && /^fold(?: \w+ly)?[.,;]?$/i.test(h.after.trim()))) {
-    const two = w.live().filter((b) => b.placed === 'no' && b.place === 'mix' && b.lines.size + b.takes.size > 0).sort((a, b) => b.lastStep - a.lastStep).slice(0, 2);
+  if (
+    (/\btogether\b|\bthe two\b|\bboth\b/i.test(h.after) && ['fold', 'hands', 'beat', 'heat', 'whisk'].includes(work)) ||
+    (work === 'fold' && /^fold(?: \w+ly)?[.,;]?$/i.test(h.after.trim()))
+  ) {
+    const two = w
+      .live()
+      .filter((b) => b.placed === 'no' && b.place === 'mix' && b.lines.size + b.takes.size > 0)
+      .sort((a, b) => b.lastStep - a.lastStep)
+      .slice(0, 2);
     if (two.length === 2) return { into: baseOf(w, two)!, bowls: two.map(all) };
   }
   return null;
 }
 
 /** 'Pour on': what is hot, onto what is in hand. */
-export const BARE_POUR = /^pour (?:on|over)(?:,? (?:then |and )?back (?:in|into|on|onto|over) the (?:pan|saucepan|heat|hob|stove))?(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
+export const BARE_POUR =
+  /^pour (?:on|over)(?:,? (?:then |and )?back (?:in|into|on|onto|over) the (?:pan|saucepan|heat|hob|stove))?(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
 
 /** 'Pour on the chocolate': what is in hand, onto that. */
 export const POUR_ONTO = /^pour (?:it |this )?(?:on to|on|onto|over) (?:the |your )?\w/i;
 
 /** 'Pour the milk on': onto what is in hand, which is not named. */
-export const pouredOn = (h: Heard): boolean => /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring|in (?:two|three|four|several|a )))/i.test(h.after);
+export const pouredOn = (h: Heard): boolean =>
+  /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring|in (?:two|three|four|several|a )))/i.test(
+    h.after,
+  );
 
 /** 'Mix them with', 'add to it': into what is in hand. */
 function withIt(w: Worktop, { h, lines }: Job): boolean {
   const mine = w.here();
-  const itWith = /^(?:mix|stir|combine|toss|bind|beat|whisk|blend|melt|warm|dissolve) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) && !lines.some((x) => x.at <= h.c.at);
+  const itWith =
+    /^(?:mix|stir|combine|toss|bind|beat|whisk|blend|melt|warm|dissolve) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) &&
+    !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
   const unsaid = /^(?:cook|heat|warm|boil|simmer|toss|deglaze|thin|loosen) (?:\w+ly )?with\b/i.test(h.after);
   // 'Half a teaspoon of rose water.': a seasoning by itself goes where the hands are.
   const alone = h.c.verb === null && lines.length > 0 && lines.every((x) => w.seasons(x.line));
   // 'Then a pound of soft butter in small lumps, on medium': into the foam in hand.
-  const then = h.c.verb === null && /^(?:and |now )?then /i.test(h.c.text) && lines.length > 0 && mine?.placed === 'no' && w.onlyButter(lines.map((x) => x.line), mine);
-  return itWith || unsaid || alone || then || pouredOn(h) || BARE_POUR.test(h.after) || (lines.length > 0 && POUR_ONTO.test(h.after)) || /\b(?:to|into|in|with|over) (?:it|them|this|that|there)\b/i.test(h.after);
+  const then =
+    h.c.verb === null &&
+    /^(?:and |now )?then /i.test(h.c.text) &&
+    lines.length > 0 &&
+    mine?.placed === 'no' &&
+    w.onlyButter(
+      lines.map((x) => x.line),
+      mine,
+    );
+  return (
+    itWith ||
+    unsaid ||
+    alone ||
+    then ||
+    pouredOn(h) ||
+    BARE_POUR.test(h.after) ||
+    (lines.length > 0 && POUR_ONTO.test(h.after)) ||
+    /\b(?:to|into|in|with|over) (?:it|them|this|that|there)\b/i.test(h.after)
+  );
 }
 
 const LOOSENS = /^(?:lighten|loosen|slacken)$/;
@@ -157,27 +206,56 @@ const LOOSENS = /^(?:lighten|loosen|slacken)$/;
 function goalOf(w: Worktop, job: Job): Bowl | null {
   const { step, h, items, bowls, destAt } = job;
   const mine = w.here();
-  if (destAt >= 0 && items.some((x) => x.at > destAt)) return bowlFor(w, items.filter((x) => x.at > destAt), h.fc);
+  if (destAt >= 0 && items.some((x) => x.at > destAt))
+    return bowlFor(
+      w,
+      items.filter((x) => x.at > destAt),
+      h.fc,
+    );
   // 'Dissolve the gelatine': in what is warm in hand.
-  const gel = (step.verb === 'dissolve' || step.verb === 'melt') && items.length > 0 && items.every((x) => (x.kind === 'line' ? w.lines[x.line]!.role === 'gelatin' : w.waits(w.bowls[w.root(x.bowl)]!)));
+  const gel =
+    (step.verb === 'dissolve' || step.verb === 'melt') &&
+    items.length > 0 &&
+    items.every((x) => (x.kind === 'line' ? w.lines[x.line]!.role === 'gelatin' : w.waits(w.bowls[w.root(x.bowl)]!)));
   if (gel && mine?.heated && mine.placed === 'no' && !bowls.some((x) => x.b === mine)) return mine;
   if (withIt(w, job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
   if (LOOSENS.test(step.verb) && mine?.placed === 'no' && /^\w+ with\b/i.test(h.after) && !bowls.some((x) => x.b === mine)) return mine;
   if (LOOSENS.test(step.verb)) return bowlFor(w, (destAt < 0 ? items : items.filter((x) => x.at <= destAt)).slice(0, 1), h.fc);
   // 'Pour the syrup between whisk and bowl': onto the eggs that are whisked.
-  if (/^(?:pour|stream|drizzle|trickle)$/.test(step.verb) && mine?.air && mine.placed === 'no' && w.holds(mine, 'white', 'yolk', 'egg') && bowls.length > 0 && bowls.every((x) => x.b !== mine && (x.b.hotC ?? 0) > BOILED_C)) return mine;
+  if (
+    /^(?:pour|stream|drizzle|trickle)$/.test(step.verb) &&
+    mine?.air &&
+    mine.placed === 'no' &&
+    w.holds(mine, 'white', 'yolk', 'egg') &&
+    bowls.length > 0 &&
+    bowls.every((x) => x.b !== mine && (x.b.hotC ?? 0) > BOILED_C)
+  )
+    return mine;
   // 'Keep whisking while you trickle in the syrup': what is whisked goes on.
   if (mine?.placed === 'no' && /^(?:keep|continue|carry on|go on)\b/i.test(h.after) && bowls.length > 0 && !bowls.some((x) => x.b === mine)) return mine;
   // 'Fold the custard through, then the fruit': through what is in hand.
-  if (step.work === 'fold' && mine?.placed === 'no' && !bowls.some((x) => x.b === mine) && /^(?:fold|ripple|swirl|marble|stir) (?:[\w'-]+ ){1,5}(?:through|thro|thru)(?=\s*(?:[,.;]|$|(?:so|until|till|but|leaving|to leave)\b))/i.test(h.after)) return mine;
+  if (
+    step.work === 'fold' &&
+    mine?.placed === 'no' &&
+    !bowls.some((x) => x.b === mine) &&
+    /^(?:fold|ripple|swirl|marble|stir) (?:[\w'-]+ ){1,5}(?:through|thro|thru)(?=\s*(?:[,.;]|$|(?:so|until|till|but|leaving|to leave)\b))/i.test(h.after)
+  )
+    return mine;
   // 'Fold through two thirds of the praline': a share of what was made, into what is in hand.
   if (step.work === 'fold' && mine && mine.placed === 'no' && bowls.length > 0 && bowls.every((x) => x.share.kind === 'part' && x.b !== mine)) return mine;
-  if (bowls.length > 0 && !h.additive) return baseOf(w, bowls.filter((x) => x.share.kind === 'all').map((x) => x.b)) ?? bowls[0]!.b;
+  if (bowls.length > 0 && !h.additive)
+    return (
+      baseOf(
+        w,
+        bowls.filter((x) => x.share.kind === 'all').map((x) => x.b),
+      ) ?? bowls[0]!.b
+    );
   return null;
 }
 
 /** Whether a step without a named goal adds to what there is. */
-const addsToWhatIs = (w: Worktop, job: Job): boolean => !(w.ownBowl && job.lines.length > 0) && (job.h.additive || withIt(w, job) || (job.step.work === 'fold' && job.items.length <= 1));
+const addsToWhatIs = (w: Worktop, job: Job): boolean =>
+  !(w.ownBowl && job.lines.length > 0) && (job.h.additive || withIt(w, job) || (job.step.work === 'fold' && job.items.length <= 1));
 
 /** It is added to what stands in the vessel already: it is laid. */
 function laidThere(w: Worktop, job: Job): boolean {
@@ -189,7 +267,9 @@ function laidThere(w: Worktop, job: Job): boolean {
 function crumbsInHand(w: Worktop, { step, at, lines }: Job): Bowl | null {
   const before = w.steps[at - 1];
   if (before?.bowl !== null || before.start !== step.start || !lines.some((x) => w.lines[x.line]!.role === 'butter')) return null;
-  const crumbs = w.inHand.flatMap((x) => (x.kind === 'line' && w.fresh(x.line) && before.lines.has(x.line) && ['biscuit', 'nut'].includes(w.lines[x.line]!.role ?? '') ? [x.line] : []));
+  const crumbs = w.inHand.flatMap((x) =>
+    x.kind === 'line' && w.fresh(x.line) && before.lines.has(x.line) && ['biscuit', 'nut'].includes(w.lines[x.line]!.role ?? '') ? [x.line] : [],
+  );
   if (crumbs.length === 0) return null;
   const bowl = w.make(w.lines[crumbs[0]!]!.under);
   for (const i of crumbs) w.addLineTo(i, bowl);
@@ -205,7 +285,10 @@ function waitsFor(w: Worktop, job: Job): Bowl | null {
   const own = job.bowls.map((x) => x.b);
   if (mine && !own.includes(mine)) return mine;
   const { section } = job.h.fc;
-  return w.latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep < job.at && (section === null || sameHeading(b.heading, section))) ?? w.latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep >= 0);
+  return (
+    w.latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep < job.at && (section === null || sameHeading(b.heading, section))) ??
+    w.latest((b) => !own.includes(b) && b.placed === 'no' && b.lastStep >= 0)
+  );
 }
 
 /** 'Whisk in the sugar', 'with the sugar': what has begun goes on, where it is no bowl of its own. */
@@ -213,7 +296,19 @@ function startedOrNew(w: Worktop, { step, at, h, lines }: Job): Bowl {
   const mine = w.here();
   const separate = SEPARATE.test(h.c.text) || NEW_BOWL.test(h.c.text);
   const seasoning = lines.every((x) => ['sugar', 'flavour', 'salt', 'acid', 'sour', 'starch', 'setter'].includes(w.lines[x.line]!.role!));
-  const starts = mine && mine.placed === 'no' && !separate && seasoning && !mine.heated && at - mine.lastStep <= 2 && w.sameBlock(mine, lines.map((x) => x.line)) && step.work !== 'heat' && step.verb !== 'make';
+  const starts =
+    mine &&
+    mine.placed === 'no' &&
+    !separate &&
+    seasoning &&
+    !mine.heated &&
+    at - mine.lastStep <= 2 &&
+    w.sameBlock(
+      mine,
+      lines.map((x) => x.line),
+    ) &&
+    step.work !== 'heat' &&
+    step.verb !== 'make';
   return starts ? mine : w.make(h.fc.section ?? w.lines[lines[0]!.line]!.under);
 }
 
@@ -223,17 +318,34 @@ function keepsApart(w: Worktop, { step, at, h, lines }: Job, bowl: Bowl, own: re
   if (!['fold', 'whisk', 'beat', 'hands', 'heat'].includes(work) || !(w.isFoamed(bowl) || w.isCooked(bowl))) return false;
   // A share of it is in there already.
   if (own.length > 0 && own.every((b) => bowl.takes.has(b.id))) return false;
-  const custard = own.some((b) => w.makesCustard(b, bowl)) || (bowl.air && w.holds(bowl, 'yolk', 'egg') && !w.holds(bowl, 'white', 'cream') && lines.some((x) => ['milk', 'cream'].includes(w.lines[x.line]!.role!)) && /\b(?:hot|warm|boiling|scalded|steaming)\b/i.test(h.c.text));
+  const custard =
+    own.some((b) => w.makesCustard(b, bowl)) ||
+    (bowl.air &&
+      w.holds(bowl, 'yolk', 'egg') &&
+      !w.holds(bowl, 'white', 'cream') &&
+      lines.some((x) => ['milk', 'cream'].includes(w.lines[x.line]!.role!)) &&
+      /\b(?:hot|warm|boiling|scalded|steaming)\b/i.test(h.c.text));
   if (custard) return false;
   if (own.some((b) => w.isFoamed(b) || w.isCooked(b))) return true;
   // Folded in, what was only softened weighs like what is fresh.
   const folded = work === 'fold' ? own.filter((b) => !w.isFoamed(b) && !w.isCooked(b)).flatMap((b) => [...b.lines]) : [];
   // Wine or juice in a foam of yolks is of that foam.
-  const thins = (i: number): boolean => ['drink', 'liquid', 'milk'].includes(w.lines[i]!.role!) && w.holds(bowl, 'yolk', 'egg') && !w.holds(bowl, 'cream', 'white');
+  const thins = (i: number): boolean =>
+    ['drink', 'liquid', 'milk'].includes(w.lines[i]!.role!) && w.holds(bowl, 'yolk', 'egg') && !w.holds(bowl, 'cream', 'white');
   // Flour and nuts make a batter of a foam of eggs: it is baked as one.
-  const batter = (i: number): boolean => ['starch', 'nut', 'cocoa'].includes(w.lines[i]!.role!) && w.holds(bowl, 'yolk', 'egg', 'white') && !w.holds(bowl, 'cream');
+  const batter = (i: number): boolean =>
+    ['starch', 'nut', 'cocoa'].includes(w.lines[i]!.role!) && w.holds(bowl, 'yolk', 'egg', 'white') && !w.holds(bowl, 'cream');
   const heavy = [...folded, ...lines.filter((x) => !thins(x.line) && !batter(x.line)).map((x) => x.line)].reduce((g, i) => g + w.weightOf(i), 0);
-  return heavy > HEAVY_SHARE * Math.max(1, gramsIn(bowl, w.lines)) && bowl.lastStep < at && w.isFoamed(bowl) && work !== 'whisk' && !w.onlyButter(lines.map((x) => x.line), bowl);
+  return (
+    heavy > HEAVY_SHARE * Math.max(1, gramsIn(bowl, w.lines)) &&
+    bowl.lastStep < at &&
+    w.isFoamed(bowl) &&
+    work !== 'whisk' &&
+    !w.onlyButter(
+      lines.map((x) => x.line),
+      bowl,
+    )
+  );
 }
 
 const RIPPLES = /^(?:ripple|swirl|marble)$/;
@@ -252,7 +364,13 @@ export function give(w: Worktop, from: Bowl, to: Bowl, share: Share, apart = fal
     return;
   }
   const taken = w.bowls.reduce((sum, b) => sum + (b !== to ? (b.takes.get(from.id) ?? 0) : 0), 0);
-  const same = [...from.lines].some((i) => [...to.lines].some((j) => w.lines[i]!.ingredient !== null && w.lines[i]!.ingredient.id === w.lines[j]!.ingredient?.id && ['fruit', 'cream', 'milk'].includes(w.lines[i]!.role!))) && !from.air;
+  const same =
+    [...from.lines].some((i) =>
+      [...to.lines].some(
+        (j) =>
+          w.lines[i]!.ingredient !== null && w.lines[i]!.ingredient.id === w.lines[j]!.ingredient?.id && ['fruit', 'cream', 'milk'].includes(w.lines[i]!.role!),
+      ),
+    ) && !from.air;
   if (apart || (!same && !custard && (w.isFoamed(from) || w.isCooked(from))) || from.takes.size > 0 || taken > 0) {
     to.takes.set(from.id, Math.max(0.01, 1 - taken));
     if (taken === 0) from.into = to.id;

@@ -23,7 +23,9 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'semifreddo':
     case 'parfait':
     case 'layer':
-      return headed ?? w.latest((b) => b.takes.size > 0 && b.placed !== 'late') ?? w.latest((b) => w.holds(b, 'cheese', 'cream') && b.place === 'mix') ?? w.here();
+      return (
+        headed ?? w.latest((b) => b.takes.size > 0 && b.placed !== 'late') ?? w.latest((b) => w.holds(b, 'cheese', 'cream') && b.place === 'mix') ?? w.here()
+      );
     case 'plain': {
       // 'Half of the plain, all the raspberry': of which a share was taken for something else.
       return w.latest((b) => b.placed !== 'beside' && w.live().some((x) => (x.takes.get(b.id) ?? 1) < 1));
@@ -62,16 +64,36 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'soak':
     case 'infusion':
     case 'dip':
-      return w.latest((b) => b.place === 'soak') ?? w.latest((b) => !b.air && w.isWetOnly(b) && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink')) ?? headed ?? w.latest((b) => !b.air && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink')) ?? w.latest((b) => b.heated && [...b.lines].every((i) => w.lines[i]!.role === 'sugar'));
+      return (
+        w.latest((b) => b.place === 'soak') ??
+        w.latest((b) => !b.air && w.isWetOnly(b) && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink')) ??
+        headed ??
+        w.latest((b) => !b.air && w.holds(b, 'sugar', 'drink') && w.holds(b, 'liquid', 'sour', 'drink')) ??
+        w.latest((b) => b.heated && [...b.lines].every((i) => w.lines[i]!.role === 'sugar'))
+      );
     case 'praline':
     case 'brittle':
     case 'nougatine':
-      return headed ?? w.latest((b) => b.heated && w.holds(b, 'sugar') && w.holds(b, 'nut') && !w.holds(b, 'white', 'yolk', 'egg', 'cream')) ?? productNamed(w, 'caramel', c);
+      return (
+        headed ??
+        w.latest((b) => b.heated && w.holds(b, 'sugar') && w.holds(b, 'nut') && !w.holds(b, 'white', 'yolk', 'egg', 'cream')) ??
+        productNamed(w, 'caramel', c)
+      );
     case 'caramel':
     case 'sauce':
     case 'glaze':
     case 'reduction':
-      return headed ?? w.latest((b) => b.heated && [...b.lines].some((i) => ['sugar', 'chocolate', 'fruit'].includes(w.lines[i]!.role!)) && ![...b.lines].some((i) => ['white', 'yolk', 'egg'].includes(w.lines[i]!.role!))) ?? w.latest((b) => b.heated && w.holds(b, 'sugar', 'chocolate', 'fruit')) ?? (name === 'sauce' ? w.latest((b) => !b.air && b.place === 'mix' && b.placed === 'no' && w.holds(b, 'fruit') && !w.holds(b, 'cream', 'cheese')) : null);
+      return (
+        headed ??
+        w.latest(
+          (b) =>
+            b.heated &&
+            [...b.lines].some((i) => ['sugar', 'chocolate', 'fruit'].includes(w.lines[i]!.role!)) &&
+            ![...b.lines].some((i) => ['white', 'yolk', 'egg'].includes(w.lines[i]!.role!)),
+        ) ??
+        w.latest((b) => b.heated && w.holds(b, 'sugar', 'chocolate', 'fruit')) ??
+        (name === 'sauce' ? w.latest((b) => !b.air && b.place === 'mix' && b.placed === 'no' && w.holds(b, 'fruit') && !w.holds(b, 'cream', 'cheese')) : null)
+      );
     case 'jelly':
       return headed ?? w.latest((b) => w.holds(b, 'gelatin'));
     case 'compote':

@@ -7,9 +7,31 @@ const CIRCLED = /^[\s\u00a0]*[\u2460-\u2473\u2776-\u2793][.):]?[\s\u00a0]+/u;
 
 const BULLET = /^[\s\u00a0]*(?:[-–*•▢☐□◦·●○‣▪✓]|\[[ x]?\])[\s\u00a0]+/i;
 
-const NUMBERED = /^[\s\u00a0]*(?:(?:step|stage)[\s\u00a0]*)?(?:\d{1,2}|[a-z](?=\d{0,2}[.)]))\d{0,2}[.):/][\s\u00a0]+(?=\D)|^[\s\u00a0]*step[\s\u00a0]+(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten)[\s\u00a0]*[-–—:.]?[\s\u00a0]+/i;
+const NUMBERED =
+  /^[\s\u00a0]*(?:(?:step|stage)[\s\u00a0]*)?(?:\d{1,2}|[a-z](?=\d{0,2}[.)]))\d{0,2}[.):/][\s\u00a0]+(?=\D)|^[\s\u00a0]*step[\s\u00a0]+(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten)[\s\u00a0]*[-–—:.]?[\s\u00a0]+/i;
 
-const ENTITIES: Readonly<Record<string, string>> = { nbsp: ' ', amp: '&', deg: '°', frac12: '½', frac14: '¼', frac34: '¾', ndash: '–', mdash: '—', lt: '<', gt: '>', quot: '"', '#39': "'", '#176': '°', '#8217': '’', '#189': '½', '#188': '¼', '#190': '¾', times: '×', eacute: 'é', egrave: 'è' };
+const ENTITIES: Readonly<Record<string, string>> = {
+  nbsp: ' ',
+  amp: '&',
+  deg: '°',
+  frac12: '½',
+  frac14: '¼',
+  frac34: '¾',
+  ndash: '–',
+  mdash: '—',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  '#39': "'",
+  '#176': '°',
+  '#8217': '’',
+  '#189': '½',
+  '#188': '¼',
+  '#190': '¾',
+  times: '×',
+  eacute: 'é',
+  egrave: 'è',
+};
 
 /** Tags that end a row. */
 const ENDS_ROW = /^<\/?(?:li|p|br|h\d|div|ul|ol|tr|section|article|header|table|tbody|thead)\b/i;
@@ -60,22 +82,56 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
     if (table !== null && cell !== '') under = cell;
     const cells = table === null ? raw : oneAmount(table.filter((t, i) => t !== '' && i !== partColumn)).join(' ');
     if (table !== null && /\p{L}/u.test(heading) && partColumnOf(table) === null) {
-      out.push({ text: `${heading}:`, start, end: at, blankBefore: true, bulleted: false, numbered: false, marked: true, label: letter ? heading : null, indent: 0 });
+      out.push({
+        text: `${heading}:`,
+        start,
+        end: at,
+        blankBefore: true,
+        bulleted: false,
+        numbered: false,
+        marked: true,
+        label: letter ? heading : null,
+        indent: 0,
+      });
       blank = false;
     }
-    const clean = cells.replace(/[\u0000\ufeff]/g, ' ').replace(/\s*(?:\.{3,}|…+)\s*(?=\d)/g, ' ').replace(/[\u00a0\u202f]/g, ' ').replace(/ {3,}(?=[%°CF]|g\b|ml\b)/g, ' ').trim();
+    const clean = cells
+      .replace(/[\u0000\ufeff]/g, ' ')
+      .replace(/\s*(?:\.{3,}|…+)\s*(?=\d)/g, ' ')
+      .replace(/[\u00a0\u202f]/g, ' ')
+      .replace(/ {3,}(?=[%°CF]|g\b|ml\b)/g, ' ')
+      .trim();
     if (clean === '' || /^[-=_*~#|:\s]+$/.test(clean)) {
       blank = true;
       continue;
     }
-    const bare = clean.replace(/^#{1,6}\s+/, '').replace(/\p{Extended_Pictographic}\ufe0f?/gu, ' ').trim().replace(/^(?:\*\*|__)(.+?)(?:\*\*|__):?$/, '$1').replace(/^\*([^*]+)\*$/, '$1');
+    const bare = clean
+      .replace(/^#{1,6}\s+/, '')
+      .replace(/\p{Extended_Pictographic}\ufe0f?/gu, ' ')
+      .trim()
+      .replace(/^(?:\*\*|__)(.+?)(?:\*\*|__):?$/, '$1')
+      .replace(/^\*([^*]+)\*$/, '$1');
     const marked = bare !== clean;
     const item = bare.replace(BULLET, '').replace(CIRCLED, '1. ');
-    const plain = item.replace(NUMBERED, '').replace(/^\*\*(.+?)[.:]?\*\*[.:]?\s*/, '$1: ').trim();
+    const plain = item
+      .replace(NUMBERED, '')
+      .replace(/^\*\*(.+?)[.:]?\*\*[.:]?\s*/, '$1: ')
+      .trim();
     if (plain !== '') {
       const letter = /^[\s\u00a0]*([A-H])[.)]\s/.exec(item)?.[1] ?? null;
       const label = letter !== null && !isAction(plain) ? letter : null;
-      const row = { text: plain, start, end: at, blankBefore: blank || label !== null, bulleted: item !== bare, numbered: label === null && plain !== item && NUMBERED.test(item), marked, label, indent: /^[ \u00a0]*/.exec(raw)![0].length, ...(table !== null && TABLE_RULE.test(raws[n + 1] ?? '') && !TABLE_RULE.test(raw) ? { overTable: true as const } : {}) };
+      const row = {
+        text: plain,
+        start,
+        end: at,
+        blankBefore: blank || label !== null,
+        bulleted: item !== bare,
+        numbered: label === null && plain !== item && NUMBERED.test(item),
+        marked,
+        label,
+        indent: /^[ \u00a0]*/.exec(raw)![0].length,
+        ...(table !== null && TABLE_RULE.test(raws[n + 1] ?? '') && !TABLE_RULE.test(raw) ? { overTable: true as const } : {}),
+      };
       out.push(row);
     }
     blank = false;
@@ -91,7 +147,12 @@ function lettered(rows: readonly RawRow[]): readonly RawRow[] {
   if (said.length < 2 || said.some((l, i) => l !== 'ABCDEFGH'[i])) return rows;
   return rows.flatMap((r, i): readonly RawRow[] => {
     const m = letters[i];
-    return m ? [{ ...r, text: `${m[1]!}:`, marked: true, blankBefore: true, label: m[1]! }, { ...r, text: r.text.slice(m[0].length), blankBefore: false }] : [r];
+    return m
+      ? [
+          { ...r, text: `${m[1]!}:`, marked: true, blankBefore: true, label: m[1]! },
+          { ...r, text: r.text.slice(m[0].length), blankBefore: false },
+        ]
+      : [r];
   });
 }
 
@@ -103,7 +164,13 @@ const TABLE_RULE = /^\s*\|?(?:\s*:?-{2,}:?\s*\|)+(?:\s*:?-{2,}:?\s*)?$/;
 
 /** The cells of a row of a table; null for any other row. */
 function cellsOf(raw: string): readonly string[] | null {
-  if (raw.includes('|')) return raw.trim().replace(/^\|/, '').replace(/\|$/, '').split('|').map((t) => t.trim());
+  if (raw.includes('|'))
+    return raw
+      .trim()
+      .replace(/^\|/, '')
+      .replace(/\|$/, '')
+      .split('|')
+      .map((t) => t.trim());
   return raw.includes('\t') ? raw.split('\t').map((t) => t.trim()) : null;
 }
 
@@ -137,7 +204,8 @@ function countedInOne(raw: string): readonly string[] {
 
 const LONGEST_COUNTED = 8000;
 
-const COUNTED = /\b(?:eggs?|yolks?|whites?|lea(?:f|ves)|sheets?|lemons?|limes?|oranges?|bananas?|apples?|pears?|biscuits?|fingers?|ladyfingers|pods?|tins?|cans?)$/i;
+const COUNTED =
+  /\b(?:eggs?|yolks?|whites?|lea(?:f|ves)|sheets?|lemons?|limes?|oranges?|bananas?|apples?|pears?|biscuits?|fingers?|ladyfingers|pods?|tins?|cans?)$/i;
 
 const FEWEST_BARE = 4;
 
@@ -147,8 +215,11 @@ function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => bo
   const bare = meant.filter(Boolean).length;
   // A leaf of gelatin may be weighed where all else is bare; where others have measures too, a bare number is a count.
   // A title that says how large a glass is, is no list.
-  const lists = rows.filter((r, i) => (i > 0 || r.listed) && !r.numbered && r.text.length <= 80 && !YIELD.test(r.text) && !isAction(r.text) && !/:\s/.test(r.text));
-  const said = (dimension: 'mass' | 'volume'): number => lists.filter((r) => (looksLikeMeasured(r.text) || endsMeasured(r.text)) && splitLine(r.text).amounts.some((a) => a.unit?.dimension === dimension)).length;
+  const lists = rows.filter(
+    (r, i) => (i > 0 || r.listed) && !r.numbered && r.text.length <= 80 && !YIELD.test(r.text) && !isAction(r.text) && !/:\s/.test(r.text),
+  );
+  const said = (dimension: 'mass' | 'volume'): number =>
+    lists.filter((r) => (looksLikeMeasured(r.text) || endsMeasured(r.text)) && splitLine(r.text).amounts.some((a) => a.unit?.dimension === dimension)).length;
   if (bare < FEWEST_BARE || said('volume') > 0 || said('mass') * FEWEST_BARE > bare) return rows;
   return rows.flatMap((r, i): readonly RawRow[] => {
     const m = found[i];
@@ -163,7 +234,8 @@ function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => bo
 /** '1 Beat …', '2 Whip …': rows that begin with 1, 2, 3 and a verb are steps, without a full stop behind the number too. */
 function counted(rows: readonly RawRow[]): readonly RawRow[] {
   const bare = rows.map((r) => /^(\d{1,2})\s+(?=\p{Lu}\p{L}+)/u.exec(r.text));
-  const step = (i: number, n: number): boolean => bare[i] !== null && bare[i] !== undefined && Number(bare[i]![1]) === n && isAction(rows[i]!.text.slice(bare[i]![0].length));
+  const step = (i: number, n: number): boolean =>
+    bare[i] !== null && bare[i] !== undefined && Number(bare[i]![1]) === n && isAction(rows[i]!.text.slice(bare[i]![0].length));
   const first = rows.findIndex((_, i) => step(i, 1));
   if (first < 0 || !step(first + 1, 2)) return rows;
   return rows.map((r, i) => (i >= first && step(i, i - first + 1) ? { ...r, text: r.text.slice(bare[i]![0].length), numbered: true } : r));
@@ -184,4 +256,5 @@ function takenApart(row: RawRow, isIngredient: (name: string) => boolean, amongL
 }
 
 /** The rows of a text, each with how it was marked: web marks and the lines of tables taken off, lists within a row taken apart. Linear in its length. */
-export const rawRows = (text: string, isIngredient: (name: string) => boolean): readonly RawRow[] => inBareGrams(splitRows(withoutTags(text), isIngredient), isIngredient);
+export const rawRows = (text: string, isIngredient: (name: string) => boolean): readonly RawRow[] =>
+  inBareGrams(splitRows(withoutTags(text), isIngredient), isIngredient);

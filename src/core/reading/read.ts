@@ -125,7 +125,10 @@ export function readRecipe(given: string, context: ReadContext, choices: ReadCho
   };
   const rows = rowsOf(text, isIngredient);
   if (!rows.ok) return rows;
-  const prose = rows.value.filter((r) => r.kind === 'prose').map((r) => r.text).join('\n');
+  const prose = rows.value
+    .filter((r) => r.kind === 'prose')
+    .map((r) => r.text)
+    .join('\n');
   const apart = apartIn(prose);
   const feeds = feedsIn(rows.value);
   const isFeed = (r: Row): boolean => feeds.some((f) => f.text === r.text && f.under === r.under);
@@ -154,7 +157,13 @@ function takenBack({ lines, doubts }: Reading, corrections: readonly Correction[
   return corrections.flatMap((c): Doubt[] => {
     const line = lines.findIndex((l) => l.draft.written.includes(c.meant));
     if (doubts.some((d) => d.line === line)) return [];
-    return [{ about: line < 0 ? c.sentence : lines[line]!.draft.written, says: `the recipe takes ‘${c.was}’ back: ‘${c.meant}’ is meant`, line: line < 0 ? null : line }];
+    return [
+      {
+        about: line < 0 ? c.sentence : lines[line]!.draft.written,
+        says: `the recipe takes ‘${c.was}’ back: ‘${c.meant}’ is meant`,
+        line: line < 0 ? null : line,
+      },
+    ];
   });
 }
 
@@ -164,9 +173,22 @@ function inGrams(row: string): string {
   return amounts[0]?.unit === null && span ? `${row.slice(0, span[1])} g${row.slice(span[1])}` : row;
 }
 
-function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readonly ListedFeed[], chatter: readonly string[], cups: SaidCups, context: ReadContext): Reading {
+function assembled(
+  text: string,
+  rows: readonly Row[],
+  flow: Flow,
+  feeds: readonly ListedFeed[],
+  chatter: readonly string[],
+  cups: SaidCups,
+  context: ReadContext,
+): Reading {
   const used = flow.bowls.filter((b) => b.lines.size > 0 || b.takes.size > 0 || b.place === 'kept');
-  const parts = partsOf(used, flow, rows).map((p, i): ReadPart => ({ ...p, feeds: feeds.filter((f) => f.under === used[i]!.heading).map((f) => ({ text: f.text, part: f.from === null ? null : (partAtHeading(f.from) ?? null), start: f.start })) }));
+  const parts = partsOf(used, flow, rows).map((p, i): ReadPart => ({
+    ...p,
+    feeds: feeds
+      .filter((f) => f.under === used[i]!.heading)
+      .map((f) => ({ text: f.text, part: f.from === null ? null : (partAtHeading(f.from) ?? null), start: f.start })),
+  }));
   function partAtHeading(heading: string): string | undefined {
     const i = used.findIndex((b) => b.heading === heading);
     return i < 0 ? undefined : `p${used[i]!.id + 1}`;
@@ -201,15 +223,40 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
     end: s.end,
   }));
   const fallback = parts[0]?.id ?? '';
-  const lines: ReadLine[] = flow.lines.map((draft, i) => ({ draft, part: owner.get(i) ?? fallback, step: flow.stepOf[i]!, sure: draft.ingredient !== null && draft.confidence >= SURE_FROM && draft.grams !== null && draft.doubt === '' }));
+  const lines: ReadLine[] = flow.lines.map((draft, i) => ({
+    draft,
+    part: owner.get(i) ?? fallback,
+    step: flow.stepOf[i]!,
+    sure: draft.ingredient !== null && draft.confidence >= SURE_FROM && draft.grams !== null && draft.doubt === '',
+  }));
   const title = titleOf(rows, text);
-  const heads = rows.filter((r) => r.kind === 'yield' || r.kind === 'about' || r.kind === 'title' || (r.kind === 'section' && /\(.*\d.*\)/.test(r.text))).map((r) => r.text);
-  const method = rows.filter((r) => r.kind === 'prose' || r.kind === 'yield' || r.kind === 'about' || r.kind === 'title').map((r) => r.text).join('.\n');
-  const vessel = vesselIn(method) ?? vesselIn(rows.filter((r) => r.kind === 'line' && /\d\s*(?:x|×|by)\s*\d/i.test(r.text)).map((r) => r.text).join('.\n'));
-  const freezes = flow.steps.some((s) => s.work === 'freeze' && (s.minutes?.[0] ?? 240) >= 90 && !/\bbowl\b|\bwhisk\b|\bbeaters\b/i.test(s.text.replace(/\bwhisk(?:ed)?\s+(?:the|until)/i, '')));
+  const heads = rows
+    .filter((r) => r.kind === 'yield' || r.kind === 'about' || r.kind === 'title' || (r.kind === 'section' && /\(.*\d.*\)/.test(r.text)))
+    .map((r) => r.text);
+  const method = rows
+    .filter((r) => r.kind === 'prose' || r.kind === 'yield' || r.kind === 'about' || r.kind === 'title')
+    .map((r) => r.text)
+    .join('.\n');
+  const vessel =
+    vesselIn(method) ??
+    vesselIn(
+      rows
+        .filter((r) => r.kind === 'line' && /\d\s*(?:x|×|by)\s*\d/i.test(r.text))
+        .map((r) => r.text)
+        .join('.\n'),
+    );
+  const freezes = flow.steps.some(
+    (s) =>
+      s.work === 'freeze' && (s.minutes?.[0] ?? 240) >= 90 && !/\bbowl\b|\bwhisk\b|\bbeaters\b/i.test(s.text.replace(/\bwhisk(?:ed)?\s+(?:the|until)/i, '')),
+  );
   const chilled = flow.steps.some((s) => s.work === 'chill');
   const sections = rows.filter((r) => r.kind === 'section' && !PLAIN_HEAD.test(r.text) && !flow.steps.some((s) => s.section === r.text));
-  const unread = [...rows.filter((r) => r.kind === 'note' || r.kind === 'about').map((r) => r.text), ...chatter, ...sections.map((r) => r.text), ...headingsLost(rows, parts, steps)];
+  const unread = [
+    ...rows.filter((r) => r.kind === 'note' || r.kind === 'about').map((r) => r.text),
+    ...chatter,
+    ...sections.map((r) => r.text),
+    ...headingsLost(rows, parts, steps),
+  ];
   const reading: Reading = {
     title,
     portions: portionsIn([...heads, title], method),
@@ -220,18 +267,46 @@ function assembled(text: string, rows: readonly Row[], flow: Flow, feeds: readon
     vessel,
     mixer: mixerIn(method),
     use: purposeIn(method, vessel),
-    family: familyOf(title, parts.map((p) => p.kind), freezes, chilled),
+    family: familyOf(
+      title,
+      parts.map((p) => p.kind),
+      freezes,
+      chilled,
+    ),
     freezes,
     unread: [...new Set(unread)],
     doubts: doubtsOf(lines, flow),
   };
-  const served = reading.portions === null ? [] : [`${reading.portions.low} ${reading.portions.high}`, ...rows.filter((r) => r.kind === 'yield').map((r) => HOW_MANY.exec(r.text)?.[1] ?? '')];
-  const understood = [reading.title, ...reading.lines.map((l) => l.draft.written), ...reading.parts.flatMap((p) => [p.name, ...p.feeds.map((f) => f.text)]), ...reading.steps.map((x) => x.text), ...reading.unread, ...served];
+  const served =
+    reading.portions === null
+      ? []
+      : [`${reading.portions.low} ${reading.portions.high}`, ...rows.filter((r) => r.kind === 'yield').map((r) => HOW_MANY.exec(r.text)?.[1] ?? '')];
+  const understood = [
+    reading.title,
+    ...reading.lines.map((l) => l.draft.written),
+    ...reading.parts.flatMap((p) => [p.name, ...p.feeds.map((f) => f.text)]),
+    ...reading.steps.map((x) => x.text),
+    ...reading.unread,
+    ...served,
+  ];
   return { ...reading, unread: [...reading.unread, ...lostRows(text, understood, context.larder)] };
 }
 
 const NAME_BY_KIND: Readonly<Record<PartKind, string>> = {
-  'whipped-cream': 'Whipped cream', 'cheese-cream': 'Cheese cream', 'egg-foam': 'Egg foam', custard: 'Custard', 'chocolate-base': 'Chocolate', 'fruit-base': 'Fruit', 'set-filling': 'Filling', buttercream: 'Buttercream', soak: 'Soak', 'biscuit-layer': 'Biscuits', 'pressed-base': 'Base', meringue: 'Meringue', topping: 'Topping', crown: 'For the top',
+  'whipped-cream': 'Whipped cream',
+  'cheese-cream': 'Cheese cream',
+  'egg-foam': 'Egg foam',
+  custard: 'Custard',
+  'chocolate-base': 'Chocolate',
+  'fruit-base': 'Fruit',
+  'set-filling': 'Filling',
+  buttercream: 'Buttercream',
+  soak: 'Soak',
+  'biscuit-layer': 'Biscuits',
+  'pressed-base': 'Base',
+  meringue: 'Meringue',
+  topping: 'Topping',
+  crown: 'For the top',
 };
 
 function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): readonly ReadPart[] {
@@ -241,7 +316,8 @@ function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): reado
   for (const r of rows) {
     // A letter calls a list; it is no name.
     if (r.kind !== 'part' || r.text.length === 1) continue;
-    const weigh = (b: Bowl): number => [...b.lines].filter((i) => flow.lines[i]!.under === r.text).reduce((g, i) => g + 1 + (flow.lines[i]!.grams ?? 0) / 1000, 0);
+    const weigh = (b: Bowl): number =>
+      [...b.lines].filter((i) => flow.lines[i]!.under === r.text).reduce((g, i) => g + 1 + (flow.lines[i]!.grams ?? 0) / 1000, 0);
     const best = [...used].sort((a, b) => weigh(b) - weigh(a))[0];
     if (best && weigh(best) > 0 && !headings.has(r.text) && ![...headings.values()].includes(best)) headings.set(r.text, best);
   }
@@ -256,23 +332,39 @@ function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): reado
       const reach = used.includes(from) ? from : null;
       return reach ? [{ part: `p${reach.id + 1}`, share, says: b.keptSays }] : [];
     });
-    return { id: `p${b.id + 1}`, name: (n === 1 ? base : `${base} ${n}`).slice(0, 60), kind, stage: b.air && isWhisked(kind) ? b.stage : null, takes, ways: waysOf(b, kind, flow), syrupC: b.hotC !== null && b.hotC >= 100 && b.hotC <= 140 ? b.hotC : null, lies: b.placed === 'beside' ? 'beside' : b.placed === 'late' ? 'top' : 'in', feeds: [] };
+    return {
+      id: `p${b.id + 1}`,
+      name: (n === 1 ? base : `${base} ${n}`).slice(0, 60),
+      kind,
+      stage: b.air && isWhisked(kind) ? b.stage : null,
+      takes,
+      ways: waysOf(b, kind, flow),
+      syrupC: b.hotC !== null && b.hotC >= 100 && b.hotC <= 140 ? b.hotC : null,
+      lies: b.placed === 'beside' ? 'beside' : b.placed === 'late' ? 'top' : 'in',
+      feeds: [],
+    };
   });
 }
 
-const isWhisked = (kind: PartKind): boolean => kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown' || kind === 'set-filling' || kind === 'egg-foam' || kind === 'meringue';
+const isWhisked = (kind: PartKind): boolean =>
+  kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown' || kind === 'set-filling' || kind === 'egg-foam' || kind === 'meringue';
 
 function plainNameOf(b: Bowl, kind: PartKind, flow: Flow): string {
   if (kind === 'topping' || kind === 'biscuit-layer' || kind === 'fruit-base') {
     const heavy = [...b.lines].map((i) => flow.lines[i]!).sort((x, y) => (y.grams ?? 0) - (x.grams ?? 0))[0];
-    const name = heavy?.ingredient?.name.replace(/\(.*?\)/g, '').split(',')[0]!.trim();
+    const name = heavy?.ingredient?.name
+      .replace(/\(.*?\)/g, '')
+      .split(',')[0]!
+      .trim();
     if (name && b.lines.size === 1) return name;
   }
-  if (kind === 'egg-foam' && gramsIn(b, flow.lines) > 0) return [...b.lines].some((i) => flow.lines[i]!.role === 'white') && ![...b.lines].some((i) => flow.lines[i]!.role === 'yolk') ? 'Whites' : 'Egg foam';
+  if (kind === 'egg-foam' && gramsIn(b, flow.lines) > 0)
+    return [...b.lines].some((i) => flow.lines[i]!.role === 'white') && ![...b.lines].some((i) => flow.lines[i]!.role === 'yolk') ? 'Whites' : 'Egg foam';
   return NAME_BY_KIND[kind];
 }
 
-const PLAIN_HEAD = /^(?:the )?(?:(?:step|stage|part) \w+|(?:ingredients?|item|name) (?:amounts?|quantity|weight|grams)|ingredients?|method|directions?|instructions?|preparation|procedure|process|steps|notes?|tips?|what you(?:['’]ll)? need|how to make it|you(?:['’]ll)? need)\b.{0,20}$/i;
+const PLAIN_HEAD =
+  /^(?:the )?(?:(?:step|stage|part) \w+|(?:ingredients?|item|name) (?:amounts?|quantity|weight|grams)|ingredients?|method|directions?|instructions?|preparation|procedure|process|steps|notes?|tips?|what you(?:['’]ll)? need|how to make it|you(?:['’]ll)? need)\b.{0,20}$/i;
 
 /** Headings that no part and no step is named by stay in the words of the recipe. */
 function headingsLost(rows: readonly Row[], parts: readonly ReadPart[], steps: readonly ReadStep[]): readonly string[] {

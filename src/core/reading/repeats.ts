@@ -9,17 +9,20 @@ interface Laid {
   readonly places: readonly string[];
 }
 
-const REPEAT = /\b(?:repeat|continue (?:layering|with|in layers)|do (?:that|this|it|the same)(?: (?:all|whole thing))? (?:again|once|twice|\w+ (?:more )?times)|(?:make|build|form) (?:\w+ )?more (?:such )?layers)\b/i;
+const REPEAT =
+  /\b(?:repeat|continue (?:layering|with|in layers)|do (?:that|this|it|the same)(?: (?:all|whole thing))? (?:again|once|twice|\w+ (?:more )?times)|(?:make|build|form) (?:\w+ )?more (?:such )?layers)\b/i;
 /** 'Once', 'twice more', 'three times', 'two more layers'. */
 const TIMES = /\b(once|twice|(?:\d{1,2}|two|three|four|five|six) (?:more )?(?:times|layers?))\b/i;
 /** 'In three layers', 'make four layers of each'. */
 const IN_ALL = /\b(?:in|make|build|for) (\d{1,2}|two|three|four|five|six) (?:even |equal |alternate |alternating )?layers\b/i;
 /** 'Another layer of crackers', 'top with the rest of the crumbs': laid anew, though it lies there already. */
-const ANEW = /\b(?:another|a second|a third|a last|a final|one more|more) (?:\w+ )?layer\b|(?:\bwith|\bw\/) (?:the )?(?:rest|remaining|remainder|other|another|more)\b/i;
+const ANEW =
+  /\b(?:another|a second|a third|a last|a final|one more|more) (?:\w+ )?layer\b|(?:\bwith|\bw\/) (?:the )?(?:rest|remaining|remainder|other|another|more)\b/i;
 const ENDS = /\b(?:ending|finishing|end|finish|close|topping off) (?:up )?(?:it )?with\b/i;
 const MOST_LAYERS = 60;
 
-const count = (words: string): number => (/^once/i.test(words) ? 1 : /^twice/i.test(words) ? 2 : (/^\d/.test(words) ? Number.parseInt(words, 10) : (wordNumber(`${words} `, 0)?.value ?? 1)));
+const count = (words: string): number =>
+  /^once/i.test(words) ? 1 : /^twice/i.test(words) ? 2 : /^\d/.test(words) ? Number.parseInt(words, 10) : (wordNumber(`${words} `, 0)?.value ?? 1);
 
 /**
  * The layers of a dessert as its steps lay them, from the floor up, by part: a repeat lays again what was laid since the first layer of its
@@ -47,8 +50,12 @@ export function layersSaid(steps: readonly Laid[], kinds: ReadonlyMap<string, Pa
       continue;
     }
     // What carries the new layer is named with it ('over the base'): it lies there already.
-    const carries = (p: string): boolean => laid.includes(p) && (LIES_ONCE.has(kinds.get(p) ?? 'topping') || (layers.length > 1 && p === laid.at(-1) && !ANEW.test(s.text)));
-    add(laid, layers.filter((p) => !carries(p)));
+    const carries = (p: string): boolean =>
+      laid.includes(p) && (LIES_ONCE.has(kinds.get(p) ?? 'topping') || (layers.length > 1 && p === laid.at(-1) && !ANEW.test(s.text)));
+    add(
+      laid,
+      layers.filter((p) => !carries(p)),
+    );
     // A base lies once, under all that is repeated.
     while (cycle < laid.length && kinds.get(laid[cycle]!) === 'pressed-base') cycle++;
   }

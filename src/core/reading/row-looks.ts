@@ -9,19 +9,24 @@ import { wordsOf } from './words';
 export const LONGEST_LINE = 150;
 
 /** Above a list. */
-export const INGREDIENTS = /^(?:the |for the |your )?(?:ingredients?|shopping list|what you(?:['’]ll)? need|you(?:['’]ll| will)? need|what goes in|things)\b[^.]{0,40}:?$/i;
+export const INGREDIENTS =
+  /^(?:the |for the |your )?(?:ingredients?|shopping list|what you(?:['’]ll)? need|you(?:['’]ll| will)? need|what goes in|things)\b[^.]{0,40}:?$/i;
 
 /** How many it serves, how much it makes. */
-export const YIELD = /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^(?:\p{L}{2,10}:\s*)?\d{1,3} (?:verrines|coupes|tumblers) (?:of|à|a)\b|^[x×]\s?\d{1,3}$|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)(?:,? (?:from |in )?(?:an? |one )?(?:terrine|loaf|tin|ring|tray|mou?ld|dish|cake)\b.{0,24}|\W*)$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/iu;
+export const YIELD =
+  /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^(?:\p{L}{2,10}:\s*)?\d{1,3} (?:verrines|coupes|tumblers) (?:of|à|a)\b|^[x×]\s?\d{1,3}$|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)(?:,? (?:from |in )?(?:an? |one )?(?:terrine|loaf|tin|ring|tray|mou?ld|dish|cake)\b.{0,24}|\W*)$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/iu;
 
 /** 'Yolks 80', 'cream 250 + 300 whipped': a list that says no measure anywhere is in grams. */
-export const BARE_GRAMS = /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%)?(?:\s?\(\d\))?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\))?)$/u;
+export const BARE_GRAMS =
+  /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%)?(?:\s?\(\d\))?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\))?)$/u;
 
 /** What is taken of a counted fruit. */
-export const TAKEN_FROM = /^(?:(?:finely |freshly )?grated )?(?:zest|juice|rind|peel)(?: (?:and|&|\+) (?:zest|juice|rind|peel))? (?:\d{1,2}|[½¼¾]|half an?|one|two|three|four) (?:(?:large|small|medium|unwaxed|lrg|lge|sm|med) )*(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b[^.!]{0,24}$/i;
+export const TAKEN_FROM =
+  /^(?:(?:finely |freshly )?grated )?(?:zest|juice|rind|peel)(?: (?:and|&|\+) (?:zest|juice|rind|peel))? (?:\d{1,2}|[½¼¾]|half an?|one|two|three|four) (?:(?:large|small|medium|unwaxed|lrg|lge|sm|med) )*(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b[^.!]{0,24}$/i;
 
 /** '3 lemons juice + zest of 2': two things of one fruit. */
-export const JUICE_THEN_ZEST = /^(\d{1,2}|[½¼¾]|one|two|three|four|five|six) ((?:unwaxed |large |small )?(?:lemon|lime|orange|grapefruit)s?),? (?:the )?juice,? (?:and|&|\+|plus) (?:the )?(?:zest|rind|peel) (?:of|from) (\d{1,2}|half|one|two|three|four)\b.{0,12}$/i;
+export const JUICE_THEN_ZEST =
+  /^(\d{1,2}|[½¼¾]|one|two|three|four|five|six) ((?:unwaxed |large |small )?(?:lemon|lime|orange|grapefruit)s?),? (?:the )?juice,? (?:and|&|\+|plus) (?:the )?(?:zest|rind|peel) (?:of|from) (\d{1,2}|half|one|two|three|four)\b.{0,12}$/i;
 
 /** What something of a list is for: no work. */
 export const PURPOSE = /,?\s+(?:to|for) (?:garnish|serve|decorate|decorating|finish|finishing|dust|dusting|serving|glaze|glazing|brush|coat|sprinkle|top)\W*$/i;
@@ -37,7 +42,8 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   // 'Cream 35 %   200 g': what ends in its measure is no sentence.
   if (endsMeasured(text) && !isTime(text)) return true;
   if (span[0] <= 2) return !/[.!]\s+\p{Lu}/u.test(text) && !isTime(text) && name !== '';
-  if (/^(?:the )?(?:(?:finely|freshly) )?(?:grated |pared )?(?:zest|juice|peel|rind|seeds)\b[^.]{0,30}\b(?:of|from)\b/i.test(text) && text.length < 70) return true;
+  if (/^(?:the )?(?:(?:finely|freshly) )?(?:grated |pared )?(?:zest|juice|peel|rind|seeds)\b[^.]{0,30}\b(?:of|from)\b/i.test(text) && text.length < 70)
+    return true;
   // 'Juice ½ lemon', 'zest 2 oranges'.
   if (TAKEN_FROM.test(text)) return true;
   if (amounts[0]!.unit !== null && text.length < 70 && !/[.!]$/.test(text) && !isTime(text) && isIngredient(name)) return true;
@@ -50,14 +56,18 @@ export const isTime = (text: string): boolean => {
   return t !== undefined && t.start <= 3;
 };
 
-const hasVerbInside = (text: string): boolean => /\b(?:until|till|then|into the|in the (?:fridge|freezer|oven|microwave))\b/i.test(text) || temperaturesIn(text, false).length > 0;
+const hasVerbInside = (text: string): boolean =>
+  /\b(?:until|till|then|into the|in the (?:fridge|freezer|oven|microwave))\b/i.test(text) || temperaturesIn(text, false).length > 0;
 
 /** Whether a row says what is done: it begins with a verb, or is a sentence with one, or a time in a place. */
 export function isAction(text: string): boolean {
   const first = sentencesOf(text)[0] ?? text;
   const c = clauseOf(first);
   if (c.verb && c.at <= 6) return !c.verb.weak || c.at > 0 || /[.!]$/.test(text) || text.split(/\s+/).length > 3 || timesIn(text).length > 0;
-  return c.verb !== null || (/\b(?:fridge|freezer|oven|microwave|water|hob|overnight|o\/n|till|until)\b/i.test(text) && (timesIn(text).length > 0 || /\b(?:till|until)\b/i.test(text)));
+  return (
+    c.verb !== null ||
+    (/\b(?:fridge|freezer|oven|microwave|water|hob|overnight|o\/n|till|until)\b/i.test(text) && (timesIn(text).length > 0 || /\b(?:till|until)\b/i.test(text)))
+  );
 }
 
 /** 'Gelatin leaf 3 g': a short name, and its measure at the end. */

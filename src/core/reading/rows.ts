@@ -29,11 +29,15 @@ export interface Row {
 /** No recipe is longer; what is longer is text that stays where it is. */
 export const LONGEST_TEXT = 60_000;
 
-const TABLE_HEAD = /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|qty|weight|grams|g)\b.{0,30}$|^(?:amounts?|quantit(?:y|ies)|weight|grams)\s+(?:ingredients?|item|name)\b.{0,30}$/i;
-const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|process|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
-const NOTES = /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
+const TABLE_HEAD =
+  /^(?:ingredients?|item|name)\s+(?:amounts?|quantit(?:y|ies)|qty|weight|grams|g)\b.{0,30}$|^(?:amounts?|quantit(?:y|ies)|weight|grams)\s+(?:ingredients?|item|name)\b.{0,30}$/i;
+const METHOD =
+  /^(?:the )?(?:method|directions?|instructions?|preparation|procedure|process|steps|how to (?:make|do) (?:it|this|them)|how it(?:['’]s| is) made|making it|to make|what to do|the making|putting it together|assembly and method|recipe)\b[^.]{0,20}:?$/i;
+const NOTES =
+  /^(?:(?:cook|chef|baker|my)?['’]?s? ?)?(?:notes?|tips?|hints?|storage|to store|variations?|make ahead|nutrition|equipment|special equipment|tools)\b[^.]{0,24}:?$/i;
 const NOTE_LEAD = /^(?:notes?|tips?|hint|n\.?b\.?|p\.?s\.?|variation|storage|make ahead|nutrition)\s*[:–—-]\s*\S/i;
-const ABOUT = /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
+const ABOUT =
+  /^(?:prep(?:aration)?|cook(?:ing)?|total|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|active|ready in|difficulty|level|time|hands-on|course|cuisine|author|equipment|vessel|tin|calories|start|you need|needs)\b(?:[\s-]*(?:time|the day|on|before)[^.:]{0,30})?\s*[:–—-]\s*\S/i;
 const SIZES = /^(?:springform|ring|tin|tray|dish|terrine|loaf tin|pan|mould|mold|glasses|cups)\b[^.]{0,60}\d/i;
 /** 'Layer 2 - mocha', 'Part 1: base'. */
 const NUMBERED_PART = /^(?:layer|part|component)\s+(?:\d{1,2}|one|two|three|four|five)\s*[-–—:.]\s*(\p{L}[\p{L} '’-]{2,40})$/iu;
@@ -54,7 +58,12 @@ export function inlineHead(text: string, headings: readonly string[]): { readonl
   if (named && headings.some((h) => sameHeading(h, named[1]!))) return { name: named[1]!, lead: named[0] };
   const found = named ?? (dashed && headings.some((h) => sameHeading(h, dashed[1]!)) ? dashed : null);
   // 'Coffee: I make about 300 ml': of that, no heading.
-  return found && !/^(?:i|you|we) (?:make|use|need|take|want)\b/i.test(text.slice(found[0].length)) && timesIn(found[1]!).length === 0 && clauseOf(found[1]!).verb === null ? { name: found[1]!, lead: found[0] } : null;
+  return found &&
+    !/^(?:i|you|we) (?:make|use|need|take|want)\b/i.test(text.slice(found[0].length)) &&
+    timesIn(found[1]!).length === 0 &&
+    clauseOf(found[1]!).verb === null
+    ? { name: found[1]!, lead: found[0] }
+    : null;
 }
 
 /**
@@ -66,7 +75,12 @@ export function inlineHead(text: string, headings: readonly string[]): { readonl
  */
 export function rowsOf(text: string, isIngredient: (name: string) => boolean): Result<readonly Row[]> {
   if (text.length > MOST_CHARACTERS) return fail('text', 'too-large', 'That is more than 5 MB of text: no recipe is so long. Nothing was read.');
-  if (text.length > LONGEST_TEXT) return fail('text', 'too-long', `That is ${Math.round(text.length / 1000)}\u00a0000 characters: a recipe has at most ${LONGEST_TEXT / 1000}\u00a0000. Keep the part with the recipe.`);
+  if (text.length > LONGEST_TEXT)
+    return fail(
+      'text',
+      'too-long',
+      `That is ${Math.round(text.length / 1000)}\u00a0000 characters: a recipe has at most ${LONGEST_TEXT / 1000}\u00a0000. Keep the part with the recipe.`,
+    );
   const found = rawRows(text, isIngredient);
   if (found.length === 0) return fail('text', 'empty', 'There is nothing to read yet: paste a recipe, or type it as you would tell it.');
   return ok(classified(found, isIngredient));
@@ -83,7 +97,16 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
   let block = 0;
   rows.forEach((r, i) => {
     const { text } = r;
-    const push = (kind: RowKind, words = text): void => void out.push({ kind, text: words, start: r.start, end: r.end, under: kind === 'line' ? part : kind === 'prose' ? section : null, block, label: r.label });
+    const push = (kind: RowKind, words = text): void =>
+      void out.push({
+        kind,
+        text: words,
+        start: r.start,
+        end: r.end,
+        under: kind === 'line' ? part : kind === 'prose' ? section : null,
+        block,
+        label: r.label,
+      });
     const next = rows[i + 1];
     if (r.blankBefore) block++;
     if (r.listed) {
@@ -104,14 +127,33 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       push('title', text.replace(/\s*:{2,}.*$/, '').replace(/[:.]$/, ''));
       // A list that begins at once stands under its own name, where others have one too.
       // What says how many it serves is the name of the whole.
-      if (next && !next.blankBefore && !/\b(?:for|serves|makes)\s+\d/i.test(text) && looksLikeLine(next.text) && !YIELD.test(next.text) && (looksLikeMeasured(next.text) || isIngredient(splitLine(next.text).name)) && rows.some((x, j) => j > 1 && x.blankBefore && isPartHeading(x, rows[j + 1], isIngredient))) {
+      if (
+        next &&
+        !next.blankBefore &&
+        !/\b(?:for|serves|makes)\s+\d/i.test(text) &&
+        looksLikeLine(next.text) &&
+        !YIELD.test(next.text) &&
+        (looksLikeMeasured(next.text) || isIngredient(splitLine(next.text).name)) &&
+        rows.some((x, j) => j > 1 && x.blankBefore && isPartHeading(x, rows[j + 1], isIngredient))
+      ) {
         part = partName(text);
         push('part', part);
       }
       return;
     }
     // A name that stands behind what the cook tells of it, above how much it makes.
-    if (i > 0 && mode === 'start' && next && text.length < 60 && !/[.!?:]$/.test(text) && out.every((o) => o.kind === 'note') && (ABOUT.test(next.text) || YIELD.test(next.text) || INGREDIENTS.test(next.text)) && isTitle(r, next, listed) && !looksLikeLine(text, isIngredient)) return push('title', text);
+    if (
+      i > 0 &&
+      mode === 'start' &&
+      next &&
+      text.length < 60 &&
+      !/[.!?:]$/.test(text) &&
+      out.every((o) => o.kind === 'note') &&
+      (ABOUT.test(next.text) || YIELD.test(next.text) || INGREDIENTS.test(next.text)) &&
+      isTitle(r, next, listed) &&
+      !looksLikeLine(text, isIngredient)
+    )
+      return push('title', text);
     if (INGREDIENTS.test(text) && !looksLikeMeasured(text)) {
       mode = 'lines';
       part = null;
@@ -133,7 +175,8 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (IN_GRAMS.test(text)) return push('about');
     if (NOTE_LEAD.test(text)) return push('note');
     if (YIELD.test(text) && text.length < 80 && !looksLikeMeasured(text)) return push('yield');
-    if ((ABOUT.test(text) || SIZES.test(text)) && text.length < 110 && !looksLikeMeasured(text) && !(mode === 'steps' && isAction(text) && !/time/i.test(text))) return push('about');
+    if ((ABOUT.test(text) || SIZES.test(text)) && text.length < 110 && !looksLikeMeasured(text) && !(mode === 'steps' && isAction(text) && !/time/i.test(text)))
+      return push('about');
     if (mode === 'notes' && !(r.numbered && isAction(text))) return push('note');
     // 'Layer 2 - mocha' above its list.
     const numbered = NUMBERED_PART.exec(text)?.[1];
@@ -162,14 +205,32 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       mode = 'lines';
       return push('line');
     }
-    if (mode === 'steps' && (r.bulleted || !/[.!]$/.test(text)) && looksLikeLine(text) && (looksLikeMeasured(text) || isIngredient(splitLine(text).name)) && !/\b(?:half|rest) (?:of )?the\b|\brest of\b/i.test(text) && !isAction(text)) {
+    if (
+      mode === 'steps' &&
+      (r.bulleted || !/[.!]$/.test(text)) &&
+      looksLikeLine(text) &&
+      (looksLikeMeasured(text) || isIngredient(splitLine(text).name)) &&
+      !/\b(?:half|rest) (?:of )?the\b|\brest of\b/i.test(text) &&
+      !isAction(text)
+    ) {
       mode = 'lines';
       return push('line');
     }
     if (mode === 'lines' && !isAction(text) && !r.numbered && text.length <= LONGEST_LINE && !/[.!?]$/.test(text) && !r.blankBefore) return push('line');
     // 'vanilla pod, seeds', 'yellow food colouring': a thing of the larder without an amount is a line, though a blank row stands above it.
-    if (mode === 'lines' && !r.numbered && !isAction(text) && !/[.!?:]$/.test(text) && isIngredient(splitLine(text).name.split(',')[0]!) && text.split(/\s+/).length <= 5) return push('line');
-    const inline = inlineHead(text, out.flatMap((o) => (o.kind === 'part' ? [o.text] : [])));
+    if (
+      mode === 'lines' &&
+      !r.numbered &&
+      !isAction(text) &&
+      !/[.!?:]$/.test(text) &&
+      isIngredient(splitLine(text).name.split(',')[0]!) &&
+      text.split(/\s+/).length <= 5
+    )
+      return push('line');
+    const inline = inlineHead(
+      text,
+      out.flatMap((o) => (o.kind === 'part' ? [o.text] : [])),
+    );
     const named = inline === null ? null : partName(inline.name);
     const prose = mode === 'steps' || listed === 0 || isAction(text) || r.numbered || (mode === 'lines' && /[.!?]$/.test(text));
     if (prose && mode === 'start' && listed > 0 && !r.numbered && !beginsWithVerb(text)) return push('note');
@@ -195,7 +256,14 @@ function isTitle(r: RawRow, next: RawRow | undefined, listed: number): boolean {
   if (looksLikeMeasured(text)) return false;
   if (/[.!?]$/.test(text) && text.split(/\s+/).length > 9) return false;
   const { amounts, span, name } = splitLine(text);
-  const counted = amounts.length > 0 && span !== null && span[0] <= 2 && next !== undefined && !next.blankBefore && looksLikeMeasured(next.text) && !/\b(?:ingredients?|minutes?|parts?|layers?|step|way)\b/i.test(name);
+  const counted =
+    amounts.length > 0 &&
+    span !== null &&
+    span[0] <= 2 &&
+    next !== undefined &&
+    !next.blankBefore &&
+    looksLikeMeasured(next.text) &&
+    !/\b(?:ingredients?|minutes?|parts?|layers?|step|way)\b/i.test(name);
   if (counted && /^\d+ (?:egg|white|yolk|leaf|leaves|lemon|orange|lime|banana|biscuit|ladyfinger)/i.test(text)) return false;
   if (FOR_THE.test(text) && text.endsWith(':')) return false;
   const c = clauseOf(text);
@@ -207,7 +275,8 @@ function isTitle(r: RawRow, next: RawRow | undefined, listed: number): boolean {
 /** 'CRUST': a word in capitals above a list in small letters. */
 const LOUD = /^[\p{Lu}][\p{Lu} &’'-]{3,40}$/u;
 /** What stands for a part wherever it stands alone. */
-const BARE_HEAD = /^(?:the )?(?:crust|base|filling|topping|garnish|frosting|icing|meringue|custard|mousse|sauce|syrup|soak|glaze|assembly|decoration|to (?:serve|finish|decorate|glaze|garnish|top|dust|assemble|build|soak|fill)|for (?:serving|the top))s?:?$/i;
+const BARE_HEAD =
+  /^(?:the )?(?:crust|base|filling|topping|garnish|frosting|icing|meringue|custard|mousse|sauce|syrup|soak|glaze|assembly|decoration|to (?:serve|finish|decorate|glaze|garnish|top|dust|assemble|build|soak|fill)|for (?:serving|the top))s?:?$/i;
 
 /** A row of a list that takes of another part: 'all of the whipped cream'. */
 const TAKES = /^(?:all|half|the rest|rest|remaining|a (?:third|quarter)|two thirds|three quarters)(?: of)? the [^.!?]{3,40}$/i;
@@ -221,9 +290,33 @@ function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name:
   if (looksLikeMeasured(text)) return false;
   if (r.marked || text.endsWith(':')) return true;
   // A name at the margin above a list that is set in: 'Pistachio cream' is no paste then.
-  if (next && !next.blankBefore && next.indent > r.indent && (looksLikeMeasured(next.text) || endsMeasured(next.text)) && !/[,(]/.test(text) && text.split(/\s+/).length <= 5 && splitLine(text).amounts.length === 0 && !INGREDIENTS.test(text) && !METHOD.test(text) && !isAction(text)) return true;
+  if (
+    next &&
+    !next.blankBefore &&
+    next.indent > r.indent &&
+    (looksLikeMeasured(next.text) || endsMeasured(next.text)) &&
+    !/[,(]/.test(text) &&
+    text.split(/\s+/).length <= 5 &&
+    splitLine(text).amounts.length === 0 &&
+    !INGREDIENTS.test(text) &&
+    !METHOD.test(text) &&
+    !isAction(text)
+  )
+    return true;
   // A name above a list with bullets, that has none itself.
-  if (next?.bulleted && !next.blankBefore && (looksLikeLine(next.text, isIngredient) || /\d\s?(?:g|kg|ml|l|tsp|tbsp|cups?|oz)\b/i.test(next.text)) && (looksLikeMeasured(next.text) || !isAction(next.text)) && /^\p{Lu}/u.test(text) && text.split(/\s+/).length <= 5 && !/,/.test(text) && splitLine(text).amounts.length === 0 && !INGREDIENTS.test(text) && !METHOD.test(text)) return true;
+  if (
+    next?.bulleted &&
+    !next.blankBefore &&
+    (looksLikeLine(next.text, isIngredient) || /\d\s?(?:g|kg|ml|l|tsp|tbsp|cups?|oz)\b/i.test(next.text)) &&
+    (looksLikeMeasured(next.text) || !isAction(next.text)) &&
+    /^\p{Lu}/u.test(text) &&
+    text.split(/\s+/).length <= 5 &&
+    !/,/.test(text) &&
+    splitLine(text).amounts.length === 0 &&
+    !INGREDIENTS.test(text) &&
+    !METHOD.test(text)
+  )
+    return true;
   if (FOR_THE.test(text)) return true;
   if (!next || next.blankBefore || !(looksLikeLine(next.text) || TAKES.test(next.text)) || text.split(/\s+/).length > 6) return false;
   if (LOUD.test(text) || BARE_HEAD.test(text)) return true;
@@ -232,7 +325,8 @@ function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name:
 }
 
 function isHeadingRow(r: RawRow, next: RawRow | undefined, mode: Mode, isIngredient: (name: string) => boolean): 'part' | 'section' | null {
-  const lineNext = next !== undefined && looksLikeLine(next.text) && !isProse(next) && !(mode === 'steps' && isAction(next.text) && !looksLikeMeasured(next.text));
+  const lineNext =
+    next !== undefined && looksLikeLine(next.text) && !isProse(next) && !(mode === 'steps' && isAction(next.text) && !looksLikeMeasured(next.text));
   if (isPartHeading(r, next, isIngredient) && (lineNext || (mode !== 'steps' && (next === undefined || !isAction(next.text))))) return 'part';
   if (mode === 'start' || r.bulleted || r.numbered || r.text.length > 60 || /[.!?]$/.test(r.text) || looksLikeMeasured(r.text)) return null;
   const short = r.text.split(/\s+/).length <= 6;
@@ -241,13 +335,32 @@ function isHeadingRow(r: RawRow, next: RawRow | undefined, mode: Mode, isIngredi
   const c = clauseOf(r.text);
   const verbal = c.verb !== null && c.at === 0 && !c.verb.weak;
   // 'Mousse' alone above 'Melt the chocolate.': a name, where sentences end in their stops.
-  const bare = mode === 'steps' && next !== undefined && !next.blankBefore && isAction(next.text) && /[.!]$/.test(next.text) && /^\p{Lu}/u.test(r.text) && r.text.split(/\s+/).length <= 3 && c.verb === null;
+  const bare =
+    mode === 'steps' &&
+    next !== undefined &&
+    !next.blankBefore &&
+    isAction(next.text) &&
+    /[.!]$/.test(next.text) &&
+    /^\p{Lu}/u.test(r.text) &&
+    r.text.split(/\s+/).length <= 3 &&
+    c.verb === null;
   if (bare && timesIn(r.text).length === 0) return 'section';
-  return short && r.blankBefore && next !== undefined && isAction(next.text) && (!verbal || /^(?:assemble|serve|finish)/i.test(r.text)) && timesIn(r.text).length === 0 && (mode === 'steps' || !next.blankBefore) ? 'section' : null;
+  return short &&
+    r.blankBefore &&
+    next !== undefined &&
+    isAction(next.text) &&
+    (!verbal || /^(?:assemble|serve|finish)/i.test(r.text)) &&
+    timesIn(r.text).length === 0 &&
+    (mode === 'steps' || !next.blankBefore)
+    ? 'section'
+    : null;
 }
 
 function partName(text: string): string {
-  const name = (FOR_THE.exec(text)?.[1] ?? text).replace(/[:\s]+$/, '').replace(/^(?:the) /i, '').trim();
+  const name = (FOR_THE.exec(text)?.[1] ?? text)
+    .replace(/[:\s]+$/, '')
+    .replace(/^(?:the) /i, '')
+    .trim();
   return name.charAt(0).toUpperCase() + name.slice(1);
 }
 

@@ -5,14 +5,17 @@ import type { Heard, Worktop } from './worktop';
 /** 'A handful of each'. */
 const OF_EACH = /\b((?:an?|one|two|three|half an?|\d{1,3}) ?(?:[a-z]+)?) of each\b/i;
 /** 'I use about 24 of them'; 'a third of them' is a share. */
-const OF_THEM = /\b(\d{1,3}|(?:(?:an?|two|three|four|half an?) )?dozen|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|eighteen|twenty|thirty) of (?:them|those|these)\b/i;
+const OF_THEM =
+  /\b(\d{1,3}|(?:(?:an?|two|three|four|half an?) )?dozen|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|eighteen|twenty|thirty) of (?:them|those|these)\b/i;
 /** 'An 11 ounce box does it', 'I use five'. */
-const DOES_IT = /\ban? (\d{1,4}[\s-]?(?:ounce|oz|g|gram|grams)) (?:box|packet|bag|tin|can|punnet) (?:does it|is enough|is plenty|will do)\b|\b(?:i|we) (?:use|need|take) ((?:about )?(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve))(?=\s*(?:[,.;]|$))/gi;
+const DOES_IT =
+  /\ban? (\d{1,4}[\s-]?(?:ounce|oz|g|gram|grams)) (?:box|packet|bag|tin|can|punnet) (?:does it|is enough|is plenty|will do)\b|\b(?:i|we) (?:use|need|take) ((?:about )?(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve))(?=\s*(?:[,.;]|$))/gi;
 
 /** Amounts that are said behind what they are of, where that was named without one: in the same clause, or of what was named last. */
 export function saidBehind(w: Worktop, { c }: Heard, meant: Meant): void {
   const open = (line: number): boolean => w.lines[line]!.grams === null;
-  const named = (): readonly { readonly line: number; readonly at: number }[] => meant.items.flatMap((x) => (x.kind === 'line' && open(x.line) ? [{ line: x.line, at: x.at }] : []));
+  const named = (): readonly { readonly line: number; readonly at: number }[] =>
+    meant.items.flatMap((x) => (x.kind === 'line' && open(x.line) ? [{ line: x.line, at: x.at }] : []));
   const each = OF_EACH.exec(c.text)?.[1];
   if (each !== undefined) for (const { line } of named()) amounted(w, line, each);
   const them = OF_THEM.exec(c.text)?.[1];

@@ -20,7 +20,13 @@ describe('times, min', () => {
     ['1 1/2 hrs', [[90, 90]]],
     ['30 minutes to 1 hour', [[30, 60]]],
     ['overnight', [[480, 720]]],
-    ['4 hours or overnight', [[240, 240], [480, 720]]],
+    [
+      '4 hours or overnight',
+      [
+        [240, 240],
+        [480, 720],
+      ],
+    ],
     ['until the next day', [[480, 720]]],
     ['a couple of minutes', [[2, 3]]],
     ['a few minutes', [[3, 5]]],
@@ -29,7 +35,13 @@ describe('times, min', () => {
     ['7:40–10:30 min', [[7.67, 10.5]]],
     ['2 days', [[2880, 2880]]],
     ['3 months', [[129_600, 129_600]]],
-    ['beat for 2 minutes, then rest 1 hour', [[2, 2], [60, 60]]],
+    [
+      'beat for 2 minutes, then rest 1 hour',
+      [
+        [2, 2],
+        [60, 60],
+      ],
+    ],
     ['20 cm, 3 eggs, 4 spoons', []],
     ['a small minute-steak', []],
   ])('%s', (text, right) => expect(times(text)).toEqual(right));

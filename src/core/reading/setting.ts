@@ -9,21 +9,38 @@ export interface SaidPortions {
   readonly high: number;
 }
 
-const N = '(\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
+const N =
+  '(\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
 const PEOPLE = '(?:people|persons?|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
-const PIECES = '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
+const PIECES =
+  '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
-  new RegExp(`\\b(?:serves?|feeds|does|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`, 'i'),
+  new RegExp(
+    `\\b(?:serves?|feeds|does|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`,
+    'i',
+  ),
   new RegExp(`\\bfor (?:about |around |a party of )?${UPTO}\\s+${PEOPLE}`, 'i'),
-  new RegExp(`\\b(?:makes?|yields?|gives|for|fills?|pipe onto|frosts?|covers?)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|enough .{0,24}?)?\\s*${UPTO}\\s+(?:\\w+[- ]){0,3}?${PIECES}\\b`, 'i'),
+  new RegExp(
+    `\\b(?:makes?|yields?|gives|for|fills?|pipe onto|frosts?|covers?)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|enough .{0,24}?)?\\s*${UPTO}\\s+(?:\\w+[- ]){0,3}?${PIECES}\\b`,
+    'i',
+  ),
   new RegExp(`\\b${UPTO}\\s+(?:${PEOPLE})\\b`, 'i'),
   new RegExp(`[,(]\\s*${UPTO}\\s+(?:pieces|slices|portions|servings|parts)\\b`, 'i'),
   new RegExp(`\\b(?:x|×)\\s?${N}\\s+(?:\\w+[- ]){0,2}?${PIECES}\\b`, 'i'),
-  new RegExp(`\\b(?:cut(?:ting)?|slice|divide) (?:it |them |the \\w+ )?(?:(?:in|into)\\s+|(?=\\d+ (?:slices|pieces|squares|bars)))${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`, 'i'),
-  new RegExp(`\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`, 'i'),
+  new RegExp(
+    `\\b(?:cut(?:ting)?|slice|divide) (?:it |them |the \\w+ )?(?:(?:in|into)\\s+|(?=\\d+ (?:slices|pieces|squares|bars)))${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`,
+    'i',
+  ),
+  new RegExp(
+    `\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`,
+    'i',
+  ),
   new RegExp(`\\b(?:makes?|for)\\s*:?\\s*(?:about\\s*)?${UPTO}\\s*(?:\\)|[.!]|$)`, 'i'),
-  new RegExp(`(?:^|[.!]\\s+)${UPTO}\\s+(?:(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups)\\s*[.!]?\\s*$|(?:slices|pieces|portions|servings),\\s)`, 'im'),
+  new RegExp(
+    `(?:^|[.!]\\s+)${UPTO}\\s+(?:(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups)\\s*[.!]?\\s*$|(?:slices|pieces|portions|servings),\\s)`,
+    'im',
+  ),
   new RegExp(`\\s[—–-]\\s*${UPTO}\\s*$`, 'i'),
   new RegExp(`(?:[,(/|–—]|\\s-)\\s*${UPTO}\\s+(?:\\w+[- ]){0,1}?${PIECES}\\b`, 'i'),
   new RegExp(`\\((?:x|×)?\\s?${UPTO}\\)\\s*$`, 'i'),
@@ -42,7 +59,7 @@ const numberOf = (said: string): number => {
 export function portionsIn(heads: readonly string[], text: string): SaidPortions | null {
   for (const source of [...heads, text.slice(0, 60_000)]) {
     for (const [i, pattern] of SAID.entries()) {
-      if (source === text && (i >= SAID.length - 4)) continue;
+      if (source === text && i >= SAID.length - 4) continue;
       const m = pattern.exec(source);
       if (!m) continue;
       const low = numberOf(m[1]!);
@@ -80,30 +97,56 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottomed|based)\b/i, 'springform'],
   [/\bterrine\b|\bloaf (?:tin|pan|mould)\b|\bbread tin\b/i, 'terrine'],
   [/\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\b(?:pastry|tart) case\b/i, 'tart'],
-  [/\b(?:cake|mousse|pastry|dessert) rings?\b|\bring mould\b|\bmetal ring\b|\b(?:cm|mm|inch|in) rings?\b|\brings? (?:of )?\d{1,2}(?:[.,]\d)? ?(?:cm|mm|inch(?:es)?|in)\b|\b(?:line|fill|into|in) (?:the |a |two |your )?(?:\w+ )?rings?\b/i, 'ring'],
+  [
+    /\b(?:cake|mousse|pastry|dessert) rings?\b|\bring mould\b|\bmetal ring\b|\b(?:cm|mm|inch|in) rings?\b|\brings? (?:of )?\d{1,2}(?:[.,]\d)? ?(?:cm|mm|inch(?:es)?|in)\b|\b(?:line|fill|into|in) (?:the |a |two |your )?(?:\w+ )?rings?\b/i,
+    'ring',
+  ],
   [/\bdome\b|\bhemisphere\b|\bpudding basin\b/i, 'dome'],
-  [/\b(?:baking|casserole|gratin|serving|oven|rectangular|square|glass|lasagne?|ceramic|deep|shallow) (?:baking )?dish\b|\bdish\b|\bbaking (?:tin|pan)\b|\btray\b|\bsheet pan\b|\b(?:square|rectangular) (?:tin|pan)\b|\bbrownie (?:tin|pan)\b|\bframe\b/i, 'tray'],
+  [
+    /\b(?:baking|casserole|gratin|serving|oven|rectangular|square|glass|lasagne?|ceramic|deep|shallow) (?:baking )?dish\b|\bdish\b|\bbaking (?:tin|pan)\b|\btray\b|\bsheet pan\b|\b(?:square|rectangular) (?:tin|pan)\b|\bbrownie (?:tin|pan)\b|\bframe\b/i,
+    'tray',
+  ],
   [/\b(?:round|cake|deep) (?:cake )?(?:tin|pan)\b|\bcake tin\b/i, 'round'],
   [/\bramekins?\b|\b(?:silicone |individual |dariole |muffin |pudding )?mou?lds?\b|\bmoules?\b|\bmuffin (?:tin|cups)\b|\bjelly mou?ld\b/i, 'mould'],
-  [/\bglass(?:es)?\b(?! (?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\b\d{1,3}[\s-]?(?:oz|ounce|ml)\s(?:\w+ )?cups\b|\bpots\b/i, 'glass'],
+  [
+    /\bglass(?:es)?\b(?! (?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\b\d{1,3}[\s-]?(?:oz|ounce|ml)\s(?:\w+ )?cups\b|\bpots\b/i,
+    'glass',
+  ],
   [/\btub\b|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
   [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
 ];
 /** Between a number and the glasses that it counts stands no time and no other number's word: '3 hours Makes 8 jars'. */
 const NO_TIME = '(?!(?:hours?|hrs?|h|minutes?|mins?|days?|makes|serves|fills)\\b)';
-const COUNTED = new RegExp(`(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`, 'i');
+const COUNTED = new RegExp(
+  `(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`,
+  'i',
+);
 /** '6 x 250 ml jars'. */
 const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?ml\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\b/i;
-const EACH_ML = /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
-const LITRES = /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin|tub|container|box)|\b(?:tub|container|terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
-const BY = new RegExp(`(\\d{1,3}(?:[.,]\\d)?)\\s*(?:cm|mm|inch(?:es)?|in\\b|["”])?\\s*(?:x|×|by)\\s*(\\d{1,3}(?:[.,]\\d)?)(?:\\s*(?:x|×|by)\\s*(\\d{1,2}(?:[.,]\\d)?))?[\\s-]*(cm|mm|inch(?:es)?|in\\b|["”])?`, 'i');
-const ROUND = new RegExp(`${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|diameter|wide|across|deep|loose|spring|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`, 'i');
-const ROUND_AFTER = new RegExp(`(?:spring[- ]?form|tin|pan|rings?|round|tart|dish|shell|tray|mou?ld|moule)[^.\\d]{0,22}?${SIZE}${UNIT}(?!\\s*(?:up|thick|high|deep|layer))`, 'i');
+const EACH_ML =
+  /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
+const LITRES =
+  /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin|tub|container|box)|\b(?:tub|container|terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
+const BY = new RegExp(
+  `(\\d{1,3}(?:[.,]\\d)?)\\s*(?:cm|mm|inch(?:es)?|in\\b|["”])?\\s*(?:x|×|by)\\s*(\\d{1,3}(?:[.,]\\d)?)(?:\\s*(?:x|×|by)\\s*(\\d{1,2}(?:[.,]\\d)?))?[\\s-]*(cm|mm|inch(?:es)?|in\\b|["”])?`,
+  'i',
+);
+const ROUND = new RegExp(
+  `${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|diameter|wide|across|deep|loose|spring|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`,
+  'i',
+);
+const ROUND_AFTER = new RegExp(
+  `(?:spring[- ]?form|tin|pan|rings?|round|tart|dish|shell|tray|mou?ld|moule)[^.\\d]{0,22}?${SIZE}${UNIT}(?!\\s*(?:up|thick|high|deep|layer))`,
+  'i',
+);
 
 /** The vessel that a text says; null where it says none. The last kind of vessel that is filled counts, with sizes from wherever they stand. */
 export function vesselIn(written: string): SaidVessel | null {
-  const text = written.replace(/\b(thirteen|twelve|eleven|ten|nine|eight|seven|six)(?=[\s-]by[\s-]|[\s-]inch)|(?<=\bby[\s-])(thirteen|twelve|eleven|ten|nine|eight|seven|six)\b/gi, (w) => String(numberOf(w.toLowerCase()) || WORD_INCHES[w.toLowerCase()] || w));
+  const text = written.replace(
+    /\b(thirteen|twelve|eleven|ten|nine|eight|seven|six)(?=[\s-]by[\s-]|[\s-]inch)|(?<=\bby[\s-])(thirteen|twelve|eleven|ten|nine|eight|seven|six)\b/gi,
+    (w) => String(numberOf(w.toLowerCase()) || WORD_INCHES[w.toLowerCase()] || w),
+  );
   const clauses = text.split(/(?<=[.;\n])\s+|,\s/);
   let best: { shape: SaidVessel['shape']; says: string; weight: number } | null = null;
   for (const piece of clauses) {
@@ -111,12 +154,30 @@ export function vesselIn(written: string): SaidVessel | null {
       const m = pattern.exec(piece);
       if (!m) continue;
       if (shape === 'dome' && /\bpipe\b/i.test(piece)) continue;
-      if (/\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl|\bin an? (?:large |big |glass |deep )+bowl,? (?:whisk|beat|whip|mix|stir|combine|cream|toss)\b/i.test(piece) && shape === 'bowl') continue;
-      if (/\bbaking (?:tray|sheet)|\bice(?: cube)? tray|\b(?:wine|shot) glass of|\bmuffin cases/i.test(piece) && (shape === 'tray' || shape === 'glass') && !/\binto (?:the )?tray/i.test(piece)) continue;
+      if (
+        /\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl|\bin an? (?:large |big |glass |deep )+bowl,? (?:whisk|beat|whip|mix|stir|combine|cream|toss)\b/i.test(
+          piece,
+        ) &&
+        shape === 'bowl'
+      )
+        continue;
+      if (
+        /\bbaking (?:tray|sheet)|\bice(?: cube)? tray|\b(?:wine|shot) glass of|\bmuffin cases/i.test(piece) &&
+        (shape === 'tray' || shape === 'glass') &&
+        !/\binto (?:the )?tray/i.test(piece)
+      )
+        continue;
       // What is piled on a tray to bake is served from no tray.
-      if (shape === 'tray' && /\b(?:pile|spoon|heap|shape|pipe|dollop)\w* (?:it|them|the meringue|the mixture)\b[^.;]{0,16}\bon(?:to)? (?:a|the|your) (?:lined |baking )?tray\b/i.test(piece)) continue;
+      if (
+        shape === 'tray' &&
+        /\b(?:pile|spoon|heap|shape|pipe|dollop)\w* (?:it|them|the meringue|the mixture)\b[^.;]{0,16}\bon(?:to)? (?:a|the|your) (?:lined |baking )?tray\b/i.test(
+          piece,
+        )
+      )
+        continue;
       if (shape === 'tray' && /\b(?:spread|pour|spoon|tip) .{0,30}\b(?:shallow |flat )?(?:tray|dish) (?:to cool|and cover|and chill)/i.test(piece)) continue;
-      if (shape === 'glass' && /\b(?:wine|shot|liqueur|sherry) glass(?:ful)?\b/i.test(piece) && !/\b(?:into|in|among|between)\b.{0,20}glasses/i.test(piece)) continue;
+      if (shape === 'glass' && /\b(?:wine|shot|liqueur|sherry) glass(?:ful)?\b/i.test(piece) && !/\b(?:into|in|among|between)\b.{0,20}glasses/i.test(piece))
+        continue;
       const sized = ROUND.test(piece) || ROUND_AFTER.test(piece) || BY.test(piece) || EACH_ML.test(piece) || COUNTED.test(piece) ? 3 : 0;
       const filled = /\b(?:into|in|onto|line|fill|divide|spoon|layer|pour|pipe|among|between|set aside a|grab|take|use)\b/i.test(piece) ? 1 : 0;
       const weight = sized + filled + (SHAPES.length - rank) * 0.04 + (shape === 'free' ? -1 : 0);
@@ -124,11 +185,22 @@ export function vesselIn(written: string): SaidVessel | null {
       break;
     }
   }
-  const flat = /\d{1,3}(?:[.,]\d)?\s*(?:cm|inch(?:es)?|in\b|["”])?\s*(?:x|×|by)\s*\d{1,3}(?:[.,]\d)?[\s-]*(?:cm|inch(?:es)?|in\b|["”])?[^.;,]{0,24}\b(?:pan|dish|tin|tray|container)\b|\b(?:pan|dish|tin|tray|container)\b[^.;,\d]{0,16}\d{1,3}(?:[.,]\d)?\s*(?:cm|inch|in)?\s*(?:x|×|by)\s*\d/i.exec(text);
-  if (flat && best && !['tray', 'terrine', 'springform', 'round', 'ring', 'tart'].includes(best.shape)) best = { shape: /\bloaf/i.test(flat[0]) ? 'terrine' : 'tray', says: flat[0], weight: 9 };
+  const flat =
+    /\d{1,3}(?:[.,]\d)?\s*(?:cm|inch(?:es)?|in\b|["”])?\s*(?:x|×|by)\s*\d{1,3}(?:[.,]\d)?[\s-]*(?:cm|inch(?:es)?|in\b|["”])?[^.;,]{0,24}\b(?:pan|dish|tin|tray|container)\b|\b(?:pan|dish|tin|tray|container)\b[^.;,\d]{0,16}\d{1,3}(?:[.,]\d)?\s*(?:cm|inch|in)?\s*(?:x|×|by)\s*\d/i.exec(
+      text,
+    );
+  if (flat && best && !['tray', 'terrine', 'springform', 'round', 'ring', 'tart'].includes(best.shape))
+    best = { shape: /\bloaf/i.test(flat[0]) ? 'terrine' : 'tray', says: flat[0], weight: 9 };
   if (!best) {
     const by = BY.exec(text);
-    if (!by || !(/\b(?:dish|tin|pan|tray|cake|sponge|sheet)\b/i.test(text) || /\b(?:in|into) (?:an? |the |your )?(?:greased |lined )?\d{1,2}\s?(?:x|×|by)\s?\d{1,2}\b/i.test(text))) return null;
+    if (
+      !by ||
+      !(
+        /\b(?:dish|tin|pan|tray|cake|sponge|sheet)\b/i.test(text) ||
+        /\b(?:in|into) (?:an? |the |your )?(?:greased |lined )?\d{1,2}\s?(?:x|×|by)\s?\d{1,2}\b/i.test(text)
+      )
+    )
+      return null;
     best = { shape: 'tray', says: by[0], weight: 0 };
   }
   return { ...sizesOf(best.shape, best.says, text), shape: best.shape, count: countOf(best.shape, text), says: best.says };
@@ -163,14 +235,20 @@ function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<S
     if (by && (shape === 'tray' || shape === 'dish' || shape === 'terrine')) {
       const unit = by[4] ?? /cm|mm|inch|in\b|["”]/.exec(by[0])?.[0] ?? (Number(by[1]) <= 16 ? 'in' : 'cm');
       const [a, b] = [mmOf(by[1]!, unit), mmOf(by[2]!, unit)];
-      if (Math.max(a, b) >= 60 && Math.max(a, b) <= 1000) return { lengthMm: round(Math.max(a, b)), widthMm: round(Math.min(a, b)), ...(by[3] ? { heightMm: round(mmOf(by[3], unit)) } : {}) };
+      if (Math.max(a, b) >= 60 && Math.max(a, b) <= 1000)
+        return { lengthMm: round(Math.max(a, b)), widthMm: round(Math.min(a, b)), ...(by[3] ? { heightMm: round(mmOf(by[3], unit)) } : {}) };
     }
     const litres = shape === 'tub' || shape === 'terrine' || shape === 'bowl' || shape === 'dome' || shape === 'tray' ? LITRES.exec(source) : null;
     if (litres) return { eachMl: litres[3] ? Number(litres[3]) : Math.round(1000 * Number((litres[1] ?? litres[2])!.replace(',', '.'))) };
     const across = ROUND.exec(source) ?? ROUND_AFTER.exec(source);
     if (across) {
       const mm = mmOf(across[1]!, across[2]!);
-      if (mm >= 60 && mm <= 500) return shape === 'tray' || shape === 'dish' ? { lengthMm: round(mm), widthMm: round(mm) } : shape === 'terrine' ? { lengthMm: round(mm) } : { acrossMm: round(mm) };
+      if (mm >= 60 && mm <= 500)
+        return shape === 'tray' || shape === 'dish'
+          ? { lengthMm: round(mm), widthMm: round(mm) }
+          : shape === 'terrine'
+            ? { lengthMm: round(mm) }
+            : { acrossMm: round(mm) };
     }
   }
   return {};
@@ -178,9 +256,15 @@ function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<S
 const round = (mm: number): number => Math.round(mm);
 
 const MIXERS: readonly (readonly [RegExp, Mixer['kind']])[] = [
-  [/\b(?:stand|planetary|kitchen|table|free-?standing|bench)[- ]?mixer\b|\bpaddle\b|\bwhisk attachment\b|\bbowl of (?:a|an|your|the) (?:electric )?mixer\b|\bmixer bowl\b|\bmixer fitted\b/i, 'planetary'],
+  [
+    /\b(?:stand|planetary|kitchen|table|free-?standing|bench)[- ]?mixer\b|\bpaddle\b|\bwhisk attachment\b|\bbowl of (?:a|an|your|the) (?:electric )?mixer\b|\bmixer bowl\b|\bmixer fitted\b/i,
+    'planetary',
+  ],
   [/\b(?:hand|electric hand|elec hand|hand-held|handheld)[- ]?(?:held )?mixer\b|\belectric (?:whisk|beaters?|hand)|\bbeaters\b|\bhand beater\b/i, 'hand-mixer'],
-  [/\bballoon whisk\b|\bwith a whisk\b|\bwhisk by hand\b|\bby hand with a whisk\b|\bhand whisk\b|\bwhip(?:ped)? by hand\b|\bwire whisk\b|\bbirch\b|\bwhisk of twigs\b|\btwigs\b/i, 'balloon-whisk'],
+  [
+    /\bballoon whisk\b|\bwith a whisk\b|\bwhisk by hand\b|\bby hand with a whisk\b|\bhand whisk\b|\bwhip(?:ped)? by hand\b|\bwire whisk\b|\bbirch\b|\bwhisk of twigs\b|\btwigs\b/i,
+    'balloon-whisk',
+  ],
   [/\bmixer\b/i, 'planetary'],
   [/\bfood processor\b|\bblender\b/i, 'processor'],
 ];
@@ -188,7 +272,10 @@ const MIXERS: readonly (readonly [RegExp, Mixer['kind']])[] = [
 export function mixerIn(text: string): Mixer['kind'] | null {
   const found = MIXERS.find(([p]) => p.test(text))?.[1] ?? null;
   // A processor that only crushes biscuits whips nothing.
-  return found === 'processor' && !/\b(?:cream|whip|whisk)\b[^.]{0,60}\b(?:processor|blender)\b|\b(?:processor|blender)\b[^.]{0,60}\b(?:cream|whip)\b/i.test(text) ? null : found;
+  return found === 'processor' &&
+    !/\b(?:cream|whip|whisk)\b[^.]{0,60}\b(?:processor|blender)\b|\b(?:processor|blender)\b[^.]{0,60}\b(?:cream|whip)\b/i.test(text)
+    ? null
+    : found;
 }
 
 export interface SaidCups {
@@ -205,7 +292,11 @@ const CUPS: readonly (readonly [RegExp, CupSystem, number])[] = [
   [/\bsticks? (?:of )?(?:unsalted |salted )?butter\b|\b\d sticks?\b/i, 'us', 4],
   [/\b\d{2,3}\s?°\s?F\b|\b\d{2,3} ?F\b|\bfahrenheit\b/i, 'us', 3],
   [/\bheavy (?:whipping |cold )*cream\b|\bhalf[- ]and[- ]half\b/i, 'us', 3],
-  [/\bconfectioners?['’]?s?\b|\bpowdered sugar\b|\ball-purpose\b|\bgraham\b|\bunflavored\b|\bvanilla wafers?\b|\bladyfingers\b|\bflavor|\bcolor\b|\brefrigerator\b|\bsemisweet\b|\bbittersweet\b|\bcookie/i, 'us', 1.2],
+  [
+    /\bconfectioners?['’]?s?\b|\bpowdered sugar\b|\ball-purpose\b|\bgraham\b|\bunflavored\b|\bvanilla wafers?\b|\bladyfingers\b|\bflavor|\bcolor\b|\brefrigerator\b|\bsemisweet\b|\bbittersweet\b|\bcookie/i,
+    'us',
+    1.2,
+  ],
   [/\bquarts?\b|\bounces?\b|\boz\b/i, 'us', 0.6],
   [/\bthickened cream\b/i, 'metric', 3],
   [/\bgas(?: mark)? ?\d\b/i, 'imperial', 2],
@@ -225,7 +316,8 @@ export function cupsIn(text: string, usual: CupSystem): SaidCups {
     votes.set(system, of);
   }
   // Grams and millilitres beside them: the spoons are those of today, not the old imperial ones.
-  const weighed = /\b\d+(?:[.,]\d+)? ?(?:g|ml|kg|cl|dl)\b|\bgrams?\b|\bmils\b|\bmillilitres\b/i.test(text) && !/\bpints?\b|\bfl\.? ?oz\b|\b\d ?oz\b|\bounces?\b/i.test(text);
+  const weighed =
+    /\b\d+(?:[.,]\d+)? ?(?:g|ml|kg|cl|dl)\b|\bgrams?\b|\bmils\b|\bmillilitres\b/i.test(text) && !/\bpints?\b|\bfl\.? ?oz\b|\b\d ?oz\b|\bounces?\b/i.test(text);
   // Cups beside millilitres and caster sugar are not the old imperial cup: pints are.
   const imperial = votes.get('imperial');
   if (imperial && imperial.weight < 9 && (weighed || /\bcups?\b/i.test(text))) {
@@ -267,12 +359,28 @@ export function familyOf(name: string, kinds: readonly PartKind[], freezes: bool
 
 /** What it must do: piped, in a glass, cut, turned out; null where nothing says so. */
 export function purposeIn(text: string, vessel: SaidVessel | null): Use | null {
-  if (/\bpip(?:e|ed|ing)\b|\bnozzle\b|\bpiping bag\b|\bpastry bag\b/i.test(text) && !(vessel && ['springform', 'terrine', 'round', 'tart', 'ring'].includes(vessel.shape)) && !(vessel?.shape === 'tray' && /\b(?:slice|cut)\b/i.test(text)) && vessel?.shape !== 'glass') return 'pipe';
-  if (/\bturn(?:ed)?(?: it| them)? out\b|\bunmou?ld|\binvert|\bupside down\b/i.test(text)) return vessel && (vessel.shape === 'springform' || vessel.shape === 'tray' || (vessel.shape === 'ring' && /\b(?:cut|slice)\b/i.test(text))) ? 'slice' : vessel?.shape === 'terrine' ? 'slice' : 'turn-out';
+  if (
+    /\bpip(?:e|ed|ing)\b|\bnozzle\b|\bpiping bag\b|\bpastry bag\b/i.test(text) &&
+    !(vessel && ['springform', 'terrine', 'round', 'tart', 'ring'].includes(vessel.shape)) &&
+    !(vessel?.shape === 'tray' && /\b(?:slice|cut)\b/i.test(text)) &&
+    vessel?.shape !== 'glass'
+  )
+    return 'pipe';
+  if (/\bturn(?:ed)?(?: it| them)? out\b|\bunmou?ld|\binvert|\bupside down\b/i.test(text))
+    return vessel && (vessel.shape === 'springform' || vessel.shape === 'tray' || (vessel.shape === 'ring' && /\b(?:cut|slice)\b/i.test(text)))
+      ? 'slice'
+      : vessel?.shape === 'terrine'
+        ? 'slice'
+        : 'turn-out';
   // What is rolled is cut across.
   if (/\broulade\b|\bswiss roll\b(?! (?:tin|pan))|\broll(?:ed)? (?:it |the sponge )?up\b/i.test(text)) return 'slice';
-  if (vessel && (vessel.shape === 'springform' || vessel.shape === 'terrine' || vessel.shape === 'round' || vessel.shape === 'ring' || vessel.shape === 'tart')) return 'slice';
-  if (/\b(?:cut|slice)\b[^.]{0,40}\b(?:into|in|to serve|wedges|squares|slices|pieces|portions)\b/i.test(text) && (vessel === null || vessel.shape === 'tray' || vessel.shape === 'free')) return 'slice';
+  if (vessel && (vessel.shape === 'springform' || vessel.shape === 'terrine' || vessel.shape === 'round' || vessel.shape === 'ring' || vessel.shape === 'tart'))
+    return 'slice';
+  if (
+    /\b(?:cut|slice)\b[^.]{0,40}\b(?:into|in|to serve|wedges|squares|slices|pieces|portions)\b/i.test(text) &&
+    (vessel === null || vessel.shape === 'tray' || vessel.shape === 'free')
+  )
+    return 'slice';
   if (vessel?.shape === 'glass') return 'glass';
   if (vessel?.shape === 'mould') return 'glass';
   if (vessel?.shape === 'tray' || vessel?.shape === 'bowl' || vessel?.shape === 'dish') return 'spoon';

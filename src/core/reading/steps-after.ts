@@ -16,15 +16,35 @@ export function stepsAfter(flow: Flow): readonly (readonly number[])[] {
   const placed = new Set<number>();
   return flow.steps.map((s, i) => {
     const after = new Set<number>();
-    const bowls = new Set<number>([...(s.bowl === null ? [] : [s.bowl]), ...s.places, ...[...s.lines].flatMap((l) => flow.bowls.filter((b) => b.lines.has(l)).map((b) => b.id))]);
+    const bowls = new Set<number>([
+      ...(s.bowl === null ? [] : [s.bowl]),
+      ...s.places,
+      ...[...s.lines].flatMap((l) => flow.bowls.filter((b) => b.lines.has(l)).map((b) => b.id)),
+    ]);
     for (const b of bowls) {
       if (lastOf.has(root(b))) after.add(lastOf.get(root(b))!);
-      for (const t of flow.bowls[root(b)]!.takes.keys()) if (lastOf.has(root(t)) && (flow.bowls[root(b)]!.takenAt.get(t) ?? 0) <= i && s.bowl !== null && root(s.bowl) === root(b)) after.add(lastOf.get(root(t))!);
+      for (const t of flow.bowls[root(b)]!.takes.keys())
+        if (lastOf.has(root(t)) && (flow.bowls[root(b)]!.takenAt.get(t) ?? 0) <= i && s.bowl !== null && root(s.bowl) === root(b))
+          after.add(lastOf.get(root(t))!);
     }
     // 'When quite cold, whip …': when what was just done is.
-    if (lastAny !== null && /^(?:when|once|as soon as) (?:quite |completely |totally |fully |it(?:'s| is) |they(?:'re| are) )*(?:cold|cool|cooled|set|firm|frozen|baked|done|ready)\b/i.test(s.text)) after.add(lastAny);
+    if (
+      lastAny !== null &&
+      /^(?:when|once|as soon as) (?:quite |completely |totally |fully |it(?:'s| is) |they(?:'re| are) )*(?:cold|cool|cooled|set|firm|frozen|baked|done|ready)\b/i.test(
+        s.text,
+      )
+    )
+      after.add(lastAny);
     const tool = bowls.size === 0 && /\b(?:bowl|whisk|beaters|plate|tin|glasses)\b/i.test(s.text) && placed.size === 0;
-    const builds = !tool && (s.places.size > 0 || (s.bowl !== null && placed.has(root(s.bowl))) || (s.work === 'fill' && s.bowl === null) || s.work === 'finish' || s.work === 'serve' || (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait')) || (s.bowl === null && s.lines.size === 0 && lastBuilt !== null && HANDLES.has(s.verb)));
+    const builds =
+      !tool &&
+      (s.places.size > 0 ||
+        (s.bowl !== null && placed.has(root(s.bowl))) ||
+        (s.work === 'fill' && s.bowl === null) ||
+        s.work === 'finish' ||
+        s.work === 'serve' ||
+        (s.bowl === null && (s.work === 'chill' || s.work === 'freeze' || s.work === 'bake' || s.work === 'wait')) ||
+        (s.bowl === null && s.lines.size === 0 && lastBuilt !== null && HANDLES.has(s.verb)));
     if (builds && lastBuilt !== null) after.add(lastBuilt);
     if (after.size === 0 && s.bowl === null && lastAny !== null && builds) after.add(lastAny);
     for (const b of bowls) if (s.bowl === null || root(b) === root(s.bowl) || s.places.has(b) || !lastOf.has(root(b))) lastOf.set(root(b), i);
@@ -35,7 +55,11 @@ export function stepsAfter(flow: Flow): readonly (readonly number[])[] {
       for (const [bowl, last] of lastOf) if (last === lastAny) lastOf.set(bowl, i);
       after.add(lastAny!);
       lastBuilt = i;
-    } else if (bowls.size === 0 && !builds) loose.push({ step: i, until: (s.work === 'chill' || s.work === 'freeze') && /\bbowl|\bwhisk|\bbeaters/i.test(s.text) ? 'whisk' : s.machine === 'oven' ? 'bake' : null });
+    } else if (bowls.size === 0 && !builds)
+      loose.push({
+        step: i,
+        until: (s.work === 'chill' || s.work === 'freeze') && /\bbowl|\bwhisk|\bbeaters/i.test(s.text) ? 'whisk' : s.machine === 'oven' ? 'bake' : null,
+      });
     else {
       const wanted = (l: (typeof loose)[number]): boolean => l.until === null || l.until === s.work || !flow.steps.slice(i).some((x) => x.work === l.until);
       for (const l of loose.filter(wanted)) after.add(l.step);

@@ -10,13 +10,15 @@ export interface SaidTime {
   readonly bound: 'least' | 'most' | null;
 }
 
-const UNIT = /^[\s\u00a0-]*(?:(?:more|further|extra|additional|full|good|whole)[\s\u00a0]+)?(hours?|hrs?|h|minutes?|mins?|min|m(?=[\s,.;)]|$)|seconds?|secs?|sec|s(?=[\s,.;)]|$)|days?|weeks?|months?)\b\.?|^[\s\u00a0]?(['′’])(?=[\s,.;)]|$)/i;
+const UNIT =
+  /^[\s\u00a0-]*(?:(?:more|further|extra|additional|full|good|whole)[\s\u00a0]+)?(hours?|hrs?|h|minutes?|mins?|min|m(?=[\s,.;)]|$)|seconds?|secs?|sec|s(?=[\s,.;)]|$)|days?|weeks?|months?)\b\.?|^[\s\u00a0]?(['′’])(?=[\s,.;)]|$)/i;
 const PER: Readonly<Record<string, number>> = { h: 60, m: 1, s: 1 / 60, d: 1440, w: 10080 };
 /** Of a unit as it is written; a prime is of minutes, as chefs note them. */
 const perOf = (unit: string): number => (/^month/i.test(unit) ? 43_200 : /^['′’]/.test(unit) ? 1 : PER[unit[0]!.toLowerCase()]!);
 const NUMBER = /^(?:\d+(?:[.,]\d+)?(?:[\s\u00a0]?[½⅓⅔¼¾⅛⅜⅝⅞]|[\s\u00a0]+\d\/\d)?|\d\/\d|[½⅓⅔¼¾⅛⅜⅝⅞])/;
 const TO = /^[\s\u00a0]*(?:-|–|—|to|or|till?|until|bis)[\s\u00a0]*(?=[\d½⅓⅔¼¾a-z])/i;
-const STARTS = /(?<![\p{L}\d.,/])(?:\d|[½⅓⅔¼¾]|(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|eighteen|twenty|thirty|forty|fifty|sixty|ninety|half|quarter|couple|few|several|overnight|over night|next|following|o\/n)(?![\p{L}]))/giu;
+const STARTS =
+  /(?<![\p{L}\d.,/])(?:\d|[½⅓⅔¼¾]|(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|eighteen|twenty|thirty|forty|fifty|sixty|ninety|half|quarter|couple|few|several|overnight|over night|next|following|o\/n)(?![\p{L}]))/giu;
 /** Overnight, min. */
 export const OVERNIGHT: readonly [number, number] = [480, 720];
 const CLOCK = /^(\d{1,2}):([0-5]\d)(?:[\u2060\s]*[-–][\u2060\s]*(\d{1,2}):([0-5]\d))?[\s\u00a0]*min\b/;
@@ -47,7 +49,8 @@ function amountAt(text: string, at: number): Amount | null {
   const couple = /^(?:a[\s\u00a0]+)?couple/i.test(text.slice(at, at + 10));
   const to = TO.exec(text.slice(first.end, first.end + 14));
   const second = to ? numberAt(text, first.end + to[0].length) : null;
-  if (to && second && second.value > first.value && UNIT.test(text.slice(second.end, second.end + 12))) return { low: first.value, high: second.value, end: second.end };
+  if (to && second && second.value > first.value && UNIT.test(text.slice(second.end, second.end + 12)))
+    return { low: first.value, high: second.value, end: second.end };
   return { low: first.value, high: couple ? first.value + 1 : first.value, end: first.end };
 }
 
@@ -56,7 +59,8 @@ function timeAt(text: string, start: number): SaidTime | null {
   const night = /^(?:overnight|over night|o\/n)/i.exec(text.slice(start, start + 10));
   if (night) return { minutes: OVERNIGHT, start, end: start + night[0].length, bound: null };
   const next = /^(?:the )?(?:next|following) (?:day|morning)/i.exec(text.slice(start, start + 24));
-  if (next && /\b(?:till|until|to|for)\s*(?:the\s*)?$/i.test(text.slice(Math.max(0, start - 12), start))) return { minutes: OVERNIGHT, start, end: start + next[0].length, bound: null };
+  if (next && /\b(?:till|until|to|for)\s*(?:the\s*)?$/i.test(text.slice(Math.max(0, start - 12), start)))
+    return { minutes: OVERNIGHT, start, end: start + next[0].length, bound: null };
   // '7:40', '7:40–10:30 min' of a mixer's clock.
   const clock = CLOCK.exec(text.slice(start, start + 24));
   if (clock) {
@@ -71,7 +75,12 @@ function timeAt(text: string, start: number): SaidTime | null {
   const unit = UNIT.exec(text.slice(amount.end, amount.end + 14));
   if (!unit) return null;
   // 'In a second bowl': the other one.
-  if (/^sec/i.test(unit[1] ?? '') && /^an?\b/i.test(text.slice(start, start + 3)) && /^\s+\p{L}/u.test(text.slice(amount.end + unit[0].length, amount.end + unit[0].length + 3))) return null;
+  if (
+    /^sec/i.test(unit[1] ?? '') &&
+    /^an?\b/i.test(text.slice(start, start + 3)) &&
+    /^\s+\p{L}/u.test(text.slice(amount.end + unit[0].length, amount.end + unit[0].length + 3))
+  )
+    return null;
   const per = perOf(unit[1] ?? unit[2]!);
   let low = amount.low * per;
   let high = amount.high * per;
@@ -137,7 +146,12 @@ function scanned(text: string): readonly SaidTime[] {
     from.lastIndex = Math.max(found.end, m.index + 1);
     const before = text.slice(Math.max(0, m.index - 24), m.index);
     const after = text.slice(found.end, found.end + 14);
-    const bound = LEAST.test(before) || /^[\s\u00a0]*(?:minimum|or more|at least|or longer)/i.test(after) ? 'least' : MOST.test(before) || /^[\s\u00a0]*(?:max\b|at (?:the )?most|or less)/i.test(after) ? 'most' : null;
+    const bound =
+      LEAST.test(before) || /^[\s\u00a0]*(?:minimum|or more|at least|or longer)/i.test(after)
+        ? 'least'
+        : MOST.test(before) || /^[\s\u00a0]*(?:max\b|at (?:the )?most|or less)/i.test(after)
+          ? 'most'
+          : null;
     out.push({ ...found, bound });
   }
   return out;

@@ -8,13 +8,18 @@ export function titleOf(rows: readonly Row[], text: string): string {
   if (row) return row.text.replace(/\s{2,}/g, ' ').slice(0, 120);
   const cheat = /^(?:right|ok(?:ay)?|so|well|now)?[, ]*(?:so )?for (?:the |my |our |a )([\p{L}][\p{L}\p{M}'’ -]{4,40}?),/iu.exec(text.trim());
   if (cheat) return capital(cheat[1]!.trim());
-  const told = /\b(?:this is|here(?:'s| is)|how (?:i|we) (?:make|do)|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(text.slice(0, 400));
+  const told =
+    /\b(?:this is|here(?:'s| is)|how (?:i|we) (?:make|do)|recipe for)\s+(?:my |the |a |an |our |how (?:i|we) (?:make|do) (?:my |the |a |our )?)?(?!what|how|all|it\b)([\p{L}][\p{L}\p{M}'’ -]{4,60}?)(?=[,.;:!]|\s+(?:and|that|which|from|for|we|i)\b)/iu.exec(
+      text.slice(0, 400),
+    );
   if (told) return capital(told[1]!.trim());
   // 'So for the raspberry fool you want …'.
   const wanted = WANTED.exec(text.trim());
   if (wanted) return capital(wanted[1]!);
   // 'So my nan’s trifle, right.': named in passing.
-  const passing = /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim()) ?? /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+the ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)\./iu.exec(text.trim());
+  const passing =
+    /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim()) ??
+    /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+the ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)\./iu.exec(text.trim());
   if (passing && clauseOf(passing[1]!).verb === null) return capital(passing[1]!.trim());
   // 'Apple Snow. Take six large …': a name with a full stop before the work.
   const stop = /^(\p{Lu}[\p{L}\p{M}'’ -]{3,44})\.\s+(?=\p{Lu})/u.exec(text.trim());

@@ -49,10 +49,43 @@ export function withCups(text: string, means: CupSystem, kitchen: CupSystem): st
 }
 
 const FAMILY_PORTIONS = 8;
-const SWEETNESS: Readonly<Record<Family, SweetnessBand>> = { chantilly: 'chantilly', frosting: 'frosting', tiramisu: 'dessert', icebox: 'dessert', syllabub: 'dessert', semifreddo: 'semifreddo', mousse: 'fruit-mousse', cheesecake: 'dessert', nest: 'meringue', pudding: 'dessert' };
-const USE_BY_FAMILY: Readonly<Record<Family, Use>> = { chantilly: 'spoon', frosting: 'pipe', tiramisu: 'spoon', icebox: 'slice', syllabub: 'glass', semifreddo: 'slice', mousse: 'glass', cheesecake: 'slice', nest: 'spoon', pudding: 'spoon' };
+const SWEETNESS: Readonly<Record<Family, SweetnessBand>> = {
+  chantilly: 'chantilly',
+  frosting: 'frosting',
+  tiramisu: 'dessert',
+  icebox: 'dessert',
+  syllabub: 'dessert',
+  semifreddo: 'semifreddo',
+  mousse: 'fruit-mousse',
+  cheesecake: 'dessert',
+  nest: 'meringue',
+  pudding: 'dessert',
+};
+const USE_BY_FAMILY: Readonly<Record<Family, Use>> = {
+  chantilly: 'spoon',
+  frosting: 'pipe',
+  tiramisu: 'spoon',
+  icebox: 'slice',
+  syllabub: 'glass',
+  semifreddo: 'slice',
+  mousse: 'glass',
+  cheesecake: 'slice',
+  nest: 'spoon',
+  pudding: 'spoon',
+};
 /** Vessel that a family starts in where the recipe says none. */
-const VESSEL_BY_FAMILY: Readonly<Record<Family, Vessel['kind']>> = { chantilly: 'bowl', frosting: 'bowl', tiramisu: 'tray', icebox: 'springform', syllabub: 'glass', semifreddo: 'terrine', mousse: 'glass', cheesecake: 'springform', nest: 'free', pudding: 'bowl' };
+const VESSEL_BY_FAMILY: Readonly<Record<Family, Vessel['kind']>> = {
+  chantilly: 'bowl',
+  frosting: 'bowl',
+  tiramisu: 'tray',
+  icebox: 'springform',
+  syllabub: 'glass',
+  semifreddo: 'terrine',
+  mousse: 'glass',
+  cheesecake: 'springform',
+  nest: 'free',
+  pudding: 'bowl',
+};
 
 /**
  * A sheet from a reading: every part, line and step as it was understood, the cook's own order kept, the vessel, mixer, stage and use as they
@@ -76,7 +109,10 @@ export function readingToSheet(r: Reading, to: ToSheet): SheetRead {
   const lineIds = r.lines.map(() => newId());
   // What goes on once the mould is off, or the tin is full and set, stands over its rim; in a bowl or a glass it is still within.
   const rimmed = vessel.kind === 'springform' || vessel.kind === 'terrine' || vessel.kind === 'mould';
-  const shells: Part[] = ordered.map((p) => ({ ...partOf(p, partIds.get(p.id)!, mixer?.id ?? '', use), stands: p.lies === 'beside' || (rimmed && p.lies === 'top') ? 'beside' : 'in' }));
+  const shells: Part[] = ordered.map((p) => ({
+    ...partOf(p, partIds.get(p.id)!, mixer?.id ?? '', use),
+    stands: p.lies === 'beside' || (rimmed && p.lies === 'top') ? 'beside' : 'in',
+  }));
   const parts = shells.map((shell, i): Part => {
     const read = ordered[i]!;
     const own = r.lines.flatMap((l, k): Line[] => {
@@ -84,20 +120,50 @@ export function readingToSheet(r: Reading, to: ToSheet): SheetRead {
       const text = withCups(l.draft.text, r.cups.system, context.measures.cups).slice(0, 480);
       const typed = newLine(lineIds[k]!, text, context);
       const id = l.draft.ingredient?.id ?? null;
-      return [{ ...typed, ingredientId: id, fromPartId: null, stepId: l.step === null ? null : stepIds[l.step]!, lastGood: id !== null && l.draft.grams !== null ? { text, ingredientId: id, fromPartId: null } : null }];
+      return [
+        {
+          ...typed,
+          ingredientId: id,
+          fromPartId: null,
+          stepId: l.step === null ? null : stepIds[l.step]!,
+          lastGood: id !== null && l.draft.grams !== null ? { text, ingredientId: id, fromPartId: null } : null,
+        },
+      ];
     });
     // What the list says itself stands as it is written.
     const listed = read.feeds.map((f): Line => {
       const from = f.part === null ? null : (partIds.get(f.part) ?? null);
-      return { id: newId(), text: f.text.slice(0, 480), ingredientId: null, fromPartId: from, lastGood: { text: f.text.slice(0, 480), ingredientId: null, fromPartId: from }, stepId: firstFeeding(r, read.id, f.part, stepIds) };
+      return {
+        id: newId(),
+        text: f.text.slice(0, 480),
+        ingredientId: null,
+        fromPartId: from,
+        lastGood: { text: f.text.slice(0, 480), ingredientId: null, fromPartId: from },
+        stepId: firstFeeding(r, read.id, f.part, stepIds),
+      };
     });
-    const feeds = read.feeds.length > 0 ? listed : read.takes.flatMap((t): Line[] => {
-      const from = shells.find((x) => x.id === partIds.get(t.part));
-      if (!from) return [];
-      const text = withCups(feedText(t.share, t.says, from.name, r, t.part), r.cups.system, context.measures.cups);
-      return [{ id: newId(), text, ingredientId: null, fromPartId: from.id, lastGood: { text, ingredientId: null, fromPartId: from.id }, stepId: firstFeeding(r, read.id, t.part, stepIds) }];
-    });
-    const place = new Map<string, number>([...r.lines.map((l, k) => [lineIds[k]!, l.draft.start] as const), ...read.feeds.map((f, k) => [feeds[k]!.id, f.start] as const)]);
+    const feeds =
+      read.feeds.length > 0
+        ? listed
+        : read.takes.flatMap((t): Line[] => {
+            const from = shells.find((x) => x.id === partIds.get(t.part));
+            if (!from) return [];
+            const text = withCups(feedText(t.share, t.says, from.name, r, t.part), r.cups.system, context.measures.cups);
+            return [
+              {
+                id: newId(),
+                text,
+                ingredientId: null,
+                fromPartId: from.id,
+                lastGood: { text, ingredientId: null, fromPartId: from.id },
+                stepId: firstFeeding(r, read.id, t.part, stepIds),
+              },
+            ];
+          });
+    const place = new Map<string, number>([
+      ...r.lines.map((l, k) => [lineIds[k]!, l.draft.start] as const),
+      ...read.feeds.map((f, k) => [feeds[k]!.id, f.start] as const),
+    ]);
     const lines = read.feeds.length > 0 ? [...own, ...feeds].toSorted((a, b) => (place.get(a.id) ?? 0) - (place.get(b.id) ?? 0)) : [...own, ...feeds];
     return { ...shell, lines: lines.slice(0, 200) };
   });
@@ -137,10 +203,17 @@ function firstFeeding(r: Reading, part: string, from: string | null, stepIds: re
 function partOf(p: ReadPart, id: string, mixerId: string, use: Use): Part {
   const part = startingPart(id, p.kind, mixerId);
   const stage = p.stage ?? usualStage(p.kind, use);
-  return { ...part, name: p.name, ways: { ...part.ways, ...p.ways }, whisk: { ...part.whisk, stage, ...(p.ways['sugar-moment'] === 'soft-peak' ? { sugarAt: 'soft-peak' as const } : {}) }, heat: p.syrupC === null ? part.heat : { ...part.heat, syrupC: Math.min(140, Math.max(80, p.syrupC)) } };
+  return {
+    ...part,
+    name: p.name,
+    ways: { ...part.ways, ...p.ways },
+    whisk: { ...part.whisk, stage, ...(p.ways['sugar-moment'] === 'soft-peak' ? { sugarAt: 'soft-peak' as const } : {}) },
+    heat: p.syrupC === null ? part.heat : { ...part.heat, syrupC: Math.min(140, Math.max(80, p.syrupC)) },
+  };
 }
 
-const usualStage = (kind: PartKind, use: Use): 'soft' | 'medium' | 'firm' => (use === 'pipe' && (kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown') ? 'firm' : 'medium');
+const usualStage = (kind: PartKind, use: Use): 'soft' | 'medium' | 'firm' =>
+  use === 'pipe' && (kind === 'whipped-cream' || kind === 'cheese-cream' || kind === 'crown') ? 'firm' : 'medium';
 
 /** 'all of the cream', '1/4 of the cream', '1 cup of the cream', 'the rest of the cream' where others take a share of it too. */
 function feedText(share: number, says: string, name: string, r: Reading, from: string): string {
@@ -153,7 +226,13 @@ function feedText(share: number, says: string, name: string, r: Reading, from: s
 }
 
 /** Times that a wait takes where nothing says how long, h (house). */
-const UNSAID_H: Readonly<Partial<Record<ReadStep['work'], readonly [number, number]>>> = { chill: [2, 4], freeze: [6, 10], wait: [0.25, 0.5], soak: [0.08, 0.17], bake: [0.2, 0.25] };
+const UNSAID_H: Readonly<Partial<Record<ReadStep['work'], readonly [number, number]>>> = {
+  chill: [2, 4],
+  freeze: [6, 10],
+  wait: [0.25, 0.5],
+  soak: [0.08, 0.17],
+  bake: [0.2, 0.25],
+};
 
 /** The parts in the order in which they lie in the dessert; what goes into another stands before it, and what nothing places stays where it was read. */
 function inBuildOrder(r: Reading): readonly ReadPart[] {
@@ -168,7 +247,10 @@ function inBuildOrder(r: Reading): readonly ReadPart[] {
   // One that is nowhere placed keeps to the one read before it.
   let last = -1;
   const keys = new Map(r.parts.map((p) => [p.id, (last = Number.isFinite(ranks.get(p.id)!) ? ranks.get(p.id)! : last)]));
-  return r.parts.map((p, i) => ({ p, i })).sort((a, b) => keys.get(a.p.id)! - keys.get(b.p.id)! || a.i - b.i).map((x) => x.p);
+  return r.parts
+    .map((p, i) => ({ p, i }))
+    .sort((a, b) => keys.get(a.p.id)! - keys.get(b.p.id)! || a.i - b.i)
+    .map((x) => x.p);
 }
 
 function stepsOf(r: Reading, ids: readonly string[], partIds: ReadonlyMap<string, string>): readonly Step[] {
@@ -209,7 +291,10 @@ function stepsOf(r: Reading, ids: readonly string[], partIds: ReadonlyMap<string
       work: s.work,
       minutes: said && said[1] <= 100_000 ? said : null,
       machine: s.machine,
-      after: [...new Set([...s.after, ...(i === last ? made : [])])].filter((a) => a < 290).map((a) => ids[a]!).slice(0, 60),
+      after: [...new Set([...s.after, ...(i === last ? made : [])])]
+        .filter((a) => a < 290)
+        .map((a) => ids[a]!)
+        .slice(0, 60),
       ahead: s.ahead,
       by: s.by,
     };
@@ -239,7 +324,21 @@ function vesselOf(said: SaidVessel | null, family: Family, shelf: readonly Shelf
   return made(said) ?? fits ?? mine[0] ?? shelf[0]!.vessel;
 }
 
-const KIND_OF_SHAPE: Readonly<Record<SaidVessel['shape'], readonly Vessel['kind'][]>> = { springform: ['springform'], ring: ['springform'], round: ['springform'], tart: ['springform'], tray: ['tray'], dish: ['tray'], terrine: ['terrine'], glass: ['glass'], mould: ['mould'], bowl: ['bowl'], free: ['free'], dome: ['dome'], tub: ['tub'] };
+const KIND_OF_SHAPE: Readonly<Record<SaidVessel['shape'], readonly Vessel['kind'][]>> = {
+  springform: ['springform'],
+  ring: ['springform'],
+  round: ['springform'],
+  tart: ['springform'],
+  tray: ['tray'],
+  dish: ['tray'],
+  terrine: ['terrine'],
+  glass: ['glass'],
+  mould: ['mould'],
+  bowl: ['bowl'],
+  free: ['free'],
+  dome: ['dome'],
+  tub: ['tub'],
+};
 const hasSize = (v: SaidVessel): boolean => v.acrossMm !== undefined || v.lengthMm !== undefined || v.eachMl !== undefined;
 const near = (a: number, b: number, share = 0.03): boolean => Math.abs(a - b) <= share * b;
 
@@ -260,14 +359,32 @@ function made(said: SaidVessel): Vessel | null {
     case 'springform':
     case 'ring':
     case 'round':
-      return across === undefined ? null : { kind: 'springform', name: `${said.shape === 'springform' ? 'Springform' : said.shape === 'ring' ? 'Ring' : 'Round tin'} ${cm(across)} cm`, topMm: clamp(across), baseMm: clamp(across), heightMm: said.heightMm ?? 70 };
+      return across === undefined
+        ? null
+        : {
+            kind: 'springform',
+            name: `${said.shape === 'springform' ? 'Springform' : said.shape === 'ring' ? 'Ring' : 'Round tin'} ${cm(across)} cm`,
+            topMm: clamp(across),
+            baseMm: clamp(across),
+            heightMm: said.heightMm ?? 70,
+          };
     case 'tart':
-      return across === undefined ? null : { kind: 'springform', name: `Tart tin ${cm(across)} cm`, topMm: clamp(across), baseMm: clamp(across - 10), heightMm: said.heightMm ?? 35 };
+      return across === undefined
+        ? null
+        : { kind: 'springform', name: `Tart tin ${cm(across)} cm`, topMm: clamp(across), baseMm: clamp(across - 10), heightMm: said.heightMm ?? 35 };
     case 'tray':
     case 'dish': {
       if (said.lengthMm === undefined) return null;
       const [l, w] = [clamp(said.lengthMm), clamp(said.widthMm ?? said.lengthMm)];
-      return { kind: 'tray', name: `Dish ${cm(l)} × ${cm(w)} cm`, lengthMm: l, widthMm: w, baseLengthMm: clamp(l - 10), baseWidthMm: clamp(w - 10), heightMm: said.heightMm ?? 55 };
+      return {
+        kind: 'tray',
+        name: `Dish ${cm(l)} × ${cm(w)} cm`,
+        lengthMm: l,
+        widthMm: w,
+        baseLengthMm: clamp(l - 10),
+        baseWidthMm: clamp(w - 10),
+        heightMm: said.heightMm ?? 55,
+      };
     }
     case 'terrine': {
       const ml = said.eachMl;
@@ -275,19 +392,41 @@ function made(said: SaidVessel): Vessel | null {
       if (length === undefined) return null;
       const width = said.widthMm ?? 0.32 * length;
       const high = said.heightMm ?? (ml === undefined ? 0.25 * length : (ml * 1000) / (length * width * 0.9));
-      return { kind: 'terrine', name: ml === undefined ? `Loaf tin ${cm(length)} cm` : `Terrine ${Math.round(ml / 10) / 100} L`, lengthMm: clamp(length), widthMm: clamp(width), baseLengthMm: clamp(length - 14), baseWidthMm: clamp(width - 12), heightMm: Math.min(300, Math.max(20, high)) };
+      return {
+        kind: 'terrine',
+        name: ml === undefined ? `Loaf tin ${cm(length)} cm` : `Terrine ${Math.round(ml / 10) / 100} L`,
+        lengthMm: clamp(length),
+        widthMm: clamp(width),
+        baseLengthMm: clamp(length - 14),
+        baseWidthMm: clamp(width - 12),
+        heightMm: Math.min(300, Math.max(20, high)),
+      };
     }
     case 'glass':
     case 'mould': {
       if (said.eachMl === undefined) return null;
       // As high as it is wide, a little narrower at its foot.
-      const side = (said.eachMl * 1000 / (Math.PI / 4) / 0.82) ** (1 / 3);
-      return { kind: said.shape, name: `${said.shape === 'glass' ? 'Glass' : 'Mould'} ${Math.round(said.eachMl)} mL`, topMm: clamp(side), baseMm: clamp(side * 0.8), heightMm: Math.max(10, side) };
+      const side = ((said.eachMl * 1000) / (Math.PI / 4) / 0.82) ** (1 / 3);
+      return {
+        kind: said.shape,
+        name: `${said.shape === 'glass' ? 'Glass' : 'Mould'} ${Math.round(said.eachMl)} mL`,
+        topMm: clamp(side),
+        baseMm: clamp(side * 0.8),
+        heightMm: Math.max(10, side),
+      };
     }
     case 'bowl':
     case 'dome': {
       const mm = across ?? (said.eachMl === undefined ? undefined : 2 * ((said.eachMl * 1000 * 3) / (2 * Math.PI)) ** (1 / 3));
-      return mm === undefined ? null : { kind: said.shape, name: `${said.shape === 'bowl' ? 'Bowl' : 'Dome'} ${cm(mm)} cm`, topMm: clamp(mm), baseMm: said.shape === 'bowl' ? Math.max(20, mm * 0.45) : 5, heightMm: clamp(mm / 2) };
+      return mm === undefined
+        ? null
+        : {
+            kind: said.shape,
+            name: `${said.shape === 'bowl' ? 'Bowl' : 'Dome'} ${cm(mm)} cm`,
+            topMm: clamp(mm),
+            baseMm: said.shape === 'bowl' ? Math.max(20, mm * 0.45) : 5,
+            heightMm: clamp(mm / 2),
+          };
     }
     case 'free':
       return across === undefined ? null : { kind: 'free', name: `Shell ${cm(across)} cm`, topMm: clamp(across), baseMm: clamp(across - 10), heightMm: 60 };

@@ -18,7 +18,14 @@ describe('when a step is said to be done', () => {
     ['The next day turn it out', 0, null],
     ['Just before serving whip the cream', 0, null],
   ] as const)('‘%s’: %d days, %s', (text, days, by) => expect(whenSaid(text)).toEqual({ days, by }));
-  it.each(['Whip the cream', 'can be made up to two days ahead', 'chill until the next day', 'Keeps for two days', 'leave until the morning', 'ready by the afternoon'])('‘%s’ says nothing of it', (text) => expect(whenSaid(text)).toBeNull());
+  it.each([
+    'Whip the cream',
+    'can be made up to two days ahead',
+    'chill until the next day',
+    'Keeps for two days',
+    'leave until the morning',
+    'ready by the afternoon',
+  ])('‘%s’ says nothing of it', (text) => expect(whenSaid(text)).toBeNull());
 });
 
 describe('a rest through a night', () => {

@@ -5,15 +5,88 @@ import { lookUp } from '../look-up';
 
 /** What hurried cooks write for a word. */
 const SHORT: Readonly<Record<string, string>> = {
-  dk: 'dark', masc: 'mascarpone', liq: 'liqueur',
-  'w/': 'with', 'o/n': 'overnight', h2o: 'water', crm: 'cream', hvy: 'heavy', unfl: 'unflavored', micro: 'microwave', mascp: 'mascarpone', marsc: 'mascarpone', sug: 'sugar', ic: 'icing', van: 'vanilla', lvs: 'leaf', lvs_: 'leaf', elec: 'electric', med: 'medium', choc: 'chocolate', noz: 'nozzle', btr: 'butter', bics: 'biscuit', bix: 'biscuit', biccies: 'biscuit', bickies: 'biscuit',
-  ylks: 'yolk', ylk: 'yolk', yks: 'yolk', whts: 'white', wht: 'white', gel: 'gelatin', gelatine: 'gelatin', yogurt: 'yoghurt', yoghourt: 'yoghurt', savoiardi: 'ladyfinger', whiskey: 'whisky', temp: 'temperature', rm: 'room', mins: 'minute', min: 'minute', secs: 'second', sec: 'second', hrs: 'hour', hr: 'hour',
-  powdered: 'icing', confectioner: 'icing', confectioners: 'icing', superfine: 'caster', castor: 'caster', cornflour: 'corn-starch', cornstarch: 'corn-starch', bisc: 'biscuit', biscs: 'biscuit', cookie: 'biscuit', cookies: 'biscuit', cracker: 'biscuit', crackers: 'biscuit', thru: 'through', til: 'until', till: 'until', "'til": 'until', refrig: 'refrigerate', fridge: 'fridge', refrigerator: 'fridge', icebox: 'fridge',
-  ladyfingers: 'ladyfinger', fingers: 'finger', whites: 'white', yolks: 'yolk', creamcheese: 'cream-cheese', raspb: 'raspberry', rasps: 'raspberry', strawbs: 'strawberry', liqueur: 'liqueur', mixt: 'mixture', mix: 'mix',
+  dk: 'dark',
+  masc: 'mascarpone',
+  liq: 'liqueur',
+  'w/': 'with',
+  'o/n': 'overnight',
+  h2o: 'water',
+  crm: 'cream',
+  hvy: 'heavy',
+  unfl: 'unflavored',
+  micro: 'microwave',
+  mascp: 'mascarpone',
+  marsc: 'mascarpone',
+  sug: 'sugar',
+  ic: 'icing',
+  van: 'vanilla',
+  lvs: 'leaf',
+  lvs_: 'leaf',
+  elec: 'electric',
+  med: 'medium',
+  choc: 'chocolate',
+  noz: 'nozzle',
+  btr: 'butter',
+  bics: 'biscuit',
+  bix: 'biscuit',
+  biccies: 'biscuit',
+  bickies: 'biscuit',
+  ylks: 'yolk',
+  ylk: 'yolk',
+  yks: 'yolk',
+  whts: 'white',
+  wht: 'white',
+  gel: 'gelatin',
+  gelatine: 'gelatin',
+  yogurt: 'yoghurt',
+  yoghourt: 'yoghurt',
+  savoiardi: 'ladyfinger',
+  whiskey: 'whisky',
+  temp: 'temperature',
+  rm: 'room',
+  mins: 'minute',
+  min: 'minute',
+  secs: 'second',
+  sec: 'second',
+  hrs: 'hour',
+  hr: 'hour',
+  powdered: 'icing',
+  confectioner: 'icing',
+  confectioners: 'icing',
+  superfine: 'caster',
+  castor: 'caster',
+  cornflour: 'corn-starch',
+  cornstarch: 'corn-starch',
+  bisc: 'biscuit',
+  biscs: 'biscuit',
+  cookie: 'biscuit',
+  cookies: 'biscuit',
+  cracker: 'biscuit',
+  crackers: 'biscuit',
+  thru: 'through',
+  til: 'until',
+  till: 'until',
+  "'til": 'until',
+  refrig: 'refrigerate',
+  fridge: 'fridge',
+  refrigerator: 'fridge',
+  icebox: 'fridge',
+  ladyfingers: 'ladyfinger',
+  fingers: 'finger',
+  whites: 'white',
+  yolks: 'yolk',
+  creamcheese: 'cream-cheese',
+  raspb: 'raspberry',
+  rasps: 'raspberry',
+  strawbs: 'strawberry',
+  liqueur: 'liqueur',
+  mixt: 'mixture',
+  mix: 'mix',
 };
 
 /** What desserts are called, as the last word of their name. */
-export const DISHES = 'fool|trifle|mousse|cheesecakes?|tiramis[uù]|semifreddo|parfait|syllabub|posset|pavlova|meringues?|roulade|bavarois|blancmange|panna cotta|pudding|charlotte|zuccotto|terrine|icebox cake|cake|tart|pie|gateau|delight|mess|snow|cream|nests?|cups|pots|glasses|squares|slices|bars';
+export const DISHES =
+  'fool|trifle|mousse|cheesecakes?|tiramis[uù]|semifreddo|parfait|syllabub|posset|pavlova|meringues?|roulade|bavarois|blancmange|panna cotta|pudding|charlotte|zuccotto|terrine|icebox cake|cake|tart|pie|gateau|delight|mess|snow|cream|nests?|cups|pots|glasses|squares|slices|bars';
 
 /** A word of a text, where it stands, in its one spelling. */
 export interface Word {
@@ -25,7 +98,8 @@ export interface Word {
 }
 
 export const PLAIN_LETTERS = /^[\x20-\x7e]*$/;
-const TOKEN = /w\/(?=\s)|(?:half|semi|part) (?=(?:whip|whisk|bak|beat|freez|cook)\p{L}*)\p{L}+|o\/n\b|h2o\b|[\p{L}][\p{L}\p{M}’'-]*|\d+(?:[.,]\d+)?|[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]|[^\s\p{L}\d]/giu;
+const TOKEN =
+  /w\/(?=\s)|(?:half|semi|part) (?=(?:whip|whisk|bak|beat|freez|cook)\p{L}*)\p{L}+|o\/n\b|h2o\b|[\p{L}][\p{L}\p{M}’'-]*|\d+(?:[.,]\d+)?|[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]|[^\s\p{L}\d]/giu;
 
 /** The same sentence is split when it is cut into actions, when each is looked at, and when it is followed: what it gives is remembered. */
 const split = new Map<string, readonly Word[]>();

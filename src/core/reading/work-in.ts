@@ -10,9 +10,11 @@ import { keyOf } from './words';
 
 /** A sentence begins with when it is done within so many characters. */
 const LEADING = 60;
-const KEEPS = /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
+const KEEPS =
+  /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
 /** Things that are brought together in a bowl, without a verb. */
-const TOGETHER_IN = /^[\p{L}][\p{L} '’-]*(?:\s?[+,&]\s?[\p{L}][\p{L} '’-]*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
+const TOGETHER_IN =
+  /^[\p{L}][\p{L} '’-]*(?:\s?[+,&]\s?[\p{L}][\p{L} '’-]*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
 const PLUSSED = /^[\p{L}][\p{L} '’-]{2,30}(?:\s\+\s[\p{L}][\p{L} '’-]{2,30})+[.]?$/u;
 const LAID_ON = /^(?:then )?(?:the )?(?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$/u;
 const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in,\s/iu;
@@ -54,7 +56,8 @@ export function workIn(rows: readonly Row[], hasList: boolean): Work {
           if (longCold(c.text)) when = ON_THE_DAY;
           clauses.push({ clause: c, section, start: row.start, end: row.end, before: pending, after: '', when: whenSaid(c.text) ?? when });
           pending = '';
-        } else if (last && clauses.length > first && pending === '') clauses[clauses.length - 1] = { ...last, after: [last.after, c.text].filter(Boolean).join(' ') };
+        } else if (last && clauses.length > first && pending === '')
+          clauses[clauses.length - 1] = { ...last, after: [last.after, c.text].filter(Boolean).join(' ') };
         else pending = [pending, c.text].filter(Boolean).join(' ');
       });
     }
@@ -69,28 +72,72 @@ export function workIn(rows: readonly Row[], hasList: boolean): Work {
 
 /** Whether a clause is work: a verb that asks for something, an amount to be had, or a time in a place; not what it keeps, or what not to do. */
 function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
-  if (KEEPS.test(sentence) && /\b(?:days?|hours?|weeks?|months?|overnight|fridge|freezer|refrigerator|ahead|advance|moment|same day)\b/i.test(sentence) && !/^(?:cover|chill|refrigerate|put|pipe|serve|leave|let|freeze)/i.test(c.text)) {
+  if (
+    KEEPS.test(sentence) &&
+    /\b(?:days?|hours?|weeks?|months?|overnight|fridge|freezer|refrigerator|ahead|advance|moment|same day)\b/i.test(sentence) &&
+    !/^(?:cover|chill|refrigerate|put|pipe|serve|leave|let|freeze)/i.test(c.text)
+  ) {
     if (!amountsIn(c).length || /\bkeeps\b|\blasts?\b/i.test(c.text)) return false;
   }
-  const before = c.words.slice(0, Math.max(0, c.at)).map((w) => w.said).join(' ').replace(/^.*\s[,:]\s?/, '');
+  const before = c.words
+    .slice(0, Math.max(0, c.at))
+    .map((w) => w.said)
+    .join(' ')
+    .replace(/^.*\s[,:]\s?/, '');
   if (c.verb && NEVER.test(before)) return false;
   // A question, or a word to whoever reads: no work.
-  if (/\?["”’)]*$/.test(c.text.trim()) || /\b(?:comments?|ratings?|rate (?:this|it)|reviews?|tag (?:me|us)|subscribe|newsletter|share (?:this|it) (?:on|with)|follow (?:me|us|along)|print (?:this|the)|jump to)\b/i.test(c.text)) return false;
+  if (
+    /\?["”’)]*$/.test(c.text.trim()) ||
+    /\b(?:comments?|ratings?|rate (?:this|it)|reviews?|tag (?:me|us)|subscribe|newsletter|share (?:this|it) (?:on|with)|follow (?:me|us|along)|print (?:this|the)|jump to)\b/i.test(
+      c.text,
+    )
+  )
+    return false;
   // 'It will frost one cake or pipe 24 cupcakes': how far it goes.
-  if (/^(?:and )?(?:it|this|that)(?:['’]ll| will| should)? (?:be )?(?:enough |frosts?|covers?|fills?|makes?|pipes?|ices?|yields?)\b[^.;]*\b(?:\d|one|two|an?|enough)\b/i.test(c.text) && amountsIn(c).every((a) => a.amount.unit === null) && timesIn(c.text).every((t) => t.minutes[0] >= 1440)) return false;
+  if (
+    /^(?:and )?(?:it|this|that)(?:['’]ll| will| should)? (?:be )?(?:enough |frosts?|covers?|fills?|makes?|pipes?|ices?|yields?)\b[^.;]*\b(?:\d|one|two|an?|enough)\b/i.test(
+      c.text,
+    ) &&
+    amountsIn(c).every((a) => a.amount.unit === null) &&
+    timesIn(c.text).every((t) => t.minutes[0] >= 1440)
+  )
+    return false;
   // 'The mixture will steam and seize', 'you can make your own': what happens, what may be.
-  if (c.verb && (/\b(?:will|may|might|should)$/.test(before) && !/^(?:then |and |now )*(?:you|we|i)\b/.test(before))) return false;
+  if (c.verb && /\b(?:will|may|might|should)$/.test(before) && !/^(?:then |and |now )*(?:you|we|i)\b/.test(before)) return false;
   if (/\byou can (?:also )?(?:make|buy|use|get) (?:your own|them|it|one)\b/i.test(c.text)) return false;
   // 'I make this every autumn': of the dish, not of the work.
   if (/^(?:so )?(?:i|we)(?:'ve)? (?:\w+ )?(?:make|made|serve|love|like|bring) (?:this|it|them|these)\b/i.test(c.text)) return false;
   // 'That's 400 g but I only use 250, crushed with the butter': what is told with its amounts is work.
   const told = !hasList && amountsIn(c).length > 1;
-  if (c.verb && !told && !/^(?:when|once|as soon as|if|after)\b/.test(before) && /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) && before.split(' ').length > 3 && !/\b(?:i|we|you)$/.test(before) && !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)) return false;
+  if (
+    c.verb &&
+    !told &&
+    !/^(?:when|once|as soon as|if|after)\b/.test(before) &&
+    /\b(?:because|since|which|that's why|i|we|it|he|she|they)\b/.test(before) &&
+    before.split(' ').length > 3 &&
+    !/\b(?:i|we|you)$/.test(before) &&
+    !/\b(?:you|want|need|have|then|and|now|just|to)\b/.test(before)
+  )
+    return false;
   if (c.verb) return true;
   if (/^(?:do (?:that|this|the same)|and so on)\b|^again\W*$/i.test(c.text) || LAYING.test(c.text)) return true;
   // 'Cocoa just before it goes out.'
-  if (!/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) && BEFORE_SERVING.test(c.words.slice(0, 10).map((w) => w.said).join(' '))) return true;
-  if (/\b(?:o\/n|overnight)\b/i.test(c.text) || (timesIn(c.text).length > 0 && /\b(?:fridge|freezer|oven|microwave|water|pan|saucepan|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))) return true;
+  if (
+    !/^(?:just|right|immediately|before|at|to|on|when)\b/i.test(c.text) &&
+    BEFORE_SERVING.test(
+      c.words
+        .slice(0, 10)
+        .map((w) => w.said)
+        .join(' '),
+    )
+  )
+    return true;
+  if (
+    /\b(?:o\/n|overnight)\b/i.test(c.text) ||
+    (timesIn(c.text).length > 0 &&
+      /\b(?:fridge|freezer|oven|microwave|water|pan|saucepan|cold|room|boil|simmer|steam|hob|stove|speed|high|low|medium|mixer)\b/i.test(c.text))
+  )
+    return true;
   if (!hasList && amountsIn(c).length > 0) return true;
   // 'Butter in, a cube at a time.'
   if (THING_IN.test(c.text)) return true;
@@ -112,5 +159,10 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (IN_AN_OVEN.test(c.text) || goesInHot(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.
   if (/^all in(?:to)?\b/i.test(c.text) || (/\bspeed\b/i.test(c.text) && stageIn(c.text) !== null)) return true;
-  return /\b(?:till|until|'til)\b/i.test(c.text) && /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) && c.words.length <= 24 && !/^(?:it|this|that)\b/i.test(c.text);
+  return (
+    /\b(?:till|until|'til)\b/i.test(c.text) &&
+    /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) &&
+    c.words.length <= 24 &&
+    !/^(?:it|this|that)\b/i.test(c.text)
+  );
 }

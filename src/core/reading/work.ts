@@ -23,25 +23,35 @@ export interface WorkedOn {
   readonly late: boolean;
 }
 
-const PEAK = /\bpeaks?\b|\bfirm\b|\bstiff|\bfluffy\b|\bpale\b|\bribbon|\bdoubled?\b|\btripled?\b|\bfroth|\bfoam|\bbillow|\bholds? (?:its|their) shape|\bfloppy\b|\bthick and (?:light|pale|creamy)|\blight and|\bglossy\b|\baerated\b|\bin volume\b|\btrail|\bclings?\b/i;
-export const HOT = /\bover (?:a |the )?(?:pan|pot|saucepan|bowl)?.{0,30}(?:simmering|boiling|hot|barely|steaming|steam)|\bdouble boiler|\bbain[- ]?marie|\bover (?:a |an )?(?:very )?(?:low|medium|high|gentle|direct|moderate)?[- ]?(?:low|medium|high)?\s*heat\b|\bon the (?:hob|stove|heat)\b|\bover steam\b|\bheat\b(?! off)|\bsimmering water|\b(?:slow|gentle|clear|soft|brisk) fire\b|\bover (?:a|the) fire\b/i;
+const PEAK =
+  /\bpeaks?\b|\bfirm\b|\bstiff|\bfluffy\b|\bpale\b|\bribbon|\bdoubled?\b|\btripled?\b|\bfroth|\bfoam|\bbillow|\bholds? (?:its|their) shape|\bfloppy\b|\bthick and (?:light|pale|creamy)|\blight and|\bglossy\b|\baerated\b|\bin volume\b|\btrail|\bclings?\b/i;
+export const HOT =
+  /\bover (?:a |the )?(?:pan|pot|saucepan|bowl)?.{0,30}(?:simmering|boiling|hot|barely|steaming|steam)|\bdouble boiler|\bbain[- ]?marie|\bover (?:a |an )?(?:very )?(?:low|medium|high|gentle|direct|moderate)?[- ]?(?:low|medium|high)?\s*heat\b|\bon the (?:hob|stove|heat)\b|\bover steam\b|\bheat\b(?! off)|\bsimmering water|\b(?:slow|gentle|clear|soft|brisk) fire\b|\bover (?:a|the) fire\b/i;
 const COLD_PLACE = /\b(?:fridge|refrigerator|refrigerate|chiller|icebox|cold room|cold larder|into the cold|in the cold|cold place|cool place|cellar)\b/i;
 const FREEZER = /\bfreez(?:er|e)\b/i;
 const OVEN = /\bovens?\b/i;
 const ROOM = /\broom[- ]temp(?:erature)?|\bat room\b|\bcounter\b|\bworktop\b|\bon the bench\b/i;
-const MIXER = /\bmixer\b|\bbeaters?\b|\belectric\b|\bpaddle\b|\bwhisk attachment|\bwhipping attachment|\bhigh speed|\blow speed|\bmedium speed|\bmedium-high|\bmedium-low|\bspeed\b|\bprocessor\b|\bblender\b|\bon (?:high|low|medium)\b|\bmachine\b/i;
-const BY_HAND = /\bby hand\b|\bballoon whisk|\bhand whisk|\bwith a (?:fork|spoon|spatula|wooden|whisk|rubber|silicone|large metal|metal)|\bspatula\b|\bwooden spoon\b|\bmetal spoon\b|\bfork\b/i;
-const VESSEL_TO_MIX = /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug|(?<!pudding )basin)\b/i;
-const SERVED_IN = /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
+const MIXER =
+  /\bmixer\b|\bbeaters?\b|\belectric\b|\bpaddle\b|\bwhisk attachment|\bwhipping attachment|\bhigh speed|\blow speed|\bmedium speed|\bmedium-high|\bmedium-low|\bspeed\b|\bprocessor\b|\bblender\b|\bon (?:high|low|medium)\b|\bmachine\b/i;
+const BY_HAND =
+  /\bby hand\b|\bballoon whisk|\bhand whisk|\bwith a (?:fork|spoon|spatula|wooden|whisk|rubber|silicone|large metal|metal)|\bspatula\b|\bwooden spoon\b|\bmetal spoon\b|\bfork\b/i;
+const VESSEL_TO_MIX =
+  /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug|(?<!pudding )basin)\b/i;
+const SERVED_IN =
+  /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
 
 /** 'In another bowl the whites with a pinch of salt, stiff': what is whipped, and how far. */
-export const FOAM_NAMED = /^(?:and |then )?(?:in (?:a|another)[^,.;]{0,20}\bbowl,? )?(?:the |your |my )?(?:egg )?(?:whites|cream)\b(?:[^.;]{0,40},| to)\s*(?:(?:whipped|whisked|beaten|to|until|till|very|just) )*(?:stiff|soft|firm|medium|med)\b/i;
+export const FOAM_NAMED =
+  /^(?:and |then )?(?:in (?:a|another)[^,.;]{0,20}\bbowl,? )?(?:the |your |my )?(?:egg )?(?:whites|cream)\b(?:[^.;]{0,40},| to)\s*(?:(?:whipped|whisked|beaten|to|until|till|very|just) )*(?:stiff|soft|firm|medium|med)\b/i;
 
 /** Layers that are told without a verb: 'half the cream', '2nd layer of fingers', 'rest of the cream'. */
-export const LAYING = /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?(?!an?\b)\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
-export const BEFORE_SERVING = /\bbefore (?:you )?serv(?:e|ing)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
+export const LAYING =
+  /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?(?!an?\b)\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
+export const BEFORE_SERVING =
+  /\bbefore (?:you )?serv(?:e|ing)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
 /** Said of a machine that runs while something is added. */
-export const WHILE_RUNNING = /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
+export const WHILE_RUNNING =
+  /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
 
 /** 'Crushed with the butter and pressed in a tin'. */
 const PRESSED_TOLD = /\b(?:crushed|crumbled|bashed|mixed|blitzed)\b[^.;]*\bpressed (?:\w+ )?(?:in|into|onto)\b/i;
@@ -58,7 +68,10 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
   // 'Off the heat' is no heat.
   const text = written.replace(/\b(?:off|away from|from|without) (?:the )?(?:heat|hob|stove|fire)\b/gi, ' ');
   const verb = c.verb?.base ?? '';
-  const said = c.words.slice(Math.max(0, c.at)).map((w) => w.said).join(' ');
+  const said = c.words
+    .slice(Math.max(0, c.at))
+    .map((w) => w.said)
+    .join(' ');
   const air = PEAK.test(text);
   const foams = on.cream || on.white || on.yolk;
   switch (verb) {
@@ -77,7 +90,17 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       if (HOT.test(text) || (/\breach|\buntil (?:it|they) (?:is|are)? ?(?:hot|warm)/i.test(text) && /°|\b\d{2,3} ?[CF]\b/.test(text))) return 'heat';
       if (/^whisk (?:in|the (?:dry|flour|cornstarch|cornflour|custard powder|cocoa))/.test(said) && !air) return 'hands';
       if (on.chocolate && !on.white && !on.yolk && !/\bpeaks?\b|\bfluffy\b|\blight\b|\bpale\b|\bwhipped\b/i.test(text)) return 'hands';
-      return air ? 'whisk' : on.white || on.cream ? 'whisk' : on.yolk ? (/\b(?:until|till|thick)\b|\bmin/i.test(text) ? 'whisk' : 'hands') : on.cheese || on.butter ? 'beat' : 'hands';
+      return air
+        ? 'whisk'
+        : on.white || on.cream
+          ? 'whisk'
+          : on.yolk
+            ? /\b(?:until|till|thick)\b|\bmin/i.test(text)
+              ? 'whisk'
+              : 'hands'
+            : on.cheese || on.butter
+              ? 'beat'
+              : 'hands';
     case 'beat':
     case 'blend':
       if (HOT.test(text)) return 'heat';
@@ -117,7 +140,13 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       if (verb === 'turn' && on.baking && timesIn(text).length > 0 && !/\boff\b/i.test(text)) return 'bake';
       if (OVEN.test(text) || (/\bheat\b/i.test(text) && !/\bmixer|\bspeed|\bwhisk|\bwhip|\bbeat/i.test(text))) return 'hands';
       if (COLD_PLACE.test(text)) return 'chill';
-      return (air || /\bwhisk|\bwhip|\bbeat/i.test(text)) && foams && !on.butter ? 'whisk' : /\bspeed|\bmixer|\bbeat/i.test(text) && (on.butter || on.cheese) ? 'beat' : /\bwhisk|\bwhip/i.test(text) ? 'whisk' : 'hands';
+      return (air || /\bwhisk|\bwhip|\bbeat/i.test(text)) && foams && !on.butter
+        ? 'whisk'
+        : /\bspeed|\bmixer|\bbeat/i.test(text) && (on.butter || on.cheese)
+          ? 'beat'
+          : /\bwhisk|\bwhip/i.test(text)
+            ? 'whisk'
+            : 'hands';
     case 'bring':
       return ROOM.test(text) ? 'wait' : /\btogether\b/i.test(text) ? 'hands' : 'heat';
     // 'Blanch the yolks with the sugar': they are whisked pale.
@@ -131,7 +160,13 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       if (verb === 'reduce' && /\bover (?:an? |the )?(?:very )?(?:low|medium|gentle|high)/i.test(text)) return 'heat';
       // 'Put it in the oven, reduce to 120 °C': the oven, not the mix.
       if (on.baking && /°|\b\d{2,3} ?[CF]\b|\bgas\b|\bheat\b/i.test(text)) return timesIn(text).length > 0 ? 'bake' : 'hands';
-      return /\bspeed\b|\bmixer\b|\bheat\b|\boven\b/i.test(text) ? (OVEN.test(text) && timesIn(text).length > 0 ? 'bake' : 'hands') : verb === 'reduce' ? 'heat' : 'hands';
+      return /\bspeed\b|\bmixer\b|\bheat\b|\boven\b/i.test(text)
+        ? OVEN.test(text) && timesIn(text).length > 0
+          ? 'bake'
+          : 'hands'
+        : verb === 'reduce'
+          ? 'heat'
+          : 'hands';
     case 'cook':
       return OVEN.test(text) ? 'bake' : 'heat';
     case 'warm':
@@ -218,7 +253,11 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'squash':
     case 'tamp':
       if (/^press\W*$/i.test(said.trim())) return 'fill';
-      return SERVED_IN.test(text) || /\bbottom\b|\bwall\b|\bsides?\b|\binto\b/i.test(text) || /^(?:press|squash|tamp) (?:it |them |this )?(?:\w+ly )?(?:in|down|flat)\b/.test(said) ? 'fill' : 'hands';
+      return SERVED_IN.test(text) ||
+        /\bbottom\b|\bwall\b|\bsides?\b|\binto\b/i.test(text) ||
+        /^(?:press|squash|tamp) (?:it |them |this )?(?:\w+ly )?(?:in|down|flat)\b/.test(said)
+        ? 'fill'
+        : 'hands';
     case 'divide':
       return (SERVED_IN.test(text) || /\b(?:between|among)\b[^.;]*\b(?:bowls|plates)\b/i.test(text)) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
     case 'cut':
@@ -227,7 +266,9 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'loosen':
       return /\bring\b|\bsides?\b|\bknife\b|\btin\b|\bmou?ld\b|\bedge/i.test(text) ? 'finish' : /\bspatula\b|\bspoon\b/i.test(text) ? 'hands' : 'beat';
     case 'dip':
-      return /\bhot water\b|\bwarm water\b|\bmou?ld\b|\bterrine\b|\bknife\b/i.test(text) && !/\bfinger|\bbiscuit|\bladyfinger|\bsponge/i.test(text) ? 'finish' : 'soak';
+      return /\bhot water\b|\bwarm water\b|\bmou?ld\b|\bterrine\b|\bknife\b/i.test(text) && !/\bfinger|\bbiscuit|\bladyfinger|\bsponge/i.test(text)
+        ? 'finish'
+        : 'soak';
     case 'release':
     case 'ease':
     case 'unclip':
@@ -254,7 +295,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'tip':
       // 'Spread on a tray, film at contact': it cools there.
       if (/\b(?:tray|plate|sheet|shallow dish)\b/i.test(text) && /\b(?:film|cling|contact)\b/i.test(text)) return 'hands';
-      if (/\b(?:to|and let it|until) cool\b|\bto get cold\b/i.test(text) && /\bplate\b|\btray\b|\bsheet\b|\bboard\b|\bpaper\b|\bdish\b/i.test(text)) return 'wait';
+      if (/\b(?:to|and let it|until) cool\b|\bto get cold\b/i.test(text) && /\bplate\b|\btray\b|\bsheet\b|\bboard\b|\bpaper\b|\bdish\b/i.test(text))
+        return 'wait';
       return spooned(verb, text);
     case 'fill':
       // 'Fill a saucepan with an inch of water': for a bath.
@@ -305,8 +347,13 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   if (ROOM.test(text) && verb !== 'remove' && verb !== 'lift') return 'wait';
   if (TAKEN_OUT.test(text) && timed) return 'wait';
   if (verb === 'remove' || verb === 'lift' || verb === 'slide' || verb === 'take') {
-    if (/\bring\b|\bsides?\b|\bmou?lds?\b|\btin\b|\bcollar\b|\bpaper\b|\bfilm\b|\bout of the (?:dish|terrine|pan)|\bterrine\b/i.test(text) && !/\bheat\b|\boven\b/i.test(text)) return 'finish';
-    if (/\bout of\b|\bfrom\b|\boff\b/i.test(text)) return ROOM.test(text) && timed ? 'wait' : /\b(?:fridge|freezer|refrigerator)\b/i.test(text) && timed ? 'wait' : 'hands';
+    if (
+      /\bring\b|\bsides?\b|\bmou?lds?\b|\btin\b|\bcollar\b|\bpaper\b|\bfilm\b|\bout of the (?:dish|terrine|pan)|\bterrine\b/i.test(text) &&
+      !/\bheat\b|\boven\b/i.test(text)
+    )
+      return 'finish';
+    if (/\bout of\b|\bfrom\b|\boff\b/i.test(text))
+      return ROOM.test(text) && timed ? 'wait' : /\b(?:fridge|freezer|refrigerator)\b/i.test(text) && timed ? 'wait' : 'hands';
     if (verb !== 'take') return 'hands';
   }
   // 'Leave it for an hour and a quarter', in the oven that was spoken of last.
@@ -314,7 +361,11 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   if (/\b(?:infuse|steep|brew|macerate|bloom|soak|swell|hydrate)\b/i.test(text)) return 'soak';
   if ((verb === 'make' || verb === 'build') && /\b(?:layers?|stor(?:e?ys|ies)) of\b/i.test(text) && !HOT.test(text)) return 'fill';
   if (FREEZER.test(text) && !/\bout of the freezer|\bfrom the freezer/i.test(text)) return 'freeze';
-  if (COLD_PLACE.test(text) && !/\b(?:from|out of) the (?:fridge|refrigerator)|\bin(?:to)? the cold (?:\w+ )?(?:bowl|pan|cream|milk|water|mixture|custard)\b/i.test(text)) return 'chill';
+  if (
+    COLD_PLACE.test(text) &&
+    !/\b(?:from|out of) the (?:fridge|refrigerator)|\bin(?:to)? the cold (?:\w+ )?(?:bowl|pan|cream|milk|water|mixture|custard)\b/i.test(text)
+  )
+    return 'chill';
   if (verb === 'set' && /\bset (?:the |your |an )?oven\b/i.test(text)) return 'hands';
   if (OVEN.test(text)) return verb === 'place' || verb === 'put' || verb === 'slide' || verb === 'get' || verb === 'transfer' ? 'bake' : 'wait';
   if (/\bsteam|\bover (?:a|the) (?:pan|pot|saucepan)|\bmicrowave|\bon the (?:hob|stove)|\bover (?:low|medium|gentle|high)/i.test(text)) return 'heat';
@@ -327,15 +378,32 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'ripen':
       // 'Stand the biscuits round the top': they are put there.
       if (verb === 'sit' && !timed && /\bon(?:to)? (?:top|each|the)\b/i.test(text)) return 'fill';
-      return verb === 'stand' && !timed && /\bstand (?:the|them|a|an|some|\w+) (?:\w+ )?(?:round|around|on|upright|along|up)\b|\bstand (?:the|them) \w+ \w+ (?:round|around|on|along)\b/i.test(text) ? (on.chilled || on.late ? 'finish' : 'fill') : 'wait';
+      return verb === 'stand' &&
+        !timed &&
+        /\bstand (?:the|them|a|an|some|\w+) (?:\w+ )?(?:round|around|on|upright|along|up)\b|\bstand (?:the|them) \w+ \w+ (?:round|around|on|along)\b/i.test(
+          text,
+        )
+        ? on.chilled || on.late
+          ? 'finish'
+          : 'fill'
+        : 'wait';
     case 'leave':
     case 'let':
     case 'allow':
       // 'Let that run till it is pale': the machine.
-      if (/\b(?:let|leave) (?:it|that|them|this|the mixer|the machine) (?:run|go(?! (?:cold|cool|off))|whisk|whip|beat|running|going|whisking|whipping|beating)\b/i.test(text)) return on.cream || on.white || on.yolk ? 'whisk' : 'beat';
+      if (
+        /\b(?:let|leave) (?:it|that|them|this|the mixer|the machine) (?:run|go(?! (?:cold|cool|off))|whisk|whip|beat|running|going|whisking|whipping|beating)\b/i.test(
+          text,
+        )
+      )
+        return on.cream || on.white || on.yolk ? 'whisk' : 'beat';
       return /\bboil\b|\bsimmer\b|\bbubble\b/i.test(text) ? 'heat' : /\bwhip|\bwhisk/i.test(text) && (on.cream || on.white) ? 'whisk' : 'wait';
     case 'set':
-      if (!timed && /\bset (?:a|an|one|the|each|\d+) \w+(?: \w+)? on(?:to)? (?:a |the |each |every )?(?:\w+ )?(?:plates?|platter|stand|board|base|top)\b/i.test(text)) return 'fill';
+      if (
+        !timed &&
+        /\bset (?:a|an|one|the|each|\d+) \w+(?: \w+)? on(?:to)? (?:a |the |each |every )?(?:\w+ )?(?:plates?|platter|stand|board|base|top)\b/i.test(text)
+      )
+        return 'fill';
       return timed || /\bset (?:for|overnight|until)\b/i.test(text) ? 'chill' : /\bover\b/i.test(text) ? 'heat' : 'hands';
     case 'put':
     case 'place':
@@ -355,7 +423,13 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
       if (verb === 'make' || verb === 'use' || verb === 'get' || verb === 'give') return 'hands';
       return SERVED_IN.test(text) || /\bon top\b|\bonto\b|\bover\b/i.test(text) ? 'fill' : 'hands';
     case 'cover':
-      return timed && !on.built ? 'wait' : /\bwith (?:the |another |a )?(?:second |remaining |rest of )?(?:.{0,20})?(?:cream|filling|biscuits?|cookies|layer|meringue|chocolate|mixture)/i.test(text) ? 'fill' : 'hands';
+      return timed && !on.built
+        ? 'wait'
+        : /\bwith (?:the |another |a )?(?:second |remaining |rest of )?(?:.{0,20})?(?:cream|filling|biscuits?|cookies|layer|meringue|chocolate|mixture)/i.test(
+              text,
+            )
+          ? 'fill'
+          : 'hands';
     default:
       return ROOM.test(text) && timed ? 'wait' : 'hands';
   }
@@ -387,7 +461,8 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (/\bpeaks?\b/i.test(text) && (on.cream || on.white || on.yolk)) return 'whisk';
   if (MIXER.test(text) && stageIn(text) !== null && (on.cream || on.white || on.yolk)) return 'whisk';
   if (/\bovernight\b|\bo\/n\b/i.test(text)) return 'chill';
-  if (/\b(?:till|until|'til)\b.*\bsmooth\b|\bsmooth\b/i.test(text) || MIXER.test(text)) return (on.cream && !on.cheese) || ((on.white || on.yolk) && !on.butter && !on.cheese) ? 'whisk' : 'beat';
+  if (/\b(?:till|until|'til)\b.*\bsmooth\b|\bsmooth\b/i.test(text) || MIXER.test(text))
+    return (on.cream && !on.cheese) || ((on.white || on.yolk) && !on.butter && !on.cheese) ? 'whisk' : 'beat';
   if (/\binto\b|\bonto\b|\bon top\b|\blayer/i.test(text) && SERVED_IN.test(text)) return 'fill';
   if (on.built && /\bon top\b|\bover\b/i.test(text)) return on.chilled || on.late ? 'finish' : 'fill';
   return 'hands';
@@ -408,11 +483,19 @@ export function machineOf(work: StepWork, c: Clause, electric: boolean): StepMac
     case 'whisk':
       return BY_HAND.test(text) && !/\bmixer\b|\belectric\b/i.test(text) ? null : 'mixer';
     case 'beat':
-      return BY_HAND.test(text) && !MIXER.test(text) ? null : MIXER.test(text) || (electric && (c.verb?.base === 'beat' || c.verb?.base === 'cream' || c.verb?.base === 'blend' || c.verb === null)) ? 'mixer' : null;
+      return BY_HAND.test(text) && !MIXER.test(text)
+        ? null
+        : MIXER.test(text) || (electric && (c.verb?.base === 'beat' || c.verb?.base === 'cream' || c.verb?.base === 'blend' || c.verb === null))
+          ? 'mixer'
+          : null;
     case 'wait':
-      return OVEN.test(text) && /\bin\b|\bdoor\b|\bajar\b|\bshut\b|\bclosed\b|\bleave\b/i.test(text) && !/\bfrom the oven|\bout of the oven/i.test(text) ? 'oven' : null;
+      return OVEN.test(text) && /\bin\b|\bdoor\b|\bajar\b|\bshut\b|\bclosed\b|\bleave\b/i.test(text) && !/\bfrom the oven|\bout of the oven/i.test(text)
+        ? 'oven'
+        : null;
     case 'hands':
-      return c.verb?.base === 'preheat' || /\boven (?:to\b|at\b|on\b|\d)|\bheat the oven\b|\b(?:turn|switch) (?:on |off )?the oven\b|\boven off\b/i.test(text) ? 'oven' : null;
+      return c.verb?.base === 'preheat' || /\boven (?:to\b|at\b|on\b|\d)|\bheat the oven\b|\b(?:turn|switch) (?:on |off )?the oven\b|\boven off\b/i.test(text)
+        ? 'oven'
+        : null;
     default:
       return null;
   }
@@ -427,13 +510,23 @@ export function minutesOf(text: string, work: StepWork): readonly [number, numbe
   if (t.bound === 'most' && (work === 'chill' || work === 'freeze') && t.minutes[1] > 600) return [0, t.minutes[1]];
   const night = times.find((x) => x.minutes[0] >= 480 && x !== t);
   const [low, high] = t.minutes;
-  if ((work === 'chill' || work === 'freeze' || work === 'wait' || work === 'soak') && night && t.bound !== 'most' && /\bor\b|\bbetter|\bpreferabl|\bideally|\bup to\b|\bthough\b|\bif you can\b/i.test(text)) return [low, Math.max(high, night.minutes[1])];
+  if (
+    (work === 'chill' || work === 'freeze' || work === 'wait' || work === 'soak') &&
+    night &&
+    t.bound !== 'most' &&
+    /\bor\b|\bbetter|\bpreferabl|\bideally|\bup to\b|\bthough\b|\bif you can\b/i.test(text)
+  )
+    return [low, Math.max(high, night.minutes[1])];
   const most = times.find((x) => x.bound === 'most' && x !== t && x.minutes[1] > high);
   return most && t.bound === 'least' ? [low, most.minutes[1]] : [low, high];
 }
 
 /** 'Within 2 hours of serving', 'an hour before it is served', 'keeps 3 days': when, not how long. */
-const isAge = (text: string, t: SaidTime): boolean => !TAKEN_OUT.test(text) && !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper|chill|refrigerate|freeze|fridge|freezer|set)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) && (/^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) || /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
+const isAge = (text: string, t: SaidTime): boolean =>
+  (!TAKEN_OUT.test(text) &&
+    !/\b(?:stand|rest|sit|leave|let|wait|soften|cool|temper|chill|refrigerate|freeze|fridge|freezer|set)\b[^.;]{0,30}$/i.test(text.slice(0, t.start)) &&
+    /^\s*(?:before|ahead|earlier|in advance|after (?:it|they) )/i.test(text.slice(t.end, t.end + 16))) ||
+  /\b(?:keeps|keep for up to|lasts?|hold(?:s)? (?:for )?(?:up to )?|every|last|final|within)\s*$/i.test(text.slice(Math.max(0, t.start - 18), t.start));
 
 const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\b(?:stiff|firm)(?:ish|er)?,?(?: \w+)? peaks?\b/i, 'firm'],
@@ -441,16 +534,32 @@ const STAGES: readonly (readonly [RegExp, 'soft' | 'medium' | 'firm'])[] = [
   [/\bsoft(?:ish|er)?,?(?: \w+)? peaks?\b|\bto (?:a )?soft\b|\bsoftly\b|\bjust (?:hold|thicken)/i, 'soft'],
   [/\bto (?:a )?(?:stiff|firm)\b/i, 'firm'],
   [/\bsoft(?:ly)?(?: and| to)? medium|\bmedium[- ]soft/i, 'medium'],
-  [/\bmedium[- ](?:firm|stiff)|\b(?:semi|half)[- ]?(?:stiff|firm|whip(?:ped)?)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|(?<!\b(?:on|at) )\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i, 'medium'],
-  [/\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bwh(?:ip|isk)\w*\b[^.;]{0,60}\b(?:until|till) soft\b(?! and)|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i, 'soft'],
-  [/\bstiff|\bfirm|\bhold(?:s)? (?:its|their|a) (?:shape|peaks?|points?)|\bstands? (?:up|straight)|\bclings?\b(?! ?(?:film|wrap))|\bstand in (?:points|peaks)|\bpipe?able\b|\bthick enough to pipe/i, 'firm'],
+  [
+    /\bmedium[- ](?:firm|stiff)|\b(?:semi|half)[- ]?(?:stiff|firm|whip(?:ped)?)|\bhalf[- ]stiff|\bmed(?:ium)?(?:[- ](?:stiff|firm))? peaks?|\bmed peak|(?<!\b(?:on|at) )\bmedium\b(?! (?:speed|heat|bowl|high|low|sized|saucepan|pan|-))/i,
+    'medium',
+  ],
+  [
+    /\bsoft(?:ly)?\b(?:,? (?:floppy|pillowy|billowy|droopy|dropping))?[^.]{0,16}\bpeaks?\b|\bsoftly whipped|\bwh(?:ip|isk)\w*\b[^.;]{0,60}\b(?:until|till) soft\b(?! and)|\bsoft peaks?|\bflops? over|\blightly whip|\bfloppy\b|\bbarely (?:holds|whipped)|\bjust (?:holds|thickened|thick)|\bloosely\b|\bdollop|\btrails?\b|\bribbons?\b|\bsoft and billow|\bstill soft\b|\btip (?:falls|flops|bends|droops|curls)/i,
+    'soft',
+  ],
+  [
+    /\bstiff|\bfirm|\bhold(?:s)? (?:its|their|a) (?:shape|peaks?|points?)|\bstands? (?:up|straight)|\bclings?\b(?! ?(?:film|wrap))|\bstand in (?:points|peaks)|\bpipe?able\b|\bthick enough to pipe/i,
+    'firm',
+  ],
 ];
 
 /** To which stage a clause whips; null where it does not say. */
 export const stageIn = (text: string): 'soft' | 'medium' | 'firm' | null => {
   // 'Until stiff, with the sugar added at soft peak': when something goes in is no end.
-  const said = text.replace(/\b(?:add(?:ed|ing)?|in|put in|going in)\b[^.;,]{0,24}\b(?:at|from) (?:the )?(?:soft|medium|firm|stiff)[- ]?peaks?\b(?: stage)?|\b(?:at|from) (?:the )?(?:soft|medium|firm|stiff)[- ]?peaks?\b(?: stage)?,? (?:add|put in|pour in|sprinkle in)\b/gi, ' ').replace(/\bnot (?:too |yet |at all )?(?:stiff|firm|soft)\b/gi, ' ').replace(/\b(?:before|no further than|until almost) (?:stiff|firm)\b/gi, ' ');
+  const said = text
+    .replace(
+      /\b(?:add(?:ed|ing)?|in|put in|going in)\b[^.;,]{0,24}\b(?:at|from) (?:the )?(?:soft|medium|firm|stiff)[- ]?peaks?\b(?: stage)?|\b(?:at|from) (?:the )?(?:soft|medium|firm|stiff)[- ]?peaks?\b(?: stage)?,? (?:add|put in|pour in|sprinkle in)\b/gi,
+      ' ',
+    )
+    .replace(/\bnot (?:too |yet |at all )?(?:stiff|firm|soft)\b/gi, ' ')
+    .replace(/\b(?:before|no further than|until almost) (?:stiff|firm)\b/gi, ' ');
   return STAGES.find(([pattern]) => pattern.test(said))?.[1] ?? null;
 };
 
-export const mentionsElectric = (text: string): boolean => /\b(?:stand|hand|electric|elec|kitchen|table|planetary)[- ]?(?:hand )?mixer|\bmixer\b|\belectric (?:whisk|beaters?)|\bpaddle|\bbeaters\b/i.test(text);
+export const mentionsElectric = (text: string): boolean =>
+  /\b(?:stand|hand|electric|elec|kitchen|table|planetary)[- ]?(?:hand )?mixer|\bmixer\b|\belectric (?:whisk|beaters?)|\bpaddle|\bbeaters\b/i.test(text);

@@ -55,7 +55,9 @@ export interface Flow {
 }
 
 /** What a mention stands for here: a line that is not yet in a bowl, or a bowl; how much of it. */
-export type Item = { readonly at: number; readonly share: Share; readonly named: boolean } & ({ readonly kind: 'line'; readonly line: number } | { readonly kind: 'bowl'; readonly bowl: number });
+export type Item = { readonly at: number; readonly share: Share; readonly named: boolean } & (
+  { readonly kind: 'line'; readonly line: number } | { readonly kind: 'bowl'; readonly bowl: number }
+);
 export type Share = { readonly kind: 'all' } | { readonly kind: 'rest' } | { readonly kind: 'part'; readonly share: number; readonly said: string };
 export const ALL: Share = { kind: 'all' };
 
@@ -151,11 +153,15 @@ export class Worktop {
     this.stepOf = listed.map(() => null);
     this.hasList = listed.length > 0;
     const whole = clauses.map((c) => c.clause.text).join(' ');
-    this.headings = [...new Set(listed.flatMap((l) => (l.under === null ? [] : [l.under])))].map((heading) => ({ heading, key: keyOf(heading).replace(/^(?:for )?(?:the )?/, '') }));
+    this.headings = [...new Set(listed.flatMap((l) => (l.under === null ? [] : [l.under])))].map((heading) => ({
+      heading,
+      key: keyOf(heading).replace(/^(?:for )?(?:the )?/, ''),
+    }));
     this.said = whole;
     this.electric = mentionsElectric(whole);
     this.apart = apartIn(whole);
-    this.panIsTin = /\b(?:loaf|cake|spring[- ]?form|baking|pie|tart|brownie|square|inch|x ?\d{1,2}) pan\b|\bpan with (?:plastic|parchment|cling|film|foil)/i.test(whole);
+    this.panIsTin =
+      /\b(?:loaf|cake|spring[- ]?form|baking|pie|tart|brownie|square|inch|x ?\d{1,2}) pan\b|\bpan with (?:plastic|parchment|cling|film|foil)/i.test(whole);
   }
 
   /** What each phrase stands for, by the lines that there are now. */
@@ -166,7 +172,11 @@ export class Worktop {
 
   /** Lines of the list that some clause names, wherever it stands; found when it is first asked. */
   namedSomewhere(): ReadonlySet<number> {
-    this.named ??= new Set(this.clauses.flatMap((f) => mentionsIn(f.clause.words, this.lexicon, f.clause.at).flatMap((m) => (m.sense.kind === 'line' ? m.sense.lines.map((l) => l.line) : []))));
+    this.named ??= new Set(
+      this.clauses.flatMap((f) =>
+        mentionsIn(f.clause.words, this.lexicon, f.clause.at).flatMap((m) => (m.sense.kind === 'line' ? m.sense.lines.map((l) => l.line) : [])),
+      ),
+    );
     return this.named;
   }
   private named: ReadonlySet<number> | null = null;
@@ -213,11 +223,18 @@ export class Worktop {
 
   /** The bowl worked on last of those that pass a test. */
   latest(test: (b: Bowl) => boolean): Bowl | null {
-    return this.live().filter((b) => b.place !== 'kept' && test(b)).sort((x, y) => y.lastStep - x.lastStep)[0] ?? null;
+    return (
+      this.live()
+        .filter((b) => b.place !== 'kept' && test(b))
+        .sort((x, y) => y.lastStep - x.lastStep)[0] ?? null
+    );
   }
 
   holds(b: Bowl, ...roles: Role[]): boolean {
-    const all = (x: Bowl): boolean => [...x.lines].some((i) => roles.includes(this.lines[i]!.role!)) || [...x.takes.keys()].some((t) => all(this.bowls[t]!)) || this.bowls.some((y) => y.into === x.id && all(y));
+    const all = (x: Bowl): boolean =>
+      [...x.lines].some((i) => roles.includes(this.lines[i]!.role!)) ||
+      [...x.takes.keys()].some((t) => all(this.bowls[t]!)) ||
+      this.bowls.some((y) => y.into === x.id && all(y));
     return all(b);
   }
 
@@ -234,7 +251,9 @@ export class Worktop {
   /** Whether a line is most of the bowl that it is in: then its name is the bowl's. */
   mainOf(i: number): boolean {
     const b = this.bowls[this.root(this.bowlOf[i]!)]!;
-    const aside = b.lines.size <= 3 && ![...b.lines].some((j) => ['cream', 'cheese', 'yolk', 'white', 'egg', 'chocolate', 'milk', 'biscuit'].includes(this.lines[j]!.role!));
+    const aside =
+      b.lines.size <= 3 &&
+      ![...b.lines].some((j) => ['cream', 'cheese', 'yolk', 'white', 'egg', 'chocolate', 'milk', 'biscuit'].includes(this.lines[j]!.role!));
     return b.place === 'mix' && b.placed === 'no' && (aside || (this.lines[i]!.grams ?? 0) > 0.5 * gramsIn(b, this.lines)) && b.takes.size === 0;
   }
 
@@ -246,7 +265,9 @@ export class Worktop {
   }
 
   weightOf(i: number): number {
-    return ['flavour', 'salt', 'acid', 'gelatin', 'setter', 'sugar', 'sour', 'nut', 'starch', 'cocoa'].includes(this.lines[i]!.role!) ? 0 : (this.lines[i]!.grams ?? 0);
+    return ['flavour', 'salt', 'acid', 'gelatin', 'setter', 'sugar', 'sour', 'nut', 'starch', 'cocoa'].includes(this.lines[i]!.role!)
+      ? 0
+      : (this.lines[i]!.grams ?? 0);
   }
 
   /** A flavour, salt, an acid: it goes where the hands are. */
@@ -265,13 +286,29 @@ export class Worktop {
 
   isCooked(b: Bowl): boolean {
     // A caramel or a sauce of cream and much sugar.
-    if (b.heated && !b.air && this.holds(b, 'cream', 'butter') && [...b.lines].reduce((g, i) => g + (this.lines[i]!.role === 'sugar' ? (this.lines[i]!.grams ?? 0) : 0), 0) > SAUCE_SUGAR * Math.max(1, gramsIn(b, this.lines))) return true;
+    if (
+      b.heated &&
+      !b.air &&
+      this.holds(b, 'cream', 'butter') &&
+      [...b.lines].reduce((g, i) => g + (this.lines[i]!.role === 'sugar' ? (this.lines[i]!.grams ?? 0) : 0), 0) >
+        SAUCE_SUGAR * Math.max(1, gramsIn(b, this.lines))
+    )
+      return true;
     if (b.baked && this.holds(b, 'biscuit', 'nut') && !this.holds(b, 'cream', 'white')) return true;
     // A meringue that was baked.
     if (b.baked && this.holds(b, 'white') && !this.holds(b, 'cream')) return true;
     // A brittle.
-    if (b.heated && !b.air && this.holds(b, 'sugar') && this.holds(b, 'nut') && !this.holds(b, 'cream', 'milk', 'butter', 'white', 'yolk', 'egg', 'fruit', 'chocolate', 'liquid')) return true;
-    return b.heated && gramsIn(b, this.lines) > 60 && (this.holds(b, 'yolk', 'egg', 'chocolate', 'fruit') || (this.holds(b, 'milk') && this.holds(b, 'starch')));
+    if (
+      b.heated &&
+      !b.air &&
+      this.holds(b, 'sugar') &&
+      this.holds(b, 'nut') &&
+      !this.holds(b, 'cream', 'milk', 'butter', 'white', 'yolk', 'egg', 'fruit', 'chocolate', 'liquid')
+    )
+      return true;
+    return (
+      b.heated && gramsIn(b, this.lines) > 60 && (this.holds(b, 'yolk', 'egg', 'chocolate', 'fruit') || (this.holds(b, 'milk') && this.holds(b, 'starch')))
+    );
   }
 
   /** Gelatin in what it was bloomed in, a syrup. */
@@ -281,7 +318,12 @@ export class Worktop {
 
   /** A soak, a syrup: nothing that sets or stands. */
   isWetOnly(b: Bowl | null): boolean {
-    return b !== null && b.place !== 'layer' && b.place !== 'topping' && !this.holds(b, 'cream', 'cheese', 'white', 'yolk', 'egg', 'chocolate', 'fruit', 'milk', 'gelatin', 'setter', 'starch', 'butter', 'biscuit');
+    return (
+      b !== null &&
+      b.place !== 'layer' &&
+      b.place !== 'topping' &&
+      !this.holds(b, 'cream', 'cheese', 'white', 'yolk', 'egg', 'chocolate', 'fruit', 'milk', 'gelatin', 'setter', 'starch', 'butter', 'biscuit')
+    );
   }
 
   onlyButter(list: readonly number[], b: Bowl): boolean {

@@ -48,13 +48,16 @@ export interface LineBounds {
 /** How far a line may go when the cook has not said: a dessert must stay recognisable. */
 export const usualBounds = (nowG: number): { readonly minG: number; readonly maxG: number } => ({ minG: 0.3 * nowG, maxG: 3 * nowG });
 
-const lineOf = (a: PartAnalysis): readonly LineReading[] => a.reading.lines.filter((l) => l.kind === 'ingredient' && l.ingredient && l.read && l.read.massG > 0);
+const lineOf = (a: PartAnalysis): readonly LineReading[] =>
+  a.reading.lines.filter((l) => l.kind === 'ingredient' && l.ingredient && l.read && l.read.massG > 0);
 
 /** The lines of a sheet that can be moved, with the part of each. */
-export const movableLines = (s: SheetAnalysis): readonly { readonly partId: string; readonly reading: LineReading }[] => s.parts.flatMap((a) => lineOf(a).map((reading) => ({ partId: a.part.id, reading })));
+export const movableLines = (s: SheetAnalysis): readonly { readonly partId: string; readonly reading: LineReading }[] =>
+  s.parts.flatMap((a) => lineOf(a).map((reading) => ({ partId: a.part.id, reading })));
 
 /** Flavours, salt and acid are there by taste: they stay until the cook frees them. */
-export const startsLocked = (l: LineReading): boolean => l.role === 'flavour' || l.role === 'salt' || l.role === 'acid' || (l.role === 'sour' && (l.read?.massG ?? 0) < 5);
+export const startsLocked = (l: LineReading): boolean =>
+  l.role === 'flavour' || l.role === 'salt' || l.role === 'acid' || (l.role === 'sour' && (l.read?.massG ?? 0) < 5);
 
 /** Everything that can be wished for of a sheet. */
 export function goalChoices(s: SheetAnalysis, kitchen: Kitchen): readonly GoalChoice[] {
@@ -63,7 +66,18 @@ export function goalChoices(s: SheetAnalysis, kitchen: Kitchen): readonly GoalCh
   const add = (figure: BalanceFigure, a: PartAnalysis | null, now: number | null, low: number, high: number, line: LineReading | null = null): void => {
     const f = BALANCE_FIGURE_NAMES[figure];
     const what = line ? `use up ${line.name}` : a && many ? `${f.name}, ${a.part.name}` : f.name;
-    choices.push({ key: [figure, a?.part.id, line?.line.id].filter(Boolean).join(':'), figure, partId: a?.part.id ?? null, lineId: line?.line.id ?? null, name: what, unit: f.unit, decimals: f.decimals, now, low, high });
+    choices.push({
+      key: [figure, a?.part.id, line?.line.id].filter(Boolean).join(':'),
+      figure,
+      partId: a?.part.id ?? null,
+      lineId: line?.line.id ?? null,
+      name: what,
+      unit: f.unit,
+      decimals: f.decimals,
+      now,
+      low,
+      high,
+    });
   };
   const band = SWEETNESS_BANDS[s.sheet.sweetness];
   add('sweetness', null, s.sweetness, band.low, band.high);
@@ -71,7 +85,8 @@ export function goalChoices(s: SheetAnalysis, kitchen: Kitchen): readonly GoalCh
     if (isWhippedKind(a.part.kind) && a.reading.dairyG > 0) add('fat', a, a.fatPct, 33, 38);
   }
   for (const a of s.parts) {
-    if (a.reading.gelatin225G > 0 && a.gelatin.ok && a.reading.lines.some((l) => l.ingredient?.bloom)) add('gelatin', a, a.gelatin.value.doseGPerKg, a.gelatin.value.band.low, a.gelatin.value.band.high);
+    if (a.reading.gelatin225G > 0 && a.gelatin.ok && a.reading.lines.some((l) => l.ingredient?.bloom))
+      add('gelatin', a, a.gelatin.value.doseGPerKg, a.gelatin.value.band.low, a.gelatin.value.band.high);
   }
   const { massG, grams } = s.mixture;
   if (massG <= 0) return [];
@@ -84,13 +99,27 @@ export function goalChoices(s: SheetAnalysis, kitchen: Kitchen): readonly GoalCh
   const { cost } = shoppingOf(s);
   if (cost !== null) add('cost', null, cost, 0.85 * cost, 0.95 * cost);
   const frozen = s.sheet.family === 'semifreddo' ? frozenMixOf(s) : null;
-  if (frozen) add('ice', null, iceVolumeShare(frozen.mixture, frozen.solution, frozen.overrunPct, freezerOf(kitchen, s.sheet)), ICE_VOLUME.clean - 0.05, ICE_VOLUME.clean);
+  if (frozen)
+    add(
+      'ice',
+      null,
+      iceVolumeShare(frozen.mixture, frozen.solution, frozen.overrunPct, freezerOf(kitchen, s.sheet)),
+      ICE_VOLUME.clean - 0.05,
+      ICE_VOLUME.clean,
+    );
   for (const { partId, reading } of movableLines(s)) {
     const pack = reading.ingredient?.packG;
     const g = reading.read?.massG ?? 0;
     if (!pack || reading.ingredient?.category === 'flavour' || g < 0.15 * pack) continue;
     const packs = Math.max(1, Math.round(g / pack)) * pack;
-    add('use-up', s.parts.find((a) => a.part.id === partId)!, g, packs - 1, packs + 1, reading);
+    add(
+      'use-up',
+      s.parts.find((a) => a.part.id === partId)!,
+      g,
+      packs - 1,
+      packs + 1,
+      reading,
+    );
   }
   return choices;
 }
@@ -99,7 +128,13 @@ export function goalChoices(s: SheetAnalysis, kitchen: Kitchen): readonly GoalCh
  * The sheet as a problem for the solver: its lines, how much of each counts for every wish (by what parts give each other), what is lost.
  * Shares of other parts and losses in g stay as they are written.
  */
-export function sheetProblem(s: SheetAnalysis, kitchen: Kitchen, goals: readonly SheetGoal[], bounds: ReadonlyMap<string, LineBounds>, keepWeight: boolean): BalanceProblem {
+export function sheetProblem(
+  s: SheetAnalysis,
+  kitchen: Kitchen,
+  goals: readonly SheetGoal[],
+  bounds: ReadonlyMap<string, LineBounds>,
+  keepWeight: boolean,
+): BalanceProblem {
   const lines = movableLines(s);
   const reach = reachOf(s);
   const problemLines = lines.map(({ reading }): BalanceLine => {
@@ -133,7 +168,11 @@ export function sheetProblem(s: SheetAnalysis, kitchen: Kitchen, goals: readonly
       high,
       weight,
       share: lines.map((l) => counts(l.partId)),
-      fixed: s.parts.flatMap((a) => a.reading.lines.flatMap((l) => (l.kind === 'loss' && l.read && counts(a.part.id) > 0 ? [{ massG: l.read.massG * counts(a.part.id), per100: { ...l.read.per100 } }] : []))),
+      fixed: s.parts.flatMap((a) =>
+        a.reading.lines.flatMap((l) =>
+          l.kind === 'loss' && l.read && counts(a.part.id) > 0 ? [{ massG: l.read.massG * counts(a.part.id), per100: { ...l.read.per100 } }] : [],
+        ),
+      ),
       airPct: choice.figure === 'volume' ? (part?.overrunPct.ok ? part.overrunPct.value : 0) : (frozen?.overrunPct ?? 0),
       freezerC: freezerOf(kitchen, s.sheet),
       ...(choice.figure === 'use-up' ? { line: lines.findIndex((l) => l.reading.line.id === choice.lineId) } : {}),
@@ -178,7 +217,10 @@ function countsFor(s: SheetAnalysis, choice: GoalChoice, reach: ReadonlyMap<stri
   if (choice.figure === 'use-up' || choice.figure === 'cost') return 1;
   if (choice.partId !== null) return Math.min(1, reach.get(choice.partId)?.get(partId) ?? 0);
   const served = s.parts.filter((a) => choice.figure !== 'ice' || isFrozenIn(a.part.kind));
-  return Math.min(1, served.reduce((sum, a) => sum + a.leftShare * (reach.get(a.part.id)?.get(partId) ?? 0), 0));
+  return Math.min(
+    1,
+    served.reduce((sum, a) => sum + a.leftShare * (reach.get(a.part.id)?.get(partId) ?? 0), 0),
+  );
 }
 
 /** One line that the answer moves. */

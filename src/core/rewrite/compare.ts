@@ -27,7 +27,16 @@ function shownFigures(s: SheetAnalysis): ReadonlyMap<string, string> {
     if (a.reading.mixture.massG <= 0) continue;
     const name = s.parts.length > 1 ? `${a.part.name}: ` : '';
     if (isWhippedKind(a.part.kind) && a.fatPct !== null) rows.set(`${name}fat in the bowl`, one(a.fatPct, '%'));
-    if (isWhippedKind(a.part.kind) && a.overrunPct.ok) rows.set(`${name}air`, withUnit(airRange(a, a.overrunPct.value).map((v) => plainNumber(v, 0)).join('–'), '%'));
+    if (isWhippedKind(a.part.kind) && a.overrunPct.ok)
+      rows.set(
+        `${name}air`,
+        withUnit(
+          airRange(a, a.overrunPct.value)
+            .map((v) => plainNumber(v, 0))
+            .join('–'),
+          '%',
+        ),
+      );
     if (a.reading.gelatin225G > 0 && a.gelatin.ok) rows.set(`${name}gelatin`, one(a.gelatin.value.doseGPerKg, 'g/kg'));
     if (s.parts.length > 1) rows.set(`${name}sweetness`, plainNumber(a.sweetness, 1));
   }
@@ -95,7 +104,9 @@ export function compareSheets(before: Sheet, after: Sheet): SheetComparison {
     ['notes', s.notes],
   ];
   const a = new Map(said(before));
-  const whole = said(after).flatMap(([key, value]): Difference[] => (a.get(key) === value ? [] : [{ kind: 'changed', before: a.get(key) ?? '', after: value }]));
+  const whole = said(after).flatMap(([key, value]): Difference[] =>
+    a.get(key) === value ? [] : [{ kind: 'changed', before: a.get(key) ?? '', after: value }],
+  );
   const names = [...after.parts, ...before.parts.filter((p) => !after.parts.some((q) => q.id === p.id))];
   const parts = names.map((p) => ({
     name: p.name,

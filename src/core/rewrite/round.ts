@@ -22,7 +22,29 @@ export interface Rounded {
 }
 
 /** Steps that spoons and cups are filled by, the coarser first. */
-const SPOON_STEPS: Readonly<Record<string, readonly number[]>> = { cup: [1 / 4, 1 / 3], pint: [1 / 4], gill: [1 / 2], quart: [1 / 4], tbsp: [1 / 2], dsp: [1 / 2], tsp: [1 / 4], floz: [1 / 2], ml: [5, 1], cl: [0.5, 0.1], dl: [0.25, 0.05], l: [0.05, 0.01], glug: [1], dash: [1], drop: [1], pinch: [1], stick: [1 / 8], knob: [1], handful: [1], oz: [1 / 2, 1 / 4], lb: [1 / 4, 1 / 8] };
+const SPOON_STEPS: Readonly<Record<string, readonly number[]>> = {
+  cup: [1 / 4, 1 / 3],
+  pint: [1 / 4],
+  gill: [1 / 2],
+  quart: [1 / 4],
+  tbsp: [1 / 2],
+  dsp: [1 / 2],
+  tsp: [1 / 4],
+  floz: [1 / 2],
+  ml: [5, 1],
+  cl: [0.5, 0.1],
+  dl: [0.25, 0.05],
+  l: [0.05, 0.01],
+  glug: [1],
+  dash: [1],
+  drop: [1],
+  pinch: [1],
+  stick: [1 / 8],
+  knob: [1],
+  handful: [1],
+  oz: [1 / 2, 1 / 4],
+  lb: [1 / 4, 1 / 8],
+};
 /** A measure or whole packs move an amount no further than this share of it; where none fits, it is written in grams. */
 const MOST_MOVED = 0.03;
 /** Below this a spoon is what a cook has, g: a pinch more vanilla is no fault, and a kitchen scale shows it worse. */
@@ -38,7 +60,8 @@ function roundingOf(l: LineReading, scaleStepG: number): { factor: number; why: 
   const onScaleG = toStep(read.massG, scaleStepG);
   const packs = ingredient.packG && read.unit.dimension === 'mass' ? Math.round(onScaleG / ingredient.packG) : 0;
   const packed = packs * (ingredient.packG ?? 0);
-  if (packs >= 1 && ingredient.category !== 'flavour' && ingredient.category !== 'setting' && Math.abs(packed - onScaleG) <= MOST_MOVED * onScaleG) return { factor: packed / read.massG, why: 'whole packs' };
+  if (packs >= 1 && ingredient.category !== 'flavour' && ingredient.category !== 'setting' && Math.abs(packed - onScaleG) <= MOST_MOVED * onScaleG)
+    return { factor: packed / read.massG, why: 'whole packs' };
   if (read.unit.key === 'leaf') return { factor: toStep(read.quantity, 1 / 2) / read.quantity, why: 'half leaves' };
   if (read.unit.dimension === 'piece') return { factor: toStep(read.quantity, 1) / read.quantity, why: 'whole pieces' };
   const steps = SPOON_STEPS[read.unit.key];
@@ -76,9 +99,18 @@ export function roundSheet(sheet: Sheet, kitchen: Kitchen): Rounded {
         const l = reading.lines.find((r) => r.line.id === line.id);
         const rounding = l && !l.fault && l.kind === 'ingredient' ? roundingOf(l, kitchen.rules.scaleStepG) : null;
         if (!l?.read || !rounding || (Math.abs(rounding.factor - 1) < 1e-4 && !rounding.inGrams)) return line;
-        const text = rounding.inGrams ? withAmount(line.text, showGramsPlain(l.read.massG * rounding.factor)) : roundedText(line.text, l, rounding.factor, rounding.why);
+        const text = rounding.inGrams
+          ? withAmount(line.text, showGramsPlain(l.read.massG * rounding.factor))
+          : roundedText(line.text, l, rounding.factor, rounding.why);
         if (text === line.text) return line;
-        changes.push({ partId: part.id, lineId: line.id, name: l.name, before: showGramsPlain(l.read.massG), after: showGramsPlain(l.read.massG * rounding.factor), why: rounding.why });
+        changes.push({
+          partId: part.id,
+          lineId: line.id,
+          name: l.name,
+          before: showGramsPlain(l.read.massG),
+          after: showGramsPlain(l.read.massG * rounding.factor),
+          why: rounding.why,
+        });
         return { ...line, text, lastGood: line.lastGood && { ...line.lastGood, text } };
       }),
     };

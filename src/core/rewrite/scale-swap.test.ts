@@ -66,14 +66,30 @@ describe('scaling a dessert', () => {
 describe('rounding', () => {
   const texts = (s: typeof dessert) => s.parts.flatMap((p) => p.lines.map((l) => l.text));
   it('weighs what the scale shows, cracks whole eggs, cuts half leaves, opens whole packs', () => {
-    const s = partsSheet([['a', 'cheese-cream', 'Cream', ['333.4 g cream 36 %', '487 g mascarpone', '2.7 yolks', '2.3 leaves gelatin', '1.4 tsp vanilla extract', '3.4 g salt']]]);
+    const s = partsSheet([
+      ['a', 'cheese-cream', 'Cream', ['333.4 g cream 36 %', '487 g mascarpone', '2.7 yolks', '2.3 leaves gelatin', '1.4 tsp vanilla extract', '3.4 g salt']],
+    ]);
     const r = roundSheet(s, KITCHEN);
     expect(texts(r.sheet)).toEqual(['333 g cream 36 %', '500 g mascarpone', '3 yolks', '2 1/2 leaves gelatin', '1 1/2 tsp vanilla extract', '3 g salt']);
     expect(r.changes.map((c) => c.why)).toEqual(['the scale', 'whole packs', 'whole pieces', 'half leaves', 'the spoon', 'the scale']);
   });
   it('no cup, spoon or ounce moves an amount by more than 3 %: where none fits, it is grams', () => {
-    const s = partsSheet([['a', 'custard', 'Custard', ['0.625 cup caster sugar', '0.66 cup milk', '11.99 oz butter', '0.45 cup cornstarch', '213 ml cream 36 %', '0.3 tsp vanilla extract']]]);
-    expect(texts(roundSheet(s, KITCHEN).sheet)).toEqual(['125 g caster sugar', '2/3 cup milk', '12 oz butter', '54 g cornstarch', '215 ml cream 36 %', '1/4 tsp vanilla extract']);
+    const s = partsSheet([
+      [
+        'a',
+        'custard',
+        'Custard',
+        ['0.625 cup caster sugar', '0.66 cup milk', '11.99 oz butter', '0.45 cup cornstarch', '213 ml cream 36 %', '0.3 tsp vanilla extract'],
+      ],
+    ]);
+    expect(texts(roundSheet(s, KITCHEN).sheet)).toEqual([
+      '125 g caster sugar',
+      '2/3 cup milk',
+      '12 oz butter',
+      '54 g cornstarch',
+      '215 ml cream 36 %',
+      '1/4 tsp vanilla extract',
+    ]);
     fc.assert(
       fc.property(fc.constantFrom('cup', 'tbsp', 'floz', 'oz', 'lb', 'ml', 'pint'), fc.double({ min: 0.2, max: 40, noNaN: true }), (unit, n) => {
         const written = sheetOf([`${(unit === 'ml' ? n * 20 : n).toFixed(3)} ${unit === 'floz' ? 'fl oz' : unit} caster sugar`]);
@@ -113,7 +129,10 @@ describe('swapping', () => {
     const dextrose = ingredient('dextrose').composition;
     expect(by(s, 'l2', 'dextrose').get('sweetness')!.massG).toBeCloseTo((50 * ingredient('sugar-caster').composition.sucrose) / (dextrose.glucose * 0.72), 6);
     expect(by(s, 'l3', 'gelatin-powder-225').get('setter')!.massG).toBeCloseTo(8 * Math.sqrt(200 / 225), 6);
-    expect(by(s, 'l4', 'sherry-17').get('alcohol')!.massG).toBeCloseTo((40 * ingredient('rum-40').composition.ethanol) / ingredient('sherry-17').composition.ethanol, 6);
+    expect(by(s, 'l4', 'sherry-17').get('alcohol')!.massG).toBeCloseTo(
+      (40 * ingredient('rum-40').composition.ethanol) / ingredient('sherry-17').composition.ethanol,
+      6,
+    );
     expect(by(s, 'l3', 'gelatin-powder-225').has('sweetness')).toBe(false);
   });
   it('there and back gives the same mass', () => {
@@ -137,10 +156,20 @@ describe('comparing', () => {
     const other = setLineText(dessert, 'cream', 'cream-1', '450 g cream 36 %', CONTEXT);
     const c = compareSheets(dessert, { ...other, portions: 9 });
     expect(c.whole).toEqual([{ kind: 'changed', before: '8 portions', after: '9 portions' }]);
-    expect(c.parts.flatMap((p) => p.lines).filter((d) => d.kind !== 'same')).toEqual([{ kind: 'changed', before: '400 g cream 36 %', after: '450 g cream 36 %' }]);
+    expect(c.parts.flatMap((p) => p.lines).filter((d) => d.kind !== 'same')).toEqual([
+      { kind: 'changed', before: '400 g cream 36 %', after: '450 g cream 36 %' },
+    ]);
     const without = { ...dessert, parts: dessert.parts.map((p) => ({ ...p, lines: p.lines.filter((l) => l.id !== 'all-2') })) };
-    expect(compareSheets(dessert, without).parts.flatMap((p) => p.lines).filter((d) => d.kind === 'removed')).toHaveLength(1);
-    expect(compareSheets(without, dessert).parts.flatMap((p) => p.lines).filter((d) => d.kind === 'added')).toHaveLength(1);
+    expect(
+      compareSheets(dessert, without)
+        .parts.flatMap((p) => p.lines)
+        .filter((d) => d.kind === 'removed'),
+    ).toHaveLength(1);
+    expect(
+      compareSheets(without, dessert)
+        .parts.flatMap((p) => p.lines)
+        .filter((d) => d.kind === 'added'),
+    ).toHaveLength(1);
   });
 });
 
@@ -182,11 +211,17 @@ describe('what is bought', () => {
     expect([477.4, 954.8, 1002, 240].map((g) => packsFor(g, cream.packG))).toEqual([1, 2, 3, 1]);
   });
   it('zest is bought as fruits, not by its weight', () => {
-    expect(items('300 g cream 36 %', '15 g lemon zest').find((i) => i.ingredient.id === 'lemon-zest')).toMatchObject({ packs: null, fruits: { count: 3, name: 'lemons', shared: false } });
+    expect(items('300 g cream 36 %', '15 g lemon zest').find((i) => i.ingredient.id === 'lemon-zest')).toMatchObject({
+      packs: null,
+      fruits: { count: 3, name: 'lemons', shared: false },
+    });
   });
   it('zest and juice come out of the same fruits', () => {
     const both = items('300 g cream 36 %', 'zest of 4 lemons', 'juice of 4 lemons').filter((i) => i.fruits);
-    expect(both.map((i) => i.fruits)).toEqual([{ count: 4, name: 'lemons', shared: true }, { count: 4, name: 'lemons', shared: true }]);
+    expect(both.map((i) => i.fruits)).toEqual([
+      { count: 4, name: 'lemons', shared: true },
+      { count: 4, name: 'lemons', shared: true },
+    ]);
     expect(items('300 g cream 36 %', 'zest of 1 lemon', 'juice of 4 lemons').find((i) => i.fruits)!.fruits!.count).toBe(4);
     expect(items('300 g cream 36 %').every((i) => i.fruits === null)).toBe(true);
   });

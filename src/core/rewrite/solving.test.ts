@@ -85,7 +85,14 @@ describe('what if', () => {
   });
   it('every lever has a range around where it stands, and every figure shown has a value', () => {
     const s = of(sheet);
-    for (const lever of [{ kind: 'line', lineId: 'l1' }, { kind: 'carton-fat', lineId: 'l1' }, { kind: 'cream-temperature' }, { kind: 'served-after' }, { kind: 'fridge' }, { kind: 'room' }] as const) {
+    for (const lever of [
+      { kind: 'line', lineId: 'l1' },
+      { kind: 'carton-fat', lineId: 'l1' },
+      { kind: 'cream-temperature' },
+      { kind: 'served-after' },
+      { kind: 'fridge' },
+      { kind: 'room' },
+    ] as const) {
       const range = leverRange(s, KITCHEN, lever)!;
       expect(range.from).toBeLessThanOrEqual(range.now);
       expect(range.to).toBeGreaterThan(range.now);
@@ -113,7 +120,11 @@ describe('the version without alcohol', () => {
 
 describe('the cut of a syllabub', () => {
   it('shows the clear drink under the curd, as much as will have sunk, and the same volume in all', () => {
-    const parted = sheetOf(['400 g double cream 48 %', '250 g perry', '80 g caster sugar'], { stage: 'soft' }, { family: 'syllabub', ways: { syllabub: 'parted' }, vessel: { kind: 'glass', name: 'Glass', topMm: 74, baseMm: 46, heightMm: 95 }, portions: 6 });
+    const parted = sheetOf(
+      ['400 g double cream 48 %', '250 g perry', '80 g caster sugar'],
+      { stage: 'soft' },
+      { family: 'syllabub', ways: { syllabub: 'parted' }, vessel: { kind: 'glass', name: 'Glass', topMm: 74, baseMm: 46, heightMm: 95 }, portions: 6 },
+    );
     const [drink, curd] = cutLayers(of(parted));
     expect(drink).toMatchObject({ name: 'Clear drink', airShare: 0 });
     expect(curd!.fromMm).toBeCloseTo(drink!.toMm, 9);

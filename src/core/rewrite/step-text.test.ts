@@ -24,7 +24,9 @@ describe('the words of a step at another size', () => {
     'Spoon 60 g of cream per nest',
   ])('of one vessel, of each, of time, heat and length nothing changes: %s', (text) => expect(scaleStepText(text, 2)).toBe(text));
   it('follow the sheet when it is doubled, and come back', () => {
-    const sheet = writtenSheet('Buttercream\n\nServes 10\n\n3 cups butter, room temperature\n6 egg whites\n2 cups sugar\n\nWhisk the whites and sugar over simmering water to 160 F. Whip until cool and stiff. Beat in the 3 cups butter, a little at a time.');
+    const sheet = writtenSheet(
+      'Buttercream\n\nServes 10\n\n3 cups butter, room temperature\n6 egg whites\n2 cups sugar\n\nWhisk the whites and sugar over simmering water to 160 F. Whip until cool and stiff. Beat in the 3 cups butter, a little at a time.',
+    );
     const twice = scaleToPortions(sheet, 20);
     if (!twice.ok) throw new Error(twice.fault.says);
     expect(twice.value.steps.at(-1)!.title).toBe('Beat in the 6 cups butter, a little at a time');
@@ -33,9 +35,15 @@ describe('the words of a step at another size', () => {
     expect(back.ok && back.value.steps.map((s) => s.title)).toEqual(sheet.steps.map((s) => s.title));
   });
   it('by one are themselves, and no text makes it fail', () => {
-    fc.assert(fc.property(fc.string({ unit: fc.constantFrom('1', '2', '½', ' ', 'g', 'ml', 'cup', 'a', '-', '/', '.', ' to ', 'tin', '°', '\u00a0') }), fc.double({ min: 0.01, max: 100, noNaN: true }), (text, f) => {
-      expect(scaleStepText(text, 1)).toBe(text);
-      expect(typeof scaleStepText(text, f)).toBe('string');
-    }));
+    fc.assert(
+      fc.property(
+        fc.string({ unit: fc.constantFrom('1', '2', '½', ' ', 'g', 'ml', 'cup', 'a', '-', '/', '.', ' to ', 'tin', '°', '\u00a0') }),
+        fc.double({ min: 0.01, max: 100, noNaN: true }),
+        (text, f) => {
+          expect(scaleStepText(text, 1)).toBe(text);
+          expect(typeof scaleStepText(text, f)).toBe('string');
+        },
+      ),
+    );
   });
 });

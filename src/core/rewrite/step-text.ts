@@ -4,10 +4,14 @@ import { unitNamed } from '../measures/units';
 
 const NUMBER = '(?:\\d+(?:[.,]\\d+)?(?:[ \\u00a0]?[½⅓⅔¼¾⅛⅜⅝⅞]|[ \\u00a0]+\\d/\\d{1,2})?|\\d/\\d{1,2}|[½⅓⅔¼¾⅛⅜⅝⅞])';
 /** '3 cups', '250–300 g', '1 1/2 tbsp'. */
-const AMOUNT = new RegExp(`(?<![\\p{L}\\d.,/])${NUMBER}(?:\\s?[-–—]\\s?${NUMBER}|\\sto\\s${NUMBER})?[ \\u00a0-]?(\\p{L}+(?:\\.?[ \\u00a0]oz)?)(?![\\p{L}])`, 'gu');
+const AMOUNT = new RegExp(
+  `(?<![\\p{L}\\d.,/])${NUMBER}(?:\\s?[-–—]\\s?${NUMBER}|\\sto\\s${NUMBER})?[ \\u00a0-]?(\\p{L}+(?:\\.?[ \\u00a0]oz)?)(?![\\p{L}])`,
+  'gu',
+);
 /** What is said of one vessel, one piece or one turn stays, whatever the batch: 'a 900 g tin', '30 g each', 'a tablespoon at a time'. */
 const OF_ONE_BEFORE = /(?:\b(?:a|an|each|every|per|one|at)|×)[ \u00a0]*$/i;
-const OF_ONE_AFTER = /^[ \u00a0]*(?:(?:of\s[\p{L}]+\s)?(?:each|apiece|a piece|per|at a time)\b|(?:[\p{L}-]+[ \u00a0]){0,2}(?:tins?|dish(?:es)?|mou?lds?|glass(?:es)?|jars?|bowls?|pans?|ramekins?|rings?|pots?|terrines?|bags?|jugs?|basins?|cases?|trays?|containers?)\b)/iu;
+const OF_ONE_AFTER =
+  /^[ \u00a0]*(?:(?:of\s[\p{L}]+\s)?(?:each|apiece|a piece|per|at a time)\b|(?:[\p{L}-]+[ \u00a0]){0,2}(?:tins?|dish(?:es)?|mou?lds?|glass(?:es)?|jars?|bowls?|pans?|ramekins?|rings?|pots?|terrines?|bags?|jugs?|basins?|cases?|trays?|containers?)\b)/iu;
 
 /**
  * A step's own words at another size: every mass and volume in them times the factor. What is said of one vessel, of each piece, of a time or
@@ -32,4 +36,5 @@ const fits = (text: string, factor: number, most: number): string => {
 };
 
 /** The steps of a method of the cook's own with the amounts in their words at another size; those of the ways have none. */
-export const scaleStepTexts = (steps: readonly Step[], factor: number): Step[] => steps.map((s) => (s.key === null ? { ...s, title: fits(s.title, factor, MOST.title), detail: fits(s.detail, factor, MOST.detail) } : s));
+export const scaleStepTexts = (steps: readonly Step[], factor: number): Step[] =>
+  steps.map((s) => (s.key === null ? { ...s, title: fits(s.title, factor, MOST.title), detail: fits(s.detail, factor, MOST.detail) } : s));

@@ -15,14 +15,33 @@ import type { Line, Sheet } from '../document/schema';
 export const BASES = ['mass', 'fat', 'sweetness', 'water', 'setter', 'alcohol', 'acid'] as const;
 export type Basis = (typeof BASES)[number];
 
-export const BASIS_NAMES: Readonly<Record<Basis, string>> = { mass: 'as much by weight', fat: 'as much fat', sweetness: 'as sweet', water: 'as much water', setter: 'as strong a set', alcohol: 'as much alcohol', acid: 'as sour' };
+export const BASIS_NAMES: Readonly<Record<Basis, string>> = {
+  mass: 'as much by weight',
+  fat: 'as much fat',
+  sweetness: 'as sweet',
+  water: 'as much water',
+  setter: 'as strong a set',
+  alcohol: 'as much alcohol',
+  acid: 'as sour',
+};
 
 /** Of 1 g: g of fat, of sucrose equivalent, of water, of 225-bloom gelatin, of ethanol, of acid. */
 function brings(i: Ingredient, per100: Composition): Readonly<Record<Basis, number>> {
-  const sweet = (Object.entries(RELATIVE_SWEETNESS) as [Component, number][]).reduce((sum, [c, k]) => sum + per100[c] * (c === 'lactose' || i.ownSweetness == null ? k : i.ownSweetness), 0);
+  const sweet = (Object.entries(RELATIVE_SWEETNESS) as [Component, number][]).reduce(
+    (sum, [c, k]) => sum + per100[c] * (c === 'lactose' || i.ownSweetness == null ? k : i.ownSweetness),
+    0,
+  );
   const setter = i.bloom !== null ? 100 * Math.sqrt(i.bloom / REFERENCE_BLOOM) : per100.gelatin_protein;
   const fat = per100.milk_fat + per100.cocoa_fat + per100.egg_fat + per100.other_fat;
-  return { mass: 1, fat: fat / 100, sweetness: sweet / 100, water: per100.water / 100, setter: setter / 100, alcohol: per100.ethanol / 100, acid: per100.acid / 100 };
+  return {
+    mass: 1,
+    fat: fat / 100,
+    sweetness: sweet / 100,
+    water: per100.water / 100,
+    setter: setter / 100,
+    alcohol: per100.ethanol / 100,
+    acid: per100.acid / 100,
+  };
 }
 
 /** One way to put an ingredient in another's place. */
@@ -43,7 +62,9 @@ const WORTH_MATCHING = 0.004;
  * @returns a fault on `lineId` when the line cannot be read, on `to` when the two are the same.
  */
 export function swapOptions(sheet: Sheet, lineId: string, to: Ingredient, kitchen: Kitchen): Result<readonly SwapOption[]> {
-  const reading = analyseSheet(sheet, kitchen).parts.flatMap((a) => a.reading.lines).find((l) => l.line.id === lineId);
+  const reading = analyseSheet(sheet, kitchen)
+    .parts.flatMap((a) => a.reading.lines)
+    .find((l) => l.line.id === lineId);
   if (!reading?.read || !reading.ingredient) return fail('lineId', 'unreadable', 'That line cannot be read yet: mend it first.');
   if (reading.ingredient.id === to.id) return fail('to', 'same', 'That is what is in the line already.');
   const { read, ingredient } = reading;
@@ -74,6 +95,16 @@ const differenceOf = (wasG: number, was: Readonly<Record<Basis, number>>, isG: n
 });
 
 function withSwap(sheet: Sheet, reading: LineReading, to: Ingredient, text: string, kitchen: Kitchen): Sheet {
-  const swapped: Line = { ...reading.line, text, ingredientId: to.id, fromPartId: null, lastGood: { text, ingredientId: to.id, fromPartId: null }, stepId: null };
-  return settleMethod({ ...sheet, parts: sheet.parts.map((p) => ({ ...p, lines: p.lines.map((l) => (l.id === reading.line.id ? swapped : l)) })) }, kitchen.larder);
+  const swapped: Line = {
+    ...reading.line,
+    text,
+    ingredientId: to.id,
+    fromPartId: null,
+    lastGood: { text, ingredientId: to.id, fromPartId: null },
+    stepId: null,
+  };
+  return settleMethod(
+    { ...sheet, parts: sheet.parts.map((p) => ({ ...p, lines: p.lines.map((l) => (l.id === reading.line.id ? swapped : l)) })) },
+    kitchen.larder,
+  );
 }

@@ -39,7 +39,14 @@ const setPart = (s: SheetAnalysis): PartAnalysis => s.parts.find((a) => a.readin
 const partedOf = (s: SheetAnalysis) => (s.sheet.family === 'syllabub' ? value(syllabubOf(s)) : null);
 
 export const SWEPT_FIGURES: readonly SweptFigure[] = [
-  { key: 'sweetness', name: 'Sweetness', unit: '', decimals: 1, of: (s) => (s.mixture.massG > 0 ? s.sweetness : null), band: (s) => [SWEETNESS_BANDS[s.sheet.sweetness].low, SWEETNESS_BANDS[s.sheet.sweetness].high] },
+  {
+    key: 'sweetness',
+    name: 'Sweetness',
+    unit: '',
+    decimals: 1,
+    of: (s) => (s.mixture.massG > 0 ? s.sweetness : null),
+    band: (s) => [SWEETNESS_BANDS[s.sheet.sweetness].low, SWEETNESS_BANDS[s.sheet.sweetness].high],
+  },
   { key: 'fat', name: 'Fat in the bowl', unit: '%', decimals: 1, of: (s) => mainPart(s).fatPct, band: () => [33, 38] },
   { key: 'air', name: 'Air', unit: '%', decimals: 0, of: (s) => value(mainPart(s).overrunPct), band: () => null },
   {
@@ -53,7 +60,14 @@ export const SWEPT_FIGURES: readonly SweptFigure[] = [
     },
     band: () => null,
   },
-  { key: 'hold', name: 'Hold in the fridge', unit: 'h', decimals: 0, of: (s) => value(mainPart(s).holdFridge)?.shownH ?? null, band: (s) => [WISHED_HOLD_H[s.sheet.use], 72] },
+  {
+    key: 'hold',
+    name: 'Hold in the fridge',
+    unit: 'h',
+    decimals: 0,
+    of: (s) => value(mainPart(s).holdFridge)?.shownH ?? null,
+    band: (s) => [WISHED_HOLD_H[s.sheet.use], 72],
+  },
   { key: 'counter', name: 'Hold on the counter', unit: 'h', decimals: 1, of: (s) => value(mainPart(s).holdCounter)?.shownH ?? null, band: () => [0.5, 2] },
   {
     key: 'gelatin',
@@ -67,9 +81,26 @@ export const SWEPT_FIGURES: readonly SweptFigure[] = [
     },
   },
   { key: 'abv', name: 'Alcohol', unit: '% vol', decimals: 1, of: (s) => (s.mixture.massG > 0 ? s.abvPct : null), band: () => null },
-  { key: 'volume', name: 'Volume', unit: 'mL', decimals: 0, of: (s) => value(s.volumeMl), band: (s) => [0.45 * s.vesselHoldsMl * vessels(s), 0.93 * s.vesselHoldsMl * vessels(s)] },
+  {
+    key: 'volume',
+    name: 'Volume',
+    unit: 'mL',
+    decimals: 0,
+    of: (s) => value(s.volumeMl),
+    band: (s) => [0.45 * s.vesselHoldsMl * vessels(s), 0.93 * s.vesselHoldsMl * vessels(s)],
+  },
   { key: 'cost', name: 'Cost', unit: '', decimals: 2, of: (s) => shoppingOf(s).cost, band: () => null },
-  { key: 'drink', name: 'Clear drink', unit: '%', decimals: 0, of: (s) => { const x = partedOf(s); return x ? 100 * x.drinkShare : null; }, band: (s) => (s.sheet.ways.syllabub === 'parted' ? [10, 20] : [0, 1]) },
+  {
+    key: 'drink',
+    name: 'Clear drink',
+    unit: '%',
+    decimals: 0,
+    of: (s) => {
+      const x = partedOf(s);
+      return x ? 100 * x.drinkShare : null;
+    },
+    band: (s) => (s.sheet.ways.syllabub === 'parted' ? [10, 20] : [0, 1]),
+  },
   {
     key: 'ice',
     name: 'Ice by volume',
@@ -81,7 +112,17 @@ export const SWEPT_FIGURES: readonly SweptFigure[] = [
     },
     band: () => [0, ICE_VOLUME.clean],
   },
-  { key: 'slice', name: 'Slice temperature', unit: '°C', decimals: 1, of: (s) => { const m = frozenMixOf(s); return m ? sliceC(m) : null; }, band: () => null },
+  {
+    key: 'slice',
+    name: 'Slice temperature',
+    unit: '°C',
+    decimals: 1,
+    of: (s) => {
+      const m = frozenMixOf(s);
+      return m ? sliceC(m) : null;
+    },
+    band: () => null,
+  },
 ];
 
 const vessels = (s: SheetAnalysis): number => (s.perVesselMl.ok && s.volumeMl.ok && s.perVesselMl.value > 0 ? s.volumeMl.value / s.perVesselMl.value : 1);
@@ -125,11 +166,18 @@ function withLine(sheet: Sheet, lineId: string, change: (text: string) => string
     const text = change(l.text);
     return { ...l, text, lastGood: l.lastGood && { ...l.lastGood, text } };
   };
-  return { ...sheet, parts: sheet.parts.map((p) => (p.lines.some((l) => l.id === lineId) ? { ...p, lines: p.lines.map((l) => (l.id === lineId ? changed(l) : l)) } : p)) };
+  return {
+    ...sheet,
+    parts: sheet.parts.map((p) => (p.lines.some((l) => l.id === lineId) ? { ...p, lines: p.lines.map((l) => (l.id === lineId ? changed(l) : l)) } : p)),
+  };
 }
 
 /** What a lever ranges over to begin with, and where it stands; null for a line that cannot be moved. */
-export function leverRange(s: SheetAnalysis, kitchen: Kitchen, lever: Lever): { readonly now: number; readonly from: number; readonly to: number; readonly unit: string } | null {
+export function leverRange(
+  s: SheetAnalysis,
+  kitchen: Kitchen,
+  lever: Lever,
+): { readonly now: number; readonly from: number; readonly to: number; readonly unit: string } | null {
   switch (lever.kind) {
     case 'line': {
       const g = s.parts.flatMap((a) => a.reading.lines).find((l) => l.line.id === lever.lineId)?.read?.massG;
@@ -155,8 +203,19 @@ export function leverRange(s: SheetAnalysis, kitchen: Kitchen, lever: Lever): { 
  * @param points 2 to 1000.
  * @returns a fault on `from` or `to` when they are not a range, on `figure` when there is none by that name.
  */
-export function sweep(sheet: Sheet, kitchen: Kitchen, lever: Lever, from: number, to: number, points: number, figureKey: string): Result<readonly SweepPoint[]> {
-  const fault = within('points', 'The number of points', points, 2, 1000, '') ?? within('from', 'The lower end', from, -40, 1_000_000, '') ?? within('to', 'The upper end', to, -40, 1_000_000, '');
+export function sweep(
+  sheet: Sheet,
+  kitchen: Kitchen,
+  lever: Lever,
+  from: number,
+  to: number,
+  points: number,
+  figureKey: string,
+): Result<readonly SweepPoint[]> {
+  const fault =
+    within('points', 'The number of points', points, 2, 1000, '') ??
+    within('from', 'The lower end', from, -40, 1_000_000, '') ??
+    within('to', 'The upper end', to, -40, 1_000_000, '');
   if (fault) return { ok: false, fault };
   if (!(to > from)) return fail('to', 'no-range', `From ${from} to ${to} is no range: the upper end must be more than the lower one.`);
   const figure = SWEPT_FIGURES.find((f) => f.key === figureKey);

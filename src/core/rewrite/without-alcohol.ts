@@ -39,7 +39,14 @@ export function drinkSwaps(s: SheetAnalysis): readonly DrinkSwap[] {
 /** The sheet with every drink swapped so; water and sweetness stay, the alcohol goes. @param newId fresh ids for added lines. */
 export function withoutAlcohol(s: SheetAnalysis, kitchen: Kitchen, newId: () => string): Sheet {
   const swaps = new Map(drinkSwaps(s).map((d) => [d.lineId, d]));
-  const line = (id: string, text: string, ingredientId: string): Line => ({ id, text, ingredientId, fromPartId: null, lastGood: { text, ingredientId, fromPartId: null }, stepId: null });
+  const line = (id: string, text: string, ingredientId: string): Line => ({
+    id,
+    text,
+    ingredientId,
+    fromPartId: null,
+    lastGood: { text, ingredientId, fromPartId: null },
+    stepId: null,
+  });
   const parts = s.sheet.parts.map((p) => ({
     ...p,
     lines: p.lines.flatMap((l): Line[] => {

@@ -27,10 +27,15 @@ describe('where good cooks disagree', () => {
     for (const q of WAY_QUESTIONS) {
       for (const o of q.options) {
         const swaps = (o.lines ?? []).flatMap((c) => (c.kind === 'swap' ? [c] : []));
-        for (const c of o.lines ?? []) for (const id of c.kind === 'swap' ? [c.from, c.to] : c.kind === 'add' ? [c.ingredientId] : []) expect(ids, `${q.key} ${o.id}`).toContain(id);
+        for (const c of o.lines ?? [])
+          for (const id of c.kind === 'swap' ? [c.from, c.to] : c.kind === 'add' ? [c.ingredientId] : []) expect(ids, `${q.key} ${o.id}`).toContain(id);
         for (const c of o.lines ?? []) if (c.kind === 'add') expect(c.grams, `${q.key} ${o.id}`).toBeGreaterThan(0);
         // No school swaps what it brings: to take it twice changes nothing more.
-        for (const s of swaps) expect(swaps.map((x) => x.from), `${q.key} ${o.id}`).not.toContain(s.to);
+        for (const s of swaps)
+          expect(
+            swaps.map((x) => x.from),
+            `${q.key} ${o.id}`,
+          ).not.toContain(s.to);
       }
     }
   });

@@ -57,14 +57,26 @@ describe('dose', () => {
   });
   it('in cream the bands are lower, coming in from 10 to 15 % fat', () => {
     const band = (use: GelatinDoseInput['use'], fatPct: number) => read({ use, fatPct }).band;
-    expect([band('glass', 15), band('slice', 15), band('turn-out', 30)]).toEqual([{ low: 5, high: 7 }, { low: 7, high: 10 }, { low: 8, high: 12 }]);
-    expect([band('glass', 10), band('slice', 0), band('turn-out', 5)]).toEqual([{ low: 6, high: 9 }, { low: 9, high: 12 }, { low: 12, high: 15 }]);
+    expect([band('glass', 15), band('slice', 15), band('turn-out', 30)]).toEqual([
+      { low: 5, high: 7 },
+      { low: 7, high: 10 },
+      { low: 8, high: 12 },
+    ]);
+    expect([band('glass', 10), band('slice', 0), band('turn-out', 5)]).toEqual([
+      { low: 6, high: 9 },
+      { low: 9, high: 12 },
+      { low: 12, high: 15 },
+    ]);
     expect(band('slice', 12.5)).toEqual({ low: 8, high: 11 });
     expect(band('pipe', 30)).toEqual({ low: 5, high: 7 });
   });
   it('counts what else sets in gelatin’s worth, and shows the parts', () => {
     const worth = (supportPct: GelatinDoseInput['supportPct']): number => read({ gelatin225G: 1, supportPct }).setsGPerKg - 1;
-    expect([worth({ cheese: 40 }), worth({ cocoaButter: 6 }), worth({ cookedStarch: 2 }), worth({ custardYolk: 8 }), worth({ hardFat: 10 })].map((x) => Math.round(1000 * x) / 1000)).toEqual([5, 4, 3, 1, 4]);
+    expect(
+      [worth({ cheese: 40 }), worth({ cocoaButter: 6 }), worth({ cookedStarch: 2 }), worth({ custardYolk: 8 }), worth({ hardFat: 10 })].map(
+        (x) => Math.round(1000 * x) / 1000,
+      ),
+    ).toEqual([5, 4, 3, 1, 4]);
     // 900 g of filling with 45 % cream cheese and two leaves of 1.7 g platinum (250 bloom): it stands to be cut.
     const cheese = read({ gelatin225G: 3.4 * Math.sqrt(250 / 225), totalG: 900, use: 'slice', fatPct: 25, supportPct: { cheese: 45 } });
     expect(cheese.verdict).toBe('in-band');

@@ -1,6 +1,17 @@
 import { fail, ok, within, type Result } from '../result';
 import { readTable } from '../interpolate';
-import { CREAM_BANDS, CREAM_FAT_PCT, DOSE_BANDS, NO_SET_ABV_PCT, REFERENCE_BLOOM, RUBBERY_G_PER_KG, SOUR_EXTRA, STRONG_EXTRA, SUPPORTS, type Support } from './house';
+import {
+  CREAM_BANDS,
+  CREAM_FAT_PCT,
+  DOSE_BANDS,
+  NO_SET_ABV_PCT,
+  REFERENCE_BLOOM,
+  RUBBERY_G_PER_KG,
+  SOUR_EXTRA,
+  STRONG_EXTRA,
+  SUPPORTS,
+  type Support,
+} from './house';
 import type { GelatinDoseInput } from './inputs';
 
 export const BLOOM_SCHOOLS = ['square-root', 'linear', 'leaf-for-leaf'] as const;
@@ -73,7 +84,15 @@ export function gelatinDose(input: GelatinDoseInput): Result<GelatinDose> {
   const supportGPerKg = supports.reduce((sum, x) => sum + x.gPerKg, 0);
   const setsGPerKg = doseGPerKg + supportGPerKg;
   const rubbery = RUBBERY_G_PER_KG * (1 + extra);
-  return ok({ doseGPerKg, band, harsh: extra > 0.01, supports, setsGPerKg, verdict: verdictOf(input, doseGPerKg, setsGPerKg, band, rubbery), advised225G: Math.max(0, (band.low + band.high) / 2 - supportGPerKg) * kg });
+  return ok({
+    doseGPerKg,
+    band,
+    harsh: extra > 0.01,
+    supports,
+    setsGPerKg,
+    verdict: verdictOf(input, doseGPerKg, setsGPerKg, band, rubbery),
+    advised225G: Math.max(0, (band.low + band.high) / 2 - supportGPerKg) * kg,
+  });
 }
 
 /** Less of a support than this is not worth a word, g/kg. */

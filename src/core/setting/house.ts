@@ -13,7 +13,11 @@ export const DOSE_BANDS = {
 } as const;
 export type GelatinUse = keyof typeof DOSE_BANDS;
 /** In creams, where fat helps to set: g/kg by use; and the share of fat (%) at which these hold wholly, coming in from the first. */
-export const CREAM_BANDS: Readonly<Partial<Record<GelatinUse, { readonly low: number; readonly high: number }>>> = { glass: { low: 5, high: 7 }, slice: { low: 7, high: 10 }, 'turn-out': { low: 8, high: 12 } };
+export const CREAM_BANDS: Readonly<Partial<Record<GelatinUse, { readonly low: number; readonly high: number }>>> = {
+  glass: { low: 5, high: 7 },
+  slice: { low: 7, high: 10 },
+  'turn-out': { low: 8, high: 12 },
+};
 export const CREAM_FAT_PCT = { from: 10, wholly: 15 } as const;
 /** What else sets, as g of 225-bloom gelatin a kg for each % of the mass (house ±40 %). */
 export const SUPPORTS = {
@@ -66,11 +70,21 @@ export type SetNeed = keyof typeof SET_NEEDS;
 
 /** Setters other than gelatin: g per kg of everything they set (±20 %), and what each asks of the cook. */
 export const OTHER_SETTERS = {
-  'corn-starch': { name: 'cooked starch', low: 8, high: 12, rule: 'Cook it until it bubbles, then cool it in two stages: raw starch sets nothing, and a warm custard is slow to cool.' },
+  'corn-starch': {
+    name: 'cooked starch',
+    low: 8,
+    high: 12,
+    rule: 'Cook it until it bubbles, then cool it in two stages: raw starch sets nothing, and a warm custard is slow to cool.',
+  },
   'instant-starch': { name: 'instant starch', low: 15, high: 25, rule: 'Whisk it in dry with the sugar: it swells cold, within minutes.' },
   agar: { name: 'agar', low: 2, high: 4, rule: 'Boil it for two minutes; fold the base in above 40\u00a0°C, for it sets as it cools and does not wait.' },
   xanthan: { name: 'xanthan', low: 0.5, high: 2, rule: 'Mix it dry with ten times its sugar and rain it in: it lumps otherwise.' },
-  carrageenan: { name: 'iota carrageenan', low: 0.5, high: 1.5, rule: 'Heat it to 80\u00a0°C in milk or cream; it sets as it cools and thaws without weeping.' },
+  carrageenan: {
+    name: 'iota carrageenan',
+    low: 0.5,
+    high: 1.5,
+    rule: 'Heat it to 80\u00a0°C in milk or cream; it sets as it cools and thaws without weeping.',
+  },
   'milk-powder': { name: 'milk powder', low: 20, high: 30, rule: 'Stir it into the cold cream and leave it ten minutes before whisking.' },
 } as const;
 export type OtherSetter = keyof typeof OTHER_SETTERS;
@@ -79,8 +93,18 @@ const MASCARPONE_C = [10, 12] as const;
 
 /** Setters that are counted as a share of the dairy, %, and marshmallow of the whole. */
 export const SHARE_SETTERS = {
-  mascarpone: { name: 'mascarpone', low: 20, high: 50, rule: `Stir it soft on its own at ${MASCARPONE_C.join('–')}\u00a0°C; beaten warm, or long, it turns grainy.` },
-  'cream-cheese': { name: 'cream cheese', low: 20, high: 45, rule: 'Soften it alone to 18\u00a0°C and beat it smooth first; stream the cream in slowly, scraping down.' },
+  mascarpone: {
+    name: 'mascarpone',
+    low: 20,
+    high: 50,
+    rule: `Stir it soft on its own at ${MASCARPONE_C.join('–')}\u00a0°C; beaten warm, or long, it turns grainy.`,
+  },
+  'cream-cheese': {
+    name: 'cream cheese',
+    low: 20,
+    high: 45,
+    rule: 'Soften it alone to 18\u00a0°C and beat it smooth first; stream the cream in slowly, scraping down.',
+  },
   'strained-yoghurt': { name: 'strained yoghurt', low: 20, high: 35, rule: 'Drain it well; it sours the cream a little.' },
   'white-chocolate': { name: 'white chocolate', low: 20, high: 35, rule: 'Melt it into hot cream, and chill that overnight before whisking.' },
   marshmallow: { name: 'marshmallow', low: 8, high: 15, rule: 'Melt it in a little of the cream and let it cool to 25\u00a0°C; its gelatin is counted.' },

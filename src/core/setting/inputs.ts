@@ -14,6 +14,15 @@ export const GelatinDoseInputSchema = z.object({
   /** Fat of what is set, %; counted as fruit or water where left out. */
   fatPct: z.number().min(0).max(100).optional(),
   /** What else sets, % of the mass; none where left out. */
-  supportPct: z.object({ cheese: z.number().min(0), cocoaButter: z.number().min(0), cookedStarch: z.number().min(0), custardYolk: z.number().min(0), hardFat: z.number().min(0) }).partial().optional(),
+  supportPct: z
+    .object({
+      cheese: z.number().min(0),
+      cocoaButter: z.number().min(0),
+      cookedStarch: z.number().min(0),
+      custardYolk: z.number().min(0),
+      hardFat: z.number().min(0),
+    })
+    .partial()
+    .optional(),
 });
 export type GelatinDoseInput = Readonly<z.infer<typeof GelatinDoseInputSchema>>;

@@ -23,7 +23,13 @@ export function readShareSetter(setter: ShareSetter, massG: number, ofG: number)
   return reading(SHARE_SETTERS[setter], massG, ofG, 100, '%');
 }
 
-function reading(band: { readonly name: string; readonly low: number; readonly high: number; readonly rule: string }, massG: number, ofG: number, per: number, unit: SetterReading['unit']): Result<SetterReading> {
+function reading(
+  band: { readonly name: string; readonly low: number; readonly high: number; readonly rule: string },
+  massG: number,
+  ofG: number,
+  per: number,
+  unit: SetterReading['unit'],
+): Result<SetterReading> {
   const fault = within('totalG', 'What it sets', ofG, 0.1, 10_000_000, 'g') ?? within('massG', band.name, massG, 0, ofG, 'g');
   if (fault) return { ok: false, fault };
   const dose = (per * massG) / ofG;

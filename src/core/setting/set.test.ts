@@ -39,7 +39,15 @@ describe('tempering', () => {
     const [least, most] = t.value.spoonfulRangeG;
     expect(least).toBeLessThan(t.value.spoonfulG);
     expect(most).toBeGreaterThan(t.value.spoonfulG);
-    const melted = guest('m', mix([{ massG: 10, per100: ingredient('gelatin-leaf-gold').composition }, { massG: 50, per100: ingredient('water').composition }]), 0, 55);
+    const melted = guest(
+      'm',
+      mix([
+        { massG: 10, per100: ingredient('gelatin-leaf-gold').composition },
+        { massG: 50, per100: ingredient('water').composition },
+      ]),
+      0,
+      55,
+    );
     const three = mixingC([melted, cream(180)]);
     expect(three.ok && Math.abs(three.value - 17)).toBeLessThan(0.7);
     const back = mixingC([melted, cream(t.value.spoonfulG)]);

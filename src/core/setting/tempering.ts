@@ -26,7 +26,15 @@ export interface Tempering {
 export function temper(gelatinG: number, waterG: number, cold: Guest, doseGPerKg: number): Result<Tempering> {
   const fault = within('gelatinG', 'The gelatin', gelatinG, 0.01, 100_000, 'g') ?? within('waterG', 'Its water', waterG, 0, 1_000_000, 'g');
   if (fault) return { ok: false, fault };
-  const melted = guest('melted gelatin', mix([{ massG: gelatinG, per100: composition({ water: 11.5, gelatin_protein: 87, other_solids: 1.5 }) }, { massG: waterG, per100: composition({ water: 100 }) }]), 0, MELTED_GELATIN_C);
+  const melted = guest(
+    'melted gelatin',
+    mix([
+      { massG: gelatinG, per100: composition({ water: 11.5, gelatin_protein: 87, other_solids: 1.5 }) },
+      { massG: waterG, per100: composition({ water: 100 }) },
+    ]),
+    0,
+    MELTED_GELATIN_C,
+  );
   const atOnce = mixingC([melted, cold]);
   if (!atOnce.ok) return atOnce;
   const strings = atOnce.value < STRINGS.belowC && doseGPerKg >= STRINGS.fromGPerKg;

@@ -33,7 +33,16 @@ describe('packs', () => {
 describe('what is bought', () => {
   it('is summed over parts, each use beside it, with what stays in the last pack and its price', () => {
     const [cream, sugar] = itemsFrom([taken('cream-36', 400, 'Cream'), taken('sugar-caster', 60, 'Cream'), taken('cream-36', 300, 'Top')]);
-    expect(cream).toMatchObject({ neededG: 700, boughtG: 700, packs: 2, fruits: null, uses: [{ part: 'Cream', massG: 400 }, { part: 'Top', massG: 300 }] });
+    expect(cream).toMatchObject({
+      neededG: 700,
+      boughtG: 700,
+      packs: 2,
+      fruits: null,
+      uses: [
+        { part: 'Cream', massG: 400 },
+        { part: 'Top', massG: 300 },
+      ],
+    });
     expect(cream!.openedG).toBe(2 * 477 - 700);
     expect(cream!.cost).toBeCloseTo(0.7 * 6.4, 9);
     expect(sugar).toMatchObject({ neededG: 60, packs: 1, openedG: 940 });
@@ -68,7 +77,10 @@ describe('citrus fruit', () => {
     expect(fruits(['lemon-juice', 94])).toEqual([{ count: 3, name: 'lemons', shared: false }]);
   });
   it('zest and juice come out of the same ones, whole ones besides', () => {
-    expect(fruits(['lemon-zest', 20], ['lemon-juice', 90])).toEqual([{ count: 4, name: 'lemons', shared: true }, { count: 4, name: 'lemons', shared: true }]);
+    expect(fruits(['lemon-zest', 20], ['lemon-juice', 90])).toEqual([
+      { count: 4, name: 'lemons', shared: true },
+      { count: 4, name: 'lemons', shared: true },
+    ]);
     expect(fruits(['lemon-zest', 5], ['lemon-juice', 180])[0]!.count).toBe(4);
     expect(fruits(['lemon-zest', 10], ['lemon-whole', 100])[0]!.count).toBe(4);
   });
@@ -118,7 +130,10 @@ describe('what is left over, in words', () => {
   it('whites make nests, yolks a custard', () => {
     expect(spareWords([], none)).toEqual([]);
     expect(spareWords([], { ...none, spareWhites: 1 })).toEqual(['1 white spare: 60\u00a0g sugar would make 3 small nests.']);
-    expect(spareWords([], { ...none, spareWhites: 4, spareYolks: 1 })).toEqual(['4 whites spare: 240\u00a0g sugar would make 12 small nests.', '1 yolk spare: 100\u00a0g milk and 20\u00a0g sugar would make a custard.']);
+    expect(spareWords([], { ...none, spareWhites: 4, spareYolks: 1 })).toEqual([
+      '4 whites spare: 240\u00a0g sugar would make 12 small nests.',
+      '1 yolk spare: 100\u00a0g milk and 20\u00a0g sugar would make a custard.',
+    ]);
     expect(spareWords([], { ...none, spareYolks: 3 })).toEqual(['3 yolks spare: 300\u00a0g milk and 60\u00a0g sugar would make a custard.']);
   });
   it('of packs only what does not keep, from a tenth of one on', () => {
@@ -137,8 +152,17 @@ describe('what is left over, in words', () => {
 
 describe('a sheet', () => {
   it('everything that is bought, with its part; a part of the dessert is bought nowhere', () => {
-    const s = analyseSheet(partsSheet([['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']], ['f', 'set-filling', 'Filling', ['500 g mascarpone', 'all of the Cream']]]), KITCHEN);
-    expect(usesOf(s).map((u) => [u.part, u.ingredient.id, u.massG])).toEqual([['Cream', 'cream-36', 400], ['Filling', 'mascarpone', 500]]);
+    const s = analyseSheet(
+      partsSheet([
+        ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']],
+        ['f', 'set-filling', 'Filling', ['500 g mascarpone', 'all of the Cream']],
+      ]),
+      KITCHEN,
+    );
+    expect(usesOf(s).map((u) => [u.part, u.ingredient.id, u.massG])).toEqual([
+      ['Cream', 'cream-36', 400],
+      ['Filling', 'mascarpone', 500],
+    ]);
   });
   it('costs the sum of what is bought and its eggs; nothing is said while a price is missing', () => {
     const s = shop(['500 g cream 36 %', '100 g caster sugar', '4 yolks']);
@@ -161,7 +185,7 @@ describe('a sheet', () => {
   it('alcohol is said for a portion, allergens once and in order', () => {
     const s = shop(['500 g cream 36 %', '40 g dark rum', '50 g ground almonds'], 5);
     expect(s.ethanolG).toBeGreaterThan(2);
-    expect(s.ethanolG).toBeCloseTo((2 * shop(['500 g cream 36 %', '40 g dark rum', '50 g ground almonds'], 10).ethanolG), 9);
+    expect(s.ethanolG).toBeCloseTo(2 * shop(['500 g cream 36 %', '40 g dark rum', '50 g ground almonds'], 10).ethanolG, 9);
     expect(s.allergens).toEqual([...new Set(s.allergens)].sort());
     expect(s.allergens).toContain('milk');
     expect(shop([]).ethanolG).toBe(0);

@@ -59,7 +59,8 @@ export interface IngredientUse {
 }
 
 /** Every line of a sheet that is bought. */
-export const usesOf = (s: SheetAnalysis): readonly IngredientUse[] => s.parts.flatMap((a) => a.reading.lines.flatMap(({ ingredient, read }) => (ingredient && read ? [{ ingredient, part: a.part.name, massG: read.massG }] : [])));
+export const usesOf = (s: SheetAnalysis): readonly IngredientUse[] =>
+  s.parts.flatMap((a) => a.reading.lines.flatMap(({ ingredient, read }) => (ingredient && read ? [{ ingredient, part: a.part.name, massG: read.massG }] : [])));
 
 /** A pack that falls short by so much of itself still does: two US cups are a pint carton. */
 const PACK_GRACE = 0.02;
@@ -68,7 +69,9 @@ export const packsFor = (g: number, packG: number): number => Math.max(1, Math.c
 
 const CITRUS = ['lemon', 'lime', 'orange'] as const;
 /** Whole fruits for zest, juice and fruit of one kind: as many as the greater of zest and juice needs, and the whole ones. */
-function citrusOf(items: ReadonlyMap<string, { readonly ingredient: Ingredient; readonly neededG: number }>): ReadonlyMap<string, NonNullable<ShoppingItem['fruits']>> {
+function citrusOf(
+  items: ReadonlyMap<string, { readonly ingredient: Ingredient; readonly neededG: number }>,
+): ReadonlyMap<string, NonNullable<ShoppingItem['fruits']>> {
   const out = new Map<string, NonNullable<ShoppingItem['fruits']>>();
   for (const name of CITRUS) {
     const mine = (['zest', 'juice', 'whole'] as const).flatMap((taken) => {
@@ -118,7 +121,8 @@ export function shoppingOf(s: SheetAnalysis, kitchen?: Kitchen): Shopping {
   const unpriced = items.filter((i) => i.cost === null).map((i) => i.ingredient.name);
   const eggs = eggBalance(items, kitchen);
   const { massG, grams } = s.mixture;
-  const scaled = (to: number): Nutrition | null => (massG > 0 ? nutritionOf(Object.fromEntries(Object.entries(grams).map(([c, g]) => [c, (g * to) / massG])) as unknown as typeof grams) : null);
+  const scaled = (to: number): Nutrition | null =>
+    massG > 0 ? nutritionOf(Object.fromEntries(Object.entries(grams).map(([c, g]) => [c, (g * to) / massG])) as unknown as typeof grams) : null;
   return {
     items,
     eggs,
@@ -165,11 +169,13 @@ export function spareWords(items: readonly ShoppingItem[], eggs: EggBalance): st
   const words: string[] = [];
   const { spareWhites: w, spareYolks: y } = eggs;
   if (w > 0) words.push(`${w} white${w === 1 ? '' : 's'} spare: ${w * SUGAR_PER_WHITE_G}\u00a0g sugar would make ${w * NESTS_PER_WHITE} small nests.`);
-  if (y > 0) words.push(`${y} yolk${y === 1 ? '' : 's'} spare: ${y * MILK_PER_YOLK_G}\u00a0g milk and ${y * SUGAR_PER_YOLK_G}\u00a0g sugar would make a custard.`);
+  if (y > 0)
+    words.push(`${y} yolk${y === 1 ? '' : 's'} spare: ${y * MILK_PER_YOLK_G}\u00a0g milk and ${y * SUGAR_PER_YOLK_G}\u00a0g sugar would make a custard.`);
   for (const i of items) {
     if (i.ingredient.category === 'egg' || i.openedG === null || i.ingredient.packG === null || i.openedG < CRUMB_G) continue;
     const perishable = i.ingredient.category === 'cream' || i.ingredient.category === 'dairy';
-    if (perishable && i.openedG > OPENED_FROM * i.ingredient.packG) words.push(`${Math.round(i.openedG)}\u00a0g of ${i.ingredient.name.replace(/ \(.*$/, '').toLowerCase()} stays in an opened pack.`);
+    if (perishable && i.openedG > OPENED_FROM * i.ingredient.packG)
+      words.push(`${Math.round(i.openedG)}\u00a0g of ${i.ingredient.name.replace(/ \(.*$/, '').toLowerCase()} stays in an opened pack.`);
   }
   return words;
 }

@@ -24,8 +24,14 @@ describe('a table in text', () => {
     ['id|name\na|b', '|'],
     ['\uFEFF Id ; NAME \r\na;b\r\n', ';'],
   ] as const)('%j is parted by %j', (text, separator) => expect(read(text)).toMatchObject({ separator, rows: [{ id: 'a', name: 'b' }] }));
-  it('has its columns by name, in whatever order and beside others; empty rows are none', () => expect(read('x,name,id\n\n1,b,a\n , ,\n', ['id', 'name']).rows).toEqual([{ x: '1', name: 'b', id: 'a' }]));
-  it('cells hold separators, quotation marks and line ends where they are quoted', () => expect(read('id,words\na,"cream, cold"\nb,"a ""soft"" peak"\nc,"two\nlines"').rows.map((r) => r.words)).toEqual(['cream, cold', 'a "soft" peak', 'two\nlines']));
+  it('has its columns by name, in whatever order and beside others; empty rows are none', () =>
+    expect(read('x,name,id\n\n1,b,a\n , ,\n', ['id', 'name']).rows).toEqual([{ x: '1', name: 'b', id: 'a' }]));
+  it('cells hold separators, quotation marks and line ends where they are quoted', () =>
+    expect(read('id,words\na,"cream, cold"\nb,"a ""soft"" peak"\nc,"two\nlines"').rows.map((r) => r.words)).toEqual([
+      'cream, cold',
+      'a "soft" peak',
+      'two\nlines',
+    ]));
   it('rows with more cells than columns are marked and keep what stands under a column; shorter ones lack the rest', () => {
     const { rows, slipped } = read('id,name\na,cream, cold\nb,c\nd');
     expect([...slipped]).toEqual([[0, [' cold']]]);
@@ -61,7 +67,9 @@ describe('numbers of a table', () => {
 });
 
 describe('whatever comes', () => {
-  const cell = fc.oneof(fc.string({ maxLength: 12 }), fc.constantFrom('a,b', 'a;b', '"', 'x\ny', '1,5', "'=1+1", '__proto__', 'constructor', '')).filter((c) => !c.includes('\u0000'));
+  const cell = fc
+    .oneof(fc.string({ maxLength: 12 }), fc.constantFrom('a,b', 'a;b', '"', 'x\ny', '1,5', "'=1+1", '__proto__', 'constructor', ''))
+    .filter((c) => !c.includes('\u0000'));
   it('what was written comes back, cell for cell', () =>
     fc.assert(
       fc.property(fc.array(fc.tuple(cell, cell, cell), { minLength: 1, maxLength: 12 }), (rows) => {
@@ -74,10 +82,13 @@ describe('whatever comes', () => {
     ));
   it('every cell of every row is text, and nothing throws', () =>
     fc.assert(
-      fc.property(fc.array(fc.constantFrom(',', ';', '\t', '|', '"', '\n', '\r\n', ' ', 'id', 'name', '1', ',,', '__parsed_extra', '__proto__'), { maxLength: 40 }), (pieces) => {
-        const r = readTable(pieces.join(''), []);
-        if (!r.ok) return;
-        for (const row of r.value.rows) for (const text of Object.values(row)) expect(typeof text).toBe('string');
-      }),
+      fc.property(
+        fc.array(fc.constantFrom(',', ';', '\t', '|', '"', '\n', '\r\n', ' ', 'id', 'name', '1', ',,', '__parsed_extra', '__proto__'), { maxLength: 40 }),
+        (pieces) => {
+          const r = readTable(pieces.join(''), []);
+          if (!r.ok) return;
+          for (const row of r.value.rows) for (const text of Object.values(row)) expect(typeof text).toBe('string');
+        },
+      ),
     ));
 });

@@ -30,7 +30,12 @@ export function readTable(text: string, needs: readonly string[]): Result<ReadTa
   if (clean.trim() === '') return fail('file', 'empty', 'That file is empty.');
   if (clean.includes('\u0000')) return fail('file', 'no-text', 'That is no text file: save it as CSV (UTF-8) and try again.');
   const separator = separatorOf(clean);
-  const parsed = Papa.parse<Record<string, string>>(clean, { header: true, delimiter: separator, skipEmptyLines: 'greedy', transformHeader: (h) => h.trim().toLowerCase() });
+  const parsed = Papa.parse<Record<string, string>>(clean, {
+    header: true,
+    delimiter: separator,
+    skipEmptyLines: 'greedy',
+    transformHeader: (h) => h.trim().toLowerCase(),
+  });
   const columns = parsed.meta.fields ?? [];
   const missing = needs.filter((n) => !columns.includes(n));
   if (missing.length > 0) {
@@ -52,7 +57,11 @@ export function readTable(text: string, needs: readonly string[]): Result<ReadTa
 
 /** The mark that parts the header row most often; a comma where none does. */
 function separatorOf(text: string): ReadTable['separator'] {
-  const header = text.slice(0, 20_000).split(/\r?\n/).find((l) => l.trim() !== '') ?? '';
+  const header =
+    text
+      .slice(0, 20_000)
+      .split(/\r?\n/)
+      .find((l) => l.trim() !== '') ?? '';
   const marks = [',', ';', '\t', '|'] as const;
   const counts = marks.map((m) => header.split(m).length - 1);
   const most = Math.max(...counts);

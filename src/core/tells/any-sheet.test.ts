@@ -27,7 +27,10 @@ const weighable = LARDER.filter((i) => i.piece === null && (i.densityGPerMl !== 
 const anyLine = fc.record({ name: fc.constantFrom(...weighable), g: fc.integer({ min: 1, max: 900 }) }).map((l) => `${l.g} g ${l.name}`);
 const anySheet = fc
   .record({
-    parts: fc.array(fc.record({ kind: fc.constantFrom(...PART_KINDS), lines: fc.array(anyLine, { maxLength: 5 }), feeds: fc.boolean() }), { minLength: 1, maxLength: 5 }),
+    parts: fc.array(fc.record({ kind: fc.constantFrom(...PART_KINDS), lines: fc.array(anyLine, { maxLength: 5 }), feeds: fc.boolean() }), {
+      minLength: 1,
+      maxLength: 5,
+    }),
     family: fc.constantFrom(...FAMILIES),
     use: fc.constantFrom(...USES),
     hours: fc.double({ min: 0, max: 72, noNaN: true }),
@@ -107,7 +110,15 @@ describe.each(samples)('%s', (_, sheet) => {
   const s: SheetAnalysis = analyseSheet(sheet, kitchen);
   it('the solver’s own figures are the sheet’s', () => {
     const goals = goalChoices(s, kitchen).filter((c) => c.now !== null);
-    const r = solveBalance(sheetProblem(s, kitchen, goals.map((choice) => ({ choice, low: choice.now! - 1, high: choice.now! + 1, weight: 1 })), new Map(), false));
+    const r = solveBalance(
+      sheetProblem(
+        s,
+        kitchen,
+        goals.map((choice) => ({ choice, low: choice.now! - 1, high: choice.now! + 1, weight: 1 })),
+        new Map(),
+        false,
+      ),
+    );
     if (!r.ok) throw new Error(r.fault.says);
     r.value.goals.forEach((g, i) => {
       const { figure, now } = goals[i]!;
@@ -125,7 +136,9 @@ describe.each(samples)('%s', (_, sheet) => {
     expect(analyseSheet(after, kitchen).sweetness).toBeGreaterThan(s.sweetness + 0.5);
   });
   it('every line can be swept against every figure', () => {
-    const levers: Lever[] = movableLines(s).slice(0, 4).map(({ reading }) => ({ kind: 'line', lineId: reading.line.id }));
+    const levers: Lever[] = movableLines(s)
+      .slice(0, 4)
+      .map(({ reading }) => ({ kind: 'line', lineId: reading.line.id }));
     for (const lever of levers) {
       const range = leverRange(s, kitchen, lever)!;
       for (const f of sweptFiguresOf(s, kitchen)) {
@@ -137,7 +150,10 @@ describe.each(samples)('%s', (_, sheet) => {
   });
   it('part figures add up: weights to the whole, fat by mass', () => {
     const whole = wholeOf(s);
-    expect(weightFigure(whole).value).toBeCloseTo(s.parts.reduce((sum, a) => sum + a.leftG, 0), 6);
+    expect(weightFigure(whole).value).toBeCloseTo(
+      s.parts.reduce((sum, a) => sum + a.leftG, 0),
+      6,
+    );
     expect(allFatFigure(whole).value).toBeCloseTo((100 * fatG(s.mixture)) / s.mixture.massG, 9);
     for (const a of s.parts) {
       const own = partAsWhole(a);

@@ -6,7 +6,11 @@ import { shortName, switchWay } from '../ways/switch';
 import type { TellEdit } from './tell';
 
 /** Egg in the shell, and the carton that stands for it. */
-const CARTON: Readonly<Record<string, string>> = { 'egg-yolk': 'egg-yolk-pasteurised', 'egg-white': 'egg-white-pasteurised', 'egg-whole': 'egg-whole-pasteurised' };
+const CARTON: Readonly<Record<string, string>> = {
+  'egg-yolk': 'egg-yolk-pasteurised',
+  'egg-white': 'egg-white-pasteurised',
+  'egg-whole': 'egg-whole-pasteurised',
+};
 
 /** The sheet after doing what a tell offers. @param newId gives fresh ids, so that the core has no randomness. */
 export function applyTellEdit(sheet: Sheet, change: TellEdit, context: EditContext, newId: () => string): Sheet {
@@ -39,7 +43,8 @@ export function applyTellEdit(sheet: Sheet, change: TellEdit, context: EditConte
 
 /** Every egg line of a part from the carton, by mass. */
 function withCartonEgg(sheet: Sheet, part: Part, context: EditContext, newId: () => string): Sheet {
-  if (part.kind === 'egg-foam' && part.lines.some((l) => l.ingredientId === 'egg-yolk' || l.ingredientId === 'egg-whole')) return switchWay(sheet, part.id, 'eggs', 'pasteurised', { larder: context.larder, measures: context.measures, newId });
+  if (part.kind === 'egg-foam' && part.lines.some((l) => l.ingredientId === 'egg-yolk' || l.ingredientId === 'egg-whole'))
+    return switchWay(sheet, part.id, 'eggs', 'pasteurised', { larder: context.larder, measures: context.measures, newId });
   return part.lines.reduce((at, l) => {
     const carton = context.larder.get(CARTON[l.ingredientId ?? ''] ?? '');
     const egg = context.larder.get(l.ingredientId ?? '');

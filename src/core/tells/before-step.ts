@@ -69,7 +69,11 @@ const MOST = 2;
  * Judgements to mind before a step: those that are not in their band, of its part or of the whole, where they can still be acted on.
  * @param tells of the sheet at the size that is made. @returns at most two, the worst first.
  */
-export function tellsBefore(s: SheetAnalysis, tells: readonly Tell[], step: Pick<Step, 'id' | 'partId' | 'parts' | 'work' | 'whisks' | 'ovenC' | 'key'>): readonly Tell[] {
+export function tellsBefore(
+  s: SheetAnalysis,
+  tells: readonly Tell[],
+  step: Pick<Step, 'id' | 'partId' | 'parts' | 'work' | 'whisks' | 'ovenC' | 'key'>,
+): readonly Tell[] {
   const work = workOfStep(step);
   const main = mainPart(s).part.id;
   const speaksOf = (tell: Tell): boolean => {

@@ -37,7 +37,13 @@ describe('the usual cautions', () => {
     const plain = cream('30 g icing sugar');
     expect(keys(plain)).not.toContain('siphon');
     const [step] = plain.steps;
-    for (const sheet of [{ ...plain, name: 'Cream from a siphon' }, { ...plain, notes: 'One can of whipped cream beside it.' }, { ...plain, steps: [{ ...step!, detail: 'Into the siphon.' }] }, cream('30 g icing sugar, for the siphon')]) expect(keys(sheet)).toContain('siphon');
+    for (const sheet of [
+      { ...plain, name: 'Cream from a siphon' },
+      { ...plain, notes: 'One can of whipped cream beside it.' },
+      { ...plain, steps: [{ ...step!, detail: 'Into the siphon.' }] },
+      cream('30 g icing sugar, for the siphon'),
+    ])
+      expect(keys(sheet)).toContain('siphon');
     expect(keys({ ...plain, notes: 'Siphoned off.' })).not.toContain('siphon');
   });
   it('a pinch of nutmeg, cut fruit and what is stoned are passed over', () => {

@@ -18,14 +18,25 @@ export function readyFigure(s: SheetAnalysis, view: ColdView, ready: Ready): Fig
     range: houseRange(hours, COLD_SPREAD),
     decimals: 1,
     formula: '∂H/∂t = ∇·(k∇T), H = ρ·h; −k ∂T/∂n = h_eff·(T − T_air); ready = the latest of what must happen',
-    words: 'Heat moves through the layers to their faces and into the air, with freezing, fats and air counted at every temperature; gelatin and biscuits run on those temperatures.',
+    words:
+      'Heat moves through the layers to their faces and into the air, with freezing, fats and air counted at every temperature; gelatin and biscuits run on those temperatures.',
     inputs: [
-      ...view.answers.happenings.filter((x) => ready.waitsFor.includes(x.name)).map((x) => ({ symbol: 't', name: x.name, value: x.toH === null ? 'never' : withUnit(plainNumber(x.toH, 1), 'h'), from: x.says || 'the run' })),
+      ...view.answers.happenings
+        .filter((x) => ready.waitsFor.includes(x.name))
+        .map((x) => ({ symbol: 't', name: x.name, value: x.toH === null ? 'never' : withUnit(plainNumber(x.toH, 1), 'h'), from: x.says || 'the run' })),
       num('T_air', `air in the ${view.placeName.toLowerCase()}`, view.airC, '°C', 0, 'the kitchen’s places'),
       num('d', 'how high it stands', view.topMm, 'mm', 0, `Tin: ${s.sheet.vessel.name}`),
-      num('cells', 'across and upwards', view.across * view.up, '', 0, `${view.steps} steps; heat given and lost differ by ${(100 * view.energyError).toExponential(0)} %`),
+      num(
+        'cells',
+        'across and upwards',
+        view.across * view.up,
+        '',
+        0,
+        `${view.steps} steps; heat given and lost differ by ${(100 * view.energyError).toExponential(0)} %`,
+      ),
     ],
-    source: 'Conduction (physics) with the properties of Choi & Okos; how the air takes heat is known by its kind: ±20 %. Against series solutions within 1 %: docs/science/checks.md.',
+    source:
+      'Conduction (physics) with the properties of Choi & Okos; how the air takes heat is known by its kind: ±20 %. Against series solutions within 1 %: docs/science/checks.md.',
     limits: 'Contact is perfect, walls hold no heat, doors stay shut. Your own probe readings narrow it: By the probe.',
   };
 }

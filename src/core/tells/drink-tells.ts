@@ -55,7 +55,11 @@ export function standardDrinksFigure(s: SheetAnalysis, kitchen: Kitchen): Figure
     decimals: 2,
     formula: 'n = E / (portions · d)',
     words: 'Ethanol in a portion, over what the code here counts as one drink.',
-    inputs: [num('E', 'ethanol in all', s.mixture.grams.ethanol, 'g', 1, 'the lines'), num('portions', 'portions', s.sheet.portions, '', 0, 'the sheet'), num('d', 'a standard drink', kitchen.rules.standardDrinkG, 'g', 0, 'the kitchen’s rules; 8, 10 or 14 g by country')],
+    inputs: [
+      num('E', 'ethanol in all', s.mixture.grams.ethanol, 'g', 1, 'the lines'),
+      num('portions', 'portions', s.sheet.portions, '', 0, 'the sheet'),
+      num('d', 'a standard drink', kitchen.rules.standardDrinkG, 'g', 0, 'the kitchen’s rules; 8, 10 or 14 g by country'),
+    ],
     source: 'Division.',
   };
 }
@@ -63,12 +67,21 @@ export function standardDrinksFigure(s: SheetAnalysis, kitchen: Kitchen): Figure
 function alcoholTell(s: SheetAnalysis, kitchen: Kitchen): Tell[] {
   const served = alcoholServed(s.mixture, s.sheet.portions, kitchen.rules.standardDrinkG);
   if (served.perPortionG < TRACE.perPortionG && s.abvPct < TRACE.abvPct) return [];
-  if (s.abvPct > MOST_ABV_PCT) return [plainTell('alcohol', 'silent', `Alcohol: no figure. This is above ${MOST_ABV_PCT}${NB}% vol, which no dessert is: look at the amounts of the drink.`)];
+  if (s.abvPct > MOST_ABV_PCT)
+    return [
+      plainTell('alcohol', 'silent', `Alcohol: no figure. This is above ${MOST_ABV_PCT}${NB}% vol, which no dessert is: look at the amounts of the drink.`),
+    ];
   return [
     {
       key: 'alcohol',
       state: 'in',
-      sentence: ['Alcohol ', show(abvFigure(s)), `: ${withUnit(plainNumber(served.perPortionG, 1), 'g')} in a portion, `, show(standardDrinksFigure(s, kitchen)), '. Not for children or those who avoid it.'],
+      sentence: [
+        'Alcohol ',
+        show(abvFigure(s)),
+        `: ${withUnit(plainNumber(served.perPortionG, 1), 'g')} in a portion, `,
+        show(standardDrinksFigure(s, kitchen)),
+        '. Not for children or those who avoid it.',
+      ],
       track: null,
       action: null,
     },
@@ -79,7 +92,13 @@ function caffeineTell(s: SheetAnalysis): Tell[] {
   const lines = s.parts.flatMap((a) => a.reading.lines.filter((l) => l.read && l.ingredient?.flags.includes('caffeine')));
   if (lines.length === 0) return [];
   const mg = s.parts.reduce((sum, a) => sum + a.leftShare * a.reading.caffeineMg, 0) / s.sheet.portions;
-  return [plainTell('caffeine', 'in', `Caffeine: ${mg >= 1 ? `about ${withUnit(roughNumber(mg), 'mg')} a portion` : 'some'}, from ${[...new Set(lines.map((l) => l.name))].join(' and ')}. Say so to those who avoid it.`)];
+  return [
+    plainTell(
+      'caffeine',
+      'in',
+      `Caffeine: ${mg >= 1 ? `about ${withUnit(roughNumber(mg), 'mg')} a portion` : 'some'}, from ${[...new Set(lines.map((l) => l.name))].join(' and ')}. Say so to those who avoid it.`,
+    ),
+  ];
 }
 
 export function drinkFigure(x: Syllabub, a: PartAnalysis, hours: number): Figure {
@@ -122,14 +141,33 @@ function syllabubTell(s: SheetAnalysis): Tell[] {
   const each = showGrams(x.value.drinkG / s.sheet.portions);
   const sentence: Stretch[] =
     x.value.kind === 'whole'
-      ? ['Stays whole: it could hold ', { figure: { ...figure, name: 'Room for more wine', value: -x.value.excessG, unit: 'g', range: null, kind: 'house' }, shown: showGrams(-x.value.excessG) }, wishesParted ? ' more before a drink gathers; parted was wished.' : ' more before it parts.']
-      : [`In ${plainNumber(hours, 0)}${NB}h `, show(figure), ` of it is clear drink under the curd, ${each} a glass${wishesParted ? (right ? ': parted as it should be.' : `; ${Math.round(100 * low)}–${Math.round(100 * high)}${NB}% is the wish.`) : '; whole was wished.'}`];
+      ? [
+          'Stays whole: it could hold ',
+          {
+            figure: { ...figure, name: 'Room for more wine', value: -x.value.excessG, unit: 'g', range: null, kind: 'house' },
+            shown: showGrams(-x.value.excessG),
+          },
+          wishesParted ? ' more before a drink gathers; parted was wished.' : ' more before it parts.',
+        ]
+      : [
+          `In ${plainNumber(hours, 0)}${NB}h `,
+          show(figure),
+          ` of it is clear drink under the curd, ${each} a glass${wishesParted ? (right ? ': parted as it should be.' : `; ${Math.round(100 * low)}–${Math.round(100 * high)}${NB}% is the wish.`) : '; whole was wished.'}`,
+        ];
   return [
     {
       key: 'syllabub',
       state: right ? 'in' : 'near',
       sentence,
-      track: { from: 0, to: 40, low: wishesParted ? 100 * low : 0, high: wishesParted ? 100 * high : 1, value: Math.min(40, 100 * share), range: null, says: `${plainNumber(100 * share, 0)} % clear drink on a track to 40` },
+      track: {
+        from: 0,
+        to: 40,
+        low: wishesParted ? 100 * low : 0,
+        high: wishesParted ? 100 * high : 1,
+        value: Math.min(40, 100 * share),
+        range: null,
+        says: `${plainNumber(100 * share, 0)} % clear drink on a track to 40`,
+      },
       action: right ? null : wineAction(a, hours, wishesParted),
     },
   ];
@@ -141,5 +179,9 @@ function wineAction(a: PartAnalysis, hours: number, parted: boolean): TellAction
   const g = wine && wineFor({ ...wine.without, hours }, parted ? PARTED_WISH : 'whole');
   if (!wine || !g?.ok || g.value < 1) return null;
   const amount = showGramsPlain(Math.floor(g.value));
-  return { label: `Use ${amount.replace(' ', NB)} ${wine.line.name}`, why: parted ? 'for 15\u00a0% clear drink' : 'the most that stays whole', edit: { kind: 'set-amount', partId: a.part.id, lineId: wine.line.line.id, amount } };
+  return {
+    label: `Use ${amount.replace(' ', NB)} ${wine.line.name}`,
+    why: parted ? 'for 15\u00a0% clear drink' : 'the most that stays whole',
+    edit: { kind: 'set-amount', partId: a.part.id, lineId: wine.line.line.id, amount },
+  };
 }

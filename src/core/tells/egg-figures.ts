@@ -18,11 +18,19 @@ export function eggWhiskFigure(a: PartAnalysis, w: EggWhip): Figure {
     range: houseRange(seconds, EGG_WHISK_SPREAD),
     decimals: 0,
     formula: 't = t₀ / (m · b · c)',
-    words: 'What this egg foam takes in a planetary mixer on fast whose foam fills the bowl well, slower for another mixer, a bowl too full or too empty, and cold eggs.',
+    words:
+      'What this egg foam takes in a planetary mixer on fast whose foam fills the bowl well, slower for another mixer, a bowl too full or too empty, and cold eggs.',
     inputs: [
       num('t₀', `${w.right}, at the reference`, seconds * mixer * fill * cold, 's', 0, 'house table by kind of foam'),
       num('m', 'mixer and speed', mixer, '×', 2, a.mixer?.name ?? 'the mixer'),
-      num('b', 'filling of the bowl', fill, '×', 2, `${(100 * w.fillShare).toFixed(1)} % liquid; its foam, ${EGG_FOAM_OVERRUN[w.foam]} % air, whisks best from ${(100 * w.bestFill).toFixed(1)} %`),
+      num(
+        'b',
+        'filling of the bowl',
+        fill,
+        '×',
+        2,
+        `${(100 * w.fillShare).toFixed(1)} % liquid; its foam, ${EGG_FOAM_OVERRUN[w.foam]} % air, whisks best from ${(100 * w.bestFill).toFixed(1)} %`,
+      ),
       num('c', 'cold eggs', cold, '×', 2, `eggs at ${a.part.heat.eggC} °C; nothing is lost from 20 °C on, or where heat comes in`),
     ],
     source: 'House, ours, ±25 %: no table gives it.',

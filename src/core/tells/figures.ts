@@ -29,7 +29,12 @@ function corrected(figure: Figure, range: readonly [number, number], learnt: Lea
   if (!learnt || figure.spread === null) return figure;
   const value = figure.value / learnt.factor;
   const plain = showFigure({ ...figure, value, range: houseRange(value, figure.spread) });
-  return { ...figure, range, learnt: { says: batchesSay(learnt), factor: learnt.factor, plain }, inputs: [...figure.inputs, num('log', 'what the log found', learnt.factor, '×', 2, batchesSay(learnt))] };
+  return {
+    ...figure,
+    range,
+    learnt: { says: batchesSay(learnt), factor: learnt.factor, plain },
+    inputs: [...figure.inputs, num('log', 'what the log found', learnt.factor, '×', 2, batchesSay(learnt))],
+  };
 }
 
 export function fatFigure(a: PartAnalysis, fatPct: number): Figure {
@@ -47,7 +52,14 @@ export function fatFigure(a: PartAnalysis, fatPct: number): Figure {
     words: 'Fat in droplets, over all that is in the bowl but the added sugar, which has factors of its own.',
     inputs: [
       num('fat', 'milk fat, and the fat of plant creams', r.whippingFatG, 'g', 1, 'the lines, by the fat on each carton'),
-      num('m', 'everything in the bowl', r.mixture.massG, 'g', 0, r.soakWaterG > 0 ? `the lines, with ${Math.round(r.soakWaterG)}\u00a0g of soak water` : 'the lines'),
+      num(
+        'm',
+        'everything in the bowl',
+        r.mixture.massG,
+        'g',
+        0,
+        r.soakWaterG > 0 ? `the lines, with ${Math.round(r.soakWaterG)}\u00a0g of soak water` : 'the lines',
+      ),
       num('s', 'added sugar, dry', r.addedSugarG, 'g', 1, 'the lines; the milk’s own lactose stays in'),
     ],
     source: 'Mass balance.',
@@ -88,31 +100,42 @@ export function sweetnessFigure(of: { readonly mixture: Mixture; readonly sweetn
 
 export function overrunFigure(a: PartAnalysis, input: WhiskInput, w: Whip, overrunPct: number): Figure {
   const share = overrunPct / w.reachablePct;
-  return corrected({
-    key: 'overrun',
-    name: `Air at ${a.part.whisk.stage}`,
-    value: overrunPct,
-    unit: '%',
-    kind: 'house',
-    spread: SPREAD.overrun,
-    range: houseRange(overrunPct, SPREAD.overrun),
-    decimals: 0,
-    formula: 'overrun = O(F) · (1 − c·s) · (1 − 0.06·(T − 7)) · (1 − 0.9·m₁) · (1 − 0.5·m₂) · g(x)',
-    words: 'What a cream of this fat can reach, less for sugar, warmth and cheese, times the share that is in at this stage.',
-    inputs: [
-      num('F', 'fat in the bowl', input.fatPct, '%', 1, 'opened from the fat figure'),
-      num('O(F)', 'a cream of this fat, plain and cold', readTable(OVERRUN_BY_FAT, input.fatPct) ?? 0, '%', 0, 'house table, 25–60\u00a0% fat'),
-      num('c', 'loss per g of sugar', input.sugarAt === 'start' ? 0.006 : 0.003, '', 3, input.sugarAt === 'start' ? 'sugar at the start' : 'sugar at soft peak'),
-      num('s', 'sugar per 100 g of dairy', input.sugarPer100, 'g', 1, 'the lines'),
-      num('T', 'cream with its bowl', input.creamC, '°C', 1, 'Whisk'),
-      num('m₁', 'soft or cream cheese in the dairy', 100 * input.softCheeseShare, '%', 0, 'the lines'),
-      num('m₂', 'mascarpone in the dairy', 100 * input.mascarponeShare, '%', 0, 'the lines'),
-      num('most', 'all but g', w.reachablePct / (a.learnt.air?.factor ?? 1), '%', 0, 'the factors above'),
-      num('g', `share of it at ${a.part.whisk.stage}`, 100 * share, '%', 0, '√((x − 0.02)/0.53), x the fat network'),
-    ],
-    source: 'House table by fat, ±12 %; the cup method on Pass measures it.',
-    limits: 'Fat 25–60 %, cream up to 20 °C. A whisk that hardly reaches the cream brings less.',
-  }, airRange(a, overrunPct), a.learnt.air);
+  return corrected(
+    {
+      key: 'overrun',
+      name: `Air at ${a.part.whisk.stage}`,
+      value: overrunPct,
+      unit: '%',
+      kind: 'house',
+      spread: SPREAD.overrun,
+      range: houseRange(overrunPct, SPREAD.overrun),
+      decimals: 0,
+      formula: 'overrun = O(F) · (1 − c·s) · (1 − 0.06·(T − 7)) · (1 − 0.9·m₁) · (1 − 0.5·m₂) · g(x)',
+      words: 'What a cream of this fat can reach, less for sugar, warmth and cheese, times the share that is in at this stage.',
+      inputs: [
+        num('F', 'fat in the bowl', input.fatPct, '%', 1, 'opened from the fat figure'),
+        num('O(F)', 'a cream of this fat, plain and cold', readTable(OVERRUN_BY_FAT, input.fatPct) ?? 0, '%', 0, 'house table, 25–60\u00a0% fat'),
+        num(
+          'c',
+          'loss per g of sugar',
+          input.sugarAt === 'start' ? 0.006 : 0.003,
+          '',
+          3,
+          input.sugarAt === 'start' ? 'sugar at the start' : 'sugar at soft peak',
+        ),
+        num('s', 'sugar per 100 g of dairy', input.sugarPer100, 'g', 1, 'the lines'),
+        num('T', 'cream with its bowl', input.creamC, '°C', 1, 'Whisk'),
+        num('m₁', 'soft or cream cheese in the dairy', 100 * input.softCheeseShare, '%', 0, 'the lines'),
+        num('m₂', 'mascarpone in the dairy', 100 * input.mascarponeShare, '%', 0, 'the lines'),
+        num('most', 'all but g', w.reachablePct / (a.learnt.air?.factor ?? 1), '%', 0, 'the factors above'),
+        num('g', `share of it at ${a.part.whisk.stage}`, 100 * share, '%', 0, '√((x − 0.02)/0.53), x the fat network'),
+      ],
+      source: 'House table by fat, ±12 %; the cup method on Pass measures it.',
+      limits: 'Fat 25–60 %, cream up to 20 °C. A whisk that hardly reaches the cream brings less.',
+    },
+    airRange(a, overrunPct),
+    a.learnt.air,
+  );
 }
 
 export function foamVolumeFigure(a: PartAnalysis, overrun: Figure): Figure {
@@ -154,7 +177,10 @@ export function sheetVolumeFigure(s: SheetAnalysis, volumeMl: number): Figure {
       symbol: `V${i + 1}`,
       name: l.part.name,
       value: showVolumeRange(...layerRange(l)),
-      from: l.overrunPct > 1 ? `${plainNumber(l.massG, 0)}\u00a0g with ${plainNumber(l.overrunPct, 0)}\u00a0% air` : `${plainNumber(l.massG, 0)}\u00a0g without air`,
+      from:
+        l.overrunPct > 1
+          ? `${plainNumber(l.massG, 0)}\u00a0g with ${plainNumber(l.overrunPct, 0)}\u00a0% air`
+          : `${plainNumber(l.massG, 0)}\u00a0g without air`,
     })),
     source: 'Volumes add (Choi & Okos densities); air of creams ±12 %, of egg foams ±15 %, each fold keeps 93 % or 85 % (house ±6 %).',
   };
@@ -239,34 +265,45 @@ export function holdFigure(key: string, name: string, hold: Hold, a: PartAnalysi
   const [low, high] = holdRange(a, hold.cleanH);
   const ruled = low >= hold.keepingH;
   const range: readonly [number, number] = [Math.min(low, hold.keepingH), Math.min(high, hold.keepingH)];
-  return corrected({
-    key,
-    name,
-    value: hold.shownH,
-    unit: 'h',
-    kind: 'house',
-    spread: SPREAD.hold,
+  return corrected(
+    {
+      key,
+      name,
+      value: hold.shownH,
+      unit: 'h',
+      kind: 'house',
+      spread: SPREAD.hold,
+      range,
+      decimals: 0,
+      formula: 'h = min(10 · (F/36)² · A · s · u · warmth · stage · sour ; keeping)',
+      words: ruled
+        ? 'Its shape would last longer than it may be kept, so the keeping rule decides.'
+        : 'Hours until the first drop of whey or a softened edge; never longer than it may be kept.',
+      inputs: [
+        num('F', 'fat in the bowl', a.fatPct ?? 0, '%', 1, 'opened from the fat figure'),
+        num(
+          'A',
+          'what the stabilisers multiply it by',
+          hold.gain,
+          '×',
+          1,
+          hold.gainCapped ? `at most ${HOLD_GAIN_CAP}: more is not known to help` : 'gelatin, cheeses, yoghurt, starch, xanthan, milk powder',
+        ),
+        num('T', 'where it stands', tempC, '°C', 0, 'the kitchen’s rules'),
+        num('s', 'sugar binds water', hold.factors.sugar, '×', 2, 'the lines; at most 1.4'),
+        num('u', 'kind of cream', hold.factors.kind, '×', 1, 'pasteurised 1, long-life 2, stabilised 3'),
+        num('warmth', '3.5^((4 − T)/10)', hold.factors.warmth, '×', 2, 'each 10 °C warmer shortens it 3.5 times, above 25 °C twenty times'),
+        num('stage', `whisked to ${a.part.whisk.stage}`, hold.factors.stage, '×', 1, 'medium and firm hold longest, butter not at all'),
+        num('sour', 'juice or wine', hold.factors.sour, '×', 1, 'the lines'),
+        num('clean', 'shape alone', hold.cleanH, 'h', hold.cleanH < 10 ? 1 : 0, 'the factors above, ±45 %'),
+        num('keeping', 'may be kept', hold.keepingH, 'h', 0, '72 h to 5 °C, 24 h at 8 °C, 2 h from 12 °C on, or the kitchen’s stricter rule'),
+      ],
+      source: 'House rule ±45 %, corrected by what the log finds. Keeping follows your local food code and a qualified person’s advice.',
+      limits: `Usable again (fill, re-whip) for about ${roughNumber(hold.usableH)} h by shape alone.`,
+    },
     range,
-    decimals: 0,
-    formula: 'h = min(10 · (F/36)² · A · s · u · warmth · stage · sour ; keeping)',
-    words: ruled
-      ? 'Its shape would last longer than it may be kept, so the keeping rule decides.'
-      : 'Hours until the first drop of whey or a softened edge; never longer than it may be kept.',
-    inputs: [
-      num('F', 'fat in the bowl', a.fatPct ?? 0, '%', 1, 'opened from the fat figure'),
-      num('A', 'what the stabilisers multiply it by', hold.gain, '×', 1, hold.gainCapped ? `at most ${HOLD_GAIN_CAP}: more is not known to help` : 'gelatin, cheeses, yoghurt, starch, xanthan, milk powder'),
-      num('T', 'where it stands', tempC, '°C', 0, 'the kitchen’s rules'),
-      num('s', 'sugar binds water', hold.factors.sugar, '×', 2, 'the lines; at most 1.4'),
-      num('u', 'kind of cream', hold.factors.kind, '×', 1, 'pasteurised 1, long-life 2, stabilised 3'),
-      num('warmth', '3.5^((4 − T)/10)', hold.factors.warmth, '×', 2, 'each 10 °C warmer shortens it 3.5 times, above 25 °C twenty times'),
-      num('stage', `whisked to ${a.part.whisk.stage}`, hold.factors.stage, '×', 1, 'medium and firm hold longest, butter not at all'),
-      num('sour', 'juice or wine', hold.factors.sour, '×', 1, 'the lines'),
-      num('clean', 'shape alone', hold.cleanH, 'h', hold.cleanH < 10 ? 1 : 0, 'the factors above, ±45 %'),
-      num('keeping', 'may be kept', hold.keepingH, 'h', 0, '72 h to 5 °C, 24 h at 8 °C, 2 h from 12 °C on, or the kitchen’s stricter rule'),
-    ],
-    source: 'House rule ±45 %, corrected by what the log finds. Keeping follows your local food code and a qualified person’s advice.',
-    limits: `Usable again (fill, re-whip) for about ${roughNumber(hold.usableH)} h by shape alone.`,
-  }, range, a.learnt.hold);
+    a.learnt.hold,
+  );
 }
 
 export function gelatinFigure(a: PartAnalysis, dose: GelatinDose): Figure {
@@ -295,44 +332,52 @@ export function gelatinFigure(a: PartAnalysis, dose: GelatinDose): Figure {
 export function windowFigure(a: PartAnalysis, w: Whip, window: StopWindow): Figure | null {
   if (window.closesS === null) return null;
   const width = window.closesS - window.opensS;
-  return corrected({
-    key: 'window',
-    name: 'Stop window',
-    value: width,
-    unit: 's',
-    kind: 'house',
-    spread: SPREAD.whiskTime,
-    range: houseRange(width, SPREAD.whiskTime),
-    decimals: 0,
-    formula: 'Δt = [ln(x₂/(1 − x₂)) − ln(x₁/(1 − x₁))] / k',
-    words: `From ${a.part.whisk.stage} to the next stage, at the speed of the whisk by then.`,
-    inputs: [num('k', 'rate at that moment', 1000 * w.lateRatePerS, '/1000 s', 1, 'opened from the time on Whisk')],
-    source: 'House: a fat network that grows on itself, ±18 %.',
-  }, timeRange(a, width), a.learnt.time);
+  return corrected(
+    {
+      key: 'window',
+      name: 'Stop window',
+      value: width,
+      unit: 's',
+      kind: 'house',
+      spread: SPREAD.whiskTime,
+      range: houseRange(width, SPREAD.whiskTime),
+      decimals: 0,
+      formula: 'Δt = [ln(x₂/(1 − x₂)) − ln(x₁/(1 − x₁))] / k',
+      words: `From ${a.part.whisk.stage} to the next stage, at the speed of the whisk by then.`,
+      inputs: [num('k', 'rate at that moment', 1000 * w.lateRatePerS, '/1000 s', 1, 'opened from the time on Whisk')],
+      source: 'House: a fat network that grows on itself, ±18 %.',
+    },
+    timeRange(a, width),
+    a.learnt.time,
+  );
 }
 
 export function stageTimeFigure(a: PartAnalysis, input: WhiskInput, w: Whip, seconds: number): Figure {
-  return corrected({
-    key: 'stage-time',
-    name: `Time to ${a.part.whisk.stage}`,
-    value: seconds,
-    unit: 's',
-    kind: 'house',
-    spread: SPREAD.whiskTime,
-    range: houseRange(seconds, SPREAD.whiskTime),
-    decimals: 0,
-    formula: 't = [ln(x/(1 − x)) + ln 49] / k,  k = 0.017075 · (F/36)^1.5 · m · b · τ · q',
-    words: 'A fat network that grows on itself from 2 %; soft at 25 %, medium at 40 %, firm at 55 %.',
-    inputs: [
-      num('F', 'fat in the bowl', input.fatPct, '%', 1, 'opened from the fat figure'),
-      num('(F/36)^1.5', 'fat factor', w.factors.fat, '×', 2, 'richer is quicker'),
-      num('m', 'mixer and speed', w.factors.mixer, '×', 2, `${a.mixer?.name ?? 'mixer'}, ${input.mixer === 'planetary' ? input.speed : 'its own speed'}`),
-      num('b', 'filling of the bowl', w.factors.fill, '×', 2, `${plainNumber(100 * w.fillShare, 0)}\u00a0% full of liquid`),
-      num('τ', 'warmth', w.factors.warmth, '×', 2, `cream with its bowl at ${input.creamC}\u00a0°C`),
-      num('q', 'sugar', w.factors.sugar, '×', 2, input.sugarAt === 'start' ? 'in at the start' : 'in at soft peak'),
-      num('k', 'rate', 1000 * w.ratePerS * (a.learnt.time?.factor ?? 1), '/1000 s', 1, 'the product; firm at 240 s for the reference whip'),
-    ],
-    source: 'House ±18 %: calibrated on 1 L of 36 % cream at 5 °C in a 4.8 L planetary bowl on fast.',
-    limits: 'Below 33 % fat and above 12 °C later stages may never come.',
-  }, timeRange(a, seconds), a.learnt.time);
+  return corrected(
+    {
+      key: 'stage-time',
+      name: `Time to ${a.part.whisk.stage}`,
+      value: seconds,
+      unit: 's',
+      kind: 'house',
+      spread: SPREAD.whiskTime,
+      range: houseRange(seconds, SPREAD.whiskTime),
+      decimals: 0,
+      formula: 't = [ln(x/(1 − x)) + ln 49] / k,  k = 0.017075 · (F/36)^1.5 · m · b · τ · q',
+      words: 'A fat network that grows on itself from 2 %; soft at 25 %, medium at 40 %, firm at 55 %.',
+      inputs: [
+        num('F', 'fat in the bowl', input.fatPct, '%', 1, 'opened from the fat figure'),
+        num('(F/36)^1.5', 'fat factor', w.factors.fat, '×', 2, 'richer is quicker'),
+        num('m', 'mixer and speed', w.factors.mixer, '×', 2, `${a.mixer?.name ?? 'mixer'}, ${input.mixer === 'planetary' ? input.speed : 'its own speed'}`),
+        num('b', 'filling of the bowl', w.factors.fill, '×', 2, `${plainNumber(100 * w.fillShare, 0)}\u00a0% full of liquid`),
+        num('τ', 'warmth', w.factors.warmth, '×', 2, `cream with its bowl at ${input.creamC}\u00a0°C`),
+        num('q', 'sugar', w.factors.sugar, '×', 2, input.sugarAt === 'start' ? 'in at the start' : 'in at soft peak'),
+        num('k', 'rate', 1000 * w.ratePerS * (a.learnt.time?.factor ?? 1), '/1000 s', 1, 'the product; firm at 240 s for the reference whip'),
+      ],
+      source: 'House ±18 %: calibrated on 1 L of 36 % cream at 5 °C in a 4.8 L planetary bowl on fast.',
+      limits: 'Below 33 % fat and above 12 °C later stages may never come.',
+    },
+    timeRange(a, seconds),
+    a.learnt.time,
+  );
 }

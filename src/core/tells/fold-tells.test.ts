@@ -5,12 +5,18 @@ import { analyseSheet } from '../analysis/analyse';
 import { foldTells } from './fold-tells';
 import { tellText } from './tell';
 
-const mousse = (joins: string) => foldTells(analyseSheet(writtenSheet(`Two foams
+const mousse = (joins: string) =>
+  foldTells(
+    analyseSheet(
+      writtenSheet(`Two foams
 4 egg yolks
 80 g caster sugar
 300 ml whipping cream
 150 g prune puree
-Whisk the yolks with the sugar over steam to 75 °C. Whip the cream to soft peaks. ${joins}`), KITCHEN)).filter((t) => t.key.startsWith('folds-on:'));
+Whisk the yolks with the sugar over steam to 75 °C. Whip the cream to soft peaks. ${joins}`),
+      KITCHEN,
+    ),
+  ).filter((t) => t.key.startsWith('folds-on:'));
 
 describe('a written step that would whisk what already stands', () => {
   it('is folded, with a caution and no clock', () => {

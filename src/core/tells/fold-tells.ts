@@ -44,7 +44,13 @@ const WHISKS_ON: ReadonlySet<string> = new Set(['whisk', 'whip', 'beat']);
 const saidWhisked = (s: SheetAnalysis): readonly Tell[] =>
   s.sheet.steps
     .filter((x) => x.work === 'fold' && WHISKS_ON.has(x.short))
-    .map((x) => plainTell(`folds-on:${x.id}`, 'near', `“${x.title}” meets a foam that already stands: fold it in, a few strokes by hand. Whisked on, cream turns to butter and egg foam falls.`));
+    .map((x) =>
+      plainTell(
+        `folds-on:${x.id}`,
+        'near',
+        `“${x.title}” meets a foam that already stands: fold it in, a few strokes by hand. Whisked on, cream turns to butter and egg foam falls.`,
+      ),
+    );
 
 export const foldTells = (s: SheetAnalysis): readonly Tell[] => [...saidWhisked(s), ...keptTells(s)];
 
@@ -58,8 +64,20 @@ const keptTells = (s: SheetAnalysis): readonly Tell[] =>
       {
         key: `fold-keeps:${a.part.id}`,
         state: figure.value >= 100 * KEEPS_BAND.low ? 'in' : 'near',
-        sentence: [`${a.part.name}: ${order} folded in, `, show(figure), ` of their air stays${density === null ? '' : `, ${withUnit(plainNumber(density, 2), 'g/mL')} in the end`}.`],
-        track: { from: 40, to: 100, low: 100 * KEEPS_BAND.low, high: 100, value: Math.max(40, figure.value), range: figure.range, says: `${plainNumber(figure.value, 0)} % kept, on a track from 40 to 100` },
+        sentence: [
+          `${a.part.name}: ${order} folded in, `,
+          show(figure),
+          ` of their air stays${density === null ? '' : `, ${withUnit(plainNumber(density, 2), 'g/mL')} in the end`}.`,
+        ],
+        track: {
+          from: 40,
+          to: 100,
+          low: 100 * KEEPS_BAND.low,
+          high: 100,
+          value: Math.max(40, figure.value),
+          range: figure.range,
+          says: `${plainNumber(figure.value, 0)} % kept, on a track from 40 to 100`,
+        },
         action: null,
       },
     ];

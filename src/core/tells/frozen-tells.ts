@@ -46,7 +46,16 @@ export function freezingStartFigure(r: FrozenReading): Figure {
 }
 
 export function frozenShareFigure(r: FrozenReading): Figure {
-  return { ...freezingStartFigure(r), key: 'frozen-share', name: `Water frozen at ${plainNumber(r.freezerC, 0)} °C`, value: 100 * r.frozen, unit: '%', decimals: 0, formula: 'φ = 1 − w/W, with depression(w) = −T', words: 'As ice forms, what is dissolved gathers in less water, which freezes lower: the curve is followed to the freezer’s temperature.' };
+  return {
+    ...freezingStartFigure(r),
+    key: 'frozen-share',
+    name: `Water frozen at ${plainNumber(r.freezerC, 0)} °C`,
+    value: 100 * r.frozen,
+    unit: '%',
+    decimals: 0,
+    formula: 'φ = 1 − w/W, with depression(w) = −T',
+    words: 'As ice forms, what is dissolved gathers in less water, which freezes lower: the curve is followed to the freezer’s temperature.',
+  };
 }
 
 export function iceVolumeFigure(r: FrozenReading): Figure {
@@ -61,7 +70,11 @@ export function iceVolumeFigure(r: FrozenReading): Figure {
     decimals: 2,
     formula: 'v = (ice/ρ_ice) / ((m/ρ)·(1 + air/100))',
     words: 'The volume of its ice over the whole, air counted.',
-    inputs: [num('φ', 'water frozen', 100 * r.frozen, '%', 0, 'opened beside'), num('air', 'air of all of it', r.overrunPct, '%', 0, 'each foam and what its folds keep'), num('T', 'freezer', r.freezerC, '°C', 0, 'the kitchen’s freezer')],
+    inputs: [
+      num('φ', 'water frozen', 100 * r.frozen, '%', 0, 'opened beside'),
+      num('air', 'air of all of it', r.overrunPct, '%', 0, 'each foam and what its folds keep'),
+      num('T', 'freezer', r.freezerC, '°C', 0, 'the kitchen’s freezer'),
+    ],
     source: 'Choi & Okos densities; the bands are house: under 0.24 it cuts clean, above 0.32 it is hard and icy.',
   };
 }
@@ -80,7 +93,11 @@ export function knifeFigure(r: FrozenReading, warmC: number, coldC: number): Fig
     decimals: 0,
     formula: `T where ${KNIFE_ICE.low}–${KNIFE_ICE.high} of the water is ice`,
     words: 'Softer and the slice does not stand, harder and the knife does not go through.',
-    inputs: [...solutionInputs(r), num('warm', `half of the water is ice`, warmC, '°C', 1, 'the curve'), num('cold', `${Math.round(100 * KNIFE_ICE.high)} % is ice, or the freezer where it cuts clean`, coldC, '°C', 1, 'the curve')],
+    inputs: [
+      ...solutionInputs(r),
+      num('warm', `half of the water is ice`, warmC, '°C', 1, 'the curve'),
+      num('cold', `${Math.round(100 * KNIFE_ICE.high)} % is ice, or the freezer where it cuts clean`, coldC, '°C', 1, 'the curve'),
+    ],
     source: 'House, ±8 % of the ice shares.',
   };
 }
@@ -110,7 +127,13 @@ function thawTell(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] {
     const gelatin = (1000 * a.reading.gelatin225G) / m.massG;
     const keeps = sugarPct >= THAWS_WHOLE.sugarPct || gelatin >= THAWS_WHOLE.gelatinGPerKg;
     const has = `${withUnit(plainNumber(sugarPct, 0), '%')} sugar and ${withUnit(plainNumber(gelatin, 1), 'g/kg')} gelatin`;
-    return [plainTell(`thaw:${a.part.id}`, keeps ? 'in' : 'near', `${a.part.name}, frozen and thawed: with ${has} it ${keeps ? 'stays whole' : `weeps; from ${THAWS_WHOLE.sugarPct}${NB}% sugar or ${THAWS_WHOLE.gelatinGPerKg}${NB}g/kg gelatin on it would not`}. Thaw it in the fridge; the fridge’s clock starts then.`)];
+    return [
+      plainTell(
+        `thaw:${a.part.id}`,
+        keeps ? 'in' : 'near',
+        `${a.part.name}, frozen and thawed: with ${has} it ${keeps ? 'stays whole' : `weeps; from ${THAWS_WHOLE.sugarPct}${NB}% sugar or ${THAWS_WHOLE.gelatinGPerKg}${NB}g/kg gelatin on it would not`}. Thaw it in the fridge; the fridge’s clock starts then.`,
+      ),
+    ];
   });
 }
 
@@ -118,42 +141,104 @@ function knifeTell(r: FrozenReading): Tell {
   if (r.startC === null || !r.window.ok) return plainTell('knife', 'silent', 'Knife window: no figure. Nothing in this freezes above −35\u00a0°C.');
   const w = r.window.value;
   const start = freezingStartFigure(r);
-  if (w.straight === 'soft') return { ...plainTell('knife', 'out', ''), sentence: ['Freezes from ', show(start), ` on; at ${plainNumber(r.freezerC, 0)}${NB}°C only `, show(frozenShareFigure(r)), ' of its water is ice: too soft to slice. Less sugar or spirit, or a colder freezer.'] };
-  if (w.warmC === null || w.coldC === null) return { ...plainTell('knife', 'near', ''), sentence: ['Freezes from ', show(start), ' on and never gets so hard that a knife is stopped.'] };
+  if (w.straight === 'soft')
+    return {
+      ...plainTell('knife', 'out', ''),
+      sentence: [
+        'Freezes from ',
+        show(start),
+        ` on; at ${plainNumber(r.freezerC, 0)}${NB}°C only `,
+        show(frozenShareFigure(r)),
+        ' of its water is ice: too soft to slice. Less sugar or spirit, or a colder freezer.',
+      ],
+    };
+  if (w.warmC === null || w.coldC === null)
+    return { ...plainTell('knife', 'near', ''), sentence: ['Freezes from ', show(start), ' on and never gets so hard that a knife is stopped.'] };
   const knife = knifeFigure(r, w.warmC, w.coldC);
   const fatPct = (100 * (r.mixture.grams.milk_fat + r.mixture.grams.cocoa_fat)) / r.mixture.massG;
   const hardFat = fatPct > HARD_FAT_PCT ? `; its fat (${plainNumber(fatPct, 0)}${NB}%) is hard in the cold, so 5 to 10 min more` : '';
-  const words = { clean: hardFat === '' ? 'cuts straight from the freezer' : `little ice to cut${hardFat}`, rest: `let it rest first${hardFat}`, hard: 'hard from the freezer: let it rest long, or give it more air, sugar or spirit' }[w.straight];
+  const words = {
+    clean: hardFat === '' ? 'cuts straight from the freezer' : `little ice to cut${hardFat}`,
+    rest: `let it rest first${hardFat}`,
+    hard: 'hard from the freezer: let it rest long, or give it more air, sugar or spirit',
+  }[w.straight];
   return {
     key: 'knife',
     state: w.straight === 'hard' ? 'near' : 'in',
     sentence: ['Freezes from ', show(start), '; a knife goes through at ', { figure: knife, shown: knifeWords(w.warmC, w.coldC) }, `: ${words}.`],
-    track: { from: -25, to: 0, low: Math.max(-25, w.coldC), high: w.warmC, value: Math.max(-25, r.freezerC), range: null, says: `the freezer at ${plainNumber(r.freezerC, 0)} °C on a track from -25 to 0; the knife goes through from ${plainNumber(w.coldC, 0)} to ${plainNumber(w.warmC, 0)}` },
+    track: {
+      from: -25,
+      to: 0,
+      low: Math.max(-25, w.coldC),
+      high: w.warmC,
+      value: Math.max(-25, r.freezerC),
+      range: null,
+      says: `the freezer at ${plainNumber(r.freezerC, 0)} °C on a track from -25 to 0; the knife goes through from ${plainNumber(w.coldC, 0)} to ${plainNumber(w.warmC, 0)}`,
+    },
     action: null,
   };
 }
 
 function iceTell(r: FrozenReading): Tell {
   const state = r.iceVolume > ICE_VOLUME.hard ? 'near' : 'in';
-  const words = r.iceVolume < ICE_VOLUME.clean ? 'smooth and soft to cut' : r.iceVolume <= ICE_VOLUME.hard ? 'firm; it wants a rest before the knife' : 'hard and icy';
+  const words =
+    r.iceVolume < ICE_VOLUME.clean ? 'smooth and soft to cut' : r.iceVolume <= ICE_VOLUME.hard ? 'firm; it wants a rest before the knife' : 'hard and icy';
   return {
     key: 'ice',
     state,
-    sentence: [`At ${plainNumber(r.freezerC, 0)}${NB}°C `, show(frozenShareFigure(r)), ' of its water is ice, ', show(iceVolumeFigure(r)), ` of its volume: ${words}. Keeps ${FROZEN_MONTHS}${NB}months; do not freeze it again once thawed.`],
-    track: { from: 0, to: 0.6, low: 0, high: ICE_VOLUME.clean, value: Math.min(0.6, r.iceVolume), range: null, says: `${plainNumber(r.iceVolume, 2)} on a track to 0.6; under ${ICE_VOLUME.clean} cuts clean` },
+    sentence: [
+      `At ${plainNumber(r.freezerC, 0)}${NB}°C `,
+      show(frozenShareFigure(r)),
+      ' of its water is ice, ',
+      show(iceVolumeFigure(r)),
+      ` of its volume: ${words}. Keeps ${FROZEN_MONTHS}${NB}months; do not freeze it again once thawed.`,
+    ],
+    track: {
+      from: 0,
+      to: 0.6,
+      low: 0,
+      high: ICE_VOLUME.clean,
+      value: Math.min(0.6, r.iceVolume),
+      range: null,
+      says: `${plainNumber(r.iceVolume, 2)} on a track to 0.6; under ${ICE_VOLUME.clean} cuts clean`,
+    },
     action: null,
   };
 }
 
 function solidsTell(r: FrozenReading): Tell {
-  const figure: Figure = { key: 'solids', name: 'Solids', value: r.solidsPct, unit: '%', kind: 'physics', spread: null, range: null, decimals: 0, formula: 'TS = 100·(m − water − ethanol)/m', words: 'Everything but water and alcohol, of what is frozen.', inputs: [num('m', 'all of it', r.mixture.massG, 'g', 0, 'the lines'), num('water', 'water', r.mixture.grams.water, 'g', 0, 'the lines')], source: 'Mass balance; the band is house.' };
+  const figure: Figure = {
+    key: 'solids',
+    name: 'Solids',
+    value: r.solidsPct,
+    unit: '%',
+    kind: 'physics',
+    spread: null,
+    range: null,
+    decimals: 0,
+    formula: 'TS = 100·(m − water − ethanol)/m',
+    words: 'Everything but water and alcohol, of what is frozen.',
+    inputs: [num('m', 'all of it', r.mixture.massG, 'g', 0, 'the lines'), num('water', 'water', r.mixture.grams.water, 'g', 0, 'the lines')],
+    source: 'Mass balance; the band is house.',
+  };
   const inBand = r.solidsPct >= SOLIDS_BAND.low && r.solidsPct <= SOLIDS_BAND.high;
   return {
     key: 'solids',
     state: inBand ? 'in' : 'near',
-    sentence: ['Solids ', show(figure), inBand ? ': enough to stay smooth.' : r.solidsPct < SOLIDS_BAND.low ? ': watery, it will be icy.' : ': heavy, little of it freezes.'],
-    track: { from: 20, to: 70, low: SOLIDS_BAND.low, high: SOLIDS_BAND.high, value: Math.min(70, Math.max(20, r.solidsPct)), range: null, says: `${plainNumber(r.solidsPct, 0)} % on a track from 20 to 70` },
+    sentence: [
+      'Solids ',
+      show(figure),
+      inBand ? ': enough to stay smooth.' : r.solidsPct < SOLIDS_BAND.low ? ': watery, it will be icy.' : ': heavy, little of it freezes.',
+    ],
+    track: {
+      from: 20,
+      to: 70,
+      low: SOLIDS_BAND.low,
+      high: SOLIDS_BAND.high,
+      value: Math.min(70, Math.max(20, r.solidsPct)),
+      range: null,
+      says: `${plainNumber(r.solidsPct, 0)} % on a track from 20 to 70`,
+    },
     action: null,
   };
 }
-

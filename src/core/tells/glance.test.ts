@@ -27,7 +27,10 @@ describe('every tell at a glance', () => {
   it('has few words and, where it has a figure, that figure first', () => {
     expect(all.length).toBeGreaterThan(100);
     for (const { sheet, tell } of all) {
-      const g = glanceOf(tell, sheet.parts.map((p) => p.name));
+      const g = glanceOf(
+        tell,
+        sheet.parts.map((p) => p.name),
+      );
       expect(g.of, tell.key).toBeTruthy();
       expect(g.of.length, tell.key).toBeLessThanOrEqual(26);
       const lead = leadOf(tell);

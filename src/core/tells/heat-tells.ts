@@ -21,7 +21,9 @@ const deg = (tC: number): string => withUnit(plainNumber(tC, 0), '°C');
 
 /** Every judgement of heat of a sheet. */
 export const heatTells = (s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] => [
-  ...meetingsOf(s).filter((m) => m.kind !== 'syrup').map(meetingTell),
+  ...meetingsOf(s)
+    .filter((m) => m.kind !== 'syrup')
+    .map(meetingTell),
   ...rawEggTell(s, kitchen),
   ...s.parts.flatMap((a) => [...syrupTell(a, kitchen), ...reduceTell(a), ...eggTell(a, kitchen, s.parts.length > 1), ...temperingTell(a), ...iceBathTell(a)]),
 ];
@@ -38,7 +40,10 @@ export function meetingFigure(m: Meeting): Figure {
     decimals: 0,
     formula: 'Σ mᵢ·[hᵢ(T) − hᵢ(Tᵢ)] = 0',
     words: 'What one gives up, the others take: the temperature at which their heat is the same in all, melting fat counted.',
-    inputs: m.guests.flatMap((g, i): FigureInput[] => [num(`m${i + 1}`, g.name, g.massG, 'g', 0, 'the lines'), num(`T${i + 1}`, `${g.name}, before`, g.tC, '°C', 0, g.from)]),
+    inputs: m.guests.flatMap((g, i): FigureInput[] => [
+      num(`m${i + 1}`, g.name, g.massG, 'g', 0, 'the lines'),
+      num(`T${i + 1}`, `${g.name}, before`, g.tC, '°C', 0, g.from),
+    ]),
     source: 'Choi & Okos 1986 specific heats; 84 J per g of milk fat between 10 and 35 °C, 140 J per g of cocoa butter between 22 and 34 °C (house).',
     limits: m.kind === 'fold' ? 'Folded at once, nothing lost to bowl and air.' : 'Poured at once, nothing lost to bowl and air.',
   };
@@ -55,13 +60,50 @@ function meetingTell(m: Meeting): Tell {
   const result = meetingFigure(m);
   const window = m.window;
   const track = window
-    ? { from: 0, to: 60, low: window.lowC, high: window.highC, value: Math.min(60, Math.max(0, m.judgedC)), range: null, says: `${plainNumber(m.judgedC, 0)} °C on a track to 60; ${window.lowC} to ${window.highC} is the window` }
-    : { from: 0, to: 60, low: 0, high: FOLD_TOO_WARM_C, value: Math.min(60, Math.max(0, m.resultC)), range: null, says: `${plainNumber(m.resultC, 0)} °C on a track to 60; up to ${FOLD_TOO_WARM_C} keeps its air` };
-  const action: TellAction | null = m.mend ? { label: `${m.mend.name} at ${deg(m.mend.toC)}`, why: m.verdict === 'too-warm-fold' ? 'and the fold keeps its air' : 'brings it into the window', edit: { kind: 'set-heat', partId: m.mend.partId, change: { atC: m.mend.toC } } } : null;
-  if (m.kind === 'mix') return { ...plainTell(keyOf(m), 'in', ''), sentence: [`${m.title}: ${m.guests.map((g) => g.name).join(' and ')} stirred together come to `, show(result), '.'] };
+    ? {
+        from: 0,
+        to: 60,
+        low: window.lowC,
+        high: window.highC,
+        value: Math.min(60, Math.max(0, m.judgedC)),
+        range: null,
+        says: `${plainNumber(m.judgedC, 0)} °C on a track to 60; ${window.lowC} to ${window.highC} is the window`,
+      }
+    : {
+        from: 0,
+        to: 60,
+        low: 0,
+        high: FOLD_TOO_WARM_C,
+        value: Math.min(60, Math.max(0, m.resultC)),
+        range: null,
+        says: `${plainNumber(m.resultC, 0)} °C on a track to 60; up to ${FOLD_TOO_WARM_C} keeps its air`,
+      };
+  const action: TellAction | null = m.mend
+    ? {
+        label: `${m.mend.name} at ${deg(m.mend.toC)}`,
+        why: m.verdict === 'too-warm-fold' ? 'and the fold keeps its air' : 'brings it into the window',
+        edit: { kind: 'set-heat', partId: m.mend.partId, change: { atC: m.mend.toC } },
+      }
+    : null;
+  if (m.kind === 'mix')
+    return {
+      ...plainTell(keyOf(m), 'in', ''),
+      sentence: [`${m.title}: ${m.guests.map((g) => g.name).join(' and ')} stirred together come to `, show(result), '.'],
+    };
   if (m.kind === 'ganache') {
-    const words = m.verdict === 'in' ? `: the cocoa butter melts${window ? `, ${window.lowC}${TO}${window.highC}${NB}°C is right` : ''}.` : m.verdict === 'cold' ? `: too cold to melt all the chocolate, it must reach ${window?.lowC}${NB}°C. Warm the chocolate first, or pour more.` : `: hot enough to curdle yolks and split the butter; let it come under ${window?.highC}${NB}°C before they go in.`;
-    return { key: keyOf(m), state: m.verdict === 'in' ? 'in' : 'near', sentence: [`${m.title}: cream just off the boil on the chocolate comes to `, show(result), words], track, action };
+    const words =
+      m.verdict === 'in'
+        ? `: the cocoa butter melts${window ? `, ${window.lowC}${TO}${window.highC}${NB}°C is right` : ''}.`
+        : m.verdict === 'cold'
+          ? `: too cold to melt all the chocolate, it must reach ${window?.lowC}${NB}°C. Warm the chocolate first, or pour more.`
+          : `: hot enough to curdle yolks and split the butter; let it come under ${window?.highC}${NB}°C before they go in.`;
+    return {
+      key: keyOf(m),
+      state: m.verdict === 'in' ? 'in' : 'near',
+      sentence: [`${m.title}: cream just off the boil on the chocolate comes to `, show(result), words],
+      track,
+      action,
+    };
   }
   const base = baseFigure(m);
   const sentence: Stretch[] = [`${m.title}: base at `, show(base), ', folded '];
@@ -117,7 +159,11 @@ function hobFigure(a: PartAnalysis, name: string, minutes: number, boilsOffG: nu
     decimals: 1,
     formula: 't = (warming + 2257·w) / (0.5·P)',
     words: 'The heat that brings it to the boil and turns its water to steam, over what the hob gives it.',
-    inputs: [num('w', 'water to boil off', boilsOffG, 'g', 0, 'the lines'), num('P', 'the hob', a.part.heat.hobW, 'W', 0, 'the part'), num('0.5', 'of which the pan takes up', 50, '%', 0, 'house ±25 %')],
+    inputs: [
+      num('w', 'water to boil off', boilsOffG, 'g', 0, 'the lines'),
+      num('P', 'the hob', a.part.heat.hobW, 'W', 0, 'the part'),
+      num('0.5', 'of which the pan takes up', 50, '%', 0, 'house ±25 %'),
+    ],
     source: 'Steam tables; the share that reaches the pan is a house figure.',
     limits: 'From 20 °C, stirred, without a lid.',
   };
@@ -132,13 +178,27 @@ function syrupTell(a: PartAnalysis, kitchen: Kitchen): Tell[] {
   const off = boilOffFigure(r, syrup, a);
   const grams = showGramsPlain(Math.round(syrup.boilsOffG));
   const differs = r.writtenG !== null && Math.abs(r.writtenG - syrup.boilsOffG) > BOIL_OFF_GRACE_G;
-  const sentence: Stretch[] = [`${a.part.name}: syrup to ${deg(a.part.heat.syrupC)} is ${plainNumber(syrup.sugarPct, 0)}${NB}% sugar: `, show(off), ' boils off in ', show(hobFigure(a, 'Minutes on the hob', syrup.minutes, syrup.boilsOffG))];
+  const sentence: Stretch[] = [
+    `${a.part.name}: syrup to ${deg(a.part.heat.syrupC)} is ${plainNumber(syrup.sugarPct, 0)}${NB}% sugar: `,
+    show(off),
+    ' boils off in ',
+    show(hobFigure(a, 'Minutes on the hob', syrup.minutes, syrup.boilsOffG)),
+  ];
   sentence.push(differs ? `; the sheet says ${showGrams(r.writtenG!)}.` : r.writtenG === null ? '; the sheet does not say so yet.' : '.');
-  const action: TellAction | null = r.lossLineId && differs
-    ? { label: `Less ${grams.replace(' ', NB)}`, why: 'as the boiling point says', edit: { kind: 'set-amount', partId: a.part.id, lineId: r.lossLineId, amount: grams } }
-    : r.writtenG === null && syrup.boilsOffG > BOIL_OFF_GRACE_G
-      ? { label: `Write ‘less ${grams.replace(' ', NB)} boils off’`, why: 'so that the weight is true', edit: { kind: 'add-line', partId: a.part.id, text: `less ${grams} boils off` } }
-      : null;
+  const action: TellAction | null =
+    r.lossLineId && differs
+      ? {
+          label: `Less ${grams.replace(' ', NB)}`,
+          why: 'as the boiling point says',
+          edit: { kind: 'set-amount', partId: a.part.id, lineId: r.lossLineId, amount: grams },
+        }
+      : r.writtenG === null && syrup.boilsOffG > BOIL_OFF_GRACE_G
+        ? {
+            label: `Write ‘less ${grams.replace(' ', NB)} boils off’`,
+            why: 'so that the weight is true',
+            edit: { kind: 'add-line', partId: a.part.id, text: `less ${grams} boils off` },
+          }
+        : null;
   return [{ key, state: action ? 'near' : 'in', sentence, track: null, action }];
 }
 
@@ -148,7 +208,16 @@ function reduceTell(a: PartAnalysis): Tell[] {
   const key: TellKey = `reduce:${a.part.id}`;
   if (!r.minutes.ok) return [plainTell(key, 'near', `${a.part.name}: no figure for boiling it down. ${r.minutes.fault.says}`)];
   const figure = hobFigure(a, `Boiling down ${a.part.name}`, r.minutes.value, r.boilsOffG);
-  return [{ ...plainTell(key, 'in', ''), sentence: [`${a.part.name}: ${showGrams(r.boilsOffG)} boils off in `, show(figure), ` at ${withUnit(plainNumber(a.part.heat.hobW, 0), 'W')}; hot fruit and syrup burn, and steam too.`] }];
+  return [
+    {
+      ...plainTell(key, 'in', ''),
+      sentence: [
+        `${a.part.name}: ${showGrams(r.boilsOffG)} boils off in `,
+        show(figure),
+        ` at ${withUnit(plainNumber(a.part.heat.hobW, 0), 'W')}; hot fruit and syrup burn, and steam too.`,
+      ],
+    },
+  ];
 }
 
 /** The usual caution, always at hand with egg. */
@@ -169,20 +238,54 @@ export function eggFigure(e: EggReading, a: PartAnalysis): Figure | null {
     range: null,
     decimals: 0,
     formula: 'T ≥ 71 °C, or L = ∫ 10^((T − T_ref)/4.6) dt ≥ 3.5 min',
-    words: e.from === 'computed' ? 'Eggs, syrup and the whole bowl brought to one temperature, then cooling as it is whisked.' : e.from === 'typed' ? 'The readings that were typed, straight between them.' : 'The temperature that the method names; a probe says whether it was reached.',
+    words:
+      e.from === 'computed'
+        ? 'Eggs, syrup and the whole bowl brought to one temperature, then cooling as it is whisked.'
+        : e.from === 'typed'
+          ? 'The readings that were typed, straight between them.'
+          : 'The temperature that the method names; a probe says whether it was reached.',
     inputs: [
-      num('T', 'hottest', v.peakC, '°C', 1, e.from === 'computed' ? `eggs at ${deg(a.part.heat.eggC)}, syrup at ${deg(a.part.heat.syrupC)}, ${showGrams(a.part.heat.bowlG)} of ${a.part.heat.bowl} bowl, all of it touched` : e.from === 'typed' ? 'typed readings' : 'the method'),
-      num('L', `worth at ${EGG_REFERENCE_C[e.kind]} °C`, v.equivalentMin, 'min', v.equivalentMin < 10 ? 2 : 0, `against ${REFERENCE_MIN}\u00a0min for ${EGG_KIND_NAMES[e.kind]}`),
+      num(
+        'T',
+        'hottest',
+        v.peakC,
+        '°C',
+        1,
+        e.from === 'computed'
+          ? `eggs at ${deg(a.part.heat.eggC)}, syrup at ${deg(a.part.heat.syrupC)}, ${showGrams(a.part.heat.bowlG)} of ${a.part.heat.bowl} bowl, all of it touched`
+          : e.from === 'typed'
+            ? 'typed readings'
+            : 'the method',
+      ),
+      num(
+        'L',
+        `worth at ${EGG_REFERENCE_C[e.kind]} °C`,
+        v.equivalentMin,
+        'min',
+        v.equivalentMin < 10 ? 2 : 0,
+        `against ${REFERENCE_MIN}\u00a0min for ${EGG_KIND_NAMES[e.kind]}`,
+      ),
       num('T_ref', `reference for ${EGG_KIND_NAMES[e.kind]}`, v.referenceC, '°C', 1, 'published processing tables'),
       num('z', 'ten times as fast for each', Z_C, '°C', 1, 'published'),
-      num('one point', 'reached throughout', ONE_POINT_C, '°C', 0, e.richInSugar ? 'leads here: much sugar protects germs, beyond what the tables cover' : 'counts whatever the time'),
+      num(
+        'one point',
+        'reached throughout',
+        ONE_POINT_C,
+        '°C',
+        0,
+        e.richInSugar ? 'leads here: much sugar protects germs, beyond what the tables cover' : 'counts whatever the time',
+      ),
     ],
     source: 'Pasteurisation tables for liquid egg; the one-point rule of 71 °C (160 °F).',
     limits: 'A forecast is no proof: measure it, and follow your local food code and a qualified person’s advice.',
   };
 }
 
-const toCarton = (parts: readonly PartAnalysis[]): TellAction => ({ label: 'Use carton egg', why: 'pasteurised, the same weight', edit: { kind: 'carton-egg', partIds: parts.map((a) => a.part.id) } });
+const toCarton = (parts: readonly PartAnalysis[]): TellAction => ({
+  label: 'Use carton egg',
+  why: 'pasteurised, the same weight',
+  edit: { kind: 'carton-egg', partIds: parts.map((a) => a.part.id) },
+});
 
 /** All parts with raw egg in one sentence. */
 function rawEggTell(s: SheetAnalysis, kitchen: Kitchen): Tell[] {
@@ -211,13 +314,27 @@ function eggTell(a: PartAnalysis, kitchen: Kitchen, many: boolean): Tell[] {
   const v = e.verdict.value;
   const what = e.from === 'computed' ? 'egg with the syrup comes to ' : e.from === 'typed' ? 'egg reached ' : 'egg is taken to ';
   const state: TellState = v.reaches ? 'in' : 'out';
-  const verdict = v.reaches ? (v.by === 'one-point' ? ': reaches the usual figure.' : ': held so long, it reaches the usual figure.') : e.notKillStep ? `: not a kill step, it counts as raw. ${EGG_CAUTION}` : `: does not reach the usual ${ONE_POINT_C}${NB}°C. ${EGG_CAUTION}`;
+  const verdict = v.reaches
+    ? v.by === 'one-point'
+      ? ': reaches the usual figure.'
+      : ': held so long, it reaches the usual figure.'
+    : e.notKillStep
+      ? `: not a kill step, it counts as raw. ${EGG_CAUTION}`
+      : `: does not reach the usual ${ONE_POINT_C}${NB}°C. ${EGG_CAUTION}`;
   return [
     {
       key,
       state,
       sentence: [`${lead}${what}`, show(figure), `${verdict}${codeOf(kitchen)}`],
-      track: { from: 40, to: 90, low: ONE_POINT_C, high: 85, value: Math.min(90, Math.max(40, v.peakC)), range: null, says: `${plainNumber(v.peakC, 0)} °C on a track from 40 to 90; from ${ONE_POINT_C} on is the usual figure` },
+      track: {
+        from: 40,
+        to: 90,
+        low: ONE_POINT_C,
+        high: 85,
+        value: Math.min(90, Math.max(40, v.peakC)),
+        range: null,
+        says: `${plainNumber(v.peakC, 0)} °C on a track from 40 to 90; from ${ONE_POINT_C} on is the usual figure`,
+      },
       action: v.reaches ? null : toCarton([a]),
     },
   ];
@@ -236,7 +353,11 @@ function temperingFigure(t: Tempering, a: PartAnalysis): Figure {
     decimals: 0,
     formula: 'm = m_g·[h_g(55) − h_g(25)] / [h(25) − h(T)]',
     words: 'So much of the cold part is beaten into the melted gelatin first: their mix is at 25 °C and stays liquid.',
-    inputs: [num('all at once', 'it would come to', t.atOnceC, '°C', 0, `strings under ${STRINGS.belowC} °C from ${STRINGS.fromGPerKg} g/kg on`), num('least', 'for 28 °C', least, 'g', 0, 'the same sum'), num('most', 'for 22 °C', most, 'g', 0, 'the same sum')],
+    inputs: [
+      num('all at once', 'it would come to', t.atOnceC, '°C', 0, `strings under ${STRINGS.belowC} °C from ${STRINGS.fromGPerKg} g/kg on`),
+      num('least', 'for 28 °C', least, 'g', 0, 'the same sum'),
+      num('most', 'for 22 °C', most, 'g', 0, 'the same sum'),
+    ],
     source: `Mixing by heat content; the window of ${SPOONFUL_C.low}–${SPOONFUL_C.high} °C is a house figure.`,
     limits: 'Gelatin melted at 55 °C with its soak water; never boiled.',
   };
@@ -245,7 +366,19 @@ function temperingFigure(t: Tempering, a: PartAnalysis): Figure {
 function temperingTell(a: PartAnalysis): Tell[] {
   const t = temperingOf(a);
   if (!t || !t.ok || !t.value.strings) return [];
-  return [{ key: `temper:${a.part.id}`, state: 'near', sentence: [`${a.part.name}: poured in at once the gelatin meets ${deg(t.value.atOnceC)} and strings. First beat `, show(temperingFigure(t.value, a)), ` of the cold part into it, then stream that in.`], track: null, action: null }];
+  return [
+    {
+      key: `temper:${a.part.id}`,
+      state: 'near',
+      sentence: [
+        `${a.part.name}: poured in at once the gelatin meets ${deg(t.value.atOnceC)} and strings. First beat `,
+        show(temperingFigure(t.value, a)),
+        ` of the cold part into it, then stream that in.`,
+      ],
+      track: null,
+      action: null,
+    },
+  ];
 }
 
 function iceBathTell(a: PartAnalysis): Tell[] {
@@ -262,9 +395,24 @@ function iceBathTell(a: PartAnalysis): Tell[] {
     decimals: 0,
     formula: 'm = M·[h(83) − h(4)] / [h_ice(4) − h_ice(−5)]',
     words: 'The ice that takes up all the heat of the custard on the way to 4 °C.',
-    inputs: [num('M', a.part.name, a.reading.mixture.massG, 'g', 0, 'the lines'), num('T', 'off the hob', a.part.heat.atC ?? 83, '°C', 0, a.part.heat.atC === null ? 'usual' : 'as written')],
+    inputs: [
+      num('M', a.part.name, a.reading.mixture.massG, 'g', 0, 'the lines'),
+      num('T', 'off the hob', a.part.heat.atC ?? 83, '°C', 0, a.part.heat.atC === null ? 'usual' : 'as written'),
+    ],
     source: 'Heat contents; melting of ice 333.6 J/g.',
     limits: 'The least: pan and room melt some more.',
   };
-  return [{ key: `ice-bath:${a.part.id}`, state: 'in', sentence: [`${a.part.name}: the ice bath needs at least `, show(figure), ' of ice. Cooked bases are usually cooled in two stages (21\u00a0°C in 2\u00a0h, 5\u00a0°C in 6\u00a0h); your local code leads.'], track: null, action: null }];
+  return [
+    {
+      key: `ice-bath:${a.part.id}`,
+      state: 'in',
+      sentence: [
+        `${a.part.name}: the ice bath needs at least `,
+        show(figure),
+        ' of ice. Cooked bases are usually cooled in two stages (21\u00a0°C in 2\u00a0h, 5\u00a0°C in 6\u00a0h); your local code leads.',
+      ],
+      track: null,
+      action: null,
+    },
+  ];
 }

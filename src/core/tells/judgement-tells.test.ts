@@ -16,11 +16,24 @@ const context = { ...CONTEXT, larder, matcher: matcherFor([...larder.values()]) 
 const tells = (sheet: Sheet): readonly Tell[] => sheetTells(analyseSheet(sheet, kitchen), kitchen);
 const tell = (sheet: Sheet, key: string): Tell => {
   const found = tells(sheet).find((t) => t.key.startsWith(key));
-  if (!found) throw new Error(`no tell ${key}: ${tells(sheet).map((t) => t.key).join()}`);
+  if (!found)
+    throw new Error(
+      `no tell ${key}: ${tells(sheet)
+        .map((t) => t.key)
+        .join()}`,
+    );
   return found;
 };
-const says = (sheet: Sheet, key: string): string => tellText(tell(sheet, key)).replace(/[\u00a0\u202f]/g, ' ').replaceAll('\u2060', '');
-const sample = (id: string): Sheet => sampleDoc(SAMPLE_SHEETS.find((s) => s.id === id)!, context, 'planetary');
+const says = (sheet: Sheet, key: string): string =>
+  tellText(tell(sheet, key))
+    .replace(/[\u00a0\u202f]/g, ' ')
+    .replaceAll('\u2060', '');
+const sample = (id: string): Sheet =>
+  sampleDoc(
+    SAMPLE_SHEETS.find((s) => s.id === id)!,
+    context,
+    'planetary',
+  );
 let n = 0;
 const acted = (sheet: Sheet, key: string): Sheet => applyTellEdit(sheet, tell(sheet, key).action!.edit, context, () => `n${n++}`);
 
@@ -41,13 +54,40 @@ describe('every figure that a tell shows', () => {
   });
   it('the samples use every judgement at least once', () => {
     const keys = new Set(SAMPLE_SHEETS.flatMap((s) => tells(sample(s.id)).map((t) => t.key.split(':')[0]!)));
-    for (const k of ['fat', 'gelatin', 'temper', 'setter', 'set-time', 'fold', 'ganache', 'ice-bath', 'egg', 'raw-egg', 'syrup', 'sweetness', 'alcohol', 'caffeine', 'syllabub', 'fold-keeps', 'knife', 'ice', 'solids', 'hold', 'counter']) expect([k, keys.has(k)]).toEqual([k, true]);
+    for (const k of [
+      'fat',
+      'gelatin',
+      'temper',
+      'setter',
+      'set-time',
+      'fold',
+      'ganache',
+      'ice-bath',
+      'egg',
+      'raw-egg',
+      'syrup',
+      'sweetness',
+      'alcohol',
+      'caffeine',
+      'syllabub',
+      'fold-keeps',
+      'knife',
+      'ice',
+      'solids',
+      'hold',
+      'counter',
+    ])
+      expect([k, keys.has(k)]).toEqual([k, true]);
   });
 });
 
 describe('what a tell offers, lands', () => {
   it('a syllabub gets the wine for its school', () => {
-    const base = sheetOf(['400 g double cream 48 %', '100 g dry white wine', '60 g caster sugar'], { stage: 'soft' }, { family: 'syllabub', ways: { syllabub: 'parted' } });
+    const base = sheetOf(
+      ['400 g double cream 48 %', '100 g dry white wine', '60 g caster sugar'],
+      { stage: 'soft' },
+      { family: 'syllabub', ways: { syllabub: 'parted' } },
+    );
     expect(says(base, 'syllabub')).toMatch(/could hold \d+ g more before a drink gathers; parted was wished|parted/);
     const parted = acted(base, 'syllabub');
     expect(tell(parted, 'syllabub').state).toBe('in');
@@ -65,7 +105,10 @@ describe('what a tell offers, lands', () => {
     expect(tells(carton).some((t) => tellText(t).includes('carton'))).toBe(true);
   });
   it('yolks that the syrup does not cook go to the carton by their way', () => {
-    const cold = partsSheet([['y', 'egg-foam', 'Yolks', ['6 yolks', '60 g caster sugar', '30 g water']], ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']]]);
+    const cold = partsSheet([
+      ['y', 'egg-foam', 'Yolks', ['6 yolks', '60 g caster sugar', '30 g water']],
+      ['c', 'whipped-cream', 'Cream', ['300 g cream 36 %']],
+    ]);
     expect(says(cold, 'egg:y')).toMatch(/does not reach the usual 71 °C/);
     expect(says(cold, 'egg:y')).not.toMatch(/\bsafe\b/i);
     // Said once, with one way out; that it keeps a day stands beside it.
@@ -96,10 +139,21 @@ describe('what a tell offers, lands', () => {
 
 describe('where a model ends', () => {
   it('above 60 % alcohol there is no figure, and the tell says why', () => {
-    const spirit = { ...larder.get('rum-40')!, id: 'spirit', name: 'Neutral spirit', composition: { ...larder.get('rum-40')!.composition, water: 10, ethanol: 89, other_solids: 1 } };
+    const spirit = {
+      ...larder.get('rum-40')!,
+      id: 'spirit',
+      name: 'Neutral spirit',
+      composition: { ...larder.get('rum-40')!.composition, water: 10, ethanol: 89, other_solids: 1 },
+    };
     const own = { ...kitchen, larder: new Map([...larder, ['spirit', spirit] as const]) };
     const sheet = sheetOf(['100 g rum']);
-    const poured = { ...sheet, parts: sheet.parts.map((p) => ({ ...p, lines: p.lines.map((l) => ({ ...l, ingredientId: 'spirit', lastGood: { text: l.text, ingredientId: 'spirit', fromPartId: null } })) })) };
+    const poured = {
+      ...sheet,
+      parts: sheet.parts.map((p) => ({
+        ...p,
+        lines: p.lines.map((l) => ({ ...l, ingredientId: 'spirit', lastGood: { text: l.text, ingredientId: 'spirit', fromPartId: null } })),
+      })),
+    };
     const t = sheetTells(analyseSheet(poured, own), own).find((x) => x.key === 'alcohol')!;
     expect(t.state).toBe('silent');
     expect(tellText(t)).toContain('above 60');

@@ -7,7 +7,8 @@ import { applyTellEdit } from './apply';
 import { heatedCreamOf, restTells } from './rest-tells';
 import { tellText } from './tell';
 
-const ganache = (hot: string, rest: string): Sheet => writtenSheet(`Whipped ganache
+const ganache = (hot: string, rest: string): Sheet =>
+  writtenSheet(`Whipped ganache
 200 g dark chocolate
 500 ml double cream
 ${hot}, pour over the chocolate and stir until melted. Stir in the rest of the cream. ${rest} Whip to soft peaks and pipe.`);

@@ -23,8 +23,13 @@ export function heatedCreamOf(s: SheetAnalysis, a: PartAnalysis): HeatedCream | 
   const heat = steps.findIndex((x) => workOfStep(x) === 'heat');
   if (heat < 0 || whisk < heat) return null;
   const cream = a.reading.lines.filter((l) => l.role === 'cream' && l.read);
-  const grams = (of: readonly typeof cream[number][]): number => of.reduce((sum, l) => sum + l.read!.massG, 0);
-  const hot = new Set(steps.slice(heat, whisk).filter((x) => workOfStep(x) === 'heat').map((x) => x.id));
+  const grams = (of: readonly (typeof cream)[number][]): number => of.reduce((sum, l) => sum + l.read!.massG, 0);
+  const hot = new Set(
+    steps
+      .slice(heat, whisk)
+      .filter((x) => workOfStep(x) === 'heat')
+      .map((x) => x.id),
+  );
   const share = grams(cream.filter((l) => l.line.stepId !== null && hot.has(l.line.stepId))) / Math.max(1e-9, grams(cream));
   if (share < HEATED_SHARE) return null;
   const between = steps.slice(heat, whisk);
@@ -41,8 +46,21 @@ export const restTells = (s: SheetAnalysis): readonly Tell[] =>
     const [least, best] = FAT_SETS_H;
     const asks = `cream that was hot whips only once its fat has set again: ${withUnit(String(least), 'h')} at ${withUnit('5', '°C')} or below, ${withUnit(String(best), 'h')} is best`;
     const planned = heated.restH > 0 ? `${showHours(heated.restH)} are planned` : 'no rest is planned';
-    const tell = plainTell(`fat-sets:${a.part.id}`, heated.restH >= best ? 'in' : heated.restH >= least ? 'near' : 'out', `${a.part.name}: ${asks}; ${planned}.`);
+    const tell = plainTell(
+      `fat-sets:${a.part.id}`,
+      heated.restH >= best ? 'in' : heated.restH >= least ? 'near' : 'out',
+      `${a.part.name}: ${asks}; ${planned}.`,
+    );
     if (heated.restH >= least || heated.waitStepId === null) return [tell];
     const step = s.sheet.steps.find((x): x is Step => x.id === heated.waitStepId)!;
-    return [{ ...tell, action: { label: `Rest it ${least}–${best}\u00a0h`, why: `at “${step.title}”; Clock follows`, edit: { kind: 'set-wait', stepId: step.id, waitH: [least, best] } } }];
+    return [
+      {
+        ...tell,
+        action: {
+          label: `Rest it ${least}–${best}\u00a0h`,
+          why: `at “${step.title}”; Clock follows`,
+          edit: { kind: 'set-wait', stepId: step.id, waitH: [least, best] },
+        },
+      },
+    ];
   });

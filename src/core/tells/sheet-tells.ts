@@ -91,7 +91,11 @@ export function sheetTells(s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] 
 const setsWithGelatin = (a: PartAnalysis): boolean => a.reading.gelatin225G > 0 && a.leftShare > 0.5;
 
 /** A tell that says of which part it speaks. */
-const named = (t: Tell, a: PartAnalysis, main: PartAnalysis): Tell => ({ ...t, key: a === main ? t.key : `${tellName(t.key)}:${a.part.id}`, sentence: [`${a.part.name}: `, ...t.sentence] });
+const named = (t: Tell, a: PartAnalysis, main: PartAnalysis): Tell => ({
+  ...t,
+  key: a === main ? t.key : `${tellName(t.key)}:${a.part.id}`,
+  sentence: [`${a.part.name}: `, ...t.sentence],
+});
 
 const silent = (key: TellKey, lead: string, fault: Fault): Tell => ({
   key,
@@ -118,7 +122,15 @@ function fatTell(a: PartAnalysis, s: SheetAnalysis): Tell {
     key: 'fat',
     state: parts && a.fatPct >= 25 ? 'in' : state,
     sentence,
-    track: { from: 20, to: 60, low: 33, high: 38, value: a.fatPct, range: null, says: `${plainNumber(a.fatPct, 1)} % on a track from 20 to 60; 33 to 38 is best` },
+    track: {
+      from: 20,
+      to: 60,
+      low: 33,
+      high: 38,
+      value: a.fatPct,
+      range: null,
+      says: `${plainNumber(a.fatPct, 1)} % on a track from 20 to 60; 33 to 38 is best`,
+    },
     action: parts ? null : fatAction(a, a.fatPct),
   };
 }
@@ -141,12 +153,22 @@ function fatAction(a: PartAnalysis, fatPct: number): TellAction | null {
 function bowlTells(a: PartAnalysis, kitchen: Kitchen): Tell[] {
   if (!a.whiskInput.ok) return [];
   const input = a.whiskInput.value;
-  if (!a.whip.ok && a.whip.fault.code === 'not-reached') return [{ key: 'bowl', state: 'near', sentence: [a.whip.fault.says], track: null, action: reachAction(a, kitchen) }];
-  if (!a.whip.ok) return a.whip.fault.code === 'does-not-fit' ? [{ key: 'bowl', state: 'out', sentence: [a.whip.fault.says], track: null, action: splitAction(a, input.batches) }] : [];
+  if (!a.whip.ok && a.whip.fault.code === 'not-reached')
+    return [{ key: 'bowl', state: 'near', sentence: [a.whip.fault.says], track: null, action: reachAction(a, kitchen) }];
+  if (!a.whip.ok)
+    return a.whip.fault.code === 'does-not-fit'
+      ? [{ key: 'bowl', state: 'out', sentence: [a.whip.fault.says], track: null, action: splitAction(a, input.batches) }]
+      : [];
   const w = a.whip.value;
   const tells: Tell[] = [];
   if (a.reading.roleG['soft-cheese'] > 0 && a.reading.roleG.cream <= 0)
-    tells.push(plainTell('beaten', 'near', `Cheese without cream: once it is soft and smooth, beat it ${CHEESE_BEATEN_S[0]}–${CHEESE_BEATEN_S[1]}${NB}s, no more. Over-mixed it curdles and runs.`));
+    tells.push(
+      plainTell(
+        'beaten',
+        'near',
+        `Cheese without cream: once it is soft and smooth, beat it ${CHEESE_BEATEN_S[0]}–${CHEESE_BEATEN_S[1]}${NB}s, no more. Over-mixed it curdles and runs.`,
+      ),
+    );
   for (const warning of whiskWarnings(input, w)) {
     if (warning.key === 'climbs-out' || warning.key === 'too-full') {
       const words = warning.key === 'climbs-out' ? 'The foam would climb out of the' : 'That is more than works well in the';
@@ -158,13 +180,29 @@ function bowlTells(a: PartAnalysis, kitchen: Kitchen): Tell[] {
         action: splitAction(a, input.batches),
       });
     }
-    if (warning.key === 'lean') tells.push(plainTell('lean', warning.willStand ? 'near' : 'out', `With ${withUnit(plainNumber(input.fatPct, 1), '%')} fat ${warning.willStand ? 'firm may not come: stop at medium' : 'it thickens, but will not stand'}.`));
-    if (warning.key === 'sour') tells.push(plainTell('sour-whisk', 'near', `Sour: ${withUnit(plainNumber(input.acidGPerKg ?? 0, 1), 'g')} of acid a kilo thickens it sooner, with less air. Watch from the start.`));
+    if (warning.key === 'lean')
+      tells.push(
+        plainTell(
+          'lean',
+          warning.willStand ? 'near' : 'out',
+          `With ${withUnit(plainNumber(input.fatPct, 1), '%')} fat ${warning.willStand ? 'firm may not come: stop at medium' : 'it thickens, but will not stand'}.`,
+        ),
+      );
+    if (warning.key === 'sour')
+      tells.push(
+        plainTell(
+          'sour-whisk',
+          'near',
+          `Sour: ${withUnit(plainNumber(input.acidGPerKg ?? 0, 1), 'g')} of acid a kilo thickens it sooner, with less air. Watch from the start.`,
+        ),
+      );
     if (warning.key === 'warm' || warning.key === 'never') {
       tells.push({
         key: 'warm',
         state: input.creamC > CHURNS_FROM_C ? 'out' : 'near',
-        sentence: [`Cream at ${withUnit(plainNumber(input.creamC, 0), '°C')} ${input.creamC > CHURNS_FROM_C ? 'churns: grain comes soon after its peak, and firm never stands clean' : `is slower and takes less air than at 7${NB}°C or below`}.`],
+        sentence: [
+          `Cream at ${withUnit(plainNumber(input.creamC, 0), '°C')} ${input.creamC > CHURNS_FROM_C ? 'churns: grain comes soon after its peak, and firm never stands clean' : `is slower and takes less air than at 7${NB}°C or below`}.`,
+        ],
         track: null,
         action: { label: `Chill to 5${NB}°C`, why: 'cream and bowl together', edit: { kind: 'set-cream-temperature', partId: a.part.id, creamC: 5 } },
       });
@@ -177,8 +215,12 @@ function bowlTells(a: PartAnalysis, kitchen: Kitchen): Tell[] {
 function reachAction(a: PartAnalysis, kitchen: Kitchen): TellAction | null {
   if (!a.whiskInput.ok) return null;
   const input = a.whiskInput.value;
-  const other = kitchen.mixers.filter((m) => m.kind !== 'processor' && whip({ ...input, mixer: m.kind, bowlMl: m.bowlMl }).ok).sort((x, y) => x.bowlMl - y.bowlMl)[0];
-  return other ? { label: `Whisk it in the ${other.name}`, why: 'there the wires reach it', edit: { kind: 'set-mixer', partId: a.part.id, mixerId: other.id } } : null;
+  const other = kitchen.mixers
+    .filter((m) => m.kind !== 'processor' && whip({ ...input, mixer: m.kind, bowlMl: m.bowlMl }).ok)
+    .sort((x, y) => x.bowlMl - y.bowlMl)[0];
+  return other
+    ? { label: `Whisk it in the ${other.name}`, why: 'there the wires reach it', edit: { kind: 'set-mixer', partId: a.part.id, mixerId: other.id } }
+    : null;
 }
 
 /** Whisking it in as many bowlfuls as fit well; null when no number does. */
@@ -202,7 +244,15 @@ function airTell(a: PartAnalysis, s: SheetAnalysis): Tell {
     key: 'air',
     state,
     sentence: ['Air ', show(air), ` at ${a.part.whisk.stage}: makes `, show(volume), '.'],
-    track: { from: 0, to: 140, low: band.low, high: band.high, value: air.value, range: air.range, says: `${showRange(low, high, '%')} on a track to 140; ${band.low} to ${band.high} suits this use` },
+    track: {
+      from: 0,
+      to: 140,
+      low: band.low,
+      high: band.high,
+      value: air.value,
+      range: air.range,
+      says: `${showRange(low, high, '%')} on a track to 140; ${band.low} to ${band.high} suits this use`,
+    },
     action: null,
   };
 }
@@ -214,7 +264,12 @@ function portionsTell(s: SheetAnalysis): Tell {
   const full = s.perVesselMl.value / s.vesselHoldsMl;
   const name = inSentence(sheet.vessel.name);
   const each = isPerPortion(sheet.vessel);
-  const sentence: Stretch[] = [`${sheet.portions} portion${sheet.portions === 1 ? '' : 's'} of `, show(portionVolumeFigure(s, volume)), ', ', show(portionMassFigure(s))];
+  const sentence: Stretch[] = [
+    `${sheet.portions} portion${sheet.portions === 1 ? '' : 's'} of `,
+    show(portionVolumeFigure(s, volume)),
+    ', ',
+    show(portionMassFigure(s)),
+  ];
   if (s.fillMm.ok) sentence.push(`: ${each ? 'each' : 'the'} ${name} filled to `, show(fillFigure(s, s.perVesselMl.value, s.fillMm.value)), '.');
   else sentence.push(`: ${inSentence(s.fillMm.fault.says)}`);
   const free = sheet.vessel.kind === 'free';
@@ -225,7 +280,15 @@ function portionsTell(s: SheetAnalysis): Tell {
     key: 'portions',
     state,
     sentence,
-    track: { from: 0, to: 1.2, low: FULL_BAND.low, high: FULL_BAND.high, value: Math.min(1.2, full), range: null, says: `${plainNumber(100 * full, 0)} % of the ${name}` },
+    track: {
+      from: 0,
+      to: 1.2,
+      low: FULL_BAND.low,
+      high: FULL_BAND.high,
+      value: Math.min(1.2, full),
+      range: null,
+      says: `${plainNumber(100 * full, 0)} % of the ${name}`,
+    },
     action: shareOut ? { label: `Share out over ${wanted}`, why: 'the same amount in more of them', edit: { kind: 'set-portions', portions: wanted } } : null,
   };
 }
@@ -254,7 +317,15 @@ function sweetnessTell(main: PartAnalysis, s: SheetAnalysis): Tell {
     key: 'sweetness',
     state: off === 0 ? 'in' : off < 1.5 ? 'near' : 'out',
     sentence: [alone ? 'Sweetness ' : 'Sweetness by the mouthful ', show(figure), `: ${words}${acidWords(s, v > band.high)}.`],
-    track: { from: 0, to: 30, low: band.low, high: band.high, value: Math.min(30, v), range: null, says: `${plainNumber(v, 1)} on a track to 30; ${band.low} to ${band.high} is ${band.name}` },
+    track: {
+      from: 0,
+      to: 30,
+      low: band.low,
+      high: band.high,
+      value: Math.min(30, v),
+      range: null,
+      says: `${plainNumber(v, 1)} on a track to 30; ${band.low} to ${band.high} is ${band.name}`,
+    },
     action: off === 0 || !alone ? null : sugarAction(main, (band.low + band.high) / 2),
   };
 }
@@ -267,7 +338,11 @@ function sugarAction(a: PartAnalysis, wished: number): TellAction | null {
   if (!line?.read || !line.ingredient) {
     if (gap <= 0) return null;
     const grams = Math.round(gap / (1 - wished / 100));
-    return { label: `Add ${withUnit(plainNumber(grams, 0), 'g')} caster sugar`, why: 'to the middle of the band', edit: { kind: 'add-line', partId: a.part.id, text: `${grams} g caster sugar` } };
+    return {
+      label: `Add ${withUnit(plainNumber(grams, 0), 'g')} caster sugar`,
+      why: 'to the middle of the band',
+      edit: { kind: 'add-line', partId: a.part.id, text: `${grams} g caster sugar` },
+    };
   }
   const perG = sweetnessPer100([{ massG: 1, per100: line.read.per100, ownSweetness: line.ingredient.ownSweetness }]) / 100;
   if (perG <= wished / 100) return null;
@@ -286,7 +361,15 @@ function dissolveTell(a: PartAnalysis): Tell[] {
   // Sugar that goes in at soft peak is under the whisk only from there on.
   const under = a.part.whisk.sugarAt === 'start' ? a.window.value.opensS : a.window.value.opensS / 3;
   if (under >= DISSOLVE_S) return [];
-  return [{ key: 'sandy', state: 'near', sentence: [`Granulated sugar needs 2${NB}min under the whisk; here it gets less and stays sandy. Use caster or icing sugar.`], track: null, action: null }];
+  return [
+    {
+      key: 'sandy',
+      state: 'near',
+      sentence: [`Granulated sugar needs 2${NB}min under the whisk; here it gets less and stays sandy. Use caster or icing sugar.`],
+      track: null,
+      action: null,
+    },
+  ];
 }
 
 function holdTell(a: PartAnalysis, s: SheetAnalysis, kitchen: Kitchen): Tell {
@@ -304,7 +387,11 @@ function holdTell(a: PartAnalysis, s: SheetAnalysis, kitchen: Kitchen): Tell {
     sentence: [
       `At ${withUnit(plainNumber(tempC, 0), '°C')} it holds `,
       show(figure),
-      ruled ? ', the keeping rule; its shape lasts longer.' : state === 'in' ? `, long enough to be ${USE_NAMES[s.sheet.use]}.` : `; ${USE_NAMES[s.sheet.use]} it should hold ${showHours(wish)}.`,
+      ruled
+        ? ', the keeping rule; its shape lasts longer.'
+        : state === 'in'
+          ? `, long enough to be ${USE_NAMES[s.sheet.use]}.`
+          : `; ${USE_NAMES[s.sheet.use]} it should hold ${showHours(wish)}.`,
     ],
     track: holdTrack(hold.shownH, range, wish, 72, hold.keepingH),
     action: null,
@@ -332,7 +419,11 @@ function counterTell(a: PartAnalysis, kitchen: Kitchen): Tell {
   return {
     key: 'counter',
     state,
-    sentence: [`On the counter at ${withUnit(plainNumber(tempC, 0), '°C')}, `, show(figure), ruled ? ': the usual rule.' : hold.limit === 'keeping' ? ', and never past the 2 h rule.' : ' before it softens.'],
+    sentence: [
+      `On the counter at ${withUnit(plainNumber(tempC, 0), '°C')}, `,
+      show(figure),
+      ruled ? ': the usual rule.' : hold.limit === 'keeping' ? ', and never past the 2 h rule.' : ' before it softens.',
+    ],
     track: holdTrack(hold.shownH, range, WISHED_COUNTER_H, 4, hold.keepingH),
     action: null,
   };
@@ -371,7 +462,8 @@ function leaves(exact: number): string {
 }
 
 function gelatinTell(a: PartAnalysis, s: SheetAnalysis, kitchen: Kitchen): Tell {
-  if (!a.gelatin.ok || a.reading.mixture.massG <= 0) return silent('gelatin', 'Gelatin', faultOf(a.gelatin.ok || (a.reading.mixture.massG <= 0 && !a.whiskInput.ok) ? a.whiskInput : a.gelatin));
+  if (!a.gelatin.ok || a.reading.mixture.massG <= 0)
+    return silent('gelatin', 'Gelatin', faultOf(a.gelatin.ok || (a.reading.mixture.massG <= 0 && !a.whiskInput.ok) ? a.whiskInput : a.gelatin));
   const dose = a.gelatin.value;
   const use = s.sheet.use;
   const figure = gelatinFigure(a, dose);
@@ -395,13 +487,24 @@ function gelatinTell(a: PartAnalysis, s: SheetAnalysis, kitchen: Kitchen): Tell 
         ? { ...tell('in', ['Gelatin ', show(figure), `: none, and none is needed to be ${USE_NAMES[use]}.`], null), track: null }
         : tell('near', ['Gelatin ', show(figure), `: none; ${band}.`], gelatinAction(a, s, kitchen));
     case 'no-set-protease':
-      return { ...tell('out', ['Raw fruit in this bowl eats the gelatin: it will not set at all. Heat the fruit through to 85\u00a0°C first, or use it cooked.'], null), track: null };
+      return {
+        ...tell(
+          'out',
+          ['Raw fruit in this bowl eats the gelatin: it will not set at all. Heat the fruit through to 85\u00a0°C first, or use it cooked.'],
+          null,
+        ),
+        track: null,
+      };
     case 'no-set-alcohol':
       return tell('out', ['Gelatin ', show(figure), ' will not set reliably above 30\u00a0% alcohol: use less of the drink.'], null);
     case 'rubbery':
       return tell('out', ['Gelatin ', show(figure), `: rubbery; ${band}.`], gelatinAction(a, s, kitchen));
     case 'under':
-      return tell(use === 'spoon' ? 'in' : 'near', ['Gelatin ', show(figure), use === 'spoon' ? ': a little help, and none is needed.' : `${helped}: loose; ${band}.`], use === 'spoon' ? null : gelatinAction(a, s, kitchen));
+      return tell(
+        use === 'spoon' ? 'in' : 'near',
+        ['Gelatin ', show(figure), use === 'spoon' ? ': a little help, and none is needed.' : `${helped}: loose; ${band}.`],
+        use === 'spoon' ? null : gelatinAction(a, s, kitchen),
+      );
     case 'over':
       return tell('near', ['Gelatin ', show(figure), `: firmer than it need be; ${band}.`], gelatinAction(a, s, kitchen));
     case 'in-band':

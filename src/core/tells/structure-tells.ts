@@ -32,7 +32,13 @@ function unusedLines(s: SheetAnalysis): Tell[] {
   const steps = new Set(s.sheet.steps.map((x) => x.id));
   const idle = s.parts.flatMap((a) => a.reading.lines.filter((l) => l.kind !== 'loss' && l.read && (l.line.stepId === null || !steps.has(l.line.stepId))));
   if (idle.length === 0) return [];
-  return [look('idle-lines', 'near', `No step uses ${list(idle.map((l) => l.name))}: give ${idle.length === 1 ? 'it' : 'them'} a step, or take ${idle.length === 1 ? 'it' : 'them'} out.`)];
+  return [
+    look(
+      'idle-lines',
+      'near',
+      `No step uses ${list(idle.map((l) => l.name))}: give ${idle.length === 1 ? 'it' : 'them'} a step, or take ${idle.length === 1 ? 'it' : 'them'} out.`,
+    ),
+  ];
 }
 
 function missing(s: SheetAnalysis): Tell[] {
@@ -42,7 +48,8 @@ function missing(s: SheetAnalysis): Tell[] {
     if (!part || part.reading.lines.length === 0) return;
     const roles = new Set(part.reading.lines.map((l) => l.role));
     const lacks = step.wants.filter((r) => !roles.has(r));
-    if (lacks.length > 0) tells.push(look(`lacks:${step.id}`, 'near', `Step ${i + 1} asks for ${list(lacks.map((r) => ROLE_NAMES[r]))}: there is none in ${part.part.name}.`));
+    if (lacks.length > 0)
+      tells.push(look(`lacks:${step.id}`, 'near', `Step ${i + 1} asks for ${list(lacks.map((r) => ROLE_NAMES[r]))}: there is none in ${part.part.name}.`));
   });
   return tells;
 }
@@ -53,8 +60,21 @@ function unusedParts(s: SheetAnalysis): Tell[] {
   const usedUp = usedUpParts(s.sheet);
   const idle = s.sheet.parts.filter((p) => p.kind !== 'soak' && p.lines.length > 0 && !placed.has(p.id) && !usedUp.has(p.id));
   if (idle.length === 0) return [];
-  const action: TellAction = { label: 'Put it in at the end', why: 'with the last step that builds the dessert', edit: { kind: 'place-part', partIds: idle.map((p) => p.id) } };
-  return [{ ...look('idle-parts', 'near', `${list(idle.map((p) => p.name))} ${idle.length === 1 ? 'goes' : 'go'} nowhere: no step puts ${idle.length === 1 ? 'it' : 'them'} into the dessert.`), action }];
+  const action: TellAction = {
+    label: 'Put it in at the end',
+    why: 'with the last step that builds the dessert',
+    edit: { kind: 'place-part', partIds: idle.map((p) => p.id) },
+  };
+  return [
+    {
+      ...look(
+        'idle-parts',
+        'near',
+        `${list(idle.map((p) => p.name))} ${idle.length === 1 ? 'goes' : 'go'} nowhere: no step puts ${idle.length === 1 ? 'it' : 'them'} into the dessert.`,
+      ),
+      action,
+    },
+  ];
 }
 
 /** A part that is only there to be taken from, and of which something stays. */
@@ -66,5 +86,13 @@ function leftovers(s: SheetAnalysis): Tell[] {
 
 function unreadText(s: SheetAnalysis): Tell[] {
   const n = s.sheet.unread.length;
-  return n === 0 ? [] : [look('unread-text', 'near', `${n === 1 ? 'One piece' : `${n} pieces`} of the pasted recipe ${n === 1 ? 'is' : 'are'} not settled yet: see below the method.`)];
+  return n === 0
+    ? []
+    : [
+        look(
+          'unread-text',
+          'near',
+          `${n === 1 ? 'One piece' : `${n} pieces`} of the pasted recipe ${n === 1 ? 'is' : 'are'} not settled yet: see below the method.`,
+        ),
+      ];
 }

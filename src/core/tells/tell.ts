@@ -56,7 +56,10 @@ const WEIGHT: Readonly<Record<TellState, number>> = { out: 3, silent: 2, near: 1
 
 /** Worst first; the order of making among equals. */
 export const worstFirst = (tells: readonly Tell[]): readonly Tell[] =>
-  tells.map((t, i) => ({ t, i })).sort((a, b) => WEIGHT[b.t.state] - WEIGHT[a.t.state] || a.i - b.i).map(({ t }) => t);
+  tells
+    .map((t, i) => ({ t, i }))
+    .sort((a, b) => WEIGHT[b.t.state] - WEIGHT[a.t.state] || a.i - b.i)
+    .map(({ t }) => t);
 
 /** The plain text of a tell, for reading aloud and for tests. */
 export const tellText = (tell: Tell): string => tell.sentence.map((s) => (typeof s === 'string' ? s : s.shown)).join('');

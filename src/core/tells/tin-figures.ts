@@ -24,10 +24,23 @@ export function layerFigure(build: Build, l: BuiltLayer): Figure {
     unit: 'mm',
     decimals: l.toMm - l.fromMm < 10 ? 1 : 0,
     formula: laid ? 'h of one biscuit' : 'h = z(V₀ + V) − z(V₀)',
-    words: laid ? 'Biscuits lie as high as they are; the next cream runs into the gaps between them.' : 'What lies below fills the vessel to z(V₀); with this layer it fills it to z(V₀ + V).',
+    words: laid
+      ? 'Biscuits lie as high as they are; the next cream runs into the gaps between them.'
+      : 'What lies below fills the vessel to z(V₀); with this layer it fills it to z(V₀ + V).',
     inputs: [
       num('z₀', 'it begins at', l.fromMm, 'mm', 1, 'what lies below'),
-      num('V', laid ? 'the biscuits themselves' : 'what it takes', l.volumeMl, 'mL', 0, l.by === 'share' && !laid ? 'an equal share of its part' : laid ? 'sizes from the larder' : `set to ${plainNumber(l.by === 'mm' ? l.toMm - l.fromMm : l.by === 'g' ? l.massG : l.volumeMl, 0)}\u00a0${l.by === 'ml' ? 'mL' : l.by}`),
+      num(
+        'V',
+        laid ? 'the biscuits themselves' : 'what it takes',
+        l.volumeMl,
+        'mL',
+        0,
+        l.by === 'share' && !laid
+          ? 'an equal share of its part'
+          : laid
+            ? 'sizes from the larder'
+            : `set to ${plainNumber(l.by === 'mm' ? l.toMm - l.fromMm : l.by === 'g' ? l.massG : l.volumeMl, 0)}\u00a0${l.by === 'ml' ? 'mL' : l.by}`,
+      ),
       ...(l.inGapsMl > 0.5 ? [num('gaps', 'of it between biscuits', l.inGapsMl, 'mL', 0, 'the slice less the biscuits in it')] : []),
       num('A', 'inside of the vessel here', floorAreaMm2(floorAt(build.vessel, l.fromMm)) / 100, 'cm²', 0, 'the vessel'),
     ],
@@ -62,7 +75,11 @@ export function biscuitsFigure(c: BiscuitCount, breakagePct: number): Figure {
     decimals: 0,
     formula: 'n = ⌈(whole + cut from) · (1 + b)⌉',
     words: 'Counted from the drawings of all layers; an offcut serves again within its layer.',
-    inputs: [num('whole', 'laid whole', c.whole, '', 0, `${c.layers} ${c.layers === 1 ? 'layer' : 'layers'}`), num('cut from', 'biscuits that are cut or broken', c.cutFrom, '', 0, 'the drawings'), num('b', 'for those that break', breakagePct, '%', 0, 'this page')],
+    inputs: [
+      num('whole', 'laid whole', c.whole, '', 0, `${c.layers} ${c.layers === 1 ? 'layer' : 'layers'}`),
+      num('cut from', 'biscuits that are cut or broken', c.cutFrom, '', 0, 'the drawings'),
+      num('b', 'for those that break', breakagePct, '%', 0, 'this page'),
+    ],
     source: 'Packing: the better of a long search, a lattice, rings and rows; docs/science/packing.md.',
   };
 }
@@ -77,7 +94,10 @@ export function coveredFigure(plan: Plan): Figure {
     decimals: 0,
     formula: 'c = Σ aᵢ / A',
     words: 'The area of all pieces over the inside of the vessel at the narrowest place of this layer.',
-    inputs: [num('Σ a', 'pieces', (plan.coveredShare * floorAreaMm2(plan.floor)) / 100, 'cm²', 0, 'the drawing'), num('A', 'inside', floorAreaMm2(plan.floor) / 100, 'cm²', 0, 'the vessel')],
+    inputs: [
+      num('Σ a', 'pieces', (plan.coveredShare * floorAreaMm2(plan.floor)) / 100, 'cm²', 0, 'the drawing'),
+      num('A', 'inside', floorAreaMm2(plan.floor) / 100, 'cm²', 0, 'the vessel'),
+    ],
     source: 'Geometry.',
   };
 }
@@ -97,11 +117,25 @@ export function uptakeFigure(x: PartSoak): Figure | null {
     range: houseRange(pct, tested ? 0.08 : SOAK_SPREAD),
     decimals: 0,
     formula: x.way === 'brushed' ? 'u = 100 · soak / 1.1 / biscuits' : tested ? 'u = u(t) · test / u(t of the test)' : 'u = u(t) · √(η₁₀ / η)',
-    words: x.way === 'brushed' ? 'All the soak is brushed on, but for a tenth that stays in the dish; grams for each 100 g of biscuit.' : 'Grams for each 100 g of dry biscuit: the larder’s dip figures, straight in √t between 1, 2 and 4 s, slower where the soak is thicker.',
+    words:
+      x.way === 'brushed'
+        ? 'All the soak is brushed on, but for a tenth that stays in the dish; grams for each 100 g of biscuit.'
+        : 'Grams for each 100 g of dry biscuit: the larder’s dip figures, straight in √t between 1, 2 and 4 s, slower where the soak is thicker.',
     inputs: [
       num('t', 'dip', input.seconds, 's', 1, 'this page'),
       num('u(t)', 'thin cold soak', uptakePct(input.biscuit, input.seconds), '%', 0, `the larder: ${input.biscuit.uptakePct.join(', ')} % at 1, 2, 4 s`),
-      ...(tested ? [num('test', 'the kitchen’s own', (100 * (input.test!.dippedG - input.test!.dryG)) / input.test!.dryG, '%', 0, `${input.test!.seconds} s`)] : [num('√(η₁₀/η)', 'pace of this soak', soakPace(input.sugarPct, input.soakC), '×', 2, `${plainNumber(input.sugarPct, 0)} % sugar at ${plainNumber(input.soakC, 0)} °C; water and sucrose tables, capillary law (Washburn 1921)`)]),
+      ...(tested
+        ? [num('test', 'the kitchen’s own', (100 * (input.test!.dippedG - input.test!.dryG)) / input.test!.dryG, '%', 0, `${input.test!.seconds} s`)]
+        : [
+            num(
+              '√(η₁₀/η)',
+              'pace of this soak',
+              soakPace(input.sugarPct, input.soakC),
+              '×',
+              2,
+              `${plainNumber(input.sugarPct, 0)} % sugar at ${plainNumber(input.soakC, 0)} °C; water and sucrose tables, capillary law (Washburn 1921)`,
+            ),
+          ]),
     ],
     source: tested ? 'The kitchen’s own dip test.' : 'House, ±20 %.',
     limits: 'Alcohol and cocoa thicken it, too, and are not in it.',
@@ -122,7 +156,11 @@ export function syrupFigure(x: PartSoak): Figure | null {
     decimals: 0,
     formula: 'S = m · u · 1.10',
     words: 'What all biscuits drink, and a tenth that stays in the dish.',
-    inputs: [num('m', 'dry biscuits', x.biscuitsG, 'g', 0, 'the lines'), num('u', 'uptake', pct, '%', 0, 'opened from the uptake'), num('over', 'stays in the dish', 100 * (SYRUP_OVER - 1), '%', 0, 'house')],
+    inputs: [
+      num('m', 'dry biscuits', x.biscuitsG, 'g', 0, 'the lines'),
+      num('u', 'uptake', pct, '%', 0, 'opened from the uptake'),
+      num('over', 'stays in the dish', 100 * (SYRUP_OVER - 1), '%', 0, 'house'),
+    ],
     source: 'House, ±20 %.',
   };
 }
@@ -141,11 +179,20 @@ export function softFigure(x: PartSoak): Figure | null {
     range: s.range,
     decimals: 1,
     formula: 't = 0.85 · (h/2 · (1 − f))² / D',
-    words: s.sponge ? 'A sponge has water of its own and bends from the start.' : 'Water from the cream on both sides reaches the middle: nine tenths soft. Only what the dip left dry has still to soften.',
+    words: s.sponge
+      ? 'A sponge has water of its own and bends from the start.'
+      : 'Water from the cream on both sides reaches the middle: nine tenths soft. Only what the dip left dry has still to soften.',
     inputs: [
       num('h', 'height of one', x.ingredient.biscuit!.heightMm, 'mm', 1, 'the larder'),
       num('f', 'filled by the dip', 100 * Math.min(1, filled), '%', 0, 'opened from the uptake'),
-      num('D', 'how fast water moves in it', (s.dense ? SOFTENING.denseMm2PerS : SOFTENING.plainMm2PerS) * (filled > 0 ? SOFTENING.dipped : 1) * 1e4, '·10⁻⁴ mm²/s', 1, `house: ${s.dense ? 'dense' : 'plain and thin'}${filled > 0 ? ', dipped ×2' : ''}`),
+      num(
+        'D',
+        'how fast water moves in it',
+        (s.dense ? SOFTENING.denseMm2PerS : SOFTENING.plainMm2PerS) * (filled > 0 ? SOFTENING.dipped : 1) * 1e4,
+        '·10⁻⁴ mm²/s',
+        1,
+        `house: ${s.dense ? 'dense' : 'plain and thin'}${filled > 0 ? ', dipped ×2' : ''}`,
+      ),
     ],
     source: 'Diffusion into a plate, house ±30 %.',
     limits: 'At fridge temperature, in cream that touches it on both sides.',
@@ -164,7 +211,10 @@ export function soakPortionFigure(s: SheetAnalysis, served: SoakServed): Figure 
     decimals: 0,
     formula: 's = m · u / n',
     words: 'What all biscuits drink, shared out; what stays in the dish is not eaten.',
-    inputs: [num('m·u', 'drunk in all', served.drunkPerPortionG * s.sheet.portions, 'g', 0, 'opened from the uptake'), num('n', 'portions', s.sheet.portions, '', 0, 'the sheet')],
+    inputs: [
+      num('m·u', 'drunk in all', served.drunkPerPortionG * s.sheet.portions, 'g', 0, 'opened from the uptake'),
+      num('n', 'portions', s.sheet.portions, '', 0, 'the sheet'),
+    ],
     source: 'House, ±20 %.',
   };
 }
@@ -201,14 +251,25 @@ export function bearsFigure(c: Crown): Figure {
     decimals: 0,
     formula: 'B = b · A',
     words: 'A baked shell bears so much on each square centimetre of its floor before it cracks.',
-    inputs: [num('b', 'on a square centimetre', SHELL_BEARS.gPerCm2, 'g/cm²', 1, 'house, ours'), num('A', 'floor of the shell', c.bearsG / SHELL_BEARS.gPerCm2, 'cm²', 0, 'the vessel')],
+    inputs: [
+      num('b', 'on a square centimetre', SHELL_BEARS.gPerCm2, 'g/cm²', 1, 'house, ours'),
+      num('A', 'floor of the shell', c.bearsG / SHELL_BEARS.gPerCm2, 'cm²', 0, 'the vessel'),
+    ],
     source: 'House, ours, ±40 %: weigh what yours bear.',
     limits: 'For a shell that is dry through; a soft one bears less.',
   };
 }
 
 /** A count of something piped or covered, with its working. */
-export function pipedFigure(key: string, name: string, volumeMl: number, eachMl: number, range: readonly [number, number], formula: string, spread: number): Figure {
+export function pipedFigure(
+  key: string,
+  name: string,
+  volumeMl: number,
+  eachMl: number,
+  range: readonly [number, number],
+  formula: string,
+  spread: number,
+): Figure {
   return {
     key,
     name,
@@ -220,7 +281,10 @@ export function pipedFigure(key: string, name: string, volumeMl: number, eachMl:
     decimals: 0,
     formula: `n = V / v, v = ${formula}`,
     words: 'What there is, over what one takes.',
-    inputs: [num('V', 'what there is', volumeMl, 'mL', 0, 'the foam'), { symbol: 'v', name: 'one', value: withUnit(plainNumber(eachMl, eachMl < 20 ? 1 : 0), 'mL'), from: 'the nozzle, house' }],
+    inputs: [
+      num('V', 'what there is', volumeMl, 'mL', 0, 'the foam'),
+      { symbol: 'v', name: 'one', value: withUnit(plainNumber(eachMl, eachMl < 20 ? 1 : 0), 'mL'), from: 'the nozzle, house' },
+    ],
     source: `House, ±${Math.round(100 * spread)} %.`,
     limits: 'What stays in the bag is not taken off: about 3 % of it.',
   };

@@ -27,11 +27,28 @@ function layersTell(s: SheetAnalysis): Tell[] {
   const off = build.value.uses.filter((u) => Math.abs(u.leftMl) > WORTH * u.thereMl);
   if (off.length === 0) return [];
   const missing = off.filter((u) => u.leftMl < 0);
-  const sentence = (missing.length > 0 ? missing : off).flatMap((u, i): Stretch[] => [i > 0 ? ', ' : '', show(leftOverFigure(u)), ` of ${u.layer.part.name.toLowerCase()}`]);
-  return [{ key: 'layers', state: missing.length > 0 ? 'out' : 'near', sentence: [missing.length > 0 ? 'The layers want more than there is: ' : 'Left over after the layers: ', ...sentence, '. See Tin.'], track: null, action: null }];
+  const sentence = (missing.length > 0 ? missing : off).flatMap((u, i): Stretch[] => [
+    i > 0 ? ', ' : '',
+    show(leftOverFigure(u)),
+    ` of ${u.layer.part.name.toLowerCase()}`,
+  ]);
+  return [
+    {
+      key: 'layers',
+      state: missing.length > 0 ? 'out' : 'near',
+      sentence: [missing.length > 0 ? 'The layers want more than there is: ' : 'Left over after the layers: ', ...sentence, '. See Tin.'],
+      track: null,
+      action: null,
+    },
+  ];
 }
 
-const SOAK_WORDS: Readonly<Record<NonNullable<PartSoak['served']>['reading'], string>> = { dry: 'a dry middle', right: 'right for a day’s rest', soggy: 'soggy', pools: 'it pools below' };
+const SOAK_WORDS: Readonly<Record<NonNullable<PartSoak['served']>['reading'], string>> = {
+  dry: 'a dry middle',
+  right: 'right for a day’s rest',
+  soggy: 'soggy',
+  pools: 'it pools below',
+};
 
 /** The soak as a track: what the biscuit can hold is 1. */
 export const soakTrack = (filled: number): Track => ({
@@ -49,7 +66,15 @@ function soakTell(x: PartSoak): Tell[] {
   if (!x.soak?.ok || !figure) return [];
   const { reading, filled } = x.soak.value;
   const state: TellState = reading === 'right' ? 'in' : reading === 'pools' ? 'out' : 'near';
-  return [{ key: `soak:${x.partId}`, state, sentence: [`${x.name} drink `, show(figure), ` of their weight: ${SOAK_WORDS[reading]}.`], track: soakTrack(filled), action: null }];
+  return [
+    {
+      key: `soak:${x.partId}`,
+      state,
+      sentence: [`${x.name} drink `, show(figure), ` of their weight: ${SOAK_WORDS[reading]}.`],
+      track: soakTrack(filled),
+      action: null,
+    },
+  ];
 }
 
 function syrupTell(s: SheetAnalysis, soaks: readonly PartSoak[]): Tell[] {
@@ -57,7 +82,17 @@ function syrupTell(s: SheetAnalysis, soaks: readonly PartSoak[]): Tell[] {
   if (!served || soaks.every((x) => x.way === 'brushed')) return [];
   const short = served.syrupNeededG - served.syrupThereG;
   if (short < 0.02 * served.syrupNeededG) return [];
-  return [{ key: 'syrup', state: 'near', sentence: [`The dip takes about ${withUnit(plainNumber(served.syrupNeededG, 0), 'g')} of soak; there is ${withUnit(plainNumber(served.syrupThereG, 0), 'g')}.`], track: null, action: null }];
+  return [
+    {
+      key: 'syrup',
+      state: 'near',
+      sentence: [
+        `The dip takes about ${withUnit(plainNumber(served.syrupNeededG, 0), 'g')} of soak; there is ${withUnit(plainNumber(served.syrupThereG, 0), 'g')}.`,
+      ],
+      track: null,
+      action: null,
+    },
+  ];
 }
 
 function softTell(x: PartSoak, s: SheetAnalysis): Tell[] {
@@ -67,7 +102,13 @@ function softTell(x: PartSoak, s: SheetAnalysis): Tell[] {
   const early = hours < x.softening.value.range[0];
   const near = hours < x.softening.value.range[1];
   const state: TellState = x.served.mush || early ? 'out' : near ? 'near' : 'in';
-  const words = x.served.mush ? `: after ${showHours(hours)} they fall apart.` : early ? `; it is served after ${showHours(hours)}, with a hard middle.` : near ? `; it is served after ${showHours(hours)}: perhaps not quite.` : `, and it is served after ${showHours(hours)}.`;
+  const words = x.served.mush
+    ? `: after ${showHours(hours)} they fall apart.`
+    : early
+      ? `; it is served after ${showHours(hours)}, with a hard middle.`
+      : near
+        ? `; it is served after ${showHours(hours)}: perhaps not quite.`
+        : `, and it is served after ${showHours(hours)}.`;
   return [{ key: `soft:${x.partId}`, state, sentence: [`${x.name} bend after `, show(figure), words], track: null, action: null }];
 }
 
@@ -75,5 +116,17 @@ function crownTell(s: SheetAnalysis): Tell[] {
   const crown = crownOf(s);
   if (!crown) return [];
   const state: TellState = crown.verdict === 'bears' ? 'in' : crown.verdict === 'near' ? 'near' : 'out';
-  return [{ key: 'crown-weight', state, sentence: [`${isPerPortion(s.sheet.vessel) ? 'Each nest' : 'The shell'} carries ${withUnit(plainNumber(crown.creamG, 0), 'g')}; it bears `, show(bearsFigure(crown)), `. Crown it at most ${withUnit(String(crown.withinMin), 'min')} before serving.`], track: null, action: null }];
+  return [
+    {
+      key: 'crown-weight',
+      state,
+      sentence: [
+        `${isPerPortion(s.sheet.vessel) ? 'Each nest' : 'The shell'} carries ${withUnit(plainNumber(crown.creamG, 0), 'g')}; it bears `,
+        show(bearsFigure(crown)),
+        `. Crown it at most ${withUnit(String(crown.withinMin), 'min')} before serving.`,
+      ],
+      track: null,
+      action: null,
+    },
+  ];
 }

@@ -10,7 +10,11 @@ const tells = (sheet: Sheet) => turnTells(analyseSheet(sheet, KITCHEN));
 const keys = (sheet: Sheet): string[] => tells(sheet).map((t) => t.key.split(':')[0]!);
 
 describe('what turns until it is eaten', () => {
-  const topping = (...lines: string[]): Sheet => partsSheet([['t', 'topping', 'Fruit', lines], ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']]]);
+  const topping = (...lines: string[]): Sheet =>
+    partsSheet([
+      ['t', 'topping', 'Fruit', lines],
+      ['c', 'whipped-cream', 'Cream', ['400 g cream 36 %']],
+    ]);
   it('cut banana and pear brown, berries do not, nor what lies in lemon juice', () => {
     expect(keys(topping('300 g banana'))).toEqual(['browns']);
     expect(tellText(tells(topping('200 g pear'))[0]!)).toMatch(/^Pear.* browns within the hour/);
@@ -26,7 +30,32 @@ describe('what turns until it is eaten', () => {
   it('a starch custard thins where its yolk never came near the boil, or raw honey or banana is folded in', () => {
     const stopped = (tempC: number | null): Sheet => {
       const sheet = partsSheet([['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '30 g corn starch']]]);
-      return { ...sheet, steps: tempC === null ? [] : [StepSchema.parse({ id: 'own', partId: 'k', key: null, title: 'Cook the custard', short: 'cook', detail: '', handsMin: 8, waitH: null, tempC, ovenC: null, useWithinMin: null, whisks: false, wants: [], parts: [], edited: false, note: '' })] };
+      return {
+        ...sheet,
+        steps:
+          tempC === null
+            ? []
+            : [
+                StepSchema.parse({
+                  id: 'own',
+                  partId: 'k',
+                  key: null,
+                  title: 'Cook the custard',
+                  short: 'cook',
+                  detail: '',
+                  handsMin: 8,
+                  waitH: null,
+                  tempC,
+                  ovenC: null,
+                  useWithinMin: null,
+                  whisks: false,
+                  wants: [],
+                  parts: [],
+                  edited: false,
+                  note: '',
+                }),
+              ],
+      };
     };
     expect(keys(stopped(null))).toEqual([]);
     expect(keys(stopped(84))).toEqual(['thins']);
@@ -34,10 +63,11 @@ describe('what turns until it is eaten', () => {
     // The figure itself: a tenth to either side of ninety.
     expect(keys(stopped(89))).toEqual(['thins']);
     expect(keys(stopped(90))).toEqual([]);
-    const folded = (...guest: string[]): Sheet => partsSheet([
-      ['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '30 g corn starch']],
-      ['f', 'set-filling', 'Filling', ['all of the custard', ...guest]],
-    ]);
+    const folded = (...guest: string[]): Sheet =>
+      partsSheet([
+        ['k', 'custard', 'Custard', ['400 g milk', '80 g egg yolk', '30 g corn starch']],
+        ['f', 'set-filling', 'Filling', ['all of the custard', ...guest]],
+      ]);
     expect(keys(folded('40 g honey'))).toContain('thins');
     expect(keys(folded('100 g raspberries'))).toEqual([]);
   });

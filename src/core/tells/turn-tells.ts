@@ -18,7 +18,13 @@ const cooked = (a: PartAnalysis): boolean => a.ownHeat.baked || (a.ownHeat.tempC
 function browns(a: PartAnalysis): readonly Tell[] {
   const fruit = a.reading.lines.find((l) => BROWNS.test(l.ingredient?.id ?? '') && (l.read?.massG ?? 0) > 0);
   if (!fruit || cooked(a) || has(a, SOUR)) return [];
-  return [plainTell(`browns:${a.part.id}`, 'near', `${fruit.name.charAt(0).toUpperCase()}${fruit.name.slice(1)} browns within the hour once it is cut: turn it in lemon juice, or cut it at the last.`)];
+  return [
+    plainTell(
+      `browns:${a.part.id}`,
+      'near',
+      `${fruit.name.charAt(0).toUpperCase()}${fruit.name.slice(1)} browns within the hour once it is cut: turn it in lemon juice, or cut it at the last.`,
+    ),
+  ];
 }
 
 /** Yolk carries an enzyme that takes cooked starch apart; only near the boil is it gone, °C (house; the books say: a minute on the boil). */
@@ -28,9 +34,17 @@ const starchy = (a: PartAnalysis): boolean => settersOf(a).some((x) => x.setter 
 
 /** Cooked starch with yolk that never came near the boil, or with raw honey or banana: overnight it thins. */
 function thins(a: PartAnalysis, parts: readonly PartAnalysis[]): readonly Tell[] {
-  const say = (by: string, mend: string): readonly Tell[] => [plainTell(`thins:${a.part.id}`, 'near', `${a.part.name}: ${by} thins cooked starch overnight. ${mend}`)];
+  const say = (by: string, mend: string): readonly Tell[] => [
+    plainTell(`thins:${a.part.id}`, 'near', `${a.part.name}: ${by} thins cooked starch overnight. ${mend}`),
+  ];
   const stoppedC = a.ownHeat.tempC;
-  if (starchy(a) && a.reading.lines.some((l) => (l.role === 'yolk' || l.role === 'egg') && l.read) && !a.ownHeat.baked && stoppedC !== null && stoppedC < YOLK_ENZYME_GONE_C)
+  if (
+    starchy(a) &&
+    a.reading.lines.some((l) => (l.role === 'yolk' || l.role === 'egg') && l.read) &&
+    !a.ownHeat.baked &&
+    stoppedC !== null &&
+    stoppedC < YOLK_ENZYME_GONE_C
+  )
     return say(`yolk heated to only ${withUnit(plainNumber(stoppedC, 0), '°C')}`, 'Boil it for a minute with the starch, or serve it today.');
   const together = [a, ...parts.filter((p) => a.part.lines.some((l) => l.fromPartId === p.part.id))];
   if (!together.some(starchy)) return [];
@@ -43,10 +57,27 @@ function thins(a: PartAnalysis, parts: readonly PartAnalysis[]): readonly Tell[]
 function sandy(s: SheetAnalysis): readonly Tell[] {
   if (s.sheet.family !== 'semifreddo' || s.mixture.grams.water <= 0) return [];
   const pct = (100 * milkSolidsNotFatG(s.mixture)) / (s.mixture.grams.water + milkSolidsNotFatG(s.mixture));
-  return pct < SANDY_FROM_PCT ? [] : [plainTell('sandy', 'near', `Milk solids are ${withUnit(plainNumber(pct, 0), '%')} of its water: from 11 to 12 % on lactose may turn sandy in the freezer within weeks. Less milk powder, or eat it soon.`)];
+  return pct < SANDY_FROM_PCT
+    ? []
+    : [
+        plainTell(
+          'sandy',
+          'near',
+          `Milk solids are ${withUnit(plainNumber(pct, 0), '%')} of its water: from 11 to 12 % on lactose may turn sandy in the freezer within weeks. Less milk powder, or eat it soon.`,
+        ),
+      ];
 }
 
 /** A dried shell takes up the damp of a kitchen: its sugar lies there as glass and not as crystals. */
-const damp = (a: PartAnalysis): readonly Tell[] => (a.part.kind === 'meringue' && a.reading.mixture.massG > 0 ? [plainTell(`damp:${a.part.id}`, 'in', `${a.part.name}: its sugar draws damp. Once cold, shut it in a dry tin at once; in the open it is soft within the day, in the fridge sooner.`)] : []);
+const damp = (a: PartAnalysis): readonly Tell[] =>
+  a.part.kind === 'meringue' && a.reading.mixture.massG > 0
+    ? [
+        plainTell(
+          `damp:${a.part.id}`,
+          'in',
+          `${a.part.name}: its sugar draws damp. Once cold, shut it in a dry tin at once; in the open it is soft within the day, in the fridge sooner.`,
+        ),
+      ]
+    : [];
 
 export const turnTells = (s: SheetAnalysis): readonly Tell[] => [...s.parts.flatMap((a) => [...browns(a), ...thins(a, s.parts), ...damp(a)]), ...sandy(s)];

@@ -26,10 +26,18 @@ export function leadBounds(c: Compiled, late: Float64Array): readonly number[] {
       }
       for (const u of c.uses[t]!) {
         const capacity = c.project.pools[u.pool]!.capacity;
-        if (capacity > 0) pools.set(u.pool, [...(pools.get(u.pool) ?? []), { minutes: (minutes * Math.min(u.amount, capacity)) / capacity, end: late[t]! + minutes }]);
+        if (capacity > 0)
+          pools.set(u.pool, [...(pools.get(u.pool) ?? []), { minutes: (minutes * Math.min(u.amount, capacity)) / capacity, end: late[t]! + minutes }]);
       }
     }
-    for (const { machines, work } of groups.values()) latest = Math.min(latest, latestBegin(work, machines.map((m) => c.project.machines[m]!.open)));
+    for (const { machines, work } of groups.values())
+      latest = Math.min(
+        latest,
+        latestBegin(
+          work,
+          machines.map((m) => c.project.machines[m]!.open),
+        ),
+      );
     for (const work of pools.values()) latest = Math.min(latest, latestBegin(work, [null]));
     return Math.max(0, serve - Math.floor(latest + 1e-9));
   });

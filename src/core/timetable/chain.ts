@@ -63,9 +63,11 @@ export function chainsOf(project: Project, placed: readonly Placed[], held: read
       const i = index.get(id);
       if (i !== undefined && (first === null || placed[i]!.start < placed[first]!.start)) first = i;
     }
-    for (let i = first; i !== null && !chain.has(i); ) {
+    for (let i = first; i !== null && !chain.has(i);) {
       chain.add(i);
-      const next: { task: number } | undefined = held[i]!.by.flatMap((h) => ('task' in h && placed[h.task]!.start >= placed[i!]!.start && h.task !== i ? [h] : [])).sort((a, b) => placed[a.task]!.start - placed[b.task]!.start)[0];
+      const next: { task: number } | undefined = held[i]!.by.flatMap((h) =>
+        'task' in h && placed[h.task]!.start >= placed[i!]!.start && h.task !== i ? [h] : [],
+      ).sort((a, b) => placed[a.task]!.start - placed[b.task]!.start)[0];
       if (next) {
         i = next.task;
         continue;

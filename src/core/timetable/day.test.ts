@@ -10,10 +10,21 @@ import { minuteOf } from './zone';
 const zone = 'Europe/London';
 const at = (local: string): number => minuteOf(local, zone);
 const cache = newDishCache();
-const serving = (id: string, sheetId: string, when: string) => ({ id, sheetId, at: when, portions: SHEETS.get(sheetId)!.portions, vessel: null, placeId: null, batchId: null });
+const serving = (id: string, sheetId: string, when: string) => ({
+  id,
+  sheetId,
+  at: when,
+  portions: SHEETS.get(sheetId)!.portions,
+  vessel: null,
+  placeId: null,
+  batchId: null,
+});
 const crew = [{ id: 'early', name: 'Early', hours: [{ days: DAILY, from: '07:00', to: '22:00' }] }];
 const planned = (now: string, ...servings: ReturnType<typeof serving>[]): DayService => {
-  const answer = planService({ service: { ...EMPTY_SERVICE, name: 'Dinner', zone, crew, servings }, kitchen: GANNET_QUAY, sheets: SHEETS, batches: new Map(), now: at(now) }, cache);
+  const answer = planService(
+    { service: { ...EMPTY_SERVICE, name: 'Dinner', zone, crew, servings }, kitchen: GANNET_QUAY, sheets: SHEETS, batches: new Map(), now: at(now) },
+    cache,
+  );
   if (!answer.ok || !answer.value.ok) throw new Error('no plan');
   return { id: 'd', zone, plan: answer.value.plan };
 };
@@ -72,7 +83,13 @@ describe('what comes next', () => {
   const s = planned('2026-11-27T09:00', serving('s', 'elderflower-syllabub', '2026-11-27T20:00'));
   const first = s.plan.tasks.filter((t) => t.cook !== '').sort((a, b) => a.start - b.start)[0]!;
   it('is what is being made', () => {
-    expect(nextOf([{ id: 'b', name: 'Bay-leaf chantilly', step: 'Whisk to medium', at: 2, of: 5 }], [s], first.start)).toEqual({ when: 'Now', what: 'whisk to medium', about: 'Bay-leaf chantilly, step 3 of 5', href: '/pass/b', action: 'Go on with it' });
+    expect(nextOf([{ id: 'b', name: 'Bay-leaf chantilly', step: 'Whisk to medium', at: 2, of: 5 }], [s], first.start)).toEqual({
+      when: 'Now',
+      what: 'whisk to medium',
+      about: 'Bay-leaf chantilly, step 3 of 5',
+      href: '/pass/b',
+      action: 'Go on with it',
+    });
   });
   it('else the next hands of a plan, with who, what for and until when', () => {
     const next = nextOf([], [s], first.start - 8)!;

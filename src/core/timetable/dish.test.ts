@@ -30,6 +30,9 @@ describe('the vessels of a dessert as it is served', () => {
     if (!out.ok) throw new Error(out.fault.says);
     const volume = analyseSheet({ ...out.value, tin: { ...out.value.tin, count: 1, layers: null } }, GANNET_QUAY).volumeMl;
     expect(volume.ok && out.value.tin.count * capacityMl(small.vessel) * 1.02).toBeGreaterThanOrEqual(volume.ok ? volume.value : Infinity);
-    expect(servedSheet(own, { portions: own.portions, vessel: 'No such tin', placeId: null }, GANNET_QUAY)).toMatchObject({ ok: false, fault: { field: 'vessel' } });
+    expect(servedSheet(own, { portions: own.portions, vessel: 'No such tin', placeId: null }, GANNET_QUAY)).toMatchObject({
+      ok: false,
+      fault: { field: 'vessel' },
+    });
   });
 });

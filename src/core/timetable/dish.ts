@@ -32,7 +32,13 @@ export function servedSheet(sheet: Sheet, serving: Pick<Serving, 'portions' | 'v
   if (!scaled.ok) return scaled;
   const named = serving.vessel === null ? undefined : kitchen.vessels.find((v) => v.vessel.name === serving.vessel);
   if (serving.vessel !== null && !named) return fail('vessel', 'gone', `${serving.vessel} is no longer on the shelf: choose another vessel.`);
-  let out: Sheet = named ? { ...scaled.value, vessel: named.vessel, tin: { ...scaled.value.tin, count: 1, also: [], layers: named.vessel.name === sheet.vessel.name ? scaled.value.tin.layers : null } } : scaled.value;
+  let out: Sheet = named
+    ? {
+        ...scaled.value,
+        vessel: named.vessel,
+        tin: { ...scaled.value.tin, count: 1, also: [], layers: named.vessel.name === sheet.vessel.name ? scaled.value.tin.layers : null },
+      }
+    : scaled.value;
   if (serving.placeId !== null) out = { ...out, cold: { ...out.cold, setup: { ...out.cold.setup, placeId: serving.placeId, airC: null } } };
   if (serving.portions > sheet.portions) out = fitBowlfuls(out, kitchen);
   // As many as Tin says, at its own size: those of another size are reckoned.
@@ -40,7 +46,10 @@ export function servedSheet(sheet: Sheet, serving: Pick<Serving, 'portions' | 'v
   if (!asPlanned && !isPerPortion(out.vessel) && out.tin.also.length === 0) {
     const { volumeMl } = analyseSheet({ ...out, tin: { ...out.tin, count: 1, layers: null } }, kitchen);
     if (volumeMl.ok) {
-      const fullest = Math.max(capacityMl(out.vessel), sheet.vessel.name === out.vessel.name ? (volumeMl.value / (serving.portions / sheet.portions)) / sheet.tin.count : 0);
+      const fullest = Math.max(
+        capacityMl(out.vessel),
+        sheet.vessel.name === out.vessel.name ? volumeMl.value / (serving.portions / sheet.portions) / sheet.tin.count : 0,
+      );
       const count = Math.max(1, Math.ceil(volumeMl.value / (fullest * OVER_RIM)));
       if (count !== out.tin.count) out = { ...out, tin: { ...out.tin, count } };
     }
@@ -54,11 +63,14 @@ export function madeOf(a: PartAnalysis): string | null {
   if (mixture.massG <= 0 || lines.some((l) => l.fromPart) || lines.some((l) => !l.read)) return null;
   const shares = new Map<string, number>();
   for (const l of lines) {
-    const key = l.kind === 'loss' ? 'loss' : `${l.ingredient?.id ?? l.name}${l.read!.fatPct === null || l.read!.fatPct === undefined ? '' : ` ${l.read!.fatPct}`}`;
+    const key =
+      l.kind === 'loss' ? 'loss' : `${l.ingredient?.id ?? l.name}${l.read!.fatPct === null || l.read!.fatPct === undefined ? '' : ` ${l.read!.fatPct}`}`;
     shares.set(key, (shares.get(key) ?? 0) + l.read!.massG / mixture.massG);
   }
   const made = [...shares].sort(([x], [y]) => (x < y ? -1 : 1)).map(([k, v]) => `${k} ${Math.round(1000 * v)}`);
-  const ways = Object.entries(a.part.ways).sort(([x], [y]) => (x < y ? -1 : 1)).map(([k, v]) => `${k}=${v}`);
+  const ways = Object.entries(a.part.ways)
+    .sort(([x], [y]) => (x < y ? -1 : 1))
+    .map(([k, v]) => `${k}=${v}`);
   return [a.part.kind, ...(a.whip.ok ? [a.part.whisk.stage] : []), ...ways, ...made].join('; ');
 }
 
@@ -91,5 +103,11 @@ function makeDish(sheet: Sheet, serving: Pick<Serving, 'portions' | 'vessel' | '
     const made = madeOf(a);
     return made ? [[a.part.id, made] as const] : [];
   });
-  return ok({ analysis, times, coldH, work: served.value.method === 'own' ? ownWorkOf(analysis, kitchen, times, coldH) : workOf(analysis, kitchen, times, coldH), madeOf: new Map(parts) });
+  return ok({
+    analysis,
+    times,
+    coldH,
+    work: served.value.method === 'own' ? ownWorkOf(analysis, kitchen, times, coldH) : workOf(analysis, kitchen, times, coldH),
+    madeOf: new Map(parts),
+  });
 }

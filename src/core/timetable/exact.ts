@@ -25,7 +25,12 @@ interface Span {
  * @param late the windows' latest starts, by which plans are compared. @param mostNodes after which it gives up.
  * @returns the best found, no worse than `known`, and whether that is proved; null where there is no plan (proved) or none was found.
  */
-export function branchAndBound(c: Compiled, late: Float64Array, known: Schedule | null, mostNodes: number): { readonly best: Schedule | null; readonly proved: boolean } {
+export function branchAndBound(
+  c: Compiled,
+  late: Float64Array,
+  known: Schedule | null,
+  mostNodes: number,
+): { readonly best: Schedule | null; readonly proved: boolean } {
   let best = known;
   let worth: Worth | null = known && worthOf(c, known.starts, late);
   let nodes = 0;
@@ -43,7 +48,11 @@ export function branchAndBound(c: Compiled, late: Float64Array, known: Schedule 
     }
     if (clash.kind === 'choose') {
       const { task, group } = clash;
-      for (const m of oneOf[task]![group]!) visit(oneOf.map((groups, i) => (i === task ? groups.map((g, k) => (k === group ? [m] : g)) : groups)), orders);
+      for (const m of oneOf[task]![group]!)
+        visit(
+          oneOf.map((groups, i) => (i === task ? groups.map((g, k) => (k === group ? [m] : g)) : groups)),
+          orders,
+        );
       return;
     }
     for (const a of clash.spans) for (const b of clash.spans) if (a !== b) visit(oneOf, [...orders, [b.first, a.last, -a.plus]]);

@@ -3,7 +3,16 @@ import { emptyLedger, enter, fitAt } from './ledger';
 import { compile, type Project, type Task } from './project';
 import { seededNumbers } from '../random';
 
-const free = (id: string, minutes: number, more: Partial<Task> = {}): Task => ({ id, name: id, minutes, notBefore: null, at: null, oneOf: [], uses: [], ...more });
+const free = (id: string, minutes: number, more: Partial<Task> = {}): Task => ({
+  id,
+  name: id,
+  minutes,
+  notBefore: null,
+  at: null,
+  oneOf: [],
+  uses: [],
+  ...more,
+});
 
 /** Two cooks, one only by halves of the day; a pool of five, an oven of two shelves; some tasks that lie already, one to be placed. */
 function laid(seed: number): { readonly project: Project; readonly starts: readonly number[] } {
@@ -22,8 +31,21 @@ function laid(seed: number): { readonly project: Project; readonly starts: reado
       tasks,
       gaps: [],
       stays: random() < 0.5 && tasks.length > 2 ? [{ from: 'new', until: 't0', use: { pool: 'p', amount: whole(1, 3) } }] : [],
-      machines: [{ id: 'a', name: 'A', open: null }, { id: 'b', name: 'B', open: [[0, 30], [45, 80]] }],
-      pools: [{ id: 'p', name: 'P', capacity: 5, unit: '' }, { id: 'oven', name: 'Oven', capacity: 2, unit: '' }],
+      machines: [
+        { id: 'a', name: 'A', open: null },
+        {
+          id: 'b',
+          name: 'B',
+          open: [
+            [0, 30],
+            [45, 80],
+          ],
+        },
+      ],
+      pools: [
+        { id: 'p', name: 'P', capacity: 5, unit: '' },
+        { id: 'oven', name: 'Oven', capacity: 2, unit: '' },
+      ],
       goals: [],
       from: 0,
     },
@@ -49,7 +71,7 @@ describe('who has what when', () => {
       let slow = -1;
       for (let t = 90; t >= 0 && slow < 0; t--) if (fitAt(c, ledger, at, 0, t).ok) slow = t;
       let quick = -1;
-      for (let t = 90; t >= 0; ) {
+      for (let t = 90; t >= 0;) {
         const fit = fitAt(c, ledger, at, 0, t);
         if (fit.ok) {
           quick = t;
@@ -68,7 +90,15 @@ describe('who has what when', () => {
   });
 
   it('touching is no overlap, and a task of no length takes nothing', () => {
-    const c = compile({ tasks: [free('a', 10, { oneOf: [['m']] }), free('b', 10, { oneOf: [['m']] }), free('c', 0, { uses: [{ pool: 'p', amount: 9 }] })], gaps: [], stays: [], machines: [{ id: 'm', name: 'M', open: null }], pools: [{ id: 'p', name: 'P', capacity: 1, unit: '' }], goals: [], from: 0 });
+    const c = compile({
+      tasks: [free('a', 10, { oneOf: [['m']] }), free('b', 10, { oneOf: [['m']] }), free('c', 0, { uses: [{ pool: 'p', amount: 9 }] })],
+      gaps: [],
+      stays: [],
+      machines: [{ id: 'm', name: 'M', open: null }],
+      pools: [{ id: 'p', name: 'P', capacity: 1, unit: '' }],
+      goals: [],
+      from: 0,
+    });
     const ledger = emptyLedger(c);
     const at = new Float64Array([20, NaN, NaN]);
     enter(c, ledger, at, 0, [0]);

@@ -113,7 +113,8 @@ export function fitAt(c: Compiled, ledger: Ledger, placed: Float64Array, task: n
     if (minutes > 0) {
       for (const u of c.uses[task]!) {
         const short = shortage(ledger.pools[u.pool]!, c.project.pools[u.pool]!.capacity, t, to, u.amount, u.setting);
-        if (short) return { ok: false, tryBefore: (short.at > t ? short.at : short.since) - minutes, because: { kind: 'pool', resource: u.pool, task: short.task } };
+        if (short)
+          return { ok: false, tryBefore: (short.at > t ? short.at : short.since) - minutes, because: { kind: 'pool', resource: u.pool, task: short.task } };
         note(u.pool, t, to, u.amount, u.setting);
       }
     }
@@ -124,7 +125,12 @@ export function fitAt(c: Compiled, ledger: Ledger, placed: Float64Array, task: n
       if (Number.isNaN(from) || Number.isNaN(until) || until <= from) continue;
       const short = shortage(ledger.pools[stay.pool]!, c.project.pools[stay.pool]!.capacity, from, until, stay.amount, stay.setting);
       // Its beginning earlier only makes a stay longer; its end earlier makes it shorter.
-      if (short) return { ok: false, tryBefore: stay.until === task && short.at > from ? short.at : -Infinity, because: { kind: 'stay', resource: stay.pool, task: short.task } };
+      if (short)
+        return {
+          ok: false,
+          tryBefore: stay.until === task && short.at > from ? short.at : -Infinity,
+          because: { kind: 'stay', resource: stay.pool, task: short.task },
+        };
       note(stay.pool, from, until, stay.amount, stay.setting);
     }
     return { ok: true, machines };
@@ -144,9 +150,11 @@ export function enter(c: Compiled, ledger: Ledger, placed: Float64Array, task: n
   for (const s of c.staysOf[task]!) {
     const stay = c.stays[s]!;
     const [a, b] = [placed[stay.from]!, placed[stay.until]!];
-    if (!Number.isNaN(a) && !Number.isNaN(b) && b > a) ledger.pools[stay.pool]!.push({ task: stay.from, from: a, to: b, amount: stay.amount, setting: stay.setting });
+    if (!Number.isNaN(a) && !Number.isNaN(b) && b > a)
+      ledger.pools[stay.pool]!.push({ task: stay.from, from: a, to: b, amount: stay.amount, setting: stay.setting });
   }
 }
 
 /** The plan as it is handed out: machines by name. */
-export const placedOf = (c: Compiled, starts: Float64Array, machines: readonly (readonly number[])[]): readonly Placed[] => Array.from(starts, (start, i) => ({ start, machines: machines[i]!.map((m) => c.project.machines[m]!.id) }));
+export const placedOf = (c: Compiled, starts: Float64Array, machines: readonly (readonly number[])[]): readonly Placed[] =>
+  Array.from(starts, (start, i) => ({ start, machines: machines[i]!.map((m) => c.project.machines[m]!.id) }));

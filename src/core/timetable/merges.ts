@@ -18,7 +18,10 @@ export interface Merge {
 }
 
 /** Parts that are made of the same in the same way, wherever they are. */
-export function likeParts(f: ServiceFacts, cache: DishCache): readonly { readonly madeOf: string; readonly part: string; readonly dishes: readonly string[]; readonly massG: number }[] {
+export function likeParts(
+  f: ServiceFacts,
+  cache: DishCache,
+): readonly { readonly madeOf: string; readonly part: string; readonly dishes: readonly string[]; readonly massG: number }[] {
   const found = new Map<string, { part: string; dishes: string[]; massG: number }>();
   for (const serving of f.service.servings) {
     const sheet = f.sheets.get(serving.sheetId);

@@ -16,4 +16,9 @@ export function calls(plan: ServicePlan, t: PlannedTask): boolean {
 export const momentsOf = (plan: ServicePlan, href: string, now: number): readonly DueMoment[] =>
   plan.tasks
     .filter((t) => t.start * MINUTE_MS > now && calls(plan, t))
-    .map((t) => ({ at: t.start * MINUTE_MS, says: t.kind === 'served' ? `${t.dish} is served` : `${t.dish}: ${inSentence(t.name)}`, href: t.kind === 'served' ? href : `${href}?task=${encodeURIComponent(t.id)}`, rings: true }));
+    .map((t) => ({
+      at: t.start * MINUTE_MS,
+      says: t.kind === 'served' ? `${t.dish} is served` : `${t.dish}: ${inSentence(t.name)}`,
+      href: t.kind === 'served' ? href : `${href}?task=${encodeURIComponent(t.id)}`,
+      rings: true,
+    }));

@@ -42,19 +42,28 @@ describe('the tasks of a method of the cook’s own', () => {
   });
   it('done the day before is over when that day is', () => {
     const whip = task(/whip/i).key;
-    expect(gaps.filter((g) => g.from === whip && g.on !== undefined)).toEqual([{ from: whip, to: 'served', min: 0, max: null, on: { days: 1, by: null }, says: 'done the day before' }]);
+    expect(gaps.filter((g) => g.from === whip && g.on !== undefined)).toEqual([
+      { from: whip, to: 'served', min: 0, max: null, on: { days: 1, by: null }, says: 'done the day before' },
+    ]);
   });
   it('an oven is hot before it is needed, and no sooner', () => {
-    const nests = workOf(writtenSheet('Nests\n\n4 egg whites\n240 g caster sugar\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 90 minutes.'));
+    const nests = workOf(
+      writtenSheet('Nests\n\n4 egg whites\n240 g caster sugar\n\nWhisk the whites with the sugar until stiff. Bake at 110 °C for 90 minutes.'),
+    );
     const bake = nests.tasks.find((t) => t.kind === 'oven')!;
     const hot = nests.tasks.find((t) => t.kind === 'ahead')!;
     expect(bake).toMatchObject({ minutes: 90, oven: { shelves: 1, setting: '110' } });
     expect(nests.gaps.find((g) => g.from === hot.key && g.to === bake.key)).toMatchObject({ min: 0, max: 0 });
   });
   it('six tarts from a tray of six take one tray from the shelf, seven take two', () => {
-    const tarts = writtenSheet('Lemon tarts\nMakes 6 tarts\n\n150 g digestive biscuits\n60 g butter\n300 ml double cream\n397 g condensed milk\n\nCrush the biscuits and mix with the melted butter. Press into a tray of six tart moulds. Whisk the cream with the condensed milk until thick. Fill the tarts and chill for 3 hours.');
+    const tarts = writtenSheet(
+      'Lemon tarts\nMakes 6 tarts\n\n150 g digestive biscuits\n60 g butter\n300 ml double cream\n397 g condensed milk\n\nCrush the biscuits and mix with the melted butter. Press into a tray of six tart moulds. Whisk the cream with the condensed milk until thick. Fill the tarts and chill for 3 hours.',
+    );
     const tray = GANNET_QUAY.vessels.find((v) => v.vessel.kind === 'mould' && cavitiesOf(v.vessel) === 6)!;
-    const trays = (portions: number) => ownWorkOf(analyseSheet({ ...tarts, vessel: tray.vessel, portions }, GANNET_QUAY), GANNET_QUAY, 1, null).stays.flatMap((s) => (s.what.kind === 'vessel' ? [s.what.count] : []));
+    const trays = (portions: number) =>
+      ownWorkOf(analyseSheet({ ...tarts, vessel: tray.vessel, portions }, GANNET_QUAY), GANNET_QUAY, 1, null).stays.flatMap((s) =>
+        s.what.kind === 'vessel' ? [s.what.count] : [],
+      );
     expect(trays(6)).toEqual([1]);
     expect(trays(7)).toEqual([2]);
   });

@@ -14,7 +14,21 @@ import { SERVED } from './names';
 import { handsOf, holdH, holdSays, minutesOf, type Work, type WorkGap, type WorkKind, type WorkStay, type WorkTask } from './work';
 
 /** Hands of a step that does not say how long, min (house). */
-const USUAL_MIN: Readonly<Record<StepWork, number>> = { hands: 3, whisk: 6, beat: 4, fold: 5, heat: 8, bake: 15, soak: 5, wait: 20, chill: 120, freeze: 360, fill: 6, finish: 4, serve: 2 };
+const USUAL_MIN: Readonly<Record<StepWork, number>> = {
+  hands: 3,
+  whisk: 6,
+  beat: 4,
+  fold: 5,
+  heat: 8,
+  bake: 15,
+  soak: 5,
+  wait: 20,
+  chill: 120,
+  freeze: 360,
+  fill: 6,
+  finish: 4,
+  serve: 2,
+};
 /** A foam waits no longer for what it is folded into or spread on, min (house). */
 const FOAM_MOST_MIN = 90;
 /** What leaves the hands goes into the cold, the oven or its rest within this, min (house). */
@@ -52,10 +66,36 @@ export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, col
     const { minutes, because } = timeOf(step, work, a, times, waits.get(step.id));
     const kind: WorkKind = !by ? 'hands' : work === 'bake' ? 'oven' : work === 'chill' || work === 'freeze' ? 'cold' : 'wait';
     const oven = work === 'bake' ? { shelves: 1, setting: `${step.ovenC ?? 'hot'}` } : step.machine === 'oven' && by ? { shelves: 1, setting: 'off' } : null;
-    tasks.push({ key: step.id, way: step.id, stepId: step.id, partId: step.partId, kind, name: step.title, minutes, because, hands: !by && minutes > 0, mixerId: step.whisks || step.machine === 'mixer' ? (a?.mixer ?? s.parts[0]?.mixer ?? null)?.id ?? null : null, hob: step.machine === 'hob', oven });
+    tasks.push({
+      key: step.id,
+      way: step.id,
+      stepId: step.id,
+      partId: step.partId,
+      kind,
+      name: step.title,
+      minutes,
+      because,
+      hands: !by && minutes > 0,
+      mixerId: step.whisks || step.machine === 'mixer' ? ((a?.mixer ?? s.parts[0]?.mixer ?? null)?.id ?? null) : null,
+      hob: step.machine === 'hob',
+      oven,
+    });
     if (work === 'bake' && step.ovenC !== null) {
       const hot = `${step.id}/oven`;
-      tasks.push({ key: hot, way: hot, stepId: null, partId: step.partId, kind: 'ahead', name: `Oven to ${withUnit(plainNumber(step.ovenC, 0), '°C')}`, minutes: OVEN_HEATS_MIN, because: `an oven takes ${OVEN_HEATS_MIN}\u00a0min to its heat`, hands: false, mixerId: null, hob: false, oven: { shelves: 0, setting: `${step.ovenC}` } });
+      tasks.push({
+        key: hot,
+        way: hot,
+        stepId: null,
+        partId: step.partId,
+        kind: 'ahead',
+        name: `Oven to ${withUnit(plainNumber(step.ovenC, 0), '°C')}`,
+        minutes: OVEN_HEATS_MIN,
+        because: `an oven takes ${OVEN_HEATS_MIN}\u00a0min to its heat`,
+        hands: false,
+        mixerId: null,
+        hob: false,
+        oven: { shelves: 0, setting: `${step.ovenC}` },
+      });
       const lit = steps.find((x, k) => k < i && isLit(x, step, steps));
       if (lit) gap(lit.id, hot, 0, LIT_MOST_MIN, '');
       const hotAlready = steps.slice(0, i).some((x) => workOfStep(x) === 'bake' && x.partId === step.partId);
@@ -73,14 +113,28 @@ export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, col
       }
       // Somebody must be there when it ends: at night nothing leaves the oven, or the ice, by itself.
       const key = `${step.id}/from/${id}`;
-      tasks.push({ key, way: key, stepId: null, partId: step.partId, kind: 'hands', name: moved, minutes: MOVE_MIN, because: 'it does not go there by itself', hands: true, mixerId: null, hob: false, oven: null });
+      tasks.push({
+        key,
+        way: key,
+        stepId: null,
+        partId: step.partId,
+        kind: 'hands',
+        name: moved,
+        minutes: MOVE_MIN,
+        because: 'it does not go there by itself',
+        hands: true,
+        mixerId: null,
+        hob: false,
+        oven: null,
+      });
       gap(id, key, 0, AT_ONCE_MIN, says);
       gap(key, step.id, 0, goesByItself(workOfStep(step)) ? 0 : null, '');
     }
   });
   for (const step of steps) {
     if (!awaited.has(step.id)) gap(step.id, SERVED, 0, null, 'finished before it is served');
-    if (step.ahead > 0 || step.by !== null) gaps.push({ from: step.id, to: SERVED, min: 0, max: null, on: { days: step.ahead, by: step.by }, says: `done ${dayWords(step)}` });
+    if (step.ahead > 0 || step.by !== null)
+      gaps.push({ from: step.id, to: SERVED, min: 0, max: null, on: { days: step.ahead, by: step.by }, says: `done ${dayWords(step)}` });
   }
 
   // From when it is put together on, it is kept no longer than it is good.
@@ -90,10 +144,14 @@ export function ownWorkOf(s: SheetAnalysis, kitchen: Kitchen, times: number, col
   const place = placeOf(kitchen, s.sheet.cold.setup, s.sheet.family);
   const litres = filledVessels(s).reduce((sum, f) => sum + (f.count * capacityMl(f.vessel) * ROOM_PER_LITRE) / 1000, 0);
   const cold = steps.find((x) => (workOfStep(x) === 'chill' || workOfStep(x) === 'freeze') && x.partId === null);
-  if (cold && place && place.litres > 0 && (workOfStep(cold) === 'freeze') === isFreezer(place)) stays.push({ from: cold.id, until: SERVED, what: { kind: 'place', placeId: place.id, litres } });
+  if (cold && place && place.litres > 0 && (workOfStep(cold) === 'freeze') === isFreezer(place))
+    stays.push({ from: cold.id, until: SERVED, what: { kind: 'place', placeId: place.id, litres } });
   const first = steps.find((x) => workOfStep(x) === 'fill');
   const onShelf = new Set(kitchen.vessels.map((v) => v.vessel.name));
-  if (first) for (const f of filledVessels(s)) if (onShelf.has(f.vessel.name)) stays.push({ from: first.id, until: SERVED, what: { kind: 'vessel', name: f.vessel.name, count: Math.ceil(f.count / cavitiesOf(f.vessel)) } });
+  if (first)
+    for (const f of filledVessels(s))
+      if (onShelf.has(f.vessel.name))
+        stays.push({ from: first.id, until: SERVED, what: { kind: 'vessel', name: f.vessel.name, count: Math.ceil(f.count / cavitiesOf(f.vessel)) } });
   return { tasks, gaps: gaps.filter((g) => g.from !== g.to), stays };
 }
 
@@ -120,15 +178,23 @@ function waitsFor(id: string, other: string, steps: readonly Step[], seen = new 
   return (steps.find((x) => x.id === id)?.after ?? []).some((a) => a === other || waitsFor(a, other, steps, seen));
 }
 
-function timeOf(step: Step, work: StepWork, a: PartAnalysis | null, times: number, cold: ColdWait | undefined): { readonly minutes: number; readonly because: string } {
+function timeOf(
+  step: Step,
+  work: StepWork,
+  a: PartAnalysis | null,
+  times: number,
+  cold: ColdWait | undefined,
+): { readonly minutes: number; readonly because: string } {
   if (byItself(step)) {
     if (step.minutes) {
       const [low, high] = step.minutes;
       const minutes = Math.max(1, Math.ceil((high <= LONG_WAIT_MIN ? high : low) - 1e-9));
       return { minutes, because: `the recipe: ${low === high ? '' : `${showHours(low / 60)} to `}${showHours(high / 60)}` };
     }
-    if (cold?.by === 'least') return { minutes: minutesOf(cold.h[0]), because: `Cold: it is ready as it is; the recipe does not say how long, ${showHours(cold.h[0])} are taken` };
-    if (cold) return { minutes: minutesOf(cold.h[0]), because: `Cold: ready after ${showHours(cold.h[0])} in this vessel, in this place; the recipe does not say` };
+    if (cold?.by === 'least')
+      return { minutes: minutesOf(cold.h[0]), because: `Cold: it is ready as it is; the recipe does not say how long, ${showHours(cold.h[0])} are taken` };
+    if (cold)
+      return { minutes: minutesOf(cold.h[0]), because: `Cold: ready after ${showHours(cold.h[0])} in this vessel, in this place; the recipe does not say` };
     const h = step.waitH ? step.waitH[step.waitH[1] > 1.5 ? 0 : 1] : USUAL_MIN[work] / 60;
     return { minutes: minutesOf(h), because: `the recipe does not say; ${showHours(h)} are taken` };
   }
@@ -139,7 +205,11 @@ function timeOf(step: Step, work: StepWork, a: PartAnalysis | null, times: numbe
 }
 
 /** Whether a step is that of turning on the oven for a bake. */
-const isLit = (x: Step, bake: Step, steps: readonly Step[]): boolean => x.machine === 'oven' && workOfStep(x) === 'hands' && waitsFor(bake.id, x.id, steps) && !steps.some((y) => workOfStep(y) === 'bake' && waitsFor(x.id, y.id, steps));
+const isLit = (x: Step, bake: Step, steps: readonly Step[]): boolean =>
+  x.machine === 'oven' &&
+  workOfStep(x) === 'hands' &&
+  waitsFor(bake.id, x.id, steps) &&
+  !steps.some((y) => workOfStep(y) === 'bake' && waitsFor(x.id, y.id, steps));
 
 const COLD_WORKS: ReadonlySet<StepWork> = new Set(['chill', 'freeze']);
 
@@ -168,5 +238,8 @@ function mostBetween(prev: Step, next: Step): number | null {
 /** What still has to happen after a step at the least, min: a rest of two days is meant. */
 function leastAfter(step: Step, steps: readonly Step[]): number {
   const rest = steps.slice(steps.indexOf(step));
-  return rest.reduce((sum, x) => sum + (goesByItself(workOfStep(x)) ? (x.minutes?.[0] ?? 60 * (x.waitH?.[0] ?? 0)) : (x.handsMin ?? USUAL_MIN[workOfStep(x)])), 0) + DAY_MIN * (1 + step.ahead);
+  return (
+    rest.reduce((sum, x) => sum + (goesByItself(workOfStep(x)) ? (x.minutes?.[0] ?? 60 * (x.waitH?.[0] ?? 0)) : (x.handsMin ?? USUAL_MIN[workOfStep(x)])), 0) +
+    DAY_MIN * (1 + step.ahead)
+  );
 }

@@ -11,7 +11,16 @@ const planned = (p: Project): Planned => {
   if (!found.ok) throw new Error(found.fault.says);
   return found.value;
 };
-const task = (id: string, minutes: number, more: Partial<Task> = {}): Task => ({ id, name: id, minutes, notBefore: null, at: null, oneOf: [], uses: [], ...more });
+const task = (id: string, minutes: number, more: Partial<Task> = {}): Task => ({
+  id,
+  name: id,
+  minutes,
+  notBefore: null,
+  at: null,
+  oneOf: [],
+  uses: [],
+  ...more,
+});
 const gap = (from: string, to: string, min = 0, max: number | null = null): Gap => ({ from, to, min, max, says: `${from} before ${to}` });
 const bare: Project = { tasks: [], gaps: [], stays: [], machines: [], pools: [], goals: [], from: 0 };
 
@@ -47,8 +56,16 @@ describe('over 2 000 random kitchens', () => {
       const project = randomKitchen(seed);
       const before = planned(project);
       const extra = seed % 4 === 1 ? 'cook' : 'bowl';
-      const more = { id: `${extra}-more`, name: 'one more', open: extra === 'cook' ? [[480, 1320] as const, [1920, 2760] as const, [3360, 4200] as const] : null };
-      const after = planned({ ...project, machines: [...project.machines, more], tasks: project.tasks.map((t) => ({ ...t, oneOf: t.oneOf.map((g) => (g[0]!.startsWith(extra) ? [...g, more.id] : g)) })) });
+      const more = {
+        id: `${extra}-more`,
+        name: 'one more',
+        open: extra === 'cook' ? [[480, 1320] as const, [1920, 2760] as const, [3360, 4200] as const] : null,
+      };
+      const after = planned({
+        ...project,
+        machines: [...project.machines, more],
+        tasks: project.tasks.map((t) => ({ ...t, oneOf: t.oneOf.map((g) => (g[0]!.startsWith(extra) ? [...g, more.id] : g)) })),
+      });
       if (!before.ok) continue;
       expect(after.ok, `seed ${seed}`).toBe(true);
       if (after.ok) expect(after.plan.worth.leadMin, `seed ${seed}`).toBeLessThanOrEqual(before.plan.worth.leadMin);
@@ -60,7 +77,10 @@ describe('over 2 000 random kitchens', () => {
       const project = randomKitchen(seed);
       if (!planned(project).ok) continue;
       const random = seededNumbers(seed);
-      const longer = { ...project, gaps: project.gaps.map((g) => (g.max !== null && g.max > 0 && random() < 0.5 ? { ...g, max: g.max + 5 + Math.floor(random() * 200) } : g)) };
+      const longer = {
+        ...project,
+        gaps: project.gaps.map((g) => (g.max !== null && g.max > 0 && random() < 0.5 ? { ...g, max: g.max + 5 + Math.floor(random() * 200) } : g)),
+      };
       expect(planned(longer).ok, `seed ${seed}`).toBe(true);
     }
   });
@@ -72,7 +92,8 @@ function byHand(project: Project): number | null {
   const last = Math.max(...tasks.map((t) => t.at ?? 0));
   let best: number | null = null;
   const placed: { start: number; machines: string[] }[] = [];
-  const choose = (groups: readonly (readonly string[])[]): string[][] => groups.reduce<string[][]>((all, g) => all.flatMap((chosen) => g.map((m) => [...chosen, m])), [[]]);
+  const choose = (groups: readonly (readonly string[])[]): string[][] =>
+    groups.reduce<string[][]>((all, g) => all.flatMap((chosen) => g.map((m) => [...chosen, m])), [[]]);
   const visit = (i: number): void => {
     if (i === tasks.length) {
       if (brokenBy(project, placed).length > 0) return;
@@ -85,7 +106,12 @@ function byHand(project: Project): number | null {
     for (let start = t.at ?? last; start >= (t.at ?? project.from); start--) {
       for (const machines of choose(t.oneOf)) {
         placed.push({ start, machines });
-        const so = { ...project, tasks: tasks.slice(0, i + 1), stays: project.stays.filter((s) => [s.from, s.until].every((id) => tasks.slice(0, i + 1).some((x) => x.id === id))), gaps: project.gaps.filter((g) => [g.from, g.to].every((id) => tasks.slice(0, i + 1).some((x) => x.id === id))) };
+        const so = {
+          ...project,
+          tasks: tasks.slice(0, i + 1),
+          stays: project.stays.filter((s) => [s.from, s.until].every((id) => tasks.slice(0, i + 1).some((x) => x.id === id))),
+          gaps: project.gaps.filter((g) => [g.from, g.to].every((id) => tasks.slice(0, i + 1).some((x) => x.id === id))),
+        };
         if (brokenBy(so, placed).length === 0) visit(i + 1);
         placed.pop();
       }
@@ -107,7 +133,13 @@ function smallProject(seed: number): Project {
   const hands = cooks === 1 ? ['a'] : ['a', 'b'];
   for (let i = 0; i < free; i++) {
     const kind = whole(0, 3);
-    tasks.push(task(`t${i}`, whole(1, 3), { oneOf: kind < 2 ? [hands] : [], uses: kind === 2 ? [{ pool: 'p', amount: whole(1, 3), ...(random() < 0.4 ? { setting: `${whole(1, 2)}` } : {}) }] : [], notBefore: random() < 0.15 ? whole(0, 3) : null }));
+    tasks.push(
+      task(`t${i}`, whole(1, 3), {
+        oneOf: kind < 2 ? [hands] : [],
+        uses: kind === 2 ? [{ pool: 'p', amount: whole(1, 3), ...(random() < 0.4 ? { setting: `${whole(1, 2)}` } : {}) }] : [],
+        notBefore: random() < 0.15 ? whole(0, 3) : null,
+      }),
+    );
     const to = i > 0 && random() < 0.5 ? `t${whole(0, i - 1)}` : 'serve';
     const min = whole(0, 2);
     gaps.push(gap(`t${i}`, to, min, random() < 0.4 ? min + whole(0, 3) : null));
@@ -117,7 +149,20 @@ function smallProject(seed: number): Project {
     tasks,
     gaps,
     stays,
-    machines: [{ id: 'a', name: 'A', open: random() < 0.4 ? [[0, whole(2, 4)], [whole(4, 5), serve]] : null }, { id: 'b', name: 'B', open: random() < 0.5 ? [[whole(0, 3), serve]] : null }],
+    machines: [
+      {
+        id: 'a',
+        name: 'A',
+        open:
+          random() < 0.4
+            ? [
+                [0, whole(2, 4)],
+                [whole(4, 5), serve],
+              ]
+            : null,
+      },
+      { id: 'b', name: 'B', open: random() < 0.5 ? [[whole(0, 3), serve]] : null },
+    ],
     pools: [{ id: 'p', name: 'P', capacity: 3, unit: '' }],
     goals: [{ serve: 'serve', tasks: tasks.slice(1).map((t) => t.id) }],
     from: 0,
@@ -144,9 +189,17 @@ describe('small projects', () => {
   it('one mixer: two whisks lie one after the other, the fold right after the last', () => {
     const project: Project = {
       ...bare,
-      tasks: [task('serve', 0, { at: 1200 }), task('yolks', 8, { oneOf: [['cook'], ['mixer']] }), task('cream', 5, { oneOf: [['cook'], ['mixer']] }), task('fold', 6, { oneOf: [['cook']] })],
+      tasks: [
+        task('serve', 0, { at: 1200 }),
+        task('yolks', 8, { oneOf: [['cook'], ['mixer']] }),
+        task('cream', 5, { oneOf: [['cook'], ['mixer']] }),
+        task('fold', 6, { oneOf: [['cook']] }),
+      ],
       gaps: [gap('yolks', 'fold', 0, 15), gap('cream', 'fold', 0, 20), gap('fold', 'serve', 60, null)],
-      machines: [{ id: 'cook', name: 'Cook', open: null }, { id: 'mixer', name: 'Mixer', open: null }],
+      machines: [
+        { id: 'cook', name: 'Cook', open: null },
+        { id: 'mixer', name: 'Mixer', open: null },
+      ],
       goals: [{ serve: 'serve', tasks: ['yolks', 'cream', 'fold'] }],
     };
     const found = planned(project);
@@ -159,7 +212,16 @@ describe('small projects', () => {
       ...bare,
       tasks: [task('serve', 0, { at: 1440 + 600 }), task('fill', 20, { oneOf: [['cook']] }), task('set', 600)],
       gaps: [gap('fill', 'set', 0, 0), gap('set', 'serve')],
-      machines: [{ id: 'cook', name: 'Cook', open: [[480, 1140], [1440 + 480, 1440 + 1140]] }],
+      machines: [
+        {
+          id: 'cook',
+          name: 'Cook',
+          open: [
+            [480, 1140],
+            [1440 + 480, 1440 + 1140],
+          ],
+        },
+      ],
       goals: [{ serve: 'serve', tasks: ['fill', 'set'] }],
     };
     const found = planned(project);
@@ -169,7 +231,13 @@ describe('small projects', () => {
   it('an oven of two shelves takes two trays at one heat, and one after the other at two', () => {
     const oven = (setting: string) => ({ uses: [{ pool: 'oven', amount: 1, setting }] });
     const starts = (second: string): readonly number[] => {
-      const found = planned({ ...bare, tasks: [task('serve', 0, { at: 300 }), task('one', 60, oven('100')), task('two', 60, oven(second))], gaps: [gap('one', 'serve'), gap('two', 'serve')], pools: [{ id: 'oven', name: 'Oven', capacity: 2, unit: 'shelf' }], goals: [{ serve: 'serve', tasks: ['one', 'two'] }] });
+      const found = planned({
+        ...bare,
+        tasks: [task('serve', 0, { at: 300 }), task('one', 60, oven('100')), task('two', 60, oven(second))],
+        gaps: [gap('one', 'serve'), gap('two', 'serve')],
+        pools: [{ id: 'oven', name: 'Oven', capacity: 2, unit: 'shelf' }],
+        goals: [{ serve: 'serve', tasks: ['one', 'two'] }],
+      });
       return found.ok ? found.plan.placed.map((p) => p.start).sort((a, b) => a - b) : [];
     };
     expect(starts('100')).toEqual([240, 240, 300]);
@@ -187,7 +255,11 @@ describe('what cannot be', () => {
   });
 
   it('a hold shorter than its chain', () => {
-    const found = planned({ ...bare, tasks: [serve, task('whisk', 5), task('chill', 40), task('fold', 5)], gaps: [gap('whisk', 'chill'), gap('chill', 'fold'), gap('whisk', 'fold', 0, 20)] });
+    const found = planned({
+      ...bare,
+      tasks: [serve, task('whisk', 5), task('chill', 40), task('fold', 5)],
+      gaps: [gap('whisk', 'chill'), gap('chill', 'fold'), gap('whisk', 'fold', 0, 20)],
+    });
     expect(found.ok).toBe(false);
     if (!found.ok) expect(found.why).toMatchObject({ kind: 'circle', of: 'hold', gap: 2 });
   });

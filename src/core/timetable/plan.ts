@@ -40,11 +40,14 @@ function checked(project: Project): Result<Project> {
   for (const t of project.tasks) {
     if (ids.has(t.id)) return fail('tasks', 'twice', `There are two tasks called ${t.id}.`);
     ids.add(t.id);
-    if (!Number.isInteger(t.minutes) || t.minutes < 0) return fail('tasks', 'minutes', `${t.name} takes ${t.minutes} min: it must be whole minutes, none at least.`);
+    if (!Number.isInteger(t.minutes) || t.minutes < 0)
+      return fail('tasks', 'minutes', `${t.name} takes ${t.minutes} min: it must be whole minutes, none at least.`);
     if (t.uses.some((u) => !(u.amount >= 0))) return fail('tasks', 'amount', `${t.name} takes less than nothing of something.`);
   }
   if (project.tasks.length > MOST_TASKS) return fail('tasks', 'many', `That is ${project.tasks.length} tasks; at most ${MOST_TASKS} are planned at once.`);
-  for (const g of project.gaps) if (!Number.isInteger(g.min) || (g.max !== null && (!Number.isInteger(g.max) || g.max < g.min))) return fail('gaps', 'minutes', `${g.says || 'A gap'}: at least ${g.min}, at most ${g.max} min cannot be kept.`);
+  for (const g of project.gaps)
+    if (!Number.isInteger(g.min) || (g.max !== null && (!Number.isInteger(g.max) || g.max < g.min)))
+      return fail('gaps', 'minutes', `${g.says || 'A gap'}: at least ${g.min}, at most ${g.max} min cannot be kept.`);
   if (!Number.isFinite(project.from)) return fail('from', 'missing', 'The plan has no beginning.');
   if (!project.tasks.some((t) => t.at !== null)) return fail('tasks', 'nothing-fixed', 'Nothing has a fixed time: there is nothing to count back from.');
   return ok(project);
@@ -58,7 +61,12 @@ function prefixes(c: Compiled): readonly Compiled[] {
   let all: readonly Compiled[] = [c];
   for (const key of choices(c)) {
     const size = key.split(',').length;
-    all = all.flatMap((base) => Array.from({ length: size }, (_, k) => ({ ...base, oneOf: base.oneOf.map((groups) => groups.map((g) => (g.join(',') === key ? g.slice(0, k + 1) : g))) })));
+    all = all.flatMap((base) =>
+      Array.from({ length: size }, (_, k) => ({
+        ...base,
+        oneOf: base.oneOf.map((groups) => groups.map((g) => (g.join(',') === key ? g.slice(0, k + 1) : g))),
+      })),
+    );
   }
   return all;
 }
@@ -81,7 +89,10 @@ export function planProject(project: Project, effort: Effort = 'thorough'): Resu
   const circle = contradictionIn(c);
   if (circle) {
     const hold = circle.find((r) => r.kind === 'max');
-    return ok({ ok: false, why: { kind: 'circle', of: hold ? 'hold' : 'wait', tasks: [...new Set(circle.flatMap((r) => [r.from, r.to]))], gap: (hold ?? circle[0]!).gap } });
+    return ok({
+      ok: false,
+      why: { kind: 'circle', of: hold ? 'hold' : 'wait', tasks: [...new Set(circle.flatMap((r) => [r.from, r.to]))], gap: (hold ?? circle[0]!).gap },
+    });
   }
   const whole = windowsOf(c);
   if (!whole.ok) return ok({ ok: false, why: { kind: 'clash', clash: whole.clash } });

@@ -165,6 +165,8 @@ export function compile(project: Project): Compiled {
     into: into.map((row) => Float64Array.from(row)),
     stays,
     staysOf,
-    goals: project.goals.flatMap((g) => (number.has(g.serve) ? [{ serve: number.get(g.serve)!, tasks: g.tasks.flatMap((t) => (number.has(t) ? [number.get(t)!] : [])) }] : [])),
+    goals: project.goals.flatMap((g) =>
+      number.has(g.serve) ? [{ serve: number.get(g.serve)!, tasks: g.tasks.flatMap((t) => (number.has(t) ? [number.get(t)!] : [])) }] : [],
+    ),
   };
 }

@@ -25,12 +25,15 @@ export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone
       const dishes = new Set(why.tasks.map((i) => facts[i]!.dish));
       const names = why.tasks.filter((i) => facts[i]!.kind !== 'served').map((i) => (dishes.size === 1 ? `‘${inSentence(facts[i]!.name)}’` : says(i)));
       const whose = dishes.size === 1 ? `${[...dishes][0]}: ` : '';
-      return why.of === 'wait' ? `${whose}these wait for each other in a circle: ${list(names)}.` : `${whose}${project.gaps[why.gap]!.says || 'a wait'}, but what must happen meanwhile takes longer: ${list([...new Set(names)])}.`;
+      return why.of === 'wait'
+        ? `${whose}these wait for each other in a circle: ${list(names)}.`
+        : `${whose}${project.gaps[why.gap]!.says || 'a wait'}, but what must happen meanwhile takes longer: ${list([...new Set(names)])}.`;
     }
     case 'clash': {
       const { task, soon, late, rules, side } = why.clash;
       const fact = facts[task]!;
-      if (!Number.isFinite(soon) || !Number.isFinite(late)) return `No cook is there for ${says(task)} at a time that would do${Number.isFinite(late) ? ` (by ${dayClock(late, zone)})` : Number.isFinite(soon) ? ` (from ${dayClock(soon, zone)})` : ''}.`;
+      if (!Number.isFinite(soon) || !Number.isFinite(late))
+        return `No cook is there for ${says(task)} at a time that would do${Number.isFinite(late) ? ` (by ${dayClock(late, zone)})` : Number.isFinite(soon) ? ` (from ${dayClock(soon, zone)})` : ''}.`;
       const others = [...new Set(rules.flatMap((r) => chainTasks(r, project)))].filter((i) => i !== task && facts[i]!.kind !== 'served');
       const names = [...new Set(others.map((i) => (facts[i]!.dish === fact.dish ? `‘${inSentence(facts[i]!.name)}’` : says(i))))].slice(0, 3);
       const through = names.length === 0 ? '' : side === 'late' ? `, to leave time for ${list(names)}` : `, after ${list(names)}`;
@@ -51,7 +54,8 @@ export function noPlanSays(why: NoPlan, { project, facts }: ServiceProject, zone
       }
       const pool = project.pools[because.resource]!;
       const beside = other ? ` beside ${other}` : '';
-      if (pool.unit === '') return `There ${pool.capacity === 1 ? 'is' : 'are'} only ${plainNumber(pool.capacity, 0)} × ${pool.name}: ${name} finds none${other ? `, because of ${other}` : ''}.`;
+      if (pool.unit === '')
+        return `There ${pool.capacity === 1 ? 'is' : 'are'} only ${plainNumber(pool.capacity, 0)} × ${pool.name}: ${name} finds none${other ? `, because of ${other}` : ''}.`;
       return `${pool.name} is full (${plainNumber(pool.capacity, 0)}\u00a0${pool.unit}): ${name} does not go in${beside}.`;
     }
   }
@@ -67,7 +71,8 @@ function chainTasks(rule: number, project: ServiceProject['project']): readonly 
   return [];
 }
 
-const capital = (text: string): string => text.charAt(0) === '‘' ? `‘${text.charAt(1).toUpperCase()}${text.slice(2)}` : text.charAt(0).toUpperCase() + text.slice(1);
+const capital = (text: string): string =>
+  text.charAt(0) === '‘' ? `‘${text.charAt(1).toUpperCase()}${text.slice(2)}` : text.charAt(0).toUpperCase() + text.slice(1);
 
 function list(items: readonly string[]): string {
   if (items.length <= 1) return items[0] ?? '';

@@ -32,7 +32,8 @@ export interface Found {
 }
 
 /** How many orders are tried. */
-const triesFor = (n: number, effort: Effort): number => (effort === 'quick' ? Math.max(2, Math.min(10, Math.round(450 / Math.max(1, n)))) : Math.max(MOST_STUCK, Math.min(100, Math.round(1800 / Math.max(1, n)))));
+const triesFor = (n: number, effort: Effort): number =>
+  effort === 'quick' ? Math.max(2, Math.min(10, Math.round(450 / Math.max(1, n)))) : Math.max(MOST_STUCK, Math.min(100, Math.round(1800 / Math.max(1, n))));
 
 /** A longest wait up to this ties two tasks closely, min. */
 const CLOSE_MIN = 120;
@@ -63,7 +64,9 @@ function clusterEnds(plan: Schedule, cluster: Int32Array): Float64Array {
 
 /** The same plan with every task placed anew in the order of its starts, the last first: what gave way on the way slides back to as late as it can. */
 function latestInOrder(c: Compiled, windows: Windows, plan: Schedule): Schedule {
-  const order = Array.from({ length: c.n }, (_, i) => i).sort((a, b) => Number(!Number.isNaN(c.at[b]!)) - Number(!Number.isNaN(c.at[a]!)) || plan.starts[b]! - plan.starts[a]! || a - b);
+  const order = Array.from({ length: c.n }, (_, i) => i).sort(
+    (a, b) => Number(!Number.isNaN(c.at[b]!)) - Number(!Number.isNaN(c.at[a]!)) || plan.starts[b]! - plan.starts[a]! || a - b,
+  );
   const again = placeBackwards(c, windows, order, 1);
   return again.ok && isBetter(worthOf(c, again.value.starts, windows.late), worthOf(c, plan.starts, windows.late)) ? again.value : plan;
 }
@@ -93,7 +96,13 @@ export function search(c: Compiled, windows: Windows, effort: Effort, atLeastMin
   for (let i = 0; i < c.n; i++) if (Number.isNaN(c.at[i]!)) clusterLate[cluster[i]!] = Math.max(clusterLate[cluster[i]!]!, late[i]! + c.minutes[i]!);
   // What hangs closely together is placed together, so that nothing else takes the hands between.
   const together = (i: number): number => clusterLate[cluster[i]!]! + cluster[i]! * 1e-3 + late[i]! * 1e-9;
-  const rules: readonly ((i: number) => number)[] = [together, (i) => late[i]!, (i) => late[i]! + c.minutes[i]!, (i) => late[i]! - (late[i]! - soon[i]!) / 50, (i) => soon[i]! - late[i]!];
+  const rules: readonly ((i: number) => number)[] = [
+    together,
+    (i) => late[i]!,
+    (i) => late[i]! + c.minutes[i]!,
+    (i) => late[i]! - (late[i]! - soon[i]!) / 50,
+    (i) => soon[i]! - late[i]!,
+  ];
   let span = 0;
   for (let i = 0; i < c.n; i++) span = Math.max(span, late[i]! - soon[i]!);
   const shakes = Math.min(MOST_SHAKE_MIN, Math.max(LEAST_SHAKE_MIN, span / 8));

@@ -66,7 +66,14 @@ export interface ServicePlan {
   readonly stays: readonly PlannedStay[];
   readonly servings: readonly PlannedServing[];
   /** Lanes in the order in which they are drawn. */
-  readonly lanes: readonly { readonly id: string; readonly name: string; readonly kind: 'hands' | 'mixer' | 'hob' | 'oven' | 'place' | 'vessel'; readonly open: readonly (readonly [number, number])[] | null; readonly capacity: number; readonly unit: string }[];
+  readonly lanes: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly kind: 'hands' | 'mixer' | 'hob' | 'oven' | 'place' | 'vessel';
+    readonly open: readonly (readonly [number, number])[] | null;
+    readonly capacity: number;
+    readonly unit: string;
+  }[];
   readonly handsMin: number;
   readonly proved: boolean;
   readonly notes: readonly string[];
@@ -75,7 +82,9 @@ export interface ServicePlan {
 }
 
 /** A plan, or why there is none; with what of the service could not even be read. */
-export type ServiceAnswer = { readonly ok: true; readonly plan: ServicePlan; readonly left: ServiceProject['left'] } | { readonly ok: false; readonly says: string; readonly tasks: readonly string[]; readonly left: ServiceProject['left'] };
+export type ServiceAnswer =
+  | { readonly ok: true; readonly plan: ServicePlan; readonly left: ServiceProject['left'] }
+  | { readonly ok: false; readonly says: string; readonly tasks: readonly string[]; readonly left: ServiceProject['left'] };
 
 /** While it runs, a serving that cannot be in time is planned so many minutes later, the first that will do. */
 const LATER_MIN = [5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240, 360, 480];
@@ -101,7 +110,13 @@ export function planService(f: ServiceFacts, cache: DishCache, effort: Effort = 
 /** Every serving that is still to come later by some minutes. */
 function putOff(f: ServiceFacts, minutes: number): ServiceFacts {
   const { zone } = f.service;
-  return { ...f, service: { ...f.service, servings: f.service.servings.map((s) => f.batches.get(s.id)?.status === 'finished' ? s : { ...s, at: localTime(minuteOf(s.at, zone) + minutes, zone) }) } };
+  return {
+    ...f,
+    service: {
+      ...f.service,
+      servings: f.service.servings.map((s) => (f.batches.get(s.id)?.status === 'finished' ? s : { ...s, at: localTime(minuteOf(s.at, zone) + minutes, zone) })),
+    },
+  };
 }
 
 function answer(f: ServiceFacts, cache: DishCache, effort: Effort, lateMin: number, ease = false): Result<ServiceAnswer> {
@@ -143,19 +158,42 @@ function drawn(f: ServiceFacts, made: ServiceProject, plan: Plan, lateMin: numbe
       latest: Math.max(placed.start, Number.isFinite(held[i]!.slide.latest) ? held[i]!.slide.latest : placed.start),
       critical: chain.has(i),
       pinned: f.service.pins[t.id] !== undefined && t.at !== null && !fact.done && !fact.running,
-      why: whySays(held[i]!.by, facts, project, zone, plan.placed.map((p) => p.start)),
+      why: whySays(
+        held[i]!.by,
+        facts,
+        project,
+        zone,
+        plan.placed.map((p) => p.start),
+      ),
     };
   });
   const servings = project.goals.map((g, i): PlannedServing => {
     const id = g.serve.slice(0, g.serve.lastIndexOf('/'));
     const serving = f.service.servings.find((s) => s.id === id)!;
     const dish = dishes.get(id)!;
-    return { id, name: facts[index.get(g.serve)!]!.dish, at: start(g.serve), portions: serving.portions, vessel: dish.analysis.sheet.vessel.name, leadMin: plan.leads[i]!.minutes, atLeastMin: plan.leads[i]!.atLeast, lateMin, coldH: dish.coldH };
+    return {
+      id,
+      name: facts[index.get(g.serve)!]!.dish,
+      at: start(g.serve),
+      portions: serving.portions,
+      vessel: dish.analysis.sheet.vessel.name,
+      leadMin: plan.leads[i]!.minutes,
+      atLeastMin: plan.leads[i]!.atLeast,
+      lateMin,
+      coldH: dish.coldH,
+    };
   });
   const servingOf = (id: string): string => facts[index.get(id)!]!.servings[0] ?? '';
   const stays = project.stays
     .filter((s) => index.has(s.from) && index.has(s.until) && start(s.until) > start(s.from))
-    .map((s): PlannedStay => ({ resource: s.use.pool, name: `${facts[index.get(s.from)!]!.dish}${facts[index.get(s.from)!]!.part ? `, ${facts[index.get(s.from)!]!.part.toLowerCase()}` : ''}`, from: start(s.from), to: start(s.until), amount: s.use.amount, serving: servingOf(s.from) }));
+    .map((s): PlannedStay => ({
+      resource: s.use.pool,
+      name: `${facts[index.get(s.from)!]!.dish}${facts[index.get(s.from)!]!.part ? `, ${facts[index.get(s.from)!]!.part.toLowerCase()}` : ''}`,
+      from: start(s.from),
+      to: start(s.until),
+      amount: s.use.amount,
+      serving: servingOf(s.from),
+    }));
   const used = new Set([...tasks.flatMap((t) => t.lanes), ...stays.map((s) => s.resource)]);
   const kinds = [
     [RESOURCE.COOK, 'hands'],
@@ -166,8 +204,12 @@ function drawn(f: ServiceFacts, made: ServiceProject, plan: Plan, lateMin: numbe
     [RESOURCE.VESSEL, 'vessel'],
   ] as const;
   const lanes = kinds.flatMap(([prefix, kind]) => [
-    ...project.machines.filter((m) => m.id.startsWith(prefix) && (kind === 'hands' || used.has(m.id))).map((m) => ({ id: m.id, name: m.name, kind, open: m.open, capacity: 1, unit: '' })),
-    ...project.pools.filter((p) => p.id.startsWith(prefix) && used.has(p.id)).map((p) => ({ id: p.id, name: p.name, kind, open: null, capacity: p.capacity, unit: p.unit })),
+    ...project.machines
+      .filter((m) => m.id.startsWith(prefix) && (kind === 'hands' || used.has(m.id)))
+      .map((m) => ({ id: m.id, name: m.name, kind, open: m.open, capacity: 1, unit: '' })),
+    ...project.pools
+      .filter((p) => p.id.startsWith(prefix) && used.has(p.id))
+      .map((p) => ({ id: p.id, name: p.name, kind, open: null, capacity: p.capacity, unit: p.unit })),
   ]);
   return {
     tasks: tasks.toSorted((a, b) => a.start - b.start || a.end - b.end || (a.id < b.id ? -1 : 1)),

@@ -107,7 +107,13 @@ function resourcesOf({ service, kitchen }: ServiceFacts, from: number, to: numbe
   return {
     pools,
     cooks: service.crew.map((c): Machine => ({ id: `${COOK}${c.id}`, name: c.name, open: stretchesOf(c.hours, service.zone, from, to) })),
-    bowls: kitchen.mixers.flatMap((m): Machine[] => Array.from({ length: 1 + (service.moreBowls[m.id] ?? 0) }, (_, k) => ({ id: `${MIXER}${m.id}${k > 0 ? `+${k}` : ''}`, name: k > 0 ? `${m.name}, one more` : m.name, open: null }))),
+    bowls: kitchen.mixers.flatMap((m): Machine[] =>
+      Array.from({ length: 1 + (service.moreBowls[m.id] ?? 0) }, (_, k) => ({
+        id: `${MIXER}${m.id}${k > 0 ? `+${k}` : ''}`,
+        name: k > 0 ? `${m.name}, one more` : m.name,
+        open: null,
+      })),
+    ),
     /** A ring of the hob; null where there is none. */
     ring: (): string | null => (hobRings > 0 ? pool(HOB, 'Hob', hobRings, 'ring') : null),
     /** The oven for a heat: each heat has one, in turn; what cools in a shut oven stays in the one that baked it. Null where there is none. */
@@ -185,7 +191,20 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
     dishes.set(serving.id, dish.value);
     const served = servedTask(serving.id);
     tasks.push({ id: served, name: `${name} is served`, minutes: 0, notBefore: null, at: times[n]!, oneOf: [], uses: [] });
-    facts.push({ id: served, servings: [serving.id], stepId: null, kind: 'served', name: 'served', dish: name, part: '', because: '', needs: [], marginMin: 0, done: soFar?.status === 'finished' && times[n]! <= now, running: false });
+    facts.push({
+      id: served,
+      servings: [serving.id],
+      stepId: null,
+      kind: 'served',
+      name: 'served',
+      dish: name,
+      part: '',
+      because: '',
+      needs: [],
+      marginMin: 0,
+      done: soFar?.status === 'finished' && times[n]! <= now,
+      running: false,
+    });
     if (soFar?.status === 'finished' && times[n]! <= now) continue;
     const idOf = new Map<string, string>([[SERVED, served]]);
     const mine: string[] = [served];
@@ -208,7 +227,14 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
       const id = taskId(serving.id, t.key);
       idOf.set(t.key, id);
       mine.push(id);
-      if (made !== null && !other) kept.set(made, { serving: serving.id, partId: t.partId!, massG: analysis.parts.find((a) => a.part.id === t.partId)!.reading.mixture.massG, ids: new Map([[t.way, id]]), for: [serving.id] });
+      if (made !== null && !other)
+        kept.set(made, {
+          serving: serving.id,
+          partId: t.partId!,
+          massG: analysis.parts.find((a) => a.part.id === t.partId)!.reading.mixture.massG,
+          ids: new Map([[t.way, id]]),
+          for: [serving.id],
+        });
       else if (made !== null) other!.ids.set(t.way, id);
       const asks = asked(t, has);
       notes.push(...asks.lacks.map((what) => `${name}: the kitchen has no ${what}; it is planned as if there were one.`));
@@ -217,7 +243,16 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
       if (pinned !== null && pinned < first) notes.push(`${name}: ‘${inSentence(t.name)}’ was pinned to a time that is past; it is planned freely.`);
       const happened = soFar ? happenedTo(t, soFar, minutes, now) : null;
       const marginMin = happened ? 0 : (service.margins[id] ?? 0);
-      const task: Task = { id, name: t.name, minutes: minutes + marginMin, notBefore: null, at: pinned !== null && pinned >= first ? pinned : null, oneOf: asks.oneOf, uses: asks.uses, weight: t.mixerId === null ? 1 : FOAM_WEIGHT };
+      const task: Task = {
+        id,
+        name: t.name,
+        minutes: minutes + marginMin,
+        notBefore: null,
+        at: pinned !== null && pinned >= first ? pinned : null,
+        oneOf: asks.oneOf,
+        uses: asks.uses,
+        weight: t.mixerId === null ? 1 : FOAM_WEIGHT,
+      };
       tasks.push(happened ? { ...task, ...happened.task, ...(happened.done ? { oneOf: [], uses: [] } : { oneOf: [] }) } : task);
       facts.push({
         id,
@@ -253,7 +288,20 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
     for (const rest of soFar?.mendRests ?? []) {
       const id = taskId(serving.id, `mend/${rest.id}`);
       tasks.push({ id, name: rest.title, minutes: rest.minutes, notBefore: null, at: rest.from, oneOf: [], uses: [] });
-      facts.push({ id, servings: [serving.id], stepId: null, kind: REST_KIND[rest.where], name: rest.title, dish: name, part: analysis.parts.length > 1 ? (analysis.parts.find((a) => a.part.id === rest.partId)?.part.name ?? '') : '', because: REST_SAYS[rest.where], needs: [], marginMin: 0, done: false, running: true });
+      facts.push({
+        id,
+        servings: [serving.id],
+        stepId: null,
+        kind: REST_KIND[rest.where],
+        name: rest.title,
+        dish: name,
+        part: analysis.parts.length > 1 ? (analysis.parts.find((a) => a.part.id === rest.partId)?.part.name ?? '') : '',
+        because: REST_SAYS[rest.where],
+        needs: [],
+        marginMin: 0,
+        done: false,
+        running: true,
+      });
       // Whatever is to come of that part, and what is made of it.
       for (const key of cameAfter(work, rest.partId)) gaps.push({ from: id, to: idOf.get(key)!, min: 0, max: null, says: '' });
     }
@@ -265,16 +313,28 @@ export function serviceProject(f: ServiceFacts, cache: DishCache, ease = false):
 
   const over = overrun(joined(gaps), tasks, facts, now, ease);
   notes.push(...over.notes);
-  return ok({ project: { tasks, gaps: over.gaps, stays, machines: [...has.cooks, ...has.bowls], pools: [...has.pools.values()], goals, from: first }, facts, dishes, left, notes: [...new Set(notes)], eased: over.eased });
+  return ok({
+    project: { tasks, gaps: over.gaps, stays, machines: [...has.cooks, ...has.bowls], pools: [...has.pools.values()], goals, from: first },
+    facts,
+    dishes,
+    left,
+    notes: [...new Set(notes)],
+    eased: over.eased,
+  });
 }
 
 const REST_KIND: Readonly<Record<MendRest['where'], WorkKind>> = { cold: 'cold', freezer: 'cold', oven: 'oven', room: 'wait' };
-const REST_SAYS: Readonly<Record<MendRest['where'], string>> = { cold: 'a rescue: it rests in the cold', freezer: 'a rescue: it rests in the freezer', oven: 'a rescue: it is in the oven', room: 'a rescue: it rests' };
+const REST_SAYS: Readonly<Record<MendRest['where'], string>> = {
+  cold: 'a rescue: it rests in the cold',
+  freezer: 'a rescue: it rests in the freezer',
+  oven: 'a rescue: it is in the oven',
+  room: 'a rescue: it rests',
+};
 
 /** The tasks of a part, those that come after them, and the serving. */
 function cameAfter(work: Work, partId: string): ReadonlySet<string> {
   const found = new Set([SERVED, ...work.tasks.filter((t) => t.partId === partId).map((t) => t.key)]);
-  for (let size = 0; size !== found.size; ) {
+  for (let size = 0; size !== found.size;) {
     size = found.size;
     for (const g of work.gaps) if (found.has(g.from)) found.add(g.to);
   }
@@ -297,7 +357,10 @@ function joined(gaps: readonly Gap[]): readonly Gap[] {
 }
 
 /** What a task asks of the kitchen, with words for it, and what of it the kitchen does not have. */
-function asked(t: WorkTask, has: ReturnType<typeof resourcesOf>): { readonly oneOf: Task['oneOf']; readonly uses: Task['uses']; readonly needs: readonly string[]; readonly lacks: readonly string[] } {
+function asked(
+  t: WorkTask,
+  has: ReturnType<typeof resourcesOf>,
+): { readonly oneOf: Task['oneOf']; readonly uses: Task['uses']; readonly needs: readonly string[]; readonly lacks: readonly string[] } {
   const oneOf: (readonly string[])[] = [];
   const uses: Task['uses'][number][] = [];
   const needs: string[] = [];
@@ -333,12 +396,26 @@ function handsForAll(k: Kept, { service, sheets }: ServiceFacts, dishes: Readonl
     const partId = [...dish.madeOf].find(([, m]) => m === made)?.[0];
     return sum + (dish.analysis.parts.find((a) => a.part.id === partId)?.reading.mixture.massG ?? 0);
   }, 0);
-  const names = k.for.map((id) => dishName(service, sheets, service.servings.find((s) => s.id === id)!)).join(' and ');
+  const names = k.for
+    .map((id) =>
+      dishName(
+        service,
+        sheets,
+        service.servings.find((s) => s.id === id)!,
+      ),
+    )
+    .join(' and ');
   for (const id of k.ids.values()) {
     const i = tasks.findIndex((t) => t.id === id);
     const t = tasks[i]!;
     const whisked = t.oneOf.some((g) => g[0]?.startsWith(MIXER));
-    if (service.minutes[id] === undefined && t.oneOf.length > 0) tasks[i] = { ...t, minutes: whisked ? t.minutes * Math.max(1, Math.ceil(allG / k.massG / BOWL_STRETCH)) : Math.max(1, Math.round(t.minutes * (allG / k.massG) ** GROWS.pot)) };
+    if (service.minutes[id] === undefined && t.oneOf.length > 0)
+      tasks[i] = {
+        ...t,
+        minutes: whisked
+          ? t.minutes * Math.max(1, Math.ceil(allG / k.massG / BOWL_STRETCH))
+          : Math.max(1, Math.round(t.minutes * (allG / k.massG) ** GROWS.pot)),
+      };
     facts[i] = { ...facts[i]!, servings: k.for, dish: names, because: `made once for ${k.for.length}: ${facts[i]!.because}` };
   }
 }
@@ -371,7 +448,13 @@ function happenedTo(t: WorkTask, b: SoFar, minutes: number, now: number): { read
 }
 
 /** What has happened is not planned anew: a gap that it broke is said and no longer asked. */
-function overrun(gaps: readonly Gap[], tasks: readonly Task[], facts: readonly TaskFacts[], now: number, ease: boolean): { readonly gaps: readonly Gap[]; readonly notes: readonly string[]; readonly eased: readonly Gap[] } {
+function overrun(
+  gaps: readonly Gap[],
+  tasks: readonly Task[],
+  facts: readonly TaskFacts[],
+  now: number,
+  ease: boolean,
+): { readonly gaps: readonly Gap[]; readonly notes: readonly string[]; readonly eased: readonly Gap[] } {
   const index = new Map(tasks.map((t, i) => [t.id, i]));
   const notes: string[] = [];
   const eased: Gap[] = [];

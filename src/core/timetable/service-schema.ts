@@ -53,15 +53,24 @@ export const ServiceSchema = z.object({
   /** Parts that are made once for several desserts, by what they are made of. */
   together: z.array(z.string().max(400)).max(100).default([]),
 });
-export type Service = Omit<Readonly<z.infer<typeof ServiceSchema>>, 'servings' | 'crew' | 'together'> & { readonly servings: readonly Serving[]; readonly crew: readonly Cook[]; readonly together: readonly string[] };
+export type Service = Omit<Readonly<z.infer<typeof ServiceSchema>>, 'servings' | 'crew' | 'together'> & {
+  readonly servings: readonly Serving[];
+  readonly crew: readonly Cook[];
+  readonly together: readonly string[];
+};
 
 /** Reads a service document. @returns a fault on the field that cannot be read. */
 export function readServiceDoc(raw: unknown): Result<Service> {
-  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return fail('file', 'no-service', 'That is no service: it should be a JSON object with "format": "soft-peak-service".');
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
+    return fail('file', 'no-service', 'That is no service: it should be a JSON object with "format": "soft-peak-service".');
   const read = ServiceSchema.safeParse(raw);
   if (!read.success) {
     const issue = read.error.issues[0];
-    return fail(issue?.path.join('.') || 'file', 'invalid', `In that service, ${issue?.path.join('.') || 'the whole'} cannot be read: ${issue?.message ?? 'invalid'}.`);
+    return fail(
+      issue?.path.join('.') || 'file',
+      'invalid',
+      `In that service, ${issue?.path.join('.') || 'the whole'} cannot be read: ${issue?.message ?? 'invalid'}.`,
+    );
   }
   const torn = read.data.servings.find((s) => Number.isNaN(minuteOf(s.at, read.data.zone)));
   return torn ? fail('servings', 'invalid', `${torn.at} is no moment in ${read.data.zone}.`) : ok(read.data);

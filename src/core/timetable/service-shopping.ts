@@ -28,7 +28,12 @@ export interface ServiceShopping {
  * Everything that a service takes, summed over its desserts, less what the larder has that is still good on the day.
  * @param dishes each with its name. @param day 'YYYY-MM-DD' on which it is used.
  */
-export function serviceShopping(dishes: readonly { readonly name: string; readonly dish: Dish }[], kitchen: Kitchen, stock: readonly StockPack[], day: string): ServiceShopping {
+export function serviceShopping(
+  dishes: readonly { readonly name: string; readonly dish: Dish }[],
+  kitchen: Kitchen,
+  stock: readonly StockPack[],
+  day: string,
+): ServiceShopping {
   const uses = dishes.flatMap(({ name, dish }) => usesOf(dish.analysis).map((u): IngredientUse => ({ ...u, part: name })));
   const items = itemsFrom(uses);
   // Only what is bought anew leaves an opened pack behind.
@@ -53,12 +58,24 @@ export function serviceShopping(dishes: readonly { readonly name: string; readon
       .map((i): ServiceItem => {
         const have = inStockG(stock, i.ingredient.id, day);
         const toBuyG = Math.max(0, i.boughtG - have);
-        return { ...i, uses: byDish(uses, i.ingredient), inStockG: have, toBuyG, packsToBuy: isShellEgg(i.ingredient) || i.fruits || i.ingredient.packG === null ? null : toBuyG <= 0.5 ? 0 : packsFor(toBuyG, i.ingredient.packG) };
+        return {
+          ...i,
+          uses: byDish(uses, i.ingredient),
+          inStockG: have,
+          toBuyG,
+          packsToBuy: isShellEgg(i.ingredient) || i.fruits || i.ingredient.packG === null ? null : toBuyG <= 0.5 ? 0 : packsFor(toBuyG, i.ingredient.packG),
+        };
       })
-      .sort((a, b) => (a.ingredient.category < b.ingredient.category ? -1 : a.ingredient.category > b.ingredient.category ? 1 : a.ingredient.name < b.ingredient.name ? -1 : 1)),
+      .sort((a, b) =>
+        a.ingredient.category < b.ingredient.category ? -1 : a.ingredient.category > b.ingredient.category ? 1 : a.ingredient.name < b.ingredient.name ? -1 : 1,
+      ),
     eggs,
     spare: spareWords(bought, eggs),
-    vessels: [...vessels].map(([name, count]) => ({ name, count, onShelf: kitchen.vessels.filter((v) => v.vessel.name === name).reduce((sum, v) => sum + v.count, 0) })),
+    vessels: [...vessels].map(([name, count]) => ({
+      name,
+      count,
+      onShelf: kitchen.vessels.filter((v) => v.vessel.name === name).reduce((sum, v) => sum + v.count, 0),
+    })),
     biscuits: [...biscuits].map(([name, pieces]) => ({ name, pieces: Math.ceil(pieces - 1e-6) })),
     cost: items.length === 0 || unpriced.length > 0 ? null : items.reduce((sum, i) => sum + (i.cost ?? 0), 0) + eggs.cost,
     unpriced,

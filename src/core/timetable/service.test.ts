@@ -29,10 +29,26 @@ const cache = newDishCache();
 const zone = 'Europe/London';
 const NOW = minuteOf('2026-11-25T09:00', zone);
 
-const serving = (id: string, sheetId: string, at: string, more: Partial<Service['servings'][number]> = {}) => ({ id, sheetId, at, portions: sheets.get(sheetId)?.portions ?? 1, vessel: null, placeId: null, batchId: null, ...more });
+const serving = (id: string, sheetId: string, at: string, more: Partial<Service['servings'][number]> = {}) => ({
+  id,
+  sheetId,
+  at,
+  portions: sheets.get(sheetId)?.portions ?? 1,
+  vessel: null,
+  placeId: null,
+  batchId: null,
+  ...more,
+});
 const early = { id: 'early', name: 'Early', hours: [{ days: DAILY, from: '07:00', to: '15:30' }] };
 const late = { id: 'late', name: 'Late', hours: [{ days: DAILY, from: '12:00', to: '22:30' }] };
-const service = (servings: Service['servings'], more: Partial<Service> = {}): Service => ({ ...EMPTY_SERVICE, name: 'A dinner', zone, servings, crew: [early, late], ...more });
+const service = (servings: Service['servings'], more: Partial<Service> = {}): Service => ({
+  ...EMPTY_SERVICE,
+  name: 'A dinner',
+  zone,
+  servings,
+  crew: [early, late],
+  ...more,
+});
 const facts = (s: Service, more: Partial<ServiceFacts> = {}): ServiceFacts => ({ service: s, kitchen, sheets, batches: new Map(), now: NOW, ...more });
 const answerOf = (f: ServiceFacts): ServiceAnswer => {
   const found: Result<ServiceAnswer> = planService(f, cache);
@@ -49,7 +65,11 @@ const saysOf = (f: ServiceFacts): string => {
   if (answer.ok) throw new Error('there is a plan');
   return answer.says.replaceAll('\u00a0', ' ');
 };
-const DINNER = service([serving('cake', 'pear-icebox', '2026-11-27T20:15'), serving('semi', 'honey-semifreddo', '2026-11-27T20:30'), serving('syl', 'elderflower-syllabub', '2026-11-27T20:00')]);
+const DINNER = service([
+  serving('cake', 'pear-icebox', '2026-11-27T20:15'),
+  serving('semi', 'honey-semifreddo', '2026-11-27T20:30'),
+  serving('syl', 'elderflower-syllabub', '2026-11-27T20:00'),
+]);
 
 describe('tasks of a sheet', () => {
   const tasks = (id: string, portions = sheets.get(id)!.portions) => {
@@ -69,7 +89,11 @@ describe('tasks of a sheet', () => {
     // Every task of every sample is tied to another: nothing floats.
     for (const [id, sheet] of sheets) {
       const { tasks: all, gaps } = tasks(id, sheet.portions);
-      for (const t of all) expect(gaps.some((g) => g.from === t.key), `${id}: ${t.name}`).toBe(true);
+      for (const t of all)
+        expect(
+          gaps.some((g) => g.from === t.key),
+          `${id}: ${t.name}`,
+        ).toBe(true);
     }
   });
 
@@ -82,7 +106,11 @@ describe('tasks of a sheet', () => {
   });
 
   it('a rest of an hour that was chosen is an hour, whatever Cold says of cutting', () => {
-    const rested = switchWay(sheets.get('barley-tiramisu')!, null, 'rest', 'hour', { larder: kitchen.larder, measures: { cups: 'us', eggs: kitchen.rules.eggs }, newId: () => 'x' });
+    const rested = switchWay(sheets.get('barley-tiramisu')!, null, 'rest', 'hour', {
+      larder: kitchen.larder,
+      measures: { cups: 'us', eggs: kitchen.rules.eggs },
+      newId: () => 'x',
+    });
     const dish = dishOf(rested, { portions: rested.portions, vessel: null, placeId: null }, kitchen, newDishCache());
     if (!dish.ok) throw new Error(dish.fault.says);
     expect(dish.value.work.tasks.find((t) => t.name.startsWith('Rest at'))).toMatchObject({ minutes: 60 });
@@ -144,7 +172,11 @@ describe('a dinner of three desserts', () => {
   });
 
   it('the night of a clock change: a set of ten hours takes ten real hours', () => {
-    const plan = planOf(facts(service([serving('cake', 'pear-icebox', '2026-10-25T09:00')], { crew: [{ ...early, hours: [{ days: DAILY, from: '00:00', to: '23:59' }] }] }), { now: minuteOf('2026-10-24T06:00', zone) }));
+    const plan = planOf(
+      facts(service([serving('cake', 'pear-icebox', '2026-10-25T09:00')], { crew: [{ ...early, hours: [{ days: DAILY, from: '00:00', to: '23:59' }] }] }), {
+        now: minuteOf('2026-10-24T06:00', zone),
+      }),
+    );
     const soften = plan.tasks.find((t) => t.name === 'Soften overnight')!;
     expect(soften.end - soften.start).toBe(600);
     // On the clock only nine hours lie between, because one comes twice.
@@ -178,7 +210,10 @@ describe('while it runs', () => {
     if (!plan.ok) throw new Error(plan.fault.says);
     const startedAt = minuteOf('2026-11-25T10:30', zone) * 60_000;
     const keys = plan.value.steps.map((s) => s.key);
-    return soFarOf({ status: 'running', startedAt, plan: plan.value, progress: act(freshProgress(), keys, (min) => startedAt + min * 60_000) }, startedAt / 60_000 + after);
+    return soFarOf(
+      { status: 'running', startedAt, plan: plan.value, progress: act(freshProgress(), keys, (min) => startedAt + min * 60_000) },
+      startedAt / 60_000 + after,
+    );
   };
   const act = (p: Progress, event: ProgressEvent, at: number): Progress => withTimes(p, progressAfter(p, event), at);
 
@@ -194,9 +229,33 @@ describe('while it runs', () => {
   });
 
   it('a mend of the step in hand moves what comes after it by its minutes', () => {
-    const mend = (minutes: number) => ({ kind: 'mend' as const, entry: { id: 'm1', at: 1e15, sign: 'grains', cause: 'past-firm', partId: 'p', kind: 'mend' as const, title: 'Stir in cream', adds: [], again: [], portions: null, use: null, minutes, rest: null, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null } });
+    const mend = (minutes: number) => ({
+      kind: 'mend' as const,
+      entry: {
+        id: 'm1',
+        at: 1e15,
+        sign: 'grains',
+        cause: 'past-firm',
+        partId: 'p',
+        kind: 'mend' as const,
+        title: 'Stir in cream',
+        adds: [],
+        again: [],
+        portions: null,
+        use: null,
+        minutes,
+        rest: null,
+        reopens: { keys: [], lines: [], step: null, whisked: false },
+        helped: null,
+      },
+    });
     const now = minuteOf('2026-11-25T11:05', zone);
-    const whisk = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => act(act(act(p, { kind: 'go', step: 1, done: keys[0]! }, at(1)), { kind: 'go', step: 2, done: keys[1]! }, at(2)), { kind: 'timer-start', id: keys[2]!, name: 'x', seconds: null, at: at(3), by: 't' }, at(3));
+    const whisk = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress =>
+      act(
+        act(act(p, { kind: 'go', step: 1, done: keys[0]! }, at(1)), { kind: 'go', step: 2, done: keys[1]! }, at(2)),
+        { kind: 'timer-start', id: keys[2]!, name: 'x', seconds: null, at: at(3), by: 't' },
+        at(3),
+      );
     const from = batch(whisk);
     const later = (minutes: number): number => {
       const soFar = batch((p, keys, at) => act(whisk(p, keys, at), mend(minutes), at(4)));
@@ -205,7 +264,11 @@ describe('while it runs', () => {
       return Math.min(...plan.tasks.filter((t) => !t.done && !t.running && t.kind === 'hands').map((t) => t.start));
     };
     expect(from.mendMin).toBe(0);
-    const plain = Math.min(...planOf(facts(cream, { batches: new Map([['cream', from]]), now })).tasks.filter((t) => !t.done && !t.running && t.kind === 'hands').map((t) => t.start));
+    const plain = Math.min(
+      ...planOf(facts(cream, { batches: new Map([['cream', from]]), now }))
+        .tasks.filter((t) => !t.done && !t.running && t.kind === 'hands')
+        .map((t) => t.start),
+    );
     // As late as it may be, half an hour lies between; what is longer moves it.
     expect(later(25)).toBe(plain);
     expect(later(55)).toBeGreaterThan(plain + 10);
@@ -214,15 +277,56 @@ describe('while it runs', () => {
   it('a rest that a mend asks for is a wait of its own: what comes after its part waits for it, hands do not', () => {
     const cake = service([serving('cake', 'pear-icebox', '2026-11-26T20:15', { batchId: 'b' })]);
     const now = minuteOf('2026-11-25T11:30', zone);
-    const upTo = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => keys.slice(0, keys.indexOf('assembly.rest') + 1).reduce((q, key, i) => act(q, { kind: 'go', step: i + 1, done: key }, at(5 * i)), p);
+    const upTo = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress =>
+      keys.slice(0, keys.indexOf('assembly.rest') + 1).reduce((q, key, i) => act(q, { kind: 'go', step: i + 1, done: key }, at(5 * i)), p);
     const rests = (min: number, more: object = {}, then: (p: Progress, at: (min: number) => number) => Progress = (p) => p): SoFar =>
-      batch((p, keys, at) => then(act(upTo(p, keys, at), { kind: 'mend', entry: { id: 'm1', at: at(50), sign: 'hard', cause: 'too-soon', partId: 'assembly', kind: 'mend', title: 'Leave it longer', adds: [], again: [], portions: null, use: null, minutes: min + 20, rest: { min, where: 'cold' }, reopens: { keys: [], lines: [], step: null, whisked: false }, helped: null, ...more } }, at(50)), at), 'pear-icebox', 60);
+      batch(
+        (p, keys, at) =>
+          then(
+            act(
+              upTo(p, keys, at),
+              {
+                kind: 'mend',
+                entry: {
+                  id: 'm1',
+                  at: at(50),
+                  sign: 'hard',
+                  cause: 'too-soon',
+                  partId: 'assembly',
+                  kind: 'mend',
+                  title: 'Leave it longer',
+                  adds: [],
+                  again: [],
+                  portions: null,
+                  use: null,
+                  minutes: min + 20,
+                  rest: { min, where: 'cold' },
+                  reopens: { keys: [], lines: [], step: null, whisked: false },
+                  helped: null,
+                  ...more,
+                },
+              },
+              at(50),
+            ),
+            at,
+          ),
+        'pear-icebox',
+        60,
+      );
     const began = minuteOf('2026-11-25T10:30', zone) + 50 + 20;
     const plan = (soFar: SoFar) => planOf(facts(cake, { batches: new Map([['cake', soFar]]), now }));
     const long = plan(rests(28 * 60));
-    expect(long.tasks.find((t) => t.id === 'cake/mend/m1')).toMatchObject({ kind: 'cold', name: 'Leave it longer', start: began, end: began + 28 * 60, running: true, because: 'a rescue: it rests in the cold' });
+    expect(long.tasks.find((t) => t.id === 'cake/mend/m1')).toMatchObject({
+      kind: 'cold',
+      name: 'Leave it longer',
+      start: began,
+      end: began + 28 * 60,
+      running: true,
+      because: 'a rescue: it rests in the cold',
+    });
     // The pears are laid on the cake once it has rested; without it they came sooner.
-    const crown = (p: ReturnType<typeof plan>): number => Math.min(...p.tasks.filter((t) => !t.done && !t.running && t.kind === 'hands' && t.id.includes('assembly')).map((t) => t.start));
+    const crown = (p: ReturnType<typeof plan>): number =>
+      Math.min(...p.tasks.filter((t) => !t.done && !t.running && t.kind === 'hands' && t.id.includes('assembly')).map((t) => t.start));
     expect(crown(long)).toBeGreaterThanOrEqual(began + 28 * 60);
     // Longer than until it is served: by which hour it would have had to begin, and what would do.
     const late = answerOf(facts(cake, { batches: new Map([['cake', rests(40 * 60)]]), now }));
@@ -232,26 +336,56 @@ describe('while it runs', () => {
     expect(waits(rests(28 * 60))).toBe(1);
     expect(waits(rests(5, { minutes: 5 }))).toBe(0);
     expect(waits(rests(28 * 60, { helped: true }))).toBe(0);
-    expect(waits(rests(28 * 60, {}, (p, at) => act(p, { kind: 'mend', entry: { ...p.mends[0]!, id: 'm2', at: at(55), kind: 'discard', rest: null } }, at(55))))).toBe(0);
-    expect(waits(rests(28 * 60, {}, (p, at) => act(p, { kind: 'mend', entry: { ...p.mends[0]!, id: 'm2', at: at(55), partId: 'pears', rest: null } }, at(55))))).toBe(1);
+    expect(
+      waits(rests(28 * 60, {}, (p, at) => act(p, { kind: 'mend', entry: { ...p.mends[0]!, id: 'm2', at: at(55), kind: 'discard', rest: null } }, at(55)))),
+    ).toBe(0);
+    expect(
+      waits(rests(28 * 60, {}, (p, at) => act(p, { kind: 'mend', entry: { ...p.mends[0]!, id: 'm2', at: at(55), partId: 'pears', rest: null } }, at(55)))),
+    ).toBe(1);
   });
 
   it('a fresh bowl is planned by its steps, which are to be done anew, and by no minutes besides', () => {
     const now = minuteOf('2026-11-25T11:05', zone);
-    const begun = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => act(act(p, { kind: 'go', step: 1, done: keys[0]! }, at(1)), { kind: 'go', step: 2, done: keys[1]! }, at(2));
+    const begun = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress =>
+      act(act(p, { kind: 'go', step: 1, done: keys[0]! }, at(1)), { kind: 'go', step: 2, done: keys[1]! }, at(2));
     const anew = batch((p, keys, at) => {
       const done = begun(p, keys, at);
       const again = [{ lineId: 'm1-1', ingredientId: 'cream-36', name: 'cream', massG: 600 }];
-      return act(done, { kind: 'mend', entry: { id: 'm1', at: 1e15, sign: 'butter', cause: 'past-firm', partId: 'p', kind: 'mend', title: 'A fresh bowl', adds: [], again, portions: null, use: null, minutes: 20, rest: null, reopens: { keys: [keys[0]!, keys[1]!], lines: [], step: 0, whisked: false }, helped: null } }, at(4));
+      return act(
+        done,
+        {
+          kind: 'mend',
+          entry: {
+            id: 'm1',
+            at: 1e15,
+            sign: 'butter',
+            cause: 'past-firm',
+            partId: 'p',
+            kind: 'mend',
+            title: 'A fresh bowl',
+            adds: [],
+            again,
+            portions: null,
+            use: null,
+            minutes: 20,
+            rest: null,
+            reopens: { keys: [keys[0]!, keys[1]!], lines: [], step: 0, whisked: false },
+            helped: null,
+          },
+        },
+        at(4),
+      );
     });
     expect(anew.mendMin).toBe(0);
     expect(anew.doneAt).toEqual({});
-    const open = (soFar: SoFar): number => planOf(facts(cream, { batches: new Map([['cream', soFar]]), now })).tasks.filter((t) => !t.done && t.kind === 'hands').length;
+    const open = (soFar: SoFar): number =>
+      planOf(facts(cream, { batches: new Map([['cream', soFar]]), now })).tasks.filter((t) => !t.done && t.kind === 'hands').length;
     expect(open(anew)).toBe(open(batch(begun)) + 2);
   });
 
   it('what rests has been put away, and the step after it is not in hand while it rests', () => {
-    const upTo = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress => keys.slice(0, keys.indexOf('assembly.rest') + 1).reduce((q, key, i) => act(q, { kind: 'go', step: i + 1, done: key }, at(5 * i)), p);
+    const upTo = (p: Progress, keys: readonly string[], at: (min: number) => number): Progress =>
+      keys.slice(0, keys.indexOf('assembly.rest') + 1).reduce((q, key, i) => act(q, { kind: 'go', step: i + 1, done: key }, at(5 * i)), p);
     const cake = service([serving('cake', 'pear-icebox', '2026-11-26T20:15', { batchId: 'b' })]);
     const soFar = batch(upTo, 'pear-icebox', 60);
     expect(soFar.doneAt['assembly.put-away']).toBe(soFar.waitFrom['assembly.rest']);
@@ -272,7 +406,9 @@ describe('while it runs', () => {
   });
 
   it('a wait that has run over is said, and no longer asked', () => {
-    const whisked = batch((p, keys, at) => keys.slice(0, keys.findIndex((k) => k.endsWith('whisk')) + 1).reduce((q, key, i) => act(q, { kind: 'go', step: i + 1, done: key }, at(4 + i)), p));
+    const whisked = batch((p, keys, at) =>
+      keys.slice(0, keys.findIndex((k) => k.endsWith('whisk')) + 1).reduce((q, key, i) => act(q, { kind: 'go', step: i + 1, done: key }, at(4 + i)), p),
+    );
     const plan = planOf(facts(cream, { batches: new Map([['cream', whisked]]), now: minuteOf('2026-11-25T11:20', zone) }));
     expect(plan.notes.join()).toMatch(/waits at most 20.min.*it has waited/);
   });
@@ -295,7 +431,10 @@ describe('what cannot be, and what would mend it', () => {
   });
 
   it('a serving in the past', () => {
-    expect(planService(facts(service([serving('cream', 'bay-leaf-chantilly', '2026-11-24T12:00')])), cache)).toMatchObject({ ok: false, fault: { says: expect.stringMatching(/was to be served at Tue 12:00, which is past/) as unknown } });
+    expect(planService(facts(service([serving('cream', 'bay-leaf-chantilly', '2026-11-24T12:00')])), cache)).toMatchObject({
+      ok: false,
+      fault: { says: expect.stringMatching(/was to be served at Tue 12:00, which is past/) as unknown },
+    });
     // Beside others it is named and holds up none of them.
     const two = answerOf(facts(service([serving('cream', 'bay-leaf-chantilly', '2026-11-24T12:00'), serving('semi', 'honey-semifreddo', '2026-11-27T19:00')])));
     expect(two.ok).toBe(true);
@@ -309,7 +448,13 @@ describe('what cannot be, and what would mend it', () => {
   });
 
   it('two servings of one vessel', () => {
-    const f = facts(service([serving('a', 'honey-semifreddo', '2026-11-27T19:00'), serving('b', 'honey-semifreddo', '2026-11-27T19:10'), serving('c', 'honey-semifreddo', '2026-11-27T19:20')]));
+    const f = facts(
+      service([
+        serving('a', 'honey-semifreddo', '2026-11-27T19:00'),
+        serving('b', 'honey-semifreddo', '2026-11-27T19:10'),
+        serving('c', 'honey-semifreddo', '2026-11-27T19:20'),
+      ]),
+    );
     expect(saysOf(f)).toMatch(/There are only 2 × Terrine 1.2 L/);
   });
 
@@ -334,7 +479,11 @@ describe('what cannot be, and what would mend it', () => {
 });
 
 describe('made once', () => {
-  const week = service([serving('a', 'sesame-fig-pudding', '2026-11-28T12:00'), serving('b', 'sesame-fig-pudding', '2026-11-28T18:00', { portions: 12 }), serving('c', 'plum-cheesecake', '2026-11-28T18:30')]);
+  const week = service([
+    serving('a', 'sesame-fig-pudding', '2026-11-28T12:00'),
+    serving('b', 'sesame-fig-pudding', '2026-11-28T18:00', { portions: 12 }),
+    serving('c', 'plum-cheesecake', '2026-11-28T18:30'),
+  ]);
 
   it('parts that are alike are found; a whipped cream that must wait too long is not offered', () => {
     const merges = tryMerges(facts(week), cache);
@@ -373,7 +522,15 @@ it('shopping over all desserts: summed, less what the larder has, eggs balanced'
   const cream = empty.items.find((i) => i.ingredient.id === 'cream-36')!;
   expect(cream.neededG).toBeCloseTo(870, 6);
   expect(cream.uses.reduce((sum, u) => sum + u.massG, 0)).toBeCloseTo(cream.neededG, 9);
-  const stocked = serviceShopping(dishes, kitchen, [{ id: 'p', ingredientId: 'cream-36', sizeG: 1000, leftG: 600, bestBefore: null }, { id: 'q', ingredientId: 'cream-36', sizeG: 1000, leftG: 900, bestBefore: '2026-11-20' }], '2026-11-27').items.find((i) => i.ingredient.id === 'cream-36')!;
+  const stocked = serviceShopping(
+    dishes,
+    kitchen,
+    [
+      { id: 'p', ingredientId: 'cream-36', sizeG: 1000, leftG: 600, bestBefore: null },
+      { id: 'q', ingredientId: 'cream-36', sizeG: 1000, leftG: 900, bestBefore: '2026-11-20' },
+    ],
+    '2026-11-27',
+  ).items.find((i) => i.ingredient.id === 'cream-36')!;
   expect(stocked.inStockG).toBe(600);
   expect(stocked.toBuyG).toBeCloseTo(270, 6);
   expect(empty.eggs).toMatchObject({ eggs: 6, spareWhites: 6, spareYolks: 0 });
@@ -382,20 +539,31 @@ it('shopping over all desserts: summed, less what the larder has, eggs balanced'
 
 it('whatever is read as a service is one, or refused in words', () => {
   fc.assert(
-    fc.property(fc.jsonValue({ maxDepth: 3 }), fc.constantFrom('servings', 'crew', 'gaps', 'pins', 'zone', 'spareMin', 'together', 'minutes', 'from', 'name'), (value, field) => {
-      for (const raw of [value, { ...DINNER, [field]: value }]) {
-        const read = readServiceDoc(raw);
-        if (read.ok) expect(planService(facts(read.value), cache, 'quick')).toBeDefined();
-        else expect(read.fault.says.length).toBeGreaterThan(10);
-      }
-    }),
+    fc.property(
+      fc.jsonValue({ maxDepth: 3 }),
+      fc.constantFrom('servings', 'crew', 'gaps', 'pins', 'zone', 'spareMin', 'together', 'minutes', 'from', 'name'),
+      (value, field) => {
+        for (const raw of [value, { ...DINNER, [field]: value }]) {
+          const read = readServiceDoc(raw);
+          if (read.ok) expect(planService(facts(read.value), cache, 'quick')).toBeDefined();
+          else expect(read.fault.says.length).toBeGreaterThan(10);
+        }
+      },
+    ),
     { numRuns: 150 },
   );
 });
 
 it('a service document is read or refused in words', () => {
   expect(readServiceDoc(JSON.parse(JSON.stringify(DINNER)))).toEqual({ ok: true, value: DINNER });
-  for (const bad of [null, [], 'x', { ...DINNER, zone: 'Harbour/Quay' }, { ...DINNER, servings: [{ ...DINNER.servings[0], at: 'soon' }] }, { ...DINNER, formatVersion: 2 }]) {
+  for (const bad of [
+    null,
+    [],
+    'x',
+    { ...DINNER, zone: 'Harbour/Quay' },
+    { ...DINNER, servings: [{ ...DINNER.servings[0], at: 'soon' }] },
+    { ...DINNER, formatVersion: 2 },
+  ]) {
     const read = readServiceDoc(bad);
     expect(read.ok).toBe(false);
     if (!read.ok) expect(read.fault.says.length).toBeGreaterThan(10);

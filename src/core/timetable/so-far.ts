@@ -9,11 +9,13 @@ const COLD_WAYS = ['rest', 'set', 'freeze'];
 const handsMin = (m: MendEntry): number => Math.max(0, Math.round(m.minutes - (m.rest?.min ?? 0)));
 
 /** Hands that the mends since a moment ask for, min; of a fresh bowl its steps are planned anew. */
-const mendMinutes = (progress: Progress, sinceMs: number): number => progress.mends.filter((m) => m.at >= sinceMs && m.reopens.keys.length === 0).reduce((sum, m) => sum + handsMin(m), 0);
+const mendMinutes = (progress: Progress, sinceMs: number): number =>
+  progress.mends.filter((m) => m.at >= sinceMs && m.reopens.keys.length === 0).reduce((sum, m) => sum + handsMin(m), 0);
 
 /** Rests that mends ask for and that are not over: not those of which it is known whether they helped, nor of a part that was lost or begun anew since. */
 function mendRests(progress: Progress, now: number): readonly MendedRest[] {
-  const lost = (m: MendEntry): boolean => progress.mends.some((x) => x.at > m.at && (x.kind === 'discard' || (x.partId === m.partId && x.reopens.keys.length > 0)));
+  const lost = (m: MendEntry): boolean =>
+    progress.mends.some((x) => x.at > m.at && (x.kind === 'discard' || (x.partId === m.partId && x.reopens.keys.length > 0)));
   return progress.mends.flatMap((m) => {
     if (m.rest === null || m.helped !== null || lost(m)) return [];
     const from = Math.floor(m.at / MINUTE_MS) + handsMin(m);
@@ -28,7 +30,10 @@ function mendRests(progress: Progress, now: number): readonly MendedRest[] {
  *
  * @param now minutes since 1970.
  */
-export function soFarOf(batch: { readonly status: SoFar['status']; readonly startedAt: number; readonly plan: Pick<BatchPlan, 'steps'>; readonly progress: Progress }, now: number): SoFar {
+export function soFarOf(
+  batch: { readonly status: SoFar['status']; readonly startedAt: number; readonly plan: Pick<BatchPlan, 'steps'>; readonly progress: Progress },
+  now: number,
+): SoFar {
   const { plan, progress } = batch;
   const minute = (ms: number): number => Math.floor(ms / MINUTE_MS);
   const doneAt: Record<string, number> = {};
@@ -57,6 +62,17 @@ export function soFarOf(batch: { readonly status: SoFar['status']; readonly star
   const last = Math.max(batch.startedAt, ...moments);
   const before = plan.steps.find((s) => progress.doneAt[s.key] === last);
   const waits = before?.waitMin != null && waitFrom[before.key]! + before.waitMin[0] > now;
-  const touched = current !== null && (timer !== undefined || current.lines.some((l) => progress.weighed[l.lineId] !== undefined || progress.ticks.includes(l.lineId)));
-  return { status: batch.status, startedAt: minute(batch.startedAt), doneAt, begunAt, waitFrom, step: current && (touched || !waits) ? current.key : null, stepSince: minute(last), mendMin: mendMinutes(progress, last), mendRests: mendRests(progress, now) };
+  const touched =
+    current !== null && (timer !== undefined || current.lines.some((l) => progress.weighed[l.lineId] !== undefined || progress.ticks.includes(l.lineId)));
+  return {
+    status: batch.status,
+    startedAt: minute(batch.startedAt),
+    doneAt,
+    begunAt,
+    waitFrom,
+    step: current && (touched || !waits) ? current.key : null,
+    stepSince: minute(last),
+    mendMin: mendMinutes(progress, last),
+    mendRests: mendRests(progress, now),
+  };
 }

@@ -15,7 +15,9 @@ const named = (word: string, list: readonly string[]): number => (word.length < 
 /** A day that the calendar has, in a year that a kitchen plans in; null for any other. */
 function dayOf(year: number, month: number, day: number): Day | null {
   const at = new Date(Date.UTC(year, month - 1, day));
-  return isPlannableYear(year) && at.getUTCFullYear() === year && at.getUTCMonth() === month - 1 && at.getUTCDate() === day ? `${year}-${two(month)}-${two(day)}` : null;
+  return isPlannableYear(year) && at.getUTCFullYear() === year && at.getUTCMonth() === month - 1 && at.getUTCDate() === day
+    ? `${year}-${two(month)}-${two(day)}`
+    : null;
 }
 
 /** Of a day and month without a year the next to come, today among them. */
@@ -59,8 +61,10 @@ export function readDay(text: string, today: Day): Day | null {
   return withYear(month, Number(said?.[1] ?? turned?.[2]), said?.[3] ?? turned?.[3], today);
 }
 
-const withYear = (month: number, day: number, year: string | undefined, today: Day): Day | null => (year === undefined ? nextOf(month, day, today) : dayOf(year.length === 2 ? 2000 + Number(year) : Number(year), month, day));
-const inOrder = (first: number, second: number, year: string | undefined, today: Day): Day | null => (second > 12 && first <= 12 ? withYear(first, second, year, today) : withYear(second, first, year, today));
+const withYear = (month: number, day: number, year: string | undefined, today: Day): Day | null =>
+  year === undefined ? nextOf(month, day, today) : dayOf(year.length === 2 ? 2000 + Number(year) : Number(year), month, day);
+const inOrder = (first: number, second: number, year: string | undefined, today: Day): Day | null =>
+  second > 12 && first <= 12 ? withYear(first, second, year, today) : withYear(second, first, year, today);
 
 /** 'Sat 28 Nov 2026': one form of a day everywhere. */
 export function showDay(day: Day): string {
@@ -74,7 +78,11 @@ export function showDay(day: Day): string {
  * to 24, 24 is midnight.
  */
 export function readTime(text: string): ClockTime | null {
-  const t = text.trim().toLowerCase().replace(/\s+/g, ' ').replace(/ ?(?:h|uhr|o['’]?clock)$/, '');
+  const t = text
+    .trim()
+    .toLowerCase()
+    .replace(/\s+/g, ' ')
+    .replace(/ ?(?:h|uhr|o['’]?clock)$/, '');
   if (t === 'noon' || t === 'midday') return '12:00';
   if (t === 'midnight') return '00:00';
   const m = /^(\d{1,2})(?:\s?[:.h]\s?(\d{2})|(\d{2}))?\s?(a\.?m\.?|p\.?m\.?)?$/.exec(t);

@@ -52,7 +52,7 @@ export function fitAfter(open: readonly Stretch[], t: number, minutes: number): 
 /** Rounds a start down to where one of each group has hours for the whole task. */
 export function withinHours(c: Compiled, task: number, t: number): number {
   let at = t;
-  for (let again = true; again; ) {
+  for (let again = true; again;) {
     again = false;
     for (const group of c.oneOf[task]!) {
       let best = -Infinity;
@@ -73,7 +73,7 @@ export function withinHours(c: Compiled, task: number, t: number): number {
 /** The same upwards. */
 export function withinHoursUp(c: Compiled, task: number, t: number): number {
   let at = t;
-  for (let again = true; again; ) {
+  for (let again = true; again;) {
     again = false;
     for (const group of c.oneOf[task]!) {
       let best = Infinity;
@@ -98,7 +98,10 @@ const whyOf = (value: number, horizonHit: boolean): Clash['why'] => (value === -
  * @param more further rules start(to) ≤ start(from) + c, as flat triples (from, to, c).
  * @returns the windows, or the first clash.
  */
-export function windowsOf(c: Compiled, more: readonly (readonly [from: number, to: number, c: number])[] = []): { readonly ok: true; readonly value: Windows } | { readonly ok: false; readonly clash: Clash } {
+export function windowsOf(
+  c: Compiled,
+  more: readonly (readonly [from: number, to: number, c: number])[] = [],
+): { readonly ok: true; readonly value: Windows } | { readonly ok: false; readonly clash: Clash } {
   const late = new Float64Array(c.n).fill(Infinity);
   const soon = new Float64Array(c.n);
   const lateBy = new Int32Array(c.n).fill(-1);

@@ -14,7 +14,25 @@ import { capacityMl, cavitiesOf } from '../vessel/profile';
 import { optionOf, questionNamed } from '../schools/questions';
 import { workOfStep } from '../ways/step-work';
 import { SERVED } from './names';
-import { AHEAD_MOST_H, BLOOMED_MOST_MIN, BUTTER_OUT_MIN, HOT_MOST_MIN, UNCOVERED_MOST_MIN, WEIGHED_MOST_MIN, FRUIT_IN_LEMON_MOST_MIN, FRUIT_MOST_MIN, GROWS, KNIFE_WAIT_MIN, LATE_MIN, NEXT_BOWL_MIN, OVEN_HEATS_MIN, PIECEWORK, ROOM_PER_LITRE, SHORT_WAIT_H, USUAL_HANDS_MIN } from './house';
+import {
+  AHEAD_MOST_H,
+  BLOOMED_MOST_MIN,
+  BUTTER_OUT_MIN,
+  HOT_MOST_MIN,
+  UNCOVERED_MOST_MIN,
+  WEIGHED_MOST_MIN,
+  FRUIT_IN_LEMON_MOST_MIN,
+  FRUIT_MOST_MIN,
+  GROWS,
+  KNIFE_WAIT_MIN,
+  LATE_MIN,
+  NEXT_BOWL_MIN,
+  OVEN_HEATS_MIN,
+  PIECEWORK,
+  ROOM_PER_LITRE,
+  SHORT_WAIT_H,
+  USUAL_HANDS_MIN,
+} from './house';
 
 /** What kind of thing a task is: hands on, or something that goes on by itself. */
 export type WorkKind = 'hands' | 'wait' | 'cold' | 'oven' | 'ahead';
@@ -52,7 +70,8 @@ export interface WorkGap {
 export interface WorkStay {
   readonly from: string;
   readonly until: string;
-  readonly what: { readonly kind: 'place'; readonly placeId: string; readonly litres: number } | { readonly kind: 'vessel'; readonly name: string; readonly count: number };
+  readonly what:
+    { readonly kind: 'place'; readonly placeId: string; readonly litres: number } | { readonly kind: 'vessel'; readonly name: string; readonly count: number };
 }
 
 /** All the work of one dessert; `SERVED` stands for its serving in gaps and stays. */
@@ -110,11 +129,27 @@ function addTask(m: Making, t: Partial<WorkTask> & Pick<WorkTask, 'key' | 'kind'
  */
 export function workOf(s: SheetAnalysis, kitchen: Kitchen, times: number, coldH: number | null): Work {
   const { steps, parts, family } = s.sheet;
-  const m: Making = { s, kitchen, times, waits: coldWaits(s.sheet, coldH), tasks: [], gaps: [], stays: [], ends: new Map(), begins: new Map(), loose: new Map(), assembly: inServingOrder(steps.filter((x) => x.partId === null), family) };
+  const m: Making = {
+    s,
+    kitchen,
+    times,
+    waits: coldWaits(s.sheet, coldH),
+    tasks: [],
+    gaps: [],
+    stays: [],
+    ends: new Map(),
+    begins: new Map(),
+    loose: new Map(),
+    assembly: inServingOrder(
+      steps.filter((x) => x.partId === null),
+      family,
+    ),
+  };
   // Crowned nests go out at once: nothing of them is put away.
   for (const step of steps) if (!(family === 'nest' && step.key === 'put-away')) addStep(m, step);
   outOfTheFridge(m);
-  for (const [w, until] of m.loose) gap(m, w, m.begins.get(until)!, 0, looseMost(steps.find((x) => `${x.id}/wait` === w)!), 'soaked gelatin is used within two hours');
+  for (const [w, until] of m.loose)
+    gap(m, w, m.begins.get(until)!, 0, looseMost(steps.find((x) => `${x.id}/wait` === w)!), 'soaked gelatin is used within two hours');
   for (const p of parts) oneAfterTheOther(m, stepsOfPart(m, p.id));
   oneAfterTheOther(m, m.assembly);
   for (const p of parts) toItsTakers(m, p);
@@ -136,12 +171,33 @@ function addStep(m: Making, step: Step): void {
   };
   const hand = (): string => {
     const hands = handsOf(step, a, m.times);
-    return addTask(m, { key: step.id, stepId: step.id, partId: step.partId, kind: 'hands', name: title, minutes: hands.minutes, because: hands.because, hands: hands.minutes > 0, mixerId: step.whisks && a?.mixer ? a.mixer.id : null, hob: onHob(step) });
+    return addTask(m, {
+      key: step.id,
+      stepId: step.id,
+      partId: step.partId,
+      kind: 'hands',
+      name: title,
+      minutes: hands.minutes,
+      because: hands.because,
+      hands: hands.minutes > 0,
+      mixerId: step.whisks && a?.mixer ? a.mixer.id : null,
+      hob: onHob(step),
+    });
   };
   const wait = (): string => {
     const cold = COLD_KEYS.includes(key) || key === 'temper';
-    const oven = step.ovenC !== null ? { shelves: 1, setting: `${step.ovenC}` } : key === 'cool' && a?.part.kind === 'meringue' ? { shelves: 1, setting: 'off' } : null;
-    return addTask(m, { key: `${step.id}/wait`, stepId: step.id, partId: step.partId, kind: oven ? 'oven' : cold ? 'cold' : 'wait', name: waitName(key, title), minutes: waitMin.minutes, because: waitMin.because, oven });
+    const oven =
+      step.ovenC !== null ? { shelves: 1, setting: `${step.ovenC}` } : key === 'cool' && a?.part.kind === 'meringue' ? { shelves: 1, setting: 'off' } : null;
+    return addTask(m, {
+      key: `${step.id}/wait`,
+      stepId: step.id,
+      partId: step.partId,
+      kind: oven ? 'oven' : cold ? 'cold' : 'wait',
+      name: waitName(key, title),
+      minutes: waitMin.minutes,
+      because: waitMin.because,
+      oven,
+    });
   };
   if (waitMin.minutes === 0) {
     hand();
@@ -166,7 +222,15 @@ function addStep(m: Making, step: Step): void {
   if (laterNeeds) m.loose.set(w, laterNeeds);
   span(step.id, laterNeeds ? step.id : w);
   if (step.ovenC !== null) {
-    const hot = addTask(m, { key: `${step.id}/oven`, partId: step.partId, kind: 'ahead', name: `Oven to ${withUnit(plainNumber(step.ovenC, 0), '°C')}`, minutes: OVEN_HEATS_MIN, because: `an oven takes ${OVEN_HEATS_MIN}\u00a0min to its heat`, oven: { shelves: 0, setting: `${step.ovenC}` } });
+    const hot = addTask(m, {
+      key: `${step.id}/oven`,
+      partId: step.partId,
+      kind: 'ahead',
+      name: `Oven to ${withUnit(plainNumber(step.ovenC, 0), '°C')}`,
+      minutes: OVEN_HEATS_MIN,
+      because: `an oven takes ${OVEN_HEATS_MIN}\u00a0min to its heat`,
+      oven: { shelves: 0, setting: `${step.ovenC}` },
+    });
     gap(m, hot, w, 0, 0, '');
   }
 }
@@ -175,21 +239,36 @@ function addStep(m: Making, step: Step): void {
 function outOfTheFridge(m: Making): void {
   for (const step of m.s.sheet.steps) {
     const a = m.s.parts.find((x) => x.part.id === step.partId);
-    const out = step.key === 'loosen' && a ? { name: 'Cheese out of the fridge', ...stirredCheese(a.reading).outMin } : step.key === 'buttercream' ? { name: 'Butter out of the fridge', ...BUTTER_OUT_MIN } : null;
+    const out =
+      step.key === 'loosen' && a
+        ? { name: 'Cheese out of the fridge', ...stirredCheese(a.reading).outMin }
+        : step.key === 'buttercream'
+          ? { name: 'Butter out of the fridge', ...BUTTER_OUT_MIN }
+          : null;
     if (!out) continue;
-    const k = addTask(m, { key: `${step.id}/out`, partId: step.partId, kind: 'ahead', name: out.name, minutes: out.least, because: `it warms for ${showHours(out.least / 60)} before it stirs smooth` });
+    const k = addTask(m, {
+      key: `${step.id}/out`,
+      partId: step.partId,
+      kind: 'ahead',
+      name: out.name,
+      minutes: out.least,
+      because: `it warms for ${showHours(out.least / 60)} before it stirs smooth`,
+    });
     gap(m, k, step.id, 0, out.most - out.least, `out of the fridge for at most ${showHours(out.most / 60)}`);
   }
 }
 
 function oneAfterTheOther(m: Making, list: readonly Step[]): void {
-  for (let i = 1; i < list.length; i++) gap(m, m.ends.get(list[i - 1]!.id)!, m.begins.get(list[i]!.id)!, 0, holdsOn(list[i - 1]!, list[i]!), `${inSentence(list[i - 1]!.title)} first`);
+  for (let i = 1; i < list.length; i++)
+    gap(m, m.ends.get(list[i - 1]!.id)!, m.begins.get(list[i]!.id)!, 0, holdsOn(list[i - 1]!, list[i]!), `${inSentence(list[i - 1]!.title)} first`);
 }
 
 /** The steps that take up a part, each once. */
 const takersOf = (m: Making, partId: string): readonly string[] => [
   ...new Set([
-    ...m.s.parts.flatMap((q) => q.reading.lines.flatMap((l) => (l.fromPart?.id === partId ? [stepTaking(stepsOfPart(m, q.part.id), l.line.stepId)] : []))).flatMap((x) => (x ? [x] : [])),
+    ...m.s.parts
+      .flatMap((q) => q.reading.lines.flatMap((l) => (l.fromPart?.id === partId ? [stepTaking(stepsOfPart(m, q.part.id), l.line.stepId)] : [])))
+      .flatMap((x) => (x ? [x] : [])),
     ...(takenInAssembly(m.s, partId, m.assembly) ?? []),
   ]),
 ];
@@ -219,7 +298,15 @@ function toItsTakers(m: Making, p: PartAnalysis['part']): void {
   if (!fruit) return;
   const late = optionOf(questionNamed('fruit-late')!, p.ways['fruit-late']).id === 'late';
   const most = late ? FRUIT_MOST_MIN : FRUIT_IN_LEMON_MOST_MIN;
-  for (const taker of to) gap(m, m.ends.get(last.id)!, takes(m, taker), 0, most, `${inSentence(p.name)} cut at most ${showHours(most / 60)} before ${late ? 'it goes on' : 'it goes on, held in lemon juice'}`);
+  for (const taker of to)
+    gap(
+      m,
+      m.ends.get(last.id)!,
+      takes(m, taker),
+      0,
+      most,
+      `${inSentence(p.name)} cut at most ${showHours(most / 60)} before ${late ? 'it goes on' : 'it goes on, held in lemon juice'}`,
+    );
 }
 
 /** What is done last before the table, and how long it keeps from when it is filled. */
@@ -227,7 +314,16 @@ function toTheTable(m: Making): void {
   const lastStep = m.assembly.at(-1);
   if (lastStep) gap(m, m.ends.get(lastStep.id)!, SERVED, 0, null, 'finished before it is served');
   for (const step of m.assembly) {
-    const most = step.key === 'top' ? LATE_MIN.top : step.key === 'unmould' ? LATE_MIN.unmould : step.key === 'temper' ? LATE_MIN.sliced : step.key === 'crown' ? LATE_MIN.crown : null;
+    const most =
+      step.key === 'top'
+        ? LATE_MIN.top
+        : step.key === 'unmould'
+          ? LATE_MIN.unmould
+          : step.key === 'temper'
+            ? LATE_MIN.sliced
+            : step.key === 'crown'
+              ? LATE_MIN.crown
+              : null;
     if (most !== null) gap(m, m.ends.get(step.id)!, SERVED, 0, most, `‘${inSentence(step.title)}’ at most ${showHours(most / 60)} before serving`);
   }
   const filledAt = m.assembly.find((x) => x.key === 'put-away') ?? m.assembly.find((x) => !COLD_KEYS.includes(x.key ?? ''));
@@ -235,7 +331,8 @@ function toTheTable(m: Making): void {
 }
 
 /** The fridge that something is put into which names none: the kitchen's first. */
-const anyFridge = (kitchen: Kitchen): Kitchen['places'][number] | undefined => kitchen.places.find((p) => !isFreezer(p) && p.kind !== 'counter' && p.kind !== 'blast-chiller' && p.litres > 0);
+const anyFridge = (kitchen: Kitchen): Kitchen['places'][number] | undefined =>
+  kitchen.places.find((p) => !isFreezer(p) && p.kind !== 'counter' && p.kind !== 'blast-chiller' && p.litres > 0);
 
 /** Room in the cold: of the dessert until it is served or cut, of bases until they are taken. */
 function roomInTheCold(m: Making): void {
@@ -254,23 +351,46 @@ function roomInTheCold(m: Making): void {
     const cools = stepsOfPart(m, p.id).find((x) => x.key === 'cool' && m.tasks.some((t) => t.key === `${x.id}/wait` && t.kind === 'wait'));
     const taker = takersOf(m, p.id)[0];
     const a = analysisOf(m, p.id);
-    if (cools && fridge && taker && a) m.stays.push({ from: `${cools.id}/wait`, until: m.begins.get(taker)!, what: { kind: 'place', placeId: fridge.id, litres: (a.mixMl / 1000) * ROOM_PER_LITRE } });
+    if (cools && fridge && taker && a)
+      m.stays.push({
+        from: `${cools.id}/wait`,
+        until: m.begins.get(taker)!,
+        what: { kind: 'place', placeId: fridge.id, litres: (a.mixMl / 1000) * ROOM_PER_LITRE },
+      });
   }
 }
 
 /** The vessels themselves, from when they are lined or filled until they are served, or turned out of. */
 function vesselsTaken(m: Making): void {
   const { assembly } = m;
-  const first = m.s.sheet.steps.find((x) => x.key === 'press') ?? assembly.find((x) => x.key === 'line') ?? assembly.find((x) => ['fill', 'build', 'crown'].includes(x.key ?? ''));
+  const first =
+    m.s.sheet.steps.find((x) => x.key === 'press') ??
+    assembly.find((x) => x.key === 'line') ??
+    assembly.find((x) => ['fill', 'build', 'crown'].includes(x.key ?? ''));
   const unmould = assembly.find((x) => x.key === 'unmould');
-  if (first) for (const f of filledVessels(m.s)) m.stays.push({ from: first.id, until: unmould ? unmould.id : SERVED, what: { kind: 'vessel', name: f.vessel.name, count: Math.ceil(f.count / cavitiesOf(f.vessel)) } });
+  if (first)
+    for (const f of filledVessels(m.s))
+      m.stays.push({
+        from: first.id,
+        until: unmould ? unmould.id : SERVED,
+        what: { kind: 'vessel', name: f.vessel.name, count: Math.ceil(f.count / cavitiesOf(f.vessel)) },
+      });
 }
 
 /** Steps after which a foam has not yet been used: it is only weighed, or named. */
 const PASSING = ['cup', 'use', 'hold'];
 
 /** No longer than this between two steps of one part; null for no limit. What is put into the cold rests there from then on. */
-const holdsOn = (before: Step, after: Step): number | null => (before.key === 'put-away' && COLD_KEYS.includes(after.key ?? '') ? 0 : before.key === 'weigh' && after.key === 'whisk' ? WEIGHED_MOST_MIN : HOT_KEYS.includes(before.key ?? '') ? HOT_MOST_MIN : after.key === 'put-away' ? UNCOVERED_MOST_MIN : null);
+const holdsOn = (before: Step, after: Step): number | null =>
+  before.key === 'put-away' && COLD_KEYS.includes(after.key ?? '')
+    ? 0
+    : before.key === 'weigh' && after.key === 'whisk'
+      ? WEIGHED_MOST_MIN
+      : HOT_KEYS.includes(before.key ?? '')
+        ? HOT_MOST_MIN
+        : after.key === 'put-away'
+          ? UNCOVERED_MOST_MIN
+          : null;
 /** A boiled syrup is poured at once, and what was heated over steam whisked at once. */
 const HOT_KEYS = ['syrup', 'heat'];
 
@@ -310,10 +430,13 @@ function waitOf(step: Step, cold: ColdWait | undefined): { readonly minutes: num
   if (!waitH || waitH[1] <= 0) return { minutes: 0, because: '' };
   const [low, high] = waitH;
   if (cold?.by === 'cold') return { minutes: minutesOf(cold.h[0]), because: `Cold: ready after ${showHours(cold.h[0])} in this vessel, in this place` };
-  if (cold?.by === 'cold-more') return { minutes: minutesOf(cold.h[0]), because: `Cold: ready after ${showHours(cold.h[0])}, more than the ${showHours(low)} of its way` };
+  if (cold?.by === 'cold-more')
+    return { minutes: minutesOf(cold.h[0]), because: `Cold: ready after ${showHours(cold.h[0])}, more than the ${showHours(low)} of its way` };
   if (key === 'set' || key === 'freeze') return { minutes: minutesOf(high), because: `the method’s longer end, ${showHours(high)}: Cold gives no answer` };
   if (key === 'rest') return { minutes: minutesOf(low), because: `the way that was chosen: ${showHours(low)} at least` };
-  return high < SHORT_WAIT_H ? { minutes: minutesOf(high), because: `the method’s longer end, ${showHours(high)}` } : { minutes: minutesOf(low), because: `the method: ${showHours(low)} at least` };
+  return high < SHORT_WAIT_H
+    ? { minutes: minutesOf(high), because: `the method’s longer end, ${showHours(high)}` }
+    : { minutes: minutesOf(low), because: `the method: ${showHours(low)} at least` };
 }
 
 /** Minutes of hands of a step at this size, and why so many. */
@@ -324,7 +447,10 @@ export function handsOf(step: Step, a: PartAnalysis | null, times: number): { re
     const hot = step.tempC !== null || step.key === 'buttercream';
     if (late !== null) {
       const one = Math.max(hot ? (step.handsMin ?? 0) : 0, Math.ceil(late / 60 + 0.5));
-      return { minutes: bowls * one + (bowls - 1) * NEXT_BOWL_MIN, because: `Whisk: ${bowls > 1 ? `${bowls} bowlfuls, ` : ''}at the longer end ${withUnit(plainNumber(late / 60, 1), 'min')}${bowls > 1 ? ` each, ${NEXT_BOWL_MIN}\u00a0min between` : ''}` };
+      return {
+        minutes: bowls * one + (bowls - 1) * NEXT_BOWL_MIN,
+        because: `Whisk: ${bowls > 1 ? `${bowls} bowlfuls, ` : ''}at the longer end ${withUnit(plainNumber(late / 60, 1), 'min')}${bowls > 1 ? ` each, ${NEXT_BOWL_MIN}\u00a0min between` : ''}`,
+      };
     }
   }
   const own = step.handsMin ?? USUAL_HANDS_MIN;
@@ -374,4 +500,5 @@ export function holdH({ sheet, keeping }: SheetAnalysis): number {
 
 const SHAPED: readonly SheetAnalysis['sheet']['family'][] = ['chantilly', 'frosting'];
 
-export const holdSays = (s: SheetAnalysis): string => (s.sheet.family === 'semifreddo' ? 'kept frozen for at most three months' : `it holds about ${showHours(holdH(s))} in the fridge`);
+export const holdSays = (s: SheetAnalysis): string =>
+  s.sheet.family === 'semifreddo' ? 'kept frozen for at most three months' : `it holds about ${showHours(holdH(s))} in the fridge`;

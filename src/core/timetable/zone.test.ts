@@ -47,10 +47,14 @@ describe('the wall clock', () => {
 
   it('what it shows it reads again, but for the hour that comes twice', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 29_000_000, max: 31_000_000 }), fc.constantFrom(LONDON, 'America/New_York', 'Australia/Sydney', 'Asia/Kolkata', 'UTC'), (minute, zone) => {
-        const again = minuteOf(localTime(minute, zone), zone);
-        expect([0, -60]).toContain(again - minute);
-      }),
+      fc.property(
+        fc.integer({ min: 29_000_000, max: 31_000_000 }),
+        fc.constantFrom(LONDON, 'America/New_York', 'Australia/Sydney', 'Asia/Kolkata', 'UTC'),
+        (minute, zone) => {
+          const again = minuteOf(localTime(minute, zone), zone);
+          expect([0, -60]).toContain(again - minute);
+        },
+      ),
       { numRuns: 400 },
     );
   });
@@ -73,7 +77,15 @@ describe('hours of a week', () => {
   });
 
   it('only on their days, merged where they touch', () => {
-    const found = stretchesOf([{ days: [5], from: '08:00', to: '12:00' }, { days: [5], from: '12:00', to: '15:00' }], LONDON, at('2026-11-23T00:00'), at('2026-11-30T00:00'));
+    const found = stretchesOf(
+      [
+        { days: [5], from: '08:00', to: '12:00' },
+        { days: [5], from: '12:00', to: '15:00' },
+      ],
+      LONDON,
+      at('2026-11-23T00:00'),
+      at('2026-11-30T00:00'),
+    );
     expect(found).toEqual([[at('2026-11-27T08:00'), at('2026-11-27T15:00')]]);
     expect(stretchesOf([], LONDON, 0, 100_000)).toEqual([]);
   });

@@ -31,7 +31,18 @@ export function biscuitLayers(s: SheetAnalysis): readonly BiscuitLayer[] {
       const found = b.pieces === null ? null : biscuitOfPart(s, b.layer.part.id);
       const biscuit = laidBiscuit(found?.ingredient);
       if (!found || !biscuit) return [];
-      return [{ layerId: b.id, vessel, vessels: count, partId: b.layer.part.id, ingredient: found.ingredient, turn: turn++, fromMm: b.fromMm, floor: narrowestFloor(vessel, b.fromMm, b.fromMm + biscuit.heightMm) }];
+      return [
+        {
+          layerId: b.id,
+          vessel,
+          vessels: count,
+          partId: b.layer.part.id,
+          ingredient: found.ingredient,
+          turn: turn++,
+          fromMm: b.fromMm,
+          floor: narrowestFloor(vessel, b.fromMm, b.fromMm + biscuit.heightMm),
+        },
+      ];
     });
   });
 }
@@ -88,14 +99,30 @@ export function countBiscuits(s: SheetAnalysis, layers: readonly BiscuitLayer[],
     const toBuy = Math.ceil(needed * (1 + s.sheet.tin.breakagePct / 100) - 1e-9);
     const inPack = ingredient.packG && ingredient.piece ? Math.floor(ingredient.packG / ingredient.piece.grams + 1e-6) : 0;
     const packs = inPack > 0 ? Math.ceil(toBuy / inPack) : null;
-    return { partId, ingredient, layers: mine.reduce((n, x) => n + x.layer.vessels, 0), needed, whole: sum((p) => p.whole), cutFrom: sum((p) => p.cutFrom), toBuy, packs, spare: packs === null ? null : packs * inPack - needed, there: biscuitOfPart(s, partId)?.pieces ?? 0 };
+    return {
+      partId,
+      ingredient,
+      layers: mine.reduce((n, x) => n + x.layer.vessels, 0),
+      needed,
+      whole: sum((p) => p.whole),
+      cutFrom: sum((p) => p.cutFrom),
+      toBuy,
+      packs,
+      spare: packs === null ? null : packs * inPack - needed,
+      there: biscuitOfPart(s, partId)?.pieces ?? 0,
+    };
   });
 }
 
 /** Why there is nothing to lay, in words. */
 export function whyNoBiscuits(s: SheetAnalysis, larder: ReadonlyMap<string, Ingredient>): Result<never> {
-  if (![...larder.values()].some((i) => laidBiscuit(i))) return fail('larder', 'no-biscuits', 'The larder has no biscuit with a size: enter one there, its width, length and height in mm.');
+  if (![...larder.values()].some((i) => laidBiscuit(i)))
+    return fail('larder', 'no-biscuits', 'The larder has no biscuit with a size: enter one there, its width, length and height in mm.');
   const part = s.parts.find((a) => a.part.kind === 'biscuit-layer');
   if (!part) return fail('parts', 'no-biscuits', 'No part of this sheet is laid in biscuits: add a biscuit layer on Bench, with a line like 48 ginger thins.');
-  return fail('lines', 'no-size', `${part.part.name} has no biscuit whose size the larder knows: write one like 48 ginger thins, or enter its size in the Larder.`);
+  return fail(
+    'lines',
+    'no-size',
+    `${part.part.name} has no biscuit whose size the larder knows: write one like 48 ginger thins, or enter its size in the Larder.`,
+  );
 }

@@ -30,7 +30,9 @@ describe('what is laid, in words', () => {
   });
   it('stands in the step that builds, of the kitchen’s way and of the cook’s own', () => {
     expect(shownSteps(a).find((s) => s.wayKey === 'fill' || s.wayKey === 'build' || s.wayKey === 'use')!.laid).toContain('In each glass, from below: custard');
-    const own = writtenSheet('Fool\nServes 4\n\n300 ml double cream\n30 g icing sugar\n24 ladyfingers\n\nWhip the cream with the sugar to soft peaks. Lay the ladyfingers in a 20 cm square dish. Spread the cream over. Chill for 6 hours.');
+    const own = writtenSheet(
+      'Fool\nServes 4\n\n300 ml double cream\n30 g icing sugar\n24 ladyfingers\n\nWhip the cream with the sugar to soft peaks. Lay the ladyfingers in a 20 cm square dish. Spread the cream over. Chill for 6 hours.',
+    );
     const steps = shownSteps(analyseSheet(own, KITCHEN));
     expect(steps.find((s) => s.title.startsWith('Lay'))!.laid).toMatch(/from below: ladyfingers \d+\./);
     expect(steps.find((s) => s.title.startsWith('Spread'))!.laid).toMatch(/from below: whipped cream \d+\u00a0g\./);

@@ -50,9 +50,18 @@ const SUITS: Readonly<Record<Use, readonly Vessel['kind'][]>> = {
  * @param inGlasses whether it has been in vessels of one portion so far: others then come behind.
  * @returns at most `most` choices; a fault on `shelf` when none fits, with what comes nearest.
  */
-export function chooseVessels(volumeMl: number, portions: number, use: Use, shelf: readonly ShelfVessel[], inGlasses = false, most = 6): Result<readonly Choice[]> {
+export function chooseVessels(
+  volumeMl: number,
+  portions: number,
+  use: Use,
+  shelf: readonly ShelfVessel[],
+  inGlasses = false,
+  most = 6,
+): Result<readonly Choice[]> {
   if (!(volumeMl > 0)) return fail('volumeMl', 'empty', 'There is nothing to fill yet: add lines on Bench.');
-  const fitting = shelf.filter((v) => v.count > 0 && SUITS[use].includes(v.vessel.kind)).map((v) => ({ vessel: v.vessel, ml: capacityMl(v.vessel), there: v.count * cavitiesOf(v.vessel), each: isPerPortion(v.vessel) }));
+  const fitting = shelf
+    .filter((v) => v.count > 0 && SUITS[use].includes(v.vessel.kind))
+    .map((v) => ({ vessel: v.vessel, ml: capacityMl(v.vessel), there: v.count * cavitiesOf(v.vessel), each: isPerPortion(v.vessel) }));
   const portionMl = volumeMl / portions;
   const found: Choice[] = [];
   const add = (filled: readonly Filled[], holdsMl: number): void => {
@@ -62,7 +71,18 @@ export function chooseVessels(volumeMl: number, portions: number, use: Use, shel
     const served = each.length === filled.length ? each.reduce((n, f) => n + f.count, 0) : portions;
     if (each.some((f) => capacityMl(f.vessel) * full > portionMl * PORTION_FACTOR)) return;
     const shared = filled.reduce((n, f) => n + (isPerPortion(f.vessel) ? 0 : f.count), 0);
-    found.push({ filled, fullShare: full, portions: served, score: Math.abs(full - WELL_FILLED.best) + KIND_COST * (filled.length - 1) + (each.length > 0 && each.length < filled.length ? MIXED_COST : 0) + (inGlasses && each.length === 0 ? OTHER_COST : 0) + EACH_COST * Math.max(0, shared - 1) + 0.4 * Math.abs(served / portions - 1) });
+    found.push({
+      filled,
+      fullShare: full,
+      portions: served,
+      score:
+        Math.abs(full - WELL_FILLED.best) +
+        KIND_COST * (filled.length - 1) +
+        (each.length > 0 && each.length < filled.length ? MIXED_COST : 0) +
+        (inGlasses && each.length === 0 ? OTHER_COST : 0) +
+        EACH_COST * Math.max(0, shared - 1) +
+        0.4 * Math.abs(served / portions - 1),
+    });
   };
   for (const a of fitting) {
     const most1 = Math.min(a.there, Math.ceil(volumeMl / (a.ml * WELL_FILLED.low)));
@@ -72,7 +92,13 @@ export function chooseVessels(volumeMl: number, portions: number, use: Use, shel
       for (let n = 1; n <= most1 && n * a.ml < volumeMl / WELL_FILLED.low; n++) {
         const rest = volumeMl / WELL_FILLED.best - n * a.ml;
         const m = Math.max(1, Math.min(b.there, Math.round(rest / b.ml)));
-        add([{ vessel: a.vessel, count: n }, { vessel: b.vessel, count: m }], n * a.ml + m * b.ml);
+        add(
+          [
+            { vessel: a.vessel, count: n },
+            { vessel: b.vessel, count: m },
+          ],
+          n * a.ml + m * b.ml,
+        );
       }
     }
   }
@@ -91,5 +117,9 @@ function nothingFits(volumeMl: number, fitting: readonly { readonly vessel: Vess
   const litres = (ml: number): string => (ml >= 1000 ? `${(ml / 1000).toFixed(1)}\u00a0L` : `${Math.round(ml)}\u00a0mL`);
   const nearest = fitting.map((f) => ({ f, off: Math.abs(Math.log((f.ml * f.there * WELL_FILLED.best) / volumeMl)) })).sort((a, b) => a.off - b.off)[0]?.f;
   if (!nearest) return fail('shelf', 'none', 'No vessel on the shelf suits how this is served: enter one in the Larder, or change what it must do.');
-  return fail('shelf', 'none', `Nothing on the shelf is well filled by ${litres(volumeMl)}: ${nearest.there > 1 ? `all ${nearest.there} of ` : ''}${nearest.vessel.name} ${nearest.there > 1 ? 'hold' : 'holds'} ${litres(nearest.ml * nearest.there)}. Scale the sheet to it, or enter another vessel in the Larder.`);
+  return fail(
+    'shelf',
+    'none',
+    `Nothing on the shelf is well filled by ${litres(volumeMl)}: ${nearest.there > 1 ? `all ${nearest.there} of ` : ''}${nearest.vessel.name} ${nearest.there > 1 ? 'hold' : 'holds'} ${litres(nearest.ml * nearest.there)}. Scale the sheet to it, or enter another vessel in the Larder.`,
+  );
 }

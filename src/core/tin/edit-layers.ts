@@ -5,7 +5,8 @@ import type { LaidLayer, Take, TinPlan } from '../document/tin-plan-schema';
 const THINNEST_MM = 1;
 
 /** The layers of a plan as they are laid now, so that one of them can be changed: each part once becomes a list. */
-export const plannedLayers = (plan: TinPlan, build: Build): readonly LaidLayer[] => plan.layers ?? build.layers.map((l) => ({ id: l.id, partId: l.layer.part.id, by: 'share', amount: 0 }));
+export const plannedLayers = (plan: TinPlan, build: Build): readonly LaidLayer[] =>
+  plan.layers ?? build.layers.map((l) => ({ id: l.id, partId: l.layer.part.id, by: 'share', amount: 0 }));
 
 /**
  * Moves the top of a layer to a height, snapped to whole mm: the layer is then so thick, and the next one that is no biscuit and has a fixed

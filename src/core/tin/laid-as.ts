@@ -6,6 +6,7 @@ import type { LayAsk } from './biscuits';
 export function laidAs(ask: LayAsk): Result<Plan> {
   const plan = layBiscuits(ask.floor, ask, ask.pattern, ask.cutting);
   if (!plan.ok || !ask.turned) return plan;
-  const others = ask.shape === 'round' ? [] : (['along', 'across'] as const).map((p) => layBiscuits(ask.floor, ask, p, ask.cutting)).flatMap((o) => (o.ok ? [o.value] : []));
+  const others =
+    ask.shape === 'round' ? [] : (['along', 'across'] as const).map((p) => layBiscuits(ask.floor, ask, p, ask.cutting)).flatMap((o) => (o.ok ? [o.value] : []));
   return ok(staggered(plan.value, others));
 }

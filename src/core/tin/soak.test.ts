@@ -24,20 +24,28 @@ describe('dip', () => {
   });
   it('longer never drinks less; warmer is faster, sweeter slower', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), fc.double({ min: 0, max: 55, noNaN: true }), fc.double({ min: 0, max: 80, noNaN: true }), (t, more, sugar, tC) => {
-        expect(uptakePct(finger, t + more)).toBeGreaterThanOrEqual(uptakePct(finger, t));
-        expect(soakPace(sugar + 5, tC)).toBeLessThan(soakPace(sugar, tC));
-        expect(soakPace(sugar, tC + 10)).toBeGreaterThan(soakPace(sugar, tC));
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        fc.double({ min: 0, max: 55, noNaN: true }),
+        fc.double({ min: 0, max: 80, noNaN: true }),
+        (t, more, sugar, tC) => {
+          expect(uptakePct(finger, t + more)).toBeGreaterThanOrEqual(uptakePct(finger, t));
+          expect(soakPace(sugar + 5, tC)).toBeLessThan(soakPace(sugar, tC));
+          expect(soakPace(sugar, tC + 10)).toBeGreaterThan(soakPace(sugar, tC));
+        },
+      ),
     );
     expect(soakPace(0, 10)).toBeCloseTo(1, 9);
   });
   it('for a wished filling comes back', () => {
-    fc.assert(fc.property(fc.double({ min: 0.05, max: 1.2, noNaN: true }), (filled) => {
-      const s = secondsFor(filled, input());
-      const back = s.ok ? soakOf(input({ seconds: s.value })) : null;
-      expect(back?.ok && back.value.filled).toBeCloseTo(filled, 6);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0.05, max: 1.2, noNaN: true }), (filled) => {
+        const s = secondsFor(filled, input());
+        const back = s.ok ? soakOf(input({ seconds: s.value })) : null;
+        expect(back?.ok && back.value.filled).toBeCloseTo(filled, 6);
+      }),
+    );
     expect(secondsFor(50, input()).ok).toBe(false);
   });
   it('the kitchen’s own test is met at its own seconds, in any soak', () => {
@@ -64,15 +72,20 @@ describe('softening', () => {
   });
   it('a thicker one is never sooner soft, a wetter dip never later, and mush comes after soft', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 20, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), fc.double({ min: 0.01, max: 1, noNaN: true }), (h, more, filled) => {
-        const at = (heightMm: number, f: number) => softeningOf({ ...finger, heightMm }, 7, f);
-        const [a, b, c] = [at(h, 0), at(h + more, 0), at(h, filled)];
-        if (!a.ok || !b.ok || !c.ok) throw new Error('refused');
-        expect(b.value.softH).toBeGreaterThanOrEqual(a.value.softH);
-        expect(c.value.softH).toBeLessThanOrEqual(a.value.softH);
-        expect(a.value.mushH).toBeGreaterThan(a.value.softH);
-        expect(c.value.mushH).toBeGreaterThan(c.value.softH);
-      }),
+      fc.property(
+        fc.double({ min: 1, max: 20, noNaN: true }),
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        fc.double({ min: 0.01, max: 1, noNaN: true }),
+        (h, more, filled) => {
+          const at = (heightMm: number, f: number) => softeningOf({ ...finger, heightMm }, 7, f);
+          const [a, b, c] = [at(h, 0), at(h + more, 0), at(h, filled)];
+          if (!a.ok || !b.ok || !c.ok) throw new Error('refused');
+          expect(b.value.softH).toBeGreaterThanOrEqual(a.value.softH);
+          expect(c.value.softH).toBeLessThanOrEqual(a.value.softH);
+          expect(a.value.mushH).toBeGreaterThan(a.value.softH);
+          expect(c.value.mushH).toBeGreaterThan(c.value.softH);
+        },
+      ),
     );
   });
   it('a sponge bends at once, and no height is refused silently', () => {

@@ -88,7 +88,10 @@ export interface SoakInput {
  * @returns a fault on the input at fault.
  */
 export function soakOf(i: SoakInput): Result<Soak> {
-  const fault = within('seconds', 'The dip', i.seconds, 0, 60, 's') ?? within('soakC', 'The soak', i.soakC, 0, 90, '°C') ?? within('biscuitsG', 'The biscuits', i.biscuitsG, 0, 1_000_000, 'g');
+  const fault =
+    within('seconds', 'The dip', i.seconds, 0, 60, 's') ??
+    within('soakC', 'The soak', i.soakC, 0, 90, '°C') ??
+    within('biscuitsG', 'The biscuits', i.biscuitsG, 0, 1_000_000, 'g');
   if (fault) return { ok: false, fault };
   const holds = Math.max(...i.biscuit.uptakePct);
   if (!(holds > 0)) return fail('biscuit', 'drinks-nothing', 'The Larder has no uptake for this biscuit: test five of them, weighed dry and dipped.');
@@ -106,7 +109,8 @@ export function soakOf(i: SoakInput): Result<Soak> {
   return ok({ uptakePct: taken, filled, reading: readingOf(filled), syrupG: (i.biscuitsG * taken * SYRUP_OVER) / 100, drunkG: (i.biscuitsG * taken) / 100 });
 }
 
-export const readingOf = (filled: number): SoakReading => (filled < SOAK_BANDS.dry ? 'dry' : filled <= SOAK_BANDS.right ? 'right' : filled <= SOAK_BANDS.soggy ? 'soggy' : 'pools');
+export const readingOf = (filled: number): SoakReading =>
+  filled < SOAK_BANDS.dry ? 'dry' : filled <= SOAK_BANDS.right ? 'right' : filled <= SOAK_BANDS.soggy ? 'soggy' : 'pools';
 
 /**
  * The dip that fills a biscuit to a share of what it can hold, s (bisection; 0–60 s).
@@ -133,4 +137,5 @@ export function secondsFor(filled: number, i: Omit<SoakInput, 'seconds'>): Resul
  *
  * @param softened how far it has softened, 0–1.
  */
-export const filledAfterRest = (filled: number, softened: number): number => Math.max(filled, Math.min(1, filled + CREAM_GIVES.share * Math.max(0, Math.min(1, softened))));
+export const filledAfterRest = (filled: number, softened: number): number =>
+  Math.max(filled, Math.min(1, filled + CREAM_GIVES.share * Math.max(0, Math.min(1, softened))));

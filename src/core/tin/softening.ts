@@ -17,7 +17,11 @@ export interface Softening {
 /** How much faster than a close biscuit one takes water, by its density, else by its uptake: 1 to 3.5. */
 function openness(biscuit: NonNullable<Ingredient['biscuit']>, pieceG: number | null): number {
   const { widthMm, lengthMm, heightMm, uptakePct } = biscuit;
-  const share = pieceG === null ? (uptakePct[2] - POROUS_BY_UPTAKE.closePct) / (POROUS_BY_UPTAKE.openPct - POROUS_BY_UPTAKE.closePct) : (POROUS.closeGPerMl - pieceG / (((biscuit.shape === 'round' ? Math.PI / 4 : 1) * widthMm * lengthMm * heightMm) / 1000)) / (POROUS.closeGPerMl - POROUS.openGPerMl);
+  const share =
+    pieceG === null
+      ? (uptakePct[2] - POROUS_BY_UPTAKE.closePct) / (POROUS_BY_UPTAKE.openPct - POROUS_BY_UPTAKE.closePct)
+      : (POROUS.closeGPerMl - pieceG / (((biscuit.shape === 'round' ? Math.PI / 4 : 1) * widthMm * lengthMm * heightMm) / 1000)) /
+        (POROUS.closeGPerMl - POROUS.openGPerMl);
   return 1 + (POROUS.faster - 1) * Math.max(0, Math.min(1, share));
 }
 
@@ -29,10 +33,16 @@ function openness(biscuit: NonNullable<Ingredient['biscuit']>, pieceG: number | 
  * @param is what is known of it besides: g of one, and % of sugar in it.
  * @returns a fault on a height outside 0.5–60 mm, and for a meringue, which dissolves where it touches and has no such hour.
  */
-export function softeningOf(biscuit: NonNullable<Ingredient['biscuit']>, waterPct: number, filled: number, is: { readonly pieceG?: number | null; readonly sugarPct?: number } = {}): Result<Softening> {
+export function softeningOf(
+  biscuit: NonNullable<Ingredient['biscuit']>,
+  waterPct: number,
+  filled: number,
+  is: { readonly pieceG?: number | null; readonly sugarPct?: number } = {},
+): Result<Softening> {
   const fault = within('heightMm', 'The biscuit’s height', biscuit.heightMm, 0.5, 60, 'mm');
   if (fault) return { ok: false, fault };
-  if ((is.sugarPct ?? 0) > DISSOLVES_FROM_SUGAR_PCT) return fail('biscuit', 'dissolves', 'A meringue does not soften, it dissolves where it is wet: crown it late, 4 to 24 h before it is eaten at the most.');
+  if ((is.sugarPct ?? 0) > DISSOLVES_FROM_SUGAR_PCT)
+    return fail('biscuit', 'dissolves', 'A meringue does not soften, it dissolves where it is wet: crown it late, 4 to 24 h before it is eaten at the most.');
   const dense = biscuit.uptakePct[2] < DENSE_BELOW_PCT;
   const sponge = waterPct >= SPONGE_WATER_PCT;
   const wet = Math.max(0, Math.min(1, filled));

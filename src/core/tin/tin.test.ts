@@ -47,16 +47,22 @@ describe('a build', () => {
   });
   it('conserves volume: layers fill the vessel to the top of the last, and what is laid and left is what there is', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 6 }), fc.constantFrom('Springform 24 cm', 'Springform 20 cm', 'Steel tray', 'Terrine 1.2 L', 'Serving bowl', 'Baking tray'), fc.integer({ min: 0, max: 20 }), (times, name, mm) => {
-        const s = repeated(times, { vessel: vessel(name) });
-        const layers = s.sheet.tin.layers!.map((l, i) => (i === 2 && mm > 0 ? { ...l, by: 'mm' as const, amount: mm } : l));
-        const b = built(analysed({ ...s.sheet, tin: { ...s.sheet.tin, layers } }));
-        const laid = b.layers.reduce((sum, l) => sum + l.volumeMl, 0);
-        // Gaps between biscuits that no cream is there for stay air.
-        if (b.overMl === 0 && b.layers.every((l) => l.volumeMl >= 0) && b.uses.every((u) => u.leftMl >= 0)) expect(Math.abs(volumeBelowMl(b.vessel, b.topMm) - laid)).toBeLessThan(1e-4 * laid);
-        for (const u of b.uses) expect(u.takenMl + u.leftMl).toBeCloseTo(u.thereMl, 5);
-        b.layers.forEach((l, i) => expect(l.fromMm).toBeCloseTo(i === 0 ? 0 : b.layers[i - 1]!.toMm, 9));
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 6 }),
+        fc.constantFrom('Springform 24 cm', 'Springform 20 cm', 'Steel tray', 'Terrine 1.2 L', 'Serving bowl', 'Baking tray'),
+        fc.integer({ min: 0, max: 20 }),
+        (times, name, mm) => {
+          const s = repeated(times, { vessel: vessel(name) });
+          const layers = s.sheet.tin.layers!.map((l, i) => (i === 2 && mm > 0 ? { ...l, by: 'mm' as const, amount: mm } : l));
+          const b = built(analysed({ ...s.sheet, tin: { ...s.sheet.tin, layers } }));
+          const laid = b.layers.reduce((sum, l) => sum + l.volumeMl, 0);
+          // Gaps between biscuits that no cream is there for stay air.
+          if (b.overMl === 0 && b.layers.every((l) => l.volumeMl >= 0) && b.uses.every((u) => u.leftMl >= 0))
+            expect(Math.abs(volumeBelowMl(b.vessel, b.topMm) - laid)).toBeLessThan(1e-4 * laid);
+          for (const u of b.uses) expect(u.takenMl + u.leftMl).toBeCloseTo(u.thereMl, 5);
+          b.layers.forEach((l, i) => expect(l.fromMm).toBeCloseTo(i === 0 ? 0 : b.layers[i - 1]!.toMm, 9));
+        },
+      ),
       { numRuns: 120 },
     );
   });
@@ -113,17 +119,41 @@ describe('a build', () => {
 
 describe('repeats', () => {
   it('base, bed, biscuits and cream, closed by cream, topped', () => {
-    expect(layersInRepeats(analysed(ICEBOX()), 2).map((l) => `${l.partId} ${l.by}`)).toEqual(['cream mm', 'thins share', 'cream share', 'thins share', 'cream share']);
-    const base = partsSheet([['base', 'pressed-base', 'Base', ['200 g oat thins', '80 g butter']], ['cream', 'whipped-cream', 'Cream', ['500 g cream 36 %']], ['thins', 'biscuit-layer', 'Thins', ['20 ginger thins']], ['figs', 'topping', 'Figs', ['4 figs']]]);
+    expect(layersInRepeats(analysed(ICEBOX()), 2).map((l) => `${l.partId} ${l.by}`)).toEqual([
+      'cream mm',
+      'thins share',
+      'cream share',
+      'thins share',
+      'cream share',
+    ]);
+    const base = partsSheet([
+      ['base', 'pressed-base', 'Base', ['200 g oat thins', '80 g butter']],
+      ['cream', 'whipped-cream', 'Cream', ['500 g cream 36 %']],
+      ['thins', 'biscuit-layer', 'Thins', ['20 ginger thins']],
+      ['figs', 'topping', 'Figs', ['4 figs']],
+    ]);
     expect(layersInRepeats(analysed(base), 1).map((l) => l.partId)).toEqual(['base', 'thins', 'cream', 'figs']);
   });
   it('a layer that is fixed in mm stays fixed, and takes its room', () => {
     const laid = (amount: number) =>
       analysed(
-        partsSheet([['base', 'pressed-base', 'Base', ['200 g oat thins', '80 g butter']], ['cream', 'whipped-cream', 'Cream', ['500 g cream 36 %']], ['thins', 'biscuit-layer', 'Thins', ['20 ginger thins']]], {
-          vessel: vessel('Springform 24 cm'),
-          ...tin({ layers: [{ id: 'a', partId: 'base', by: 'mm', amount }, { id: 'b', partId: 'thins', by: 'share', amount: 0 }, { id: 'c', partId: 'cream', by: 'share', amount: 0 }] }),
-        }),
+        partsSheet(
+          [
+            ['base', 'pressed-base', 'Base', ['200 g oat thins', '80 g butter']],
+            ['cream', 'whipped-cream', 'Cream', ['500 g cream 36 %']],
+            ['thins', 'biscuit-layer', 'Thins', ['20 ginger thins']],
+          ],
+          {
+            vessel: vessel('Springform 24 cm'),
+            ...tin({
+              layers: [
+                { id: 'a', partId: 'base', by: 'mm', amount },
+                { id: 'b', partId: 'thins', by: 'share', amount: 0 },
+                { id: 'c', partId: 'cream', by: 'share', amount: 0 },
+              ],
+            }),
+          },
+        ),
       );
     expect(layersInRepeats(laid(8), 2)[0]).toMatchObject({ partId: 'base', by: 'mm', amount: 8 });
     const { eachMm, byDepth } = repeatLimits(laid(8), 12);
@@ -132,13 +162,20 @@ describe('repeats', () => {
     expect(repeatLimits(laid(8 + eachMm), 12).byDepth).toBe(byDepth - 1);
   });
   it('several creams keep their order, and biscuits never close it', () => {
-    const s = analysed(partsSheet([['custard', 'custard', 'Custard', ['400 g milk', '4 yolks', '30 g corn starch']], ['cream', 'whipped-cream', 'Cream', ['300 g cream 36 %']], ['sponge', 'biscuit-layer', 'Sponge', ['160 g genoise']]]));
+    const s = analysed(
+      partsSheet([
+        ['custard', 'custard', 'Custard', ['400 g milk', '4 yolks', '30 g corn starch']],
+        ['cream', 'whipped-cream', 'Cream', ['300 g cream 36 %']],
+        ['sponge', 'biscuit-layer', 'Sponge', ['160 g genoise']],
+      ]),
+    );
     expect(layersInRepeats(s, 1).map((l) => l.partId)).toEqual(['custard', 'cream', 'sponge', 'cream']);
   });
   it('as many as the depth allows: a deeper tin never fewer, thicker cream never more', () => {
     fc.assert(
       fc.property(fc.integer({ min: 40, max: 150 }), fc.integer({ min: 0, max: 60 }), fc.integer({ min: 4, max: 30 }), (height, more, cream) => {
-        const at = (heightMm: number, mm: number): number => repeatLimits(analysed(ICEBOX({ vessel: { ...vessel('Springform 24 cm'), heightMm } })), mm).byDepth;
+        const at = (heightMm: number, mm: number): number =>
+          repeatLimits(analysed(ICEBOX({ vessel: { ...vessel('Springform 24 cm'), heightMm } })), mm).byDepth;
         expect(at(height + more, cream)).toBeGreaterThanOrEqual(at(height, cream));
         expect(at(height, cream + 3)).toBeLessThanOrEqual(at(height, cream));
       }),
@@ -156,7 +193,11 @@ describe('biscuits of a sheet', () => {
     const layers = biscuitLayers(s);
     const plans = layers.map((l) => laidAs(layAsk(s, l)));
     const drawn = plans.reduce((n, p) => n + (p.ok ? new Set(p.value.pieces.map((x) => x.biscuit)).size : 0), 0);
-    const [count] = countBiscuits(s, layers, plans.map((p) => (p.ok ? p.value : null)));
+    const [count] = countBiscuits(
+      s,
+      layers,
+      plans.map((p) => (p.ok ? p.value : null)),
+    );
     expect(count).toMatchObject({ layers: 3, needed: drawn, there: 68, whole: 51 });
     expect(count!.toBuy).toBe(Math.ceil(drawn * 1.05));
     // A pack of 300 g has 50 of 6 g.
@@ -166,10 +207,19 @@ describe('biscuits of a sheet', () => {
   });
   it('in two kinds of glass each layer fits its own height', () => {
     const s = analysed(
-      partsSheet([['cream', 'whipped-cream', 'Cream', ['600 g cream 36 %']], ['wafers', 'biscuit-layer', 'Wafers', ['24 vanilla wafers']]], { vessel: vessel('Footed glass'), portions: 10, ...tin({ also: [{ vessel: vessel('Small glass'), count: 4 }] }) }),
+      partsSheet(
+        [
+          ['cream', 'whipped-cream', 'Cream', ['600 g cream 36 %']],
+          ['wafers', 'biscuit-layer', 'Wafers', ['24 vanilla wafers']],
+        ],
+        { vessel: vessel('Footed glass'), portions: 10, ...tin({ also: [{ vessel: vessel('Small glass'), count: 4 }] }) },
+      ),
     );
     const layers = biscuitLayers(s);
-    expect(layers.map((l) => [l.vessel.name, l.vessels])).toEqual([['Footed glass', 6], ['Small glass', 4]]);
+    expect(layers.map((l) => [l.vessel.name, l.vessels])).toEqual([
+      ['Footed glass', 6],
+      ['Small glass', 4],
+    ]);
     for (const l of layers) expect(l.floor.kind === 'round' && l.floor.radiusMm).toBeLessThan(37);
   });
   it('say why there are none', () => {
@@ -236,11 +286,16 @@ describe('choosing vessels', () => {
   });
   it('never overfills, whatever the batch', () => {
     fc.assert(
-      fc.property(fc.double({ min: 50, max: 30_000, noNaN: true }), fc.integer({ min: 1, max: 60 }), fc.constantFrom('spoon' as const, 'slice' as const, 'glass' as const, 'turn-out' as const), (ml, portions, use) => {
-        const found = chooseVessels(ml, portions, use, shelf);
-        if (!found.ok) return;
-        for (const c of found.value) expect(c.filled.reduce((n, f) => n + f.count * capacityMl(f.vessel), 0)).toBeGreaterThanOrEqual(ml);
-      }),
+      fc.property(
+        fc.double({ min: 50, max: 30_000, noNaN: true }),
+        fc.integer({ min: 1, max: 60 }),
+        fc.constantFrom('spoon' as const, 'slice' as const, 'glass' as const, 'turn-out' as const),
+        (ml, portions, use) => {
+          const found = chooseVessels(ml, portions, use, shelf);
+          if (!found.ok) return;
+          for (const c of found.value) expect(c.filled.reduce((n, f) => n + f.count * capacityMl(f.vessel), 0)).toBeGreaterThanOrEqual(ml);
+        },
+      ),
       { numRuns: 80 },
     );
   });
@@ -255,15 +310,21 @@ describe('choosing vessels', () => {
 describe('yield', () => {
   it('slices and what the knife takes are the whole', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 24 }), fc.integer({ min: 1, max: 12 }), fc.double({ min: 0, max: 3, noNaN: true }), fc.constantFrom('Springform 24 cm', 'Steel tray', 'Terrine 1.2 L'), (cutAlong, cutAcross, kerfMm, name) => {
-        const s = repeated(2, { vessel: vessel(name) });
-        const sheet = { ...s.sheet, tin: { ...s.sheet.tin, cutAlong, cutAcross, kerfMm } };
-        const b = built(analysed(sheet));
-        const slice = sliceOf(analysed(sheet), b);
-        if (!slice.ok) return;
-        const massG = b.layers.reduce((sum, l) => sum + l.massG, 0);
-        expect(slice.value.count * slice.value.massG + slice.value.lostG).toBeCloseTo(massG, 4);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 24 }),
+        fc.integer({ min: 1, max: 12 }),
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        fc.constantFrom('Springform 24 cm', 'Steel tray', 'Terrine 1.2 L'),
+        (cutAlong, cutAcross, kerfMm, name) => {
+          const s = repeated(2, { vessel: vessel(name) });
+          const sheet = { ...s.sheet, tin: { ...s.sheet.tin, cutAlong, cutAcross, kerfMm } };
+          const b = built(analysed(sheet));
+          const slice = sliceOf(analysed(sheet), b);
+          if (!slice.ok) return;
+          const massG = b.layers.reduce((sum, l) => sum + l.massG, 0);
+          expect(slice.value.count * slice.value.massG + slice.value.lostG).toBeCloseTo(massG, 4);
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -284,7 +345,16 @@ describe('yield', () => {
     expect(c.cakes).toBe(3);
   });
   it('a nest bears a light crown and cracks under a heavy one', () => {
-    const nest = (grams: number, portions: number): SheetAnalysis => analysed(partsSheet([['n', 'meringue', 'Nests', ['4 whites', '220 g caster sugar']], ['c', 'crown', 'Cream', [`${grams} g cream 36 %`]]], { family: 'nest', portions, vessel: vessel('Nest on a plate') }));
+    const nest = (grams: number, portions: number): SheetAnalysis =>
+      analysed(
+        partsSheet(
+          [
+            ['n', 'meringue', 'Nests', ['4 whites', '220 g caster sugar']],
+            ['c', 'crown', 'Cream', [`${grams} g cream 36 %`]],
+          ],
+          { family: 'nest', portions, vessel: vessel('Nest on a plate') },
+        ),
+      );
     expect(crownOf(nest(300, 8))!.verdict).toBe('bears');
     expect(crownOf(nest(1200, 3))!.verdict).toBe('cracks');
     expect(crownOf(analysed(ICEBOX()))).toBeNull();
@@ -303,9 +373,11 @@ describe('yield', () => {
 
 describe('standing', () => {
   it('taller never wants less', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 200, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), (h, more) => {
-      expect(heightFactor('slice', h + more)).toBeGreaterThanOrEqual(heightFactor('slice', h));
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 200, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), (h, more) => {
+        expect(heightFactor('slice', h + more)).toBeGreaterThanOrEqual(heightFactor('slice', h));
+      }),
+    );
   });
   it('judges the dose, the top and the rim', () => {
     const keys = (s: SheetAnalysis): string[] => standLines(s, built(s)).map((l) => `${l.key} ${l.state}`);
@@ -327,7 +399,13 @@ it('every biscuit of the larder can be laid or is scattered', () => {
 describe('what stands free', () => {
   const shell = (acrossMm: number, portions: number) =>
     analyseSheet(
-      partsSheet([['m', 'meringue', 'Shell', ['140 g egg whites', '280 g caster sugar']], ['c', 'crown', 'Cream', ['800 g cream 36 %']]], { family: 'nest', portions, vessel: { kind: 'free', name: 'Shell', topMm: acrossMm, baseMm: acrossMm, heightMm: 60 } }),
+      partsSheet(
+        [
+          ['m', 'meringue', 'Shell', ['140 g egg whites', '280 g caster sugar']],
+          ['c', 'crown', 'Cream', ['800 g cream 36 %']],
+        ],
+        { family: 'nest', portions, vessel: { kind: 'free', name: 'Shell', topMm: acrossMm, baseMm: acrossMm, heightMm: 60 } },
+      ),
       KITCHEN,
     );
   it('a wide shell is one for all: it carries all of the cream, and holds it once', () => {

@@ -37,19 +37,41 @@ export function sliceOf(s: SheetAnalysis, build: Build): Result<Slice> {
   const volumeMl = build.layers.reduce((sum, l) => sum + l.volumeMl, 0);
   const floor = floorAt(vessel, heightMm / 2);
   const area = floorAreaMm2(floor);
-  const { lost, count, sidesMm, kind } = floor.kind === 'round' ? wedges(floor.radiusMm, tin.cutAlong, tin.kerfMm) : pieces(floor.lengthMm, floor.widthMm, tin.cutAlong, tin.cutAcross, tin.kerfMm);
+  const { lost, count, sidesMm, kind } =
+    floor.kind === 'round' ? wedges(floor.radiusMm, tin.cutAlong, tin.kerfMm) : pieces(floor.lengthMm, floor.widthMm, tin.cutAlong, tin.cutAcross, tin.kerfMm);
   if (Math.min(...sidesMm) <= 0 || lost >= area) return fail('cutAlong', 'too-many', 'So many cuts leave nothing between them: cut fewer.');
   const keeps = (1 - lost / area) / count;
   const whole = s.mixture.massG > 0 ? massG / s.mixture.massG : 0;
   const n = nutritionOf(s.mixture.grams);
   const share = keeps * whole;
-  return ok({ kind, count, massG: massG * keeps, volumeMl: volumeMl * keeps, sidesMm, heightMm, lostG: (massG * lost) / area, kcal: n.kcal * share, fatG: n.fatG * share, ethanolG: s.mixture.grams.ethanol * share });
+  return ok({
+    kind,
+    count,
+    massG: massG * keeps,
+    volumeMl: volumeMl * keeps,
+    sidesMm,
+    heightMm,
+    lostG: (massG * lost) / area,
+    kcal: n.kcal * share,
+    fatG: n.fatG * share,
+    ethanolG: s.mixture.grams.ethanol * share,
+  });
 }
 
-const wedges = (r: number, n: number, kerf: number) => ({ kind: 'wedge' as const, count: n, sidesMm: [(2 * Math.PI * r) / n - (n > 1 ? kerf : 0), r] as const, lost: n > 1 ? n * r * kerf : 0 });
+const wedges = (r: number, n: number, kerf: number) => ({
+  kind: 'wedge' as const,
+  count: n,
+  sidesMm: [(2 * Math.PI * r) / n - (n > 1 ? kerf : 0), r] as const,
+  lost: n > 1 ? n * r * kerf : 0,
+});
 
 function pieces(l: number, w: number, along: number, across: number, kerf: number) {
-  return { kind: 'piece' as const, count: along * across, sidesMm: [(l - (along - 1) * kerf) / along, (w - (across - 1) * kerf) / across] as const, lost: (along - 1) * kerf * w + (across - 1) * kerf * l - (along - 1) * (across - 1) * kerf * kerf };
+  return {
+    kind: 'piece' as const,
+    count: along * across,
+    sidesMm: [(l - (along - 1) * kerf) / along, (w - (across - 1) * kerf) / across] as const,
+    lost: (along - 1) * kerf * w + (across - 1) * kerf * l - (along - 1) * (across - 1) * kerf * kerf,
+  };
 }
 
 /** Pieces along and across that come nearest to so many portions, as square as they can be. */
@@ -68,7 +90,8 @@ export function gridFor(vessel: Vessel, portions: number): { readonly along: num
 
 /** Volume of one rosette (a cone) or shell (half a spheroid that tapers: two thirds of it), mL, from the nozzle's opening, mm (house ±15 %). */
 export const rosetteMl = (nozzleMm: number): number => (Math.PI * (ROSETTE.wide * nozzleMm) ** 2 * (ROSETTE.high * nozzleMm)) / 12_000;
-export const shellMl = (nozzleMm: number): number => ((2 / 3) * (2 / 3) * Math.PI * ((SHELL.wide * nozzleMm) / 2) * ((SHELL.long * nozzleMm) / 2) * (SHELL.high * nozzleMm)) / 1000;
+export const shellMl = (nozzleMm: number): number =>
+  ((2 / 3) * (2 / 3) * Math.PI * ((SHELL.wide * nozzleMm) / 2) * ((SHELL.long * nozzleMm) / 2) * (SHELL.high * nozzleMm)) / 1000;
 
 /** What a whipped part would pipe, top, spread or cover. */
 export interface Piped {
@@ -105,7 +128,13 @@ export function pipedFrom(a: PartAnalysis, nozzleMm: number): Piped | null {
 }
 
 /** A cake's filling and cover, mL, and how many such cakes a volume does. */
-export function cakesFrom(volumeMl: number, cake: CakeSizes, sponges: number, fillingMm: number, coverThickMm: number): { readonly eachMl: number; readonly fillingMl: number; readonly coverMl: number; readonly cakes: number; readonly leftMl: number } {
+export function cakesFrom(
+  volumeMl: number,
+  cake: CakeSizes,
+  sponges: number,
+  fillingMm: number,
+  coverThickMm: number,
+): { readonly eachMl: number; readonly fillingMl: number; readonly coverMl: number; readonly cakes: number; readonly leftMl: number } {
   const filling = fillingMl(cake, sponges, fillingMm);
   const cover = coverMl(cake, coverThickMm);
   const eachMl = filling + cover;
@@ -161,6 +190,11 @@ export function discsFrom(vessel: Vessel, atMm: number, sheetMm: { readonly leng
   const cutterMm = Math.floor(across - DISC_PLAY_MM);
   if (cutterMm < 10) return fail('atMm', 'too-narrow', 'The vessel is too narrow for a disc there: choose another height.');
   const perSheet = roundsInRect(sheetMm.lengthMm, sheetMm.widthMm, cutterMm / 2).length;
-  if (perSheet === 0) return fail('sheetMm', 'too-small', `A sheet of ${sheetMm.lengthMm}\u00a0×\u00a0${sheetMm.widthMm}\u00a0mm gives not one disc of ${cutterMm}\u00a0mm: bake a larger one, or cut strips.`);
+  if (perSheet === 0)
+    return fail(
+      'sheetMm',
+      'too-small',
+      `A sheet of ${sheetMm.lengthMm}\u00a0×\u00a0${sheetMm.widthMm}\u00a0mm gives not one disc of ${cutterMm}\u00a0mm: bake a larger one, or cut strips.`,
+    );
   return ok({ cutterMm, perSheet, sheets: Math.ceil(wanted / perSheet) });
 }

@@ -30,7 +30,8 @@ export function coverMm(cake: CakeSizes, volumeMl: number): Result<number> {
 }
 
 /** What fills a cake of so many layers of sponge at a thickness, mL: one filling fewer than layers. */
-export const fillingMl = (cake: CakeSizes, layers: number, thickMm: number): number => (Math.PI * (cake.acrossMm / 2) ** 2 * thickMm * Math.max(0, layers - 1)) / 1000;
+export const fillingMl = (cake: CakeSizes, layers: number, thickMm: number): number =>
+  (Math.PI * (cake.acrossMm / 2) ** 2 * thickMm * Math.max(0, layers - 1)) / 1000;
 
 /**
  * The thickness of a base pressed over a floor and, up to a height, over the wall, from its volume, mm (physics: the volume less the hollow).
@@ -44,7 +45,8 @@ export function pressedThickness(floorAreaMm2: number, wallLengthMm: number, wal
   if (!(volumeMl >= 0)) return fail('volumeMl', 'negative', 'A volume cannot be below 0\u00a0mL.');
   let low = 0;
   let high = Math.max(wallMm, (1000 * volumeMl) / floorAreaMm2) + 1;
-  if (pressedMl(floorAreaMm2, wallLengthMm, wallMm, high) < volumeMl) return fail('volumeMl', 'too-much', 'That base would fill the tin: line less of the wall or take less of it.');
+  if (pressedMl(floorAreaMm2, wallLengthMm, wallMm, high) < volumeMl)
+    return fail('volumeMl', 'too-much', 'That base would fill the tin: line less of the wall or take less of it.');
   for (let i = 0; i < 80 && high - low > 1e-12 * high; i++) {
     const mid = (low + high) / 2;
     if (pressedMl(floorAreaMm2, wallLengthMm, wallMm, mid) < volumeMl) low = mid;

@@ -44,18 +44,29 @@ describe('glasses', () => {
   it('say where the wall closes or crosses itself, and offer one that works', () => {
     const closed = glassProfile('waisted', { rimMm: 80, waistMm: 4, footMm: 20, heightMm: 100 });
     expect(closed.ok ? '' : closed.fault.code).toBe('closes');
-    const marks = [{ zMm: 0, acrossMm: 40 }, { zMm: 50, acrossMm: 60 }, { zMm: 30, acrossMm: 70 }];
+    const marks = [
+      { zMm: 0, acrossMm: 40 },
+      { zMm: 50, acrossMm: 60 },
+      { zMm: 30, acrossMm: 70 },
+    ];
     const crossed = readProfile(marks);
     expect(crossed.ok ? '' : crossed.fault.says).toBe('The profile crosses itself: 30\u00a0mm comes after 50\u00a0mm. Heights go up from the foot, each once.');
     expect(readProfile(nearestProfile(marks)).ok).toBe(true);
-    expect(readProfile([{ zMm: 5, acrossMm: 40 }, { zMm: 9, acrossMm: 40 }]).ok).toBe(false);
+    expect(
+      readProfile([
+        { zMm: 5, acrossMm: 40 },
+        { zMm: 9, acrossMm: 40 },
+      ]).ok,
+    ).toBe(false);
     expect(readProfile([{ zMm: 0, acrossMm: 40 }]).ok).toBe(false);
     expect(glassProfile('straight', { ...GLASS_STARTS.straight, heightMm: 0 }).ok).toBe(false);
   });
   it('the nearest profile always works, whatever was typed', () => {
-    fc.assert(fc.property(fc.array(fc.record({ zMm: fc.double(), acrossMm: fc.double() }), { maxLength: 8 }), (marks) => {
-      expect(readProfile(nearestProfile(marks)).ok).toBe(true);
-    }));
+    fc.assert(
+      fc.property(fc.array(fc.record({ zMm: fc.double(), acrossMm: fc.double() }), { maxLength: 8 }), (marks) => {
+        expect(readProfile(nearestProfile(marks)).ok).toBe(true);
+      }),
+    );
   });
   it('are made to hold what water says', () => {
     const v = scaledToHold(glass('bellied'), { zMm: 60, ml: 180 });
@@ -82,7 +93,10 @@ describe('glasses', () => {
   });
   it('water that does not rise is asked for again', () => {
     expect(profileByWater([{ zMm: 30, ml: 80 }]).ok).toBe(false);
-    const r = profileByWater([{ zMm: 30, ml: 80 }, { zMm: 25, ml: 120 }]);
+    const r = profileByWater([
+      { zMm: 30, ml: 80 },
+      { zMm: 25, ml: 120 },
+    ]);
     expect(r.ok ? '' : r.fault.code).toBe('not-rising');
   });
 });
@@ -91,12 +105,15 @@ describe('trays and domes', () => {
   it('a tray loses what its round corners take, exactly', () => {
     const square: Vessel = { kind: 'tray', name: 'T', lengthMm: 300, widthMm: 200, baseLengthMm: 300, baseWidthMm: 200, heightMm: 50 };
     expect(capacityMl(square) - capacityMl({ ...square, cornerMm: 30 })).toBeCloseTo(((4 - Math.PI) * 900 * 50) / 1000, 9);
-    expect(capacityMl({ ...square, widthMm: 100, baseWidthMm: 100, lengthMm: 100, baseLengthMm: 100, cornerMm: 90 })).toBeCloseTo((Math.PI * 2500 * 50) / 1000, 9);
+    expect(capacityMl({ ...square, widthMm: 100, baseWidthMm: 100, lengthMm: 100, baseLengthMm: 100, cornerMm: 90 })).toBeCloseTo(
+      (Math.PI * 2500 * 50) / 1000,
+      9,
+    );
   });
   it('a dome is near its half ellipsoid', () => {
     const dome: Vessel = { kind: 'dome', name: 'D', topMm: 180, baseMm: 5, heightMm: 90 };
-    expect(capacityMl(dome) / ((2 / 3) * Math.PI * 90 ** 3 / 1000)).toBeGreaterThan(0.99);
-    expect(capacityMl(dome) / ((2 / 3) * Math.PI * 90 ** 3 / 1000)).toBeLessThan(1.03);
+    expect(capacityMl(dome) / (((2 / 3) * Math.PI * 90 ** 3) / 1000)).toBeGreaterThan(0.99);
+    expect(capacityMl(dome) / (((2 / 3) * Math.PI * 90 ** 3) / 1000)).toBeLessThan(1.03);
   });
   it('a stiff piece must fit the narrowest inside of its height', () => {
     const v = glass('waisted');
@@ -108,10 +125,12 @@ describe('trays and domes', () => {
 describe('covered cakes and pressed bases', () => {
   const cake = { acrossMm: 200, heightMm: 80 };
   it('thickness and volume are inverse', () => {
-    fc.assert(fc.property(fc.double({ min: 0.1, max: 40, noNaN: true }), (t) => {
-      const back = coverMm(cake, coverMl(cake, t));
-      expect(back.ok && back.value).toBeCloseTo(t, 8);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 40, noNaN: true }), (t) => {
+        const back = coverMm(cake, coverMl(cake, t));
+        expect(back.ok && back.value).toBeCloseTo(t, 8);
+      }),
+    );
     expect(coverMl(cake, 0)).toBe(0);
     expect(coverMm(cake, -1).ok).toBe(false);
     expect(fillingMl(cake, 3, 10)).toBeCloseTo((2 * Math.PI * 1e4 * 10) / 1000, 9);
@@ -120,10 +139,12 @@ describe('covered cakes and pressed bases', () => {
   it('a base on the floor and wall is its thickness back', () => {
     const area = Math.PI * 100 ** 2;
     const wall = 2 * Math.PI * 100;
-    fc.assert(fc.property(fc.double({ min: 1, max: 15, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (t, up) => {
-      const back = pressedThickness(area, wall, up, pressedMl(area, wall, up, t));
-      expect(back.ok && back.value).toBeCloseTo(t, 6);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 15, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (t, up) => {
+        const back = pressedThickness(area, wall, up, pressedMl(area, wall, up, t));
+        expect(back.ok && back.value).toBeCloseTo(t, 6);
+      }),
+    );
     // Floor alone: volume over area.
     expect(pressedMl(area, wall, 0, 5)).toBeCloseTo((area * 5) / 1000, 9);
     // Floor and wall against the cylinder less its hollow.

@@ -64,18 +64,34 @@ export function readProfile(marks: readonly ProfileMark[]): Result<readonly Prof
   if (marks.length < 2) return fail('profile', 'too-few', 'A profile needs two heights at least: the foot and the rim.');
   if (marks[0]!.zMm !== 0) return fail('profile', 'no-foot', 'A profile begins at the foot, at height 0\u00a0mm.');
   for (let i = 1; i < marks.length; i++) {
-    if (!(marks[i]!.zMm > marks[i - 1]!.zMm)) return fail('profile', 'crosses', `The profile crosses itself: ${marks[i]!.zMm}\u00a0mm comes after ${marks[i - 1]!.zMm}\u00a0mm. Heights go up from the foot, each once.`);
+    if (!(marks[i]!.zMm > marks[i - 1]!.zMm))
+      return fail(
+        'profile',
+        'crosses',
+        `The profile crosses itself: ${marks[i]!.zMm}\u00a0mm comes after ${marks[i - 1]!.zMm}\u00a0mm. Heights go up from the foot, each once.`,
+      );
   }
   const closed = marks.find((m) => !(m.acrossMm >= 2));
-  if (closed) return fail('profile', 'closes', `The wall closes at ${Math.round(closed.zMm)}\u00a0mm: no diameter may be below 2\u00a0mm. Make the waist or the foot wider.`);
+  if (closed)
+    return fail(
+      'profile',
+      'closes',
+      `The wall closes at ${Math.round(closed.zMm)}\u00a0mm: no diameter may be below 2\u00a0mm. Make the waist or the foot wider.`,
+    );
   return ok(marks);
 }
 
 /** The nearest profile that works: heights in order, each once (the last word counts), the lowest at 0, no diameter below 2 mm. */
 export function nearestProfile(marks: readonly ProfileMark[]): readonly ProfileMark[] {
-  const byHeight = new Map(marks.filter((m) => Number.isFinite(m.zMm) && Number.isFinite(m.acrossMm)).map((m) => [Math.max(0, m.zMm), Math.max(2, m.acrossMm)]));
+  const byHeight = new Map(
+    marks.filter((m) => Number.isFinite(m.zMm) && Number.isFinite(m.acrossMm)).map((m) => [Math.max(0, m.zMm), Math.max(2, m.acrossMm)]),
+  );
   const sorted = [...byHeight].sort((a, b) => a[0] - b[0]).map(([zMm, acrossMm]) => ({ zMm, acrossMm }));
-  if (sorted.length === 0) return [{ zMm: 0, acrossMm: 60 }, { zMm: 80, acrossMm: 60 }];
+  if (sorted.length === 0)
+    return [
+      { zMm: 0, acrossMm: 60 },
+      { zMm: 80, acrossMm: 60 },
+    ];
   const fromFoot = sorted[0]!.zMm === 0 ? sorted : [{ zMm: 0, acrossMm: sorted[0]!.acrossMm }, ...sorted];
   return fromFoot.length > 1 ? fromFoot : [...fromFoot, { zMm: 80, acrossMm: fromFoot[0]!.acrossMm }];
 }
@@ -116,7 +132,12 @@ export function profileByWater(marks: readonly WaterMark[]): Result<readonly Pro
   if (marks.length < 2) return fail('marks', 'too-few', 'Pour in at least two steps and note the height each time.');
   for (let i = 0; i < marks.length; i++) {
     const before = marks[i - 1] ?? { zMm: 0, ml: 0 };
-    if (!(marks[i]!.zMm > before.zMm && marks[i]!.ml > before.ml)) return fail('marks', 'not-rising', `Heights and volumes must both rise: ${marks[i]!.ml}\u00a0mL at ${marks[i]!.zMm}\u00a0mm does not lie above ${before.ml}\u00a0mL at ${before.zMm}\u00a0mm.`);
+    if (!(marks[i]!.zMm > before.zMm && marks[i]!.ml > before.ml))
+      return fail(
+        'marks',
+        'not-rising',
+        `Heights and volumes must both rise: ${marks[i]!.ml}\u00a0mL at ${marks[i]!.zMm}\u00a0mm does not lie above ${before.ml}\u00a0mL at ${before.zMm}\u00a0mm.`,
+      );
   }
   const radiiFrom = (footMm: number): number[] | null => {
     const radii = [footMm];
@@ -136,7 +157,8 @@ export function profileByWater(marks: readonly WaterMark[]): Result<readonly Pro
   const bend = (radii: readonly number[]): number => {
     let sum = 0;
     const z = [0, ...marks.map((m) => m.zMm)];
-    for (let i = 1; i + 1 < radii.length; i++) sum += ((radii[i + 1]! - radii[i]!) / (z[i + 1]! - z[i]!) - (radii[i]! - radii[i - 1]!) / (z[i]! - z[i - 1]!)) ** 2;
+    for (let i = 1; i + 1 < radii.length; i++)
+      sum += ((radii[i + 1]! - radii[i]!) / (z[i + 1]! - z[i]!) - (radii[i]! - radii[i - 1]!) / (z[i]! - z[i - 1]!)) ** 2;
     return sum;
   };
   const mean = Math.sqrt((1000 * marks[0]!.ml) / (Math.PI * marks[0]!.zMm));

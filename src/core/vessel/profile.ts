@@ -5,7 +5,8 @@ export const isRound = (v: Vessel): v is RoundVessel => v.kind !== 'tray' && v.k
 /** What stands free and is as wide as this is a cake for many, not a nest for one, mm (house). */
 const SHARED_FROM_MM = 140;
 /** Whether each portion has its own; otherwise one holds everything. */
-export const isPerPortion = (v: Vessel): boolean => v.kind === 'glass' || v.kind === 'mould' || (v.kind === 'free' && Math.max(v.baseMm, v.topMm) < SHARED_FROM_MM);
+export const isPerPortion = (v: Vessel): boolean =>
+  v.kind === 'glass' || v.kind === 'mould' || (v.kind === 'free' && Math.max(v.baseMm, v.topMm) < SHARED_FROM_MM);
 /** How many portions one of them from the shelf is: as many as a tray of moulds has, else one. */
 export const cavitiesOf = (v: Vessel): number => (isRound(v) && v.kind === 'mould' ? (v.cavities ?? 1) : 1);
 /** Whether it is filled upside down and served standing on its opening. */
@@ -88,7 +89,9 @@ export function halfWidthAt(wall: readonly WallPoint[], zMm: number): number {
 export const cutWidthMm = (v: Vessel): number => 2 * Math.max(...wallOf(v).map((w) => w.halfMm));
 
 /** What lies inside a vessel at one height, seen from above. */
-export type Floor = { readonly kind: 'round'; readonly radiusMm: number } | { readonly kind: 'rect'; readonly lengthMm: number; readonly widthMm: number; readonly cornerMm: number };
+export type Floor =
+  | { readonly kind: 'round'; readonly radiusMm: number }
+  | { readonly kind: 'rect'; readonly lengthMm: number; readonly widthMm: number; readonly cornerMm: number };
 
 /** The inside of a vessel at a height, from above (clipped to the vessel). */
 export function floorAt(v: Vessel, zMm: number): Floor {
@@ -102,7 +105,9 @@ export function floorAt(v: Vessel, zMm: number): Floor {
 
 /** The narrowest inside between two heights: what a stiff piece of that thickness must fit into. */
 export function narrowestFloor(v: Vessel, fromMm: number, toMm: number): Floor {
-  const between = wallOf(v).map((w) => w.zMm).filter((z) => z > fromMm && z < toMm);
+  const between = wallOf(v)
+    .map((w) => w.zMm)
+    .filter((z) => z > fromMm && z < toMm);
   return [fromMm, toMm, ...between].map((z) => floorAt(v, z)).reduce((a, b) => (floorAreaMm2(b) < floorAreaMm2(a) ? b : a));
 }
 
@@ -119,7 +124,10 @@ export function wallLengthMm(v: Vessel, zMm: number): number {
 const cornerOf = (v: RectVessel): number => Math.min(v.cornerMm ?? 0, Math.min(v.widthMm, v.baseWidthMm, v.lengthMm, v.baseLengthMm) / 2);
 
 /** A vessel's size in words: '325 × 265 mm, 65 mm high'. */
-export const vesselSize = (v: Vessel): string => (isRound(v) ? `${v.kind === 'mould' && cavitiesOf(v) > 1 ? `${cavitiesOf(v)} of ` : ''}${v.topMm}\u00a0mm across, ${v.heightMm}\u00a0mm high` : `${v.lengthMm}\u00a0×\u00a0${v.widthMm}\u00a0mm, ${v.heightMm}\u00a0mm high`);
+export const vesselSize = (v: Vessel): string =>
+  isRound(v)
+    ? `${v.kind === 'mould' && cavitiesOf(v) > 1 ? `${cavitiesOf(v)} of ` : ''}${v.topMm}\u00a0mm across, ${v.heightMm}\u00a0mm high`
+    : `${v.lengthMm}\u00a0×\u00a0${v.widthMm}\u00a0mm, ${v.heightMm}\u00a0mm high`;
 
 /** Volume of a frustum between two rings, mL: π·h/3·(r₁² + r₁·r₂ + r₂²). */
 const frustumMl = (a: Ring, b: Ring): number => (Math.PI * (b.zMm - a.zMm) * (a.radiusMm ** 2 + a.radiusMm * b.radiusMm + b.radiusMm ** 2)) / 3000;

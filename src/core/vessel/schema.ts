@@ -13,27 +13,35 @@ export type ProfileMark = Readonly<z.infer<typeof ProfileMarkSchema>>;
  * a dome (as it is filled: the curve below, the opening above). One for each portion: a glass, a mould of a tray of moulds, a piece that
  * stands free and has no wall at all. Inner sizes, mm.
  */
-const RoundVesselSchema = z.object({
-  kind: z.enum(['bowl', 'tub', 'springform', 'dome', 'glass', 'mould', 'free']),
-  name,
-  /** Inner diameter at the rim. */
-  topMm: across,
-  /** Inner diameter of the flat foot. */
-  baseMm: z.number().min(5).max(1000),
-  /** Inner height. */
-  heightMm: high,
-  /** A glass that is neither straight nor tapered: its inner diameters from foot to rim, heights rising from 0 to the height. */
-  profile: z
-    .array(ProfileMarkSchema)
-    .min(2)
-    .max(40)
-    .refine((marks) => marks[0]!.zMm === 0, 'The first mark of a wall stands at its foot, 0\u00a0mm.')
-    .refine((marks) => marks.every((m, i) => i === 0 || m.zMm > marks[i - 1]!.zMm), 'The marks of a wall stand one above the other, from the foot to the rim.')
-    .readonly()
-    .optional(),
-  /** Moulds in one tray of them. */
-  cavities: z.number().int().min(1).max(200).optional(),
-}).refine((v) => v.profile === undefined || Math.abs(v.profile.at(-1)!.zMm - v.heightMm) < 1e-6, { path: ['profile'], message: 'The last mark of a wall stands at its rim.' });
+const RoundVesselSchema = z
+  .object({
+    kind: z.enum(['bowl', 'tub', 'springform', 'dome', 'glass', 'mould', 'free']),
+    name,
+    /** Inner diameter at the rim. */
+    topMm: across,
+    /** Inner diameter of the flat foot. */
+    baseMm: z.number().min(5).max(1000),
+    /** Inner height. */
+    heightMm: high,
+    /** A glass that is neither straight nor tapered: its inner diameters from foot to rim, heights rising from 0 to the height. */
+    profile: z
+      .array(ProfileMarkSchema)
+      .min(2)
+      .max(40)
+      .refine((marks) => marks[0]!.zMm === 0, 'The first mark of a wall stands at its foot, 0\u00a0mm.')
+      .refine(
+        (marks) => marks.every((m, i) => i === 0 || m.zMm > marks[i - 1]!.zMm),
+        'The marks of a wall stand one above the other, from the foot to the rim.',
+      )
+      .readonly()
+      .optional(),
+    /** Moulds in one tray of them. */
+    cavities: z.number().int().min(1).max(200).optional(),
+  })
+  .refine((v) => v.profile === undefined || Math.abs(v.profile.at(-1)!.zMm - v.heightMm) < 1e-6, {
+    path: ['profile'],
+    message: 'The last mark of a wall stands at its rim.',
+  });
 
 /** A tray, or a loaf tin or terrine whose walls lean out. Inner sizes, mm. */
 const RectVesselSchema = z.object({

@@ -74,9 +74,36 @@ describe('vessels', () => {
     expect(fillHeightMm(glass, NaN).ok).toBe(false);
   });
   it('takes no wall whose marks are out of order, lie at one height, or stop short of the rim', () => {
-    const glass = (profile: readonly (readonly [zMm: number, acrossMm: number])[]) => VesselSchema.safeParse({ kind: 'glass', name: 'G', topMm: 80, baseMm: 50, heightMm: 90, profile: profile.map(([zMm, acrossMm]) => ({ zMm, acrossMm })) });
-    expect(glass([[0, 50], [40, 60], [90, 80]]).success).toBe(true);
-    for (const bad of [[[60, 80], [0, 50], [90, 80]], [[0, 50], [40, 50], [40, 60], [90, 80]], [[0, 50], [60, 80]], [[10, 50], [90, 80]]] as const) {
+    const glass = (profile: readonly (readonly [zMm: number, acrossMm: number])[]) =>
+      VesselSchema.safeParse({ kind: 'glass', name: 'G', topMm: 80, baseMm: 50, heightMm: 90, profile: profile.map(([zMm, acrossMm]) => ({ zMm, acrossMm })) });
+    expect(
+      glass([
+        [0, 50],
+        [40, 60],
+        [90, 80],
+      ]).success,
+    ).toBe(true);
+    for (const bad of [
+      [
+        [60, 80],
+        [0, 50],
+        [90, 80],
+      ],
+      [
+        [0, 50],
+        [40, 50],
+        [40, 60],
+        [90, 80],
+      ],
+      [
+        [0, 50],
+        [60, 80],
+      ],
+      [
+        [10, 50],
+        [90, 80],
+      ],
+    ] as const) {
       const r = glass(bad as readonly (readonly [number, number])[]);
       expect(r.success).toBe(false);
       expect(r.success ? '' : r.error.issues[0]!.message).toMatch(/wall/);

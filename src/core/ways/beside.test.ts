@@ -33,9 +33,13 @@ describe('a written method beside the kitchen’s way', () => {
   });
   it('says nothing where they agree', () => {
     expect(of(step(TRIFLE, /Whip the cream/).id)).toMatchObject({ way: { key: 'whisk' }, differs: [] });
-    const hot = writtenSheet('Nests\nServes 6\n4 egg whites\n240 g caster sugar\nWhisk the whites with the sugar until stiff. Pipe into nests. Bake at 105 °C for 1 hour 30 minutes.');
+    const hot = writtenSheet(
+      'Nests\nServes 6\n4 egg whites\n240 g caster sugar\nWhisk the whites with the sugar until stiff. Pipe into nests. Bake at 105 °C for 1 hour 30 minutes.',
+    );
     expect(besideWays(hot, LARDER).flatMap((b) => b.differs)).toEqual([]);
-    const hotter = writtenSheet('Nests\nServes 6\n4 egg whites\n240 g caster sugar\nWhisk the whites with the sugar until stiff. Pipe into nests. Bake at 150 °C for 1 hour 30 minutes.');
+    const hotter = writtenSheet(
+      'Nests\nServes 6\n4 egg whites\n240 g caster sugar\nWhisk the whites with the sugar until stiff. Pipe into nests. Bake at 150 °C for 1 hour 30 minutes.',
+    );
     expect(besideWays(hotter, LARDER).flatMap((b) => b.differs)).toEqual([{ kind: 'oven', written: 150, way: 100 }]);
   });
   it('one step is taken from the way: its words and times; its place, lines and what it waits for stay', () => {
@@ -71,26 +75,37 @@ describe('a written method beside the kitchen’s way', () => {
 });
 
 describe('over the whole corpus', () => {
-  it('all that the way has can be added, everything can be taken; each is once there, its words are filled, and the plan has no ring', { timeout: 60_000 }, () => {
-    let took = 0;
-    for (const recipe of readCorpus().filter((_, i) => i % 4 === 0)) {
-      let sheet = writtenSheet(recipe.text);
-      const before = sheet.steps.map((s) => s.id);
-      for (const l of lackingWaySteps(sheet, LARDER)) sheet = addWayStep(sheet, l.id, LARDER);
-      expect(lackingWaySteps(sheet, LARDER), recipe.name).toEqual([]);
-      expect(sheet.steps.map((s) => s.id).filter((id) => before.includes(id)), recipe.name).toEqual(before);
-      for (const b of besideWays(sheet, LARDER)) {
-        sheet = takeWayStep(sheet, b.stepId, LARDER);
-        took++;
+  it(
+    'all that the way has can be added, everything can be taken; each is once there, its words are filled, and the plan has no ring',
+    { timeout: 60_000 },
+    () => {
+      let took = 0;
+      for (const recipe of readCorpus().filter((_, i) => i % 4 === 0)) {
+        let sheet = writtenSheet(recipe.text);
+        const before = sheet.steps.map((s) => s.id);
+        for (const l of lackingWaySteps(sheet, LARDER)) sheet = addWayStep(sheet, l.id, LARDER);
+        expect(lackingWaySteps(sheet, LARDER), recipe.name).toEqual([]);
+        expect(
+          sheet.steps.map((s) => s.id).filter((id) => before.includes(id)),
+          recipe.name,
+        ).toEqual(before);
+        for (const b of besideWays(sheet, LARDER)) {
+          sheet = takeWayStep(sheet, b.stepId, LARDER);
+          took++;
+        }
+        expect(SheetSchema.safeParse(sheet).success, recipe.name).toBe(true);
+        const analysis = analyseSheet(sheet, KITCHEN);
+        expect(
+          shownSteps(analysis).every((s) => !/\{\w+\}/.test(`${s.title}${s.detail}`)),
+          recipe.name,
+        ).toBe(true);
+        const { gaps } = ownWorkOf(analysis, KITCHEN, 1, null);
+        const order = new Map(sheet.steps.map((s, i) => [s.id, i]));
+        for (const g of gaps)
+          if (order.has(g.from) && order.has(g.to)) expect(order.get(g.from)!, `${recipe.name}: ${g.from} before ${g.to}`).toBeLessThan(order.get(g.to)!);
+        for (const s of sheet.steps) expect(workOfStep(s)).toBe(s.work);
       }
-      expect(SheetSchema.safeParse(sheet).success, recipe.name).toBe(true);
-      const analysis = analyseSheet(sheet, KITCHEN);
-      expect(shownSteps(analysis).every((s) => !/\{\w+\}/.test(`${s.title}${s.detail}`)), recipe.name).toBe(true);
-      const { gaps } = ownWorkOf(analysis, KITCHEN, 1, null);
-      const order = new Map(sheet.steps.map((s, i) => [s.id, i]));
-      for (const g of gaps) if (order.has(g.from) && order.has(g.to)) expect(order.get(g.from)!, `${recipe.name}: ${g.from} before ${g.to}`).toBeLessThan(order.get(g.to)!);
-      for (const s of sheet.steps) expect(workOfStep(s)).toBe(s.work);
-    }
-    expect(took).toBeGreaterThan(30);
-  });
+      expect(took).toBeGreaterThan(30);
+    },
+  );
 });

@@ -54,10 +54,13 @@ function pairing(sheet: Sheet, larder: Larder): Pairing {
 
 function differences(step: Step, way: StepTemplate): readonly WayDifference[] {
   const out: WayDifference[] = [];
-  if (step.tempC !== null && way.tempC !== undefined && Math.abs(step.tempC - way.tempC) > DIFFERS_C.heat) out.push({ kind: 'heat', written: step.tempC, way: way.tempC });
-  if (step.ovenC !== null && way.ovenC !== undefined && Math.abs(step.ovenC - way.ovenC) > DIFFERS_C.oven) out.push({ kind: 'oven', written: step.ovenC, way: way.ovenC });
+  if (step.tempC !== null && way.tempC !== undefined && Math.abs(step.tempC - way.tempC) > DIFFERS_C.heat)
+    out.push({ kind: 'heat', written: step.tempC, way: way.tempC });
+  if (step.ovenC !== null && way.ovenC !== undefined && Math.abs(step.ovenC - way.ovenC) > DIFFERS_C.oven)
+    out.push({ kind: 'oven', written: step.ovenC, way: way.ovenC });
   const longestH = step.minutes ? step.minutes[1] / 60 : (step.waitH?.[1] ?? null);
-  if (longestH !== null && way.wait && way.wait[0] > 0 && goesByItself(workOfStep(step)) && longestH < way.wait[0]) out.push({ kind: 'short', written: longestH, way: way.wait });
+  if (longestH !== null && way.wait && way.wait[0] > 0 && goesByItself(workOfStep(step)) && longestH < way.wait[0])
+    out.push({ kind: 'short', written: longestH, way: way.wait });
   return out;
 }
 
@@ -92,7 +95,12 @@ function asOwn(p: Planned): Step {
 export function takeWayStep(sheet: Sheet, stepId: string, larder: Larder): Sheet {
   const p = sheet.method === 'own' ? pairing(sheet, larder).pairs.get(stepId) : undefined;
   if (!p) return sheet;
-  return { ...sheet, steps: sheet.steps.map((s) => (s.id === stepId ? { ...asOwn(p), id: s.id, note: s.note, after: s.after, ahead: s.ahead, by: s.by, machine: s.machine, parts: s.parts } : s)) };
+  return {
+    ...sheet,
+    steps: sheet.steps.map((s) =>
+      s.id === stepId ? { ...asOwn(p), id: s.id, note: s.note, after: s.after, ahead: s.ahead, by: s.by, machine: s.machine, parts: s.parts } : s,
+    ),
+  };
 }
 
 /** The sheet with one step more, that the kitchen's way has and the cook's own method lacks; what comes after it in its part waits for it. */
@@ -105,7 +113,16 @@ export function addWayStep(sheet: Sheet, plannedId: string, larder: Larder): She
   const named = (p: Planned): number => sheet.steps.findIndex((s) => (pairs.get(s.id)?.id ?? s.id) === p.id || s.id === ownId(p));
   const before = planned.slice(0, at).findLast((p) => p.partId === partId && named(p) >= 0);
   const next = planned.slice(at + 1).find((p) => p.partId === partId && named(p) > (before ? named(before) : -1));
-  const place = next ? named(next) : before ? named(before) + 1 : partId === null ? sheet.steps.length : Math.max(0, sheet.steps.findIndex((s) => s.partId === partId));
+  const place = next
+    ? named(next)
+    : before
+      ? named(before) + 1
+      : partId === null
+        ? sheet.steps.length
+        : Math.max(
+            0,
+            sheet.steps.findIndex((s) => s.partId === partId),
+          );
   const id = ownId(planned[at]!);
   const step: Step = { ...asOwn(planned[at]!), id, after: before ? [sheet.steps[named(before)]!.id] : [] };
   const steps = sheet.steps.map((s, i) => (next && i === place ? { ...s, after: [...s.after, id] } : s));

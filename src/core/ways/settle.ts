@@ -19,10 +19,12 @@ function lineRole(line: Line, larder: Larder): Role | null {
   return ingredient ? roleOf(ingredient) : null;
 }
 
-const wayOf = (chosen: Readonly<Record<string, string>>) => (key: string): string => {
-  const q = questionNamed(key);
-  return q ? optionOf(q, chosen[key]).id : '';
-};
+const wayOf =
+  (chosen: Readonly<Record<string, string>>) =>
+  (key: string): string => {
+    const q = questionNamed(key);
+    return q ? optionOf(q, chosen[key]).id : '';
+  };
 
 function contextOf(part: Part, larder: Larder): MethodContext {
   const roles = new Set(part.lines.map((l) => lineRole(l, larder)));
@@ -43,7 +45,8 @@ const LATE: readonly PartKind[] = ['topping', 'crown'];
 
 /** Every step that the ways ask for, in working order: parts as they are built, late ones after the rest, then serving. */
 export function plannedSteps(sheet: Sheet, larder: Larder): readonly Planned[] {
-  const ofPart = (part: Part): readonly Planned[] => methodOf(part.kind, contextOf(part, larder)).map((template) => ({ id: `${part.id}.${template.key}`, partId: part.id, template, parts: [] }));
+  const ofPart = (part: Part): readonly Planned[] =>
+    methodOf(part.kind, contextOf(part, larder)).map((template) => ({ id: `${part.id}.${template.key}`, partId: part.id, template, parts: [] }));
   const usedUp = usedUpParts(sheet);
   const placed = sheet.parts.filter((p) => p.kind !== 'soak' && !usedUp.has(p.id));
   const unplaced = new Set(placed.map((p) => p.id));

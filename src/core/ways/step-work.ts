@@ -41,7 +41,9 @@ const WORK: Readonly<Record<string, StepWork>> = {
 };
 
 /** What is done in a step as a way writes it. */
-export const workOfTemplate = (t: Pick<StepTemplate, 'key' | 'whisks' | 'ovenC'>): StepWork => (t.whisks ? 'whisk' : t.ovenC !== undefined ? 'bake' : (WORK[t.key] ?? 'hands'));
+export const workOfTemplate = (t: Pick<StepTemplate, 'key' | 'whisks' | 'ovenC'>): StepWork =>
+  t.whisks ? 'whisk' : t.ovenC !== undefined ? 'bake' : (WORK[t.key] ?? 'hands');
 
 /** What is done in a step of a sheet: as it was read or chosen; of a step of a way by its key. */
-export const workOfStep = (step: Pick<Step, 'work' | 'whisks' | 'ovenC' | 'key'>): StepWork => step.work ?? workOfTemplate({ key: step.key ?? '', whisks: step.whisks, ...(step.ovenC === null ? {} : { ovenC: step.ovenC }) });
+export const workOfStep = (step: Pick<Step, 'work' | 'whisks' | 'ovenC' | 'key'>): StepWork =>
+  step.work ?? workOfTemplate({ key: step.key ?? '', whisks: step.whisks, ...(step.ovenC === null ? {} : { ovenC: step.ovenC }) });

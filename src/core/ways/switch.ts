@@ -16,12 +16,16 @@ export interface SwitchContext {
 }
 
 const ingredientOf = (line: Line, larder: Larder): Ingredient | null => larder.get(line.ingredientId ?? '') ?? null;
-const rolesOf = (part: Part, larder: Larder): ReadonlySet<Role> => new Set(part.lines.flatMap((l) => (l.fromPartId !== null ? ['part' as const] : (ingredientOf(l, larder) ? [roleOf(ingredientOf(l, larder)!)] : []))));
+const rolesOf = (part: Part, larder: Larder): ReadonlySet<Role> =>
+  new Set(part.lines.flatMap((l) => (l.fromPartId !== null ? ['part' as const] : ingredientOf(l, larder) ? [roleOf(ingredientOf(l, larder)!)] : [])));
 
 /** The questions that can be asked of a part now, with the school that holds. */
 export function waysOfPart(part: Part, larder: Larder): readonly { readonly question: WayQuestion; readonly option: WayOption }[] {
   const roles = rolesOf(part, larder);
-  return WAY_QUESTIONS.filter((q) => q.kinds.includes(part.kind) && q.needs.every((r) => roles.has(r)) && applies(q, part, roles)).map((question) => ({ question, option: heldOption(question, part, larder) }));
+  return WAY_QUESTIONS.filter((q) => q.kinds.includes(part.kind) && q.needs.every((r) => roles.has(r)) && applies(q, part, roles)).map((question) => ({
+    question,
+    option: heldOption(question, part, larder),
+  }));
 }
 
 /** Questions whose lines make them meaningless are not asked: eggs of a foam without yolk, a meringue without sugar. */
@@ -93,11 +97,19 @@ function amountText(grams: number, ingredient: Ingredient): string {
     const halves = Math.max(1, Math.round((grams / ingredient.piece.grams) * 2));
     return `${halves / 2} ${halves > 2 ? 'leaves' : 'leaf'} ${shortName(ingredient)}`.replace('0.5', '1/2').replace('.5', ' 1/2');
   }
-  if (ingredient.category === 'egg' && ingredient.piece && ingredient.flags.includes('raw-egg')) return `${Math.max(1, Math.round(grams / ingredient.piece.grams))} ${shortName(ingredient)}`;
+  if (ingredient.category === 'egg' && ingredient.piece && ingredient.flags.includes('raw-egg'))
+    return `${Math.max(1, Math.round(grams / ingredient.piece.grams))} ${shortName(ingredient)}`;
   return `${showGramsPlain(grams < 10 ? grams : Math.round(grams))} ${shortName(ingredient)}`;
 }
 
 /** A name that a cook would write and the larder finds again. */
 export const shortName = (i: Ingredient): string => i.aliases[0] ?? i.name.replace(/\s*\(.*?\)/g, '').toLowerCase();
 
-const madeLine = (id: string, text: string, ingredient: Ingredient, stepId: string | null): Line => ({ id, text, ingredientId: ingredient.id, fromPartId: null, lastGood: { text, ingredientId: ingredient.id, fromPartId: null }, stepId });
+const madeLine = (id: string, text: string, ingredient: Ingredient, stepId: string | null): Line => ({
+  id,
+  text,
+  ingredientId: ingredient.id,
+  fromPartId: null,
+  lastGood: { text, ingredientId: ingredient.id, fromPartId: null },
+  stepId,
+});

@@ -24,17 +24,42 @@ const stepKeys = (s: Sheet) => s.steps.map((x) => x.id);
 describe('methods', () => {
   it('of every kind, whatever is in the part, have steps with words and take each line once', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...PART_KINDS), fc.array(fc.constantFrom('cream', 'sugar', 'yolk', 'white', 'egg', 'cheese', 'gelatin', 'butter', 'fruit', 'milk', 'starch', 'chocolate', 'nut', 'liquid', 'biscuit', 'part', 'drink')), fc.nat(), (kind, roles, seed) => {
-        const way = (key: string): string => {
-          const q = WAY_QUESTIONS.find((x) => x.key === key)!;
-          return q.options[seed % q.options.length]!.id;
-        };
-        const steps = methodOf(kind, { has: (r) => roles.includes(r as never), way });
-        expect(steps.length).toBeGreaterThan(0);
-        expect(new Set(steps.map((s) => s.key)).size).toBe(steps.length);
-        expect(steps.filter((s) => s.takes === 'rest').length).toBeLessThanOrEqual(1);
-        for (const s of steps) expect(s.title.length).toBeGreaterThan(3);
-      }),
+      fc.property(
+        fc.constantFrom(...PART_KINDS),
+        fc.array(
+          fc.constantFrom(
+            'cream',
+            'sugar',
+            'yolk',
+            'white',
+            'egg',
+            'cheese',
+            'gelatin',
+            'butter',
+            'fruit',
+            'milk',
+            'starch',
+            'chocolate',
+            'nut',
+            'liquid',
+            'biscuit',
+            'part',
+            'drink',
+          ),
+        ),
+        fc.nat(),
+        (kind, roles, seed) => {
+          const way = (key: string): string => {
+            const q = WAY_QUESTIONS.find((x) => x.key === key)!;
+            return q.options[seed % q.options.length]!.id;
+          };
+          const steps = methodOf(kind, { has: (r) => roles.includes(r as never), way });
+          expect(steps.length).toBeGreaterThan(0);
+          expect(new Set(steps.map((s) => s.key)).size).toBe(steps.length);
+          expect(steps.filter((s) => s.takes === 'rest').length).toBeLessThanOrEqual(1);
+          for (const s of steps) expect(s.title.length).toBeGreaterThan(3);
+        },
+      ),
     );
   });
   it('of every family end in the cold', () => {
@@ -89,7 +114,11 @@ describe('settling', () => {
 
 describe('switching a way', () => {
   it('on any part of any sample, to any school: a valid document, every step once, lines on steps that are there', () => {
-    const cases = docs.flatMap((doc) => doc.parts.flatMap((p) => waysOfPart(p, larder).flatMap(({ question }) => question.options.map((o) => ({ doc, partId: p.id, key: question.key, id: o.id })))));
+    const cases = docs.flatMap((doc) =>
+      doc.parts.flatMap((p) =>
+        waysOfPart(p, larder).flatMap(({ question }) => question.options.map((o) => ({ doc, partId: p.id, key: question.key, id: o.id }))),
+      ),
+    );
     expect(cases.length).toBeGreaterThan(120);
     for (const { doc, partId, key, id } of cases) {
       const after = switchWay(doc, partId, key, id, switching);

@@ -1,7 +1,9 @@
 import { composition } from '../../core/composition/components';
 import type { Ingredient } from '../../core/composition/ingredient';
 
-const own = (i: Pick<Ingredient, 'id' | 'name' | 'aliases' | 'category' | 'composition' | 'packG' | 'pricePerKg' | 'note'> & Partial<Ingredient>): Ingredient => ({
+const own = (
+  i: Pick<Ingredient, 'id' | 'name' | 'aliases' | 'category' | 'composition' | 'packG' | 'pricePerKg' | 'note'> & Partial<Ingredient>,
+): Ingredient => ({
   foamRole: 'none',
   densityGPerMl: null,
   gramsPerUsCup: null,

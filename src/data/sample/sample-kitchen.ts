@@ -29,7 +29,6 @@ import { SAMPLE_INGREDIENTS } from './sample-ingredients';
 import { SAMPLE_SHEETS, type SampleSheet } from './sample-sheets';
 import { seededNumbers } from '../../core/random';
 
-
 /** What happened in the past month: days ago, and how far each outcome lay from the forecast. */
 interface SampleBatch {
   readonly sheet: string;
@@ -47,12 +46,51 @@ interface SampleBatch {
 
 const BATCHES: readonly SampleBatch[] = [
   { sheet: 'bay-leaf-chantilly', daysAgo: 27, hour: 10, time: 1.12, air: 0.95, hold: 0.9, note: '' },
-  { sheet: 'malted-cheese-frosting', daysAgo: 24, hour: 9, time: 1.05, air: 1.06, hold: null, note: 'Cheese still cold in the middle, small lumps. Softer next time.' },
+  {
+    sheet: 'malted-cheese-frosting',
+    daysAgo: 24,
+    hour: 9,
+    time: 1.05,
+    air: 1.06,
+    hold: null,
+    note: 'Cheese still cold in the middle, small lumps. Softer next time.',
+  },
   { sheet: 'brown-butter-piping-cream', daysAgo: 22, hour: 14, time: 1.1, air: 0.9, hold: null, note: '' },
-  { sheet: 'bay-leaf-chantilly', daysAgo: 18, hour: 11, time: 1.62, air: 0.66, hold: 0.5, note: 'Turned away for the oven: grainy at the edge. Saved with 60 g of fresh cream.', offPlan: [[14, 'more', 'cream: 60 g more, whisked in by hand']] },
+  {
+    sheet: 'bay-leaf-chantilly',
+    daysAgo: 18,
+    hour: 11,
+    time: 1.62,
+    air: 0.66,
+    hold: 0.5,
+    note: 'Turned away for the oven: grainy at the edge. Saved with 60 g of fresh cream.',
+    offPlan: [[14, 'more', 'cream: 60 g more, whisked in by hand']],
+  },
   { sheet: 'bay-leaf-chantilly', daysAgo: 15, hour: 10, time: 1.08, air: 1.02, hold: 1.15, note: '' },
-  { sheet: 'brown-butter-piping-cream', daysAgo: 12, hour: 13, time: 1.16, air: 0.97, hold: 0.42, note: 'Wept overnight: the gelatin went in too cold and strung.', seen: [[15, 'weep', 14, 'round the edge'], [15, 'slice', null, 'leans']] },
-  { sheet: 'malted-cheese-frosting', daysAgo: 9, hour: 9, time: 1.14, air: 0.98, hold: 1.05, note: '', place: 'tall-fridge', seen: [[20, 'note', null, 'still pipes with sharp edges']] },
+  {
+    sheet: 'brown-butter-piping-cream',
+    daysAgo: 12,
+    hour: 13,
+    time: 1.16,
+    air: 0.97,
+    hold: 0.42,
+    note: 'Wept overnight: the gelatin went in too cold and strung.',
+    seen: [
+      [15, 'weep', 14, 'round the edge'],
+      [15, 'slice', null, 'leans'],
+    ],
+  },
+  {
+    sheet: 'malted-cheese-frosting',
+    daysAgo: 9,
+    hour: 9,
+    time: 1.14,
+    air: 0.98,
+    hold: 1.05,
+    note: '',
+    place: 'tall-fridge',
+    seen: [[20, 'note', null, 'still pipes with sharp edges']],
+  },
   { sheet: 'bay-leaf-chantilly', daysAgo: 5, hour: 16, time: 1.05, air: 1.07, hold: 0.95, note: '' },
   { sheet: 'brown-butter-piping-cream', daysAgo: 2, hour: 12, time: 1.11, air: 0.94, hold: null, note: '' },
   { sheet: 'bay-leaf-chantilly', daysAgo: 0, hour: -1, time: 1.09, air: 1.01, hold: null, note: '' },
@@ -79,8 +117,26 @@ function sampleStock(now: number): StockPack[] {
 function sampleDinner(now: number): Service {
   const zone = new Intl.DateTimeFormat().resolvedOptions().timeZone;
   const day = nextDay(localTime(Math.floor(now / 60_000), zone).slice(0, 10));
-  const serving = (id: string, sheetId: string, time: string, portions: number) => ({ id, sheetId, at: `${day}T${time}`, portions, vessel: null, placeId: null, batchId: null });
-  return { ...EMPTY_SERVICE, name: 'Harbour dinner', zone, crew: CREW, servings: [serving('icebox', 'pear-icebox', '20:15', 12), serving('semifreddo', 'honey-semifreddo', '20:30', 12), serving('syllabub', 'elderflower-syllabub', '20:00', 6)] };
+  const serving = (id: string, sheetId: string, time: string, portions: number) => ({
+    id,
+    sheetId,
+    at: `${day}T${time}`,
+    portions,
+    vessel: null,
+    placeId: null,
+    batchId: null,
+  });
+  return {
+    ...EMPTY_SERVICE,
+    name: 'Harbour dinner',
+    zone,
+    crew: CREW,
+    servings: [
+      serving('icebox', 'pear-icebox', '20:15', 12),
+      serving('semifreddo', 'honey-semifreddo', '20:30', 12),
+      serving('syllabub', 'elderflower-syllabub', '20:00', 6),
+    ],
+  };
 }
 
 /** A sample sheet as a document: lines read by the larder, steps written by its ways. */
@@ -94,7 +150,28 @@ export function sampleDoc(sample: SampleSheet, context: EditContext, usualMixer:
   const vessel = STARTING_VESSELS.find((v) => v.name === sample.vessel);
   if (!vessel) throw new Error(`sample sheet ${sample.id}: no vessel ${sample.vessel}`);
   const { name, family, portions, use, sweetness, notes, ways = {}, servedAfterH = USUAL_WAIT_H, tin = {} } = sample;
-  return settleMethod({ format: 'soft-peak-sheet', formatVersion: FORMAT_VERSION, name, family, portions, use, sweetness, vessel, tin: { ...USUAL_TIN, ...tin }, cold: USUAL_COLD, parts, steps: [], method: 'ways', ways, servedAfterH, notes, unread: [] }, context.larder);
+  return settleMethod(
+    {
+      format: 'soft-peak-sheet',
+      formatVersion: FORMAT_VERSION,
+      name,
+      family,
+      portions,
+      use,
+      sweetness,
+      vessel,
+      tin: { ...USUAL_TIN, ...tin },
+      cold: USUAL_COLD,
+      parts,
+      steps: [],
+      method: 'ways',
+      ways,
+      servedAfterH,
+      notes,
+      unread: [],
+    },
+    context.larder,
+  );
 }
 
 /**
@@ -105,7 +182,10 @@ export function sampleDoc(sample: SampleSheet, context: EditContext, usualMixer:
 export function seedSampleKitchen(db: KitchenDb, now: number): boolean {
   if (everySheet(db).length > 0) return false;
   const rules = readKitchenFacts(db).rules;
-  db.update(kitchenRules).set({ rules: { ...rules, kitchenName: 'Gannet Quay', crew: CREW } }).where(eq(kitchenRules.id, 1)).run();
+  db.update(kitchenRules)
+    .set({ rules: { ...rules, kitchenName: 'Gannet Quay', crew: CREW } })
+    .where(eq(kitchenRules.id, 1))
+    .run();
   for (const i of SAMPLE_INGREDIENTS) db.insert(ingredients).values({ id: i.id, name: i.name, facts: i }).onConflictDoNothing().run();
   const facts = readKitchenFacts(db);
   const kitchen = kitchenOf(facts);
@@ -146,10 +226,20 @@ function addPastBatch(db: KitchenDb, b: SampleBatch, n: number, docs: ReadonlyMa
     values.push(['hold-hours', hours, `${hours}`]);
   }
   const id = `sample-${n + 1}`;
-  const progress = { ...freshProgress(), step: steps.length - 1, note: b.note, placeId: b.place ?? 'under-counter', offPlan: (b.offPlan ?? []).map(([min, kind, words]) => ({ at: startedAt + min * 60_000, kind, words })), fields: Object.fromEntries(values.map(([kind, , text]) => [kind, text])) };
+  const progress = {
+    ...freshProgress(),
+    step: steps.length - 1,
+    note: b.note,
+    placeId: b.place ?? 'under-counter',
+    offPlan: (b.offPlan ?? []).map(([min, kind, words]) => ({ at: startedAt + min * 60_000, kind, words })),
+    fields: Object.fromEntries(values.map(([kind, , text]) => [kind, text])),
+  };
   db.insert(batches)
     .values({ id, sheetId: b.sheet, sheetVersion: 1, portions: doc.portions, status: 'finished', plan: plan.value, progress, startedAt, endedAt })
     .run();
-  for (const [n, [hoursOn, kind, amount, words]] of (b.seen ?? []).entries()) db.insert(observations).values({ id: `${id}-seen-${n + 1}`, batchId: id, kind, at: endedAt + hoursOn * 3_600_000, value: amount, words }).run();
+  for (const [n, [hoursOn, kind, amount, words]] of (b.seen ?? []).entries())
+    db.insert(observations)
+      .values({ id: `${id}-seen-${n + 1}`, batchId: id, kind, at: endedAt + hoursOn * 3_600_000, value: amount, words })
+      .run();
   for (const [kind, value] of values) db.insert(readings).values({ batchId: id, kind, value, takenAt: endedAt }).run();
 }

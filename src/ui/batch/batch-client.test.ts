@@ -29,7 +29,11 @@ const first: BatchState = { id: 'b', revision: 1, progress: freshProgress(), sta
 
 beforeEach(() => {
   const kept = new Map<string, string>();
-  vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => void kept.set(k, v), removeItem: (k: string) => void kept.delete(k) });
+  vi.stubGlobal('localStorage', {
+    getItem: (k: string) => kept.get(k) ?? null,
+    setItem: (k: string, v: string) => void kept.set(k, v),
+    removeItem: (k: string) => void kept.delete(k),
+  });
 });
 afterEach(() => {
   vi.unstubAllGlobals();
@@ -90,7 +94,13 @@ describe('a batch on one screen', () => {
     c.settleClash('theirs');
     expect(c.get().clashes).toEqual([]);
     expect(state.batch.progress.fields['cup-liquid']).toBe('119');
-    localStorage.setItem('soft-peak:clashes:b', JSON.stringify([{ reading: 'cup-liquid', theirs: '1', mine: '119' }, { reading: 'no field', theirs: '', mine: '' }]));
+    localStorage.setItem(
+      'soft-peak:clashes:b',
+      JSON.stringify([
+        { reading: 'cup-liquid', theirs: '1', mine: '119' },
+        { reading: 'no field', theirs: '', mine: '' },
+      ]),
+    );
     const odd = makeBatchClient(state.batch);
     odd.resume();
     expect(odd.get().clashes).toEqual([]);
@@ -236,7 +246,17 @@ describe('a page that was kept while the server is away', () => {
     const c = makeBatchClient(first);
     await c.act({ kind: 'go', step: 4 });
     let tell: (m: { data: string }) => void = () => undefined;
-    vi.stubGlobal('EventSource', class { set onmessage(hear: typeof tell) { tell = hear; } close(): void { tell = () => undefined; } });
+    vi.stubGlobal(
+      'EventSource',
+      class {
+        set onmessage(hear: typeof tell) {
+          tell = hear;
+        }
+        close(): void {
+          tell = () => undefined;
+        }
+      },
+    );
     const again = makeBatchClient(first);
     again.resume();
     expect(again.get().progress.step).toBe(4);
@@ -262,4 +282,3 @@ describe('a page that was kept while the server is away', () => {
     expect(again.get().batch.revision).toBe(1);
   });
 });
-

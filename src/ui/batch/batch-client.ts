@@ -155,21 +155,22 @@ export function makeBatchClient(batch: BatchState, around: Surroundings = BROWSE
       setClashes(others);
       if (clash && use === 'mine') void act({ kind: 'write', reading: clash.reading, text: clash.mine, was: clash.theirs });
     },
-    follow: () => whileShown(() => {
-      const stream = around.listen(`/api/batches/${batch.id}/stream`);
-      stream.onmessage = (message: MessageEvent<string>) => {
-        const told = JSON.parse(message.data) as BatchState;
-        const { pending, batch: known } = get();
-        // While something of ours is on its way it may be in there already: it would be shown twice.
-        if (pending.length > 0) heard = heard !== null && heard.revision > told.revision ? heard : told;
-        else if (told.revision > known.revision || fromHere) setPending([], told);
-      };
-      // The browser asks again by itself when the line breaks; what was missed comes with the first message.
-      stream.onopen = () => {
-        if (get().pending.length > 0) void send();
-      };
-      return () => stream.close();
-    }),
+    follow: () =>
+      whileShown(() => {
+        const stream = around.listen(`/api/batches/${batch.id}/stream`);
+        stream.onmessage = (message: MessageEvent<string>) => {
+          const told = JSON.parse(message.data) as BatchState;
+          const { pending, batch: known } = get();
+          // While something of ours is on its way it may be in there already: it would be shown twice.
+          if (pending.length > 0) heard = heard !== null && heard.revision > told.revision ? heard : told;
+          else if (told.revision > known.revision || fromHere) setPending([], told);
+        };
+        // The browser asks again by itself when the line breaks; what was missed comes with the first message.
+        stream.onopen = () => {
+          if (get().pending.length > 0) void send();
+        };
+        return () => stream.close();
+      }),
     resume: () => {
       // What waits is read before anything is set, which keeps what is in hand in its place.
       const before = kept.events();

@@ -2,7 +2,15 @@ import { READING_FORMS } from '../../core/batch/readings';
 import type { BatchClient, ClientState } from './batch-client';
 
 /** Two screens wrote different things into one field: asks which of them stays. */
-export function ClashQuestion({ client, clashes, className = '' }: { readonly client: BatchClient; readonly clashes: ClientState['clashes']; readonly className?: string }) {
+export function ClashQuestion({
+  client,
+  clashes,
+  className = '',
+}: {
+  readonly client: BatchClient;
+  readonly clashes: ClientState['clashes'];
+  readonly className?: string;
+}) {
   const [clash] = clashes;
   if (!clash) return null;
   const { name, unit } = READING_FORMS[clash.reading];

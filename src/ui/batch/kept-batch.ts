@@ -62,7 +62,8 @@ export function keptBatch(memory: () => Memory, id: string) {
     keepTold: ({ revision, progress, status }: BatchState): void => keep(TOLD, status === 'running' ? { revision, progress, status } : null),
     events: (): readonly Pending[] => listOf<Pending>(KEPT_EVENTS, PendingSchema),
     /** Beside what another tab of this browser keeps. @param seen the ids of all that this screen ever had in hand. */
-    keepEvents: (pending: readonly Pending[], seen: ReadonlySet<string>): void => keepList(KEPT_EVENTS, [...listOf<Pending>(KEPT_EVENTS, PendingSchema).filter((p) => !seen.has(p.id)), ...pending]),
+    keepEvents: (pending: readonly Pending[], seen: ReadonlySet<string>): void =>
+      keepList(KEPT_EVENTS, [...listOf<Pending>(KEPT_EVENTS, PendingSchema).filter((p) => !seen.has(p.id)), ...pending]),
     clashes: (): readonly Clash[] => listOf<Clash>(CLASHES, ClashSchema),
     keepClashes: (clashes: readonly Clash[]): void => keepList(CLASHES, clashes),
   };

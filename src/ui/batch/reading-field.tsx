@@ -41,7 +41,9 @@ export function ReadingField({ kind, text, onWrite, dark = false, fault = null }
               : 'field fig w-full pr-12 text-[17px]'
           }
         />
-        <span className={`pointer-events-none absolute inset-y-0 right-4 flex items-center ${dark ? 'text-[20px] text-cocoa-soft' : 'text-ink-soft'}`}>{form.unit}</span>
+        <span className={`pointer-events-none absolute inset-y-0 right-4 flex items-center ${dark ? 'text-[20px] text-cocoa-soft' : 'text-ink-soft'}`}>
+          {form.unit}
+        </span>
       </div>
       <p id={`${id}-fault`} role="alert" className={`mt-1 empty:hidden ${dark ? 'text-[17px] text-yolk' : 'text-[13.5px] text-beet'}`}>
         {wrong}

@@ -31,7 +31,11 @@ beforeEach(() => {
   held = null;
   kept.clear();
   vi.stubGlobal('EventSource', Stream);
-  vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => void kept.set(k, v), removeItem: (k: string) => void kept.delete(k) });
+  vi.stubGlobal('localStorage', {
+    getItem: (k: string) => kept.get(k) ?? null,
+    setItem: (k: string, v: string) => void kept.set(k, v),
+    removeItem: (k: string) => void kept.delete(k),
+  });
   vi.stubGlobal('fetch', async (_url: string, init: { body: string }) => {
     if (away) throw new TypeError('away');
     const { samples } = JSON.parse(init.body) as { samples: typeof sent };
@@ -137,7 +141,9 @@ describe('temperatures on one tablet', () => {
     expect(log.get().trouble).toContain('still there');
     away = false;
     held = null;
-    vi.stubGlobal('fetch', async (url: string, init: { method: string }) => (init.method === 'DELETE' && url.includes('at=5') ? Response.json({}) : Response.json({}, { status: 500 })));
+    vi.stubGlobal('fetch', async (url: string, init: { method: string }) =>
+      init.method === 'DELETE' && url.includes('at=5') ? Response.json({}) : Response.json({}, { status: 500 }),
+    );
     await log.remove(log.get().samples[0]!);
     expect(log.get().samples).toEqual([]);
   });
@@ -171,7 +177,9 @@ describe('temperatures on one tablet', () => {
   });
   it('what the server took stands on a page that was kept before, and not on one made since', async () => {
     const made = Date.now();
-    vi.stubGlobal('fetch', async (_url: string, init: { method: string }) => Response.json({}, { headers: init.method === 'POST' ? { date: new Date().toUTCString() } : {} }));
+    vi.stubGlobal('fetch', async (_url: string, init: { method: string }) =>
+      Response.json({}, { headers: init.method === 'POST' ? { date: new Date().toUTCString() } : {} }),
+    );
     const log = makeTemperatureLog('b', [{ series: 'cook|by hand', at: 5, tC: 20 }], made);
     await vi.advanceTimersByTimeAsync(400);
     log.add('cook|by hand', 71);

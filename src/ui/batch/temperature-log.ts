@@ -93,7 +93,11 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[], as
     };
     let more = false;
     try {
-      const answer = await fetch(`/api/batches/${batchId}/temperatures`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ samples }) });
+      const answer = await fetch(`/api/batches/${batchId}/temperatures`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ samples }),
+      });
       if (answer.ok) {
         keepTold(samples, answer);
         settled();
@@ -151,13 +155,14 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[], as
       const unsent = waiting.filter((s) => !others(waiting).includes(s));
       waiting = others(waiting);
       keepWaiting();
-      const answer = await fetch(`/api/batches/${batchId}/temperatures?${new URLSearchParams({ series: sample.series, at: `${sample.at}` })}`, { method: 'DELETE' }).catch(() => null);
+      const answer = await fetch(`/api/batches/${batchId}/temperatures?${new URLSearchParams({ series: sample.series, at: `${sample.at}` })}`, {
+        method: 'DELETE',
+      }).catch(() => null);
       // One that never reached the server is gone with the tablet's own copy.
       if (answer?.ok || answer?.status === 404) {
         write('told', others(read<Told[]>('told', [])));
         store.setState((s) => ({ samples: others(s.samples), trouble: null }));
-      }
-      else {
+      } else {
         // It may have arrived without its answer: it stays what it was, here too.
         waiting = [...waiting, ...unsent];
         keepWaiting();
@@ -174,7 +179,9 @@ export function makeTemperatureLog(batchId: string, known: readonly Sample[], as
       write('told', told);
       store.setState((s) => {
         const shown = new Set(s.samples.map(momentOf));
-        const missing = [...told.map(({ series, at, tC }) => ({ series, at, tC })), ...waiting].filter((w) => !shown.has(momentOf(w)) && shown.add(momentOf(w)));
+        const missing = [...told.map(({ series, at, tC }) => ({ series, at, tC })), ...waiting].filter(
+          (w) => !shown.has(momentOf(w)) && shown.add(momentOf(w)),
+        );
         return { samples: [...s.samples, ...missing].sort((a, b) => a.at - b.at) };
       });
       const stop = listen(undefined, () => Object.keys(store.getState().logging).length > 0);

@@ -21,10 +21,33 @@ export function useCall(phase: CallPhase | null): void {
 }
 
 /** The whole screen in one colour with the word that counts, readable at arm's length. */
-export function WhiskCall({ phase, stage, nowS, says, sign, look, tone, children }: { readonly phase: CallPhase; readonly stage: string; readonly nowS: number; readonly says: string; readonly sign: string | null; readonly look: PeakLook | null; readonly tone: PeakTone; readonly children: ReactNode }) {
+export function WhiskCall({
+  phase,
+  stage,
+  nowS,
+  says,
+  sign,
+  look,
+  tone,
+  children,
+}: {
+  readonly phase: CallPhase;
+  readonly stage: string;
+  readonly nowS: number;
+  readonly says: string;
+  readonly sign: string | null;
+  readonly look: PeakLook | null;
+  readonly tone: PeakTone;
+  readonly children: ReactNode;
+}) {
   const word = { soon: 'Look now', stop: 'Stop', over: 'Over: stop' }[phase];
   return (
-    <div role="alertdialog" aria-label={`Whisk: ${word}`} data-call={phase} className={`fixed inset-0 z-50 grid grid-cols-[minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] ${phase === 'over' ? 'bg-beet text-paper' : phase === 'stop' ? 'bg-yolk text-ink' : 'bg-yolk-pale text-ink'}`}>
+    <div
+      role="alertdialog"
+      aria-label={`Whisk: ${word}`}
+      data-call={phase}
+      className={`fixed inset-0 z-50 grid grid-cols-[minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] ${phase === 'over' ? 'bg-beet text-paper' : phase === 'stop' ? 'bg-yolk text-ink' : 'bg-yolk-pale text-ink'}`}
+    >
       <div className="grid content-center items-center gap-x-8 overflow-auto px-6 py-4 sm:grid-cols-[minmax(0,1fr)_minmax(0,340px)] md:px-14">
         <div>
           <p className="font-figure text-[clamp(56px,11vw,132px)] leading-[0.95] font-[680]">{word}</p>

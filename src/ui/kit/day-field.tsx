@@ -28,7 +28,15 @@ const today = (): string => {
 
 /** A day: 'Sat', '28 Nov', '28.11.', 'tomorrow', or from a calendar; up and down by one. */
 export function DayField({ value, onChange, id, label, className = 'field fig' }: DayFieldProps) {
-  const field = useTypedField({ value, show: (v) => (v === '' ? '' : showDay(v)), read: (text) => readDay(text, today()), whole: WHOLE, step: (v, by) => nextDay(v, by), empties: true, onChange });
+  const field = useTypedField({
+    value,
+    show: (v) => (v === '' ? '' : showDay(v)),
+    read: (text) => readDay(text, today()),
+    whole: WHOLE,
+    step: (v, by) => nextDay(v, by),
+    empties: true,
+    onChange,
+  });
   return (
     <span className="block min-w-0">
       <span className="relative block">

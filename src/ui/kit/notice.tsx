@@ -25,7 +25,11 @@ export function NoticeProvider({ children }: { readonly children: ReactNode }) {
       <Toast.Provider duration={STANDS_MS} label="Note">
         {children}
         {said && (
-          <Toast.Root key={said.key} onOpenChange={(open) => !open && setSaid(null)} className="flex items-center gap-5 rounded-s bg-ink px-4 py-2.5 text-paper shadow-float">
+          <Toast.Root
+            key={said.key}
+            onOpenChange={(open) => !open && setSaid(null)}
+            className="flex items-center gap-5 rounded-s bg-ink px-4 py-2.5 text-paper shadow-float"
+          >
             <Toast.Title className="text-[15px]">{said.says}</Toast.Title>
             {said.undo && (
               <Toast.Action asChild altText="Undo">

@@ -28,10 +28,20 @@ export default function SelectOpen({ id, value, options, onChange, label, placeh
         <SelectFace text={options.find(([v]) => v === value)?.[1] ?? placeholder} />
       </Select.Trigger>
       <Select.Portal>
-        <Select.Content position="popper" sideOffset={4} collisionPadding={10} className="z-50 max-h-[min(420px,var(--radix-select-content-available-height))] min-w-[var(--radix-select-trigger-width)] max-w-[94vw] overflow-hidden rounded-s border border-steel bg-paper shadow-float">
+        <Select.Content
+          position="popper"
+          sideOffset={4}
+          collisionPadding={10}
+          className="z-50 max-h-[min(420px,var(--radix-select-content-available-height))] min-w-[var(--radix-select-trigger-width)] max-w-[94vw] overflow-hidden rounded-s border border-steel bg-paper shadow-float"
+        >
           <Select.Viewport className="py-1">
             {options.map(([v, name]) => (
-              <Select.Item key={v} value={inList(v)} data-value={v} className="flex min-h-9 cursor-default items-center px-3 outline-none data-[highlighted]:bg-yolk-pale data-[state=checked]:font-[650] pointer-coarse:min-h-11">
+              <Select.Item
+                key={v}
+                value={inList(v)}
+                data-value={v}
+                className="flex min-h-9 cursor-default items-center px-3 outline-none data-[highlighted]:bg-yolk-pale data-[state=checked]:font-[650] pointer-coarse:min-h-11"
+              >
                 <Select.ItemText>{name}</Select.ItemText>
               </Select.Item>
             ))}

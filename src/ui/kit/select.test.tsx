@@ -36,7 +36,14 @@ describe('a list that opens', () => {
     // What a browser has and the stand-in for one has not.
     Element.prototype.scrollIntoView = () => undefined;
     Element.prototype.hasPointerCapture = () => false;
-    vi.stubGlobal('ResizeObserver', class { observe() {} unobserve() {} disconnect() {} });
+    vi.stubGlobal(
+      'ResizeObserver',
+      class {
+        observe() {}
+        unobserve() {}
+        disconnect() {}
+      },
+    );
   });
   afterEach(cleanup);
   it('says what is chosen, and has the name of its label', () => {

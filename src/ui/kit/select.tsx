@@ -49,7 +49,22 @@ export function Select<V extends string>(props: SelectProps<V>) {
     setOpen(true);
   };
   const face = (
-    <button ref={shut} id={id ?? own} type="button" role="combobox" aria-haspopup="listbox" aria-expanded={false} aria-controls={`${own}-list`} {...(label === undefined ? {} : { 'aria-label': label })} data-value={value} className={`${SELECT_LOOK} ${className}`} onClick={() => setOpen(true)} onKeyDown={onKey} onPointerEnter={() => void load()} onFocus={() => void load()}>
+    <button
+      ref={shut}
+      id={id ?? own}
+      type="button"
+      role="combobox"
+      aria-haspopup="listbox"
+      aria-expanded={false}
+      aria-controls={`${own}-list`}
+      {...(label === undefined ? {} : { 'aria-label': label })}
+      data-value={value}
+      className={`${SELECT_LOOK} ${className}`}
+      onClick={() => setOpen(true)}
+      onKeyDown={onKey}
+      onPointerEnter={() => void load()}
+      onFocus={() => void load()}
+    >
       <SelectFace text={text} />
     </button>
   );
@@ -61,7 +76,16 @@ export function Select<V extends string>(props: SelectProps<V>) {
   };
   return (
     <Suspense fallback={face}>
-      <SelectOpen id={id ?? own} value={value} options={options} onChange={(v: string) => props.onChange(v as V)} label={label} placeholder={placeholder} className={className} onClose={close} />
+      <SelectOpen
+        id={id ?? own}
+        value={value}
+        options={options}
+        onChange={(v: string) => props.onChange(v as V)}
+        label={label}
+        placeholder={placeholder}
+        className={className}
+        onClose={close}
+      />
     </Suspense>
   );
 }

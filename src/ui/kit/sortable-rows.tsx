@@ -18,12 +18,21 @@ interface SortableRowsProps {
 
 /** The rows of a list with grips that drag. It brings its own code and so is loaded when a pointer first comes near. */
 export function SortableRows({ id, ids, columns = false, onMove, row }: SortableRowsProps) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) onMove(String(active.id), ids.indexOf(String(over.id)));
   };
   return (
-    <DndContext id={id} sensors={sensors} collisionDetection={closestCenter} modifiers={columns ? [restrictToParentElement] : [restrictToVerticalAxis, restrictToParentElement]} onDragEnd={onDragEnd}>
+    <DndContext
+      id={id}
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      modifiers={columns ? [restrictToParentElement] : [restrictToVerticalAxis, restrictToParentElement]}
+      onDragEnd={onDragEnd}
+    >
       <SortableContext items={[...ids]} strategy={columns ? rectSortingStrategy : verticalListSortingStrategy}>
         {ids.map((rowId, at) => (
           <SortableRow key={rowId} id={rowId} row={(drag) => row(at, drag)} />
@@ -35,5 +44,10 @@ export function SortableRows({ id, ids, columns = false, onMove, row }: Sortable
 
 function SortableRow({ id, row }: { readonly id: string; readonly row: (drag: Drag) => ReactNode }) {
   const { setNodeRef, transform, transition, isDragging, attributes, listeners } = useSortable({ id });
-  return row({ ref: setNodeRef, style: { transform: CSS.Translate.toString(transform), transition }, dragging: isDragging, grip: { ...attributes, ...listeners } });
+  return row({
+    ref: setNodeRef,
+    style: { transform: CSS.Translate.toString(transform), transition },
+    dragging: isDragging,
+    grip: { ...attributes, ...listeners },
+  });
 }

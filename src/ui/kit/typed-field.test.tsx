@@ -9,11 +9,29 @@ afterEach(cleanup);
 
 function Time({ start = '19:00', heard }: { readonly start?: string; readonly heard: (v: string) => void }) {
   const [value, setValue] = useState(start);
-  return <TimeField label="Served" value={value} onChange={(v) => { heard(v); setValue(v); }} />;
+  return (
+    <TimeField
+      label="Served"
+      value={value}
+      onChange={(v) => {
+        heard(v);
+        setValue(v);
+      }}
+    />
+  );
 }
 function Day({ start = '2026-11-28', heard }: { readonly start?: string; readonly heard: (v: string) => void }) {
   const [value, setValue] = useState(start);
-  return <DayField label="Served" value={value} onChange={(v) => { heard(v); setValue(v); }} />;
+  return (
+    <DayField
+      label="Served"
+      value={value}
+      onChange={(v) => {
+        heard(v);
+        setValue(v);
+      }}
+    />
+  );
 }
 const field = (): HTMLInputElement => screen.getByRole('textbox', { name: 'Served' });
 const type = (text: string): void => void fireEvent.change(field(), { target: { value: text } });

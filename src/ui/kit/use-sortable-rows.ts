@@ -19,7 +19,8 @@ interface WakingRows {
 }
 
 /** Whether the rows are in use, so that rows made anew would lose a cursor, a press that has begun, or what is open over them. */
-const inUse = (list: HTMLElement | null): boolean => list !== null && (list.contains(document.activeElement) || list.querySelector(':active, [data-state="open"], [aria-expanded="true"]') !== null);
+const inUse = (list: HTMLElement | null): boolean =>
+  list !== null && (list.contains(document.activeElement) || list.querySelector(':active, [data-state="open"], [aria-expanded="true"]') !== null);
 
 /** A list whose grips come to life when a pointer moves over it and nothing in it is in use. */
 export function useSortableRows(): WakingRows {

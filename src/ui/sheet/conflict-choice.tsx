@@ -43,7 +43,10 @@ export function ConflictChoice() {
     <Dialog.Root open>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(620px,94vw)] -translate-1/2 overflow-y-auto rounded-s bg-paper p-6 shadow-float" onEscapeKeyDown={(e) => e.preventDefault()}>
+        <Dialog.Content
+          className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(620px,94vw)] -translate-1/2 overflow-y-auto rounded-s bg-paper p-6 shadow-float"
+          onEscapeKeyDown={(e) => e.preventDefault()}
+        >
           <Dialog.Title className="text-[20px]">Another screen changed this sheet</Dialog.Title>
           <Dialog.Description className="mt-1 mb-4 text-ink-soft">
             It was saved there at <ClockTime at={theirs.updatedAt} /> while you were editing here. Choose which goes on; the other can be had back.

@@ -1,5 +1,8 @@
 /** A short id for a new line or part, unique enough within a sheet; made in the browser only. */
-export const freshId = (): string => Array.from(crypto.getRandomValues(new Uint32Array(2)), (n) => n.toString(36)).join('').slice(0, 12);
+export const freshId = (): string =>
+  Array.from(crypto.getRandomValues(new Uint32Array(2)), (n) => n.toString(36))
+    .join('')
+    .slice(0, 12);
 
 /**
  * Ids for what is sent off to be kept: the same words sent again, because no answer came, have the same id, by which the server knows

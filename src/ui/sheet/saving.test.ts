@@ -31,7 +31,11 @@ const taken = ({ doc, baseRevision }: Sent): SaveAnswer => ({ kind: 'saved', she
 
 beforeEach(() => {
   kept = new Map();
-  const store = { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => void kept.set(k, v), removeItem: (k: string) => void kept.delete(k) };
+  const store = {
+    getItem: (k: string) => kept.get(k) ?? null,
+    setItem: (k: string, v: string) => void kept.set(k, v),
+    removeItem: (k: string) => void kept.delete(k),
+  };
   vi.stubGlobal('localStorage', store);
   vi.stubGlobal('sessionStorage', store);
 });
@@ -112,7 +116,7 @@ describe('undo over a reload', () => {
     const { doc, past, future } = store.get();
     keepUndo('s', doc, past, future);
     const again = makeSheetStore({ ...saved, doc });
-    const undo = (readUndo('s', again.get().doc))!;
+    const undo = readUndo('s', again.get().doc)!;
     again.resume(undo.past, undo.future);
     again.redo();
     expect(again.get().doc.name).toBe('B');

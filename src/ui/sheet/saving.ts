@@ -33,7 +33,11 @@ function hasFormOf(raw: unknown, like: Sheet): raw is Sheet {
 
 /** A document as text with its keys in one order. */
 const inOrder = (doc: unknown): string =>
-  JSON.stringify(doc, (_, value: unknown) => (typeof value === 'object' && value !== null && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value));
+  JSON.stringify(doc, (_, value: unknown) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );
 
 /** Whether two documents say the same; the server's copy has its keys in the schema's order, the browser's may not. */
 export const isSameSheet = (a: Sheet, b: Sheet): boolean => a === b || inOrder(a) === inOrder(b);

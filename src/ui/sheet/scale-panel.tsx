@@ -78,12 +78,26 @@ export function ScalePanel({ onDone }: { readonly onDone: () => void }) {
       )}
       {way === 'vessel' && (
         <div className="mt-2.5">
-          <Choice label={isPerPortion(vessel) ? 'One for each portion' : 'Vessel'} value={vessel.name} options={vessels.map((v) => [v.name, `${v.name}, ${plainNumber(capacityMl(v), 0)} mL`] as const)} onChange={setVesselName} />
+          <Choice
+            label={isPerPortion(vessel) ? 'One for each portion' : 'Vessel'}
+            value={vessel.name}
+            options={vessels.map((v) => [v.name, `${v.name}, ${plainNumber(capacityMl(v), 0)} mL`] as const)}
+            onChange={setVesselName}
+          />
         </div>
       )}
       <label className="mt-2.5 block">
         <span className="block text-[13.5px] text-ink-soft">{fieldName(way)}</span>
-        <input autoFocus value={text} maxLength={60} placeholder={hint(way, doc.portions, line?.read?.massG ?? 0, before.mixture.massG)} onChange={(e) => setText(e.target.value)} aria-invalid={fault !== null || undefined} aria-describedby="scale-says" className="field fig mt-0.5 w-full text-[17px]" />
+        <input
+          autoFocus
+          value={text}
+          maxLength={60}
+          placeholder={hint(way, doc.portions, line?.read?.massG ?? 0, before.mixture.massG)}
+          onChange={(e) => setText(e.target.value)}
+          aria-invalid={fault !== null || undefined}
+          aria-describedby="scale-says"
+          className="field fig mt-0.5 w-full text-[17px]"
+        />
       </label>
       <p id="scale-says" role="status" className={`mt-1.5 ${fault ? 'text-beet' : 'text-ink-soft'}`}>
         {fault ??
@@ -97,7 +111,10 @@ export function ScalePanel({ onDone }: { readonly onDone: () => void }) {
       </label>
       {rounded && (
         <section aria-label="What rounding does" className="border-t border-steel-light pt-1.5">
-          <DifferenceList differences={rounded.changes.map((c) => ({ kind: 'changed', before: c.before, after: `${c.after} ${c.name}, ${c.why}` }))} none="Everything can be weighed as it is." />
+          <DifferenceList
+            differences={rounded.changes.map((c) => ({ kind: 'changed', before: c.before, after: `${c.after} ${c.name}, ${c.why}` }))}
+            none="Everything can be weighed as it is."
+          />
           {rounded.changes.length > 0 && <FigurePairs pairs={pairs} before="exact" after="rounded" />}
         </section>
       )}

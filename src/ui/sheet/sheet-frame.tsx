@@ -94,7 +94,11 @@ function Portions() {
         <Plus size={15} />
       </button>
       {fault && (
-        <p id="portions-fault" role="alert" className="absolute top-full right-0 z-20 mt-1 w-64 rounded-s border border-beet bg-paper p-2 text-[14px] text-beet shadow-float">
+        <p
+          id="portions-fault"
+          role="alert"
+          className="absolute top-full right-0 z-20 mt-1 w-64 rounded-s border border-beet bg-paper p-2 text-[14px] text-beet shadow-float"
+        >
           {fault}
         </p>
       )}
@@ -113,7 +117,19 @@ export function SheetFrame({ station, children }: { readonly station: StationNam
       ...[...kitchen.larder.values()].map((i) => ({
         name: i.name,
         group: 'Add an ingredient to this sheet',
-        run: () => edit('add', (d) => addLine(d, partId, { ...newLine(freshId(), `100 g ${i.name}`, context), ingredientId: i.id, lastGood: { text: `100 g ${i.name}`, ingredientId: i.id, fromPartId: null } }, context)),
+        run: () =>
+          edit('add', (d) =>
+            addLine(
+              d,
+              partId,
+              {
+                ...newLine(freshId(), `100 g ${i.name}`, context),
+                ingredientId: i.id,
+                lastGood: { text: `100 g ${i.name}`, ingredientId: i.id, fromPartId: null },
+              },
+              context,
+            ),
+          ),
       })),
     ],
     [store, kitchen, edit, context, partId],
@@ -136,17 +152,18 @@ export function SheetFrame({ station, children }: { readonly station: StationNam
           <button type="button" className="btn w-9 px-0" aria-label="Undo (Ctrl Z)" title="Undo (Ctrl Z)" disabled={past.length === 0} onClick={store.undo}>
             <Undo2 size={16} />
           </button>
-          <button type="button" className="btn w-9 px-0 max-sm:hidden" aria-label="Do it again (Ctrl Shift Z)" title="Do it again (Ctrl Shift Z)" disabled={future.length === 0} onClick={store.redo}>
+          <button
+            type="button"
+            className="btn w-9 px-0 max-sm:hidden"
+            aria-label="Do it again (Ctrl Shift Z)"
+            title="Do it again (Ctrl Shift Z)"
+            disabled={future.length === 0}
+            onClick={store.redo}
+          >
             <Redo2 size={16} />
           </button>
           <Portions />
-          <OpensPanel
-            className="btn"
-            label="Scale the sheet"
-            panelLabel="Scale the sheet"
-            face="Scale"
-            panel={(close) => <ScalePanel onDone={close} />}
-          />
+          <OpensPanel className="btn" label="Scale the sheet" panelLabel="Scale the sheet" face="Scale" panel={(close) => <ScalePanel onDone={close} />} />
         </>
       }
     >

@@ -24,17 +24,30 @@ const NEEDS: readonly (readonly [StepMachine | 'hands', string])[] = [['hands', 
 /** A step's words and figures. Words that the cook changes stay when a way is switched. */
 export function StepForm({ doc, edit, shown, at, onDone }: StepFormProps) {
   const step = doc.steps[at]!;
-  const set = (change: Partial<Omit<Step, 'id' | 'key' | 'partId'>>) => edit(`step:${step.id}:${Object.keys(change).join()}`, (d) => setStep(d, step.id, change));
+  const set = (change: Partial<Omit<Step, 'id' | 'key' | 'partId'>>) =>
+    edit(`step:${step.id}:${Object.keys(change).join()}`, (d) => setStep(d, step.id, change));
   const detail = step.note ? shown.detail.slice(0, shown.detail.length - step.note.length).trim() : shown.detail;
   return (
     <div className="text-[14.5px]">
       <div className="mb-1.5 flex items-center gap-1">
         <span className="fig text-[16px]">Step {at + 1}</span>
         <span className="ml-auto flex">
-          <button type="button" className="flex size-8 items-center justify-center text-ink-soft hover:text-ink disabled:opacity-35" aria-label="Earlier" disabled={at === 0} onClick={() => edit('move-step', (d) => moveStep(d, step.id, at - 1))}>
+          <button
+            type="button"
+            className="flex size-8 items-center justify-center text-ink-soft hover:text-ink disabled:opacity-35"
+            aria-label="Earlier"
+            disabled={at === 0}
+            onClick={() => edit('move-step', (d) => moveStep(d, step.id, at - 1))}
+          >
             <ChevronUp size={17} />
           </button>
-          <button type="button" className="flex size-8 items-center justify-center text-ink-soft hover:text-ink disabled:opacity-35" aria-label="Later" disabled={at === doc.steps.length - 1} onClick={() => edit('move-step', (d) => moveStep(d, step.id, at + 1))}>
+          <button
+            type="button"
+            className="flex size-8 items-center justify-center text-ink-soft hover:text-ink disabled:opacity-35"
+            aria-label="Later"
+            disabled={at === doc.steps.length - 1}
+            onClick={() => edit('move-step', (d) => moveStep(d, step.id, at + 1))}
+          >
             <ChevronDown size={17} />
           </button>
           <button
@@ -51,28 +64,83 @@ export function StepForm({ doc, edit, shown, at, onDone }: StepFormProps) {
         </span>
       </div>
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <QuietChoice label="Kind of work" value={workOfStep(step)} options={STEP_WORKS.map((w) => [w, STEP_WORK_NAMES[w]] as const)} onChange={(work) => edit('step-work', (d) => setStepWork(d, step.id, work))} className="font-[600]" />
-        <QuietChoice label="Part that it makes" value={step.partId ?? ''} options={[...doc.parts.map((p) => [p.id, p.name] as const), ['', 'putting it together'] as const]} onChange={(to) => edit('step-part', (d) => setStepPart(d, step.id, to === '' ? null : to))} />
-        {step.work !== null && <QuietChoice label="What it needs" value={step.machine ?? 'hands'} options={NEEDS} onChange={(to) => set({ machine: to === 'hands' ? null : to })} />}
+        <QuietChoice
+          label="Kind of work"
+          value={workOfStep(step)}
+          options={STEP_WORKS.map((w) => [w, STEP_WORK_NAMES[w]] as const)}
+          onChange={(work) => edit('step-work', (d) => setStepWork(d, step.id, work))}
+          className="font-[600]"
+        />
+        <QuietChoice
+          label="Part that it makes"
+          value={step.partId ?? ''}
+          options={[...doc.parts.map((p) => [p.id, p.name] as const), ['', 'putting it together'] as const]}
+          onChange={(to) => edit('step-part', (d) => setStepPart(d, step.id, to === '' ? null : to))}
+        />
+        {step.work !== null && (
+          <QuietChoice label="What it needs" value={step.machine ?? 'hands'} options={NEEDS} onChange={(to) => set({ machine: to === 'hands' ? null : to })} />
+        )}
         {step.work !== null && <QuietChoice label="When" value={dayKey(step)} options={dayChoices(step)} onChange={(to) => set(dayOfKey(to))} />}
       </div>
       <Words label="What to do" value={shown.title} max={200} onChange={(title) => set({ title })} />
       <Words label="How" value={detail} max={4000} rows={3} onChange={(text) => set({ detail: text })} />
       <Words label="Your own note; it stays whatever the way" value={step.note} max={2000} rows={2} onChange={(note) => set({ note })} />
       <div className="mt-2 grid grid-cols-3 gap-2.5">
-        <Amount label="At hand" unit="min" value={step.handsMin} onChange={(handsMin) => set({ handsMin, ...(step.work === null ? {} : { minutes: null }) })} max={6000} />
-        <Amount label="Waits from" unit="h" value={step.waitH?.[0] ?? null} onChange={(low) => set({ waitH: low === null ? null : [low, Math.max(low, step.waitH?.[1] ?? low)], ...(step.work === null ? {} : { minutes: low === null ? null : [60 * low, 60 * Math.max(low, step.waitH?.[1] ?? low)] }) })} max={1000} />
-        <Amount label="to" unit="h" value={step.waitH?.[1] ?? null} onChange={(high) => set({ waitH: high === null ? null : [Math.min(step.waitH?.[0] ?? high, high), high], ...(step.work === null ? {} : { minutes: high === null ? null : [60 * Math.min(step.waitH?.[0] ?? high, high), 60 * high] }) })} max={1000} />
+        <Amount
+          label="At hand"
+          unit="min"
+          value={step.handsMin}
+          onChange={(handsMin) => set({ handsMin, ...(step.work === null ? {} : { minutes: null }) })}
+          max={6000}
+        />
+        <Amount
+          label="Waits from"
+          unit="h"
+          value={step.waitH?.[0] ?? null}
+          onChange={(low) =>
+            set({
+              waitH: low === null ? null : [low, Math.max(low, step.waitH?.[1] ?? low)],
+              ...(step.work === null ? {} : { minutes: low === null ? null : [60 * low, 60 * Math.max(low, step.waitH?.[1] ?? low)] }),
+            })
+          }
+          max={1000}
+        />
+        <Amount
+          label="to"
+          unit="h"
+          value={step.waitH?.[1] ?? null}
+          onChange={(high) =>
+            set({
+              waitH: high === null ? null : [Math.min(step.waitH?.[0] ?? high, high), high],
+              ...(step.work === null ? {} : { minutes: high === null ? null : [60 * Math.min(step.waitH?.[0] ?? high, high), 60 * high] }),
+            })
+          }
+          max={1000}
+        />
         <Amount label="Reaches" unit="°C" value={step.tempC} onChange={(tempC) => set({ tempC })} min={-40} max={300} />
         <Amount label="Oven" unit="°C" value={step.ovenC} onChange={(ovenC) => set({ ovenC })} min={30} max={300} />
         <Amount label="Use within" unit="min" value={step.useWithinMin} onChange={(useWithinMin) => set({ useWithinMin })} max={100_000} />
       </div>
-      <p className="mt-2 text-[13.5px] text-ink-soft">{shown.lines.length > 0 ? `Uses ${shown.lines.map((l) => l.name).join(', ')}.` : 'Uses no line.'} A line’s step is chosen in its row.</p>
+      <p className="mt-2 text-[13.5px] text-ink-soft">
+        {shown.lines.length > 0 ? `Uses ${shown.lines.map((l) => l.name).join(', ')}.` : 'Uses no line.'} A line’s step is chosen in its row.
+      </p>
     </div>
   );
 }
 
-function Words({ label, value, max, rows, onChange }: { readonly label: string; readonly value: string; readonly max: number; readonly rows?: number; readonly onChange: (text: string) => void }) {
+function Words({
+  label,
+  value,
+  max,
+  rows,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly max: number;
+  readonly rows?: number;
+  readonly onChange: (text: string) => void;
+}) {
   const [draft, setDraft] = useState<string | null>(null);
   const shared = { value: draft ?? value, maxLength: max, onBlur: () => setDraft(null) };
   const change = (text: string) => {
@@ -82,12 +150,30 @@ function Words({ label, value, max, rows, onChange }: { readonly label: string; 
   return (
     <label className="mt-1.5 block">
       <span className="block text-[13.5px] text-ink-soft">{label}</span>
-      {rows === undefined ? <input {...shared} onChange={(e) => change(e.target.value)} className="field w-full" /> : <textarea {...shared} rows={rows} onChange={(e) => change(e.target.value)} className="field field-sizing-content w-full resize-none py-1.5" />}
+      {rows === undefined ? (
+        <input {...shared} onChange={(e) => change(e.target.value)} className="field w-full" />
+      ) : (
+        <textarea {...shared} rows={rows} onChange={(e) => change(e.target.value)} className="field field-sizing-content w-full resize-none py-1.5" />
+      )}
     </label>
   );
 }
 
-function Amount({ label, unit, value, min = 0, max, onChange }: { readonly label: string; readonly unit: string; readonly value: number | null; readonly min?: number; readonly max: number; readonly onChange: (value: number | null) => void }) {
+function Amount({
+  label,
+  unit,
+  value,
+  min = 0,
+  max,
+  onChange,
+}: {
+  readonly label: string;
+  readonly unit: string;
+  readonly value: number | null;
+  readonly min?: number;
+  readonly max: number;
+  readonly onChange: (value: number | null) => void;
+}) {
   const [draft, setDraft] = useState<string | null>(null);
   const text = draft ?? (value === null ? '' : String(Math.round(value * 100) / 100));
   const number = Number(text.replace(',', '.'));

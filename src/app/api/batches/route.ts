@@ -14,7 +14,13 @@ import { readKitchenFacts } from '../../../data/kitchen-facts';
 import { getSheet, getSheetVersion } from '../../../data/sheets';
 import { MadeIdSchema, readBody, refuse, withKitchen } from '../answers';
 
-const StartSchema = z.object({ id: MadeIdSchema.optional(), sheetId: z.string().min(1).max(80), version: z.number().int().positive().optional(), portions: z.number().int().optional(), serving: z.object({ serviceId: z.string().min(1).max(80), servingId: z.string().min(1).max(60) }).optional() });
+const StartSchema = z.object({
+  id: MadeIdSchema.optional(),
+  sheetId: z.string().min(1).max(80),
+  version: z.number().int().positive().optional(),
+  portions: z.number().int().optional(),
+  serving: z.object({ serviceId: z.string().min(1).max(80), servingId: z.string().min(1).max(60) }).optional(),
+});
 
 /** Starts a batch of a version of a sheet, at a scale: its steps and forecast are frozen with it. Twice with one id it is one batch. */
 export async function POST(request: Request) {
@@ -36,7 +42,14 @@ export async function POST(request: Request) {
     const fitting = scaled.value.portions > doc.portions ? fitBowlfuls(scaled.value, kitchen) : scaled.value;
     const plan = batchPlan(fitting, kitchen, scaled.value.portions / doc.portions, readyHours(analyseSheet(fitting, kitchen), kitchen));
     if (!plan.ok) return refuse(422, plan.fault.says);
-    const batch = startBatch(db, { id, sheetId, sheetVersion: version ?? sheet.version, portions: scaled.value.portions, plan: plan.value, startedAt: Date.now() });
+    const batch = startBatch(db, {
+      id,
+      sheetId,
+      sheetVersion: version ?? sheet.version,
+      portions: scaled.value.portions,
+      plan: plan.value,
+      startedAt: Date.now(),
+    });
     return NextResponse.json({ id: batch.id }, { status: 201 });
   });
 }
@@ -57,7 +70,14 @@ function startServing(db: KitchenDb, serviceId: string, servingId: string) {
   const plan = batchPlan(served.value, kitchen, serving.portions / sheet.doc.portions, readyHours(analyseSheet(served.value, kitchen), kitchen));
   if (!plan.ok) return refuse(422, plan.fault.says);
   const now = Date.now();
-  const batch = startBatch(db, { id: crypto.randomUUID(), sheetId: serving.sheetId, sheetVersion: sheet.version, portions: serving.portions, plan: plan.value, startedAt: now });
+  const batch = startBatch(db, {
+    id: crypto.randomUUID(),
+    sheetId: serving.sheetId,
+    sheetVersion: sheet.version,
+    portions: serving.portions,
+    plan: plan.value,
+    startedAt: now,
+  });
   setServingBatch(db, serviceId, servingId, batch.id, now);
   return NextResponse.json({ id: batch.id }, { status: 201 });
 }

@@ -14,6 +14,11 @@ export function GET(request: Request): Response {
   const here = HereSchema.safeParse({ screen: query.get('screen'), thing: query.get('thing') });
   if (!here.success) return refuse(422, 'Which screen asks, and what it has open, was not said.');
   const id = request.headers.get(SCREEN_HEADER) ?? '';
-  const name = (id !== '' && kitchenEntry().screens().find((s) => s.id === id)?.name) || null;
+  const name =
+    (id !== '' &&
+      kitchenEntry()
+        .screens()
+        .find((s) => s.id === id)?.name) ||
+    null;
   return NextResponse.json(whoIsWhere().say({ ...here.data, name, at: Date.now() }), { headers: { 'cache-control': 'no-store' } });
 }

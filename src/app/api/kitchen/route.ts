@@ -7,7 +7,12 @@ import { readBody, refuse, withKitchen } from '../answers';
 export const dynamic = 'force-dynamic';
 
 const SaveSchema = z.object({
-  things: z.object({ vessels: z.array(ShelfVesselSchema).max(200), mixers: z.array(MixerSchema).min(1).max(50), places: z.array(ColdPlaceSchema).max(50), rules: KitchenRulesSchema }),
+  things: z.object({
+    vessels: z.array(ShelfVesselSchema).max(200),
+    mixers: z.array(MixerSchema).min(1).max(50),
+    places: z.array(ColdPlaceSchema).max(50),
+    rules: KitchenRulesSchema,
+  }),
   baseRevision: z.number().int(),
 });
 
@@ -17,6 +22,8 @@ export async function PUT(request: Request) {
   if (!body.ok) return body.answer;
   return withKitchen((db) => {
     const outcome = saveThings(db, body.value.things, body.value.baseRevision);
-    return outcome.kind === 'conflict' ? refuse(409, 'Another screen changed the kitchen meanwhile: reload this page, then change it.') : NextResponse.json(outcome);
+    return outcome.kind === 'conflict'
+      ? refuse(409, 'Another screen changed the kitchen meanwhile: reload this page, then change it.')
+      : NextResponse.json(outcome);
   });
 }

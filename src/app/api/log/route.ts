@@ -14,7 +14,11 @@ export async function GET(request: Request) {
     const entries = readLog(db, asked.get('sheet') ?? undefined);
     const csv = format === 'csv';
     return new NextResponse(csv ? logCsv(entries) : logJson(entries), {
-      headers: { 'content-type': csv ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8', 'content-disposition': `attachment; filename="log.${format}"`, 'x-content-type-options': 'nosniff' },
+      headers: {
+        'content-type': csv ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8',
+        'content-disposition': `attachment; filename="log.${format}"`,
+        'x-content-type-options': 'nosniff',
+      },
     });
   });
 }

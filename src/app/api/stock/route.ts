@@ -19,6 +19,8 @@ export async function PUT(request: Request) {
   if (!body.ok) return body.answer;
   return withKitchen((db) => {
     const put = putPacks(db, body.value.packs, Date.now(), body.value.seen);
-    return put ? NextResponse.json(listStock(db)) : NextResponse.json({ says: 'something was taken of it meanwhile; this is what is there now', stock: listStock(db) }, { status: 409 });
+    return put
+      ? NextResponse.json(listStock(db))
+      : NextResponse.json({ says: 'something was taken of it meanwhile; this is what is there now', stock: listStock(db) }, { status: 409 });
   });
 }

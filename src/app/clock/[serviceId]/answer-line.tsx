@@ -23,11 +23,12 @@ export function AnswerLine() {
           {doc.servings.findIndex((s) => s.id === l.serving) + 1}. serving left out: {l.says}
         </p>
       ))}
-      {answer.value.ok && plan?.notes.map((n) => (
-        <p key={n} className="text-[14px] text-beet">
-          {n}
-        </p>
-      ))}
+      {answer.value.ok &&
+        plan?.notes.map((n) => (
+          <p key={n} className="text-[14px] text-beet">
+            {n}
+          </p>
+        ))}
     </div>
   );
 }
@@ -58,7 +59,11 @@ function Comes() {
       </p>
       <p className="text-[14px] text-ink-soft">
         {showSpan(plan.handsMin)} of hands in {plan.tasks.filter((t) => t.cook !== '').length} tasks.{' '}
-        {plan.proved ? 'No plan begins later: that is proved.' : gap === 0 ? 'No plan begins later: gaps and hours allow none.' : `Summed over the servings no plan can begin more than ${showSpan(gap)} later than this one.`}
+        {plan.proved
+          ? 'No plan begins later: that is proved.'
+          : gap === 0
+            ? 'No plan begins later: gaps and hours allow none.'
+            : `Summed over the servings no plan can begin more than ${showSpan(gap)} later than this one.`}
       </p>
       <OddsLine />
     </>
@@ -67,7 +72,12 @@ function Comes() {
 
 function Impossible({ says, tasks }: { readonly says: string; readonly tasks: readonly string[] }) {
   const { kitchen, sheetOf, doc, soFar, now, change, select } = useService();
-  const [found, setFound] = useState<{ readonly of: object; readonly mends: readonly Mend[]; readonly tried: number; readonly over: boolean }>({ of: doc, mends: [], tried: 0, over: false });
+  const [found, setFound] = useState<{ readonly of: object; readonly mends: readonly Mend[]; readonly tried: number; readonly over: boolean }>({
+    of: doc,
+    mends: [],
+    tried: 0,
+    over: false,
+  });
   const asking = useRef(0);
   const stuck = tasks.join('|');
   useEffect(() => {
@@ -105,7 +115,11 @@ function Impossible({ says, tasks }: { readonly says: string; readonly tasks: re
       )}
       <section aria-label="What would mend it" className="mt-1">
         <p className="text-[14px] text-ink-soft">
-          {current.mends.length > 0 ? 'Each of these has been tried and works:' : current.over ? `${current.tried} changes have been tried, each on its own; none of them does. Change more than one thing.` : 'Trying what would mend it…'}
+          {current.mends.length > 0
+            ? 'Each of these has been tried and works:'
+            : current.over
+              ? `${current.tried} changes have been tried, each on its own; none of them does. Change more than one thing.`
+              : 'Trying what would mend it…'}
         </p>
         <ul className="flex flex-wrap gap-x-3 gap-y-1.5 pt-1">
           {current.mends.map((m) => (

@@ -16,7 +16,13 @@ export default async function ServiceLayout({ params, children }: { readonly par
   const at = await requestTime();
   const now = Math.floor(at / 60_000);
   return (
-    <ServiceProvider id={service.id} first={{ doc: service.doc, revision: service.revision, soFar: [...soFarByServing(db, service.doc, at)] }} facts={readKitchenFacts(db)} sheets={sheetsForService(db)} serverNow={now}>
+    <ServiceProvider
+      id={service.id}
+      first={{ doc: service.doc, revision: service.revision, soFar: [...soFarByServing(db, service.doc, at)] }}
+      facts={readKitchenFacts(db)}
+      sheets={sheetsForService(db)}
+      serverNow={now}
+    >
       {children}
     </ServiceProvider>
   );

@@ -37,10 +37,22 @@ export function MergeOffer() {
         {found.merges.map((m) => (
           <li key={m.madeOf} className="border-t border-steel py-2">
             <label className="flex gap-2">
-              <input type="checkbox" checked={doc.together.includes(m.madeOf)} disabled={m.savesMin === null && !doc.together.includes(m.madeOf)} onChange={(e) => change((d) => madeOnce(d, m.madeOf, e.target.checked))} className="mt-1 size-4 shrink-0 accent-ink" />
+              <input
+                type="checkbox"
+                checked={doc.together.includes(m.madeOf)}
+                disabled={m.savesMin === null && !doc.together.includes(m.madeOf)}
+                onChange={(e) => change((d) => madeOnce(d, m.madeOf, e.target.checked))}
+                className="mt-1 size-4 shrink-0 accent-ink"
+              />
               <span>
                 <span className="font-[600]">{m.part}</span>, {showGrams(m.massG)}, for {m.dishes.join(' and ')}
-                <span className="block text-[14px] text-ink-soft">{m.savesMin === null ? 'No plan with it: it does not hold from the first to the last.' : m.savesMin > 0 ? `saves ${showSpan(m.savesMin)} of hands` : 'saves a bowl, no time'}</span>
+                <span className="block text-[14px] text-ink-soft">
+                  {m.savesMin === null
+                    ? 'No plan with it: it does not hold from the first to the last.'
+                    : m.savesMin > 0
+                      ? `saves ${showSpan(m.savesMin)} of hands`
+                      : 'saves a bowl, no time'}
+                </span>
               </span>
             </label>
           </li>

@@ -87,7 +87,11 @@ export function OddsLine() {
       </p>
       <p className="flex flex-wrap items-baseline gap-x-4 text-ink-soft">
         {worst.inTime < WISHED_CHANCE && asked === null && (
-          <button type="button" className="min-h-7 border-b-2 border-yolk font-semibold text-ink hover:bg-yolk-pale pointer-coarse:min-h-11" onClick={() => void ask()}>
+          <button
+            type="button"
+            className="min-h-7 border-b-2 border-yolk font-semibold text-ink hover:bg-yolk-pale pointer-coarse:min-h-11"
+            onClick={() => void ask()}
+          >
             Plan for {percent(WISHED_CHANCE)}
           </button>
         )}
@@ -96,7 +100,11 @@ export function OddsLine() {
         {asked === 'none' && <span>No margin that fits makes it surer: fewer portions, another cook or another day would.</span>}
         {asked !== null && typeof asked === 'object' && <Offer surer={asked} onTake={() => change(() => asked.service)} onLeave={() => setSurer(null)} />}
         {margins > 0 && (
-          <button type="button" className="min-h-7 underline decoration-dotted underline-offset-4 hover:text-ink pointer-coarse:min-h-11" onClick={() => change((d) => ({ ...d, margins: {} }))}>
+          <button
+            type="button"
+            className="min-h-7 underline decoration-dotted underline-offset-4 hover:text-ink pointer-coarse:min-h-11"
+            onClick={() => change((d) => ({ ...d, margins: {} }))}
+          >
             Without the {margins === 1 ? 'margin' : `${margins} margins`}
           </button>
         )}
@@ -168,7 +176,11 @@ function Buys() {
   };
   if (found === null) {
     return (
-      <button type="button" className="min-h-7 underline decoration-dotted underline-offset-4 hover:text-ink pointer-coarse:min-h-11" onClick={() => void ask()}>
+      <button
+        type="button"
+        className="min-h-7 underline decoration-dotted underline-offset-4 hover:text-ink pointer-coarse:min-h-11"
+        onClick={() => void ask()}
+      >
         What buys most
       </button>
     );
@@ -176,7 +188,11 @@ function Buys() {
   return (
     <section aria-label="What buys most" aria-busy={!found.over} className="w-full pt-1">
       <p>
-        {found.buys.length > 0 ? `For ${inSentence(found.buys[0]!.serving)}, each on its own:` : found.over ? `${found.tried} changes were tried, each on its own: none buys three points.` : 'Trying what would make it surer.'}{' '}
+        {found.buys.length > 0
+          ? `For ${inSentence(found.buys[0]!.serving)}, each on its own:`
+          : found.over
+            ? `${found.tried} changes were tried, each on its own: none buys three points.`
+            : 'Trying what would make it surer.'}{' '}
         {!found.over && (
           <>
             <span className="fig">
@@ -191,7 +207,11 @@ function Buys() {
       <ul className="grid max-w-[62ch] pt-0.5">
         {found.buys.slice(0, MOST_SHOWN).map((b) => (
           <li key={b.key}>
-            <button type="button" className="grid min-h-9 w-full grid-cols-[auto_1fr] items-baseline gap-x-3 text-left text-ink hover:bg-yolk-pale pointer-coarse:min-h-11" onClick={() => change(() => b.service)}>
+            <button
+              type="button"
+              className="grid min-h-9 w-full grid-cols-[auto_1fr] items-baseline gap-x-3 text-left text-ink hover:bg-yolk-pale pointer-coarse:min-h-11"
+              onClick={() => change(() => b.service)}
+            >
               <span className="fig whitespace-nowrap">
                 {percent(b.from)} → <b>{percent(b.to)}</b>
               </span>

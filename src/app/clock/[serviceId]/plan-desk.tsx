@@ -42,11 +42,25 @@ export function PlanDesk() {
               </section>
               <section aria-label="Limits" className="mt-5 grid grid-cols-2 items-end gap-x-3 gap-y-2">
                 <h2 className="col-span-2 text-[17px]">Limits</h2>
-                <QuantityField label="Breathing space before serving" unit="min" value={doc.spareMin} min={0} max={240} whole onChange={(spareMin) => change((d) => ({ ...d, spareMin }), true)} />
+                <QuantityField
+                  label="Breathing space before serving"
+                  unit="min"
+                  value={doc.spareMin}
+                  min={0}
+                  max={240}
+                  whole
+                  onChange={(spareMin) => change((d) => ({ ...d, spareMin }), true)}
+                />
                 <div className="col-span-2">
-                  <LocalMoment label="Nothing begins before" value={doc.from ?? ''} onChange={(from) => change((d) => ({ ...d, from: from === '' ? null : from }))} />
+                  <LocalMoment
+                    label="Nothing begins before"
+                    value={doc.from ?? ''}
+                    onChange={(from) => change((d) => ({ ...d, from: from === '' ? null : from }))}
+                  />
                 </div>
-                <p className="col-span-2 text-[13.5px] text-ink-soft">Times are those of {doc.zone}. Keeping and cooling follow the usual rules; your local food code comes first.</p>
+                <p className="col-span-2 text-[13.5px] text-ink-soft">
+                  Times are those of {doc.zone}. Keeping and cooling follow the usual rules; your local food code comes first.
+                </p>
               </section>
             </>
           )}

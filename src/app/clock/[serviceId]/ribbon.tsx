@@ -71,7 +71,10 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
   const days = useMemo(() => daysOf(from, to, zone), [from, to, zone]);
   const x = (minute: number): number => (minute - from) * px;
   const total = Math.max(width - 2, (to - from) * px);
-  const servedLines = linesOf(plan.servings.map((s) => ({ id: s.id, left: x(s.at) })), total);
+  const servedLines = linesOf(
+    plan.servings.map((s) => ({ id: s.id, left: x(s.at) })),
+    total,
+  );
   const servedPx = 4 + SERVED_LINE_PX * (1 + Math.max(0, ...servedLines.values()));
 
   // Another zoom keeps in sight what is in hand: the task that is chosen, else the beginning.
@@ -87,7 +90,8 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
     el.scrollLeft = Math.max(0, ((chosenStart ?? from + MARGIN_MIN) - from) * px - el.clientWidth / 3);
   }, [zoom, by, chosenStart, from, px, ref]);
 
-  const serveAt = (servingId: string, minute: number, live: boolean) => change((d) => ({ ...d, servings: d.servings.map((s) => (s.id === servingId ? { ...s, at: localTime(minute, zone) } : s)) }), live);
+  const serveAt = (servingId: string, minute: number, live: boolean) =>
+    change((d) => ({ ...d, servings: d.servings.map((s) => (s.id === servingId ? { ...s, at: localTime(minute, zone) } : s)) }), live);
   const pinAt = (taskId: string, minute: number | null, live: boolean) =>
     change((d) => {
       const pins = { ...d.pins };
@@ -137,7 +141,15 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
   return (
     <section aria-label="Ribbon" className={stale ? 'opacity-60' : ''}>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pb-2 text-[14px]">
-        <Switch label="Lanes" value={by} options={[['machine', 'hands and machines'], ['dish', 'desserts']]} onChange={setBy} />
+        <Switch
+          label="Lanes"
+          value={by}
+          options={[
+            ['machine', 'hands and machines'],
+            ['dish', 'desserts'],
+          ]}
+          onChange={setBy}
+        />
         <Switch label="Look at" value={zoom} options={[['whole', 'all'], ...ZOOMS.map(([key, name]) => [key, name] as const)]} onChange={setZoom} />
         <label className="flex min-h-9 items-center gap-1.5 pointer-coarse:min-h-11">
           <input type="checkbox" checked={windows} onChange={(e) => setWindows(e.target.checked)} className="size-4 accent-ink" /> how far each could slide
@@ -150,7 +162,11 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
             Served
           </div>
           {rows.map((r) => (
-            <div key={r.id} style={{ height: rowPx(r) }} className="flex flex-col justify-center overflow-hidden border-t border-steel-light pr-2 leading-[1.15]">
+            <div
+              key={r.id}
+              style={{ height: rowPx(r) }}
+              className="flex flex-col justify-center overflow-hidden border-t border-steel-light pr-2 leading-[1.15]"
+            >
               <span className="line-clamp-2 font-[600]">{r.name}</span>
               {r.note !== '' && rowPx(r) > 58 && <span className="block truncate text-[12.5px] text-ink-soft">{r.note}</span>}
             </div>
@@ -173,7 +189,12 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
                     line={servedLines.get(s.id) ?? 0}
                     flip={x(here) > total - SERVED_LABEL_PX}
                     zone={zone}
-                    {...dragging(s.id, here, (m, live) => serveAt(s.id, m, live), () => select(`${s.id}/served`))}
+                    {...dragging(
+                      s.id,
+                      here,
+                      (m, live) => serveAt(s.id, m, live),
+                      () => select(`${s.id}/served`),
+                    )}
                     onKeyDown={byKeys(here, (m) => serveAt(s.id, m, false), null)}
                     onSelect={() => select(`${s.id}/served`)}
                   />
@@ -189,7 +210,12 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
                       key={`${b.stay.name}${b.stay.from}`}
                       title={`${b.stay.name}: ${dayClock(b.stay.from, zone)} to ${dayClock(b.stay.to, zone)}, ${Math.round(b.stay.amount * 10) / 10} L`}
                       className="absolute overflow-hidden rounded-[3px] border border-frost/70 bg-frost/20 px-1.5 text-[12.5px] leading-[19px] whitespace-nowrap"
-                      style={{ left: x(b.stay.from), width: Math.max(3, (b.stay.to - b.stay.from) * px), top: ROW_PAD_PX + b.line * LINE_PX, height: LINE_PX - 4 }}
+                      style={{
+                        left: x(b.stay.from),
+                        width: Math.max(3, (b.stay.to - b.stay.from) * px),
+                        top: ROW_PAD_PX + b.line * LINE_PX,
+                        height: LINE_PX - 4,
+                      }}
                     >
                       <span className="sticky left-1">{b.stay.name}</span>
                     </div>
@@ -204,19 +230,48 @@ export function Ribbon({ plan, stale }: { readonly plan: ServicePlan; readonly s
                       chosen={selected === b.task.id}
                       zone={zone}
                       showDish={by === 'machine'}
-                      {...(b.task.done || b.task.running ? { onClick: () => select(b.task.id) } : dragging(b.task.id, b.task.start, (m, live) => pinAt(b.task.id, m, live), () => select(b.task.id)))}
+                      {...(b.task.done || b.task.running
+                        ? { onClick: () => select(b.task.id) }
+                        : dragging(
+                            b.task.id,
+                            b.task.start,
+                            (m, live) => pinAt(b.task.id, m, live),
+                            () => select(b.task.id),
+                          ))}
                       onKeyDown={byKeys(b.task.start, (m) => pinAt(b.task.id, m, false), b.task.pinned ? () => pinAt(b.task.id, null, false) : null)}
                       onSelect={() => select(b.task.id)}
                     />
                   ),
                 )}
-                {r.bars.map((b) => (b.kind === 'task' && (windows || b.task.id === selected) && b.task.latest - b.task.soonest > 0 && !b.task.done ? <Bracket key={`w${b.task.id}`} left={x(Math.max(from, b.task.soonest))} width={(Math.min(to, b.task.latest + b.task.end - b.task.start) - Math.max(from, b.task.soonest)) * px} top={ROW_PAD_PX + b.line * LINE_PX} strong={b.task.id === selected} /> : null))}
+                {r.bars.map((b) =>
+                  b.kind === 'task' && (windows || b.task.id === selected) && b.task.latest - b.task.soonest > 0 && !b.task.done ? (
+                    <Bracket
+                      key={`w${b.task.id}`}
+                      left={x(Math.max(from, b.task.soonest))}
+                      width={(Math.min(to, b.task.latest + b.task.end - b.task.start) - Math.max(from, b.task.soonest)) * px}
+                      top={ROW_PAD_PX + b.line * LINE_PX}
+                      strong={b.task.id === selected}
+                    />
+                  ) : null,
+                )}
               </div>
             ))}
             {days.slice(1).map((d) => (
-              <div key={`night${d}`} aria-hidden="true" className="pointer-events-none absolute bottom-0 border-l-2 border-dotted border-ink-soft" style={{ left: x(d), top: 0 }} />
+              <div
+                key={`night${d}`}
+                aria-hidden="true"
+                className="pointer-events-none absolute bottom-0 border-l-2 border-dotted border-ink-soft"
+                style={{ left: x(d), top: 0 }}
+              />
             ))}
-            {now > from && now < to && <div aria-hidden="true" className="pointer-events-none absolute inset-y-0 w-[2px] bg-beet" style={{ left: x(now), top: AXIS_PX - 6 }} title="now" />}
+            {now > from && now < to && (
+              <div
+                aria-hidden="true"
+                className="pointer-events-none absolute inset-y-0 w-[2px] bg-beet"
+                style={{ left: x(now), top: AXIS_PX - 6 }}
+                title="now"
+              />
+            )}
           </div>
         </div>
       </div>
@@ -238,12 +293,25 @@ const Key = ({ className, children }: { readonly className: string; readonly chi
   </span>
 );
 
-function Switch<V extends string>({ label, value, options, onChange }: { readonly label: string; readonly value: V; readonly options: readonly (readonly [V, string])[]; readonly onChange: (v: V) => void }) {
+function Switch<V extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: V;
+  readonly options: readonly (readonly [V, string])[];
+  readonly onChange: (v: V) => void;
+}) {
   return (
     <fieldset className="flex flex-wrap items-center gap-x-0.5">
       <legend className="float-left mr-1.5 text-ink-soft">{label}</legend>
       {options.map(([v, name]) => (
-        <label key={v} className={`flex min-h-9 cursor-pointer items-center border-b-2 px-1.5 has-focus-visible:outline-2 has-focus-visible:outline-ink pointer-coarse:min-h-11 ${v === value ? 'border-yolk font-[650]' : 'border-transparent text-ink-soft hover:text-ink'}`}>
+        <label
+          key={v}
+          className={`flex min-h-9 cursor-pointer items-center border-b-2 px-1.5 has-focus-visible:outline-2 has-focus-visible:outline-ink pointer-coarse:min-h-11 ${v === value ? 'border-yolk font-[650]' : 'border-transparent text-ink-soft hover:text-ink'}`}
+        >
           <input type="radio" name={label} className="sr-only" checked={v === value} onChange={() => onChange(v)} />
           {name}
         </label>
@@ -252,26 +320,56 @@ function Switch<V extends string>({ label, value, options, onChange }: { readonl
   );
 }
 
-function Axis({ ticks, days, from, to, px, zone }: { readonly ticks: ReturnType<typeof ticksOf>; readonly days: readonly number[]; readonly from: number; readonly to: number; readonly px: number; readonly zone: string }) {
+function Axis({
+  ticks,
+  days,
+  from,
+  to,
+  px,
+  zone,
+}: {
+  readonly ticks: ReturnType<typeof ticksOf>;
+  readonly days: readonly number[];
+  readonly from: number;
+  readonly to: number;
+  readonly px: number;
+  readonly zone: string;
+}) {
   return (
     <div className="relative" style={{ height: AXIS_PX }} aria-hidden="true">
       {days.map((d, i) => (
-        <div key={d} className="absolute top-0 overflow-hidden text-[13.5px] font-[600] whitespace-nowrap" style={{ left: (d - from) * px, width: ((days[i + 1] ?? to) - d) * px }}>
+        <div
+          key={d}
+          className="absolute top-0 overflow-hidden text-[13.5px] font-[600] whitespace-nowrap"
+          style={{ left: (d - from) * px, width: ((days[i + 1] ?? to) - d) * px }}
+        >
           <span className="sticky left-0 pr-3 pl-1.5">{dayDate(d, zone)}</span>
         </div>
       ))}
-      {ticks.filter((t) => (t.at - from) * px > 18 && (to - t.at) * px > 18).map((t) => (
-        <div key={t.at} className="absolute bottom-0" style={{ left: (t.at - from) * px }}>
-          <span className="fig absolute bottom-1 -translate-x-1/2 text-[12.5px] font-medium text-ink-soft">{t.label}</span>
-          <span className={`absolute bottom-0 w-px bg-steel ${t.day ? 'h-3' : 'h-1.5'}`} />
-        </div>
-      ))}
+      {ticks
+        .filter((t) => (t.at - from) * px > 18 && (to - t.at) * px > 18)
+        .map((t) => (
+          <div key={t.at} className="absolute bottom-0" style={{ left: (t.at - from) * px }}>
+            <span className="fig absolute bottom-1 -translate-x-1/2 text-[12.5px] font-medium text-ink-soft">{t.label}</span>
+            <span className={`absolute bottom-0 w-px bg-steel ${t.day ? 'h-3' : 'h-1.5'}`} />
+          </div>
+        ))}
     </div>
   );
 }
 
 /** Hours in which a cook is not there. */
-function Closed({ open, from, to, px }: { readonly open: readonly (readonly [number, number])[]; readonly from: number; readonly to: number; readonly px: number }) {
+function Closed({
+  open,
+  from,
+  to,
+  px,
+}: {
+  readonly open: readonly (readonly [number, number])[];
+  readonly from: number;
+  readonly to: number;
+  readonly px: number;
+}) {
   const closed: [number, number][] = [];
   let at = from;
   for (const [a, b] of open) {
@@ -280,7 +378,9 @@ function Closed({ open, from, to, px }: { readonly open: readonly (readonly [num
     at = Math.max(at, b);
   }
   if (at < to) closed.push([at, to]);
-  return closed.map(([a, b]) => <div key={a} aria-hidden="true" className="hours-off absolute inset-y-0" style={{ left: (a - from) * px, width: (b - a) * px }} />);
+  return closed.map(([a, b]) => (
+    <div key={a} aria-hidden="true" className="hours-off absolute inset-y-0" style={{ left: (a - from) * px, width: (b - a) * px }} />
+  ));
 }
 
 interface ServingProps {
@@ -358,7 +458,11 @@ function TaskBar({ task: t, start, left, px, top, chosen, zone, showDish, onPoin
 
 /** How far a task could slide while all others stay: a bracket open to the middle. */
 const Bracket = ({ left, width, top, strong }: { readonly left: number; readonly width: number; readonly top: number; readonly strong: boolean }) => (
-  <div aria-hidden="true" className={`pointer-events-none absolute flex justify-between ${strong ? 'text-yolk-ink' : 'text-ink-soft'}`} style={{ left: left - 2, width: Math.max(6, width + 4), top: top - 2, height: LINE_PX }}>
+  <div
+    aria-hidden="true"
+    className={`pointer-events-none absolute flex justify-between ${strong ? 'text-yolk-ink' : 'text-ink-soft'}`}
+    style={{ left: left - 2, width: Math.max(6, width + 4), top: top - 2, height: LINE_PX }}
+  >
     <span className="h-full w-[5px] border-y-2 border-l-2 border-current" />
     <span className="h-full w-[5px] border-y-2 border-r-2 border-current" />
   </div>

@@ -44,13 +44,18 @@ function ServingRow({ serving }: { readonly serving: Serving }) {
   const router = useRouter();
   const [says, setSays] = useState('');
   const sheet = sheets.find((s) => s.id === serving.sheetId);
-  const set = (next: Partial<Serving>, live = false) => change((d) => ({ ...d, servings: d.servings.map((x) => (x.id === serving.id ? { ...x, ...next } : x)) }), live);
+  const set = (next: Partial<Serving>, live = false) =>
+    change((d) => ({ ...d, servings: d.servings.map((x) => (x.id === serving.id ? { ...x, ...next } : x)) }), live);
   const planned = answer?.ok && answer.value.ok ? plan?.servings.find((p) => p.id === serving.id) : undefined;
   const batch = soFar.find(([s]) => s === serving.id)?.[1];
   const start = async () => {
     setSays('');
     try {
-      const response = await fetch('/api/batches', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ sheetId: serving.sheetId, serving: { serviceId: id, servingId: serving.id } }) });
+      const response = await fetch('/api/batches', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ sheetId: serving.sheetId, serving: { serviceId: id, servingId: serving.id } }),
+      });
       const body = (await response.json()) as { id?: string; says?: string };
       if (!response.ok || !body.id) throw new Error(body.says ?? 'The batch could not be started.');
       router.push(`/pass/${body.id}`);
@@ -63,7 +68,12 @@ function ServingRow({ serving }: { readonly serving: Serving }) {
     <li className="border-t border-steel py-2.5" data-serving-row={serving.id}>
       <div className="flex items-baseline justify-between gap-2">
         <span className="min-w-0 truncate font-[650]">{name}</span>
-        <button type="button" className="-m-1 flex size-8 shrink-0 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:size-11" aria-label={`Take out ${name}`} onClick={() => change((d) => ({ ...d, servings: d.servings.filter((x) => x.id !== serving.id) }))}>
+        <button
+          type="button"
+          className="-m-1 flex size-8 shrink-0 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:size-11"
+          aria-label={`Take out ${name}`}
+          onClick={() => change((d) => ({ ...d, servings: d.servings.filter((x) => x.id !== serving.id) }))}
+        >
           <X size={16} />
         </button>
       </div>
@@ -74,7 +84,10 @@ function ServingRow({ serving }: { readonly serving: Serving }) {
           <Choice
             label="In what"
             value={serving.vessel ?? ''}
-            options={[['', sheet ? `${sheet.doc.vessel.name}` : 'as the sheet'], ...kitchen.vessels.filter((v) => v.vessel.name !== sheet?.doc.vessel.name).map((v) => [v.vessel.name, `${v.vessel.name} (${v.count})`] as const)]}
+            options={[
+              ['', sheet ? `${sheet.doc.vessel.name}` : 'as the sheet'],
+              ...kitchen.vessels.filter((v) => v.vessel.name !== sheet?.doc.vessel.name).map((v) => [v.vessel.name, `${v.vessel.name} (${v.count})`] as const),
+            ]}
             onChange={(v) => set({ vessel: v === '' ? null : v })}
           />
         </div>
@@ -86,7 +99,12 @@ function ServingRow({ serving }: { readonly serving: Serving }) {
         </p>
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-x-2 pt-1.5">
-        <Choice label="Kept cold in" value={serving.placeId ?? ''} options={[['', 'as the sheet'], ...kitchen.places.filter((p) => p.kind !== 'counter').map((p) => [p.id, p.name] as const)]} onChange={(v) => set({ placeId: v === '' ? null : v })} />
+        <Choice
+          label="Kept cold in"
+          value={serving.placeId ?? ''}
+          options={[['', 'as the sheet'], ...kitchen.places.filter((p) => p.kind !== 'counter').map((p) => [p.id, p.name] as const)]}
+          onChange={(v) => set({ placeId: v === '' ? null : v })}
+        />
         {batch ? (
           <Link href={`/${batch.status === 'running' ? 'pass' : 'log'}/${serving.batchId}`} className="btn text-[14px]">
             {batch.status === 'running' ? 'Go on, on Pass' : 'Made: to the log'}

@@ -31,7 +31,12 @@ export function TaskPanel({ task: t }: { readonly task: PlannedTask }) {
     <section aria-label={`Task: ${t.name}`} data-panel="task">
       <div className="flex items-start justify-between gap-2">
         <h2 className="text-[19px] leading-snug">{t.kind === 'served' ? `${t.dish} is served` : t.name}</h2>
-        <button type="button" className="-mt-0.5 flex size-9 shrink-0 items-center justify-center text-ink-soft hover:text-ink pointer-coarse:size-11" aria-label="Close" onClick={() => select(null)}>
+        <button
+          type="button"
+          className="-mt-0.5 flex size-9 shrink-0 items-center justify-center text-ink-soft hover:text-ink pointer-coarse:size-11"
+          aria-label="Close"
+          onClick={() => select(null)}
+        >
           <X size={18} />
         </button>
       </div>
@@ -59,7 +64,11 @@ export function TaskPanel({ task: t }: { readonly task: PlannedTask }) {
             <dt className="text-ink-soft">not later</dt>
             <dd>{t.why}</dd>
             <dt className="text-ink-soft">could slide</dt>
-            <dd>{t.latest > t.soonest ? `from ${dayClock(t.soonest, zone)} to ${dayClock(t.latest, zone)}, the others staying where they are` : 'not at all without the others'}</dd>
+            <dd>
+              {t.latest > t.soonest
+                ? `from ${dayClock(t.soonest, zone)} to ${dayClock(t.latest, zone)}, the others staying where they are`
+                : 'not at all without the others'}
+            </dd>
             {t.critical && (
               <>
                 <dt className="text-ink-soft">chain</dt>
@@ -68,9 +77,22 @@ export function TaskPanel({ task: t }: { readonly task: PlannedTask }) {
             )}
           </dl>
           <div className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-2 border-t border-steel-light pt-2">
-            <QuantityField key={`${t.id}-minutes`} label="Takes" unit="min" value={edited?.minutes ?? t.end - t.start} min={0} max={20_160} whole onChange={(minutes) => change((d) => ({ ...d, minutes: { ...d.minutes, [t.id]: { minutes } } }), true)} />
+            <QuantityField
+              key={`${t.id}-minutes`}
+              label="Takes"
+              unit="min"
+              value={edited?.minutes ?? t.end - t.start}
+              min={0}
+              max={20_160}
+              whole
+              onChange={(minutes) => change((d) => ({ ...d, minutes: { ...d.minutes, [t.id]: { minutes } } }), true)}
+            />
             {edited ? (
-              <button type="button" className="btn text-[14px]" onClick={() => change((d) => ({ ...d, minutes: Object.fromEntries(Object.entries(d.minutes).filter(([k]) => k !== t.id)) }))}>
+              <button
+                type="button"
+                className="btn text-[14px]"
+                onClick={() => change((d) => ({ ...d, minutes: Object.fromEntries(Object.entries(d.minutes).filter(([k]) => k !== t.id)) }))}
+              >
                 As worked out
               </button>
             ) : (
@@ -79,7 +101,12 @@ export function TaskPanel({ task: t }: { readonly task: PlannedTask }) {
             {!t.done && !t.running && (
               <>
                 <div className="col-span-2">
-                  <LocalMoment label="Pinned to" value={pin ?? localTime(t.start, zone)} soft={pin === undefined} onChange={(local) => setPin(local === '' ? null : local)} />
+                  <LocalMoment
+                    label="Pinned to"
+                    value={pin ?? localTime(t.start, zone)}
+                    soft={pin === undefined}
+                    onChange={(local) => setPin(local === '' ? null : local)}
+                  />
                 </div>
                 {pin === undefined ? (
                   <button type="button" className="btn text-[14px]" onClick={() => setPin(localTime(t.start, zone))}>
@@ -129,20 +156,42 @@ function Wait({ gap: g, of }: { readonly gap: PlannedGap; readonly of: string })
   return (
     <li className="border-t border-steel-light py-1.5 text-[14px]">
       <p>
-        {g.from === of ? 'until' : 'after'} ‘{other === undefined || other.kind === 'served' ? 'served' : inSentence(other.name)}’: <b className="fig">{showSpan(g.minutes)}</b>
+        {g.from === of ? 'until' : 'after'} ‘{other === undefined || other.kind === 'served' ? 'served' : inSentence(other.name)}’:{' '}
+        <b className="fig">{showSpan(g.minutes)}</b>
         {g.says && <span className="text-ink-soft">; {g.says}</span>}
       </p>
       <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-x-2 pt-1">
-        <QuantityField key={`${key}-min`} label="At least" unit="min" value={g.min} min={0} max={200_000} whole onChange={(min) => set({ min, max: g.max === null ? null : Math.max(min, g.max) })} />
+        <QuantityField
+          key={`${key}-min`}
+          label="At least"
+          unit="min"
+          value={g.min}
+          min={0}
+          max={200_000}
+          whole
+          onChange={(min) => set({ min, max: g.max === null ? null : Math.max(min, g.max) })}
+        />
         {g.max === null ? (
           <button type="button" className="btn text-[14px]" onClick={() => set({ min: g.min, max: Math.max(g.minutes, g.min) })}>
             Set a most
           </button>
         ) : (
-          <QuantityField key={`${key}-max`} label="At most" unit={long ? 'h' : 'min'} value={long ? Math.round((10 * g.max) / 60) / 10 : g.max} min={0} max={long ? 3000 : 200_000} onChange={(v) => set({ min: Math.min(g.min, Math.round(v * (long ? 60 : 1))), max: Math.round(v * (long ? 60 : 1)) })} />
+          <QuantityField
+            key={`${key}-max`}
+            label="At most"
+            unit={long ? 'h' : 'min'}
+            value={long ? Math.round((10 * g.max) / 60) / 10 : g.max}
+            min={0}
+            max={long ? 3000 : 200_000}
+            onChange={(v) => set({ min: Math.min(g.min, Math.round(v * (long ? 60 : 1))), max: Math.round(v * (long ? 60 : 1)) })}
+          />
         )}
         {edit && (
-          <button type="button" className="btn text-[14px]" onClick={() => change((d) => ({ ...d, gaps: Object.fromEntries(Object.entries(d.gaps).filter(([k]) => k !== key)) }))}>
+          <button
+            type="button"
+            className="btn text-[14px]"
+            onClick={() => change((d) => ({ ...d, gaps: Object.fromEntries(Object.entries(d.gaps).filter(([k]) => k !== key)) }))}
+          >
             As it was
           </button>
         )}

@@ -9,9 +9,32 @@ import { FLAGS, FOAM_ROLES, IngredientSchema, type Ingredient } from '../../../c
 import { plainNumber } from '../../../core/figure';
 import { compositionFromLabel, LABEL_KIND_NAMES, LABEL_KINDS, type LabelKind } from '../../../core/larder/label';
 
-const CATEGORIES = ['cream', 'dairy', 'fat', 'egg', 'sugar', 'setting', 'starch', 'chocolate', 'fruit', 'drink', 'liquid', 'biscuit', 'nut', 'flavour'] as const;
+const CATEGORIES = [
+  'cream',
+  'dairy',
+  'fat',
+  'egg',
+  'sugar',
+  'setting',
+  'starch',
+  'chocolate',
+  'fruit',
+  'drink',
+  'liquid',
+  'biscuit',
+  'nut',
+  'flavour',
+] as const;
 const LABEL_FIELDS = ['fatG', 'carbohydrateG', 'sugarsG', 'fibreG', 'proteinG', 'saltG', 'abvPct'] as const;
-const LABEL_WORDS: Readonly<Record<(typeof LABEL_FIELDS)[number], string>> = { fatG: 'fat, g', carbohydrateG: 'carbohydrate, g', sugarsG: 'of which sugars, g', fibreG: 'fibre, g', proteinG: 'protein, g', saltG: 'salt, g', abvPct: 'alcohol, % vol' };
+const LABEL_WORDS: Readonly<Record<(typeof LABEL_FIELDS)[number], string>> = {
+  fatG: 'fat, g',
+  carbohydrateG: 'carbohydrate, g',
+  sugarsG: 'of which sugars, g',
+  fibreG: 'fibre, g',
+  proteinG: 'protein, g',
+  saltG: 'salt, g',
+  abvPct: 'alcohol, % vol',
+};
 
 /** The form holds text: what is typed stays as it was typed until it can be read. */
 interface Values {
@@ -58,10 +81,21 @@ const valuesOf = (i: Ingredient): Values => ({
   label: Object.fromEntries(LABEL_FIELDS.map((f) => [f, ''])) as Values['label'],
 });
 
-const list = (text: string): string[] => text.split(',').map((t) => t.trim()).filter(Boolean);
+const list = (text: string): string[] =>
+  text
+    .split(',')
+    .map((t) => t.trim())
+    .filter(Boolean);
 const number = (text: string): number => Number(text.trim().replace(',', '.'));
 const orNull = (text: string): number | null => (text.trim() === '' ? null : number(text));
-const slug = (name: string): string => name.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'ingredient';
+const slug = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60) || 'ingredient';
 
 /** The form as an ingredient that the schema then judges. */
 function ingredientOf(v: Values, before: Ingredient, inferred: readonly Component[]): unknown {
@@ -92,7 +126,15 @@ const FIELD_OF: Readonly<Record<string, FieldPath<Values>>> = { piece: 'pieceGra
 type Form = UseFormReturn<Values>;
 
 /** Everything the kitchen knows of an ingredient; the composition may come off its carton. */
-export function IngredientForm({ ingredient, revision, removable }: { readonly ingredient: Ingredient; readonly revision: number; readonly removable: boolean }) {
+export function IngredientForm({
+  ingredient,
+  revision,
+  removable,
+}: {
+  readonly ingredient: Ingredient;
+  readonly revision: number;
+  readonly removable: boolean;
+}) {
   const router = useRouter();
   const form = useForm<Values>({ defaultValues: valuesOf(ingredient) });
   const [inferred, setInferred] = useState<readonly Component[]>(ingredient.inferred);
@@ -105,20 +147,29 @@ export function IngredientForm({ ingredient, revision, removable }: { readonly i
       for (const issue of parsed.error.issues) {
         const [head, second] = issue.path.map(String);
         const path = (head === 'composition' && second ? `composition.${second}` : (FIELD_OF[head ?? ''] ?? head)) as FieldPath<Values>;
-        setError(path, { message: head === 'composition' && !second ? 'The components of 100 g must add up to 100 g.' : 'This cannot be read: check the number.' });
+        setError(path, {
+          message: head === 'composition' && !second ? 'The components of 100 g must add up to 100 g.' : 'This cannot be read: check the number.',
+        });
       }
       setSays({ text: 'Not saved: look at the marked fields.', wrong: true });
       return;
     }
     try {
-      const response = await fetch(`/api/larder/${parsed.data.id}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ingredient: parsed.data, baseRevision: revision }) });
+      const response = await fetch(`/api/larder/${parsed.data.id}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ ingredient: parsed.data, baseRevision: revision }),
+      });
       const body = (await response.json()) as { says?: string };
       if (!response.ok) throw new Error(body.says ?? 'The server could not save it.');
       setSays({ text: 'Saved in the larder. Sheets that use it follow.', wrong: false });
       if (revision === 0) router.push(`/larder/${parsed.data.id}`);
       router.refresh();
     } catch (error) {
-      setSays({ text: error instanceof TypeError ? 'The server does not answer: what you typed is still here. Try again.' : (error as Error).message, wrong: true });
+      setSays({
+        text: error instanceof TypeError ? 'The server does not answer: what you typed is still here. Try again.' : (error as Error).message,
+        wrong: true,
+      });
     }
   });
 
@@ -226,7 +277,15 @@ function Field({ label, fault, children }: { readonly label: string; readonly fa
 }
 
 /** One of several, as a field of the form. */
-function PickField<V extends string>({ form, name, options }: { readonly form: Form; readonly name: FieldPath<Values>; readonly options: readonly (readonly [V, string])[] }) {
+function PickField<V extends string>({
+  form,
+  name,
+  options,
+}: {
+  readonly form: Form;
+  readonly name: FieldPath<Values>;
+  readonly options: readonly (readonly [V, string])[];
+}) {
   const { field } = useController({ control: form.control, name });
   return <Select value={String(field.value) as V} options={options} onChange={field.onChange} className="field w-full" />;
 }
@@ -237,11 +296,15 @@ function FromLabel({ form, onInferred }: { readonly form: Form; readonly onInfer
   const { register, getValues, setValue } = form;
   const take = () => {
     const { label, labelKind } = getValues();
-    const numbers = Object.fromEntries(LABEL_FIELDS.map((f) => [f, label[f].trim() === '' ? 0 : number(label[f])])) as Record<(typeof LABEL_FIELDS)[number], number>;
+    const numbers = Object.fromEntries(LABEL_FIELDS.map((f) => [f, label[f].trim() === '' ? 0 : number(label[f])])) as Record<
+      (typeof LABEL_FIELDS)[number],
+      number
+    >;
     const read = compositionFromLabel({ kind: labelKind, ...numbers });
     setFault(read.ok ? null : read.fault.says);
     if (!read.ok) return;
-    for (const c of COMPONENTS) setValue(`composition.${c}`, read.value.composition[c] === 0 ? '' : String(Number(read.value.composition[c].toFixed(3))), { shouldDirty: true });
+    for (const c of COMPONENTS)
+      setValue(`composition.${c}`, read.value.composition[c] === 0 ? '' : String(Number(read.value.composition[c].toFixed(3))), { shouldDirty: true });
     onInferred(read.value.inferred);
   };
   return (

@@ -40,9 +40,23 @@ export default async function IngredientPage({ params }: { readonly params: Prom
   if (!stored) notFound();
   const uses = fresh ? [] : usesOf(db, ingredientId);
   return (
-    <Frame station="Larder" sheetId={null} heading={<h1 className="truncate text-[20px]">{fresh ? 'A new ingredient' : stored.ingredient.name}</h1>} right={<Link href="/larder" className="btn">All ingredients</Link>}>
+    <Frame
+      station="Larder"
+      sheetId={null}
+      heading={<h1 className="truncate text-[20px]">{fresh ? 'A new ingredient' : stored.ingredient.name}</h1>}
+      right={
+        <Link href="/larder" className="btn">
+          All ingredients
+        </Link>
+      }
+    >
       <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_320px]">
-        <IngredientForm key={`${ingredientId}.${stored.revision}`} ingredient={stored.ingredient} revision={stored.revision} removable={!fresh && stored.ingredient.own && uses.length === 0} />
+        <IngredientForm
+          key={`${ingredientId}.${stored.revision}`}
+          ingredient={stored.ingredient}
+          revision={stored.revision}
+          removable={!fresh && stored.ingredient.own && uses.length === 0}
+        />
         <aside aria-label="Where used" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
           <h2 className="text-[17px]">Where used</h2>
           {uses.length === 0 ? (

@@ -44,7 +44,9 @@ export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
     return (
       <>
         <p className="max-w-[60ch] pt-5 text-[19px]">Whoever sits at this machine is in. Other machines get no answer.</p>
-        <p className="mt-2 max-w-[60ch] text-ink-soft">For tablets in the kitchen, set a passphrase here, then start the server with <code>SOFT_PEAK_HOST=0.0.0.0</code>.</p>
+        <p className="mt-2 max-w-[60ch] text-ink-soft">
+          For tablets in the kitchen, set a passphrase here, then start the server with <code>SOFT_PEAK_HOST=0.0.0.0</code>.
+        </p>
         <PassphraseForm change={false} onSet={() => router.refresh()} />
       </>
     );
@@ -90,14 +92,19 @@ export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
               Lets one screen in, until <ClockTime at={code.until} />.
             </p>
             <p className="mt-1 max-w-[44ch] text-[14.5px] text-ink-soft">
-              {code.here ? 'This screen speaks to the server by its own machine’s name; on the tablet, open the server’s address in the kitchen’s network and type the code.' : `Photograph the square, or open ${new URL(code.url).host} and type the code.`}
+              {code.here
+                ? 'This screen speaks to the server by its own machine’s name; on the tablet, open the server’s address in the kitchen’s network and type the code.'
+                : `Photograph the square, or open ${new URL(code.url).host} and type the code.`}
             </p>
           </div>
         </section>
       )}
       <ul aria-label="Screens that come in" className="mt-6 border-b border-steel">
         {screens.map((s) => (
-          <li key={s.id} className="grid min-h-[54px] grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 border-t border-steel py-1 sm:grid-cols-[minmax(0,1fr)_170px_170px_80px]">
+          <li
+            key={s.id}
+            className="grid min-h-[54px] grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 border-t border-steel py-1 sm:grid-cols-[minmax(0,1fr)_170px_170px_80px]"
+          >
             <span className="min-w-0 truncate text-[17px]">
               <b className="font-[600]">{s.name}</b>
               {s.id === mine && <span className="text-ink-soft"> this screen</span>}
@@ -110,7 +117,12 @@ export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
             </span>
             <span className="text-right max-sm:col-start-2 max-sm:row-start-1">
               {s.id !== mine && (
-                <button type="button" className="min-h-11 underline decoration-dotted underline-offset-4 hover:text-beet" aria-label={`Put ${s.name} out`} onClick={putOut(s.id)}>
+                <button
+                  type="button"
+                  className="min-h-11 underline decoration-dotted underline-offset-4 hover:text-beet"
+                  aria-label={`Put ${s.name} out`}
+                  onClick={putOut(s.id)}
+                >
                   put out
                 </button>
               )}
@@ -118,7 +130,13 @@ export function EntryDesk({ locked, fixed, screens, mine }: EntryDeskProps) {
           </li>
         ))}
       </ul>
-      {fixed ? <p className="mt-6 max-w-[60ch] text-ink-soft">The passphrase is set where the server is started (<code>SOFT_PEAK_PASSPHRASE</code>). Changed there, every screen gives it anew.</p> : <PassphraseForm change onSet={() => router.refresh()} />}
+      {fixed ? (
+        <p className="mt-6 max-w-[60ch] text-ink-soft">
+          The passphrase is set where the server is started (<code>SOFT_PEAK_PASSPHRASE</code>). Changed there, every screen gives it anew.
+        </p>
+      ) : (
+        <PassphraseForm change onSet={() => router.refresh()} />
+      )}
     </>
   );
 }

@@ -11,7 +11,11 @@ export function PassphraseForm({ change, onSet }: { readonly change: boolean; re
   const send = async (e: FormEvent) => {
     e.preventDefault();
     setSending(true);
-    const answer = await fetch('/api/entry/passphrase', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ before, passphrase: next }) }).catch(() => null);
+    const answer = await fetch('/api/entry/passphrase', {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ before, passphrase: next }),
+    }).catch(() => null);
     setSending(false);
     if (!answer) return setSays({ text: 'The server does not answer: the passphrase is as it was.', wrong: true });
     if (!answer.ok) return setSays({ text: ((await answer.json()) as { says?: string }).says ?? 'That was refused.', wrong: true });
@@ -27,12 +31,28 @@ export function PassphraseForm({ change, onSet }: { readonly change: boolean; re
         {change && (
           <label className="text-[13.5px] text-ink-soft">
             Until now
-            <input type="password" autoComplete="current-password" value={before} maxLength={200} onChange={(e) => setBefore(e.target.value)} className="field mt-0.5 block w-60" />
+            <input
+              type="password"
+              autoComplete="current-password"
+              value={before}
+              maxLength={200}
+              onChange={(e) => setBefore(e.target.value)}
+              className="field mt-0.5 block w-60"
+            />
           </label>
         )}
         <label className="text-[13.5px] text-ink-soft">
           {change ? 'From now on' : 'Passphrase, at least 8 letters'}
-          <input type="password" autoComplete="new-password" value={next} maxLength={200} aria-invalid={says.wrong || undefined} aria-describedby="passphrase-says" onChange={(e) => setNext(e.target.value)} className="field mt-0.5 block w-60" />
+          <input
+            type="password"
+            autoComplete="new-password"
+            value={next}
+            maxLength={200}
+            aria-invalid={says.wrong || undefined}
+            aria-describedby="passphrase-says"
+            onChange={(e) => setNext(e.target.value)}
+            className="field mt-0.5 block w-60"
+          />
         </label>
         <button type="submit" className={change ? 'btn' : 'btn btn-act'} disabled={sending || next === ''}>
           {change ? 'Change it' : 'Set it'}

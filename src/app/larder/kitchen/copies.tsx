@@ -14,7 +14,8 @@ interface CopiesProps {
   readonly disk: { readonly free: number | null; readonly nearlyFull: boolean };
 }
 
-type State = { readonly kind: 'idle' } | { readonly kind: 'making' } | { readonly kind: 'made'; readonly says: string } | { readonly kind: 'not'; readonly says: string };
+type State =
+  { readonly kind: 'idle' } | { readonly kind: 'making' } | { readonly kind: 'made'; readonly says: string } | { readonly kind: 'not'; readonly says: string };
 
 const SHOWN = 8;
 
@@ -51,13 +52,19 @@ export function Copies({ folder, first, disk }: CopiesProps) {
       <p className="mt-1 text-[16px]">
         {last ? (
           <>
-            Last good copy: <b className="font-[650]"><ClockTime at={last.at} withDate /></b>, <span className="fig">{sizeSays(last.bytes)}</span>.
+            Last good copy:{' '}
+            <b className="font-[650]">
+              <ClockTime at={last.at} withDate />
+            </b>
+            , <span className="fig">{sizeSays(last.bytes)}</span>.
           </>
         ) : (
           'No copy yet: the first is made a minute after the server’s start.'
         )}
       </p>
-      {disk.free !== null && <p className={`text-[15px] ${disk.nearlyFull ? 'font-[600] text-beet' : 'text-ink-soft'}`}>{diskSays(disk.free, disk.nearlyFull)}</p>}
+      {disk.free !== null && (
+        <p className={`text-[15px] ${disk.nearlyFull ? 'font-[600] text-beet' : 'text-ink-soft'}`}>{diskSays(disk.free, disk.nearlyFull)}</p>
+      )}
       <div className="mt-3 flex flex-wrap items-center gap-3">
         <button type="button" className="btn" disabled={state.kind === 'making'} onClick={() => void copyNow()}>
           Copy it now
@@ -91,7 +98,9 @@ export function Copies({ folder, first, disk }: CopiesProps) {
         ))}
       </ul>
       <p className="mt-3 max-w-[70ch] border-t border-steel-light pt-2 text-[13.5px] text-ink-soft">
-        All of the last day, one a day for a week, one a week for five weeks, one a month for a year, in <span className="[overflow-wrap:anywhere]">{folder}</span>. Put that folder on another disk. Taken out whole, the kitchen is a zip of open files: tables as lines of JSON, the larder as a table, the photos. With the server stopped, <code>npm run restore -- NAME</code> goes back too.
+        All of the last day, one a day for a week, one a week for five weeks, one a month for a year, in{' '}
+        <span className="[overflow-wrap:anywhere]">{folder}</span>. Put that folder on another disk. Taken out whole, the kitchen is a zip of open files: tables
+        as lines of JSON, the larder as a table, the photos. With the server stopped, <code>npm run restore -- NAME</code> goes back too.
       </p>
     </section>
   );

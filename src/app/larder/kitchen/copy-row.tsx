@@ -7,7 +7,11 @@ import { askServer, refusal } from '../../../ui/ask-server';
 import { ClockTime } from '../../../ui/clock-time';
 import { sinceSays, sizeSays } from './copy-words';
 
-type State = { readonly kind: 'closed' } | { readonly kind: 'open'; readonly says: readonly string[] } | { readonly kind: 'going' } | { readonly kind: 'not'; readonly says: string };
+type State =
+  | { readonly kind: 'closed' }
+  | { readonly kind: 'open'; readonly says: readonly string[] }
+  | { readonly kind: 'going' }
+  | { readonly kind: 'not'; readonly says: string };
 
 /** One copy: when, how large, what going back to it would undo, and the going back. */
 export function CopyRow({ copy }: { readonly copy: Copy }) {
@@ -30,7 +34,12 @@ export function CopyRow({ copy }: { readonly copy: Copy }) {
           <ClockTime at={copy.at} withDate />
         </span>
         <span className="fig text-ink-soft">{sizeSays(copy.bytes)}</span>
-        <button type="button" className="min-h-9 w-[110px] text-right underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11" aria-expanded={state.kind === 'open'} onClick={look}>
+        <button
+          type="button"
+          className="min-h-9 w-[110px] text-right underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11"
+          aria-expanded={state.kind === 'open'}
+          onClick={look}
+        >
           what differs
         </button>
       </div>

@@ -9,7 +9,12 @@ export function diskSays(bytes: number, nearlyFull: boolean): string {
   return nearlyFull ? `The disk takes only ${left} more: make room, or nothing can be written down soon.` : `The disk takes ${left} more.`;
 }
 
-const NOUNS: Readonly<Record<keyof SinceCopy, readonly [one: string, many: string]>> = { batches: ['batch', 'batches'], sheets: ['sheet', 'sheets'], services: ['service', 'services'], ingredients: ['ingredient', 'ingredients'] };
+const NOUNS: Readonly<Record<keyof SinceCopy, readonly [one: string, many: string]>> = {
+  batches: ['batch', 'batches'],
+  sheets: ['sheet', 'sheets'],
+  services: ['service', 'services'],
+  ingredients: ['ingredient', 'ingredients'],
+};
 const NAMED = 3;
 
 const named = (names: readonly string[]): string => `${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? ` and ${names.length - NAMED} more` : ''}`;

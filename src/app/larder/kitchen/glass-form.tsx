@@ -4,7 +4,18 @@ import { useState } from 'react';
 import { plainNumber, withUnit } from '../../../core/figure';
 import type { Result } from '../../../core/result';
 import { fail } from '../../../core/result';
-import { glassOf, glassProfile, GLASS_SHAPE_NAMES, GLASS_SHAPES, GLASS_STARTS, nearestProfile, profileByWater, readProfile, scaledToHold, type GlassShape } from '../../../core/vessel/glass';
+import {
+  glassOf,
+  glassProfile,
+  GLASS_SHAPE_NAMES,
+  GLASS_SHAPES,
+  GLASS_STARTS,
+  nearestProfile,
+  profileByWater,
+  readProfile,
+  scaledToHold,
+  type GlassShape,
+} from '../../../core/vessel/glass';
 import { floorAt } from '../../../core/vessel/profile';
 import type { ProfileMark, RoundVessel } from '../../../core/vessel/schema';
 import { Choice } from '../../../ui/choice';
@@ -14,7 +25,11 @@ const round1 = (v: number): number => Math.round(v * 10) / 10;
 
 /** Pairs of numbers, 'height width' or 'height mL', apart by commas or lines. */
 function readPairs(text: string): Result<readonly (readonly [number, number])[]> {
-  const pairs = text.split(/[,;\n]/).map((p) => p.trim()).filter(Boolean).map((p) => p.split(/\s+/).map(Number));
+  const pairs = text
+    .split(/[,;\n]/)
+    .map((p) => p.trim())
+    .filter(Boolean)
+    .map((p) => p.split(/\s+/).map(Number));
   const wrong = pairs.find((p) => p.length !== 2 || !p.every((n) => Number.isFinite(n)));
   if (wrong) return fail('marks', 'unreadable', 'Write pairs like 30 55, 60 130, 90 240: a height in mm and what belongs to it.');
   return { ok: true, value: pairs.map((p) => [p[0]!, p[1]!] as const) };
@@ -29,7 +44,12 @@ export function GlassForm({ glass: v, onChange }: { readonly glass: RoundVessel;
   const take = (profile: Result<readonly ProfileMark[]>, marks: readonly ProfileMark[] | null = null) => {
     if (!profile.ok) return setSays({ text: profile.fault.says, nearest: marks && nearestProfile(marks) });
     setSays(null);
-    onChange(glassOf(v.name, profile.value.map((m) => ({ zMm: round1(m.zMm), acrossMm: round1(m.acrossMm) }))));
+    onChange(
+      glassOf(
+        v.name,
+        profile.value.map((m) => ({ zMm: round1(m.zMm), acrossMm: round1(m.acrossMm) })),
+      ),
+    );
   };
   const shape = (s: GlassShape) => take(glassProfile(s, { ...GLASS_STARTS[s], heightMm: v.heightMm }));
   const waist = (mm: number) => take(glassProfile('bellied', { rimMm: v.topMm, waistMm: mm, footMm: v.baseMm, heightMm: v.heightMm }));
@@ -49,17 +69,37 @@ export function GlassForm({ glass: v, onChange }: { readonly glass: RoundVessel;
     <details className="col-span-full">
       <summary className="min-h-8 cursor-pointer text-[14px] text-ink-soft hover:text-ink">Shape of the glass, or measured by water</summary>
       <div className="grid grid-cols-2 items-end gap-x-4 gap-y-2 pt-1 pb-2 lg:grid-cols-4">
-        <Choice label="Start from a shape" value="" options={[['', 'choose…'], ...GLASS_SHAPES.map((s) => [s, GLASS_SHAPE_NAMES[s]] as const)]} onChange={(s) => s && shape(s as GlassShape)} />
-        <QuantityField key={`waist${v.heightMm}${v.topMm}${v.baseMm}`} label="Across, half way up" unit="mm" value={round1(waistMm)} min={2} max={1000} onChange={waist} />
+        <Choice
+          label="Start from a shape"
+          value=""
+          options={[['', 'choose…'], ...GLASS_SHAPES.map((s) => [s, GLASS_SHAPE_NAMES[s]] as const)]}
+          onChange={(s) => s && shape(s as GlassShape)}
+        />
+        <QuantityField
+          key={`waist${v.heightMm}${v.topMm}${v.baseMm}`}
+          label="Across, half way up"
+          unit="mm"
+          value={round1(waistMm)}
+          min={2}
+          max={1000}
+          onChange={waist}
+        />
         <label className="col-span-2 block">
           <span className="block text-[13.5px] text-ink-soft">Profile: height and inner width, mm</span>
-          <input value={text ?? profileText(v)} maxLength={400} onChange={(e) => setText(e.target.value)} onBlur={() => setText(null)} onKeyDown={(e) => {
-            if (e.key !== 'Enter' || text === null) return;
-            const read = readPairs(text);
-            if (!read.ok) return setSays({ text: read.fault.says, nearest: null });
-            const marks = read.value.map(([zMm, acrossMm]) => ({ zMm, acrossMm }));
-            take(readProfile(marks), marks);
-          }} className="field fig mt-0.5 w-full text-[14px]" />
+          <input
+            value={text ?? profileText(v)}
+            maxLength={400}
+            onChange={(e) => setText(e.target.value)}
+            onBlur={() => setText(null)}
+            onKeyDown={(e) => {
+              if (e.key !== 'Enter' || text === null) return;
+              const read = readPairs(text);
+              if (!read.ok) return setSays({ text: read.fault.says, nearest: null });
+              const marks = read.value.map(([zMm, acrossMm]) => ({ zMm, acrossMm }));
+              take(readProfile(marks), marks);
+            }}
+            className="field fig mt-0.5 w-full text-[14px]"
+          />
         </label>
         <label className="col-span-2 block">
           <span className="block text-[13.5px] text-ink-soft">Water: height in mm and mL to there, one or several</span>
@@ -88,4 +128,12 @@ const halfAt = (v: RoundVessel, zMm: number): number => {
   return floor.kind === 'round' ? floor.radiusMm : 0;
 };
 
-const profileText = (v: RoundVessel): string => (v.profile ?? [{ zMm: 0, acrossMm: v.baseMm }, { zMm: v.heightMm, acrossMm: v.topMm }]).map((m) => `${round1(m.zMm)} ${round1(m.acrossMm)}`).join(', ');
+const profileText = (v: RoundVessel): string =>
+  (
+    v.profile ?? [
+      { zMm: 0, acrossMm: v.baseMm },
+      { zMm: v.heightMm, acrossMm: v.topMm },
+    ]
+  )
+    .map((m) => `${round1(m.zMm)} ${round1(m.acrossMm)}`)
+    .join(', ');

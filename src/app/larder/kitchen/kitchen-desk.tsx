@@ -31,13 +31,20 @@ function useThings(first: KitchenThings, revision: number) {
     const timer = setTimeout(() => {
       void (async () => {
         try {
-          const response = await fetch('/api/kitchen', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ things, baseRevision: known.current.revision }) });
+          const response = await fetch('/api/kitchen', {
+            method: 'PUT',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify({ things, baseRevision: known.current.revision }),
+          });
           const body = (await response.json()) as { revision?: number; says?: string };
           if (!response.ok || body.revision === undefined) throw new Error(body.says ?? 'The server could not save it.');
           known.current = { revision: body.revision, saved: things };
           setSays({ text: 'saved', wrong: false });
         } catch (error) {
-          setSays({ text: error instanceof TypeError ? 'not saved: the server does not answer; the next change tries again' : `not saved: ${(error as Error).message}`, wrong: true });
+          setSays({
+            text: error instanceof TypeError ? 'not saved: the server does not answer; the next change tries again' : `not saved: ${(error as Error).message}`,
+            wrong: true,
+          });
         }
       })();
     }, SAVE_AFTER_MS);
@@ -64,19 +71,49 @@ export function KitchenDesk({ things: first, revision }: { readonly things: Kitc
         {says.text}
       </p>
       <Rules rules={rules} onChange={setRules} />
-      <Section title="Vessels" onAdd={() => change({ vessels: [...vessels, { id: freshId(), count: 1, vessel: { kind: 'tub', name: 'New tub', topMm: 160, baseMm: 150, heightMm: 80 } }] })} add="A vessel">
+      <Section
+        title="Vessels"
+        onAdd={() =>
+          change({ vessels: [...vessels, { id: freshId(), count: 1, vessel: { kind: 'tub', name: 'New tub', topMm: 160, baseMm: 150, heightMm: 80 } }] })
+        }
+        add="A vessel"
+      >
         {vessels.map((v) => (
-          <VesselRow key={v.id} shelf={v} onChange={(next) => change({ vessels: vessels.map((x) => (x.id === v.id ? next : x)) })} onRemove={() => change({ vessels: vessels.filter((x) => x.id !== v.id) })} />
+          <VesselRow
+            key={v.id}
+            shelf={v}
+            onChange={(next) => change({ vessels: vessels.map((x) => (x.id === v.id ? next : x)) })}
+            onRemove={() => change({ vessels: vessels.filter((x) => x.id !== v.id) })}
+          />
         ))}
       </Section>
-      <Section title="Mixers" onAdd={() => change({ mixers: [...mixers, { id: freshId(), name: 'New mixer', kind: 'hand-mixer', bowlMl: 3000 }] })} add="A mixer">
+      <Section
+        title="Mixers"
+        onAdd={() => change({ mixers: [...mixers, { id: freshId(), name: 'New mixer', kind: 'hand-mixer', bowlMl: 3000 }] })}
+        add="A mixer"
+      >
         {mixers.map((m) => (
-          <MixerRow key={m.id} mixer={m} only={mixers.length === 1} onChange={(next) => change({ mixers: mixers.map((x) => (x.id === m.id ? next : x)) })} onRemove={() => change({ mixers: mixers.filter((x) => x.id !== m.id) })} />
+          <MixerRow
+            key={m.id}
+            mixer={m}
+            only={mixers.length === 1}
+            onChange={(next) => change({ mixers: mixers.map((x) => (x.id === m.id ? next : x)) })}
+            onRemove={() => change({ mixers: mixers.filter((x) => x.id !== m.id) })}
+          />
         ))}
       </Section>
-      <Section title="Fridges, freezers, counter" onAdd={() => change({ places: [...places, { id: freshId(), name: 'New place', kind: 'still-fridge', airC: 4, litres: 100 }] })} add="A place">
+      <Section
+        title="Fridges, freezers, counter"
+        onAdd={() => change({ places: [...places, { id: freshId(), name: 'New place', kind: 'still-fridge', airC: 4, litres: 100 }] })}
+        add="A place"
+      >
         {places.map((p) => (
-          <PlaceRow key={p.id} place={p} onChange={(next) => change({ places: places.map((x) => (x.id === p.id ? next : x)) })} onRemove={() => change({ places: places.filter((x) => x.id !== p.id) })} />
+          <PlaceRow
+            key={p.id}
+            place={p}
+            onChange={(next) => change({ places: places.map((x) => (x.id === p.id ? next : x)) })}
+            onRemove={() => change({ places: places.filter((x) => x.id !== p.id) })}
+          />
         ))}
       </Section>
       <section className="mt-7" aria-label="Hands, ovens, hob">
@@ -88,20 +125,49 @@ export function KitchenDesk({ things: first, revision }: { readonly things: Kitc
               <div key={o.id} className="grid grid-cols-[minmax(0,1fr)_110px_32px] items-end gap-x-3 border-t border-steel-light py-2">
                 <label className="block">
                   <span className="block text-[13.5px] text-ink-soft">Oven</span>
-                  <input value={o.name} maxLength={60} onChange={(e) => e.target.value.trim() !== '' && setRules({ ovens: rules.ovens.map((x) => (x.id === o.id ? { ...x, name: e.target.value } : x)) })} className="field mt-0.5 w-full" />
+                  <input
+                    value={o.name}
+                    maxLength={60}
+                    onChange={(e) =>
+                      e.target.value.trim() !== '' && setRules({ ovens: rules.ovens.map((x) => (x.id === o.id ? { ...x, name: e.target.value } : x)) })
+                    }
+                    className="field mt-0.5 w-full"
+                  />
                 </label>
-                <QuantityField label="Shelves" unit="" value={o.shelves} min={1} max={40} whole onChange={(shelves) => setRules({ ovens: rules.ovens.map((x) => (x.id === o.id ? { ...x, shelves } : x)) })} />
-                <button type="button" className="flex size-8 items-center justify-center self-end text-ink-soft hover:text-beet pointer-coarse:size-11" aria-label={`Take out ${o.name}`} onClick={() => setRules({ ovens: rules.ovens.filter((x) => x.id !== o.id) })}>
+                <QuantityField
+                  label="Shelves"
+                  unit=""
+                  value={o.shelves}
+                  min={1}
+                  max={40}
+                  whole
+                  onChange={(shelves) => setRules({ ovens: rules.ovens.map((x) => (x.id === o.id ? { ...x, shelves } : x)) })}
+                />
+                <button
+                  type="button"
+                  className="flex size-8 items-center justify-center self-end text-ink-soft hover:text-beet pointer-coarse:size-11"
+                  aria-label={`Take out ${o.name}`}
+                  onClick={() => setRules({ ovens: rules.ovens.filter((x) => x.id !== o.id) })}
+                >
                   <X size={16} />
                 </button>
               </div>
             ))}
-            <button type="button" className="btn mt-1 text-[14px]" onClick={() => setRules({ ovens: [...rules.ovens, { id: freshId(), name: 'Oven', shelves: 2 }] })}>
+            <button
+              type="button"
+              className="btn mt-1 text-[14px]"
+              onClick={() => setRules({ ovens: [...rules.ovens, { id: freshId(), name: 'Oven', shelves: 2 }] })}
+            >
               <Plus size={15} aria-hidden="true" /> An oven
             </button>
             <div className="grid grid-cols-2 gap-x-3 pt-3">
               <QuantityField label="Rings of the hob" unit="" value={rules.hobRings} min={0} max={40} whole onChange={(hobRings) => setRules({ hobRings })} />
-              <Choice label="Time zone" value={rules.zone} options={[['', 'this machine’s'] as const, ...zones.map((z) => [z, z] as const)]} onChange={(zone) => setRules({ zone })} />
+              <Choice
+                label="Time zone"
+                value={rules.zone}
+                options={[['', 'this machine’s'] as const, ...zones.map((z) => [z, z] as const)]}
+                onChange={(zone) => setRules({ zone })}
+              />
             </div>
           </div>
         </div>
@@ -128,7 +194,12 @@ function Row({ label, onRemove, children }: { readonly label: string; readonly o
     <li className="grid grid-cols-[minmax(0,1fr)_28px] items-end gap-x-2 border-t border-steel-light py-2">
       <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-4 lg:grid-cols-7">{children}</div>
       {onRemove && (
-        <button type="button" className="flex h-9 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:h-11" aria-label={`Take out ${label}`} onClick={onRemove}>
+        <button
+          type="button"
+          className="flex h-9 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:h-11"
+          aria-label={`Take out ${label}`}
+          onClick={onRemove}
+        >
           <X size={16} />
         </button>
       )}
@@ -172,7 +243,15 @@ function asKind(v: Vessel, kind: Vessel['kind']): Vessel {
   const { name, heightMm } = v;
   if (kind === 'tray' || kind === 'terrine') {
     const [l, w] = isRound(v) ? [v.topMm, v.topMm] : [v.lengthMm, v.widthMm];
-    return { kind, name, heightMm, lengthMm: l, widthMm: w, baseLengthMm: isRound(v) ? v.baseMm : v.baseLengthMm, baseWidthMm: isRound(v) ? v.baseMm : v.baseWidthMm };
+    return {
+      kind,
+      name,
+      heightMm,
+      lengthMm: l,
+      widthMm: w,
+      baseLengthMm: isRound(v) ? v.baseMm : v.baseLengthMm,
+      baseWidthMm: isRound(v) ? v.baseMm : v.baseWidthMm,
+    };
   }
   return { kind, name, heightMm, topMm: isRound(v) ? v.topMm : v.widthMm, baseMm: isRound(v) ? v.baseMm : v.baseWidthMm };
 }
@@ -192,7 +271,9 @@ function resized(v: RoundVessel, change: Partial<Pick<RoundVessel, 'topMm' | 'ba
 function VesselRow({ shelf, onChange, onRemove }: { readonly shelf: ShelfVessel; readonly onChange: (v: ShelfVessel) => void; readonly onRemove: () => void }) {
   const { vessel: v } = shelf;
   const set = (vessel: Vessel) => onChange({ ...shelf, vessel });
-  const mm = (label: string, value: number, to: (n: number) => Vessel, min = 20) => <QuantityField label={label} unit="mm" value={value} min={min} max={1000} onChange={(n) => set(to(n))} />;
+  const mm = (label: string, value: number, to: (n: number) => Vessel, min = 20) => (
+    <QuantityField label={label} unit="mm" value={value} min={min} max={1000} onChange={(n) => set(to(n))} />
+  );
   return (
     <Row label={v.name} onRemove={onRemove}>
       <NameInput name={v.name} onChange={(name) => set({ ...v, name })} />
@@ -201,7 +282,9 @@ function VesselRow({ shelf, onChange, onRemove }: { readonly shelf: ShelfVessel;
         <>
           {mm('Across, rim', v.topMm, (topMm) => resized(v, { topMm }))}
           {mm('Across, foot', v.baseMm, (baseMm) => resized(v, { baseMm }), 5)}
-          {v.kind === 'mould' && <QuantityField label="Moulds in a tray" unit="" value={v.cavities ?? 1} min={1} max={200} whole onChange={(cavities) => set({ ...v, cavities })} />}
+          {v.kind === 'mould' && (
+            <QuantityField label="Moulds in a tray" unit="" value={v.cavities ?? 1} min={1} max={200} whole onChange={(cavities) => set({ ...v, cavities })} />
+          )}
         </>
       ) : (
         <>
@@ -222,11 +305,26 @@ function VesselRow({ shelf, onChange, onRemove }: { readonly shelf: ShelfVessel;
   );
 }
 
-function MixerRow({ mixer, only, onChange, onRemove }: { readonly mixer: Mixer; readonly only: boolean; readonly onChange: (m: Mixer) => void; readonly onRemove: () => void }) {
+function MixerRow({
+  mixer,
+  only,
+  onChange,
+  onRemove,
+}: {
+  readonly mixer: Mixer;
+  readonly only: boolean;
+  readonly onChange: (m: Mixer) => void;
+  readonly onRemove: () => void;
+}) {
   return (
     <Row label={mixer.name} onRemove={only ? null : onRemove}>
       <NameInput name={mixer.name} onChange={(name) => onChange({ ...mixer, name })} />
-      <Choice label="Kind" value={mixer.kind} options={MIXER_KINDS.map((k) => [k, k.replace('-', ' ')] as const)} onChange={(kind) => onChange({ ...mixer, kind })} />
+      <Choice
+        label="Kind"
+        value={mixer.kind}
+        options={MIXER_KINDS.map((k) => [k, k.replace('-', ' ')] as const)}
+        onChange={(kind) => onChange({ ...mixer, kind })}
+      />
       <QuantityField label="Bowl, brimful" unit="mL" value={mixer.bowlMl} min={50} max={500_000} onChange={(bowlMl) => onChange({ ...mixer, bowlMl })} />
     </Row>
   );
@@ -236,10 +334,24 @@ function PlaceRow({ place, onChange, onRemove }: { readonly place: ColdPlace; re
   return (
     <Row label={place.name} onRemove={onRemove}>
       <NameInput name={place.name} onChange={(name) => onChange({ ...place, name })} />
-      <Choice label="Kind" value={place.kind} options={PLACE_KINDS.map((k) => [k, PLACE_KIND_NAMES[k]] as const)} onChange={(kind) => onChange({ ...place, kind })} />
+      <Choice
+        label="Kind"
+        value={place.kind}
+        options={PLACE_KINDS.map((k) => [k, PLACE_KIND_NAMES[k]] as const)}
+        onChange={(kind) => onChange({ ...place, kind })}
+      />
       <QuantityField label="Air" unit="°C" value={place.airC} min={-45} max={40} onChange={(airC) => onChange({ ...place, airC })} />
       <QuantityField label="Room" unit="L" value={place.litres} min={0} max={100_000} onChange={(litres) => onChange({ ...place, litres })} />
-      {place.hWPerM2K !== undefined && <QuantityField label="Takes heat, by your probe" unit="W/m²K" value={Math.round(place.hWPerM2K * 10) / 10} min={0.5} max={500} onChange={(hWPerM2K) => onChange({ ...place, hWPerM2K })} />}
+      {place.hWPerM2K !== undefined && (
+        <QuantityField
+          label="Takes heat, by your probe"
+          unit="W/m²K"
+          value={Math.round(place.hWPerM2K * 10) / 10}
+          min={0.5}
+          max={500}
+          onChange={(hWPerM2K) => onChange({ ...place, hWPerM2K })}
+        />
+      )}
     </Row>
   );
 }
@@ -250,12 +362,21 @@ function Rules({ rules, onChange }: { readonly rules: KitchenRules; readonly onC
       <h2 className="pb-1 text-[17px]">How this kitchen measures and keeps</h2>
       <div className="grid grid-cols-2 items-end gap-x-4 gap-y-3 border-t border-steel-light pt-2 sm:grid-cols-4">
         <NameInput name={rules.kitchenName} onChange={(kitchenName) => onChange({ kitchenName })} />
-        <Choice label="Cups and spoons" value={rules.cups} options={CUP_SYSTEM_KEYS.map((k) => [k, `${CUP_SYSTEMS[k].name}, ${Math.round(CUP_SYSTEMS[k].cup)} mL`] as const)} onChange={(cups) => onChange({ cups })} />
+        <Choice
+          label="Cups and spoons"
+          value={rules.cups}
+          options={CUP_SYSTEM_KEYS.map((k) => [k, `${CUP_SYSTEMS[k].name}, ${Math.round(CUP_SYSTEMS[k].cup)} mL`] as const)}
+          onChange={(cups) => onChange({ cups })}
+        />
         <QuantityField label="The scale shows" unit="g" value={rules.scaleStepG} min={0.01} max={50} onChange={(scaleStepG) => onChange({ scaleStepG })} />
         <Choice
           label="Eggs are"
           value={`${rules.eggs.system} ${rules.eggs.size}`}
-          options={(['us', 'eu'] as const).flatMap((system) => (Object.keys(EGG_SIZES[system]) as KitchenRules['eggs']['size'][]).map((size) => [`${system} ${size}`, `${system === 'us' ? 'US' : 'European'} ${size}, ${EGG_SIZES[system][size]} g`] as const))}
+          options={(['us', 'eu'] as const).flatMap((system) =>
+            (Object.keys(EGG_SIZES[system]) as KitchenRules['eggs']['size'][]).map(
+              (size) => [`${system} ${size}`, `${system === 'us' ? 'US' : 'European'} ${size}, ${EGG_SIZES[system][size]} g`] as const,
+            ),
+          )}
           onChange={(v) => onChange({ eggs: { system: v.slice(0, 2) as 'us' | 'eu', size: v.slice(3) as KitchenRules['eggs']['size'] } })}
         />
         <QuantityField label="Fridge" unit="°C" value={rules.fridgeC} min={0} max={10} onChange={(fridgeC) => onChange({ fridgeC })} />
@@ -266,22 +387,83 @@ function Rules({ rules, onChange }: { readonly rules: KitchenRules; readonly onC
           options={[['usual', 'usual rule, 72 h'], ...[24, 36, 48, 60].map((h) => [String(h), `${h} h at most`] as const)]}
           onChange={(v) => onChange({ keepingH: v === 'usual' ? null : Number(v) })}
         />
-        <Choice label="Egg counts as heated at" value={rules.eggRule} options={EGG_RULES.map((r) => [r, EGG_RULE_NAMES[r]] as const)} onChange={(eggRule) => onChange({ eggRule })} />
-        <QuantityField label="A standard drink" unit="g" value={rules.standardDrinkG} min={5} max={20} onChange={(standardDrinkG) => onChange({ standardDrinkG })} />
+        <Choice
+          label="Egg counts as heated at"
+          value={rules.eggRule}
+          options={EGG_RULES.map((r) => [r, EGG_RULE_NAMES[r]] as const)}
+          onChange={(eggRule) => onChange({ eggRule })}
+        />
+        <QuantityField
+          label="A standard drink"
+          unit="g"
+          value={rules.standardDrinkG}
+          min={5}
+          max={20}
+          onChange={(standardDrinkG) => onChange({ standardDrinkG })}
+        />
         <QuantityField label="Water boils at" unit="°C" value={rules.waterBoilsC} min={80} max={101} onChange={(waterBoilsC) => onChange({ waterBoilsC })} />
-        <Choice label="Cooling rule" value={rules.cooling ? 'own' : 'usual'} options={[['usual', 'the usual one'], ['own', 'our authority’s']]} onChange={(v) => onChange({ cooling: v === 'own' ? { fromC: 57, firstC: 21, firstMin: 120, secondC: 5, secondMin: 360 } : null })} />
+        <Choice
+          label="Cooling rule"
+          value={rules.cooling ? 'own' : 'usual'}
+          options={[
+            ['usual', 'the usual one'],
+            ['own', 'our authority’s'],
+          ]}
+          onChange={(v) => onChange({ cooling: v === 'own' ? { fromC: 57, firstC: 21, firstMin: 120, secondC: 5, secondMin: 360 } : null })}
+        />
         {rules.cooling && (
           <div className="col-span-full grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-5">
-            <QuantityField label="Clock from" unit="°C" value={rules.cooling.fromC} min={20} max={100} onChange={(fromC) => onChange({ cooling: { ...rules.cooling!, fromC } })} />
-            <QuantityField label="First to" unit="°C" value={rules.cooling.firstC} min={0} max={60} onChange={(firstC) => onChange({ cooling: { ...rules.cooling!, firstC } })} />
-            <QuantityField label="within" unit="min" value={rules.cooling.firstMin} min={1} max={1440} onChange={(firstMin) => onChange({ cooling: { ...rules.cooling!, firstMin } })} />
-            <QuantityField label="Then to" unit="°C" value={rules.cooling.secondC} min={-5} max={30} onChange={(secondC) => onChange({ cooling: { ...rules.cooling!, secondC } })} />
-            <QuantityField label="within, from the start" unit="min" value={rules.cooling.secondMin} min={1} max={2880} onChange={(secondMin) => onChange({ cooling: { ...rules.cooling!, secondMin } })} />
+            <QuantityField
+              label="Clock from"
+              unit="°C"
+              value={rules.cooling.fromC}
+              min={20}
+              max={100}
+              onChange={(fromC) => onChange({ cooling: { ...rules.cooling!, fromC } })}
+            />
+            <QuantityField
+              label="First to"
+              unit="°C"
+              value={rules.cooling.firstC}
+              min={0}
+              max={60}
+              onChange={(firstC) => onChange({ cooling: { ...rules.cooling!, firstC } })}
+            />
+            <QuantityField
+              label="within"
+              unit="min"
+              value={rules.cooling.firstMin}
+              min={1}
+              max={1440}
+              onChange={(firstMin) => onChange({ cooling: { ...rules.cooling!, firstMin } })}
+            />
+            <QuantityField
+              label="Then to"
+              unit="°C"
+              value={rules.cooling.secondC}
+              min={-5}
+              max={30}
+              onChange={(secondC) => onChange({ cooling: { ...rules.cooling!, secondC } })}
+            />
+            <QuantityField
+              label="within, from the start"
+              unit="min"
+              value={rules.cooling.secondMin}
+              min={1}
+              max={2880}
+              onChange={(secondMin) => onChange({ cooling: { ...rules.cooling!, secondMin } })}
+            />
           </div>
         )}
         <label className="col-span-2 block sm:col-span-3">
           <span className="block text-[13.5px] text-ink-soft">Whose food rules it follows</span>
-          <input value={rules.authority} maxLength={400} placeholder="the local food authority and its code" onChange={(e) => onChange({ authority: e.target.value })} className="field mt-0.5 w-full" />
+          <input
+            value={rules.authority}
+            maxLength={400}
+            placeholder="the local food authority and its code"
+            onChange={(e) => onChange({ authority: e.target.value })}
+            className="field mt-0.5 w-full"
+          />
         </label>
       </div>
     </section>
@@ -295,7 +477,13 @@ function PreferredWays({ ways, onChange }: { readonly ways: Readonly<Record<stri
       <p className="pb-2 text-[14px] text-ink-soft">New parts start with these; a part’s own way can be another. The first of each is the usual one here.</p>
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 lg:grid-cols-3">
         {WAY_QUESTIONS.filter((q) => !q.options.some((o) => o.id === 'as-written')).map((q) => (
-          <Choice key={q.key} label={q.asks} value={ways[q.key] ?? q.options[0].id} options={q.options.map((o) => [o.id, o.name] as const)} onChange={(id) => onChange({ ...ways, [q.key]: id })} />
+          <Choice
+            key={q.key}
+            label={q.asks}
+            value={ways[q.key] ?? q.options[0].id}
+            options={q.options.map((o) => [o.id, o.name] as const)}
+            onChange={(id) => onChange({ ...ways, [q.key]: id })}
+          />
         ))}
       </div>
     </section>

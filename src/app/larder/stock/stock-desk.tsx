@@ -34,7 +34,11 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
   const put = async (changed: readonly StockPack[]) => {
     setSays({ text: 'saving…', wrong: false });
     try {
-      const response = await fetch('/api/stock', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ packs: changed, seen: Object.fromEntries(packs.map((p) => [p.id, p.leftG])) }) });
+      const response = await fetch('/api/stock', {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ packs: changed, seen: Object.fromEntries(packs.map((p) => [p.id, p.leftG])) }),
+      });
       const body = (await response.json()) as StockPack[] | { says?: string; stock?: StockPack[] };
       if (!Array.isArray(body) && body.stock) setPacks(body.stock);
       if (!response.ok || !Array.isArray(body)) throw new Error(('says' in body ? body.says : undefined) ?? 'It could not be kept.');
@@ -49,13 +53,23 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
   const size = sizeG ?? chosen?.packG ?? 1000;
   const add = async () => {
     if (!chosen) return;
-    const done = await put(Array.from({ length: count }, () => ({ id: freshId(), ingredientId: chosen.id, sizeG: size, leftG: size, bestBefore: day === '' ? null : day })));
+    const done = await put(
+      Array.from({ length: count }, () => ({ id: freshId(), ingredientId: chosen.id, sizeG: size, leftG: size, bestBefore: day === '' ? null : day })),
+    );
     if (!done) return;
     setWanted('');
     setSizeG(null);
     setCount(1);
   };
-  const sorted = packs.toSorted((a, b) => (nameOf(a.ingredientId) < nameOf(b.ingredientId) ? -1 : nameOf(a.ingredientId) > nameOf(b.ingredientId) ? 1 : (a.bestBefore ?? '9') < (b.bestBefore ?? '9') ? -1 : 1));
+  const sorted = packs.toSorted((a, b) =>
+    nameOf(a.ingredientId) < nameOf(b.ingredientId)
+      ? -1
+      : nameOf(a.ingredientId) > nameOf(b.ingredientId)
+        ? 1
+        : (a.bestBefore ?? '9') < (b.bestBefore ?? '9')
+          ? -1
+          : 1,
+  );
   return (
     <>
       <form
@@ -94,19 +108,32 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
         </span>
       </p>
       {sorted.length === 0 ? (
-        <p className="max-w-[980px] border-t border-steel py-5 text-[17px]">Nothing is written down yet. Put in what was bought; finished batches take from it.</p>
+        <p className="max-w-[980px] border-t border-steel py-5 text-[17px]">
+          Nothing is written down yet. Put in what was bought; finished batches take from it.
+        </p>
       ) : (
         <ul className="max-w-[980px]">
           {sorted.map((p) => {
             const good = isGoodOn(p, today);
             return (
-              <li key={p.id} data-pack={p.id} className="grid grid-cols-[minmax(0,1fr)_auto_32px] items-center gap-x-3 gap-y-1 border-t border-steel py-1.5 sm:grid-cols-[minmax(0,1fr)_180px_170px_32px]">
+              <li
+                key={p.id}
+                data-pack={p.id}
+                className="grid grid-cols-[minmax(0,1fr)_auto_32px] items-center gap-x-3 gap-y-1 border-t border-steel py-1.5 sm:grid-cols-[minmax(0,1fr)_180px_170px_32px]"
+              >
                 <span className="font-[600]">{nameOf(p.ingredientId)}</span>
-                <span className={`text-[14px] whitespace-nowrap max-sm:col-start-1 max-sm:row-start-2 ${good ? 'text-ink-soft' : 'text-beet'}`}>{p.bestBefore === null ? 'no day' : good ? `best before ${showDay(p.bestBefore)}` : `past ${showDay(p.bestBefore)}`}</span>
+                <span className={`text-[14px] whitespace-nowrap max-sm:col-start-1 max-sm:row-start-2 ${good ? 'text-ink-soft' : 'text-beet'}`}>
+                  {p.bestBefore === null ? 'no day' : good ? `best before ${showDay(p.bestBefore)}` : `past ${showDay(p.bestBefore)}`}
+                </span>
                 <span className="text-right">
                   <b className="fig">{showGrams(p.leftG)}</b> of {showGrams(p.sizeG)}
                 </span>
-                <button type="button" className="flex size-8 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:size-11" aria-label={`${nameOf(p.ingredientId)}, ${showGrams(p.leftG)}: it is gone`} onClick={() => void put([{ ...p, leftG: 0 }])}>
+                <button
+                  type="button"
+                  className="flex size-8 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:size-11"
+                  aria-label={`${nameOf(p.ingredientId)}, ${showGrams(p.leftG)}: it is gone`}
+                  onClick={() => void put([{ ...p, leftG: 0 }])}
+                >
                   <X size={16} />
                 </button>
               </li>

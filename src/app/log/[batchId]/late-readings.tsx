@@ -34,7 +34,14 @@ export function LateReadings({ batch }: { readonly batch: BatchState }) {
       </div>
       <label className="mt-4 block">
         <span className="text-[13.5px] text-ink-soft">Note</span>
-        <textarea value={note} maxLength={4000} rows={3} placeholder="What happened, and what to do better" onChange={(e) => told(client.act({ kind: 'note', text: e.target.value }))} className="field mt-0.5 block w-full py-2" />
+        <textarea
+          value={note}
+          maxLength={4000}
+          rows={3}
+          placeholder="What happened, and what to do better"
+          onChange={(e) => told(client.act({ kind: 'note', text: e.target.value }))}
+          className="field mt-0.5 block w-full py-2"
+        />
       </label>
       <p role="status" className="mt-2 text-[14px] text-beet empty:hidden">
         {state.trouble}

@@ -47,7 +47,11 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
               const track = comparisonTrack(c);
               const within = landed(c);
               return (
-                <li key={c.key} data-comparison={c.key} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-1 border-t border-steel py-3 sm:grid-cols-[170px_120px_150px_minmax(0,1fr)]">
+                <li
+                  key={c.key}
+                  data-comparison={c.key}
+                  className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-1 border-t border-steel py-3 sm:grid-cols-[170px_120px_150px_minmax(0,1fr)]"
+                >
                   <span>{c.name}</span>
                   <span className={`fig text-[20px] ${within === false ? 'text-beet' : ''}`}>{outcomeWords(c)}</span>
                   <span className="text-[14px] text-ink-soft">forecast {forecastWords(c)}</span>
@@ -57,7 +61,10 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
               );
             })}
           </ul>
-          <p className="border-t border-steel pt-2.5 text-[13.5px] text-ink-soft">The band is the forecast’s range, in which two outcomes in three fall (four in five where the log corrected it); the mark is what came. A hold is compared by shape alone.</p>
+          <p className="border-t border-steel pt-2.5 text-[13.5px] text-ink-soft">
+            The band is the forecast’s range, in which two outcomes in three fall (four in five where the log corrected it); the mark is what came. A hold is
+            compared by shape alone.
+          </p>
           <div className="mt-7">
             <h2 className="mb-2 text-[17px]">Written down</h2>
             <LateReadings batch={{ id: batch.id, progress: batch.progress, status: batch.status, revision: batch.revision }} />
@@ -71,7 +78,9 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
         <section aria-label="Made from">
           <h2 className="mb-2 text-[17px]">Made from version {batch.sheetVersion}</h2>
           <p className="mb-2 text-[14px] text-ink-soft">
-            {head && head.version > batch.sheetVersion ? `The sheet is at version ${head.version} now; this is what was made then.` : 'The sheet has not changed since.'}
+            {head && head.version > batch.sheetVersion
+              ? `The sheet is at version ${head.version} now; this is what was made then.`
+              : 'The sheet has not changed since.'}
           </p>
           <ul>
             {made?.parts.flatMap((p) =>
@@ -83,7 +92,8 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
             )}
           </ul>
           <p className="border-t border-steel-light py-2 text-[14px] text-ink-soft">
-            {batch.portions} portions; {batch.plan.forecast.mixerName}; whisked to {batch.plan.forecast.stage}{place ? `; ${place.toLowerCase()}` : ''}. {batch.plan.allergens.length > 0 && `Allergens: ${batch.plan.allergens.join(', ')}.`}
+            {batch.portions} portions; {batch.plan.forecast.mixerName}; whisked to {batch.plan.forecast.stage}
+            {place ? `; ${place.toLowerCase()}` : ''}. {batch.plan.allergens.length > 0 && `Allergens: ${batch.plan.allergens.join(', ')}.`}
           </p>
           {label && (
             <section aria-label="On its label" className="mt-4">
@@ -99,7 +109,12 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
               <p className="mt-2 flex flex-wrap gap-x-4 gap-y-1.5 text-[14px]">
                 <span className="text-ink-soft">Print on</span>
                 {Object.entries(LABEL_SIZES).map(([grid, name]) => (
-                  <a key={grid} href={`/api/batches/${batch.id}/labels?grid=${grid}`} target="_blank" className="border-b-2 border-yolk font-semibold hover:bg-yolk-pale pointer-coarse:py-3">
+                  <a
+                    key={grid}
+                    href={`/api/batches/${batch.id}/labels?grid=${grid}`}
+                    target="_blank"
+                    className="border-b-2 border-yolk font-semibold hover:bg-yolk-pale pointer-coarse:py-3"
+                  >
                     {name}
                   </a>
                 ))}

@@ -48,7 +48,17 @@ const WHEN = [
 ] as const;
 
 /** What is seen hours or days later: weeping, slices, temperatures, words, a photo. */
-export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId: string; readonly endedAt: number | null; readonly seen: readonly Seen[]; readonly drink: ExpectedDrink }) {
+export function SeenLater({
+  batchId,
+  endedAt,
+  seen,
+  drink,
+}: {
+  readonly batchId: string;
+  readonly endedAt: number | null;
+  readonly seen: readonly Seen[];
+  readonly drink: ExpectedDrink;
+}) {
   const router = useRouter();
   const id = useId();
   const [kind, setKind] = useState<ObservationKind>('weep');
@@ -68,7 +78,12 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
   const send = async (fields: Readonly<Record<string, string>>, photo?: File) => {
     setSending(true);
     const form = new FormData();
-    for (const [key, text] of Object.entries({ id: ids.of(`${JSON.stringify([fields, when])} ${photo ? `${photo.name} ${photo.size} ${photo.lastModified}` : ''}`), at: `${when === null ? Date.now() : minuteOf(`${when.day}T${when.time}`, here()) * MINUTE_MS}`, ...fields })) form.set(key, text);
+    for (const [key, text] of Object.entries({
+      id: ids.of(`${JSON.stringify([fields, when])} ${photo ? `${photo.name} ${photo.size} ${photo.lastModified}` : ''}`),
+      at: `${when === null ? Date.now() : minuteOf(`${when.day}T${when.time}`, here()) * MINUTE_MS}`,
+      ...fields,
+    }))
+      form.set(key, text);
     if (photo) form.set('photo', photo);
     try {
       const answer = await fetch(`/api/batches/${batchId}/observations`, { method: 'POST', body: form });
@@ -101,12 +116,25 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
       >
         <label className="grid text-[13.5px] text-ink-soft">
           Seen
-          <Select value={kind} options={drink ? KINDS.map(([k, name]) => [k, k === 'weep' ? 'clear drink under the curd' : name] as const) : KINDS} onChange={setKind} className="field mt-0.5 flex min-w-[150px]" />
+          <Select
+            value={kind}
+            options={drink ? KINDS.map(([k, name]) => [k, k === 'weep' ? 'clear drink under the curd' : name] as const) : KINDS}
+            onChange={setKind}
+            className="field mt-0.5 flex min-w-[150px]"
+          />
         </label>
         {numbered && (
           <label className="text-[13.5px] text-ink-soft">
             {kind === 'weep' ? 'How much, g' : 'Reads, °C'}
-            <input value={value} maxLength={30} inputMode="decimal" aria-invalid={(read !== null && !read.ok) || undefined} aria-describedby={`${id}-fault`} onChange={(e) => setValue(e.target.value)} className="field fig mt-0.5 block w-24" />
+            <input
+              value={value}
+              maxLength={30}
+              inputMode="decimal"
+              aria-invalid={(read !== null && !read.ok) || undefined}
+              aria-describedby={`${id}-fault`}
+              onChange={(e) => setValue(e.target.value)}
+              className="field fig mt-0.5 block w-24"
+            />
           </label>
         )}
         {kind === 'slice' && (
@@ -121,7 +149,12 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
         </label>
         <label className="grid text-[13.5px] text-ink-soft">
           When
-          <Select value={when === null ? 'now' : 'before'} options={WHEN} onChange={(v) => setWhen(v === 'now' ? null : whenNow())} className="field mt-0.5 flex min-w-[96px]" />
+          <Select
+            value={when === null ? 'now' : 'before'}
+            options={WHEN}
+            onChange={(v) => setWhen(v === 'now' ? null : whenNow())}
+            className="field mt-0.5 flex min-w-[96px]"
+          />
         </label>
         {when !== null && (
           <span className="flex gap-x-4">
@@ -138,11 +171,19 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
         <button type="submit" className="btn btn-act" disabled={sending || (when !== null && (when.day === '' || when.time === ''))}>
           Write it down
         </button>
-        <input ref={file} type="file" accept="image/jpeg,image/png" aria-label="Photo" className="sr-only" tabIndex={-1} onChange={(e) => {
+        <input
+          ref={file}
+          type="file"
+          accept="image/jpeg,image/png"
+          aria-label="Photo"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(e) => {
             const photo = e.target.files?.[0];
             if (photo) void send({ kind: 'photo', words }, photo);
             e.target.value = '';
-          }} />
+          }}
+        />
         <button type="button" className="btn" disabled={sending} onClick={() => file.current?.click()}>
           <Camera size={16} aria-hidden="true" /> Photo
         </button>
@@ -159,10 +200,19 @@ export function SeenLater({ batchId, endedAt, seen, drink }: { readonly batchId:
                 {observationWords(o, drink)}
                 {o.photo && (
                   // eslint-disable-next-line @next/next/no-img-element -- a picture from the kitchen's own file, shown as it is
-                  <img src={`/api/batches/${batchId}/observations/${o.id}`} alt={o.words || 'Photo of this batch'} className="mt-1 max-h-72 max-w-full rounded-s" />
+                  <img
+                    src={`/api/batches/${batchId}/observations/${o.id}`}
+                    alt={o.words || 'Photo of this batch'}
+                    className="mt-1 max-h-72 max-w-full rounded-s"
+                  />
                 )}
               </span>
-              <button type="button" className="text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink" aria-label={`Take away: ${observationWords(o, drink)}`} onClick={() => void remove(o.id)}>
+              <button
+                type="button"
+                className="text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink"
+                aria-label={`Take away: ${observationWords(o, drink)}`}
+                onClick={() => void remove(o.id)}
+              >
                 take away
               </button>
             </li>

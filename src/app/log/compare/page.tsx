@@ -36,7 +36,12 @@ export default async function ComparePage({ searchParams }: { readonly searchPar
         ) : (
           <>
             <PickTwo a={a.id} b={b.id} sheet={sheet ?? null} batches={all.map((x) => ({ id: x.id, name: x.plan.sheetName, at: x.startedAt }))} />
-            <SideBySide a={a} b={b} seenA={listObservations(db, a.id).map((o) => observationWords(o, a.plan.forecast.drinkG))} seenB={listObservations(db, b.id).map((o) => observationWords(o, b.plan.forecast.drinkG))} />
+            <SideBySide
+              a={a}
+              b={b}
+              seenA={listObservations(db, a.id).map((o) => observationWords(o, a.plan.forecast.drinkG))}
+              seenB={listObservations(db, b.id).map((o) => observationWords(o, b.plan.forecast.drinkG))}
+            />
           </>
         )}
       </div>
@@ -53,22 +58,41 @@ interface Row {
 /** Every amount by name, over the whole batch. */
 function amounts(batch: StoredBatch): ReadonlyMap<string, number> {
   const found = new Map<string, number>();
-  for (const step of batch.plan.steps) for (const l of step.lines) found.set(l.name, (found.get(l.name) ?? 0) + (batch.progress.weighed[l.lineId] ?? l.massG * batch.progress.scale));
+  for (const step of batch.plan.steps)
+    for (const l of step.lines) found.set(l.name, (found.get(l.name) ?? 0) + (batch.progress.weighed[l.lineId] ?? l.massG * batch.progress.scale));
   return found;
 }
 
-function SideBySide({ a, b, seenA, seenB }: { readonly a: StoredBatch; readonly b: StoredBatch; readonly seenA: readonly string[]; readonly seenB: readonly string[] }) {
+function SideBySide({
+  a,
+  b,
+  seenA,
+  seenB,
+}: {
+  readonly a: StoredBatch;
+  readonly b: StoredBatch;
+  readonly seenA: readonly string[];
+  readonly seenB: readonly string[];
+}) {
   const [inA, inB] = [amounts(a), amounts(b)];
   const of = (m: ReadonlyMap<string, number>, name: string): string => (m.has(name) ? showGrams(m.get(name)!) : '–');
   const went: Row[] = [...new Set([...inA.keys(), ...inB.keys()])].map((name) => ({ name, a: of(inA, name), b: of(inB, name) }));
   const [cA, cB] = [compareOutcome(a.plan.forecast, a.readings), compareOutcome(b.plan.forecast, b.readings)];
-  const came = cA.map((c, i): Row => ({ name: c.name, a: `${outcomeWords(c)} (${forecastWords(c)})`, b: `${outcomeWords(cB[i]!)} (${forecastWords(cB[i]!)})` }));
+  const came = cA.map((c, i): Row => ({
+    name: c.name,
+    a: `${outcomeWords(c)} (${forecastWords(c)})`,
+    b: `${outcomeWords(cB[i]!)} (${forecastWords(cB[i]!)})`,
+  }));
   const how: Row[] = [
     { name: 'version', a: `${a.sheetVersion}`, b: `${b.sheetVersion}` },
     { name: 'portions', a: `${a.portions}`, b: `${b.portions}` },
     { name: 'scale', a: `× ${showFactor(a.plan.scale * a.progress.scale)}`, b: `× ${showFactor(b.plan.scale * b.progress.scale)}` },
     { name: 'mixer', a: a.plan.forecast.mixerName || '–', b: b.plan.forecast.mixerName || '–' },
-    { name: 'cream at the start', a: a.progress.fields['cream-temperature'] ? `${a.progress.fields['cream-temperature']}\u00a0°C` : '–', b: b.progress.fields['cream-temperature'] ? `${b.progress.fields['cream-temperature']}\u00a0°C` : '–' },
+    {
+      name: 'cream at the start',
+      a: a.progress.fields['cream-temperature'] ? `${a.progress.fields['cream-temperature']}\u00a0°C` : '–',
+      b: b.progress.fields['cream-temperature'] ? `${b.progress.fields['cream-temperature']}\u00a0°C` : '–',
+    },
   ];
   const words: Row[] = [
     { name: 'note', a: a.progress.note || '–', b: b.progress.note || '–' },

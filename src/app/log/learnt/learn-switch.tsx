@@ -11,7 +11,12 @@ export function LearnSwitch({ on }: { readonly on: boolean }) {
   const set = async (learning: boolean) => {
     setShown(learning);
     try {
-      const answer = await fetch('/api/kitchen/learning', { method: 'POST', keepalive: true, headers: { 'content-type': 'application/json' }, body: JSON.stringify({ learning }) });
+      const answer = await fetch('/api/kitchen/learning', {
+        method: 'POST',
+        keepalive: true,
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ learning }),
+      });
       setTrouble(answer.ok ? null : 'That could not be kept.');
       router.refresh();
     } catch {

@@ -23,7 +23,14 @@ export default async function LearntPage({ searchParams }: { readonly searchPara
     .map(({ figure, context, learnt }): FindingFacts => {
       const of = outcomes.filter((o) => o.figure === figure && o.context === context);
       const { spread, noise, name } = LEARNABLE[figure];
-      return { figure, name, where: figure === 'hold' ? `${context} creams` : (mixers.find((m) => m.id === context)?.name ?? 'a mixer no longer here'), alone: learn([], spread, noise).high - 1, learnt, outcomes: of.map((o) => ({ batchId: o.batchId, sheet: names.get(o.batchId) ?? '', at: o.at, ratio: o.ratio, answer: o.answer })) };
+      return {
+        figure,
+        name,
+        where: figure === 'hold' ? `${context} creams` : (mixers.find((m) => m.id === context)?.name ?? 'a mixer no longer here'),
+        alone: learn([], spread, noise).high - 1,
+        learnt,
+        outcomes: of.map((o) => ({ batchId: o.batchId, sheet: names.get(o.batchId) ?? '', at: o.at, ratio: o.ratio, answer: o.answer })),
+      };
     })
     .filter((f) => f.outcomes.length > 0 || f.figure !== 'hold')
     .sort((a, b) => b.outcomes.length - a.outcomes.length);
@@ -34,7 +41,10 @@ export default async function LearntPage({ searchParams }: { readonly searchPara
       </div>
       <div className="px-4 py-5 md:px-8">
         <div className="flex flex-wrap items-start justify-between gap-x-10 gap-y-3">
-          <p className="max-w-[72ch] text-[16px]">Each house figure starts from its formula and its spread. Every batch whose outcome was taken down moves it: the more batches, the less the formula counts. What a kitchen’s mixers share helps the ones that were seldom used. The formula’s own figure always stays in the working.</p>
+          <p className="max-w-[72ch] text-[16px]">
+            Each house figure starts from its formula and its spread. Every batch whose outcome was taken down moves it: the more batches, the less the formula
+            counts. What a kitchen’s mixers share helps the ones that were seldom used. The formula’s own figure always stays in the working.
+          </p>
           <LearnSwitch on={rules.learning} />
         </div>
         {findings.length === 0 ? (

@@ -37,13 +37,28 @@ export function EyeDesk({ sheets, kitchen: facts }: { readonly sheets: readonly 
     const [r, n] = scores[sign] ?? [0, 0];
     keep(JSON.stringify({ ...scores, [sign]: [r + (right ? 1 : 0), n + 1] }));
   };
-  const missed = SIGN_IDS.filter((id) => scores[id] && scores[id][0] < scores[id][1]).sort((a, b) => scores[b]![1] - scores[b]![0] - (scores[a]![1] - scores[a]![0]));
+  const missed = SIGN_IDS.filter((id) => scores[id] && scores[id][0] < scores[id][1]).sort(
+    (a, b) => scores[b]![1] - scores[b]![0] - (scores[a]![1] - scores[a]![0]),
+  );
   return (
-    <Frame station="Mend" sheetId={null} heading={<h1 className="text-[20px]">Train the eye</h1>} right={<Link href="/mend" className="btn">Mend</Link>}>
+    <Frame
+      station="Mend"
+      sheetId={null}
+      heading={<h1 className="text-[20px]">Train the eye</h1>}
+      right={
+        <Link href="/mend" className="btn">
+          Mend
+        </Link>
+      }
+    >
       <div className="grid min-h-[calc(100dvh-90px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_340px]">
         {question === null ? (
           <section className="px-4 py-6 md:px-8" aria-label="Start">
-            <p className="max-w-[54ch] text-[18px] leading-snug">{seed !== null ? 'No sheet of this kitchen can show enough signs: write one on Bench first.' : 'A batch that nobody made, with something wrong. Say what it is, then what you would do first.'}</p>
+            <p className="max-w-[54ch] text-[18px] leading-snug">
+              {seed !== null
+                ? 'No sheet of this kitchen can show enough signs: write one on Bench first.'
+                : 'A batch that nobody made, with something wrong. Say what it is, then what you would do first.'}
+            </p>
             <button type="button" className="btn btn-act mt-4 min-h-12 px-5 text-[17px]" onClick={() => setSeed(freshSeed())}>
               Show me one
             </button>
@@ -75,11 +90,20 @@ export function EyeDesk({ sheets, kitchen: facts }: { readonly sheets: readonly 
   );
 }
 
-function Round({ question: q, onSeen, onNext }: { readonly question: NonNullable<ReturnType<typeof eyeQuestion>>; readonly onSeen: (sign: SignId, right: boolean) => void; readonly onNext: () => void }) {
+function Round({
+  question: q,
+  onSeen,
+  onNext,
+}: {
+  readonly question: NonNullable<ReturnType<typeof eyeQuestion>>;
+  readonly onSeen: (sign: SignId, right: boolean) => void;
+  readonly onNext: () => void;
+}) {
   const [said, setSaid] = useState<SignId | null>(null);
   const [first, setFirst] = useState<string | null>(null);
   const button = 'flex min-h-12 w-full items-center border-t border-steel px-3 py-2 text-left text-[16.5px] enabled:hover:bg-yolk-pale';
-  const mark = (is: boolean, chosen: boolean, open: boolean): string => (open ? '' : is ? 'font-[650] text-fern-ink' : chosen ? 'text-beet line-through' : 'text-ink-soft');
+  const mark = (is: boolean, chosen: boolean, open: boolean): string =>
+    open ? '' : is ? 'font-[650] text-fern-ink' : chosen ? 'text-beet line-through' : 'text-ink-soft';
   return (
     <section className="px-4 py-6 md:px-8" aria-label="The batch">
       <p className="text-[15px] text-ink-soft">{q.sheetName}</p>
@@ -118,7 +142,12 @@ function Round({ question: q, onSeen, onNext }: { readonly question: NonNullable
           <ul>
             {q.firsts.map((title) => (
               <li key={title}>
-                <button type="button" disabled={first !== null} className={`${button} ${mark(title === q.first, title === first, first === null)}`} onClick={() => setFirst(title)}>
+                <button
+                  type="button"
+                  disabled={first !== null}
+                  className={`${button} ${mark(title === q.first, title === first, first === null)}`}
+                  onClick={() => setFirst(title)}
+                >
                   {title}
                 </button>
               </li>

@@ -22,8 +22,16 @@ export function MiseScreen() {
               return (
                 <li key={b.key} className="border-t border-cocoa-line">
                   <label className="flex min-h-16 cursor-pointer items-center gap-5 py-2 has-focus-visible:outline-2 has-focus-visible:outline-yolk">
-                    <input type="checkbox" className="peer sr-only" checked={ticked} onChange={(e) => void client.act({ kind: 'tick', line: b.key, on: e.target.checked })} />
-                    <span aria-hidden="true" className={`flex size-9 shrink-0 items-center justify-center rounded-s border-2 ${ticked ? 'border-yolk bg-yolk text-ink' : 'border-cocoa-soft'}`}>
+                    <input
+                      type="checkbox"
+                      className="peer sr-only"
+                      checked={ticked}
+                      onChange={(e) => void client.act({ kind: 'tick', line: b.key, on: e.target.checked })}
+                    />
+                    <span
+                      aria-hidden="true"
+                      className={`flex size-9 shrink-0 items-center justify-center rounded-s border-2 ${ticked ? 'border-yolk bg-yolk text-ink' : 'border-cocoa-soft'}`}
+                    >
                       {ticked && <Check size={24} />}
                     </span>
                     <span>

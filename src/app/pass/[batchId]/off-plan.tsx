@@ -6,7 +6,15 @@ import { useKept } from '../../../ui/use-kept';
 import { useOnPass } from './on-pass';
 
 /** What was not as the recipe has it: written down with the time. */
-export function OffPlanPanel({ onSkip, onAbandoned, onClose }: { readonly onSkip: (() => void) | null; readonly onAbandoned: () => void; readonly onClose: () => void }) {
+export function OffPlanPanel({
+  onSkip,
+  onAbandoned,
+  onClose,
+}: {
+  readonly onSkip: (() => void) | null;
+  readonly onAbandoned: () => void;
+  readonly onClose: () => void;
+}) {
   const { batchId, state, client } = useOnPass();
   const { progress, batch } = state;
   const [draft, setWords] = useKept('local', `soft-peak:off-plan:${batchId}`);
@@ -26,8 +34,19 @@ export function OffPlanPanel({ onSkip, onAbandoned, onClose }: { readonly onSkip
           setWords('');
         }}
       >
-        <input aria-label="What was different" value={words} maxLength={300} placeholder="honey instead of glucose syrup" onChange={(e) => setWords(e.target.value)} className="h-13 min-w-0 flex-1 basis-72 rounded-s border border-cocoa-line bg-transparent px-4 text-[18px] text-milk" />
-        <button type="submit" disabled={words.trim() === ''} className="min-h-13 rounded-s bg-milk px-5 py-3 text-[18px] font-[650] text-ink disabled:opacity-50">
+        <input
+          aria-label="What was different"
+          value={words}
+          maxLength={300}
+          placeholder="honey instead of glucose syrup"
+          onChange={(e) => setWords(e.target.value)}
+          className="h-13 min-w-0 flex-1 basis-72 rounded-s border border-cocoa-line bg-transparent px-4 text-[18px] text-milk"
+        />
+        <button
+          type="submit"
+          disabled={words.trim() === ''}
+          className="min-h-13 rounded-s bg-milk px-5 py-3 text-[18px] font-[650] text-ink disabled:opacity-50"
+        >
           Write it down
         </button>
       </form>
@@ -37,7 +56,11 @@ export function OffPlanPanel({ onSkip, onAbandoned, onClose }: { readonly onSkip
             Skip this step
           </button>
         )}
-        <button type="button" className={button} onClick={() => void client.act({ kind: 'off-plan', entry: { at: now(), kind: paused ? 'resumed' : 'paused', words: paused ? 'Went on' : 'Paused' } })}>
+        <button
+          type="button"
+          className={button}
+          onClick={() => void client.act({ kind: 'off-plan', entry: { at: now(), kind: paused ? 'resumed' : 'paused', words: paused ? 'Went on' : 'Paused' } })}
+        >
           {paused ? 'Go on' : 'Pause'}
         </button>
         {batch.status === 'running' &&
@@ -56,7 +79,11 @@ export function OffPlanPanel({ onSkip, onAbandoned, onClose }: { readonly onSkip
               Leave this batch off
             </button>
           ))}
-        <button type="button" className="min-h-13 px-3 py-3 text-[17px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={onClose}>
+        <button
+          type="button"
+          className="min-h-13 px-3 py-3 text-[17px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk"
+          onClick={onClose}
+        >
           close
         </button>
       </div>

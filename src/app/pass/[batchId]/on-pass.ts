@@ -7,7 +7,12 @@ import type { TemperatureLog } from '../../../ui/batch/temperature-log';
 export type AheadOfStep = Readonly<Record<string, readonly { readonly sign: string; readonly name: string; readonly says: string }[]>>;
 
 /** Judgements to mind before a step, by its key: the figure large and what it is of; the sentence where there is no figure. */
-export type JudgedSteps = Readonly<Record<string, readonly { readonly key: string; readonly big: string | null; readonly small: string; readonly of: string; readonly says: string; readonly out: boolean }[]>>;
+export type JudgedSteps = Readonly<
+  Record<
+    string,
+    readonly { readonly key: string; readonly big: string | null; readonly small: string; readonly of: string; readonly says: string; readonly out: boolean }[]
+  >
+>;
 
 /** The batch in hand, for every piece of Pass. */
 export interface OnPass {

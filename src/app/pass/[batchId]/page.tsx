@@ -27,16 +27,19 @@ function mindedSteps(db: KitchenDb, batch: StoredBatch, facts: KitchenFacts): { 
   const c = { s: analyseSheet(sheet.value, kitchen), kitchen, facts: NO_FACTS, log: listMends(db) };
   const tells = sheetTells(c.s, kitchen);
   const names = sheet.value.parts.map((p) => p.name);
-  const byStep = <T,>(of: (step: Step) => readonly T[]): Record<string, readonly T[]> => Object.fromEntries(sheet.value.steps.map((step) => [step.id, of(step)] as const).filter(([, list]) => list.length > 0));
+  const byStep = <T,>(of: (step: Step) => readonly T[]): Record<string, readonly T[]> =>
+    Object.fromEntries(sheet.value.steps.map((step) => [step.id, of(step)] as const).filter(([, list]) => list.length > 0));
   const ahead = byStep((step) => aheadOf(c, step).map(({ sign, name, says }) => ({ sign, name, says })));
   return {
     ahead,
     judged: byStep((step) =>
       // What has no figure and is of no single step is said by what may go wrong, where that speaks.
-      tellsBefore(c.s, tells, step).filter((t) => leadOf(t) !== null || t.key.endsWith(step.id) || !ahead[step.id]).map((t) => {
-        const { big, small, of } = glanceOf(t, names);
-        return { key: t.key, big, small, of, says: leadOf(t) ? '' : tellText(t), out: t.state === 'out' };
-      }),
+      tellsBefore(c.s, tells, step)
+        .filter((t) => leadOf(t) !== null || t.key.endsWith(step.id) || !ahead[step.id])
+        .map((t) => {
+          const { big, small, of } = glanceOf(t, names);
+          return { key: t.key, big, small, of, says: leadOf(t) ? '' : tellText(t), out: t.state === 'out' };
+        }),
     ),
   };
 }

@@ -76,7 +76,14 @@ export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places,
     if (after === at) return;
     // What it made waits for its use no longer than so.
     if (step.useWithinMin && !progress.done.includes(step.key) && !isRunning(timerOf(progress, `use:${step.key}`))) {
-      void client.act({ kind: 'timer-start', id: `use:${step.key}`, name: `use: ${inSentence(step.partName || step.title)}`, seconds: 60 * step.useWithinMin, at: Date.now(), by: tablet });
+      void client.act({
+        kind: 'timer-start',
+        id: `use:${step.key}`,
+        name: `use: ${inSentence(step.partName || step.title)}`,
+        seconds: 60 * step.useWithinMin,
+        at: Date.now(),
+        by: tablet,
+      });
     }
     const consumed = plan.steps[after]!.partId === '' ? progress.timers.filter((t) => t.id.startsWith('use:') && isRunning(t)) : [];
     for (const t of consumed) void client.act({ kind: 'timer-stop', id: t.id, at: Date.now(), by: tablet });
@@ -114,7 +121,20 @@ export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places,
     await client.act({ kind: 'finish', at: Date.now(), placeId });
     if (client.get().pending.length === 0) router.push(`/log/${batch.id}`);
   };
-  const onPass: OnPass = { batchId: batch.id, plan, state, client, tablet, temperatures, scaleStepG, waterBoilsC, fridgeC, ahead, judged, amounts: { inGrams, byScale, toggleUnit: () => setInGrams(!inGrams), toggleScale: () => setByScale(!byScale) } };
+  const onPass: OnPass = {
+    batchId: batch.id,
+    plan,
+    state,
+    client,
+    tablet,
+    temperatures,
+    scaleStepG,
+    waterBoilsC,
+    fridgeC,
+    ahead,
+    judged,
+    amounts: { inGrams, byScale, toggleUnit: () => setInGrams(!inGrams), toggleScale: () => setByScale(!byScale) },
+  };
   return (
     <OnPassContext value={onPass}>
       <div className="on-cocoa grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-cocoa text-milk">
@@ -128,11 +148,14 @@ export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places,
             />
           )}
         </div>
-        <main className="mx-auto w-full max-w-[1060px] px-5 py-6 md:px-10">
-          {atMise ? <MiseScreen /> : <StepScreen key={step.key} step={step} at={at} />}
-        </main>
+        <main className="mx-auto w-full max-w-[1060px] px-5 py-6 md:px-10">{atMise ? <MiseScreen /> : <StepScreen key={step.key} step={step} at={at} />}</main>
         <nav aria-label="Steps" className="sticky bottom-0 z-10 grid grid-cols-2 gap-px border-t border-cocoa-line bg-cocoa-line">
-          <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-cocoa text-[20px] hover:bg-ink/40 disabled:text-cocoa-soft/60" disabled={atMise || (at === 0 && plan.mise.length === 0)} onClick={back}>
+          <button
+            type="button"
+            className="flex min-h-[76px] items-center justify-center gap-3 bg-cocoa text-[20px] hover:bg-ink/40 disabled:text-cocoa-soft/60"
+            disabled={atMise || (at === 0 && plan.mise.length === 0)}
+            onClick={back}
+          >
             <ArrowLeft aria-hidden="true" /> Back
           </button>
           {ended ? (
@@ -140,9 +163,17 @@ export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places,
               To its page in Log
             </Link>
           ) : allDone ? (
-            <Finish places={plan.ends === 'plate' ? [] : places} says={plan.ends === 'plate' ? 'It is served' : 'It is in the cold'} onFinish={(placeId) => void finish(placeId)} />
+            <Finish
+              places={plan.ends === 'plate' ? [] : places}
+              says={plan.ends === 'plate' ? 'It is served' : 'It is in the cold'}
+              onFinish={(placeId) => void finish(placeId)}
+            />
           ) : (
-            <button type="button" className="flex min-h-[76px] items-center justify-center gap-3 bg-yolk px-3 text-[22px] leading-tight font-[650] text-ink" onClick={next}>
+            <button
+              type="button"
+              className="flex min-h-[76px] items-center justify-center gap-3 bg-yolk px-3 text-[22px] leading-tight font-[650] text-ink"
+              onClick={next}
+            >
               <span className="max-sm:sr-only">Next: {inSentence((atMise ? plan.steps[at]! : plan.steps[after]!).title)}</span>
               <span className="sm:hidden">Next</span>
               <ArrowRight aria-hidden="true" className="shrink-0" />
@@ -155,12 +186,26 @@ export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places,
 }
 
 /** The end of a batch: where it went. */
-function Finish({ places, says, onFinish }: { readonly places: PassDeskProps['places']; readonly says: string; readonly onFinish: (placeId: string | null) => void }) {
+function Finish({
+  places,
+  says,
+  onFinish,
+}: {
+  readonly places: PassDeskProps['places'];
+  readonly says: string;
+  readonly onFinish: (placeId: string | null) => void;
+}) {
   const [placeId, setPlaceId] = useState(places[0]?.id ?? '');
   return (
     <div className="flex min-h-[76px] items-stretch bg-yolk text-ink">
       {places.length > 0 && (
-        <Select label="Where it went" value={placeId} options={places.map((p) => [p.id, p.name] as const)} onChange={setPlaceId} className="min-w-0 max-w-[45%] px-3 text-[17px] max-sm:max-w-[40%]" />
+        <Select
+          label="Where it went"
+          value={placeId}
+          options={places.map((p) => [p.id, p.name] as const)}
+          onChange={setPlaceId}
+          className="min-w-0 max-w-[45%] px-3 text-[17px] max-sm:max-w-[40%]"
+        />
       )}
       <button type="button" className="flex flex-1 items-center justify-center gap-3 text-[22px] font-[650]" onClick={() => onFinish(placeId || null)}>
         <Check aria-hidden="true" className="max-sm:hidden" /> {says}
@@ -196,7 +241,11 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
               const other = plan.steps[i]!;
               return (
                 <li key={other.key} className="border-t border-cocoa-line">
-                  <button type="button" className="flex min-h-14 w-full items-baseline gap-4 py-2 text-left text-[20px] hover:bg-ink/40" onClick={() => void client.act({ kind: 'go', step: i })}>
+                  <button
+                    type="button"
+                    className="flex min-h-14 w-full items-baseline gap-4 py-2 text-left text-[20px] hover:bg-ink/40"
+                    onClick={() => void client.act({ kind: 'go', step: i })}
+                  >
                     <span className="text-cocoa-soft">{other.partName}</span>
                     <span className="font-[600]">{other.title}</span>
                     {other.takes && <span className="fig ml-auto text-cocoa-soft">{other.takes}</span>}
@@ -262,12 +311,22 @@ function StepTimer({ step }: { readonly step: PlanStep }) {
     allowSound();
     void client.act({ kind: 'timer-start', id, name: inSentence(step.title), seconds: Math.round(60 * min), at, by: tablet });
   };
-  const show = (min: number): string => (min < 1 ? withUnit(plainNumber(60 * min, 0), 's') : min < 90 ? withUnit(plainNumber(min, 0), 'min') : withUnit(plainNumber(min / 60, 1).replace(/\.0$/, ''), 'h'));
+  const show = (min: number): string =>
+    min < 1
+      ? withUnit(plainNumber(60 * min, 0), 's')
+      : min < 90
+        ? withUnit(plainNumber(min, 0), 'min')
+        : withUnit(plainNumber(min / 60, 1).replace(/\.0$/, ''), 'h');
   const choices = low > 0 && low < high ? [low, high] : [high];
   return (
     <div className="mt-5 flex flex-wrap gap-3" role="group" aria-label={step.waitMin ? 'Rest' : 'Time'}>
       {choices.map((min) => (
-        <button key={min} type="button" className="min-h-14 rounded-s border border-cocoa-soft px-5 text-[19px] hover:border-milk" onClick={() => start(min, Date.now())}>
+        <button
+          key={min}
+          type="button"
+          className="min-h-14 rounded-s border border-cocoa-soft px-5 text-[19px] hover:border-milk"
+          onClick={() => start(min, Date.now())}
+        >
           Timer <span className="fig">{show(min)}</span>
         </button>
       ))}
@@ -276,7 +335,21 @@ function StepTimer({ step }: { readonly step: PlanStep }) {
   );
 }
 
-function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readonly version: number; readonly at: number | null; readonly awake: boolean; readonly offPlan: boolean; readonly onOffPlan: () => void; readonly onStep: (key: string) => void }) {
+function PassHeader({
+  version,
+  at,
+  awake,
+  offPlan,
+  onOffPlan,
+  onStep,
+}: {
+  readonly version: number;
+  readonly at: number | null;
+  readonly awake: boolean;
+  readonly offPlan: boolean;
+  readonly onOffPlan: () => void;
+  readonly onStep: (key: string) => void;
+}) {
   const { batchId, plan, state, client } = useOnPass();
   const { progress } = state;
   const [adding, setAdding] = useState(false);
@@ -284,7 +357,11 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
     <header className="border-b border-cocoa-line px-5 py-3 md:px-10">
       <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
         <p className="min-w-0 text-[17px]">
-          <Link href="/" className="mr-3 inline-flex min-h-11 items-center text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" title="Today (key 0)">
+          <Link
+            href="/"
+            className="mr-3 inline-flex min-h-11 items-center text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk"
+            title="Today (key 0)"
+          >
             Today
           </Link>
           <span className="font-[650]">{plan.sheetName}</span>
@@ -298,13 +375,27 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
           <OthersHere className="text-[15px] text-yolk">
             <span className="text-[15px] text-cocoa-soft">{state.batch.status !== 'running' ? 'over' : awake ? 'screen stays on' : 'screen may sleep'}</span>
           </OthersHere>
-          <Link href={`/mend?batch=${batchId}`} className="inline-flex min-h-11 items-center rounded-s border border-cocoa-soft px-3 text-[16px] hover:border-milk" title="Mend (key 8)">
+          <Link
+            href={`/mend?batch=${batchId}`}
+            className="inline-flex min-h-11 items-center rounded-s border border-cocoa-soft px-3 text-[16px] hover:border-milk"
+            title="Mend (key 8)"
+          >
             something is wrong
           </Link>
-          <button type="button" aria-expanded={adding} className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => setAdding(!adding)}>
+          <button
+            type="button"
+            aria-expanded={adding}
+            className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk"
+            onClick={() => setAdding(!adding)}
+          >
             timer
           </button>
-          <button type="button" aria-expanded={offPlan} className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={onOffPlan}>
+          <button
+            type="button"
+            aria-expanded={offPlan}
+            className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk"
+            onClick={onOffPlan}
+          >
             off the plan{progress.offPlan.length > 0 ? ` (${progress.offPlan.length})` : ''}
           </button>
           <span>
@@ -327,7 +418,11 @@ function PassHeader({ version, at, awake, offPlan, onOffPlan, onStep }: { readon
       {progress.pausedAt !== null && (
         <p role="status" className="mt-2 flex flex-wrap items-center gap-3 text-[18px] text-yolk">
           Paused; the timers go on by the clock.
-          <button type="button" className="min-h-11 rounded-s border border-yolk px-3" onClick={() => void client.act({ kind: 'off-plan', entry: { at: Date.now(), kind: 'resumed', words: 'Went on' } })}>
+          <button
+            type="button"
+            className="min-h-11 rounded-s border border-yolk px-3"
+            onClick={() => void client.act({ kind: 'off-plan', entry: { at: Date.now(), kind: 'resumed', words: 'Went on' } })}
+          >
             Go on
           </button>
         </p>

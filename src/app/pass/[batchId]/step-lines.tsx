@@ -43,14 +43,27 @@ export function StepLines({ lines, bare = false, tickAs = '' }: StepLinesProps) 
             <li key={l.lineId} className={`border-t border-cocoa-line ${byScale && l.lineId === next?.lineId ? '-mx-3 bg-cocoa-line/45 px-3' : ''}`}>
               <div className="flex items-center gap-2">
                 <label className="flex min-h-16 min-w-0 flex-1 cursor-pointer items-center gap-5 py-2 has-focus-visible:outline-2 has-focus-visible:outline-yolk">
-                  <input type="checkbox" className="peer sr-only" checked={ticked} onChange={(e) => void client.act({ kind: 'tick', line: tick, on: e.target.checked })} />
-                  <span aria-hidden="true" className={`flex size-9 shrink-0 items-center justify-center rounded-s border-2 ${ticked ? 'border-yolk bg-yolk text-ink' : 'border-cocoa-soft'}`}>
+                  <input
+                    type="checkbox"
+                    className="peer sr-only"
+                    checked={ticked}
+                    onChange={(e) => void client.act({ kind: 'tick', line: tick, on: e.target.checked })}
+                  />
+                  <span
+                    aria-hidden="true"
+                    className={`flex size-9 shrink-0 items-center justify-center rounded-s border-2 ${ticked ? 'border-yolk bg-yolk text-ink' : 'border-cocoa-soft'}`}
+                  >
                     {ticked && <Check size={24} />}
                   </span>
                   <span className={`fig min-w-[4.2em] text-right text-[clamp(26px,3.4vw,38px)] ${ticked ? 'text-cocoa-soft' : ''}`}>{shown}</span>
                   <span className={`min-w-0 text-[clamp(20px,2.4vw,27px)] leading-tight ${ticked ? 'text-cocoa-soft line-through' : ''}`}>{l.name}</span>
                 </label>
-                <button type="button" aria-label={`Another amount of ${l.name}`} className="min-h-12 shrink-0 px-2 text-[15px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => setEditing(editing === l.lineId ? null : l.lineId)}>
+                <button
+                  type="button"
+                  aria-label={`Another amount of ${l.name}`}
+                  className="min-h-12 shrink-0 px-2 text-[15px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk"
+                  onClick={() => setEditing(editing === l.lineId ? null : l.lineId)}
+                >
                   other<span className="max-sm:hidden"> amount</span>
                 </button>
               </div>
@@ -70,10 +83,19 @@ export function AmountSwitches() {
   const { inGrams, byScale, toggleUnit, toggleScale } = useOnPass().amounts;
   return (
     <div className="mt-1 flex flex-wrap gap-x-6">
-      <button type="button" className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={toggleUnit}>
+      <button
+        type="button"
+        className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk"
+        onClick={toggleUnit}
+      >
         {inGrams ? 'show the cook’s measure' : 'show grams'}
       </button>
-      <button type="button" aria-pressed={byScale} className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={toggleScale}>
+      <button
+        type="button"
+        aria-pressed={byScale}
+        className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk"
+        onClick={toggleScale}
+      >
         {byScale ? 'tick by hand' : 'weigh with the scale'}
       </button>
     </div>
@@ -90,7 +112,11 @@ function OtherAmount({ line, tick, onDone }: { readonly line: Line; readonly tic
   const put = (follow: boolean): void => {
     if (grams === null) return;
     if (follow && rescale) void client.act({ ...rescale, at: Date.now() });
-    else void client.act({ kind: 'off-plan', entry: { at: Date.now(), kind: 'more', words: `${line.name}: ${showGrams(grams)} instead of ${showGrams(line.massG * state.progress.scale)}` } });
+    else
+      void client.act({
+        kind: 'off-plan',
+        entry: { at: Date.now(), kind: 'more', words: `${line.name}: ${showGrams(grams)} instead of ${showGrams(line.massG * state.progress.scale)}` },
+      });
     void client.act({ kind: 'weigh', line: line.lineId, tick, grams });
     onDone();
   };
@@ -98,12 +124,30 @@ function OtherAmount({ line, tick, onDone }: { readonly line: Line; readonly tic
     <div className="flex flex-wrap items-center gap-3 pb-3 text-[17px]">
       <label className="flex items-center gap-2">
         What went in
-        <input autoFocus value={text} maxLength={30} inputMode="decimal" onChange={(e) => setText(e.target.value)} className="fig h-12 w-28 rounded-s border border-cocoa-line bg-transparent px-3 text-[22px] text-milk" />g
+        <input
+          autoFocus
+          value={text}
+          maxLength={30}
+          inputMode="decimal"
+          onChange={(e) => setText(e.target.value)}
+          className="fig h-12 w-28 rounded-s border border-cocoa-line bg-transparent px-3 text-[22px] text-milk"
+        />
+        g
       </label>
-      <button type="button" disabled={rescale === null} className="min-h-12 rounded-s bg-milk px-4 font-[650] text-ink disabled:opacity-50" onClick={() => put(true)}>
+      <button
+        type="button"
+        disabled={rescale === null}
+        className="min-h-12 rounded-s bg-milk px-4 font-[650] text-ink disabled:opacity-50"
+        onClick={() => put(true)}
+      >
         Scale the rest to it
       </button>
-      <button type="button" disabled={grams === null} className="min-h-12 rounded-s border border-cocoa-soft px-4 disabled:opacity-50" onClick={() => put(false)}>
+      <button
+        type="button"
+        disabled={grams === null}
+        className="min-h-12 rounded-s border border-cocoa-soft px-4 disabled:opacity-50"
+        onClick={() => put(false)}
+      >
         Only write it down
       </button>
       {text !== '' && grams === null && (
@@ -135,7 +179,18 @@ function OnTheScale({ line, tick }: { readonly line: Line; readonly tick: string
   const allowedG = Math.max(scaleStepG, 0.01 * targetG);
   const silentMs = scale ? now - scale.heardAt : null;
   const steady = netG !== null && (silentMs ?? 0) < SILENT_MS && since !== null && now - since.at >= STEADY_MS && scale?.line.stable !== false;
-  const phase = netG === null ? 'none' : (silentMs ?? 0) >= SILENT_MS ? 'silent' : netG < -2 * scaleStepG ? 'negative' : netG < targetG - allowedG ? 'under' : netG <= targetG + allowedG ? 'there' : 'over';
+  const phase =
+    netG === null
+      ? 'none'
+      : (silentMs ?? 0) >= SILENT_MS
+        ? 'silent'
+        : netG < -2 * scaleStepG
+          ? 'negative'
+          : netG < targetG - allowedG
+            ? 'under'
+            : netG <= targetG + allowedG
+              ? 'there'
+              : 'over';
   const put = (grams: number): void => void client.act({ kind: 'weigh', line: line.lineId, tick, grams });
   const done = useEffectEvent(put);
   const reached = phase === 'there' && steady;
@@ -163,10 +218,18 @@ function OnTheScale({ line, tick }: { readonly line: Line; readonly tick: string
             {scale?.line.unit === 'oz' && ' The scale shows ounces; this is in grams.'}
           </p>
           <div className="mt-2 h-3 overflow-hidden rounded-s bg-cocoa-line" aria-hidden="true">
-            <div className={`h-full ${phase === 'over' ? 'bg-beet' : 'bg-yolk'}`} style={{ width: `${Math.max(0, Math.min(100, (100 * (netG ?? 0)) / Math.max(targetG, 1)))}%` }} />
+            <div
+              className={`h-full ${phase === 'over' ? 'bg-beet' : 'bg-yolk'}`}
+              style={{ width: `${Math.max(0, Math.min(100, (100 * (netG ?? 0)) / Math.max(targetG, 1)))}%` }}
+            />
           </div>
         </div>
-        <button type="button" disabled={grossG === null} className="min-h-12 rounded-s border border-cocoa-soft px-4 text-[17px] disabled:opacity-50" onClick={() => setTareG(grossG)}>
+        <button
+          type="button"
+          disabled={grossG === null}
+          className="min-h-12 rounded-s border border-cocoa-soft px-4 text-[17px] disabled:opacity-50"
+          onClick={() => setTareG(grossG)}
+        >
           Tare
         </button>
       </div>

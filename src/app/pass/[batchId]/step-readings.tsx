@@ -29,12 +29,19 @@ export function StepReadings({ kinds }: { readonly kinds: readonly ReadingKind[]
   const write = (reading: ReadingKind) => (text: string) => void client.act({ kind: 'write', reading, text, was: fields[reading] ?? '' });
   const typedC = readReading('cream-temperature', fields['cream-temperature'] ?? '');
   const { whisk } = plan.forecast;
-  const warm = typedC.ok && whisk ? warmCreamSays(typedC.value, { massG: plan.forecast.massG * state.progress.scale, fatPct: whisk.fatPct, sugarPer100: whisk.sugarPer100, fridgeC }) : null;
+  const warm =
+    typedC.ok && whisk
+      ? warmCreamSays(typedC.value, { massG: plan.forecast.massG * state.progress.scale, fatPct: whisk.fatPct, sugarPer100: whisk.sugarPer100, fridgeC })
+      : null;
   const air = compareOutcome(plan.forecast, readingsFrom(fields)).find((c) => c.key === 'overrun');
   /** What an instrument shows now that would fit a field. */
   const offers = (kind: ReadingKind): readonly (readonly [label: string, text: string])[] => {
-    if (kind === 'cream-temperature') return devicesOf(feed, 'probe').map((p) => [`${plainNumber(p.line.value, 1)}\u00a0°C from ${p.label}`, `${p.line.value}`] as const);
-    if (kind === 'cup-liquid' || kind === 'cup-foam') return devicesOf(feed, 'scale').filter((s) => gramsOf(s.line) > 0).map((s) => [`${plainNumber(gramsOf(s.line), 0)}\u00a0g from the scale`, `${Math.round(gramsOf(s.line))}`] as const);
+    if (kind === 'cream-temperature')
+      return devicesOf(feed, 'probe').map((p) => [`${plainNumber(p.line.value, 1)}\u00a0°C from ${p.label}`, `${p.line.value}`] as const);
+    if (kind === 'cup-liquid' || kind === 'cup-foam')
+      return devicesOf(feed, 'scale')
+        .filter((s) => gramsOf(s.line) > 0)
+        .map((s) => [`${plainNumber(gramsOf(s.line), 0)}\u00a0g from the scale`, `${Math.round(gramsOf(s.line))}`] as const);
     return [];
   };
   return (
@@ -49,7 +56,12 @@ export function StepReadings({ kinds }: { readonly kinds: readonly ReadingKind[]
           )}
           <p className="flex flex-wrap gap-x-4">
             {offers(kind).map(([label, text]) => (
-              <button key={label} type="button" className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => write(kind)(text)}>
+              <button
+                key={label}
+                type="button"
+                className="min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk"
+                onClick={() => write(kind)(text)}
+              >
                 {label}
               </button>
             ))}

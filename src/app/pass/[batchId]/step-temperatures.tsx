@@ -41,7 +41,16 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
         <label className="text-[18px] text-cocoa-soft">
           Temperature now
           <span className="mt-1 flex items-center gap-2">
-            <input value={text} maxLength={12} inputMode="decimal" autoComplete="off" onChange={(e) => setText(e.target.value)} onKeyDown={(e) => e.key === 'Enter' && add()} aria-invalid={(text !== '' && !good) || undefined} className="fig h-14 w-32 rounded-s border border-cocoa-line bg-transparent px-3 text-[26px] text-milk aria-invalid:border-yolk" />
+            <input
+              value={text}
+              maxLength={12}
+              inputMode="decimal"
+              autoComplete="off"
+              onChange={(e) => setText(e.target.value)}
+              onKeyDown={(e) => e.key === 'Enter' && add()}
+              aria-invalid={(text !== '' && !good) || undefined}
+              className="fig h-14 w-32 rounded-s border border-cocoa-line bg-transparent px-3 text-[26px] text-milk aria-invalid:border-yolk"
+            />
             °C
             <button type="button" disabled={!good} className="min-h-12 rounded-s bg-milk px-4 font-[650] text-ink disabled:opacity-50" onClick={add}>
               Write it down
@@ -56,7 +65,12 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
               <p className="text-[18px] text-cocoa-soft">{p.label}</p>
               <p className="mt-1 flex h-14 items-center gap-3">
                 <span className="fig text-[26px]">{withUnit(plainNumber(p.line.value, 1), '°C')}</span>
-                <button type="button" aria-pressed={on} className={`min-h-12 rounded-s px-4 text-[16px] ${on ? 'bg-yolk font-[650] text-ink' : 'border border-cocoa-soft'}`} onClick={() => temperatures.logFrom(key, on ? null : p.line.id)}>
+                <button
+                  type="button"
+                  aria-pressed={on}
+                  className={`min-h-12 rounded-s px-4 text-[16px] ${on ? 'bg-yolk font-[650] text-ink' : 'border border-cocoa-soft'}`}
+                  onClick={() => temperatures.logFrom(key, on ? null : p.line.id)}
+                >
                   {on ? 'logging' : 'log it here'}
                 </button>
               </p>
@@ -73,11 +87,21 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
       <Verdict step={step} curve={curve} waterBoilsC={waterBoilsC} />
       {curve.length > 1 && (
         <div className="mt-3 h-52 rounded-s bg-paper p-2">
-          <LineChart points={curve.map(([x, y]) => ({ x, y }))} xName="min" yName="°C" band={step.tempC === null ? null : [step.tempC - 0.5, step.tempC + 0.5]} says={`${curve.length} temperatures over ${minutes(curve.at(-1)![0])}, now ${degrees(curve.at(-1)![1])}`} />
+          <LineChart
+            points={curve.map(([x, y]) => ({ x, y }))}
+            xName="min"
+            yName="°C"
+            band={step.tempC === null ? null : [step.tempC - 0.5, step.tempC + 0.5]}
+            says={`${curve.length} temperatures over ${minutes(curve.at(-1)![0])}, now ${degrees(curve.at(-1)![1])}`}
+          />
         </div>
       )}
       {series.length > 0 && (
-        <button type="button" className="mt-1 min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk" onClick={() => void temperatures.remove(series.at(-1)!)}>
+        <button
+          type="button"
+          className="mt-1 min-h-11 text-[16px] text-cocoa-soft underline decoration-dotted underline-offset-4 hover:text-milk"
+          onClick={() => void temperatures.remove(series.at(-1)!)}
+        >
           take the last away: {degrees(series.at(-1)!.tC)}
         </button>
       )}
@@ -95,12 +119,28 @@ function Verdict({ step, curve, waterBoilsC }: { readonly step: PlanStep; readon
   if (!heat) return null;
   const line = 'mt-3 text-[19px]';
   if (!last) {
-    const asks = { egg: 'Readings show whether the egg reaches the usual figure.', cooling: `The usual rule: ${COOLING_RULES[0]!.name}. Follow your local food code.`, syrup: 'The boiling point says how strong the syrup is.', reach: step.tempC === null ? '' : `To reach: ${degrees(step.tempC)}.` };
+    const asks = {
+      egg: 'Readings show whether the egg reaches the usual figure.',
+      cooling: `The usual rule: ${COOLING_RULES[0]!.name}. Follow your local food code.`,
+      syrup: 'The boiling point says how strong the syrup is.',
+      reach: step.tempC === null ? '' : `To reach: ${degrees(step.tempC)}.`,
+    };
     return <p className={`${line} text-cocoa-soft`}>{asks[heat.use]}</p>;
   }
   if (heat.use === 'syrup') {
     const strength = sugarPctAtBoil(last[1], waterBoilsC);
-    return <p className={line}>{strength.ok ? <>At {degrees(last[1])} it is <b className="fig">{withUnit(plainNumber(strength.value, 0), '%')}</b> sugar{step.tempC !== null && last[1] >= step.tempC ? ': it is there, off the hob.' : '.'}</> : strength.fault.says}</p>;
+    return (
+      <p className={line}>
+        {strength.ok ? (
+          <>
+            At {degrees(last[1])} it is <b className="fig">{withUnit(plainNumber(strength.value, 0), '%')}</b> sugar
+            {step.tempC !== null && last[1] >= step.tempC ? ': it is there, off the hob.' : '.'}
+          </>
+        ) : (
+          strength.fault.says
+        )}
+      </p>
+    );
   }
   if (heat.use === 'egg') {
     const verdict = eggVerdict(heat.egg, curve, heat.richInSugar, heat.rule);
@@ -108,7 +148,8 @@ function Verdict({ step, curve, waterBoilsC }: { readonly step: PlanStep; readon
     const v = verdict.value;
     return (
       <p className={line} data-verdict={v.reaches ? 'reaches' : 'does-not'}>
-        <b>{v.reaches ? 'Reaches the usual figure' : 'Does not reach the usual figure yet'}</b>: {EGG_KIND_NAMES[heat.egg]}, at most {degrees(v.peakC)}, worth {withUnit(plainNumber(v.equivalentMin, 1), 'min')} at {degrees(v.referenceC)} of {REFERENCE_MIN}. Follow your local food code.
+        <b>{v.reaches ? 'Reaches the usual figure' : 'Does not reach the usual figure yet'}</b>: {EGG_KIND_NAMES[heat.egg]}, at most {degrees(v.peakC)}, worth{' '}
+        {withUnit(plainNumber(v.equivalentMin, 1), 'min')} at {degrees(v.referenceC)} of {REFERENCE_MIN}. Follow your local food code.
       </p>
     );
   }
@@ -116,17 +157,31 @@ function Verdict({ step, curve, waterBoilsC }: { readonly step: PlanStep; readon
     const verdict = coolingVerdict(curve, COOLING_RULES[0]!);
     if (!verdict.ok) return <p className={line}>{verdict.fault.says}</p>;
     return (
-      <ul className={line} data-verdict={verdict.value.stages.some((s) => s.state === 'late') ? 'late' : verdict.value.stages.every((s) => s.state === 'met') ? 'met' : 'running'}>
+      <ul
+        className={line}
+        data-verdict={verdict.value.stages.some((s) => s.state === 'late') ? 'late' : verdict.value.stages.every((s) => s.state === 'met') ? 'met' : 'running'}
+      >
         {verdict.value.startMin === null && <li>The rule’s clock starts as it falls through {degrees(COOLING_RULES[0]!.fromC)}.</li>}
         {verdict.value.startMin !== null &&
           verdict.value.stages.map((s) => (
             <li key={s.toC}>
-              To {degrees(s.toC)} within {minutes(s.withinMin)}: <b>{s.state === 'met' ? `there after ${minutes(s.tookMin!)}` : s.state === 'late' ? 'too late by the usual rule' : `${minutes(Math.max(0, s.withinMin - (last[0] - verdict.value.startMin!)))} left`}</b>
+              To {degrees(s.toC)} within {minutes(s.withinMin)}:{' '}
+              <b>
+                {s.state === 'met'
+                  ? `there after ${minutes(s.tookMin!)}`
+                  : s.state === 'late'
+                    ? 'too late by the usual rule'
+                    : `${minutes(Math.max(0, s.withinMin - (last[0] - verdict.value.startMin!)))} left`}
+              </b>
             </li>
           ))}
         <li className="text-[16px] text-cocoa-soft">A usual rule, not the law: follow your local food code and a qualified person’s advice.</li>
       </ul>
     );
   }
-  return step.tempC === null ? null : <p className={line}>Now {degrees(last[1])}; to reach {degrees(step.tempC)}.</p>;
+  return step.tempC === null ? null : (
+    <p className={line}>
+      Now {degrees(last[1])}; to reach {degrees(step.tempC)}.
+    </p>
+  );
 }

@@ -46,20 +46,37 @@ export function TimerStrip({ onStep, adding, onAdded }: { readonly onStep: (key:
         const due = isDue(t, now);
         const mine = t.owner === '' || t.owner === tablet;
         return (
-          <div key={t.id} data-timer={t.id} className={`flex min-h-12 items-center gap-3 rounded-s border pr-1 pl-3 text-[17px] ${due ? 'border-yolk bg-yolk text-ink' : 'border-cocoa-line'}`}>
+          <div
+            key={t.id}
+            data-timer={t.id}
+            className={`flex min-h-12 items-center gap-3 rounded-s border pr-1 pl-3 text-[17px] ${due ? 'border-yolk bg-yolk text-ink' : 'border-cocoa-line'}`}
+          >
             <button type="button" className="flex min-h-11 items-center gap-2.5 text-left" onClick={() => onStep(t.id)}>
               {due && <BellRing size={19} aria-hidden="true" />}
               <span className="max-w-[15em] truncate">{t.name}</span>
-              <span className="fig text-[21px]" role="timer" aria-label={`${t.name}, ${t.seconds === null ? 'for' : due ? 'over by' : 'left'} ${clockFace(Math.abs(t.seconds === null ? elapsedS(t, now) : leftS(t, now)))}`}>
+              <span
+                className="fig text-[21px]"
+                role="timer"
+                aria-label={`${t.name}, ${t.seconds === null ? 'for' : due ? 'over by' : 'left'} ${clockFace(Math.abs(t.seconds === null ? elapsedS(t, now) : leftS(t, now)))}`}
+              >
                 {t.seconds === null ? clockFace(elapsedS(t, now)) : due ? `+${clockFace(-leftS(t, now))}` : clockFace(Math.ceil(leftS(t, now)))}
               </span>
             </button>
             {mine ? (
-              <button type="button" className="min-h-11 rounded-s px-2.5 text-[15px] underline decoration-dotted underline-offset-4" aria-label={`Stop ${t.name}`} onClick={() => void client.act({ kind: 'timer-stop', id: t.id, at: Date.now(), by: tablet })}>
+              <button
+                type="button"
+                className="min-h-11 rounded-s px-2.5 text-[15px] underline decoration-dotted underline-offset-4"
+                aria-label={`Stop ${t.name}`}
+                onClick={() => void client.act({ kind: 'timer-stop', id: t.id, at: Date.now(), by: tablet })}
+              >
                 stop
               </button>
             ) : (
-              <button type="button" className="min-h-11 rounded-s px-2.5 text-[15px] underline decoration-dotted underline-offset-4" onClick={() => void client.act({ kind: 'timer-take', id: t.id, by: tablet })}>
+              <button
+                type="button"
+                className="min-h-11 rounded-s px-2.5 text-[15px] underline decoration-dotted underline-offset-4"
+                onClick={() => void client.act({ kind: 'timer-take', id: t.id, by: tablet })}
+              >
                 on tablet {t.owner}: take over
               </button>
             )}
@@ -91,8 +108,24 @@ function NewTimer({ onDone }: { readonly onDone: () => void }) {
         onDone();
       }}
     >
-      <input aria-label="Name of the timer" placeholder="oven" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} className={`${field} w-40`} autoFocus />
-      <input aria-label="Minutes" placeholder="12 or 2:30" value={minutes} maxLength={8} onChange={(e) => setMinutes(e.target.value)} className={`${field} w-28`} aria-invalid={(minutes !== '' && !good) || undefined} />
+      <input
+        aria-label="Name of the timer"
+        placeholder="oven"
+        value={name}
+        maxLength={60}
+        onChange={(e) => setName(e.target.value)}
+        className={`${field} w-40`}
+        autoFocus
+      />
+      <input
+        aria-label="Minutes"
+        placeholder="12 or 2:30"
+        value={minutes}
+        maxLength={8}
+        onChange={(e) => setMinutes(e.target.value)}
+        className={`${field} w-28`}
+        aria-invalid={(minutes !== '' && !good) || undefined}
+      />
       <span className="text-cocoa-soft">min</span>
       <button type="submit" disabled={!good} className="min-h-12 rounded-s bg-milk px-4 text-[17px] font-[650] text-ink disabled:opacity-50">
         Start

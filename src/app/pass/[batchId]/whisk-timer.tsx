@@ -24,7 +24,9 @@ function words(phase: TimerPhase, marks: TimerMarks | null, s: number, stage: st
     case 'watch':
       return `Look now: ${stage} may be there; expected in ${showSeconds(Math.ceil(marks.opensS - s))}.`;
     case 'stop':
-      return marks.closesS === null ? 'Stop when it looks right: from here it changes little.' : `Stop now: ${showSeconds(Math.max(0, Math.ceil(marks.closesS - s)))} left.`;
+      return marks.closesS === null
+        ? 'Stop when it looks right: from here it changes little.'
+        : `Stop now: ${showSeconds(Math.max(0, Math.ceil(marks.closesS - s)))} left.`;
     case 'over':
       return `The window closed ${showSeconds(s - (marks.closesS ?? s))} ago: stop and look. Grains, or butter already? ‘Something is wrong’ above says what comes back, and with how much.`;
     case 'stopped':
@@ -72,7 +74,10 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const readHere = plan.steps.some((s) => s.whisks && s.partId === step.partId);
   const foundC = readHere ? readC(state.progress.fields['cream-temperature']) : null;
   const { stage: wholeStage } = plan.forecast;
-  const planned = useMemo(() => step.whisk ?? (step.whisks && whole ? { stage: wholeStage, earlyS: whole.low, opensS: whole.value, closesS: null, cream: null, egg: null } : null), [step, whole, wholeStage]);
+  const planned = useMemo(
+    () => step.whisk ?? (step.whisks && whole ? { stage: wholeStage, earlyS: whole.low, opensS: whole.value, closesS: null, cream: null, egg: null } : null),
+    [step, whole, wholeStage],
+  );
   const whisk = useMemo(() => planned && whiskAt(planned, foundC), [planned, foundC]);
   const tooWarm = planned !== null && whisk === null;
   const marks = timerMarks(whisk);
@@ -81,7 +86,8 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const live = useLive(whisk, timer, listens && whisk?.cream != null);
   const byLoad = live !== null && live.samples >= ENOUGH_SAMPLES;
   const s = elapsedS(clock, now);
-  const phase: TimerPhase = byLoad && running ? ({ whisking: 'whisking', soon: 'watch', stop: 'stop', over: 'over' } as const)[live.view.phase] : phaseOf(clock, marks, now);
+  const phase: TimerPhase =
+    byLoad && running ? ({ whisking: 'whisking', soon: 'watch', stop: 'stop', over: 'over' } as const)[live.view.phase] : phaseOf(clock, marks, now);
   const called = running ? callOf(phase) : null;
   useCall(called);
   const [waved, setWaved] = useState<CallPhase | null>(null);
@@ -94,16 +100,34 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
   const start = () => {
     allowSound();
     const at = Date.now();
-    void client.act({ kind: 'timer-start', id, name: ['whisk', ...(step.partName ? [step.partName.toLowerCase()] : []), ...(step.bowlful ? [`bowlful ${step.bowlful[0]}`] : [])].join(', '), seconds: null, at, by: tablet });
-    if (listens && whisk?.cream) void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-on', input: whisk.cream.input, startedAt: at }) }).catch(() => undefined);
+    void client.act({
+      kind: 'timer-start',
+      id,
+      name: ['whisk', ...(step.partName ? [step.partName.toLowerCase()] : []), ...(step.bowlful ? [`bowlful ${step.bowlful[0]}`] : [])].join(', '),
+      seconds: null,
+      at,
+      by: tablet,
+    });
+    if (listens && whisk?.cream)
+      void fetch('/api/instruments', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ act: 'whisk-on', input: whisk.cream.input, startedAt: at }),
+      }).catch(() => undefined);
   };
   const stop = () => {
     void client.act({ kind: 'timer-stop', id, at: Date.now(), by: tablet });
-    if (listens) void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-off' }) }).catch(() => undefined);
+    if (listens)
+      void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-off' }) }).catch(
+        () => undefined,
+      );
   };
   const slow = () => {
     void client.act({ kind: 'timer-slow', id, at: Date.now() });
-    if (listens) void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-slow' }) }).catch(() => undefined);
+    if (listens)
+      void fetch('/api/instruments', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ act: 'whisk-slow' }) }).catch(
+        () => undefined,
+      );
   };
   const big = 'min-h-16 rounded-s px-8 text-[22px] font-[650]';
   return (
@@ -116,7 +140,11 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
           <p className={`text-[clamp(20px,2.6vw,28px)] leading-tight font-[600] ${called ? 'text-yolk' : ''}`} role="status">
             {tooWarm ? `At ${foundC}\u00a0°C it churns before it stands: chill cream and bowl to 5\u00a0°C.` : says}
           </p>
-          {!tooWarm && foundC !== null && whisk?.cream && planned?.cream && foundC !== planned.cream.input.creamC && <p className="mt-1 text-[16px] text-cocoa-soft">Reckoned with the cream at {foundC}&nbsp;°C; the plan had {planned.cream.input.creamC}&nbsp;°C.</p>}
+          {!tooWarm && foundC !== null && whisk?.cream && planned?.cream && foundC !== planned.cream.input.creamC && (
+            <p className="mt-1 text-[16px] text-cocoa-soft">
+              Reckoned with the cream at {foundC}&nbsp;°C; the plan had {planned.cream.input.creamC}&nbsp;°C.
+            </p>
+          )}
           {sign && <p className="mt-1 text-[18px] text-cocoa-soft">It should look so: {inSentence(sign)}</p>}
           {live && <p className="mt-1 text-[16px] text-cocoa-soft">{sensorWords(live)}</p>}
           <div className="mt-4 flex flex-wrap items-center gap-3">
@@ -126,7 +154,11 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
               </button>
             )}
             {running && !mine && (
-              <button type="button" className="min-h-14 rounded-s border border-yolk px-5 text-[18px]" onClick={() => void client.act({ kind: 'timer-take', id, by: tablet })}>
+              <button
+                type="button"
+                className="min-h-14 rounded-s border border-yolk px-5 text-[18px]"
+                onClick={() => void client.act({ kind: 'timer-take', id, by: tablet })}
+              >
                 Tablet {timer?.owner} has this timer: take it over
               </button>
             )}
@@ -141,7 +173,11 @@ export function WhiskTimer({ step }: { readonly step: PlanStep }) {
               </button>
             )}
             {phase === 'stopped' && mine && (
-              <button type="button" className="min-h-14 rounded-s border border-cocoa-soft px-5 text-[18px]" onClick={() => void client.act({ kind: 'timer-clear', id, by: tablet })}>
+              <button
+                type="button"
+                className="min-h-14 rounded-s border border-cocoa-soft px-5 text-[18px]"
+                onClick={() => void client.act({ kind: 'timer-clear', id, by: tablet })}
+              >
                 Clear
               </button>
             )}

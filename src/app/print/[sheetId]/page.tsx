@@ -37,7 +37,8 @@ export default async function PrintSheet({ params }: { readonly params: Promise<
         <div>
           <h1 className="text-[26px] leading-tight">{stored.doc.name}</h1>
           <p className="mt-1">
-            {FAMILY_NAMES[stored.doc.family]}; <span className="fig">{stored.doc.portions}</span> portions of <span className="fig">{showGrams(s.mixture.massG / stored.doc.portions)}</span>; {stored.doc.vessel.name}, {vesselSize(stored.doc.vessel)}
+            {FAMILY_NAMES[stored.doc.family]}; <span className="fig">{stored.doc.portions}</span> portions of{' '}
+            <span className="fig">{showGrams(s.mixture.massG / stored.doc.portions)}</span>; {stored.doc.vessel.name}, {vesselSize(stored.doc.vessel)}
           </p>
           <p className="text-[13.5px] text-ink-soft">
             {facts.rules.kitchenName}, version {stored.version}, printed {printed.toISOString().slice(0, 10)}
@@ -58,7 +59,9 @@ export default async function PrintSheet({ params }: { readonly params: Promise<
               <tbody>
                 {a.reading.lines.map((l) => (
                   <tr key={l.line.id} className="border-t border-steel align-baseline">
-                    <td className="fig w-[64px] py-0.5 pr-2 text-right text-[14.5px]">{l.read ? (l.kind === 'loss' ? `−${showGrams(-l.read.massG)}` : showGrams(l.read.massG)) : '–'}</td>
+                    <td className="fig w-[64px] py-0.5 pr-2 text-right text-[14.5px]">
+                      {l.read ? (l.kind === 'loss' ? `−${showGrams(-l.read.massG)}` : showGrams(l.read.massG)) : '–'}
+                    </td>
                     <td className="py-0.5">{l.read ? lineName(l) : l.line.text}</td>
                     <td className="py-0.5 pl-2 text-right text-ink-soft">{l.cooksMeasure}</td>
                     <td className="fig w-[22px] py-0.5 text-right font-medium text-ink-soft">{number(l.line.stepId)}</td>
@@ -90,7 +93,8 @@ export default async function PrintSheet({ params }: { readonly params: Promise<
         </section>
       )}
       <footer className="mt-3 border-t-2 border-ink pt-2 text-[13.5px]">
-        {allergens.length > 0 ? `Allergens: ${allergens.join(', ')}.` : 'No listed allergens.'} {ethanolG > 0.1 ? `Alcohol ${plainNumber(ethanolG, 1)}\u00a0g a portion. ` : ''}
+        {allergens.length > 0 ? `Allergens: ${allergens.join(', ')}.` : 'No listed allergens.'}{' '}
+        {ethanolG > 0.1 ? `Alcohol ${plainNumber(ethanolG, 1)}\u00a0g a portion. ` : ''}
         Keeping, eggs and allergens: follow your local food code and a qualified person’s advice.
       </footer>
     </div>

@@ -29,7 +29,8 @@ const REFRESH_S = 60;
 const row = (t: PlannedTask, day: string, zone: string): string =>
   `<li class="${t.done ? 'behind' : t.running ? 'now' : ''}"><b>${escaped(whenSays(t, day, zone))}</b><span>${escaped(t.name)}<span class="of">${escaped(t.dish)}${t.done ? ', behind' : t.running ? ', in hand' : ''}</span></span><span class="takes">${t.end > t.start ? escaped(showSpan(t.end - t.start)) : ''}</span></li>`;
 
-const rows = (title: string, tasks: readonly PlannedTask[], day: string, zone: string): string => (tasks.length === 0 ? '' : `<section><h2>${escaped(title)}</h2><ul>${tasks.map((t) => row(t, day, zone)).join('')}</ul></section>`);
+const rows = (title: string, tasks: readonly PlannedTask[], day: string, zone: string): string =>
+  tasks.length === 0 ? '' : `<section><h2>${escaped(title)}</h2><ul>${tasks.map((t) => row(t, day, zone)).join('')}</ul></section>`;
 
 /**
  * The day sheet of a service to look at, by days: whole in itself, without a script or a way further into the kitchen.
@@ -49,8 +50,18 @@ export function seenPage(kitchenName: string, service: Service, answer: Result<S
         .join('')
     : `<h1>${escaped(name)}</h1><p class="served">There is no plan just now. ${escaped(why)}</p>`;
   const title = escaped(`${name}, day sheet`);
-  return ownPage({ title, more: STYLE, refreshS: REFRESH_S, body: `<main><p class="kitchen">${markOf(24)}${escaped([kitchenName, name].filter(Boolean).join(': '))}</p>${days}<footer>As planned at ${clockOf(now, zone)}; it comes anew each minute. To look at only.</footer></main>` });
+  return ownPage({
+    title,
+    more: STYLE,
+    refreshS: REFRESH_S,
+    body: `<main><p class="kitchen">${markOf(24)}${escaped([kitchenName, name].filter(Boolean).join(': '))}</p>${days}<footer>As planned at ${clockOf(now, zone)}; it comes anew each minute. To look at only.</footer></main>`,
+  });
 }
 
 /** Where a link no longer shows anything. */
-export const overPage = (): string => ownPage({ title: 'Soft Peak', more: STYLE, body: `<main><p class="kitchen">${markOf(24)}Soft Peak</p><h1>This link is over</h1><p class="served">It was taken back, its week has passed, or its service is no longer there. Ask the kitchen for a new one.</p></main>` });
+export const overPage = (): string =>
+  ownPage({
+    title: 'Soft Peak',
+    more: STYLE,
+    body: `<main><p class="kitchen">${markOf(24)}Soft Peak</p><h1>This link is over</h1><p class="served">It was taken back, its week has passed, or its service is no longer there. Ask the kitchen for a new one.</p></main>`,
+  });

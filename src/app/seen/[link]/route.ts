@@ -19,5 +19,7 @@ export async function GET(_request: Request, { params }: { readonly params: Prom
   const access = serviceId === null ? null : kitchen();
   const service = serviceId !== null && access?.ok ? getService(access.db, serviceId) : null;
   if (!service || !access?.ok) return new Response(overPage(), { status: 404, headers: HEADERS });
-  return new Response(seenPage(readKitchenFacts(access.db).rules.kitchenName, service.doc, await planOf(service.id, now), Math.floor(now / 60_000)), { headers: HEADERS });
+  return new Response(seenPage(readKitchenFacts(access.db).rules.kitchenName, service.doc, await planOf(service.id, now), Math.floor(now / 60_000)), {
+    headers: HEADERS,
+  });
 }

@@ -109,7 +109,15 @@ export function gridOf(b: BodySpec): Grid {
   const { z, layer } = bordersOf(b.layers, b.up);
   const [n1, n2, n3] = [b.across, layer.length, b.kind === 'brick' ? (b.along ?? b.across) : 1];
   const cells = n1 * n2 * n3;
-  const grid = { volumeM3: new Float64Array(cells), of: new Uint8Array(cells), startC: new Float64Array(cells), low: three(cells), high: three(cells), lowFace: three(cells), highFace: three(cells) };
+  const grid = {
+    volumeM3: new Float64Array(cells),
+    of: new Uint8Array(cells),
+    startC: new Float64Array(cells),
+    low: three(cells),
+    high: three(cells),
+    lowFace: three(cells),
+    highFace: three(cells),
+  };
   const materials = [...new Set(b.layers.map((l) => l.material))];
   const mid = (j: number): number => (z[j]! + z[j + 1]!) / 2;
   const widthM = Float64Array.from({ length: n2 }, (_, j) => b.half(mid(j)));

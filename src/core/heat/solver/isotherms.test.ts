@@ -13,7 +13,13 @@ const fieldOf = (rule: (x: number, z: number) => number): SectionField => {
 describe('a field between the middles of its cells', () => {
   const flat = fieldOf(() => 4);
   it('is the same everywhere where it is the same in every cell', () => {
-    fc.assert(fc.property(fc.double({ min: -80, max: 80, noNaN: true }), fc.double({ min: -20, max: 80, noNaN: true }), (x, z) => void expect(valueAt(flat, x, z)).toBeCloseTo(4, 12)));
+    fc.assert(
+      fc.property(
+        fc.double({ min: -80, max: 80, noNaN: true }),
+        fc.double({ min: -20, max: 80, noNaN: true }),
+        (x, z) => void expect(valueAt(flat, x, z)).toBeCloseTo(4, 12),
+      ),
+    );
   });
   it('is what the cell has, in its middle', () => {
     const f = fieldOf((x, z) => 3 * x - z * z);
@@ -29,7 +35,13 @@ describe('a field between the middles of its cells', () => {
   });
   it('is mirrored about the middle, and beyond the outermost cells as in them', () => {
     const f = fieldOf((x, z) => x + z);
-    fc.assert(fc.property(fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), (x, z) => void expect(valueAt(f, -x, z)).toBe(valueAt(f, x, z))));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        (x, z) => void expect(valueAt(f, -x, z)).toBe(valueAt(f, x, z)),
+      ),
+    );
     expect(valueAt(f, 500, 5)).toBeCloseTo(f.value[7]!, 12);
     expect(valueAt(f, 10, -9)).toBe(valueAt(f, 10, 5));
     expect(valueAt(f, 10, 99)).toBe(valueAt(f, 10, 45));
@@ -52,10 +64,20 @@ describe('lines of one value', () => {
     const f = fieldOf((x, z) => x + 2 * z);
     const stretches = isotherm(f, 50);
     expect(stretches.length).toBeGreaterThan(3);
-    for (const [x0, z0, x1, z1] of stretches) for (const [x, z] of [[x0, z0], [x1, z1]] as const) if (x > 3) expect(x + 2 * z).toBeCloseTo(50, 6);
+    for (const [x0, z0, x1, z1] of stretches)
+      for (const [x, z] of [
+        [x0, z0],
+        [x1, z1],
+      ] as const)
+        if (x > 3) expect(x + 2 * z).toBeCloseTo(50, 6);
   });
   it('are none outside its range, and round numbers inside', () => {
-    expect(isotherm(fieldOf((x) => x), 500)).toEqual([]);
+    expect(
+      isotherm(
+        fieldOf((x) => x),
+        500,
+      ),
+    ).toEqual([]);
     expect(roundValues(4.1, 19.7)).toEqual([5, 10, 15]);
     expect(roundValues(-20, -18)).toEqual([-20, -19.5, -19, -18.5, -18]);
     expect(roundValues(4, 4)).toEqual([]);

@@ -32,7 +32,11 @@ export function isotherm(f: SectionField, value: number): readonly Stretch[] {
   type P = ReturnType<typeof point>;
   const triangle = (a: P, b: P, c: P): void => {
     const cuts: [number, number][] = [];
-    for (const [p, q] of [[a, b], [b, c], [c, a]] as const) {
+    for (const [p, q] of [
+      [a, b],
+      [b, c],
+      [c, a],
+    ] as const) {
       if (p.v < value === q.v < value) continue;
       const t = (value - p.v) / (q.v - p.v);
       cuts.push([p.x + (q.x - p.x) * t, p.z + (q.z - p.z) * t]);

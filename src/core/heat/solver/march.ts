@@ -85,7 +85,13 @@ export function march(input: MarchInput): Result<March> {
   const airC = airs.map((a) => a.setC);
   const coldestAir = Math.min(...airC);
   const warmestAir = Math.max(...airC);
-  const toLose = grid.material.map((m) => Math.max(1e-6, Math.abs(heatAt(m, Math.max(...grid.startC)) - heatAt(m, coldestAir)), Math.abs(heatAt(m, Math.min(...grid.startC)) - heatAt(m, warmestAir))));
+  const toLose = grid.material.map((m) =>
+    Math.max(
+      1e-6,
+      Math.abs(heatAt(m, Math.max(...grid.startC)) - heatAt(m, coldestAir)),
+      Math.abs(heatAt(m, Math.min(...grid.startC)) - heatAt(m, warmestAir)),
+    ),
+  );
   const warms = input.untilC !== null && Math.max(...grid.startC) < input.untilC;
   const tables = tablesOf(grid.material);
   const perMass = mass.map((m) => 1 / m);
@@ -159,7 +165,16 @@ function tablesOf(materials: readonly Material[]): Tables {
     materials.forEach((m, i) => all.set(of(m), i * n));
     return all;
   };
-  return { k: join((m) => m.k, nk), c: join(capacities, nc), nk, nc, t: join((m) => m.tOfH, nt), nt, h0: Float64Array.from(materials, (m) => m.h[0]!), perH: Float64Array.from(materials, (m) => 1 / m.hStep) };
+  return {
+    k: join((m) => m.k, nk),
+    c: join(capacities, nc),
+    nk,
+    nc,
+    t: join((m) => m.tOfH, nt),
+    nt,
+    h0: Float64Array.from(materials, (m) => m.h[0]!),
+    perH: Float64Array.from(materials, (m) => 1 / m.hStep),
+  };
 }
 
 /** J/gK over ±0.1 °C, at every point of the heat table. */
@@ -235,7 +250,19 @@ class Line {
 }
 
 /** One implicit step along every line of one direction; returns the heat that left through its ends, J. */
-function sweep(grid: Grid, d: 0 | 1 | 2, T: Float64Array, H: Float64Array, K: Float64Array, C: Float64Array, perMass: Float64Array, airC: readonly number[], dt: number, w: Line, tables: Tables): number {
+function sweep(
+  grid: Grid,
+  d: 0 | 1 | 2,
+  T: Float64Array,
+  H: Float64Array,
+  K: Float64Array,
+  C: Float64Array,
+  perMass: Float64Array,
+  airC: readonly number[],
+  dt: number,
+  w: Line,
+  tables: Tables,
+): number {
   const [n1, n2, n3] = grid.n;
   const n = grid.n[d];
   const stride = d === 0 ? 1 : d === 1 ? n1 : n1 * n2;
@@ -265,7 +292,25 @@ function sweep(grid: Grid, d: 0 | 1 | 2, T: Float64Array, H: Float64Array, K: Fl
 }
 
 /** The equations of one line. Only flat arrays and numbers come in here and below: these three loops are where the time goes. */
-function assemble(first: number, stride: number, n: number, T: Float64Array, K: Float64Array, C: Float64Array, lowG: Float64Array, highG: Float64Array, gLow: number, gHigh: number, lowAir: number, highAir: number, perDt: number, a: Float64Array, b: Float64Array, c: Float64Array, r: Float64Array): void {
+function assemble(
+  first: number,
+  stride: number,
+  n: number,
+  T: Float64Array,
+  K: Float64Array,
+  C: Float64Array,
+  lowG: Float64Array,
+  highG: Float64Array,
+  gLow: number,
+  gHigh: number,
+  lowAir: number,
+  highAir: number,
+  perDt: number,
+  a: Float64Array,
+  b: Float64Array,
+  c: Float64Array,
+  r: Float64Array,
+): void {
   let toPrevious = gLow;
   let previous = lowAir;
   let now = T[first]!;
@@ -314,7 +359,21 @@ function solve(n: number, a: Float64Array, b: Float64Array, c: Float64Array, r: 
 }
 
 /** What the fluxes brought to each cell of a line, and its temperature from that. */
-function settle(first: number, stride: number, n: number, T: Float64Array, H: Float64Array, C: Float64Array, r: Float64Array, perMass: Float64Array, of: Uint8Array, tOfH: Float64Array, nt: number, h0: Float64Array, perH: Float64Array): void {
+function settle(
+  first: number,
+  stride: number,
+  n: number,
+  T: Float64Array,
+  H: Float64Array,
+  C: Float64Array,
+  r: Float64Array,
+  perMass: Float64Array,
+  of: Uint8Array,
+  tOfH: Float64Array,
+  nt: number,
+  h0: Float64Array,
+  perH: Float64Array,
+): void {
   for (let i = 0, at = first; i < n; i++, at += stride) {
     const heat = H[at]! + C[at]! * (r[i]! - T[at]!);
     H[at] = heat;

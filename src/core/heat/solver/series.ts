@@ -17,7 +17,10 @@ function rootsIn(f: (z: number) => number, intervals: (n: number) => readonly [n
 
 /** θ in the middle of an infinite slab. @param bi h·L/k, L half the thickness. @param fo α·t/L². */
 export function slabTheta(bi: number, fo: number): number {
-  const zeta = rootsIn((z) => z * Math.tan(z) - bi, (n) => [n * Math.PI + 1e-12, n * Math.PI + Math.PI / 2 - 1e-12]);
+  const zeta = rootsIn(
+    (z) => z * Math.tan(z) - bi,
+    (n) => [n * Math.PI + 1e-12, n * Math.PI + Math.PI / 2 - 1e-12],
+  );
   return zeta.reduce((sum, z) => sum + ((4 * Math.sin(z)) / (2 * z + Math.sin(2 * z))) * Math.exp(-z * z * fo), 0);
 }
 
@@ -62,7 +65,16 @@ function cylinderTerms(bi: number): readonly (readonly [z: number, a: number])[]
  * Plank's time to freeze, s (published 1913): ρ·Δh/(T_f − T_air)·(P·d/h + R·d²/k).
  * @param shape P and R: 1/2, 1/8 for a slab of thickness d; 1/4, 1/16 for a long cylinder of diameter d.
  */
-export function plankS(shape: 'slab' | 'cylinder', rhoKgPerM3: number, dhJPerKg: number, freezingC: number, airC: number, dM: number, h: number, k: number): number {
+export function plankS(
+  shape: 'slab' | 'cylinder',
+  rhoKgPerM3: number,
+  dhJPerKg: number,
+  freezingC: number,
+  airC: number,
+  dM: number,
+  h: number,
+  k: number,
+): number {
   const [p, r] = shape === 'slab' ? [1 / 2, 1 / 8] : [1 / 4, 1 / 16];
   return ((rhoKgPerM3 * dhJPerKg) / (freezingC - airC)) * ((p * dM) / h + (r * dM * dM) / k);
 }

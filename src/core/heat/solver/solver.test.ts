@@ -41,7 +41,15 @@ function invert(f: (t: number) => number, value: number): number {
   }
   return a;
 }
-const body = (kind: BodySpec['kind'], half: number, height: number, faces: { side: Face; bottom: Face; top: Face }, cells: [number, number, number?], material: Material = plain, startC = 20): BodySpec => ({
+const body = (
+  kind: BodySpec['kind'],
+  half: number,
+  height: number,
+  faces: { side: Face; bottom: Face; top: Face },
+  cells: [number, number, number?],
+  material: Material = plain,
+  startC = 20,
+): BodySpec => ({
   kind,
   half: () => half,
   halfLength: () => half,
@@ -122,7 +130,8 @@ describe('freezing', () => {
     const m = gel();
     for (const tC of [startC, startC + 0.02, startC + 1]) expect(heatAt(m, tC)).toBeCloseTo(exact.at(tC), 3);
     expect(Math.abs(temperatureAt(m, exact.at(startC)) - startC)).toBeLessThan(0.02);
-    const lag = (from: number): number => when(run(body('long', 1, 0.05, { side: shut, bottom: face(40), top: face(40) }, [1, 40], m, from), { airC: -25, untilC: -5.2, step: 0.015 }), -5);
+    const lag = (from: number): number =>
+      when(run(body('long', 1, 0.05, { side: shut, bottom: face(40), top: face(40) }, [1, 40], m, from), { airC: -25, untilC: -5.2, step: 0.015 }), -5);
     // A hundredth of a degree warmer has no more than its own heat to lose: nothing jumps.
     expect(lag(startC + 0.01) / lag(startC)).toBeLessThan(1.003);
   }, 60_000);
@@ -132,7 +141,10 @@ describe('freezing', () => {
     expect(materialOf('hot', m, 16, 0, 60).rhoKgPerM3).toBeLessThan(0.985 * materialOf('cold', m, 16, 0).rhoKgPerM3);
   });
   it('a sweet terrine against a grid and steps twice as fine: within 1 %', () => {
-    const spec = (across: number, up: number): BodySpec => ({ ...body('long', 0.037, 0.055, { side: face(6.8), bottom: face(7), top: face(6.5) }, [across, up], sweet(), 12), half: (z) => 0.034 + 0.1 * z });
+    const spec = (across: number, up: number): BodySpec => ({
+      ...body('long', 0.037, 0.055, { side: face(6.8), bottom: face(7), top: face(6.5) }, [across, up], sweet(), 12),
+      half: (z) => 0.034 + 0.1 * z,
+    });
     const coarse = run(spec(16, 24), { airC: -20, untilC: -15.2 });
     const fine = run(spec(32, 48), { airC: -20, untilC: -15.2, step: 0.015 });
     for (const t of [-5, -15]) expect(Math.abs(when(coarse, t) / when(fine, t) - 1)).toBeLessThan(0.01);
@@ -142,24 +154,46 @@ describe('freezing', () => {
 describe('what must hold', () => {
   it('heat is accounted for to round-off, freezing and layers included', () => {
     fc.assert(
-      fc.property(fc.double({ min: 2, max: 60, noNaN: true }), fc.double({ min: -25, max: 5, noNaN: true }), fc.double({ min: 0.01, max: 0.08, noNaN: true }), fc.double({ min: 5, max: 80, noNaN: true }), (h, airC, height, startC) => {
-        const m = run({ ...body('round', 0.04, height, { side: face(h), bottom: face(h), top: face(h / 2) }, [6, 10], sweet(), startC), layers: [{ material: sweet(), fromM: 0, toM: height / 2, startC }, { material: gel(), fromM: height / 2, toM: height, startC: startC / 2 }] }, { airC, mostH: 6 });
-        expect(Math.abs(m.gaveJ - m.lostJ)).toBeLessThan(0.005 * Math.abs(m.lostJ) + 1e-6);
-      }),
+      fc.property(
+        fc.double({ min: 2, max: 60, noNaN: true }),
+        fc.double({ min: -25, max: 5, noNaN: true }),
+        fc.double({ min: 0.01, max: 0.08, noNaN: true }),
+        fc.double({ min: 5, max: 80, noNaN: true }),
+        (h, airC, height, startC) => {
+          const m = run(
+            {
+              ...body('round', 0.04, height, { side: face(h), bottom: face(h), top: face(h / 2) }, [6, 10], sweet(), startC),
+              layers: [
+                { material: sweet(), fromM: 0, toM: height / 2, startC },
+                { material: gel(), fromM: height / 2, toM: height, startC: startC / 2 },
+              ],
+            },
+            { airC, mostH: 6 },
+          );
+          expect(Math.abs(m.gaveJ - m.lostJ)).toBeLessThan(0.005 * Math.abs(m.lostJ) + 1e-6);
+        },
+      ),
       { numRuns: 25 },
     );
   }, 60_000);
   it('colder air, thinner, or a better face is never slower; a film never faster', () => {
-    const time = (h: number, airC: number, height: number, top = h): number => when(run(body('round', 0.05, height, { side: face(h), bottom: face(h), top: face(top) }, [8, 12], sweet(), 25), { airC, untilC: 8, mostH: 500 }), 8.5);
+    const time = (h: number, airC: number, height: number, top = h): number =>
+      when(run(body('round', 0.05, height, { side: face(h), bottom: face(h), top: face(top) }, [8, 12], sweet(), 25), { airC, untilC: 8, mostH: 500 }), 8.5);
     fc.assert(
-      fc.property(fc.double({ min: 4, max: 40, noNaN: true }), fc.double({ min: -20, max: 4, noNaN: true }), fc.double({ min: 0.02, max: 0.09, noNaN: true }), fc.double({ min: 1.05, max: 2, noNaN: true }), (h, airC, height, factor) => {
-        const now = time(h, airC, height);
-        const grace = 1.004;
-        expect(time(h * factor, airC, height)).toBeLessThanOrEqual(now * grace);
-        expect(time(h, airC - 2 * factor, height)).toBeLessThanOrEqual(now * grace);
-        expect(time(h, airC, height / factor)).toBeLessThanOrEqual(now * grace);
-        expect(time(h, airC, height, 1 / (1 / h + 0.02)) * grace).toBeGreaterThanOrEqual(now);
-      }),
+      fc.property(
+        fc.double({ min: 4, max: 40, noNaN: true }),
+        fc.double({ min: -20, max: 4, noNaN: true }),
+        fc.double({ min: 0.02, max: 0.09, noNaN: true }),
+        fc.double({ min: 1.05, max: 2, noNaN: true }),
+        (h, airC, height, factor) => {
+          const now = time(h, airC, height);
+          const grace = 1.004;
+          expect(time(h * factor, airC, height)).toBeLessThanOrEqual(now * grace);
+          expect(time(h, airC - 2 * factor, height)).toBeLessThanOrEqual(now * grace);
+          expect(time(h, airC, height / factor)).toBeLessThanOrEqual(now * grace);
+          expect(time(h, airC, height, 1 / (1 / h + 0.02)) * grace).toBeGreaterThanOrEqual(now);
+        },
+      ),
       { numRuns: 20 },
     );
   }, 60_000);
@@ -173,9 +207,24 @@ describe('what must hold', () => {
   it('a layered slab between two airs comes to the exact steady state', () => {
     const good = constantMaterial(1000, 2, 2);
     const poor = constantMaterial(1000, 2, 0.1);
-    const spec: BodySpec = { ...body('long', 1, 0.04, { side: shut, bottom: { h: 20, air: 1 }, top: { h: 10, air: 0 } }, [1, 20]), layers: [{ material: good, fromM: 0, toM: 0.02, startC: 10 }, { material: poor, fromM: 0.02, toM: 0.04, startC: 10 }] };
+    const spec: BodySpec = {
+      ...body('long', 1, 0.04, { side: shut, bottom: { h: 20, air: 1 }, top: { h: 10, air: 0 } }, [1, 20]),
+      layers: [
+        { material: good, fromM: 0, toM: 0.02, startC: 10 },
+        { material: poor, fromM: 0.02, toM: 0.04, startC: 10 },
+      ],
+    };
     const grid = gridOf(spec);
-    const m = march({ grid, airs: [{ setC: 0, uaWPerK: null, bodies: 1 }, { setC: 30, uaWPerK: null, bodies: 1 }], mostH: 200, untilC: null, frames: 4 });
+    const m = march({
+      grid,
+      airs: [
+        { setC: 0, uaWPerK: null, bodies: 1 },
+        { setC: 30, uaWPerK: null, bodies: 1 },
+      ],
+      mostH: 200,
+      untilC: null,
+      frames: 4,
+    });
     if (!m.ok) throw new Error(m.fault.says);
     const r = [1 / 20, 0.02 / 2, 0.02 / 0.1, 1 / 10];
     const q = 30 / r.reduce((a, b) => a + b, 0);
@@ -187,7 +236,12 @@ describe('what must hold', () => {
   });
   it('a full shelf warms the fridge, and the more stands there the slower', () => {
     const at = (bodies: number): March => {
-      const m = march({ grid: gridOf(body('round', 0.08, 0.08, { side: face(7), bottom: face(7), top: face(7) }, [8, 10])), airs: [{ setC: 4, uaWPerK: 7, bodies }], mostH: 40, untilC: 8 });
+      const m = march({
+        grid: gridOf(body('round', 0.08, 0.08, { side: face(7), bottom: face(7), top: face(7) }, [8, 10])),
+        airs: [{ setC: 4, uaWPerK: 7, bodies }],
+        mostH: 40,
+        untilC: 8,
+      });
       if (!m.ok) throw new Error(m.fault.says);
       return m.value;
     };
@@ -196,9 +250,11 @@ describe('what must hold', () => {
   });
   it('heat and temperature come back from the tables', () => {
     const m = sweet();
-    fc.assert(fc.property(fc.double({ min: -35, max: 90, noNaN: true }), (t) => {
-      expect(Math.abs(temperatureAt(m, heatAt(m, t)) - t)).toBeLessThan(0.05);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: -35, max: 90, noNaN: true }), (t) => {
+        expect(Math.abs(temperatureAt(m, heatAt(m, t)) - t)).toBeLessThan(0.05);
+      }),
+    );
   });
   it('stops when it is asked to, and refuses nothing', () => {
     const grid = gridOf(body('round', 0.05, 0.05, { side: face(5), bottom: face(5), top: face(5) }, [8, 8]));
@@ -222,7 +278,11 @@ describe('the draught of a hot surface', () => {
   });
   it('a thin plate of one temperature cools as the closed solution of h = h₀ + rΔ says', () => {
     const thickM = 0.01;
-    const m = run(body('long', 1, thickM, { side: shut, bottom: still, top: still }, [1, 4], constantMaterial(RHO, C, 500), 80), { airC: 4, untilC: 9, step: 0.01 });
+    const m = run(body('long', 1, thickM, { side: shut, bottom: still, top: still }, [1, 4], constantMaterial(RHO, C, 500), 80), {
+      airC: 4,
+      untilC: 9,
+      step: 0.01,
+    });
     const of = (d: number): number => Math.log(d / (7 + DRAUGHT_PER_K * d));
     const seconds = (RHO * C * 1000 * thickM * (of(76) - of(6))) / (2 * 7);
     expect(when(m, 10) / seconds).toBeCloseTo(1, 2);

@@ -15,7 +15,8 @@ export function brokenBy(project: Project, placed: readonly Placed[]): readonly 
     for (const [k, m] of p.machines.entries()) {
       if (!t.oneOf[k]?.includes(m)) broken.push(`${t.id} has ${m}, which it did not ask for`);
       const machine = project.machines.find((x) => x.id === m)!;
-      if (machine.open && t.at === null && !machine.open.some(([a, b]) => a <= p.start && p.start + t.minutes <= b)) broken.push(`${t.id} is outside the hours of ${m}`);
+      if (machine.open && t.at === null && !machine.open.some(([a, b]) => a <= p.start && p.start + t.minutes <= b))
+        broken.push(`${t.id} is outside the hours of ${m}`);
     }
   }
   for (const g of project.gaps) {
@@ -25,9 +26,15 @@ export function brokenBy(project: Project, placed: readonly Placed[]): readonly 
     if (g.max !== null && wait > g.max) broken.push(`${g.from} to ${g.to}: ${wait} min, at most ${g.max}`);
   }
   const busy = (who: string): { from: number; to: number; amount: number; setting: string | null }[] => [
-    ...project.tasks.flatMap((t, i) => (placed[i]!.machines.includes(who) && t.minutes > 0 ? [{ from: start(t.id), to: end(t.id), amount: 1, setting: null }] : [])),
-    ...project.tasks.flatMap((t) => t.uses.filter((u) => u.pool === who && t.minutes > 0).map((u) => ({ from: start(t.id), to: end(t.id), amount: u.amount, setting: u.setting ?? null }))),
-    ...project.stays.filter((s) => s.use.pool === who && start(s.until) > start(s.from)).map((s) => ({ from: start(s.from), to: start(s.until), amount: s.use.amount, setting: s.use.setting ?? null })),
+    ...project.tasks.flatMap((t, i) =>
+      placed[i]!.machines.includes(who) && t.minutes > 0 ? [{ from: start(t.id), to: end(t.id), amount: 1, setting: null }] : [],
+    ),
+    ...project.tasks.flatMap((t) =>
+      t.uses.filter((u) => u.pool === who && t.minutes > 0).map((u) => ({ from: start(t.id), to: end(t.id), amount: u.amount, setting: u.setting ?? null })),
+    ),
+    ...project.stays
+      .filter((s) => s.use.pool === who && start(s.until) > start(s.from))
+      .map((s) => ({ from: start(s.from), to: start(s.until), amount: s.use.amount, setting: s.use.setting ?? null })),
   ];
   for (const r of [...project.machines.map((m) => ({ id: m.id, capacity: 1 })), ...project.pools]) {
     const all = busy(r.id);

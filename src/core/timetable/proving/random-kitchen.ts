@@ -83,7 +83,7 @@ export function randomKitchen(seed: number, size: Partial<KitchenSize> = {}): Pr
 
 /** The same a number of minutes later. */
 export function shifted(project: Project, by: number): Project {
-  const later = <T extends number | null>(t: T): T => (t === null ? t : ((t as number) + by)) as T;
+  const later = <T extends number | null>(t: T): T => (t === null ? t : (t as number) + by) as T;
   return {
     ...project,
     from: project.from + by,

@@ -33,7 +33,15 @@ export function schedulingInstance(seed: number, r: InstanceRecipe): Project {
     const uses = Array.from({ length: r.resources }, () => (random() < r.factor ? whole(1, 10) : 0));
     if (!uses.some((u) => u > 0)) uses[whole(0, r.resources - 1)] = whole(1, 10);
     demand.push(uses);
-    tasks.push({ id: `t${i}`, name: `t${i}`, minutes: whole(1, 10), notBefore: null, at: null, oneOf: [], uses: uses.flatMap((amount, k) => (amount > 0 ? [{ pool: `r${k}`, amount }] : [])) });
+    tasks.push({
+      id: `t${i}`,
+      name: `t${i}`,
+      minutes: whole(1, 10),
+      notBefore: null,
+      at: null,
+      oneOf: [],
+      uses: uses.flatMap((amount, k) => (amount > 0 ? [{ pool: `r${k}`, amount }] : [])),
+    });
   }
   const minutes = (i: number): number => tasks[i + 1]!.minutes;
   // Every task but the first few has one before it, every one but the last few one after it; then more links up to the complexity.

@@ -21,7 +21,8 @@ function brokenShape(r: number, share: 0.5 | 0.25): readonly Point[] {
 }
 
 /** Where the middle of a broken piece lies, seen from its corner: about its centre of mass. */
-const middleOfShape = (r: number, share: 0.5 | 0.25): Point => (share === 0.5 ? { x: 0, y: (4 * r) / (3 * Math.PI) } : { x: (4 * r) / (3 * Math.PI), y: (4 * r) / (3 * Math.PI) });
+const middleOfShape = (r: number, share: 0.5 | 0.25): Point =>
+  share === 0.5 ? { x: 0, y: (4 * r) / (3 * Math.PI) } : { x: (4 * r) / (3 * Math.PI), y: (4 * r) / (3 * Math.PI) };
 
 /**
  * Halves, then quarters, broken into the gaps that whole rounds leave: every gap is tried on a grid, in twelve directions.

@@ -59,12 +59,21 @@ const MOST_BISCUITS = 2500;
 export function layBiscuits(floor: Floor, biscuit: LaidBiscuit, pattern: LayPattern = 'tight', cutting = true): Result<Plan> {
   if (!(biscuit.widthMm > 0 && biscuit.lengthMm > 0)) return fail('biscuit', 'no-size', 'This biscuit has no size: enter its width and length in the Larder.');
   const each = biscuit.shape === 'round' ? (Math.PI / 4) * biscuit.widthMm ** 2 : biscuit.widthMm * biscuit.lengthMm;
-  if (floorAreaMm2(floor) > MOST_BISCUITS * each) return fail('biscuit', 'too-small', `More than ${plainNumber(MOST_BISCUITS, 0)} of these would go on that floor: check the biscuit’s size, or crumble it.`);
+  if (floorAreaMm2(floor) > MOST_BISCUITS * each)
+    return fail('biscuit', 'too-small', `More than ${plainNumber(MOST_BISCUITS, 0)} of these would go on that floor: check the biscuit’s size, or crumble it.`);
   const pieces = biscuit.shape === 'round' ? layRounds(floor, biscuit.widthMm / 2, pattern, cutting) : layRects(floor, biscuit, pattern, cutting);
   if (pieces.length === 0) return fail('biscuit', 'too-large', tooLarge(floor, biscuit));
   const whole = pieces.filter((p) => p.cut === null).length;
   const biscuits = 1 + Math.max(...pieces.map((p) => p.biscuit));
-  return ok({ floor, pieces, whole, cut: pieces.length - whole, cutFrom: biscuits - whole, biscuits, coveredShare: pieces.reduce((s, p) => s + areaOf(p, biscuit), 0) / floorAreaMm2(floor) });
+  return ok({
+    floor,
+    pieces,
+    whole,
+    cut: pieces.length - whole,
+    cutFrom: biscuits - whole,
+    biscuits,
+    coveredShare: pieces.reduce((s, p) => s + areaOf(p, biscuit), 0) / floorAreaMm2(floor),
+  });
 }
 
 /** A broken round is drawn a little outside its arc; its area is its share. */
@@ -72,7 +81,10 @@ const areaOf = (p: Piece, b: LaidBiscuit): number => (p.cut && 'share' in p.cut 
 
 function tooLarge(floor: Floor, b: LaidBiscuit): string {
   const size = b.shape === 'round' ? `${b.widthMm}\u00a0mm across` : `${b.lengthMm}\u00a0×\u00a0${b.widthMm}\u00a0mm`;
-  const room = floor.kind === 'round' ? `the inside here is ${Math.floor(2 * floor.radiusMm)}\u00a0mm across` : `the inside here is ${Math.floor(floor.lengthMm)}\u00a0×\u00a0${Math.floor(floor.widthMm)}\u00a0mm`;
+  const room =
+    floor.kind === 'round'
+      ? `the inside here is ${Math.floor(2 * floor.radiusMm)}\u00a0mm across`
+      : `the inside here is ${Math.floor(floor.lengthMm)}\u00a0×\u00a0${Math.floor(floor.widthMm)}\u00a0mm`;
   return `Not one biscuit lies flat: it is ${size}, and ${room}. Take a smaller biscuit or a wider vessel, have it cut, or crumble it.`;
 }
 
@@ -102,7 +114,12 @@ function roundsInCorners(floor: Extract<Floor, { kind: 'rect' }>, r: number): re
     const radius = r * larger;
     const rest = Math.max(0, floor.cornerMm - radius);
     const both = rest * (1 - Math.SQRT1_2);
-    for (const [along, across] of [[0, 0], [rest, 0], [0, rest], [both, both]] as const) {
+    for (const [along, across] of [
+      [0, 0],
+      [rest, 0],
+      [0, rest],
+      [both, both],
+    ] as const) {
       const [length, width] = [floor.lengthMm - 2 * along, floor.widthMm - 2 * across];
       if (length < 2 * radius || width < 2 * radius) continue;
       const fits = roundsInRect(length, width, radius).filter((p) => jutsOutMm(floor, { kind: 'round', x: p.x, y: p.y, r }) <= 1e-6);
@@ -154,7 +171,13 @@ function inRound(R: number, l: number, w: number, pattern: LayPattern, cutting: 
   return { whole, cut: cut.map((c) => ({ ...c, across: false })) };
 }
 
-function inRect(floor: Extract<Floor, { kind: 'rect' }>, l: number, w: number, pattern: LayPattern, cutting: boolean): { whole: readonly Box[]; cut: readonly CutBox[] } {
+function inRect(
+  floor: Extract<Floor, { kind: 'rect' }>,
+  l: number,
+  w: number,
+  pattern: LayPattern,
+  cutting: boolean,
+): { whole: readonly Box[]; cut: readonly CutBox[] } {
   const { lengthMm: L, widthMm: W } = floor;
   const found = pattern === 'along' ? rectsInRect(L, W, l, w, false) : pattern === 'across' ? rectsInRect(L, W, w, l, false) : rectsInRect(L, W, l, w);
   const centred = <T extends Box>(x: T): T => ({ ...x, x: x.x - L / 2, y: x.y - W / 2 });
@@ -192,7 +215,12 @@ function fillStrip(strip: Box, l: number, w: number): readonly CutBox[] {
   const ways = [
     { px: w, py: Math.min(l, strip.dy), across: false },
     { px: Math.min(l, strip.dx), py: w, across: false },
-    ...(l / w < FINGER_FROM ? [{ px: l, py: Math.min(w, strip.dy), across: true }, { px: Math.min(w, strip.dx), py: l, across: true }] : []),
+    ...(l / w < FINGER_FROM
+      ? [
+          { px: l, py: Math.min(w, strip.dy), across: true },
+          { px: Math.min(w, strip.dx), py: l, across: true },
+        ]
+      : []),
   ];
   let best: { px: number; py: number; nx: number; ny: number; across: boolean } | null = null;
   for (const { px, py, across } of ways) {
@@ -215,7 +243,8 @@ function samplesOf(floor: Floor, n: number): readonly Point[] {
   const [halfX, halfY] = floor.kind === 'round' ? [floor.radiusMm, floor.radiusMm] : [floor.lengthMm / 2, floor.widthMm / 2];
   const step = Math.sqrt((4 * halfX * halfY) / n);
   const points: Point[] = [];
-  for (let y = -halfY + step / 2; y < halfY; y += step) for (let x = -halfX + step / 2; x < halfX; x += step) if (jutsOutMm(floor, { kind: 'round', x, y, r: 0 }) <= 0) points.push({ x, y });
+  for (let y = -halfY + step / 2; y < halfY; y += step)
+    for (let x = -halfX + step / 2; x < halfX; x += step) if (jutsOutMm(floor, { kind: 'round', x, y, r: 0 }) <= 0) points.push({ x, y });
   return points;
 }
 
@@ -254,7 +283,14 @@ export function staggered(plan: Plan, others: readonly Plan[] = []): Plan {
   const bare = points.filter((_, i) => i % every === 0).filter(bareIn(plan));
   // Where a turned layer is bare is asked of the plan itself, at points turned back.
   const isBare = bareIn(plan);
-  const moves = plan.floor.kind === 'round' ? Array.from({ length: TURNS }, (_, i) => ({ angle: (Math.PI * (i + 1)) / TURNS, mirrored: false })) : [{ angle: Math.PI, mirrored: false }, { angle: 0, mirrored: true }, { angle: Math.PI, mirrored: true }];
+  const moves =
+    plan.floor.kind === 'round'
+      ? Array.from({ length: TURNS }, (_, i) => ({ angle: (Math.PI * (i + 1)) / TURNS, mirrored: false }))
+      : [
+          { angle: Math.PI, mirrored: false },
+          { angle: 0, mirrored: true },
+          { angle: Math.PI, mirrored: true },
+        ];
   let best = { count: Infinity, plan: () => plan };
   for (const { angle, mirrored } of moves) {
     const c = Math.cos(angle);
@@ -272,4 +308,7 @@ export function staggered(plan: Plan, others: readonly Plan[] = []): Plan {
   return best.plan();
 }
 
-const moved = (plan: Plan, angle: number, mirrored: boolean): Plan => ({ ...plan, pieces: plan.pieces.map((p) => ({ ...p, outline: turned(p.outline, angle, mirrored) })) });
+const moved = (plan: Plan, angle: number, mirrored: boolean): Plan => ({
+  ...plan,
+  pieces: plan.pieces.map((p) => ({ ...p, outline: turned(p.outline, angle, mirrored) })),
+});

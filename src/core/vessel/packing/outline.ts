@@ -7,7 +7,8 @@ export interface Point {
 }
 
 /** What a piece covers from above: a round, or a convex polygon with its corners in turn (a rectangle, or a broken round with its arc in short straight steps outside the arc). */
-export type Outline = { readonly kind: 'round'; readonly x: number; readonly y: number; readonly r: number } | { readonly kind: 'polygon'; readonly points: readonly Point[] };
+export type Outline =
+  { readonly kind: 'round'; readonly x: number; readonly y: number; readonly r: number } | { readonly kind: 'polygon'; readonly points: readonly Point[] };
 
 /** A rectangle by its middle and its sides along x and y. */
 export const rectangle = (x: number, y: number, dx: number, dy: number): Outline => ({
@@ -77,7 +78,12 @@ export function byPlace(outlines: Outline[]): ((x: number, y: number, within: nu
   };
   outlines.forEach(add);
   const find = (x: number, y: number, within: number): readonly Outline[] => {
-    const [i0, i1, j0, j1] = [Math.floor((x - within) / cell), Math.floor((x + within) / cell), Math.floor((y - within) / cell), Math.floor((y + within) / cell)];
+    const [i0, i1, j0, j1] = [
+      Math.floor((x - within) / cell),
+      Math.floor((x + within) / cell),
+      Math.floor((y - within) / cell),
+      Math.floor((y + within) / cell),
+    ];
     if (i0 === i1 && j0 === j1) return cells.get(key(i0, j0)) ?? NONE;
     const found = new Set<Outline>();
     for (let i = i0; i <= i1; i++) for (let j = j0; j <= j1; j++) for (const o of cells.get(key(i, j)) ?? NONE) found.add(o);
@@ -112,7 +118,10 @@ function distanceTo(points: readonly Point[], p: Point): number {
 /** How deep two convex polygons lie in one another along the direction in which it is least, mm; 0 or less where they are apart. */
 function polygonDepth(a: readonly Point[], b: readonly Point[]): number {
   let least = Infinity;
-  for (const [one, other] of [[a, b], [b, a]] as const) {
+  for (const [one, other] of [
+    [a, b],
+    [b, a],
+  ] as const) {
     for (let i = 0; i < one.length; i++) {
       const p = one[i]!;
       const q = one[(i + 1) % one.length]!;
@@ -153,4 +162,5 @@ export function jutsOutMm(floor: Floor, o: Outline): number {
 }
 
 /** Whether a point lies on a piece that is drawn in by so much all round. */
-export const liesOn = (o: Outline, p: Point, drawnInMm: number): boolean => (o.kind === 'round' ? Math.hypot(p.x - o.x, p.y - o.y) < o.r - drawnInMm : distanceTo(o.points, p) < -drawnInMm);
+export const liesOn = (o: Outline, p: Point, drawnInMm: number): boolean =>
+  o.kind === 'round' ? Math.hypot(p.x - o.x, p.y - o.y) < o.r - drawnInMm : distanceTo(o.points, p) < -drawnInMm;

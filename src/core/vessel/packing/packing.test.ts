@@ -32,11 +32,15 @@ function worst(plan: Plan): number {
 
 const floors: fc.Arbitrary<Floor> = fc.oneof(
   fc.double({ min: 30, max: 140, noNaN: true }).map(round),
-  fc.tuple(fc.double({ min: 50, max: 320, noNaN: true }), fc.double({ min: 50, max: 260, noNaN: true }), fc.double({ min: 0, max: 24, noNaN: true })).map(([l, w, c]) => rect(l, w, c)),
+  fc
+    .tuple(fc.double({ min: 50, max: 320, noNaN: true }), fc.double({ min: 50, max: 260, noNaN: true }), fc.double({ min: 0, max: 24, noNaN: true }))
+    .map(([l, w, c]) => rect(l, w, c)),
 );
 const biscuits: fc.Arbitrary<LaidBiscuit> = fc.oneof(
   fc.double({ min: 30, max: 80, noNaN: true }).map((d): LaidBiscuit => ({ shape: 'round', widthMm: d, lengthMm: d })),
-  fc.tuple(fc.double({ min: 22, max: 70, noNaN: true }), fc.double({ min: 30, max: 130, noNaN: true })).map(([w, l]): LaidBiscuit => ({ shape: 'rect', widthMm: w, lengthMm: l })),
+  fc
+    .tuple(fc.double({ min: 22, max: 70, noNaN: true }), fc.double({ min: 30, max: 130, noNaN: true }))
+    .map(([w, l]): LaidBiscuit => ({ shape: 'rect', widthMm: w, lengthMm: l })),
 );
 
 describe('a layer of biscuits', () => {
@@ -53,7 +57,11 @@ describe('a layer of biscuits', () => {
   }, 240_000);
   it('refuses crumbs in words, at once: thousands of pieces are no layer', () => {
     const floor = { kind: 'round', radiusMm: 1000 } as const;
-    for (const b of [{ shape: 'rect', widthMm: 25, lengthMm: 5 }, { shape: 'round', widthMm: 5, lengthMm: 5 }, { shape: 'rect', widthMm: 0.01, lengthMm: 20 }] as const) {
+    for (const b of [
+      { shape: 'rect', widthMm: 25, lengthMm: 5 },
+      { shape: 'round', widthMm: 5, lengthMm: 5 },
+      { shape: 'rect', widthMm: 0.01, lengthMm: 20 },
+    ] as const) {
       const plan = layBiscuits(floor, b);
       expect(plan).toMatchObject({ ok: false, fault: { field: 'biscuit', code: 'too-small' } });
       expect(!plan.ok && plan.fault.says).toContain('2\u202f500');
@@ -96,7 +104,9 @@ describe('a layer of biscuits', () => {
   });
   it('says what is too large and what would fit', () => {
     const r = layBiscuits(round(30), FINGER, 'tight', false);
-    expect(r.ok ? '' : r.fault.says).toBe('Not one biscuit lies flat: it is 110\u00a0×\u00a025\u00a0mm, and the inside here is 60\u00a0mm across. Take a smaller biscuit or a wider vessel, have it cut, or crumble it.');
+    expect(r.ok ? '' : r.fault.says).toBe(
+      'Not one biscuit lies flat: it is 110\u00a0×\u00a025\u00a0mm, and the inside here is 60\u00a0mm across. Take a smaller biscuit or a wider vessel, have it cut, or crumble it.',
+    );
     const cut = layBiscuits(round(30), FINGER);
     expect(cut.ok && cut.value.whole).toBe(0);
     expect(cut.ok && cut.value.cut).toBeGreaterThan(0);
@@ -129,17 +139,25 @@ describe('rounds in a round', () => {
   it('of the shipped table are packings at the ratio that is worked out for them', () => {
     expect(foundPackings()).toHaveLength(100);
     for (const p of foundPackings()) {
-      const outlines = Array.from({ length: p.n }, (_, i): Outline => ({ kind: 'round', x: p.centres[2 * i]! * (p.ratio - 1), y: p.centres[2 * i + 1]! * (p.ratio - 1), r: 1 }));
+      const outlines = Array.from({ length: p.n }, (_, i): Outline => ({
+        kind: 'round',
+        x: p.centres[2 * i]! * (p.ratio - 1),
+        y: p.centres[2 * i + 1]! * (p.ratio - 1),
+        r: 1,
+      }));
       for (let i = 0; i < p.n; i++) for (let j = i + 1; j < p.n; j++) expect(overlapMm(outlines[i]!, outlines[j]!)).toBeLessThan(1e-9);
     }
     // Nothing is tighter than what is known, but for the last digit that is printed.
     foundPackings().forEach((p, i) => expect(p.ratio).toBeGreaterThan(BEST_KNOWN_RATIO[i]! - 1e-4));
   });
   it('a wider tin never takes fewer', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 22, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (ratio, more) => {
-      // Beyond the table the lattice is searched on a grid of places.
-      expect(roundsInRound(ratio + more, 1).length).toBeGreaterThanOrEqual(roundsInRound(ratio, 1).length - (ratio > 11 ? 2 : 0));
-    }), { numRuns: 200 });
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 22, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (ratio, more) => {
+        // Beyond the table the lattice is searched on a grid of places.
+        expect(roundsInRound(ratio + more, 1).length).toBeGreaterThanOrEqual(roundsInRound(ratio, 1).length - (ratio > 11 ? 2 : 0));
+      }),
+      { numRuns: 200 },
+    );
   });
   it('beyond the table cover as much as a good lattice', () => {
     for (const ratio of [12, 15, 20, 23]) {
@@ -180,7 +198,12 @@ function bruteForce(L: number, W: number, l: number, w: number): number {
     if (at >= L * W || count + Math.floor(free / (l * w)) <= best) return;
     const x = at % L;
     const y = Math.floor(at / L);
-    for (const [px, py] of l === w ? [[l, w]] : [[l, w], [w, l]]) {
+    for (const [px, py] of l === w
+      ? [[l, w]]
+      : [
+          [l, w],
+          [w, l],
+        ]) {
       if (x + px! > L || y + py! > W) continue;
       let fits = true;
       for (let j = 0; j < py! && fits; j++) for (let i = 0; i < px!; i++) if (taken[y + j]![x + i]) fits = false;
@@ -204,7 +227,15 @@ describe('rectangles in a rectangle', () => {
   it('equal a search of every placing on small cases', () => {
     for (let L = 3; L <= 9; L++) {
       for (let W = 3; W <= Math.min(L, 7); W++) {
-        for (const [l, w] of [[2, 1], [3, 2], [4, 1], [3, 1], [4, 3], [5, 2], [2, 2]] as const) {
+        for (const [l, w] of [
+          [2, 1],
+          [3, 2],
+          [4, 1],
+          [3, 1],
+          [4, 3],
+          [5, 2],
+          [2, 2],
+        ] as const) {
           expect(`${L}×${W} of ${l}×${w}: ${rectsInRect(L, W, l, w).pieces.length}`).toBe(`${L}×${W} of ${l}×${w}: ${bruteForce(L, W, l, w)}`);
         }
       }
@@ -213,18 +244,26 @@ describe('rectangles in a rectangle', () => {
   it('find the pinwheel', () => expect(rectsInRect(5, 5, 3, 2).pieces).toHaveLength(4));
   it('account for the whole floor: pieces and what is left', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 60, max: 400 }), fc.integer({ min: 60, max: 400 }), fc.integer({ min: 20, max: 120 }), fc.integer({ min: 20, max: 60 }), (L, W, l, w) => {
-        const { pieces, left } = rectsInRect(L, W, l, w);
-        const area = [...pieces, ...left].reduce((s, b) => s + b.dx * b.dy, 0);
-        expect(area).toBeCloseTo(L * W, 5);
-      }),
+      fc.property(
+        fc.integer({ min: 60, max: 400 }),
+        fc.integer({ min: 60, max: 400 }),
+        fc.integer({ min: 20, max: 120 }),
+        fc.integer({ min: 20, max: 60 }),
+        (L, W, l, w) => {
+          const { pieces, left } = rectsInRect(L, W, l, w);
+          const area = [...pieces, ...left].reduce((s, b) => s + b.dx * b.dy, 0);
+          expect(area).toBeCloseTo(L * W, 5);
+        },
+      ),
       { numRuns: 200 },
     );
   });
   it('as few as one direction allows are never more than both', () => {
     fc.assert(
       fc.property(fc.integer({ min: 60, max: 300 }), fc.integer({ min: 60, max: 300 }), (L, W) => {
-        expect(rectsInRect(L, W, 110, 25).pieces.length).toBeGreaterThanOrEqual(Math.max(rectsInRect(L, W, 110, 25, false).pieces.length, rectsInRect(L, W, 25, 110, false).pieces.length));
+        expect(rectsInRect(L, W, 110, 25).pieces.length).toBeGreaterThanOrEqual(
+          Math.max(rectsInRect(L, W, 110, 25, false).pieces.length, rectsInRect(L, W, 25, 110, false).pieces.length),
+        );
       }),
       { numRuns: 100 },
     );

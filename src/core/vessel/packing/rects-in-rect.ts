@@ -111,7 +111,8 @@ function splitter(l: number, w: number, turning: boolean): (dx: number, dy: numb
     const ys = turning ? placesTo(dy, sizes) : [];
     // Where there are very many places, each half is judged by its rows alone.
     if (best.count < most) best = twoWays(dx, dy, most, best, xs, ys, xs.length + ys.length <= MOST_PLACES ? plan : inRows);
-    if (best.count < most && xs.length <= PINWHEEL_PLACES && ys.length <= PINWHEEL_PLACES) best = pinwheels(dx, dy, most, best, xs, ys, plan, (a, b) => Math.floor((a * b) / (l * w)));
+    if (best.count < most && xs.length <= PINWHEEL_PLACES && ys.length <= PINWHEEL_PLACES)
+      best = pinwheels(dx, dy, most, best, xs, ys, plan, (a, b) => Math.floor((a * b) / (l * w)));
     seen.set(key, best);
     return best;
   };
@@ -126,7 +127,15 @@ function placesTo(length: number, sizes: readonly number[]): readonly number[] {
   return [...places].sort((a, b) => a - b);
 }
 
-function twoWays(dx: number, dy: number, most: number, first: Best, xs: readonly number[], ys: readonly number[], plan: (dx: number, dy: number) => Best): Best {
+function twoWays(
+  dx: number,
+  dy: number,
+  most: number,
+  first: Best,
+  xs: readonly number[],
+  ys: readonly number[],
+  plan: (dx: number, dy: number) => Best,
+): Best {
   let best = first;
   for (const at of xs) {
     if (best.count >= most) break;
@@ -143,7 +152,16 @@ function twoWays(dx: number, dy: number, most: number, first: Best, xs: readonly
   return best;
 }
 
-function pinwheels(dx: number, dy: number, most: number, first: Best, xs: readonly number[], ys: readonly number[], plan: (dx: number, dy: number) => Best, room: (dx: number, dy: number) => number): Best {
+function pinwheels(
+  dx: number,
+  dy: number,
+  most: number,
+  first: Best,
+  xs: readonly number[],
+  ys: readonly number[],
+  plan: (dx: number, dy: number) => Best,
+  room: (dx: number, dy: number) => number,
+): Best {
   let best = first;
   for (const x1 of xs) {
     for (const x2 of xs) {

@@ -10,5 +10,8 @@ export async function POST(request: Request): Promise<Response> {
   const entry = kitchenEntry();
   if (!entry.isLocked()) return refuse(409, 'No passphrase is set: whoever reaches this kitchen is in already.');
   const { code, until } = entry.makeCode(Date.now());
-  return NextResponse.json({ code: `${code.slice(0, 4)} ${code.slice(4)}`, until, ...(await addressDrawn(request, `/enter?code=${code}`)) }, { headers: { 'cache-control': 'no-store' } });
+  return NextResponse.json(
+    { code: `${code.slice(0, 4)} ${code.slice(4)}`, until, ...(await addressDrawn(request, `/enter?code=${code}`)) },
+    { headers: { 'cache-control': 'no-store' } },
+  );
 }

@@ -11,7 +11,13 @@ const Body = z.object({ before: z.string().max(500).default(''), passphrase: z.s
 export async function PUT(request: Request): Promise<Response> {
   const body = await readBody(request, Body);
   if (!body.ok) return body.answer;
-  const set = await kitchenEntry().setPassphrase(body.value.before, body.value.passphrase, request.headers.get(SCREEN_HEADER) || null, addressOf(request), Date.now());
+  const set = await kitchenEntry().setPassphrase(
+    body.value.before,
+    body.value.passphrase,
+    request.headers.get(SCREEN_HEADER) || null,
+    addressOf(request),
+    Date.now(),
+  );
   if (!set.ok) return refuse(set.fault.code === 'wait' ? 429 : set.fault.code === 'wrong' ? 403 : 422, set.fault.says);
   return NextResponse.json({ kind: 'set' }, { headers: { 'set-cookie': cookieOf(set.value, isSecure(request)) } });
 }

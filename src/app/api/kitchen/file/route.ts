@@ -14,7 +14,13 @@ export const GET = (): Promise<Response> =>
   withKitchen(async () => {
     const path = dataFilePath();
     const zip = await aside().ask('kitchenZip', { path, photos: join(dirname(path), 'photos') });
-    return new Response(zip as Uint8Array<ArrayBuffer>, { headers: { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="kitchen-${new Date().toISOString().slice(0, 10)}.zip"`, 'cache-control': 'no-store' } });
+    return new Response(zip as Uint8Array<ArrayBuffer>, {
+      headers: {
+        'content-type': 'application/zip',
+        'content-disposition': `attachment; filename="kitchen-${new Date().toISOString().slice(0, 10)}.zip"`,
+        'cache-control': 'no-store',
+      },
+    });
   });
 
 /** Reads such a zip into a copy; the kitchen goes to it only when it is told to. */

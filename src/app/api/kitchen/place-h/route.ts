@@ -7,5 +7,7 @@ import { readBody, refuse, withKitchen } from '../../answers';
 export async function POST(request: Request) {
   const body = await readBody(request, z.object({ placeId: z.string().min(1).max(40), hWPerM2K: z.number().min(0.5).max(500).nullable() }));
   if (!body.ok) return body.answer;
-  return withKitchen((db) => (setPlaceH(db, body.value.placeId, body.value.hWPerM2K) ? NextResponse.json({}) : refuse(404, 'That place is no longer in the kitchen.')));
+  return withKitchen((db) =>
+    setPlaceH(db, body.value.placeId, body.value.hWPerM2K) ? NextResponse.json({}) : refuse(404, 'That place is no longer in the kitchen.'),
+  );
 }

@@ -22,7 +22,13 @@ export async function PUT(request: Request, { params }: Context) {
   return withKitchen((db) => {
     const outcome = saveIngredient(db, ingredient, baseRevision);
     if (outcome.kind === 'gone') return refuse(404, 'This ingredient is no longer in the larder.');
-    if (outcome.kind === 'conflict') return refuse(409, baseRevision === 0 ? 'There is an ingredient of that name already: open it, or give this one another name.' : 'Another screen changed this ingredient meanwhile: open it again, then change it.');
+    if (outcome.kind === 'conflict')
+      return refuse(
+        409,
+        baseRevision === 0
+          ? 'There is an ingredient of that name already: open it, or give this one another name.'
+          : 'Another screen changed this ingredient meanwhile: open it again, then change it.',
+      );
     return NextResponse.json(outcome);
   });
 }

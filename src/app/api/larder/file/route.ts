@@ -8,7 +8,12 @@ export const dynamic = 'force-dynamic';
 
 /** The whole larder as a CSV file. */
 export async function GET() {
-  return withKitchen(async (db) => new NextResponse(await aside().ask('larderFile', { path: db.$client.name }), { headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': 'attachment; filename="larder.csv"', 'x-content-type-options': 'nosniff' } }));
+  return withKitchen(
+    async (db) =>
+      new NextResponse(await aside().ask('larderFile', { path: db.$client.name }), {
+        headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': 'attachment; filename="larder.csv"', 'x-content-type-options': 'nosniff' },
+      }),
+  );
 }
 
 /** Takes a larder file over: what its rows name is added or replaced, in one transaction; what was edited since the file was taken out stays and is said; unreadable rows are left out and said. */

@@ -46,5 +46,9 @@ export async function POST(request: Request, { params }: Context) {
   const { serviceId } = await params;
   const body = await readBody(request, z.object({ back: z.literal(true) }));
   if (!body.ok) return body.answer;
-  return withKitchen((db) => (bringServiceBack(db, serviceId) ? NextResponse.json({ kind: 'back' }) : refuse(404, 'It is not among what was taken away: it may be back already, or it has been away for more than a month.')));
+  return withKitchen((db) =>
+    bringServiceBack(db, serviceId)
+      ? NextResponse.json({ kind: 'back' })
+      : refuse(404, 'It is not among what was taken away: it may be back already, or it has been away for more than a month.'),
+  );
 }

@@ -52,7 +52,12 @@ export function CapacityDesk() {
         <section aria-label="How many" className="px-4 pt-3 pb-10 md:px-6">
           <div className="flex max-w-[620px] flex-wrap items-end gap-3">
             <div className="min-w-[240px] flex-1">
-              <Choice label="How many portions of" value={serving.id} options={doc.servings.map((s) => [s.id, dishName(doc, sheetOf, s)] as const)} onChange={setChosen} />
+              <Choice
+                label="How many portions of"
+                value={serving.id}
+                options={doc.servings.map((s) => [s.id, dishName(doc, sheetOf, s)] as const)}
+                onChange={setChosen}
+              />
             </div>
             {shown && !shown.found ? (
               <button type="button" className="btn" onClick={() => void stop()}>
@@ -65,18 +70,35 @@ export function CapacityDesk() {
             )}
           </div>
           <div className="min-h-[130px] pt-5" aria-live="polite">
-            {!shown && <p className="text-ink-soft">By {dayClock(minuteOf(serving.at, doc.zone), doc.zone)}, with the hands beside, this kitchen’s vessels, bowls and fridges, and everything else of the service as it is.</p>}
+            {!shown && (
+              <p className="text-ink-soft">
+                By {dayClock(minuteOf(serving.at, doc.zone), doc.zone)}, with the hands beside, this kitchen’s vessels, bowls and fridges, and everything else
+                of the service as it is.
+              </p>
+            )}
             {shown && !shown.found && <p className="text-[17px]">Trying {shown.tried.at(-1) ?? 1} portions…</p>}
             {shown?.found?.ok && (
               <>
                 <p className="text-[19px]">
-                  <b className="fig text-[40px] leading-none">{shown.found.value.portions}</b> portions of {name} by {dayClock(minuteOf(serving.at, doc.zone), doc.zone)}
+                  <b className="fig text-[40px] leading-none">{shown.found.value.portions}</b> portions of {name} by{' '}
+                  {dayClock(minuteOf(serving.at, doc.zone), doc.zone)}
                 </p>
-                <p className="pt-2">{shown.found.value.because === null ? `More than ${MOST_PORTIONS} were not tried.` : `One more does not go: ${shown.found.value.because}`}</p>
+                <p className="pt-2">
+                  {shown.found.value.because === null ? `More than ${MOST_PORTIONS} were not tried.` : `One more does not go: ${shown.found.value.because}`}
+                </p>
                 <p className="pt-1 text-[14px] text-ink-soft">
                   {shown.found.value.tried} plans were made for it. The service says {serving.portions} now.{' '}
                   {shown.found.value.portions !== serving.portions && (
-                    <button type="button" className="underline decoration-dotted underline-offset-4" onClick={() => change((d) => ({ ...d, servings: d.servings.map((s) => (s.id === serving.id && shown.found?.ok ? { ...s, portions: shown.found.value.portions } : s)) }))}>
+                    <button
+                      type="button"
+                      className="underline decoration-dotted underline-offset-4"
+                      onClick={() =>
+                        change((d) => ({
+                          ...d,
+                          servings: d.servings.map((s) => (s.id === serving.id && shown.found?.ok ? { ...s, portions: shown.found.value.portions } : s)),
+                        }))
+                      }
+                    >
                       Plan {shown.found.value.portions}
                     </button>
                   )}

@@ -41,7 +41,12 @@ export function LabelsDesk() {
               return (
                 <li key={s.id} className="border-t border-steel py-2.5">
                   <label className="flex gap-2.5">
-                    <input type="checkbox" checked={!out.includes(s.id)} onChange={(e) => setOut(e.target.checked ? out.filter((x) => x !== s.id) : [...out, s.id])} className="mt-1 size-4 shrink-0 accent-ink" />
+                    <input
+                      type="checkbox"
+                      checked={!out.includes(s.id)}
+                      onChange={(e) => setOut(e.target.checked ? out.filter((x) => x !== s.id) : [...out, s.id])}
+                      className="mt-1 size-4 shrink-0 accent-ink"
+                    />
                     <span>
                       <span className="font-[650]">{dishName(doc, sheetOf, s)}</span>
                       <span className="block">
@@ -58,12 +63,21 @@ export function LabelsDesk() {
               );
             })}
           </ul>
-          <p className="border-t border-steel pt-2 text-[13.5px] text-ink-soft">Use by follows the strictest keeping rule that applies, from when it goes into the cold: raw egg 24 h, dairy cream 72 h, the kitchen’s own rule where it is shorter. What must stand on a label, and how, follows your local food code. One label for each tin, tray or tub; one for the tray that glasses stand on.</p>
+          <p className="border-t border-steel pt-2 text-[13.5px] text-ink-soft">
+            Use by follows the strictest keeping rule that applies, from when it goes into the cold: raw egg 24 h, dairy cream 72 h, the kitchen’s own rule
+            where it is shorter. What must stand on a label, and how, follows your local food code. One label for each tin, tray or tub; one for the tray that
+            glasses stand on.
+          </p>
         </section>
         <div>
           <section aria-label="Print the labels" className="grid gap-y-2">
             <h2 className="text-[17px]">Print</h2>
-            <Choice label="On" value={grid} options={Object.entries(LABEL_SIZES).map(([key, name]) => [key as LabelGridKey, name] as const)} onChange={setGrid} />
+            <Choice
+              label="On"
+              value={grid}
+              options={Object.entries(LABEL_SIZES).map(([key, name]) => [key as LabelGridKey, name] as const)}
+              onChange={setGrid}
+            />
             {grid !== 'roll-62' && <QuantityField label="Places used up on the first sheet" unit="" value={skip} min={0} max={20} whole onChange={setSkip} />}
             {wanted.length > 0 && saving.text === 'saved' ? (
               <a href={`/api/services/${id}/labels?${query.toString()}`} target="_blank" className="btn btn-act">
@@ -85,7 +99,10 @@ export function LabelsDesk() {
             <a href={`/api/services/${id}/files/json`} className="btn">
               The service itself (.json)
             </a>
-            <p className="text-[13.5px] text-ink-soft">The calendar has the hands’ tasks and the servings, with an alarm five minutes before what begins after a pause. A service file is read again on Clock’s first page.</p>
+            <p className="text-[13.5px] text-ink-soft">
+              The calendar has the hands’ tasks and the servings, with an alarm five minutes before what begins after a pause. A service file is read again on
+              Clock’s first page.
+            </p>
           </section>
           <section aria-label="Take the service away" className="mt-7">
             <TakeAway id={id} name={doc.name} />
@@ -120,7 +137,9 @@ function TakeAway({ id, name }: { readonly id: string; readonly name: string }) 
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
         <AlertDialog.Content className="fixed top-1/3 left-1/2 z-50 w-[min(420px,92vw)] -translate-x-1/2 rounded-s bg-paper p-5 shadow-float">
           <AlertDialog.Title className="text-[19px]">Take ‘{name}’ away?</AlertDialog.Title>
-          <AlertDialog.Description className="pt-1">It is kept for {REMOVED_KEPT_DAYS} days on Clock’s first page, with its plan, pins and limits. Batches that were made stay in the log.</AlertDialog.Description>
+          <AlertDialog.Description className="pt-1">
+            It is kept for {REMOVED_KEPT_DAYS} days on Clock’s first page, with its plan, pins and limits. Batches that were made stay in the log.
+          </AlertDialog.Description>
           <div className="flex justify-end gap-2 pt-4">
             <AlertDialog.Cancel className="btn">Keep it</AlertDialog.Cancel>
             <AlertDialog.Action className="btn btn-act" onClick={() => void remove()}>

@@ -33,10 +33,17 @@ function LinkPanel({ path }: { readonly path: string }) {
   const [state, setState] = useState<{ readonly locked: boolean; readonly until: number | null } | null>(null);
   const [made, setMade] = useState<Made | null>(null);
   const [trouble, setTrouble] = useState('');
-  const act = (run: () => Promise<void>) => void run().then(() => setTrouble(''), (error: unknown) => setTrouble(refusal(error)));
+  const act = (run: () => Promise<void>) =>
+    void run().then(
+      () => setTrouble(''),
+      (error: unknown) => setTrouble(refusal(error)),
+    );
   useEffect(() => {
     let gone = false;
-    void askServer<{ locked: boolean; until: number | null }>(path, 'GET').then((s) => !gone && setState(s), (error: unknown) => !gone && setTrouble(refusal(error)));
+    void askServer<{ locked: boolean; until: number | null }>(path, 'GET').then(
+      (s) => !gone && setState(s),
+      (error: unknown) => !gone && setTrouble(refusal(error)),
+    );
     return () => {
       gone = true;
     };
@@ -59,14 +66,28 @@ function LinkPanel({ path }: { readonly path: string }) {
       <p className="text-[15.5px]">Whoever has it sees this day sheet, as it stands, for a week. Nothing else, and nothing can be changed.</p>
       {state && !state.locked && (
         <p className="text-[15.5px]">
-          Without a passphrase no other machine is answered: <Link href="/larder/entry" className="underline underline-offset-4">set one first</Link>.
+          Without a passphrase no other machine is answered:{' '}
+          <Link href="/larder/entry" className="underline underline-offset-4">
+            set one first
+          </Link>
+          .
         </p>
       )}
       {made && (
         <>
           {!made.here && <CameraSquare svg={made.svg} url={made.url} />}
-          <input readOnly aria-label="Address of the link" value={made.url} className="field min-h-11 w-full text-[14px]" onFocus={(e) => e.currentTarget.select()} />
-          {made.here && <p className="text-[14px] text-ink-soft">This screen speaks to the server by its own machine’s name: put the server’s address in the kitchen’s network in its place.</p>}
+          <input
+            readOnly
+            aria-label="Address of the link"
+            value={made.url}
+            className="field min-h-11 w-full text-[14px]"
+            onFocus={(e) => e.currentTarget.select()}
+          />
+          {made.here && (
+            <p className="text-[14px] text-ink-soft">
+              This screen speaks to the server by its own machine’s name: put the server’s address in the kitchen’s network in its place.
+            </p>
+          )}
         </>
       )}
       {until !== null && (

@@ -39,7 +39,10 @@ export function ListDesk() {
               {daySheets(doc, plan).map((d) => (
                 <section key={d.day} className="mb-7">
                   <h2 className="pb-1 text-[17px]">{dayDate(minuteOf(`${d.day}T12:00`, doc.zone), doc.zone)}</h2>
-                  <DayTable day={d.day} tasks={plan.tasks.filter((t) => d.servings.includes(t) || d.byItself.includes(t) || d.cooks.some((c) => c.tasks.includes(t)))} />
+                  <DayTable
+                    day={d.day}
+                    tasks={plan.tasks.filter((t) => d.servings.includes(t) || d.byItself.includes(t) || d.cooks.some((c) => c.tasks.includes(t)))}
+                  />
                 </section>
               ))}
             </div>
@@ -78,13 +81,22 @@ function DayTable({ day, tasks }: { readonly day: string; readonly tasks: readon
       </thead>
       <tbody>
         {tasks.map((t) => (
-          <tr key={t.id} data-row={t.id} className={`border-t border-steel-light align-baseline ${t.kind === 'served' ? 'bg-yolk-pale' : ''} ${t.done ? 'text-ink-soft' : ''}`}>
+          <tr
+            key={t.id}
+            data-row={t.id}
+            className={`border-t border-steel-light align-baseline ${t.kind === 'served' ? 'bg-yolk-pale' : ''} ${t.done ? 'text-ink-soft' : ''}`}
+          >
             <td className={`py-1.5 pr-3 ${t.critical ? 'border-l-[4px] border-yolk pl-2' : 'border-l-[4px] border-transparent pl-2'}`}>
               <span className="fig text-[15.5px]">{whenSays(t, day, zone)}</span>
               {t.end > t.start && <span className="fig font-medium text-ink-soft"> – {t.end - t.start < 1440 ? clockOf(t.end, zone) : ''}</span>}
             </td>
             <td className="py-1.5 pr-3">
-              <button type="button" aria-pressed={selected === t.id} onClick={() => select(t.id)} className="text-left underline decoration-dotted decoration-transparent underline-offset-4 hover:decoration-current">
+              <button
+                type="button"
+                aria-pressed={selected === t.id}
+                onClick={() => select(t.id)}
+                className="text-left underline decoration-dotted decoration-transparent underline-offset-4 hover:decoration-current"
+              >
                 {t.kind === 'served' ? <b className="font-[650]">{t.dish} is served</b> : <span className={t.cook ? 'font-[600]' : ''}>{t.name}</span>}
               </button>
               {t.pinned && <Pin size={13} className="ml-1 inline" aria-label="pinned" />}

@@ -29,7 +29,11 @@ export function ShoppingDesk({ stock }: { readonly stock: readonly StockPack[] }
     <ClockFrame here="shopping">
       <div className="grid grid-cols-[minmax(0,1fr)] lg:min-h-[calc(100dvh-130px)] lg:grid-cols-[minmax(0,1fr)_336px]">
         <section aria-label="Shopping list" className="px-4 pt-3 pb-10 md:px-6">
-          {shopping.items.length === 0 ? <p className="py-6 text-[17px]">Nothing to buy yet: say on the ribbon what is served.</p> : <Items items={shopping.items} eggs={shopping.eggs} />}
+          {shopping.items.length === 0 ? (
+            <p className="py-6 text-[17px]">Nothing to buy yet: say on the ribbon what is served.</p>
+          ) : (
+            <Items items={shopping.items} eggs={shopping.eggs} />
+          )}
           {dishes.map(({ id, name, dish }) => (
             <MiseOf key={id} name={name} dish={dish} />
           ))}
@@ -73,7 +77,13 @@ export function ShoppingDesk({ stock }: { readonly stock: readonly StockPack[] }
             </>
           )}
           <h2 className="mt-4 text-[17px]">Cost</h2>
-          <p className="py-1">{shopping.cost === null ? (shopping.items.length === 0 ? 'Nothing to cost yet.' : `No price for ${shopping.unpriced.slice(0, 3).join(', ')}${shopping.unpriced.length > 3 ? ` and ${shopping.unpriced.length - 3} more` : ''}.`) : `${plainNumber(shopping.cost, 2)} in all, of what is used.`}</p>
+          <p className="py-1">
+            {shopping.cost === null
+              ? shopping.items.length === 0
+                ? 'Nothing to cost yet.'
+                : `No price for ${shopping.unpriced.slice(0, 3).join(', ')}${shopping.unpriced.length > 3 ? ` and ${shopping.unpriced.length - 3} more` : ''}.`
+              : `${plainNumber(shopping.cost, 2)} in all, of what is used.`}
+          </p>
         </aside>
       </div>
     </ClockFrame>
@@ -131,11 +141,23 @@ function Items({ items, eggs }: { readonly items: readonly ServiceItem[]; readon
               <td className="fig py-1.5 pr-3 text-right text-[16px]">{showGrams(i.boughtG)}</td>
               <td className="py-1.5">
                 {i.ingredient.name}
-                {i.uses.length > 1 && <span className="block text-[13.5px] text-ink-soft">{i.uses.map((u) => `${showGrams(u.massG)} ${u.dish}`).join(', ')}</span>}
+                {i.uses.length > 1 && (
+                  <span className="block text-[13.5px] text-ink-soft">{i.uses.map((u) => `${showGrams(u.massG)} ${u.dish}`).join(', ')}</span>
+                )}
               </td>
               <td className="fig py-1.5 pl-3 text-right font-medium">{i.inStockG > 0 ? showGrams(i.inStockG) : ''}</td>
               <td className="fig py-1.5 pl-3 text-right font-medium">
-                {i.toBuyG <= 0.5 ? <span className="text-fern-ink">enough</span> : i.fruits ? `${i.fruits.count}\u00a0${i.fruits.name}` : i.packsToBuy !== null && i.ingredient.packG !== null ? `${i.packsToBuy} × ${showGrams(i.ingredient.packG)}` : i.ingredient.category === 'egg' ? 'as eggs' : showGrams(i.toBuyG)}
+                {i.toBuyG <= 0.5 ? (
+                  <span className="text-fern-ink">enough</span>
+                ) : i.fruits ? (
+                  `${i.fruits.count}\u00a0${i.fruits.name}`
+                ) : i.packsToBuy !== null && i.ingredient.packG !== null ? (
+                  `${i.packsToBuy} × ${showGrams(i.ingredient.packG)}`
+                ) : i.ingredient.category === 'egg' ? (
+                  'as eggs'
+                ) : (
+                  showGrams(i.toBuyG)
+                )}
               </td>
             </tr>
           ))}

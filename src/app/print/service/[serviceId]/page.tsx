@@ -59,7 +59,10 @@ function Rows({ title, tasks, day, zone }: { readonly title: string; readonly ta
       <h2 className="text-[16px]">{title}</h2>
       <ul>
         {tasks.map((t) => (
-          <li key={t.id} className="grid break-inside-avoid grid-cols-[16px_46px_minmax(0,1fr)_auto] items-baseline gap-x-1.5 border-t border-steel py-0.5 text-[13px]">
+          <li
+            key={t.id}
+            className="grid break-inside-avoid grid-cols-[16px_46px_minmax(0,1fr)_auto] items-baseline gap-x-1.5 border-t border-steel py-0.5 text-[13px]"
+          >
             <span aria-hidden="true" className="inline-block size-[11px] border border-ink" />
             <b className="fig">{whenSays(t, day, zone)}</b>
             <span>

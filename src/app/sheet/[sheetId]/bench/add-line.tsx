@@ -30,7 +30,13 @@ export function AddLine({ partId, partName, empty, hint, last }: AddLineProps) {
     edit('add', (d) => addLine(d, partId, newLine(freshId(), text.trim(), context, { parts: d.parts, partId }), context));
     setText('');
   };
-  const says = line?.fromPartId ? `Takes from ${doc.parts.find((p) => p.id === line.fromPartId)?.name}. Enter puts it in.` : reading ? (reading.fault ? reading.fault.says : `${reading.ingredient?.name}. Enter puts it in.`) : null;
+  const says = line?.fromPartId
+    ? `Takes from ${doc.parts.find((p) => p.id === line.fromPartId)?.name}. Enter puts it in.`
+    : reading
+      ? reading.fault
+        ? reading.fault.says
+        : `${reading.ingredient?.name}. Enter puts it in.`
+      : null;
   return (
     <div className="grid grid-cols-[86px_minmax(0,1fr)] items-baseline border-t border-steel-light">
       <span className="fig pr-4 text-right text-[16px] text-ink-soft" aria-hidden="true">

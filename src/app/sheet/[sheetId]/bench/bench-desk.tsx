@@ -41,7 +41,11 @@ function Formula() {
     <section aria-label="Formula" className="px-4 pt-2 pb-6 md:px-6">
       <div className="mb-2 flex items-center justify-between gap-3">
         <BenchPages sheetId={id} here="lines" />
-        <button type="button" className="min-h-8 text-[13.5px] whitespace-nowrap text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink max-sm:hidden" onClick={() => setShareOf(shareOf === 'part' ? 'cream' : 'part')}>
+        <button
+          type="button"
+          className="min-h-8 text-[13.5px] whitespace-nowrap text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink max-sm:hidden"
+          onClick={() => setShareOf(shareOf === 'part' ? 'cream' : 'part')}
+        >
           share of the {shareOf}
         </button>
       </div>
@@ -62,7 +66,12 @@ function Settings() {
     <section aria-label="Method and wishes" className="px-4 pb-10 max-lg:pt-4 md:px-6">
       <Method />
       <div className="mt-6 grid grid-cols-2 gap-x-5 gap-y-4 border-t border-steel pt-4 xl:grid-cols-4">
-        <Choice label="Family" value={doc.family} options={FAMILIES.map((f) => [f, FAMILY_NAMES[f]] as const)} onChange={(family) => edit('family', (d) => setFamily(d, family, context))} />
+        <Choice
+          label="Family"
+          value={doc.family}
+          options={FAMILIES.map((f) => [f, FAMILY_NAMES[f]] as const)}
+          onChange={(family) => edit('family', (d) => setFamily(d, family, context))}
+        />
         <Choice label="It is" value={doc.use} options={USES.map((u) => [u, USE_NAMES[u]] as const)} onChange={(use) => edit('use', (d) => ({ ...d, use }))} />
         <Choice
           label="As sweet as"
@@ -104,7 +113,11 @@ function Unread() {
         {doc.unread.map((text, i) => (
           <li key={`${i}-${text.slice(0, 20)}`} className="flex items-baseline gap-3 border-t border-steel-light py-1.5">
             <span className="min-w-0 flex-1 [overflow-wrap:anywhere]">{text}</span>
-            <button type="button" className="btn min-h-8 px-2.5 text-[14px]" onClick={() => edit('unread', (d) => ({ ...d, unread: d.unread.filter((_, n) => n !== i) }))}>
+            <button
+              type="button"
+              className="btn min-h-8 px-2.5 text-[14px]"
+              onClick={() => edit('unread', (d) => ({ ...d, unread: d.unread.filter((_, n) => n !== i) }))}
+            >
               Settled
             </button>
           </li>
@@ -122,7 +135,10 @@ function Judgement() {
   const { vessel } = doc;
   const allergens = [...new Set(analysis.parts.flatMap((p) => p.reading.allergens))].sort();
   return (
-    <aside aria-label="What it will be like" className="border-steel bg-paper px-4 pt-3.5 pb-8 max-lg:border-y md:px-[22px] lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l">
+    <aside
+      aria-label="What it will be like"
+      className="border-steel bg-paper px-4 pt-3.5 pb-8 max-lg:border-y md:px-[22px] lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
+    >
       <p className="text-[13.5px] text-ink-soft">
         {vessel.name}, {vesselSize(vessel)}, cut across
       </p>
@@ -131,7 +147,8 @@ function Judgement() {
       </div>
       <TellList tells={tells} partNames={doc.parts.map((p) => p.name)} onEdit={apply} />
       <p className="border-t border-steel-light pt-2.5 text-[13.5px] text-ink-soft">
-        {allergens.length > 0 ? `Allergens: ${allergens.join(', ')}; check each label for traces.` : 'No listed allergens in these lines; check each label.'} Keeping times follow your local food code.
+        {allergens.length > 0 ? `Allergens: ${allergens.join(', ')}; check each label for traces.` : 'No listed allergens in these lines; check each label.'}{' '}
+        Keeping times follow your local food code.
       </p>
     </aside>
   );

@@ -23,7 +23,11 @@ export function BesideWay({ onDone }: { readonly onDone: () => void }) {
           const at = doc.steps.findIndex((s) => s.id === stepId);
           const step = doc.steps[at]!;
           return (
-            <li key={stepId} className="grid grid-cols-[20px_minmax(0,1fr)_auto] items-baseline gap-x-2.5 border-t border-steel-light py-1" data-differs={differs.length > 0 || undefined}>
+            <li
+              key={stepId}
+              className="grid grid-cols-[20px_minmax(0,1fr)_auto] items-baseline gap-x-2.5 border-t border-steel-light py-1"
+              data-differs={differs.length > 0 || undefined}
+            >
               <b className="fig text-right">{at + 1}</b>
               <span className="min-w-0">
                 {step.title}
@@ -32,7 +36,12 @@ export function BesideWay({ onDone }: { readonly onDone: () => void }) {
                   {differs.length > 0 && <span className="text-beet">: {differs.map(differenceSays).join(', ')}</span>}
                 </span>
               </span>
-              <button type="button" className={act} aria-label={`Step ${at + 1} the kitchen’s way`} onClick={() => edit('way-step', (d) => takeWayStep(d, stepId, context.larder))}>
+              <button
+                type="button"
+                className={act}
+                aria-label={`Step ${at + 1} the kitchen’s way`}
+                onClick={() => edit('way-step', (d) => takeWayStep(d, stepId, context.larder))}
+              >
                 take it
               </button>
             </li>
@@ -48,7 +57,12 @@ export function BesideWay({ onDone }: { readonly onDone: () => void }) {
                 <span className="min-w-0">
                   {words(way.title, partId)} <span className="text-[13.5px] text-ink-soft">{partName(partId)}</span>
                 </span>
-                <button type="button" className={act} aria-label={`Add: ${words(way.title, partId)}`} onClick={() => edit('way-step', (d) => addWayStep(d, id, context.larder))}>
+                <button
+                  type="button"
+                  className={act}
+                  aria-label={`Add: ${words(way.title, partId)}`}
+                  onClick={() => edit('way-step', (d) => addWayStep(d, id, context.larder))}
+                >
                   add
                 </button>
               </li>

@@ -66,7 +66,9 @@ export function LineRow({ drag, reading, partId, at, sharePct, step, onMove, onN
       className={`group relative grid grid-cols-[86px_minmax(0,1fr)_auto] items-baseline border-t border-steel-light sm:grid-cols-[86px_minmax(0,1fr)_62px_84px] xl:grid-cols-[86px_minmax(0,1fr)_62px_118px_84px] ${focused ? 'border-yolk! bg-paper shadow-[0_1px_0_var(--color-yolk)]' : ''} ${drag?.dragging ? 'z-10 bg-paper shadow-float' : ''}`}
       data-line={at + 1}
     >
-      <span className={`fig pr-4 text-right text-[16px] ${fault ? 'text-ink-soft' : ''}`}>{read ? (reading.kind === 'loss' ? `−\u2009${showGrams(-read.massG)}` : showGrams(read.massG)) : '–'}</span>
+      <span className={`fig pr-4 text-right text-[16px] ${fault ? 'text-ink-soft' : ''}`}>
+        {read ? (reading.kind === 'loss' ? `−\u2009${showGrams(-read.massG)}` : showGrams(read.massG)) : '–'}
+      </span>
       <div className="relative min-w-0">
         <input
           data-line-field
@@ -87,7 +89,10 @@ export function LineRow({ drag, reading, partId, at, sharePct, step, onMove, onN
           className={`min-h-9 w-full bg-transparent pl-4 outline-none pointer-coarse:min-h-11 ${columns ? 'text-transparent caret-transparent' : ''} ${fault ? 'text-beet' : ''}`}
         />
         {columns && (
-          <span className="pointer-events-none absolute inset-0 grid grid-cols-[minmax(0,1fr)] items-center pl-4 sm:grid-cols-[112px_minmax(0,1fr)]" aria-hidden="true">
+          <span
+            className="pointer-events-none absolute inset-0 grid grid-cols-[minmax(0,1fr)] items-center pl-4 sm:grid-cols-[112px_minmax(0,1fr)]"
+            aria-hidden="true"
+          >
             <span className="truncate text-[14px] text-ink-soft max-sm:hidden">{reading.cooksMeasure}</span>
             <span className="truncate">
               {reading.name}
@@ -106,17 +111,19 @@ export function LineRow({ drag, reading, partId, at, sharePct, step, onMove, onN
         )}
         {focused && !fault && !begun && <p className="pb-1.5 pl-4 text-[13.5px] text-ink-soft">{readAs(reading)}</p>}
       </div>
-      <span className="fig text-right text-[14px] font-medium text-ink-soft max-sm:hidden">{sharePct === null ? '' : `${plainNumber(sharePct, 1)}\u00a0%`}</span>
+      <span className="fig text-right text-[14px] font-medium text-ink-soft max-sm:hidden">
+        {sharePct === null ? '' : `${plainNumber(sharePct, 1)}\u00a0%`}
+      </span>
       {reading.kind === 'loss' ? (
         <span className="max-xl:hidden" />
       ) : (
-      <OpensPanel
-        className={`min-h-8 truncate pl-4 text-left text-[14px] hover:text-ink max-xl:hidden ${step ? 'text-ink-soft' : 'text-beet'}`}
-        label={`Step of line ${at + 1}: ${step || 'none'}`}
-        panelLabel={`Which step uses line ${at + 1}`}
-        face={step || 'no step'}
-        panel={(close) => <StepChoice partId={partId} lineId={line.id} stepId={line.stepId} onDone={close} />}
-      />
+        <OpensPanel
+          className={`min-h-8 truncate pl-4 text-left text-[14px] hover:text-ink max-xl:hidden ${step ? 'text-ink-soft' : 'text-beet'}`}
+          label={`Step of line ${at + 1}: ${step || 'none'}`}
+          panelLabel={`Which step uses line ${at + 1}`}
+          face={step || 'no step'}
+          panel={(close) => <StepChoice partId={partId} lineId={line.id} stepId={line.stepId} onDone={close} />}
+        />
       )}
       <span className="flex justify-end self-center sm:opacity-0 sm:group-focus-within:opacity-100 sm:group-hover:opacity-100 pointer-coarse:opacity-100">
         {reading.kind === 'ingredient' && read && (
@@ -129,10 +136,23 @@ export function LineRow({ drag, reading, partId, at, sharePct, step, onMove, onN
             panel={(close) => <SwapPanel lineId={line.id} name={reading.name} onDone={close} />}
           />
         )}
-        <button type="button" className="flex h-9 w-7 cursor-grab items-center justify-center text-ink-soft hover:text-ink pointer-coarse:h-11" aria-label={`Move line ${at + 1}`} data-drag={drag ? 'ready' : undefined} {...drag?.grip} tabIndex={-1}>
+        <button
+          type="button"
+          className="flex h-9 w-7 cursor-grab items-center justify-center text-ink-soft hover:text-ink pointer-coarse:h-11"
+          aria-label={`Move line ${at + 1}`}
+          data-drag={drag ? 'ready' : undefined}
+          {...drag?.grip}
+          tabIndex={-1}
+        >
           <GripVertical size={16} />
         </button>
-        <button type="button" className="flex h-9 w-7 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:h-11" aria-label={`Take out line ${at + 1}: ${line.text}`} onClick={onRemove} tabIndex={-1}>
+        <button
+          type="button"
+          className="flex h-9 w-7 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:h-11"
+          aria-label={`Take out line ${at + 1}: ${line.text}`}
+          onClick={onRemove}
+          tabIndex={-1}
+        >
           <X size={16} />
         </button>
       </span>

@@ -39,8 +39,21 @@ export function Method() {
     const differs = beside.get(s.key) ?? [];
     const day = doc.steps[i] ? dayBeside(doc.steps[i]) : '';
     return (
-      <li key={s.key} ref={drag?.ref} style={drag?.style} className={`group/step flex break-inside-avoid items-baseline gap-2.5 border-t border-steel-light text-[14.5px] ${drag?.dragging ? 'relative z-10 bg-paper shadow-md' : ''}`} data-step={i + 1}>
-        <button type="button" aria-label={`Move step ${i + 1}`} data-drag={drag ? 'ready' : undefined} {...drag?.grip} tabIndex={-1} className="fig w-5 shrink-0 cursor-grab text-right text-[14px] font-bold pointer-coarse:min-h-11">
+      <li
+        key={s.key}
+        ref={drag?.ref}
+        style={drag?.style}
+        className={`group/step flex break-inside-avoid items-baseline gap-2.5 border-t border-steel-light text-[14.5px] ${drag?.dragging ? 'relative z-10 bg-paper shadow-md' : ''}`}
+        data-step={i + 1}
+      >
+        <button
+          type="button"
+          aria-label={`Move step ${i + 1}`}
+          data-drag={drag ? 'ready' : undefined}
+          {...drag?.grip}
+          tabIndex={-1}
+          className="fig w-5 shrink-0 cursor-grab text-right text-[14px] font-bold pointer-coarse:min-h-11"
+        >
           {i + 1}
         </button>
         <OpensPanel
@@ -89,7 +102,11 @@ export function Method() {
         )}
       </div>
       <ol ref={list} onPointerOver={wake} className="border-b border-steel sm:columns-2 sm:gap-9">
-        {Sortable ? <Sortable id="steps" columns ids={ids} onMove={(stepId, to) => edit('move-step', (d) => moveStep(d, stepId, to))} row={row} /> : ids.map((_, i) => row(i, null))}
+        {Sortable ? (
+          <Sortable id="steps" columns ids={ids} onMove={(stepId, to) => edit('move-step', (d) => moveStep(d, stepId, to))} row={row} />
+        ) : (
+          ids.map((_, i) => row(i, null))
+        )}
       </ol>
       <input
         aria-label="Next step"

@@ -75,9 +75,19 @@ export function PartBlock({ analysis, at, shareOf }: { readonly analysis: PartAn
       <div className="min-w-0">
         <PartHead analysis={analysis} at={at} />
         <ol ref={list} aria-label={`Lines of ${part.name}`} onPointerOver={wake}>
-          {Sortable ? <Sortable id={`lines-${part.id}`} ids={ids} onMove={(lineId, to) => edit('move', (d) => moveLine(d, part.id, lineId, to))} row={row} /> : ids.map((_, n) => row(n, null))}
+          {Sortable ? (
+            <Sortable id={`lines-${part.id}`} ids={ids} onMove={(lineId, to) => edit('move', (d) => moveLine(d, part.id, lineId, to))} row={row} />
+          ) : (
+            ids.map((_, n) => row(n, null))
+          )}
         </ol>
-        <AddLine partId={part.id} partName={part.name} empty={ids.length === 0} hint={isWhippedKind(part.kind) ? 'Start with the cream: 600 g cream 36 %' : 'Start with an amount and a name'} last={at === doc.parts.length - 1} />
+        <AddLine
+          partId={part.id}
+          partName={part.name}
+          empty={ids.length === 0}
+          hint={isWhippedKind(part.kind) ? 'Start with the cream: 600 g cream 36 %' : 'Start with an amount and a name'}
+          last={at === doc.parts.length - 1}
+        />
       </div>
     </section>
   );
@@ -97,13 +107,18 @@ function PartHead({ analysis, at }: { readonly analysis: PartAnalysis; readonly 
   const { id, doc, edit, context } = useSheet();
   const { part, reading, mixer } = analysis;
   const ways = waysOfPart(part, context.larder);
-  const said = ways.filter((w) => w.option.id !== 'as-written' && !['peak', 'sugar-moment', 'sugar-kind', 'bowl', 'gelatin-melt'].includes(w.question.key)).map((w) => WAY_WORDS[w.question.key]?.(w.option.name) ?? w.option.name);
+  const said = ways
+    .filter((w) => w.option.id !== 'as-written' && !['peak', 'sugar-moment', 'sugar-kind', 'bowl', 'gelatin-melt'].includes(w.question.key))
+    .map((w) => WAY_WORDS[w.question.key]?.(w.option.name) ?? w.option.name);
   const left = analysis.leftShare < 0.995 && analysis.leftShare > 0.005 ? `, ${withUnit(plainNumber(analysis.leftG, 0), 'g')} left` : '';
   return (
     <div className="flex flex-wrap items-baseline gap-x-3 gap-y-0.5 pb-1">
       <NameField name={part.name} onName={(name) => edit(`part-name:${part.id}`, (d) => setPart(d, part.id, { name }, context))} />
       {isWhippedKind(part.kind) && (
-        <Link href={`/sheet/${id}/whisk${at > 0 ? `?part=${part.id}` : ''}`} className="text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink">
+        <Link
+          href={`/sheet/${id}/whisk${at > 0 ? `?part=${part.id}` : ''}`}
+          className="text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink"
+        >
           whisked to {part.whisk.stage}, {mixer ? inSentence(mixer.name) : 'no mixer'}
         </Link>
       )}
@@ -117,15 +132,33 @@ function PartHead({ analysis, at }: { readonly analysis: PartAnalysis; readonly 
           panel={(close) => <WaysPanel partId={part.id} onDone={close} />}
         />
       )}
-      <QuietChoice label={`Kind of ${part.name}`} value={part.kind} options={PART_KINDS.map((k) => [k, PART_KIND_NAMES[k]] as const)} onChange={(kind) => edit('part-kind', (d) => setPartKind(d, part.id, kind, context))} className="text-[14px] text-ink-soft" />
-      {doc.parts.length > 1 && (part.stands === 'beside' || MAY_STAND_BESIDE.has(part.kind)) && <QuietChoice label={`Where ${part.name} stands`} value={part.stands} options={STANDS.map((w) => [w, STANDS_NAMES[w]] as const)} onChange={(stands) => edit('part-stands', (d) => setPart(d, part.id, { stands }, context))} className={`text-[14px] text-ink-soft ${part.stands === 'in' ? 'sm:pointer-fine:hidden sm:pointer-fine:group-focus-within/part:inline' : ''}`} />}
+      <QuietChoice
+        label={`Kind of ${part.name}`}
+        value={part.kind}
+        options={PART_KINDS.map((k) => [k, PART_KIND_NAMES[k]] as const)}
+        onChange={(kind) => edit('part-kind', (d) => setPartKind(d, part.id, kind, context))}
+        className="text-[14px] text-ink-soft"
+      />
+      {doc.parts.length > 1 && (part.stands === 'beside' || MAY_STAND_BESIDE.has(part.kind)) && (
+        <QuietChoice
+          label={`Where ${part.name} stands`}
+          value={part.stands}
+          options={STANDS.map((w) => [w, STANDS_NAMES[w]] as const)}
+          onChange={(stands) => edit('part-stands', (d) => setPart(d, part.id, { stands }, context))}
+          className={`text-[14px] text-ink-soft ${part.stands === 'in' ? 'sm:pointer-fine:hidden sm:pointer-fine:group-focus-within/part:inline' : ''}`}
+        />
+      )}
       <span className="ml-auto flex items-baseline gap-2">
         {doc.parts.length > 1 && (
           <span className="flex self-center sm:opacity-0 sm:group-focus-within/part:opacity-100 sm:group-hover/part:opacity-100 pointer-coarse:opacity-100">
             <IconButton label={`Move ${part.name} up`} disabled={at === 0} onClick={() => edit('move-part', (d) => movePart(d, part.id, at - 1, context))}>
               <ChevronUp size={16} />
             </IconButton>
-            <IconButton label={`Move ${part.name} down`} disabled={at === doc.parts.length - 1} onClick={() => edit('move-part', (d) => movePart(d, part.id, at + 1, context))}>
+            <IconButton
+              label={`Move ${part.name} down`}
+              disabled={at === doc.parts.length - 1}
+              onClick={() => edit('move-part', (d) => movePart(d, part.id, at + 1, context))}
+            >
               <ChevronDown size={16} />
             </IconButton>
             <IconButton label={`Take out ${part.name}`} onClick={() => edit('remove-part', (d) => removePart(d, part.id, context))}>
@@ -160,9 +193,26 @@ function NameField({ name, onName }: { readonly name: string; readonly onName: (
   );
 }
 
-function IconButton({ label, disabled = false, onClick, children }: { readonly label: string; readonly disabled?: boolean; readonly onClick: () => void; readonly children: React.ReactNode }) {
+function IconButton({
+  label,
+  disabled = false,
+  onClick,
+  children,
+}: {
+  readonly label: string;
+  readonly disabled?: boolean;
+  readonly onClick: () => void;
+  readonly children: React.ReactNode;
+}) {
   return (
-    <button type="button" className="flex h-7 w-7 items-center justify-center text-ink-soft hover:text-ink disabled:opacity-35 pointer-coarse:h-11 pointer-coarse:w-9" aria-label={label} title={label} disabled={disabled} onClick={onClick}>
+    <button
+      type="button"
+      className="flex h-7 w-7 items-center justify-center text-ink-soft hover:text-ink disabled:opacity-35 pointer-coarse:h-11 pointer-coarse:w-9"
+      aria-label={label}
+      title={label}
+      disabled={disabled}
+      onClick={onClick}
+    >
       {children}
     </button>
   );

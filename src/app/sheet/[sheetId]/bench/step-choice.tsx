@@ -12,7 +12,17 @@ const SHARES = [
 ] as const;
 
 /** Where a line belongs: the step that uses it, its part, and whether a share of it is used later. */
-export function StepChoice({ partId, lineId, stepId, onDone }: { readonly partId: string; readonly lineId: string; readonly stepId: string | null; readonly onDone: () => void }) {
+export function StepChoice({
+  partId,
+  lineId,
+  stepId,
+  onDone,
+}: {
+  readonly partId: string;
+  readonly lineId: string;
+  readonly stepId: string | null;
+  readonly onDone: () => void;
+}) {
   const { doc, edit, context } = useSheet();
   const choose = (to: string | null) => {
     edit('line-step', (d) => setLineStep(d, partId, lineId, to));

@@ -39,7 +39,11 @@ export function SwapPanel({ lineId, name, onDone }: { readonly lineId: string; r
         <ul className="mt-1">
           {found.map(({ ingredient }) => (
             <li key={ingredient.id}>
-              <button type="button" className="flex min-h-9 w-full items-center rounded-s px-2 text-left hover:bg-yolk-pale pointer-coarse:min-h-11" onClick={() => setToId(ingredient.id)}>
+              <button
+                type="button"
+                className="flex min-h-9 w-full items-center rounded-s px-2 text-left hover:bg-yolk-pale pointer-coarse:min-h-11"
+                onClick={() => setToId(ingredient.id)}
+              >
                 {ingredient.name}
               </button>
             </li>
@@ -53,7 +57,13 @@ export function SwapPanel({ lineId, name, onDone }: { readonly lineId: string; r
             <legend className="text-[13.5px] text-ink-soft">So that it brings</legend>
             {options.value.map((o) => (
               <label key={o.basis} className="flex min-h-8 cursor-pointer items-baseline gap-2.5 pointer-coarse:min-h-11">
-                <input type="radio" name="basis" className="size-4 self-center accent-ink" checked={o.basis === chosen.basis} onChange={() => setBasis(o.basis)} />
+                <input
+                  type="radio"
+                  name="basis"
+                  className="size-4 self-center accent-ink"
+                  checked={o.basis === chosen.basis}
+                  onChange={() => setBasis(o.basis)}
+                />
                 <span className="flex-1">{BASIS_NAMES[o.basis]}</span>
                 <span className="fig">{showGrams(o.massG)}</span>
               </label>
@@ -89,6 +99,9 @@ const NAMES = { fat: 'fat', sweetness: 'sweetness', water: 'water', alcohol: 'al
 function differenceWords(o: SwapOption): string {
   const parts = (Object.keys(NAMES) as (keyof typeof NAMES)[])
     .filter((k) => Math.abs(o.difference[k]) >= 0.5)
-    .map((k) => `${withUnit(plainNumber(Math.abs(o.difference[k]), Math.abs(o.difference[k]) < 10 ? 1 : 0), 'g')} ${NAMES[k]} ${o.difference[k] > 0 ? 'more' : 'less'}`);
+    .map(
+      (k) =>
+        `${withUnit(plainNumber(Math.abs(o.difference[k]), Math.abs(o.difference[k]) < 10 ? 1 : 0), 'g')} ${NAMES[k]} ${o.difference[k] > 0 ? 'more' : 'less'}`,
+    );
   return parts.length === 0 ? 'Fat, sugar and water stay as they are.' : `It brings ${parts.join(', ')}.`;
 }

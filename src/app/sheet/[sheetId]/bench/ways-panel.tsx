@@ -17,21 +17,40 @@ export function WaysPanel({ partId, onDone }: { readonly partId: string | null; 
   return (
     <div className="text-[14.5px]">
       {asked.map(({ question, option }) => (
-        <Question key={question.key} question={question} held={option} chosen={chosen?.key === question.key ? chosen.id : null} onChoose={(id) => setChosen(id === option.id ? null : { key: question.key, id })} />
+        <Question
+          key={question.key}
+          question={question}
+          held={option}
+          chosen={chosen?.key === question.key ? chosen.id : null}
+          onChoose={(id) => setChosen(id === option.id ? null : { key: question.key, id })}
+        />
       ))}
       {chosen && <Preview key={`${chosen.key}.${chosen.id}`} partId={partId} questionKey={chosen.key} optionId={chosen.id} onDone={onDone} />}
     </div>
   );
 }
 
-function Question({ question, held, chosen, onChoose }: { readonly question: WayQuestion; readonly held: WayOption; readonly chosen: string | null; readonly onChoose: (id: string) => void }) {
+function Question({
+  question,
+  held,
+  chosen,
+  onChoose,
+}: {
+  readonly question: WayQuestion;
+  readonly held: WayOption;
+  readonly chosen: string | null;
+  readonly onChoose: (id: string) => void;
+}) {
   const now = question.options.find((o) => o.id === (chosen ?? held.id)) ?? held;
   return (
     <fieldset className="border-t border-steel-light py-2 first:border-t-0 first:pt-0">
       <legend className="float-left mb-1 w-full font-semibold">{question.asks}</legend>
       <div className="clear-left flex flex-wrap gap-1.5">
         {question.options.map((o) => (
-          <label key={o.id} className={`flex min-h-8 cursor-pointer items-center rounded-s border px-2.5 has-focus-visible:outline-2 has-focus-visible:outline-ink pointer-coarse:min-h-11 ${o.id === now.id ? 'border-ink bg-ink font-semibold text-paper' : 'border-steel hover:border-ink-soft'}`}>
+          <label
+            key={o.id}
+            className={`flex min-h-8 cursor-pointer items-center rounded-s border px-2.5 has-focus-visible:outline-2 has-focus-visible:outline-ink pointer-coarse:min-h-11 ${o.id === now.id ? 'border-ink bg-ink font-semibold text-paper' : 'border-steel hover:border-ink-soft'}`}
+          >
             <input type="radio" className="sr-only" name={question.key} checked={o.id === now.id} onChange={() => onChoose(o.id)} />
             {o.name}
           </label>
@@ -45,10 +64,23 @@ function Question({ question, held, chosen, onChoose }: { readonly question: Way
   );
 }
 
-function Preview({ partId, questionKey, optionId, onDone }: { readonly partId: string | null; readonly questionKey: string; readonly optionId: string; readonly onDone: () => void }) {
+function Preview({
+  partId,
+  questionKey,
+  optionId,
+  onDone,
+}: {
+  readonly partId: string | null;
+  readonly questionKey: string;
+  readonly optionId: string;
+  readonly onDone: () => void;
+}) {
   const { doc, edit, context } = useSheet();
   // The ids of new lines are made once, so that what is shown is what is taken.
-  const after = useMemo(() => switchWay(doc, partId, questionKey, optionId, { larder: context.larder, measures: context.measures, newId: freshId }), [doc, partId, questionKey, optionId, context]);
+  const after = useMemo(
+    () => switchWay(doc, partId, questionKey, optionId, { larder: context.larder, measures: context.measures, newId: freshId }),
+    [doc, partId, questionKey, optionId, context],
+  );
   const changes = compareSheets(doc, after);
   const lines = changes.parts.flatMap((p) => p.lines);
   return (

@@ -27,7 +27,10 @@ const TimeChart = dynamic(() => import('./time-chart').then((m) => m.TimeChart),
 /** Changes the set-up of the sheet. */
 export function useSetup(): readonly [ColdSetup, (change: Partial<ColdSetup>) => void] {
   const { doc, edit } = useSheet();
-  return [doc.cold.setup, (change) => edit(`cold:${Object.keys(change).join()}`, (d) => ({ ...d, cold: { ...d.cold, setup: { ...d.cold.setup, ...change } } }))];
+  return [
+    doc.cold.setup,
+    (change) => edit(`cold:${Object.keys(change).join()}`, (d) => ({ ...d, cold: { ...d.cold, setup: { ...d.cold.setup, ...change } } })),
+  ];
 }
 
 /** Cold: how long in this tin, in this place, and when it is ready for what. */
@@ -43,7 +46,13 @@ export function ColdDesk() {
       </div>
       <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px]">
         <section aria-label="In the cold" aria-busy={!current} className="px-4 pt-4 pb-8 md:px-6">
-          {view === null ? <p className="py-8 text-[17px] text-ink-soft">Working it out…</p> : view.ok ? <Run view={view.value} /> : <p className="max-w-[60ch] py-8 text-[19px] text-beet">{view.fault.says}</p>}
+          {view === null ? (
+            <p className="py-8 text-[17px] text-ink-soft">Working it out…</p>
+          ) : view.ok ? (
+            <Run view={view.value} />
+          ) : (
+            <p className="max-w-[60ch] py-8 text-[19px] text-beet">{view.fault.says}</p>
+          )}
         </section>
         <aside aria-label="Set-up" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
           <SetupForm setup={setup} onChange={change} />
@@ -69,7 +78,8 @@ function Run({ view }: { readonly view: ColdView }) {
   const moments = answers.ready.flatMap((r) => (r.atH === null ? [] : [{ h: r.atH, name: r.name }]));
   const step = useEffectEvent((by: number) => setHour(Math.max(0, Math.min(end, hour + by))));
   const keys = useEffectEvent((e: KeyboardEvent) => {
-    if (isTyping(e) || e.ctrlKey || e.metaKey || e.altKey || (e.target instanceof HTMLElement && e.target.closest('[role="slider"], select, input') !== null)) return;
+    if (isTyping(e) || e.ctrlKey || e.metaKey || e.altKey || (e.target instanceof HTMLElement && e.target.closest('[role="slider"], select, input') !== null))
+      return;
     if (e.key === 'ArrowRight' || e.key === 'ArrowLeft') {
       e.preventDefault();
       step((e.key === 'ArrowRight' ? 1 : -1) * (end / 60));
@@ -100,7 +110,8 @@ function Run({ view }: { readonly view: ColdView }) {
           <>It is {main.name.replace(/^to /, 'ready to ')} as it goes in.</>
         ) : (
           <>
-            {main.name.charAt(0).toUpperCase() + main.name.slice(1)} after <FigureButton figure={readyFigure(analysis, view, main)} className="text-[22px]" />; <span className="text-[16px] text-ink-soft">{main.says}.</span>
+            {main.name.charAt(0).toUpperCase() + main.name.slice(1)} after <FigureButton figure={readyFigure(analysis, view, main)} className="text-[22px]" />;{' '}
+            <span className="text-[16px] text-ink-soft">{main.says}.</span>
           </>
         )}
       </p>
@@ -111,7 +122,12 @@ function Run({ view }: { readonly view: ColdView }) {
       )}
       <div className="grid gap-x-5 gap-y-2 sm:grid-cols-[minmax(0,1fr)_150px]">
         <div className="h-[min(36vh,300px)]">
-          <SectionFieldView view={view} frame={frame} shown={view.freezing ? shown : 'temperature'} says={`Section after ${showHours(hour)}: core ${at(curves.core)}, edge ${at(curves.edge)}`} />
+          <SectionFieldView
+            view={view}
+            frame={frame}
+            shown={view.freezing ? shown : 'temperature'}
+            says={`Section after ${showHours(hour)}: core ${at(curves.core)}, edge ${at(curves.edge)}`}
+          />
         </div>
         <div className="grid content-start gap-2">
           <dl className="grid grid-cols-2 content-start gap-x-8 gap-y-1.5 text-[15px] sm:grid-cols-1">
@@ -134,21 +150,50 @@ function Run({ view }: { readonly view: ColdView }) {
         </div>
       </div>
       <div className="mt-2 flex items-center gap-3">
-        <button type="button" className="btn w-10 px-0" aria-label={playing ? 'Stop' : 'Play'} onClick={() => {
-          if (!playing && hour >= end) setHour(0);
-          setPlaying(!playing);
-        }}>
+        <button
+          type="button"
+          className="btn w-10 px-0"
+          aria-label={playing ? 'Stop' : 'Play'}
+          onClick={() => {
+            if (!playing && hour >= end) setHour(0);
+            setPlaying(!playing);
+          }}
+        >
           {playing ? <Pause size={16} /> : <Play size={16} />}
         </button>
-        <input type="range" aria-label="Hours since it went in" aria-valuetext={showHours(hour)} min={0} max={end} step={end / 300} value={hour} onChange={(e) => setHour(Number(e.target.value))} className="h-9 min-w-0 flex-1 accent-ink" />
+        <input
+          type="range"
+          aria-label="Hours since it went in"
+          aria-valuetext={showHours(hour)}
+          min={0}
+          max={end}
+          step={end / 300}
+          value={hour}
+          onChange={(e) => setHour(Number(e.target.value))}
+          className="h-9 min-w-0 flex-1 accent-ink"
+        />
         {view.freezing && (
           <div className="w-52">
-            <Segments label="" value={shown} options={[['temperature', '°C'], ['ice', 'ice, %']]} onChange={setShown} />
+            <Segments
+              label=""
+              value={shown}
+              options={[
+                ['temperature', '°C'],
+                ['ice', 'ice, %'],
+              ]}
+              onChange={setShown}
+            />
           </div>
         )}
       </div>
       <div className="mt-2 h-[min(30vh,240px)]">
-        <TimeChart curves={curves} moments={moments} nowH={hour} onHour={(h) => setHour(Math.max(0, Math.min(end, h)))} says={`Core, mean, edge and air over ${showHours(end)}; ${moments.map((m) => `${m.name} after ${showHours(m.h)}`).join(', ')}`} />
+        <TimeChart
+          curves={curves}
+          moments={moments}
+          nowH={hour}
+          onHour={(h) => setHour(Math.max(0, Math.min(end, h)))}
+          says={`Core, mean, edge and air over ${showHours(end)}; ${moments.map((m) => `${m.name} after ${showHours(m.h)}`).join(', ')}`}
+        />
       </div>
       <p className="text-[13.5px] text-ink-soft">Thick: core; dashed: mean of the heat; dotted: edge; thin: air in there. Drag in the chart, or use ← and →.</p>
     </>

@@ -35,14 +35,16 @@ export function Happenings({ view }: { readonly view: ColdView }) {
       </ul>
       {bandMin > 1 && (
         <p className="pt-1 text-[14px] text-ink-soft">
-          <span className="fig text-ink">{withUnit(plainNumber(bandMin, 0), 'min')}</span> of it between 60 and 5&nbsp;°C at its warmest point; follow your local food code.
+          <span className="fig text-ink">{withUnit(plainNumber(bandMin, 0), 'min')}</span> of it between 60 and 5&nbsp;°C at its warmest point; follow your
+          local food code.
         </p>
       )}
-      {broken.length > 1 && broken.slice(1).map((b) => (
-        <p key={b.key} className="pt-1 text-[14px] text-beet">
-          {b.says}
-        </p>
-      ))}
+      {broken.length > 1 &&
+        broken.slice(1).map((b) => (
+          <p key={b.key} className="pt-1 text-[14px] text-beet">
+            {b.says}
+          </p>
+        ))}
     </section>
   );
 }

@@ -19,7 +19,10 @@ const RAMP: readonly (readonly [at: number, l: number, c: number, h: number])[] 
 
 function colourAt(share: number): string {
   const x = Math.max(0, Math.min(1, share));
-  const i = Math.max(1, RAMP.findIndex((r) => r[0] >= x));
+  const i = Math.max(
+    1,
+    RAMP.findIndex((r) => r[0] >= x),
+  );
   const [a, b] = [RAMP[i - 1]!, RAMP[i]!];
   const t = (x - a[0]) / (b[0] - a[0]);
   const at = (k: 1 | 2 | 3): number => a[k] + (b[k] - a[k]) * t;
@@ -119,15 +122,27 @@ export function SectionFieldView({ view, frame, shown, says }: FieldProps) {
   }, [field, view, shown, wide, box.w, box.h, edge]);
   const lines = useMemo(() => {
     const all = Array.from(field.value);
-    return roundValues(Math.min(...all), Math.max(...all)).map((v) => ({ v, stretches: isotherm(field, v) })).filter((l) => l.stretches.length > 0);
+    return roundValues(Math.min(...all), Math.max(...all))
+      .map((v) => ({ v, stretches: isotherm(field, v) }))
+      .filter((l) => l.stretches.length > 0);
   }, [field]);
   const text = Math.max(box.w, box.h) / 34;
   return (
     <div className="relative h-full w-full">
       <canvas ref={canvas} role="img" aria-label={says} className="absolute inset-0 h-full w-full object-contain" />
-      <svg aria-hidden="true" viewBox={`${-box.w / 2} ${-view.topMm - edge} ${box.w} ${box.h}`} className="absolute inset-0 h-full w-full" fontFamily="var(--font-figure)">
+      <svg
+        aria-hidden="true"
+        viewBox={`${-box.w / 2} ${-view.topMm - edge} ${box.w} ${box.h}`}
+        className="absolute inset-0 h-full w-full"
+        fontFamily="var(--font-figure)"
+      >
         {lines.map(({ v, stretches }) => {
-          const d = stretches.map(([x0, z0, x1, z1]) => `M${x0.toFixed(2)} ${(-z0).toFixed(2)}L${x1.toFixed(2)} ${(-z1).toFixed(2)}M${(-x0).toFixed(2)} ${(-z0).toFixed(2)}L${(-x1).toFixed(2)} ${(-z1).toFixed(2)}`).join('');
+          const d = stretches
+            .map(
+              ([x0, z0, x1, z1]) =>
+                `M${x0.toFixed(2)} ${(-z0).toFixed(2)}L${x1.toFixed(2)} ${(-z1).toFixed(2)}M${(-x0).toFixed(2)} ${(-z0).toFixed(2)}L${(-x1).toFixed(2)} ${(-z1).toFixed(2)}`,
+            )
+            .join('');
           // A label stands well inside the wall; a line that has no such place goes without.
           const inside = stretches.filter(([x, z]) => roomAt(view, x, z) > text * 1.4);
           const at = inside[Math.floor(inside.length / 2)];
@@ -135,7 +150,17 @@ export function SectionFieldView({ view, frame, shown, says }: FieldProps) {
             <g key={v}>
               <path d={d} fill="none" stroke="var(--color-ink)" strokeWidth={text / 14} strokeOpacity={0.75} />
               {at && (
-                <text x={at[0]} y={-at[1] + text * 0.35} fontSize={text} textAnchor="middle" fill="var(--color-ink)" stroke="var(--color-paper)" strokeWidth={text / 4} paintOrder="stroke" fontWeight={600}>
+                <text
+                  x={at[0]}
+                  y={-at[1] + text * 0.35}
+                  fontSize={text}
+                  textAnchor="middle"
+                  fill="var(--color-ink)"
+                  stroke="var(--color-paper)"
+                  strokeWidth={text / 4}
+                  paintOrder="stroke"
+                  fontWeight={600}
+                >
                   {shown === 'ice' ? plainNumber(100 * v, 0) : plainNumber(v, v % 1 === 0 ? 0 : 1)}
                 </text>
               )}

@@ -66,8 +66,10 @@ export function Sooner({ setup }: { readonly setup: ColdSetup }) {
                 {t.says}
                 <span className="block text-[13.5px] text-ink-soft">
                   {t.readyH === null ? 'never' : `after ${showHours(t.readyH)}`}
-                  {t.savedMin !== null && (t.savedMin > 0 ? `, ${t.savedMin}\u00a0min sooner` : t.savedMin < 0 ? `, ${-t.savedMin}\u00a0min later` : ', no sooner')}
-                  {inH !== null && (t.readyH !== null && t.readyH <= inH ? <b className="text-fern-ink">: in time</b> : <span className="text-beet">: too late</span>)}
+                  {t.savedMin !== null &&
+                    (t.savedMin > 0 ? `, ${t.savedMin}\u00a0min sooner` : t.savedMin < 0 ? `, ${-t.savedMin}\u00a0min later` : ', no sooner')}
+                  {inH !== null &&
+                    (t.readyH !== null && t.readyH <= inH ? <b className="text-fern-ink">: in time</b> : <span className="text-beet">: too late</span>)}
                 </span>
               </span>
               {t.savedMin !== null && t.savedMin > 0 && (

@@ -29,12 +29,25 @@ export function TimeChart({ curves, moments, nowH, says, onHour }: ChartProps) {
     if (!canvas.current) return;
     const c = pageTokens();
     const font = { family: 'Figtree Variable', size: 13 };
-    const axis = (name: string) => ({ type: 'linear' as const, title: { display: true, text: name, color: c.soft, font }, ticks: { color: c.soft, font, maxTicksLimit: 8 }, grid: { color: c.steel }, border: { color: c.steel } });
+    const axis = (name: string) => ({
+      type: 'linear' as const,
+      title: { display: true, text: name, color: c.soft, font },
+      ticks: { color: c.soft, font, maxTicksLimit: 8 },
+      grid: { color: c.steel },
+      border: { color: c.steel },
+    });
     const line = (width: number, dash: number[] = []) => ({ data: [], borderColor: c.ink, borderWidth: width, borderDash: dash, pointRadius: 0 });
     const made = new Chart(canvas.current, {
       type: 'line',
       data: { datasets: [line(2.6), line(1.6, [7, 4]), line(1.4, [2, 3]), { ...line(1.4), borderColor: c.soft }] },
-      options: { animation: false, maintainAspectRatio: false, responsive: true, events: [], scales: { x: axis('hours since it went in'), y: axis('°C') }, plugins: { legend: { display: false }, tooltip: { enabled: false } } },
+      options: {
+        animation: false,
+        maintainAspectRatio: false,
+        responsive: true,
+        events: [],
+        scales: { x: axis('hours since it went in'), y: axis('°C') },
+        plugins: { legend: { display: false }, tooltip: { enabled: false } },
+      },
       plugins: [momentsOf(marks, c.ink, c.yolk)],
     });
     chart.current = made;

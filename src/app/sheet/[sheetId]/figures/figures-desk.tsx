@@ -29,7 +29,8 @@ const BELONGS: readonly (readonly [section: string, keys: readonly string[]])[] 
   ['hold', ['hold', 'counter']],
   ['air', ['fold-keeps:', 'air']],
 ];
-const sectionOf = (t: Tell): string => BELONGS.find(([, keys]) => keys.some((k) => (k.endsWith(':') ? t.key.startsWith(k) : t.key === k || t.key.startsWith(`${k}:`))))?.[0] ?? 'formula';
+const sectionOf = (t: Tell): string =>
+  BELONGS.find(([, keys]) => keys.some((k) => (k.endsWith(':') ? t.key.startsWith(k) : t.key === k || t.key.startsWith(`${k}:`))))?.[0] ?? 'formula';
 
 /** What it will be like: every judgement of a sheet with what it rests on, and the temperatures and hours that the cook can set. */
 export function FiguresDesk() {
@@ -86,7 +87,14 @@ export function FiguresDesk() {
           {of('air').length > 0 && <Section name="Air and folding">{rows('air')}</Section>}
           <Section name="Hold">
             <div className="max-w-[220px] pb-2">
-              <QuantityField label="Served so long after it is finished" unit="h" value={doc.servedAfterH} min={0} max={2400} onChange={(servedAfterH) => edit('served-after', (d) => ({ ...d, servedAfterH }))} />
+              <QuantityField
+                label="Served so long after it is finished"
+                unit="h"
+                value={doc.servedAfterH}
+                min={0}
+                max={2400}
+                onChange={(servedAfterH) => edit('served-after', (d) => ({ ...d, servedAfterH }))}
+              />
             </div>
             <HoldTable analysis={analysis} />
             {rows('hold')}
@@ -113,7 +121,15 @@ function Section({ name, children }: { readonly name: string; readonly children:
   );
 }
 
-function Rows({ tells, partNames, onEdit }: { readonly tells: readonly Tell[]; readonly partNames: readonly string[]; readonly onEdit: (edit: TellEdit) => void }) {
+function Rows({
+  tells,
+  partNames,
+  onEdit,
+}: {
+  readonly tells: readonly Tell[];
+  readonly partNames: readonly string[];
+  readonly onEdit: (edit: TellEdit) => void;
+}) {
   return (
     <ul>
       {tells.map((t) => (

@@ -15,7 +15,10 @@ export function FrozenFigures({ analysis: s }: { readonly analysis: SheetAnalysi
   const { kitchen } = useSheet();
   const mix = useMemo(() => frozenMixOf(s), [s]);
   const freezerC = freezerOf(kitchen, s.sheet);
-  const points = useMemo(() => (mix ? freezingCurve(mix.solution, 0, Math.min(-24, freezerC - 2), 97).map((p) => ({ x: p.tC, y: 100 * p.frozen })) : []), [mix, freezerC]);
+  const points = useMemo(
+    () => (mix ? freezingCurve(mix.solution, 0, Math.min(-24, freezerC - 2), 97).map((p) => ({ x: p.tC, y: 100 * p.frozen })) : []),
+    [mix, freezerC],
+  );
   const now = mix ? sliceC(mix) : null;
   const [wishC, setWish] = useState(-10);
   if (!mix) return null;
@@ -27,13 +30,26 @@ export function FrozenFigures({ analysis: s }: { readonly analysis: SheetAnalysi
     <>
       <div className="h-[220px]">
         <Suspense>
-          <LineChart points={points} xName="temperature, °C" yName="water frozen, %" span={span} now={at} says={`Share of the water that is ice: ${points.filter((_, i) => i % 16 === 0).map((p) => `${plainNumber(p.y, 0)} % at ${plainNumber(p.x, 0)} °C`).join(', ')}`} />
+          <LineChart
+            points={points}
+            xName="temperature, °C"
+            yName="water frozen, %"
+            span={span}
+            now={at}
+            says={`Share of the water that is ice: ${points
+              .filter((_, i) => i % 16 === 0)
+              .map((p) => `${plainNumber(p.y, 0)} % at ${plainNumber(p.x, 0)} °C`)
+              .join(', ')}`}
+          />
         </Suspense>
       </div>
       <div className="grid grid-cols-[150px_minmax(0,1fr)] items-start gap-x-5 border-t border-steel-light py-2">
         <QuantityField label="Slice it at" unit="°C" value={wishC} min={-30} max={-1} onChange={setWish} />
         <div className="text-[14px]">
-          <p className="text-ink-soft">{now === null ? 'It never holds so much ice.' : `Now the middle of its window is at ${withUnit(plainNumber(now, 1), '°C')}.`} Any one of these brings it there:</p>
+          <p className="text-ink-soft">
+            {now === null ? 'It never holds so much ice.' : `Now the middle of its window is at ${withUnit(plainNumber(now, 1), '°C')}.`} Any one of these
+            brings it there:
+          </p>
           <ul>
             {FREEZING_LEVERS.map((lever) => {
               const r = moveSliceTo(mix, wishC, lever);

@@ -34,7 +34,17 @@ export function HeatOfParts({ analysis: s }: { readonly analysis: SheetAnalysis 
         const hasOwn = own && meetings.some((m) => m.partId === a.part.id && m.guests.some((g) => g.name === a.part.name));
         if (own && !hasOwn) return null;
         const { tC } = meetsAt(a);
-        return <QuantityField key={a.part.id} label={own ? `${a.part.name}, its base` : `${a.part.name}, at the fold`} unit="°C" value={tC} min={-30} max={120} onChange={(atC) => setHeat(a.part.id, { atC })} />;
+        return (
+          <QuantityField
+            key={a.part.id}
+            label={own ? `${a.part.name}, its base` : `${a.part.name}, at the fold`}
+            unit="°C"
+            value={tC}
+            min={-30}
+            max={120}
+            onChange={(atC) => setHeat(a.part.id, { atC })}
+          />
+        );
       })}
     </div>
   );
@@ -86,7 +96,8 @@ function PartHeat({ a, waterBoilsC }: { readonly a: PartAnalysis; readonly water
           </div>
           {syrup.syrup.ok && (
             <p className="pt-2 text-[14px] text-ink-soft">
-              {showGrams(syrup.sugarG)} sugar and {showGrams(syrup.waterG)} water in the pan; {showGrams(syrup.syrup.value.arrivesG)} of syrup at {withUnit(plainNumber(syrup.syrup.value.sugarPct, 0), '%')} arrives.
+              {showGrams(syrup.sugarG)} sugar and {showGrams(syrup.waterG)} water in the pan; {showGrams(syrup.syrup.value.arrivesG)} of syrup at{' '}
+              {withUnit(plainNumber(syrup.syrup.value.sugarPct, 0), '%')} arrives.
             </p>
           )}
         </>

@@ -19,7 +19,8 @@ const wordOf = (figure: Figure): string => showFigure(figure);
 export function HoldTable({ analysis: s }: { readonly analysis: SheetAnalysis }) {
   const { kitchen } = useSheet();
   const a = served(s);
-  if (!a || a.fatPct === null || a.reading.dairyG <= 0) return <p className="pb-1 text-[14.5px] text-ink-soft">There is no whipped cream in this that could fall; it keeps as its parts do.</p>;
+  if (!a || a.fatPct === null || a.reading.dairyG <= 0)
+    return <p className="pb-1 text-[14.5px] text-ink-soft">There is no whipped cream in this that could fall; it keeps as its parts do.</p>;
   const { fatPct } = a;
   const places: readonly (readonly [string, number])[] = [
     ['fridge', kitchen.rules.fridgeC],
@@ -28,7 +29,9 @@ export function HoldTable({ analysis: s }: { readonly analysis: SheetAnalysis })
   ];
   return (
     <table className="mb-2 w-full text-[14.5px]">
-      <caption className="pb-0.5 text-left text-[14px] text-ink-soft">{a.part.name}, until the first drop of whey or a softened edge, never longer than it may be kept</caption>
+      <caption className="pb-0.5 text-left text-[14px] text-ink-soft">
+        {a.part.name}, until the first drop of whey or a softened edge, never longer than it may be kept
+      </caption>
       <thead>
         <tr className="text-[13.5px] text-ink-soft">
           <th scope="col" className="py-1 text-left font-normal">
@@ -51,12 +54,20 @@ export function HoldTable({ analysis: s }: { readonly analysis: SheetAnalysis })
             {places.map(([name, tC]) => {
               const part = { ...a.part, whisk: { ...a.part.whisk, stage } };
               const hold = holdOf(holdInputOf(part, a.reading, fatPct, tC, kitchen.rules, a.rawEgg));
-              if (!hold.ok) return <td key={name} className="py-1.5 pl-3 text-right text-[13.5px] text-ink-soft">no figure</td>;
+              if (!hold.ok)
+                return (
+                  <td key={name} className="py-1.5 pl-3 text-right text-[13.5px] text-ink-soft">
+                    no figure
+                  </td>
+                );
               const corrected = correctedHold(hold.value, a.learnt.hold);
               const figure = holdFigure(`hold:${name}:${stage}`, `Hold, ${stage}, ${name}`, corrected, { ...a, part }, tC);
               return (
                 <td key={name} className="fig py-1.5 pl-3 text-right">
-                  <FigureButton figure={figure} shown={holdRange(a, corrected.cleanH)[0] >= corrected.keepingH ? `${corrected.keepingH}\u00a0h, rule` : wordOf(figure)} />
+                  <FigureButton
+                    figure={figure}
+                    shown={holdRange(a, corrected.cleanH)[0] >= corrected.keepingH ? `${corrected.keepingH}\u00a0h, rule` : wordOf(figure)}
+                  />
                 </td>
               );
             })}

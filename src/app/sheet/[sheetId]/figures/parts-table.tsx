@@ -17,7 +17,11 @@ export function PartsTable({ analysis: s }: { readonly analysis: SheetAnalysis }
         <thead>
           <tr className="text-[13.5px] text-ink-soft">
             {HEADS.map((h, i) => (
-              <th key={h} scope="col" className={`py-1 font-normal whitespace-nowrap ${i === 0 ? 'text-left' : 'pl-3 text-right'} ${h === 'density' || h === 'alcohol' ? 'max-sm:hidden' : ''}`}>
+              <th
+                key={h}
+                scope="col"
+                className={`py-1 font-normal whitespace-nowrap ${i === 0 ? 'text-left' : 'pl-3 text-right'} ${h === 'density' || h === 'alcohol' ? 'max-sm:hidden' : ''}`}
+              >
                 {h}
               </th>
             ))}
@@ -78,4 +82,6 @@ function PartRow({ a }: { readonly a: PartAnalysis }) {
   );
 }
 
-const Cell = ({ hide = false, children }: { readonly hide?: boolean; readonly children: React.ReactNode }) => <td className={`fig py-1.5 pl-3 text-right whitespace-nowrap ${hide ? 'max-sm:hidden' : ''}`}>{children}</td>;
+const Cell = ({ hide = false, children }: { readonly hide?: boolean; readonly children: React.ReactNode }) => (
+  <td className={`fig py-1.5 pl-3 text-right whitespace-nowrap ${hide ? 'max-sm:hidden' : ''}`}>{children}</td>
+);

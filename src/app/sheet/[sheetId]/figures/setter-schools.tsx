@@ -45,7 +45,11 @@ export function SetterSchools({ analysis: s }: { readonly analysis: SheetAnalysi
               </th>
               <td className="fig py-1 pl-3 text-right">{shown(gelatinForStrength(fromG, bloom, i.bloom!, 'square-root'))}</td>
               <td className="fig py-1 pl-3 text-right">{shown(gelatinForStrength(fromG, bloom, i.bloom!, 'linear'))}</td>
-              <td className="fig py-1 pl-3 text-right">{here.piece?.name === 'leaf' && i.piece?.name === 'leaf' ? shown(gelatinForStrength(fromG, bloom, i.bloom!, 'leaf-for-leaf', { fromG: here.piece.grams, toG: i.piece.grams })) : '–'}</td>
+              <td className="fig py-1 pl-3 text-right">
+                {here.piece?.name === 'leaf' && i.piece?.name === 'leaf'
+                  ? shown(gelatinForStrength(fromG, bloom, i.bloom!, 'leaf-for-leaf', { fromG: here.piece.grams, toG: i.piece.grams }))
+                  : '–'}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -27,7 +27,13 @@ export function WineForEither({ analysis: s }: { readonly analysis: SheetAnalysi
             {o.name}: {o.g.ok ? <span className="fig">{showGrams(Math.floor(o.g.value))}</span> : o.g.fault.says} {o.g.ok && `${wine.line.name}, ${o.note}`}
           </span>
           {o.g.ok && o.g.value >= 1 && (
-            <button type="button" className="btn min-h-8 px-2.5 text-[14px]" onClick={() => o.g.ok && edit('wine', (d) => setLineAmount(d, a.part.id, wine.line.line.id, showGramsPlain(Math.floor(o.g.ok ? o.g.value : 0)), context))}>
+            <button
+              type="button"
+              className="btn min-h-8 px-2.5 text-[14px]"
+              onClick={() =>
+                o.g.ok && edit('wine', (d) => setLineAmount(d, a.part.id, wine.line.line.id, showGramsPlain(Math.floor(o.g.ok ? o.g.value : 0)), context))
+              }
+            >
               Use it
             </button>
           )}

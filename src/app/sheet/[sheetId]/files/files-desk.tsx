@@ -31,7 +31,9 @@ export function FilesDesk() {
               <div>
                 <h2 className="text-[17px]">{f.name}</h2>
                 <p className="text-ink-soft">{f.for}</p>
-                <p className="text-[13.5px] text-ink-soft">{f.written.cannot.length === 0 ? 'Carries everything, and is read back as it was.' : `Has no place for ${f.written.cannot.join('; ')}.`}</p>
+                <p className="text-[13.5px] text-ink-soft">
+                  {f.written.cannot.length === 0 ? 'Carries everything, and is read back as it was.' : `Has no place for ${f.written.cannot.join('; ')}.`}
+                </p>
               </div>
               <a href={`/api/sheets/${id}/files/${f.key}`} download={f.written.name} className="btn" aria-disabled={status.kind !== 'saved'}>
                 {f.written.name.split('.').slice(1).join('.')} file

@@ -18,7 +18,11 @@ export function ShoppingDesk() {
       <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
         <section aria-label="Shopping list" className="px-4 pt-2 pb-10 md:px-6">
           <BenchPages sheetId={id} here="shopping" />
-          {shopping.items.length === 0 ? <p className="py-8 text-[17px]">Nothing to buy yet: type the first line on Bench.</p> : <List items={shopping.items} eggs={shopping.eggs} />}
+          {shopping.items.length === 0 ? (
+            <p className="py-8 text-[17px]">Nothing to buy yet: type the first line on Bench.</p>
+          ) : (
+            <List items={shopping.items} eggs={shopping.eggs} />
+          )}
         </section>
         <aside aria-label="Cost and nutrition" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
           <Cost shopping={shopping} portions={doc.portions} />
@@ -60,12 +64,24 @@ function List({ items, eggs }: { readonly items: readonly ShoppingItem[]; readon
             <td className="fig py-1.5 pr-3 text-right text-[16px]">{showGrams(i.boughtG)}</td>
             <td className="py-1.5">
               {i.ingredient.name}
-              {i.uses.length > 1 && <span className="block text-[13.5px] text-ink-soft">{i.uses.map((u) => `${showGrams(u.massG)} ${u.part.toLowerCase()}`).join(', ')}</span>}
-              {i.boughtG > i.neededG * 1.005 && <span className="block text-[13.5px] text-ink-soft">{showGrams(i.neededG)} on the board, the rest is peel and stones</span>}
+              {i.uses.length > 1 && (
+                <span className="block text-[13.5px] text-ink-soft">{i.uses.map((u) => `${showGrams(u.massG)} ${u.part.toLowerCase()}`).join(', ')}</span>
+              )}
+              {i.boughtG > i.neededG * 1.005 && (
+                <span className="block text-[13.5px] text-ink-soft">{showGrams(i.neededG)} on the board, the rest is peel and stones</span>
+              )}
             </td>
-            <td className="fig py-1.5 pl-3 text-right font-medium max-sm:hidden">{i.fruits ? `${i.fruits.count}\u00a0${i.fruits.name}${i.fruits.shared ? ', the same' : ''}` : i.packs === null || i.ingredient.packG === null ? '' : `${i.packs} × ${showGrams(i.ingredient.packG)}`}</td>
+            <td className="fig py-1.5 pl-3 text-right font-medium max-sm:hidden">
+              {i.fruits
+                ? `${i.fruits.count}\u00a0${i.fruits.name}${i.fruits.shared ? ', the same' : ''}`
+                : i.packs === null || i.ingredient.packG === null
+                  ? ''
+                  : `${i.packs} × ${showGrams(i.ingredient.packG)}`}
+            </td>
             <td className="fig py-1.5 pl-3 text-right font-medium text-ink-soft max-sm:hidden">{i.openedG === null ? '' : showGrams(i.openedG)}</td>
-            <td className="fig py-1.5 pl-3 text-right font-medium">{i.cost === null ? 'no price' : i.cost === 0 && i.packs === null ? '' : plainNumber(i.cost, 2)}</td>
+            <td className="fig py-1.5 pl-3 text-right font-medium">
+              {i.cost === null ? 'no price' : i.cost === 0 && i.packs === null ? '' : plainNumber(i.cost, 2)}
+            </td>
           </tr>
         ))}
         {eggs.eggs > 0 && (
@@ -87,10 +103,13 @@ function Cost({ shopping, portions }: { readonly shopping: Shopping; readonly po
     <section aria-label="Cost">
       <h2 className="text-[17px]">Cost</h2>
       {shopping.cost === null ? (
-        <p className="py-1 text-ink-soft">{shopping.items.length === 0 ? 'Nothing to cost yet.' : `No price for ${shopping.unpriced.slice(0, 3).join(', ')}: enter it in the Larder.`}</p>
+        <p className="py-1 text-ink-soft">
+          {shopping.items.length === 0 ? 'Nothing to cost yet.' : `No price for ${shopping.unpriced.slice(0, 3).join(', ')}: enter it in the Larder.`}
+        </p>
       ) : (
         <p className="py-1">
-          <span className="fig text-[21px]">{plainNumber(shopping.cost / portions, 2)}</span> a portion, <span className="fig">{plainNumber(shopping.cost, 2)}</span> in all, of what is used; at the larder’s prices per kg.
+          <span className="fig text-[21px]">{plainNumber(shopping.cost / portions, 2)}</span> a portion,{' '}
+          <span className="fig">{plainNumber(shopping.cost, 2)}</span> in all, of what is used; at the larder’s prices per kg.
         </p>
       )}
     </section>
@@ -150,10 +169,14 @@ function Declared({ shopping, standardDrinkG, caffeine }: { readonly shopping: S
   return (
     <section aria-label="To declare" className="mt-4">
       <h2 className="text-[17px]">To declare</h2>
-      <p className="py-1">{shopping.allergens.length > 0 ? `Allergens: ${shopping.allergens.join(', ')}.` : 'No listed allergens.'} Check each label for traces.</p>
+      <p className="py-1">
+        {shopping.allergens.length > 0 ? `Allergens: ${shopping.allergens.join(', ')}.` : 'No listed allergens.'} Check each label for traces.
+      </p>
       {alcohol && (
         <p className="py-1">
-          Alcohol <span className="fig">{withUnit(plainNumber(shopping.ethanolG, 1), 'g')}</span> a portion, <span className="fig">{plainNumber(shopping.ethanolG / standardDrinkG, 2)}</span> standard drinks of {standardDrinkG}&nbsp;g: not for children or those who avoid it.
+          Alcohol <span className="fig">{withUnit(plainNumber(shopping.ethanolG, 1), 'g')}</span> a portion,{' '}
+          <span className="fig">{plainNumber(shopping.ethanolG / standardDrinkG, 2)}</span> standard drinks of {standardDrinkG}&nbsp;g: not for children or
+          those who avoid it.
         </p>
       )}
       {caffeine && <p className="py-1">Holds caffeine.</p>}

@@ -4,7 +4,18 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Lock, LockOpen } from 'lucide-react';
 import { plainNumber, showGrams, showVolumeMl, withUnit } from '../../../../core/figure';
 import type { SheetAnalysis } from '../../../../core/analysis/analysed';
-import { changesOf, goalChoices, movableLines, sheetProblem, startsLocked, usualBounds, type GoalChoice, type LineBounds, type LineChange, type SheetGoal } from '../../../../core/rewrite/balance';
+import {
+  changesOf,
+  goalChoices,
+  movableLines,
+  sheetProblem,
+  startsLocked,
+  usualBounds,
+  type GoalChoice,
+  type LineBounds,
+  type LineChange,
+  type SheetGoal,
+} from '../../../../core/rewrite/balance';
 import { setLineText } from '../../../../core/editing/edits';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 import { Select } from '../../../../ui/kit/select';
@@ -19,7 +30,8 @@ interface Wish {
   readonly weight: number;
 }
 
-const shown = (v: number, c: GoalChoice): string => (c.figure === 'volume' && Number.isFinite(v) ? showVolumeMl(v) : Number.isFinite(v) ? withUnit(plainNumber(v, c.decimals), c.unit) : '–');
+const shown = (v: number, c: GoalChoice): string =>
+  c.figure === 'volume' && Number.isFinite(v) ? showVolumeMl(v) : Number.isFinite(v) ? withUnit(plainNumber(v, c.decimals), c.unit) : '–';
 const axisName = (name: string, unit: string): string => (unit ? `${name}, ${unit}` : name);
 const WEIGHTS = [
   [1, 'matters'],
@@ -51,7 +63,11 @@ export function SolveFor({ analysis: s }: { readonly analysis: SheetAnalysis }) 
       <section aria-label="Answer" className="pt-5">
         <h2 className="pb-1 text-[17px]">The nearest answer</h2>
         {goals.length === 0 ? (
-          <p className="border-t border-steel-light py-3 text-[15px] text-ink-soft">{unread ? 'Type both ends of the band as numbers.' : 'Choose what you wish for on the left: a figure and the band that is good enough. The amounts are worked out at once; nothing changes until you take it.'}</p>
+          <p className="border-t border-steel-light py-3 text-[15px] text-ink-soft">
+            {unread
+              ? 'Type both ends of the band as numbers.'
+              : 'Choose what you wish for on the left: a figure and the band that is good enough. The amounts are worked out at once; nothing changes until you take it.'}
+          </p>
         ) : (
           <Answer analysis={s} goals={goals} problem={problem} />
         )}
@@ -75,7 +91,15 @@ function boundsOf(texts: Readonly<Record<string, BoundText>>): ReadonlyMap<strin
   );
 }
 
-function Wishes({ choices, wishes, onWishes }: { readonly choices: readonly GoalChoice[]; readonly wishes: Readonly<Record<string, Wish>>; readonly onWishes: (next: Readonly<Record<string, Wish>>) => void }) {
+function Wishes({
+  choices,
+  wishes,
+  onWishes,
+}: {
+  readonly choices: readonly GoalChoice[];
+  readonly wishes: Readonly<Record<string, Wish>>;
+  readonly onWishes: (next: Readonly<Record<string, Wish>>) => void;
+}) {
   const toggle = (c: GoalChoice) => {
     const { [c.key]: had, ...rest } = wishes;
     onWishes(had ? rest : { ...wishes, [c.key]: { low: plain(c.low, c.decimals), high: plain(c.high, c.decimals), weight: 1 } });
@@ -97,11 +121,28 @@ function Wishes({ choices, wishes, onWishes }: { readonly choices: readonly Goal
               {w && (
                 <div className="flex flex-wrap items-center gap-2 pb-1 pl-7 text-[14px]">
                   <span className="text-ink-soft">from</span>
-                  <input aria-label={`${c.name}, from`} inputMode="decimal" value={w.low} onChange={(e) => set(c.key, { low: e.target.value })} className="field fig w-20 text-right" />
+                  <input
+                    aria-label={`${c.name}, from`}
+                    inputMode="decimal"
+                    value={w.low}
+                    onChange={(e) => set(c.key, { low: e.target.value })}
+                    className="field fig w-20 text-right"
+                  />
                   <span className="text-ink-soft">to</span>
-                  <input aria-label={`${c.name}, to`} inputMode="decimal" value={w.high} onChange={(e) => set(c.key, { high: e.target.value })} className="field fig w-20 text-right" />
+                  <input
+                    aria-label={`${c.name}, to`}
+                    inputMode="decimal"
+                    value={w.high}
+                    onChange={(e) => set(c.key, { high: e.target.value })}
+                    className="field fig w-20 text-right"
+                  />
                   <span className="text-ink-soft">{c.unit}</span>
-                  <Select label={`${c.name}, weight`} value={String(w.weight)} options={WEIGHTS.map(([v, name]) => [String(v), name] as const)} onChange={(v) => set(c.key, { weight: Number(v) })} />
+                  <Select
+                    label={`${c.name}, weight`}
+                    value={String(w.weight)}
+                    options={WEIGHTS.map(([v, name]) => [String(v), name] as const)}
+                    onChange={(v) => set(c.key, { weight: Number(v) })}
+                  />
                 </div>
               )}
             </li>
@@ -114,9 +155,25 @@ function Wishes({ choices, wishes, onWishes }: { readonly choices: readonly Goal
 
 const plain = (v: number, decimals: number): string => String(Number(v.toFixed(decimals)));
 
-function Lines({ analysis: s, bounds, onBounds, keepWeight, onKeepWeight }: { readonly analysis: SheetAnalysis; readonly bounds: Readonly<Record<string, BoundText>>; readonly onBounds: (next: Readonly<Record<string, BoundText>>) => void; readonly keepWeight: boolean; readonly onKeepWeight: (keep: boolean) => void }) {
+function Lines({
+  analysis: s,
+  bounds,
+  onBounds,
+  keepWeight,
+  onKeepWeight,
+}: {
+  readonly analysis: SheetAnalysis;
+  readonly bounds: Readonly<Record<string, BoundText>>;
+  readonly onBounds: (next: Readonly<Record<string, BoundText>>) => void;
+  readonly keepWeight: boolean;
+  readonly onKeepWeight: (keep: boolean) => void;
+}) {
   const lines = movableLines(s);
-  const set = (id: string, change: Partial<BoundText>) => onBounds({ ...bounds, [id]: { locked: lines.some((l) => l.reading.line.id === id && startsLocked(l.reading)), min: '', max: '', ...bounds[id], ...change } });
+  const set = (id: string, change: Partial<BoundText>) =>
+    onBounds({
+      ...bounds,
+      [id]: { locked: lines.some((l) => l.reading.line.id === id && startsLocked(l.reading)), min: '', max: '', ...bounds[id], ...change },
+    });
   return (
     <section aria-label="Lines that may move" className="pt-5">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 pb-1">
@@ -134,13 +191,36 @@ function Lines({ analysis: s, bounds, onBounds, keepWeight, onKeepWeight }: { re
           const locked = b?.locked ?? startsLocked(l);
           return (
             <li key={l.line.id} className="flex items-center gap-2 border-t border-steel-light py-0.5">
-              <button type="button" aria-pressed={locked} aria-label={`Lock ${l.name}`} title={locked ? 'Locked: stays as it is' : 'Free to move'} className={`flex size-9 shrink-0 items-center justify-center rounded-s ${locked ? 'bg-ink text-paper' : 'text-ink-soft hover:text-ink'}`} onClick={() => set(l.line.id, { locked: !locked })}>
+              <button
+                type="button"
+                aria-pressed={locked}
+                aria-label={`Lock ${l.name}`}
+                title={locked ? 'Locked: stays as it is' : 'Free to move'}
+                className={`flex size-9 shrink-0 items-center justify-center rounded-s ${locked ? 'bg-ink text-paper' : 'text-ink-soft hover:text-ink'}`}
+                onClick={() => set(l.line.id, { locked: !locked })}
+              >
                 {locked ? <Lock size={15} /> : <LockOpen size={15} />}
               </button>
               <span className="min-w-0 flex-1 truncate">{l.name}</span>
               <span className="fig w-16 text-right">{showGrams(l.read!.massG)}</span>
-              <input aria-label={`${l.name}, at least, g`} inputMode="decimal" placeholder={plain(usualBounds(l.read!.massG).minG, 0)} disabled={locked} value={b?.min ?? ''} onChange={(e) => set(l.line.id, { min: e.target.value })} className="field fig w-18 text-right text-[14px] disabled:opacity-40" />
-              <input aria-label={`${l.name}, at most, g`} inputMode="decimal" placeholder={plain(usualBounds(l.read!.massG).maxG, 0)} disabled={locked} value={b?.max ?? ''} onChange={(e) => set(l.line.id, { max: e.target.value })} className="field fig w-18 text-right text-[14px] disabled:opacity-40" />
+              <input
+                aria-label={`${l.name}, at least, g`}
+                inputMode="decimal"
+                placeholder={plain(usualBounds(l.read!.massG).minG, 0)}
+                disabled={locked}
+                value={b?.min ?? ''}
+                onChange={(e) => set(l.line.id, { min: e.target.value })}
+                className="field fig w-18 text-right text-[14px] disabled:opacity-40"
+              />
+              <input
+                aria-label={`${l.name}, at most, g`}
+                inputMode="decimal"
+                placeholder={plain(usualBounds(l.read!.massG).maxG, 0)}
+                disabled={locked}
+                value={b?.max ?? ''}
+                onChange={(e) => set(l.line.id, { max: e.target.value })}
+                className="field fig w-18 text-right text-[14px] disabled:opacity-40"
+              />
               <span className="text-[14px] text-ink-soft">g</span>
             </li>
           );
@@ -150,12 +230,25 @@ function Lines({ analysis: s, bounds, onBounds, keepWeight, onKeepWeight }: { re
   );
 }
 
-function Answer({ analysis: s, goals, problem }: { readonly analysis: SheetAnalysis; readonly goals: readonly SheetGoal[]; readonly problem: ReturnType<typeof sheetProblem> }) {
+function Answer({
+  analysis: s,
+  goals,
+  problem,
+}: {
+  readonly analysis: SheetAnalysis;
+  readonly goals: readonly SheetGoal[];
+  readonly problem: ReturnType<typeof sheetProblem>;
+}) {
   const { edit, context, kitchen } = useSheet();
   const answers = useCalculator('solve', [problem]);
   const answer = answers?.[0];
   if (!answer) return <p className="border-t border-steel-light py-3 text-ink-soft">working it out…</p>;
-  if (!answer.ok) return <p role="alert" className="border-t border-steel-light py-3 text-beet">{answer.fault.says}</p>;
+  if (!answer.ok)
+    return (
+      <p role="alert" className="border-t border-steel-light py-3 text-beet">
+        {answer.fault.says}
+      </p>
+    );
   const found = answer.value;
   if (found.goals.length !== goals.length) return <p className="border-t border-steel-light py-3 text-ink-soft">working it out…</p>;
   const changes = changesOf(s, found.amountsG, kitchen.rules.scaleStepG);
@@ -169,13 +262,29 @@ function Answer({ analysis: s, goals, problem }: { readonly analysis: SheetAnaly
           const width = g.high - g.low;
           const [from, to] = [Math.min(g.low - width, o.after, o.before), Math.max(g.high + width, o.after, o.before)];
           return (
-            <li key={g.choice.key} className="grid grid-cols-[minmax(0,1fr)_auto_118px] items-center gap-x-3 border-t border-steel-light py-1.5" data-goal={g.choice.key} data-met={o.met}>
+            <li
+              key={g.choice.key}
+              className="grid grid-cols-[minmax(0,1fr)_auto_118px] items-center gap-x-3 border-t border-steel-light py-1.5"
+              data-goal={g.choice.key}
+              data-met={o.met}
+            >
               <span className="min-w-0">{g.choice.name}</span>
               <span className="whitespace-nowrap">
                 <span className="text-ink-soft">{shown(o.before, g.choice)} → </span>
                 <span className={`fig ${o.met ? '' : 'text-beet'}`}>{shown(o.after, g.choice)}</span>
               </span>
-              <TrackRuler out={!o.met} track={{ from, to, low: g.low, high: g.high, value: o.after, range: null, says: `${shown(o.after, g.choice)}; ${shown(g.low, g.choice)} to ${shown(g.high, g.choice)} is wished` }} />
+              <TrackRuler
+                out={!o.met}
+                track={{
+                  from,
+                  to,
+                  low: g.low,
+                  high: g.high,
+                  value: o.after,
+                  range: null,
+                  says: `${shown(o.after, g.choice)}; ${shown(g.low, g.choice)} to ${shown(g.high, g.choice)} is wished`,
+                }}
+              />
             </li>
           );
         })}
@@ -185,12 +294,22 @@ function Answer({ analysis: s, goals, problem }: { readonly analysis: SheetAnaly
           {found.fights.map((f) => (
             <li key={`${f.goal}-${f.with}`} className="py-0.5 text-[14.5px]">
               <span className="font-[650] text-beet">Look: </span>
-              {f.with === null ? `${goals[f.goal]!.choice.name} cannot be reached with these locks, bounds and lines.` : `${goals[f.goal]!.choice.name} and ${goals[f.with]!.choice.name} cannot both be had: one gives way to the other.`}
+              {f.with === null
+                ? `${goals[f.goal]!.choice.name} cannot be reached with these locks, bounds and lines.`
+                : `${goals[f.goal]!.choice.name} and ${goals[f.with]!.choice.name} cannot both be had: one gives way to the other.`}
             </li>
           ))}
         </ul>
       )}
-      {fight && <TradeOff a={fight.goal} b={fight.with!} goals={goals} problem={problem} onTake={(amountsG) => take(changesOf(s, amountsG, kitchen.rules.scaleStepG))} />}
+      {fight && (
+        <TradeOff
+          a={fight.goal}
+          b={fight.with!}
+          goals={goals}
+          problem={problem}
+          onTake={(amountsG) => take(changesOf(s, amountsG, kitchen.rules.scaleStepG))}
+        />
+      )}
       <h3 className="pt-4 pb-1 text-[15.5px]">{changes.length === 0 ? 'Nothing need change' : 'What would change'}</h3>
       <ul aria-label="Changes">
         {changes.map((c) => (
@@ -218,7 +337,19 @@ function Answer({ analysis: s, goals, problem }: { readonly analysis: SheetAnaly
 }
 
 /** The nearest answers along a conflict: what the one costs in terms of the other. */
-function TradeOff({ a, b, goals, problem, onTake }: { readonly a: number; readonly b: number; readonly goals: readonly SheetGoal[]; readonly problem: ReturnType<typeof sheetProblem>; readonly onTake: (amountsG: readonly number[]) => void }) {
+function TradeOff({
+  a,
+  b,
+  goals,
+  problem,
+  onTake,
+}: {
+  readonly a: number;
+  readonly b: number;
+  readonly goals: readonly SheetGoal[];
+  readonly problem: ReturnType<typeof sheetProblem>;
+  readonly onTake: (amountsG: readonly number[]) => void;
+}) {
   const answers = useCalculator('trade-off', [{ problem, a, b, points: 9 }]);
   const [at, setAt] = useState(4);
   const answer = answers?.[0];
@@ -229,14 +360,33 @@ function TradeOff({ a, b, goals, problem, onTake }: { readonly a: number; readon
   if (!ga || !gb || !point) return null;
   return (
     <section aria-label="Trade-off" className="border-t border-steel-light pt-2">
-      <p className="text-[14px] text-ink-soft">What {ga.name} costs in {gb.name}; the shaded band is wished.</p>
+      <p className="text-[14px] text-ink-soft">
+        What {ga.name} costs in {gb.name}; the shaded band is wished.
+      </p>
       <div className="h-[190px]">
         <Suspense>
-          <LineChart points={points.map((p) => ({ x: p.a, y: p.b }))} xName={axisName(ga.name, ga.unit)} yName={axisName(gb.name, gb.unit)} band={[goals[b]!.low, goals[b]!.high]} now={{ x: point.a, y: point.b }} dots says={points.map((p) => `${shown(p.a, ga)}: ${shown(p.b, gb)}`).join('; ')} />
+          <LineChart
+            points={points.map((p) => ({ x: p.a, y: p.b }))}
+            xName={axisName(ga.name, ga.unit)}
+            yName={axisName(gb.name, gb.unit)}
+            band={[goals[b]!.low, goals[b]!.high]}
+            now={{ x: point.a, y: point.b }}
+            dots
+            says={points.map((p) => `${shown(p.a, ga)}: ${shown(p.b, gb)}`).join('; ')}
+          />
         </Suspense>
       </div>
       <div className="flex flex-wrap items-center gap-3">
-        <input type="range" aria-label={`Between ${ga.name} and ${gb.name}`} aria-valuetext={`${shown(point.a, ga)} and ${shown(point.b, gb)}`} min={0} max={points.length - 1} value={Math.min(at, points.length - 1)} onChange={(e) => setAt(Number(e.target.value))} className="min-w-32 flex-1 accent-ink" />
+        <input
+          type="range"
+          aria-label={`Between ${ga.name} and ${gb.name}`}
+          aria-valuetext={`${shown(point.a, ga)} and ${shown(point.b, gb)}`}
+          min={0}
+          max={points.length - 1}
+          value={Math.min(at, points.length - 1)}
+          onChange={(e) => setAt(Number(e.target.value))}
+          className="min-w-32 flex-1 accent-ink"
+        />
         <span className="fig text-[14px] whitespace-nowrap">
           {shown(point.a, ga)} and {shown(point.b, gb)}
         </span>

@@ -28,7 +28,9 @@ function leversOf(s: SheetAnalysis, kitchen: Kitchen): readonly NamedLever[] {
   const lines = movableLines(s);
   const all: NamedLever[] = [
     ...lines.map(({ reading }) => ({ lever: { kind: 'line' as const, lineId: reading.line.id }, name: reading.name })),
-    ...lines.filter(({ reading }) => reading.read?.fatPct != null).map(({ reading }) => ({ lever: { kind: 'carton-fat' as const, lineId: reading.line.id }, name: `fat on the carton of ${reading.name}` })),
+    ...lines
+      .filter(({ reading }) => reading.read?.fatPct != null)
+      .map(({ reading }) => ({ lever: { kind: 'carton-fat' as const, lineId: reading.line.id }, name: `fat on the carton of ${reading.name}` })),
     ...(s.parts.some((a) => isWhippedKind(a.part.kind)) ? [{ lever: { kind: 'cream-temperature' as const }, name: 'temperature of the cream' }] : []),
     { lever: { kind: 'served-after' as const }, name: 'hours to serving' },
     { lever: { kind: 'fridge' as const }, name: 'temperature of the fridge' },
@@ -48,7 +50,11 @@ export function WhatIf({ analysis: s }: { readonly analysis: SheetAnalysis }) {
   const lever = levers.find((l) => keyOf(l.lever) === leverKey) ?? levers[0];
   const figure = figures.find((f) => f.key === figureKey) ?? figures[0];
   const range = lever ? leverRange(s, kitchen, lever.lever) : null;
-  const answer = useSweep(doc, kitchen, lever && figure && range ? { lever: lever.lever, from: range.from, to: range.to, points: POINTS, figure: figure.key } : null);
+  const answer = useSweep(
+    doc,
+    kitchen,
+    lever && figure && range ? { lever: lever.lever, from: range.from, to: range.to, points: POINTS, figure: figure.key } : null,
+  );
   const points = useMemo(() => (answer?.ok ? answer.value : []), [answer]);
   if (!lever || !figure || !range) return null;
   const x = moved ?? range.now;
@@ -60,7 +66,8 @@ export function WhatIf({ analysis: s }: { readonly analysis: SheetAnalysis }) {
     const l = lever.lever;
     edit('what-if', (d) => {
       if (l.kind === 'served-after') return { ...d, servedAfterH: x };
-      if (l.kind === 'cream-temperature') return d.parts.filter((p) => isWhippedKind(p.kind)).reduce((sheet, p) => setPart(sheet, p.id, { whisk: { ...p.whisk, creamC: x } }, context), d);
+      if (l.kind === 'cream-temperature')
+        return d.parts.filter((p) => isWhippedKind(p.kind)).reduce((sheet, p) => setPart(sheet, p.id, { whisk: { ...p.whisk, creamC: x } }, context), d);
       if (l.kind !== 'line' && l.kind !== 'carton-fat') return d;
       const part = d.parts.find((p) => p.lines.some((k) => k.id === l.lineId));
       if (!part) return d;
@@ -90,15 +97,21 @@ export function WhatIf({ analysis: s }: { readonly analysis: SheetAnalysis }) {
             <label className="flex justify-between pb-1 text-[13.5px] text-ink-soft" htmlFor="what-if-slider">
               {lever.name} <span className="fig text-ink">{at}</span>
             </label>
-            <input id="what-if-slider" type="range" min={range.from} max={range.to} step={(range.to - range.from) / POINTS} value={x} aria-valuetext={`${at}: ${figure.name} ${shown(y)}`} onChange={(e) => setMoved(Number(e.target.value))} className="w-full accent-ink" />
+            <input
+              id="what-if-slider"
+              type="range"
+              min={range.from}
+              max={range.to}
+              step={(range.to - range.from) / POINTS}
+              value={x}
+              aria-valuetext={`${at}: ${figure.name} ${shown(y)}`}
+              onChange={(e) => setMoved(Number(e.target.value))}
+              className="w-full accent-ink"
+            />
           </div>
           <p role="status" className="text-[15px]">
             {figure.name} <span className="fig text-[17px]">{shown(y)}</span>
-            {moved !== null && (
-              <span className="text-ink-soft">
-                , now {shown(figure.of(s, kitchen))}
-              </span>
-            )}
+            {moved !== null && <span className="text-ink-soft">, now {shown(figure.of(s, kitchen))}</span>}
           </p>
           <div className="flex gap-2">
             <button type="button" className="btn btn-act" disabled={moved === null || kitchens} onClick={use}>
@@ -112,7 +125,15 @@ export function WhatIf({ analysis: s }: { readonly analysis: SheetAnalysis }) {
         </div>
         <div className="h-[270px]">
           <Suspense>
-            <LineChart points={points} xName={`${lever.name}, ${range.unit}`} yName={figure.unit ? `${figure.name}, ${figure.unit}` : figure.name} band={figure.band(s)} now={y === null ? null : { x, y }} says={`${figure.name} as ${lever.name} goes from ${plainNumber(range.from, 0)} to ${plainNumber(range.to, 0)} ${range.unit}; ${shown(y)} at ${at}`} onPoint={(v) => setMoved(Math.min(range.to, Math.max(range.from, v)))} />
+            <LineChart
+              points={points}
+              xName={`${lever.name}, ${range.unit}`}
+              yName={figure.unit ? `${figure.name}, ${figure.unit}` : figure.name}
+              band={figure.band(s)}
+              now={y === null ? null : { x, y }}
+              says={`${figure.name} as ${lever.name} goes from ${plainNumber(range.from, 0)} to ${plainNumber(range.to, 0)} ${range.unit}; ${shown(y)} at ${at}`}
+              onPoint={(v) => setMoved(Math.min(range.to, Math.max(range.from, v)))}
+            />
           </Suspense>
         </div>
       </div>

@@ -46,10 +46,21 @@ export function CutEditor({ analysis, build, ends, chosen, onChoose, onMove, onD
   const says = layers.map((l) => `${l.name} ${plainNumber(l.toMm - l.fromMm, 0)} mm`).join(', ');
   return (
     <div className="flex flex-wrap gap-y-3 sm:flex-nowrap">
-      <svg viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`} style={{ aspectRatio: `${box.w} / ${box.h}`, width: box.w * pxPerMm }} className="max-w-full shrink-0 touch-none self-start select-none" fontFamily="var(--font-text)" role="group" aria-label={`${vessel.name}, cut across: ${says}`}>
+      <svg
+        viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+        style={{ aspectRatio: `${box.w} / ${box.h}`, width: box.w * pxPerMm }}
+        className="max-w-full shrink-0 touch-none self-start select-none"
+        fontFamily="var(--font-text)"
+        role="group"
+        aria-label={`${vessel.name}, cut across: ${says}`}
+      >
         <CutDrawing vessel={vessel} layers={layers} frame={frame} unit={unit} ends={ends} wallMm={5 / pxPerMm} />
         <Rule x={box.x} heightMm={vessel.heightMm} unit={unit} text={text} />
-        {build.layers.map((l) => (l.pieces === null ? <Boundary key={l.id} build={build} layer={l} frame={frame} unit={unit} pxPerMm={pxPerMm} onMove={onMove} onDrag={onDrag} onDrop={onDrop} /> : null))}
+        {build.layers.map((l) =>
+          l.pieces === null ? (
+            <Boundary key={l.id} build={build} layer={l} frame={frame} unit={unit} pxPerMm={pxPerMm} onMove={onMove} onDrag={onDrag} onDrop={onDrop} />
+          ) : null,
+        )}
       </svg>
       <div className="relative min-w-0 flex-1 max-sm:basis-full" style={{ minHeight: tall === HEIGHT ? rows.length * ROW : tall }}>
         <svg aria-hidden="true" className="absolute inset-y-0 left-0 hidden w-7 sm:block" style={{ height: tall }} width={28} height={tall}>
@@ -77,14 +88,33 @@ function spread(wanted: readonly number[], gap: number, height: number): readonl
   return places;
 }
 
-function LayerRow({ analysis, build, layer: l, chosen, onChoose }: { readonly analysis: SheetAnalysis; readonly build: Build; readonly layer: BuiltLayer; readonly chosen: boolean; readonly onChoose: () => void }) {
+function LayerRow({
+  analysis,
+  build,
+  layer: l,
+  chosen,
+  onChoose,
+}: {
+  readonly analysis: SheetAnalysis;
+  readonly build: Build;
+  readonly layer: BuiltLayer;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+}) {
   const each = isPerPortion(build.vessel) ? 1 : analysis.sheet.portions / Math.max(1, analysis.sheet.tin.count);
   return (
     <div className={`flex h-full items-center gap-x-3 border-b border-steel-light pr-1 ${chosen ? 'bg-yolk-pale' : ''}`} data-layer={l.id}>
-      <button type="button" aria-pressed={chosen} onClick={onChoose} className="h-full min-w-0 flex-1 pl-1.5 text-left leading-tight hover:bg-paper" title={`${l.layer.part.name}: set what it takes`}>
+      <button
+        type="button"
+        aria-pressed={chosen}
+        onClick={onChoose}
+        className="h-full min-w-0 flex-1 pl-1.5 text-left leading-tight hover:bg-paper"
+        title={`${l.layer.part.name}: set what it takes`}
+      >
         <span className="block truncate text-[15.5px] font-[650]">{l.layer.part.name}</span>
         <span className="block truncate text-[13.5px] text-ink-soft">
-          <span className="fig font-medium">{showGrams(l.massG)}</span>, {showVolumeMl(l.volumeMl)}, {l.pieces !== null ? piecesWords(l.pieces) : each > 1 ? `${showGrams(l.massG / each)} a portion` : takes(l)}
+          <span className="fig font-medium">{showGrams(l.massG)}</span>, {showVolumeMl(l.volumeMl)},{' '}
+          {l.pieces !== null ? piecesWords(l.pieces) : each > 1 ? `${showGrams(l.massG / each)} a portion` : takes(l)}
         </span>
       </button>
       <FigureButton figure={layerFigure(build, l)} className="text-[18px]" />
@@ -93,7 +123,8 @@ function LayerRow({ analysis, build, layer: l, chosen, onChoose }: { readonly an
 }
 
 /** A glass takes a piece of a sponge, a tin so many biscuits. */
-const piecesWords = (n: number): string => (n < 0.95 ? `${withUnit(plainNumber(100 * n, 0), '%')} of one` : `${plainNumber(n, Math.abs(n - Math.round(n)) < 0.05 ? 0 : 1)} pieces`);
+const piecesWords = (n: number): string =>
+  n < 0.95 ? `${withUnit(plainNumber(100 * n, 0), '%')} of one` : `${plainNumber(n, Math.abs(n - Math.round(n)) < 0.05 ? 0 : 1)} pieces`;
 
 const takes = (l: BuiltLayer): string => (l.by === 'share' ? 'equal share' : `${withUnit(l.by === 'mm' ? 'fixed' : 'by', l.by === 'ml' ? 'mL' : l.by)}`);
 
@@ -165,8 +196,26 @@ function Boundary({ build, layer: l, frame, unit, pxPerMm, onMove, onDrag, onDro
       onPointerCancel={drop}
     >
       <rect x={left} y={-z - grip / 2} width={right - left + 8 * unit} height={grip} fill="transparent" />
-      <line x1={left} x2={right} y1={-z} y2={-z} stroke="var(--color-ink)" strokeWidth={0.35 * unit} className="opacity-0 group-hover:opacity-100 group-focus-visible:opacity-100" />
-      <rect x={right - 13 * unit} y={-z - 1.5 * unit} width={7 * unit} height={3 * unit} rx={1.5 * unit} fill="var(--color-paper)" stroke="var(--color-ink)" strokeWidth={0.5 * unit} className="group-hover:fill-yolk group-focus-visible:fill-yolk" />
+      <line
+        x1={left}
+        x2={right}
+        y1={-z}
+        y2={-z}
+        stroke="var(--color-ink)"
+        strokeWidth={0.35 * unit}
+        className="opacity-0 group-hover:opacity-100 group-focus-visible:opacity-100"
+      />
+      <rect
+        x={right - 13 * unit}
+        y={-z - 1.5 * unit}
+        width={7 * unit}
+        height={3 * unit}
+        rx={1.5 * unit}
+        fill="var(--color-paper)"
+        stroke="var(--color-ink)"
+        strokeWidth={0.5 * unit}
+        className="group-hover:fill-yolk group-focus-visible:fill-yolk"
+      />
     </g>
   );
 }

@@ -33,7 +33,11 @@ export function LeftOvers({ analysis, build, times }: { readonly analysis: Sheet
       ) : (
         <ul>
           {off.map((u) => (
-            <li key={u.layer.part.id} className="flex items-baseline justify-between gap-3 border-b border-steel-light py-1.5 last:border-b-0" data-left={u.layer.part.id}>
+            <li
+              key={u.layer.part.id}
+              className="flex items-baseline justify-between gap-3 border-b border-steel-light py-1.5 last:border-b-0"
+              data-left={u.layer.part.id}
+            >
               <span>{u.layer.part.name}</span>
               <span className={u.leftG < 0 ? 'text-beet' : ''}>
                 <FigureButton figure={leftOverFigure(u)} className={u.leftG < 0 ? 'text-beet' : ''} /> {u.leftG < 0 ? 'missing' : 'left'}

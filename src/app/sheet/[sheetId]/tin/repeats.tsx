@@ -35,7 +35,13 @@ export function Repeats({ analysis, plans }: { readonly analysis: SheetAnalysis;
         <output aria-label="Repeats" className="fig w-8 text-center text-[22px]">
           {doc.tin.layers ? times : '–'}
         </output>
-        <button type="button" className="btn w-10 px-0" aria-label="One repeat more" disabled={times >= MOST} onClick={() => set(doc.tin.layers ? times + 1 : 1)}>
+        <button
+          type="button"
+          className="btn w-10 px-0"
+          aria-label="One repeat more"
+          disabled={times >= MOST}
+          onClick={() => set(doc.tin.layers ? times + 1 : 1)}
+        >
           <Plus size={15} />
         </button>
         <span className="min-w-0 text-[14px] text-ink-soft">of [{group}]</span>
@@ -48,7 +54,9 @@ export function Repeats({ analysis, plans }: { readonly analysis: SheetAnalysis;
       </div>
       <p className="mt-2 text-[14.5px]" data-depth={limits.byDepth}>
         {limits.byDepth < 1 ? (
-          <span className="text-beet">Not one repeat of {plainNumber(limits.eachMm, 0)}&nbsp;mm fits under the rim: take less cream between, or a deeper vessel.</span>
+          <span className="text-beet">
+            Not one repeat of {plainNumber(limits.eachMm, 0)}&nbsp;mm fits under the rim: take less cream between, or a deeper vessel.
+          </span>
         ) : (
           <>
             The depth allows <b className="fig">{limits.byDepth}</b>

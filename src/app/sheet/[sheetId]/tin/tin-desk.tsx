@@ -33,7 +33,9 @@ export function TinDesk() {
   const shown = filled[which] ?? filled[0]!;
   const build = buildIn(analysis, shown.vessel);
   const plans = usePlans(analysis);
-  const ends = new Map(plans.flatMap(({ layer, plan }) => (plan?.ok && layer.vessel === shown.vessel ? [[layer.layerId, slicedThrough(plan.value)] as const] : [])));
+  const ends = new Map(
+    plans.flatMap(({ layer, plan }) => (plan?.ok && layer.vessel === shown.vessel ? [[layer.layerId, slicedThrough(plan.value)] as const] : [])),
+  );
   const change = (label: string, to: (plan: TinPlan) => TinPlan) => edit(`tin:${label}`, (d) => ({ ...d, tin: to(d.tin) }));
   return (
     <SheetFrame station="Tin">
@@ -45,7 +47,13 @@ export function TinDesk() {
           {filled.length > 1 && (
             <div role="group" aria-label="Which vessel is shown" className="mb-2 flex flex-wrap gap-2">
               {filled.map((f, i) => (
-                <button key={`${f.vessel.name}${i}`} type="button" aria-pressed={f === shown} onClick={() => setWhich(i)} className={`btn ${f === shown ? 'border-ink font-semibold' : ''}`}>
+                <button
+                  key={`${f.vessel.name}${i}`}
+                  type="button"
+                  aria-pressed={f === shown}
+                  onClick={() => setWhich(i)}
+                  className={`btn ${f === shown ? 'border-ink font-semibold' : ''}`}
+                >
                   {filledWords(f)}
                 </button>
               ))}
@@ -53,7 +61,15 @@ export function TinDesk() {
           )}
           {build.ok ? (
             <>
-              <CutArea key={shown.vessel.name} analysis={analysis} build={build.value} ends={ends} chosen={chosen} onChoose={(layerId) => setChosen(layerId === chosen ? null : layerId)} onMove={(layerId, toMm) => change(`move:${layerId}`, (plan) => moveTop(plan, build.value, layerId, toMm))} />
+              <CutArea
+                key={shown.vessel.name}
+                analysis={analysis}
+                build={build.value}
+                ends={ends}
+                chosen={chosen}
+                onChoose={(layerId) => setChosen(layerId === chosen ? null : layerId)}
+                onMove={(layerId, toMm) => change(`move:${layerId}`, (plan) => moveTop(plan, build.value, layerId, toMm))}
+              />
               <LayerBar analysis={analysis} build={build.value} chosen={chosen} onChoose={setChosen} onChange={change} />
             </>
           ) : (
@@ -76,7 +92,11 @@ export function TinDesk() {
           )}
           <p className="mt-4 border-t border-steel-light pt-2.5 text-[13.5px] text-ink-soft">
             {doc.tin.layers ? (
-              <button type="button" className="min-h-9 text-left underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => change('each-once', (plan) => ({ ...plan, layers: null }))}>
+              <button
+                type="button"
+                className="min-h-9 text-left underline decoration-dotted underline-offset-4 hover:text-ink"
+                onClick={() => change('each-once', (plan) => ({ ...plan, layers: null }))}
+              >
                 Lay each part once, as before
               </button>
             ) : (
@@ -130,7 +150,13 @@ function Headline({ analysis, build }: { readonly analysis: SheetAnalysis; reado
         </span>
       ) : (
         <>
-          Stands <FigureButton figure={figure} className="text-[22px]" /> high{vessel.kind !== 'free' && <>, <span className="fig">{withUnit(plainNumber(under, 0), 'mm')}</span> under the rim</>}.
+          Stands <FigureButton figure={figure} className="text-[22px]" /> high
+          {vessel.kind !== 'free' && (
+            <>
+              , <span className="fig">{withUnit(plainNumber(under, 0), 'mm')}</span> under the rim
+            </>
+          )}
+          .
         </>
       )}{' '}
       <span className="text-[15px] text-ink-soft">

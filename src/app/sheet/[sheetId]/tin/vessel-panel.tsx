@@ -16,7 +16,8 @@ export function VesselPanel({ analysis }: { readonly analysis: SheetAnalysis }) 
   const { doc, edit, kitchen } = useSheet();
   const shelf = kitchen.vessels.map((v) => v.vessel);
   const options = [doc.vessel, ...shelf.filter((v) => v.name !== doc.vessel.name)];
-  const setTin = (label: string, change: (t: Sheet['tin']) => Partial<Sheet['tin']>) => edit(`tin:${label}`, (d) => ({ ...d, tin: { ...d.tin, ...change(d.tin) } }));
+  const setTin = (label: string, change: (t: Sheet['tin']) => Partial<Sheet['tin']>) =>
+    edit(`tin:${label}`, (d) => ({ ...d, tin: { ...d.tin, ...change(d.tin) } }));
   return (
     <section aria-label="Vessel">
       <div className="grid grid-cols-[minmax(0,1fr)_88px] items-end gap-x-3">
@@ -37,8 +38,21 @@ export function VesselPanel({ analysis }: { readonly analysis: SheetAnalysis }) 
       {doc.tin.also.map((a, i) => (
         <div key={`${a.vessel.name}${i}`} className="mt-2 grid grid-cols-[minmax(0,1fr)_88px_36px] items-end gap-x-3">
           <p className="self-center pt-4">and {a.vessel.name.toLowerCase()}</p>
-          <QuantityField label="How many" unit="" value={a.count} min={1} max={500} whole onChange={(count) => setTin(`also:${i}`, (t) => ({ also: t.also.map((x, k) => (k === i ? { ...x, count } : x)) }))} />
-          <button type="button" className="flex h-9 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:h-11" aria-label={`Take out ${a.vessel.name}`} onClick={() => setTin('also', (t) => ({ also: t.also.filter((_, k) => k !== i) }))}>
+          <QuantityField
+            label="How many"
+            unit=""
+            value={a.count}
+            min={1}
+            max={500}
+            whole
+            onChange={(count) => setTin(`also:${i}`, (t) => ({ also: t.also.map((x, k) => (k === i ? { ...x, count } : x)) }))}
+          />
+          <button
+            type="button"
+            className="flex h-9 items-center justify-center text-ink-soft hover:text-beet pointer-coarse:h-11"
+            aria-label={`Take out ${a.vessel.name}`}
+            onClick={() => setTin('also', (t) => ({ also: t.also.filter((_, k) => k !== i) }))}
+          >
             <X size={16} />
           </button>
         </div>
@@ -58,21 +72,36 @@ function WhatFits({ analysis }: { readonly analysis: SheetAnalysis }) {
     edit('tin:vessels', (d) => {
       const [main, ...also] = c.filled;
       const portions = c.filled.every((f) => isPerPortion(f.vessel)) ? c.portions : d.portions;
-      return { ...d, vessel: main!.vessel, portions, tin: { ...d.tin, count: isPerPortion(main!.vessel) ? 1 : main!.count, also: also.map((f) => ({ vessel: f.vessel, count: f.count })) } };
+      return {
+        ...d,
+        vessel: main!.vessel,
+        portions,
+        tin: { ...d.tin, count: isPerPortion(main!.vessel) ? 1 : main!.count, also: also.map((f) => ({ vessel: f.vessel, count: f.count })) },
+      };
     });
   return (
     <div className="mt-2">
-      <button type="button" aria-expanded={open} className="min-h-9 text-[14px] underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => setOpen(!open)}>
+      <button
+        type="button"
+        aria-expanded={open}
+        className="min-h-9 text-[14px] underline decoration-dotted underline-offset-4 hover:text-ink"
+        onClick={() => setOpen(!open)}
+      >
         What on the shelf fits {showVolumeMl(ml)}?
       </button>
       {found && !found.ok && <p className="text-[14px] text-beet">{found.fault.says}</p>}
       {found?.ok && (
         <ul aria-label="Vessels that fit">
           {found.value.map((c) => (
-            <li key={c.filled.map((f) => `${f.count}${f.vessel.name}`).join()} className="flex items-center justify-between gap-3 border-t border-steel-light py-1">
+            <li
+              key={c.filled.map((f) => `${f.count}${f.vessel.name}`).join()}
+              className="flex items-center justify-between gap-3 border-t border-steel-light py-1"
+            >
               <span className="text-[14.5px]">
                 {c.filled.map(filledWords).join(' and ')}
-                <span className="block text-[13.5px] text-ink-soft">{withUnit(plainNumber(100 * c.fullShare, 0), '%')} full, {c.portions} portions</span>
+                <span className="block text-[13.5px] text-ink-soft">
+                  {withUnit(plainNumber(100 * c.fullShare, 0), '%')} full, {c.portions} portions
+                </span>
               </span>
               <button type="button" className="btn min-h-9" onClick={() => take(c)}>
                 Take

@@ -64,7 +64,11 @@ export function VersionsDesk({ versions }: { readonly versions: readonly Version
                     <ClockTime at={v.savedAt} />
                   </span>
                 </div>
-                <NameField sheetId={id} version={v} onNamed={(name) => setList((l) => l.map((x) => (x.number === v.number ? { ...x, name: name === '' ? null : name } : x)))} />
+                <NameField
+                  sheetId={id}
+                  version={v}
+                  onNamed={(name) => setList((l) => l.map((x) => (x.number === v.number ? { ...x, name: name === '' ? null : name } : x)))}
+                />
                 <p className="text-[13.5px] text-ink-soft">
                   {v.batches > 0 ? `${v.batches} ${v.batches === 1 ? 'batch' : 'batches'} made from it` : 'no batch made from it'}
                   {v.number === saved.version ? '; the newest' : ''}
@@ -82,14 +86,20 @@ export function VersionsDesk({ versions }: { readonly versions: readonly Version
               </li>
             ))}
           </ol>
-          <p className="border-t border-steel pt-2 text-[13.5px] text-ink-soft">A version takes edits for ten minutes, until it is named, or until a batch is made from it. Going back opens a new version; the newer ones stay.</p>
+          <p className="border-t border-steel pt-2 text-[13.5px] text-ink-soft">
+            A version takes edits for ten minutes, until it is named, or until a batch is made from it. Going back opens a new version; the newer ones stay.
+          </p>
         </section>
         <section aria-label="Side by side" className="px-4 pt-3 pb-10 md:px-6">
           <div className="grid gap-4 sm:grid-cols-2">
             <Choice label="Before" value={String(left)} options={options} onChange={(t) => setLeft(which(t))} />
             <Choice label="After" value={String(right)} options={options} onChange={(t) => setRight(which(t))} />
           </div>
-          {a && b ? <SideBySide a={a} b={b} analyses={[analyseSheet(a, kitchen), analyseSheet(b, kitchen)]} /> : <p className="py-6 text-ink-soft">Fetching the version…</p>}
+          {a && b ? (
+            <SideBySide a={a} b={b} analyses={[analyseSheet(a, kitchen), analyseSheet(b, kitchen)]} />
+          ) : (
+            <p className="py-6 text-ink-soft">Fetching the version…</p>
+          )}
         </section>
       </div>
     </SheetFrame>
@@ -124,11 +134,19 @@ function NameField({ sheetId, version, onNamed }: { readonly sheetId: string; re
   const put = async () => {
     if (text.trim() === (version.name ?? '')) return;
     try {
-      const response = await fetch(`/api/sheets/${sheetId}/versions/${version.number}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: text.trim(), was: version.name ?? '' }) });
+      const response = await fetch(`/api/sheets/${sheetId}/versions/${version.number}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ name: text.trim(), was: version.name ?? '' }),
+      });
       if (response.status === 409) {
         const { name } = (await response.json()) as { name: string };
         onNamed(name);
-        setFault(name === '' ? 'Another screen has taken its name away meanwhile. Leave the field again to name it so.' : `Another screen has named it ‘${name}’ meanwhile. Leave the field again to name it as it stands here.`);
+        setFault(
+          name === ''
+            ? 'Another screen has taken its name away meanwhile. Leave the field again to name it so.'
+            : `Another screen has named it ‘${name}’ meanwhile. Leave the field again to name it as it stands here.`,
+        );
         return;
       }
       if (!response.ok) throw new Error();
@@ -159,7 +177,15 @@ function NameField({ sheetId, version, onNamed }: { readonly sheetId: string; re
   );
 }
 
-function SideBySide({ a, b, analyses }: { readonly a: Sheet; readonly b: Sheet; readonly analyses: readonly [ReturnType<typeof analyseSheet>, ReturnType<typeof analyseSheet>] }) {
+function SideBySide({
+  a,
+  b,
+  analyses,
+}: {
+  readonly a: Sheet;
+  readonly b: Sheet;
+  readonly analyses: readonly [ReturnType<typeof analyseSheet>, ReturnType<typeof analyseSheet>];
+}) {
   const c = compareSheets(a, b);
   const plain = (t: string) => t.replace(/\{(\w+)\}/g, '…');
   return (

@@ -9,13 +9,23 @@ import { correctedWhip, learntFor } from '../../../../core/analysis/learnt';
 import type { Mixer } from '../../../../core/kitchen/schema';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
 
-const WHY: Readonly<Record<Extract<InMixer, { bowlfuls: null }>['why'], string>> = { 'too-small': 'too small', 'not-reached': 'wires too high', never: 'never', 'no-air': 'brings no air' };
+const WHY: Readonly<Record<Extract<InMixer, { bowlfuls: null }>['why'], string>> = {
+  'too-small': 'too small',
+  'not-reached': 'wires too high',
+  never: 'never',
+  'no-air': 'brings no air',
+};
 
 /** The same foam in every mixer of the kitchen, split so that each bowlful fits: a few sums each, so they are done here. */
 export function OtherMixers({ a }: { readonly a: PartAnalysis }) {
   const { kitchen } = useSheet();
   const cream = a.whiskInput.ok ? a.whiskInput.value : null;
-  const egg: Omit<EggWhiskInput, 'mixer' | 'bowlMl' | 'batches'> | null = a.eggFoam && { foam: a.eggFoam.foam, speed: a.part.whisk.speed, mixMl: a.mixMl, eggC: a.part.heat.eggC };
+  const egg: Omit<EggWhiskInput, 'mixer' | 'bowlMl' | 'batches'> | null = a.eggFoam && {
+    foam: a.eggFoam.foam,
+    speed: a.part.whisk.speed,
+    mixMl: a.mixMl,
+    eggC: a.part.heat.eggC,
+  };
   if (!cream && !egg) return null;
   const stage = egg && a.eggWhip?.ok ? a.eggWhip.value.right : a.part.whisk.stage;
   const of = (m: Mixer): InMixer => {

@@ -109,7 +109,14 @@ function optionsOf(c: PageTokens): ChartOptions<'line'> {
     events: [],
     layout: { padding: { top: 26 } },
     scales: {
-      x: { type: 'linear', min: 0, grid: { display: false }, border: { color: c.soft }, ticks: { color: c.soft, font, maxTicksLimit: 9, callback: (v) => clockFace(Number(v)) }, title: { display: true, text: 'minutes under the whisk', color: c.soft, font } },
+      x: {
+        type: 'linear',
+        min: 0,
+        grid: { display: false },
+        border: { color: c.soft },
+        ticks: { color: c.soft, font, maxTicksLimit: 9, callback: (v) => clockFace(Number(v)) },
+        title: { display: true, text: 'minutes under the whisk', color: c.soft, font },
+      },
       y: {
         min: 0,
         max: 100,
@@ -120,7 +127,15 @@ function optionsOf(c: PageTokens): ChartOptions<'line'> {
         },
         ticks: { color: c.ink, font, autoSkip: false, callback: (v) => STAGES.find((s) => Math.abs(100 * STAGE_X[s] - Number(v)) < 0.01) ?? '' },
       },
-      air: { position: 'right', min: 0, suggestedMax: 120, grid: { display: false }, border: { display: false }, ticks: { color: c.frost, font, maxTicksLimit: 5, callback: (v) => `${v}\u00a0%` }, title: { display: true, text: 'air', color: c.frost, font } },
+      air: {
+        position: 'right',
+        min: 0,
+        suggestedMax: 120,
+        grid: { display: false },
+        border: { display: false },
+        ticks: { color: c.frost, font, maxTicksLimit: 5, callback: (v) => `${v}\u00a0%` },
+        title: { display: true, text: 'air', color: c.frost, font },
+      },
     },
   };
 }
@@ -147,7 +162,10 @@ function drawMarks(marks: { current: Marks }, c: PageTokens): Plugin<'line'> {
       ctx.fillStyle = c.ink;
       ctx.font = '600 13px "Figtree Variable"';
       ctx.textAlign = 'center';
-      const words = stop.closesS === null ? 'stop from here' : `stop: ${showSecondsRange(range[0] * (stop.closesS - stop.opensS), range[1] * (stop.closesS - stop.opensS))}`;
+      const words =
+        stop.closesS === null
+          ? 'stop from here'
+          : `stop: ${showSecondsRange(range[0] * (stop.closesS - stop.opensS), range[1] * (stop.closesS - stop.opensS))}`;
       const half = ctx.measureText(words).width / 2;
       ctx.fillText(words, Math.min(a.right - half, Math.max(a.left + half, (from + to) / 2)), a.top - 10);
       ctx.restore();

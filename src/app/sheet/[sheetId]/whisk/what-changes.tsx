@@ -17,7 +17,12 @@ export function WhatChanges({ a }: { readonly a: PartAnalysis }) {
   if (!input || !a.window.ok) return null;
   const roomBowlC = inRoomBowlC(a, kitchen.rules.roomC);
   const { time, air } = a.learnt;
-  const rows = whiskChoices(input, { correct: (w) => correctedWhip(w, time?.factor ?? 1, air?.factor ?? 1), roomBowlC, warmRoomC: WARM.room, warmCreamC: WARM.cream });
+  const rows = whiskChoices(input, {
+    correct: (w) => correctedWhip(w, time?.factor ?? 1, air?.factor ?? 1),
+    roomBowlC,
+    warmRoomC: WARM.room,
+    warmCreamC: WARM.cream,
+  });
   const warmed = whiskingWarmsC(input.creamC, kitchen.rules.roomC, a.window.value.opensS);
   return (
     <div className="mt-4 border-t border-steel pt-2.5">
@@ -47,7 +52,9 @@ export function WhatChanges({ a }: { readonly a: PartAnalysis }) {
                 {r.key === 'bowl' && <span className="block text-[13px] text-ink-soft">cream then at {withUnit(plainNumber(r.creamC, 0), '°C')}</span>}
               </th>
               <td className="fig py-1.5 pl-3 text-right whitespace-nowrap">{r.opensS === null ? 'never' : showRoughSeconds(r.opensS)}</td>
-              <td className="py-1.5 pl-3 text-right whitespace-nowrap">{r.opensS === null ? '' : r.widthS === null ? 'no hurry' : showRoughSeconds(r.widthS)}</td>
+              <td className="py-1.5 pl-3 text-right whitespace-nowrap">
+                {r.opensS === null ? '' : r.widthS === null ? 'no hurry' : showRoughSeconds(r.widthS)}
+              </td>
               <td className="fig py-1.5 pl-3 text-right whitespace-nowrap">{r.overrunPct === null ? '' : withUnit(plainNumber(r.overrunPct, 0), '%')}</td>
             </tr>
           ))}

@@ -46,7 +46,9 @@ export function WhiskDesk() {
           <PageTabs label="Whipped parts" pages={whisked.map((p) => ({ href: `/sheet/${id}/whisk?part=${p.part.id}`, name: p.part.name, here: p === a }))} />
         </div>
       )}
-      <div className="grid min-h-full lg:grid-cols-[minmax(0,1fr)_392px]">{a.eggFoam ? <EggForecast key={a.part.id} a={a} /> : a.whip.ok ? <Forecast key={a.part.id} a={a} whip={a.whip.value} /> : <NoForecast a={a} />}</div>
+      <div className="grid min-h-full lg:grid-cols-[minmax(0,1fr)_392px]">
+        {a.eggFoam ? <EggForecast key={a.part.id} a={a} /> : a.whip.ok ? <Forecast key={a.part.id} a={a} whip={a.whip.value} /> : <NoForecast a={a} />}
+      </div>
     </SheetFrame>
   );
 }
@@ -73,9 +75,29 @@ function Forecast({ a, whip }: { readonly a: PartAnalysis; readonly whip: Whip }
       <section aria-label="Forecast" className="px-4 pt-4 pb-8 md:px-6">
         <Headline a={a} whip={whip} />
         <div className="relative h-[min(44vh,380px)] min-h-[260px]">
-          <StageChart whip={whip} window={window} endS={endS} cursorS={at} onCursor={setCursor} onClockLine={onClockLine} range={timeRange(a, 1)} says={`Stages over the clock: ${says}`} />
+          <StageChart
+            whip={whip}
+            window={window}
+            endS={endS}
+            cursorS={at}
+            onCursor={setCursor}
+            onClockLine={onClockLine}
+            range={timeRange(a, 1)}
+            says={`Stages over the clock: ${says}`}
+          />
         </div>
-        <input type="range" aria-label="Time under the whisk" aria-valuetext={showSeconds(at)} min={0} max={endS} step={1} value={Math.round(at)} onChange={(e) => setCursor(Number(e.target.value))} className="mt-1 block h-8 accent-ink" style={{ marginLeft: Math.max(0, line.left - 8), width: `calc(100% - ${Math.max(0, line.left - 8) + Math.max(0, line.right - 8)}px)` }} />
+        <input
+          type="range"
+          aria-label="Time under the whisk"
+          aria-valuetext={showSeconds(at)}
+          min={0}
+          max={endS}
+          step={1}
+          value={Math.round(at)}
+          onChange={(e) => setCursor(Number(e.target.value))}
+          className="mt-1 block h-8 accent-ink"
+          style={{ marginLeft: Math.max(0, line.left - 8), width: `calc(100% - ${Math.max(0, line.left - 8) + Math.max(0, line.right - 8)}px)` }}
+        />
         <StageTimes whip={whip} onPick={setCursor} />
         <WhiskPlanForm a={a} />
       </section>
@@ -98,8 +120,16 @@ function Headline({ a, whip }: { readonly a: PartAnalysis; readonly whip: Whip }
   const many = a.part.whisk.batches > 1 ? ` for each of ${a.part.whisk.batches} bowlfuls` : '';
   return (
     <p className="pb-2 text-[20px] leading-snug">
-      <span className="font-figure font-[650]">{stage.charAt(0).toUpperCase() + stage.slice(1)}</span> after <FigureButton figure={time} className="text-[22px]" />
-      {many}; {window ? <>its window stays open <FigureButton figure={window} className="text-[22px]" />.</> : 'it goes no further from there: there is no hurry.'}
+      <span className="font-figure font-[650]">{stage.charAt(0).toUpperCase() + stage.slice(1)}</span> after{' '}
+      <FigureButton figure={time} className="text-[22px]" />
+      {many};{' '}
+      {window ? (
+        <>
+          its window stays open <FigureButton figure={window} className="text-[22px]" />.
+        </>
+      ) : (
+        'it goes no further from there: there is no hurry.'
+      )}
     </p>
   );
 }
@@ -112,7 +142,12 @@ function StageTimes({ whip, onPick }: { readonly whip: Whip; readonly onPick: (s
         const accident = stage === 'grainy' || stage === 'butter';
         return (
           <li key={stage} className="border-l border-steel-light first:border-l-0">
-            <button type="button" disabled={s === null} onClick={() => s !== null && onPick(s)} className="block min-h-12 w-full px-1 py-1.5 text-left hover:bg-paper disabled:cursor-default sm:px-2.5">
+            <button
+              type="button"
+              disabled={s === null}
+              onClick={() => s !== null && onPick(s)}
+              className="block min-h-12 w-full px-1 py-1.5 text-left hover:bg-paper disabled:cursor-default sm:px-2.5"
+            >
               <span className={`block text-[14px] ${accident ? 'text-beet' : 'text-ink-soft'}`}>{stage}</span>
               <span className="fig text-[13.5px] sm:text-[17px]">{s === null ? 'never' : showRoughSeconds(s)}</span>
             </button>
@@ -138,7 +173,13 @@ function Look({ a, whip, at }: { readonly a: PartAnalysis; readonly whip: Whip; 
       </p>
       <p className="mb-3 text-ink-soft">
         At <span className="fig text-ink">{showSeconds(at)}</span>: {look.stage ?? 'before soft'},{' '}
-        {overrun === null ? 'no air to speak of' : <>air about <span className="fig text-ink">{airWords(a, overrun)}</span></>}
+        {overrun === null ? (
+          'no air to speak of'
+        ) : (
+          <>
+            air about <span className="fig text-ink">{airWords(a, overrun)}</span>
+          </>
+        )}
       </p>
     </div>
   );
@@ -162,7 +203,13 @@ function NoForecast({ a }: { readonly a: PartAnalysis }) {
           To the lines on Bench
         </Link>
         {n && (
-          <button type="button" className="btn" onClick={() => edit('batches', (d) => setPart(d, a.part.id, { whisk: { ...a.part.whisk, batches: Math.min(50, a.part.whisk.batches + 1) } }, context))}>
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              edit('batches', (d) => setPart(d, a.part.id, { whisk: { ...a.part.whisk, batches: Math.min(50, a.part.whisk.batches + 1) } }, context))
+            }
+          >
             One bowlful more
           </button>
         )}

@@ -13,11 +13,18 @@ export function WhiskPlanForm({ a }: { readonly a: PartAnalysis }) {
   const { edit, kitchen, context } = useSheet();
   const plan = a.part.whisk;
   const set = (change: Partial<WhiskPlan>) =>
-    edit(`whisk:${Object.keys(change).join()}`, (d) => setPart(d, a.part.id, { whisk: { ...d.parts.find((p) => p.id === a.part.id)!.whisk, ...change } }, context));
+    edit(`whisk:${Object.keys(change).join()}`, (d) =>
+      setPart(d, a.part.id, { whisk: { ...d.parts.find((p) => p.id === a.part.id)!.whisk, ...change } }, context),
+    );
   const planetary = a.mixer?.kind === 'planetary';
   return (
     <div className="mt-5 grid gap-x-6 gap-y-4 sm:grid-cols-2 xl:grid-cols-3">
-      <Choice label="Mixer and bowl" value={plan.mixerId} options={kitchen.mixers.map((m) => [m.id, m.name] as const)} onChange={(mixerId) => set({ mixerId })} />
+      <Choice
+        label="Mixer and bowl"
+        value={plan.mixerId}
+        options={kitchen.mixers.map((m) => [m.id, m.name] as const)}
+        onChange={(mixerId) => set({ mixerId })}
+      />
       {planetary ? (
         <Segments label="Speed" value={plan.speed} options={SPEEDS.map((s) => [s, s] as const)} onChange={(speed) => set({ speed })} />
       ) : (
@@ -38,9 +45,7 @@ export function WhiskPlanForm({ a }: { readonly a: PartAnalysis }) {
       {planetary && plan.speed !== 'slow' && (
         <label className="flex min-h-11 items-center gap-2.5 sm:col-span-2">
           <input type="checkbox" checked={plan.slowFromSoft} onChange={(e) => set({ slowFromSoft: e.target.checked })} className="size-5 accent-ink" />
-          <span>
-            Drop to slow at soft peak: the stop window is then {plan.speed === 'fast' ? '2.5' : '1.75'}&nbsp;times as wide
-          </span>
+          <span>Drop to slow at soft peak: the stop window is then {plan.speed === 'fast' ? '2.5' : '1.75'}&nbsp;times as wide</span>
         </label>
       )}
     </div>

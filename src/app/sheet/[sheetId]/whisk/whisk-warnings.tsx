@@ -37,7 +37,8 @@ export function WhiskWarnings({ a, whip }: { readonly a: PartAnalysis; readonly 
     <ul aria-label="Warnings">
       {warnings.length === 0 && (
         <li className="border-t border-steel-light py-2.5">
-          {a.mixer?.name}: <span className="fig">{plainNumber(100 * whip.fillShare, 0)}&nbsp;%</span> full of liquid, {whip.fillShare < BEST_FILL[input.mixer] * GOOD_FILL.low ? 'shallow: it goes quicker than in a full bowl.' : 'a good filling.'}
+          {a.mixer?.name}: <span className="fig">{plainNumber(100 * whip.fillShare, 0)}&nbsp;%</span> full of liquid,{' '}
+          {whip.fillShare < BEST_FILL[input.mixer] * GOOD_FILL.low ? 'shallow: it goes quicker than in a full bowl.' : 'a good filling.'}
         </li>
       )}
       {warnings.map((warning) => (
@@ -45,7 +46,11 @@ export function WhiskWarnings({ a, whip }: { readonly a: PartAnalysis; readonly 
           <span className="font-[650] text-beet">Look: </span>
           {words(warning, input, whip, a.mixer?.name ?? 'the bowl')}
           {(warning.key === 'climbs-out' || warning.key === 'too-full') && n !== null && n !== input.batches && (
-            <button type="button" className="ml-2 min-h-7 border-b-2 border-yolk font-semibold hover:bg-yolk-pale" onClick={() => edit('batches', (d) => setPart(d, a.part.id, { whisk: { ...a.part.whisk, batches: n } }, context))}>
+            <button
+              type="button"
+              className="ml-2 min-h-7 border-b-2 border-yolk font-semibold hover:bg-yolk-pale"
+              onClick={() => edit('batches', (d) => setPart(d, a.part.id, { whisk: { ...a.part.whisk, batches: n } }, context))}
+            >
               Whisk in {n} bowlfuls
             </button>
           )}

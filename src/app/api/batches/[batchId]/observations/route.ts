@@ -29,7 +29,8 @@ export async function GET(_request: Request, { params }: Context) {
 /** Takes an observation down, once for each id: form fields, with a picture where there is one. What cannot be read is refused in words; nothing is kept half. */
 export async function POST(request: Request, { params }: Context) {
   const { batchId } = await params;
-  if (Number(request.headers.get('content-length') ?? 0) > MOST_PHOTO_BYTES + 100_000) return refuse(413, 'This photo is larger than the 8\u00a0MB that are kept. Take it at a smaller size.');
+  if (Number(request.headers.get('content-length') ?? 0) > MOST_PHOTO_BYTES + 100_000)
+    return refuse(413, 'This photo is larger than the 8\u00a0MB that are kept. Take it at a smaller size.');
   let form: FormData;
   try {
     form = await request.formData();

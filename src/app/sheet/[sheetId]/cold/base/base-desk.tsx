@@ -34,10 +34,30 @@ export function BaseDesk() {
   const rules = coolingRulesOf(kitchen.rules.cooling);
   const [ruleKey, setRule] = useState(rules[0]!.key);
   const rule = rules.find((r) => r.key === ruleKey) ?? rules[0]!;
-  const air = airNow(kitchen, { ...setup, placeId: setup.placeId && kitchen.places.some((p) => p.id === setup.placeId && p.airC > -1 && p.kind !== 'counter') ? setup.placeId : null }, 'pudding');
+  const air = airNow(
+    kitchen,
+    { ...setup, placeId: setup.placeId && kitchen.places.some((p) => p.id === setup.placeId && p.airC > -1 && p.kind !== 'counter') ? setup.placeId : null },
+    'pudding',
+  );
   const [answer, setAnswer] = useState<Result<BaseAnswer> | null>(null);
   const asked = useRef(0);
-  const question = part && air.ok ? JSON.stringify([part.part.id, startC, { panMm, depthMm, placeH: air.value.h, placeC: air.value.airC, placeName: air.value.name, placeUaWPerK: air.value.uaWPerK, roomC: kitchen.rules.roomC }, rule]) : null;
+  const question =
+    part && air.ok
+      ? JSON.stringify([
+          part.part.id,
+          startC,
+          {
+            panMm,
+            depthMm,
+            placeH: air.value.h,
+            placeC: air.value.airC,
+            placeName: air.value.name,
+            placeUaWPerK: air.value.uaWPerK,
+            roomC: kitchen.rules.roomC,
+          },
+          rule,
+        ])
+      : null;
   useEffect(() => {
     if (!question) return;
     const mine = ++asked.current;
@@ -56,7 +76,9 @@ export function BaseDesk() {
       </div>
       {!part ? (
         <div className="px-4 py-6 md:px-6">
-          <p className="mb-4 max-w-[60ch] text-[19px]">Nothing in this sheet is cooked and cooled: a custard, a fruit base or a chocolate base would stand here.</p>
+          <p className="mb-4 max-w-[60ch] text-[19px]">
+            Nothing in this sheet is cooked and cooled: a custard, a fruit base or a chocolate base would stand here.
+          </p>
           <Link href={`/sheet/${id}/bench`} className="btn btn-act">
             To Bench
           </Link>
@@ -64,12 +86,22 @@ export function BaseDesk() {
       ) : (
         <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px]">
           <section aria-label="Ways to cool it" className="px-4 pt-4 pb-8 md:px-6">
-            {!air.ok ? <p className="text-[19px] text-beet">{air.fault.says}</p> : answer === null ? <p className="text-ink-soft">Working it out…</p> : !answer.ok ? <p className="text-[19px] text-beet">{answer.fault.says}</p> : (
+            {!air.ok ? (
+              <p className="text-[19px] text-beet">{air.fault.says}</p>
+            ) : answer === null ? (
+              <p className="text-ink-soft">Working it out…</p>
+            ) : !answer.ok ? (
+              <p className="text-[19px] text-beet">{answer.fault.says}</p>
+            ) : (
               <>
                 <p className="pb-3 text-[20px] leading-snug">
                   {answer.value.depthMm.ok ? (
                     <>
-                      In a tray it may lie <span className="fig text-[22px]" data-depth-mm={answer.value.depthMm.value.toFixed(1)}>{withUnit(plainNumber(answer.value.depthMm.value, 0), 'mm')}</span> deep in the {air.value.name.toLowerCase()} and still meet the rule.
+                      In a tray it may lie{' '}
+                      <span className="fig text-[22px]" data-depth-mm={answer.value.depthMm.value.toFixed(1)}>
+                        {withUnit(plainNumber(answer.value.depthMm.value, 0), 'mm')}
+                      </span>{' '}
+                      deep in the {air.value.name.toLowerCase()} and still meet the rule.
                     </>
                   ) : (
                     <span className="text-beet">{answer.value.depthMm.fault.says}</span>
@@ -78,14 +110,23 @@ export function BaseDesk() {
                 {answer.value.ways.map((w) => (
                   <Way key={w.key} way={w} />
                 ))}
-                <p className="pt-3 text-[14px] text-ink-soft">Stirred: ±{Math.round(100 * STIRRED_SPREAD)}&nbsp;%; in the place: ±{Math.round(100 * COLD_SPREAD)}&nbsp;%, and a warm pan warms what stands beside it. The rule is a usual one, not your law: follow your local food code{kitchen.rules.authority ? ` (${kitchen.rules.authority})` : ''} and measure with a probe.</p>
+                <p className="pt-3 text-[14px] text-ink-soft">
+                  Stirred: ±{Math.round(100 * STIRRED_SPREAD)}&nbsp;%; in the place: ±{Math.round(100 * COLD_SPREAD)}&nbsp;%, and a warm pan warms what stands
+                  beside it. The rule is a usual one, not your law: follow your local food code{kitchen.rules.authority ? ` (${kitchen.rules.authority})` : ''}{' '}
+                  and measure with a probe.
+                </p>
               </>
             )}
           </section>
           <aside aria-label="Base and rule" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
             <div className="grid grid-cols-2 items-end gap-x-4 gap-y-3">
               <div className="col-span-2">
-                <Choice label="What is cooled" value={part.part.id} options={cooked.map((a) => [a.part.id, `${a.part.name}, ${showGrams(a.reading.mixture.massG)}`] as const)} onChange={setPart} />
+                <Choice
+                  label="What is cooled"
+                  value={part.part.id}
+                  options={cooked.map((a) => [a.part.id, `${a.part.name}, ${showGrams(a.reading.mixture.massG)}`] as const)}
+                  onChange={setPart}
+                />
               </div>
               <QuantityField label="Off the hob at" unit="°C" value={startC} min={5} max={110} onChange={setStart} />
               <QuantityField label="Pan, inside" unit="mm" value={panMm} min={60} max={1000} onChange={setPan} />
@@ -94,7 +135,9 @@ export function BaseDesk() {
                 <Choice label="Against" value={rule.key} options={rules.map((r) => [r.key, r.name] as const)} onChange={setRule} />
               </div>
             </div>
-            <p className="mt-4 border-t border-steel-light pt-2.5 text-[13.5px] text-ink-soft">The place is the one of How long. Your authority’s figures are entered in the Larder, with the rules. Do not put a hot pan beside cream.</p>
+            <p className="mt-4 border-t border-steel-light pt-2.5 text-[13.5px] text-ink-soft">
+              The place is the one of How long. Your authority’s figures are entered in the Larder, with the rules. Do not put a hot pan beside cream.
+            </p>
           </aside>
         </div>
       )}
@@ -114,12 +157,26 @@ function Way({ way: w }: { readonly way: BaseWay }) {
       <ul className="flex flex-wrap gap-x-6 text-[15px]">
         {w.verdict.stages.map((s) => (
           <li key={s.toC}>
-            to {s.toC}&nbsp;°C: <span className={`fig ${s.state === 'met' ? '' : 'text-beet'}`}>{s.tookMin === null ? 'never' : showHours(s.tookMin / 60)}</span> <span className="text-ink-soft">of {showHours(s.withinMin / 60)}</span>
+            to {s.toC}&nbsp;°C:{' '}
+            <span className={`fig ${s.state === 'met' ? '' : 'text-beet'}`}>{s.tookMin === null ? 'never' : showHours(s.tookMin / 60)}</span>{' '}
+            <span className="text-ink-soft">of {showHours(s.withinMin / 60)}</span>
           </li>
         ))}
       </ul>
-      <svg viewBox="0 -4 600 118" preserveAspectRatio="none" className="mt-1 h-[84px] w-full" role="img" aria-label={`From ${Math.round(high)} °C over ${showHours(end / 60)}`}>
-        <rect x={0} y={110 * (1 - Math.min(1, 60 / high))} width={600} height={Math.max(0, 110 * (1 - 5 / high) - 110 * (1 - Math.min(1, 60 / high)))} fill="var(--color-yolk-pale)" />
+      <svg
+        viewBox="0 -4 600 118"
+        preserveAspectRatio="none"
+        className="mt-1 h-[84px] w-full"
+        role="img"
+        aria-label={`From ${Math.round(high)} °C over ${showHours(end / 60)}`}
+      >
+        <rect
+          x={0}
+          y={110 * (1 - Math.min(1, 60 / high))}
+          width={600}
+          height={Math.max(0, 110 * (1 - 5 / high) - 110 * (1 - Math.min(1, 60 / high)))}
+          fill="var(--color-yolk-pale)"
+        />
         <path d={path} fill="none" stroke="var(--color-ink)" strokeWidth={2} vectorEffect="non-scaling-stroke" />
       </svg>
       <p className="flex justify-between text-[13px] text-ink-soft">

@@ -20,11 +20,15 @@ export function CompareDesk() {
   const { id, doc, kitchen, edit } = useSheet();
   const [setup, change] = useSetup();
   const { other } = doc.cold;
-  const vessels = [doc.vessel, ...kitchen.vessels.map((v) => v.vessel).filter((v) => v.name !== doc.vessel.name && isPerPortion(v) === isPerPortion(doc.vessel))];
+  const vessels = [
+    doc.vessel,
+    ...kitchen.vessels.map((v) => v.vessel).filter((v) => v.name !== doc.vessel.name && isPerPortion(v) === isPerPortion(doc.vessel)),
+  ];
   const otherVessel = vessels.find((v) => v.name === doc.cold.otherVessel) ?? doc.vessel;
   const { view: first } = useCold(doc, kitchen, setup);
   const { view: second } = useCold(doc, kitchen, other, otherVessel);
-  const setOther = (label: string, to: Partial<{ other: ColdSetup | null; otherVessel: string | null }>) => edit(`cold:other:${label}`, (d) => ({ ...d, cold: { ...d.cold, ...to } }));
+  const setOther = (label: string, to: Partial<{ other: ColdSetup | null; otherVessel: string | null }>) =>
+    edit(`cold:other:${label}`, (d) => ({ ...d, cold: { ...d.cold, ...to } }));
   const readyOf = (v: Result<ColdView> | null): number | null => (v?.ok ? (mainReady(v.value.answers.ready)?.atH ?? null) : null);
   const [a, b] = [readyOf(first), other ? readyOf(second) : null];
   const min = a !== null && b !== null ? Math.round(60 * (a - b)) : null;
@@ -55,7 +59,9 @@ export function CompareDesk() {
         {!other && (
           <section aria-label="No second set-up" className="max-lg:mt-6 max-lg:border-t max-lg:border-steel max-lg:pt-4">
             <h2 className="pb-2 text-[18px]">Beside it</h2>
-            <p className="max-w-[44ch] pb-3 text-[16px] text-ink-soft">A shallower tray, more moulds, an ice bath first, a colder shelf, a tin from the fridge: set it up here and see the minutes between the two.</p>
+            <p className="max-w-[44ch] pb-3 text-[16px] text-ink-soft">
+              A shallower tray, more moulds, an ice bath first, a colder shelf, a tin from the fridge: set it up here and see the minutes between the two.
+            </p>
             <button type="button" className="btn btn-act" onClick={() => setOther('begin', { other: { ...setup, iceBathMin: setup.iceBathMin > 0 ? 0 : 20 } })}>
               Set another up beside it
             </button>
@@ -66,10 +72,19 @@ export function CompareDesk() {
             <h2 className="pb-1 text-[18px]">Beside it</h2>
             <OneRun view={second} vesselName={otherVessel.name} />
             <div className="mb-3">
-              <Choice label="Vessel" value={otherVessel.name} options={vessels.map((v) => [v.name, `${v.name}, ${Math.round(capacityMl(v))} mL`] as const)} onChange={(otherName) => setOther('vessel', { otherVessel: otherName === doc.vessel.name ? null : otherName })} />
+              <Choice
+                label="Vessel"
+                value={otherVessel.name}
+                options={vessels.map((v) => [v.name, `${v.name}, ${Math.round(capacityMl(v))} mL`] as const)}
+                onChange={(otherName) => setOther('vessel', { otherVessel: otherName === doc.vessel.name ? null : otherName })}
+              />
             </div>
             <SetupForm setup={other} onChange={(to) => setOther(Object.keys(to).join(), { other: { ...other, ...to } })} />
-            <button type="button" className="mt-3 min-h-9 text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => setOther('end', { other: null, otherVessel: null })}>
+            <button
+              type="button"
+              className="mt-3 min-h-9 text-[14px] text-ink-soft underline decoration-dotted underline-offset-4 hover:text-ink"
+              onClick={() => setOther('end', { other: null, otherVessel: null })}
+            >
               Take it away
             </button>
           </section>
@@ -89,7 +104,13 @@ function OneRun({ view, vesselName }: { readonly view: Result<ColdView> | null; 
   return (
     <div className="pb-4">
       <p className="pb-2 text-[17px]">
-        {main === null || main.atH === null ? <span className="text-beet">{main?.says ?? 'Nothing is waited for.'}</span> : <><b className="font-[650]">{main.name}</b> after <span className="fig text-[20px]">{showHours(main.atH)}</span>, {main.says}</>}
+        {main === null || main.atH === null ? (
+          <span className="text-beet">{main?.says ?? 'Nothing is waited for.'}</span>
+        ) : (
+          <>
+            <b className="font-[650]">{main.name}</b> after <span className="fig text-[20px]">{showHours(main.atH)}</span>, {main.says}
+          </>
+        )}
       </p>
       <div className="h-[200px]">
         <SectionFieldView view={v} frame={frame} shown="temperature" says={`${vesselName} half way, after ${showHours(v.frames[frame]!.h)}`} />

@@ -10,7 +10,12 @@ export default async function ProbePage({ params }: { readonly params: Promise<{
   const db = openedKitchen();
   const series = listBatches(db, { sheetId: (await params).sheetId, limit: MOST_BATCHES }).flatMap((b): Series[] => {
     const all = listTemperatures(db, b.id);
-    return [...new Set(all.map((t) => t.series))].map((name) => ({ key: `${b.id} ${name}`, startedAt: b.startedAt, name, readings: all.filter((t) => t.series === name).map((t) => [t.at, t.tC] as const) }));
+    return [...new Set(all.map((t) => t.series))].map((name) => ({
+      key: `${b.id} ${name}`,
+      startedAt: b.startedAt,
+      name,
+      readings: all.filter((t) => t.series === name).map((t) => [t.at, t.tC] as const),
+    }));
   });
   return <ProbeDesk series={series.filter((s) => s.readings.length >= 2)} />;
 }

@@ -48,7 +48,11 @@ export function ProbeDesk({ series }: { readonly series: readonly Series[] }) {
   };
   const keep = async (at: ColdPlace, hWPerM2K: number | null) => {
     try {
-      const answer = await fetch('/api/kitchen/place-h', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ placeId: at.id, hWPerM2K }) });
+      const answer = await fetch('/api/kitchen/place-h', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ placeId: at.id, hWPerM2K }),
+      });
       if (!answer.ok) throw new Error(((await answer.json()) as { says?: string }).says);
       setSays(hWPerM2K === null ? `${at.name} is reckoned as usual again.` : `${at.name} is reckoned with ${plainNumber(hWPerM2K, 1)} W/m²K from now on.`);
       router.refresh();
@@ -63,15 +67,23 @@ export function ProbeDesk({ series }: { readonly series: readonly Series[] }) {
       </div>
       <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px]">
         <section aria-label="Readings" className="px-4 pt-4 pb-8 md:px-6">
-          <p className="max-w-[62ch] pb-3 text-[17px]">The probe in the middle of it, from when it goes in: the readings say how well the air of the {place?.name.toLowerCase() ?? 'place'} takes heat.</p>
+          <p className="max-w-[62ch] pb-3 text-[17px]">
+            The probe in the middle of it, from when it goes in: the readings say how well the air of the {place?.name.toLowerCase() ?? 'place'} takes heat.
+          </p>
           {series.length > 0 && (
             <ul aria-label="Logged on Pass" className="pb-3">
               {series.map((s) => (
                 <li key={s.key} className="flex flex-wrap items-center justify-between gap-3 border-t border-steel-light py-1.5">
                   <span>
-                    {s.name.split(':').at(-1)}, <ClockTime at={s.startedAt} withDate />: <span className="fig">{s.readings.length}</span> readings over {showHours((s.readings.at(-1)![0] - s.readings[0]![0]) / 3_600_000)}, {withUnit(plainNumber(s.readings[0]![1], 0), '°C')} to {withUnit(plainNumber(s.readings.at(-1)![1], 0), '°C')}
+                    {s.name.split(':').at(-1)}, <ClockTime at={s.startedAt} withDate />: <span className="fig">{s.readings.length}</span> readings over{' '}
+                    {showHours((s.readings.at(-1)![0] - s.readings[0]![0]) / 3_600_000)}, {withUnit(plainNumber(s.readings[0]![1], 0), '°C')} to{' '}
+                    {withUnit(plainNumber(s.readings.at(-1)![1], 0), '°C')}
                   </span>
-                  <button type="button" className="btn" onClick={() => void work(s.readings.map(([at, tC]) => [(at - s.readings[0]![0]) / 3_600_000, tC] as const))}>
+                  <button
+                    type="button"
+                    className="btn"
+                    onClick={() => void work(s.readings.map(([at, tC]) => [(at - s.readings[0]![0]) / 3_600_000, tC] as const))}
+                  >
                     Fit
                   </button>
                 </li>
@@ -80,7 +92,14 @@ export function ProbeDesk({ series }: { readonly series: readonly Series[] }) {
           )}
           <label className="block max-w-[640px]">
             <span className="block text-[13.5px] text-ink-soft">Or type them: minutes and °C, apart by commas</span>
-            <textarea value={text} rows={2} maxLength={2000} placeholder="0 20, 30 16.4, 60 13.1, 120 9, 240 5.8" onChange={(e) => setText(e.target.value)} className="field fig mt-0.5 w-full py-2 text-[16px]" />
+            <textarea
+              value={text}
+              rows={2}
+              maxLength={2000}
+              placeholder="0 20, 30 16.4, 60 13.1, 120 9, 240 5.8"
+              onChange={(e) => setText(e.target.value)}
+              className="field fig mt-0.5 w-full py-2 text-[16px]"
+            />
           </label>
           <button type="button" className="btn btn-act mt-2" disabled={text.trim() === ''} onClick={typed}>
             Fit these
@@ -89,7 +108,10 @@ export function ProbeDesk({ series }: { readonly series: readonly Series[] }) {
             {fit && !fit.ok && <p className="text-[17px] text-beet">{fit.fault.says}</p>}
             {fit?.ok && (
               <p className="text-[19px]" data-fitted={fit.value.h.toFixed(2)}>
-                <span className="fig text-[22px]">{plainNumber(fit.value.h, 1)} ± {plainNumber(fit.value.error, 1)} W/m²K</span> in the {place?.name.toLowerCase()}; {fit.value.readings} readings, {withUnit(plainNumber(fit.value.misfitK, 1), '°C')} off on the whole.
+                <span className="fig text-[22px]">
+                  {plainNumber(fit.value.h, 1)} ± {plainNumber(fit.value.error, 1)} W/m²K
+                </span>{' '}
+                in the {place?.name.toLowerCase()}; {fit.value.readings} readings, {withUnit(plainNumber(fit.value.misfitK, 1), '°C')} off on the whole.
                 {usual !== null && <span className="block text-[15px] text-ink-soft">Usual for its kind: {usual} W/m²K.</span>}
               </p>
             )}
@@ -128,7 +150,11 @@ export function ProbeDesk({ series }: { readonly series: readonly Series[] }) {
                     ) : (
                       <>
                         <span className="fig">{withUnit(plainNumber(p.hWPerM2K, 1), 'W/m²K')}</span>{' '}
-                        <button type="button" className="min-h-8 text-[14px] underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => void keep(p, null)}>
+                        <button
+                          type="button"
+                          className="min-h-8 text-[14px] underline decoration-dotted underline-offset-4 hover:text-ink"
+                          onClick={() => void keep(p, null)}
+                        >
                           Back to the usual
                         </button>
                       </>

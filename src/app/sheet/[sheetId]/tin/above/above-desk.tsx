@@ -16,8 +16,15 @@ import { TinPages } from '../../../../tin/tin-pages';
 import { usePlans, type LaidPlan } from '../use-plans';
 import { PlanDrawing } from './plan-drawing';
 
-const ROUND_PATTERNS = [['tight', 'as many as go in'], ['rings', 'in rings']] as const;
-const RECT_PATTERNS = [['tight', 'as many as go in'], ['along', 'along'], ['across', 'across']] as const;
+const ROUND_PATTERNS = [
+  ['tight', 'as many as go in'],
+  ['rings', 'in rings'],
+] as const;
+const RECT_PATTERNS = [
+  ['tight', 'as many as go in'],
+  ['along', 'along'],
+  ['across', 'across'],
+] as const;
 
 /** From above: each layer of biscuits to scale, and what all of them come to. */
 export function AboveDesk() {
@@ -41,25 +48,56 @@ export function AboveDesk() {
             <Drawn plans={plans} shown={shown} />
           </section>
           <aside aria-label="Biscuits in all" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
-            {countBiscuits(analysis, plans.map((p) => p.layer), plans.map((p) => (p.plan?.ok ? p.plan.value : null))).map((c) => (
+            {countBiscuits(
+              analysis,
+              plans.map((p) => p.layer),
+              plans.map((p) => (p.plan?.ok ? p.plan.value : null)),
+            ).map((c) => (
               <Count key={c.partId} count={c} ready={plans.every((p) => p.plan !== null)} />
             ))}
             <div className="mt-5 grid gap-y-3 border-t border-steel-light pt-4">
               {shown.layer.ingredient.biscuit?.shape === 'round' ? (
-                <Segments label="Laid" value={doc.tin.pattern === 'rings' ? 'rings' : 'tight'} options={ROUND_PATTERNS} onChange={(pattern) => set({ pattern })} />
+                <Segments
+                  label="Laid"
+                  value={doc.tin.pattern === 'rings' ? 'rings' : 'tight'}
+                  options={ROUND_PATTERNS}
+                  onChange={(pattern) => set({ pattern })}
+                />
               ) : (
-                <Segments label="Laid" value={doc.tin.pattern === 'rings' ? 'tight' : doc.tin.pattern} options={RECT_PATTERNS} onChange={(pattern) => set({ pattern })} />
+                <Segments
+                  label="Laid"
+                  value={doc.tin.pattern === 'rings' ? 'tight' : doc.tin.pattern}
+                  options={RECT_PATTERNS}
+                  onChange={(pattern) => set({ pattern })}
+                />
               )}
               <label className="flex min-h-9 items-center gap-2.5">
-                <input type="checkbox" className="size-4.5 shrink-0 accent-ink" checked={doc.tin.stagger} onChange={(e) => set({ stagger: e.target.checked })} />
+                <input
+                  type="checkbox"
+                  className="size-4.5 shrink-0 accent-ink"
+                  checked={doc.tin.stagger}
+                  onChange={(e) => set({ stagger: e.target.checked })}
+                />
                 every other layer turned, so that seams do not meet
               </label>
               <label className="flex min-h-9 items-center gap-2.5">
-                <input type="checkbox" className="size-4.5 shrink-0 accent-ink" checked={doc.tin.cutting} onChange={(e) => set({ cutting: e.target.checked })} />
+                <input
+                  type="checkbox"
+                  className="size-4.5 shrink-0 accent-ink"
+                  checked={doc.tin.cutting}
+                  onChange={(e) => set({ cutting: e.target.checked })}
+                />
                 cut and broken pieces into the gaps
               </label>
               <div className="max-w-40">
-                <QuantityField label="For those that break" unit="%" value={doc.tin.breakagePct} min={0} max={50} onChange={(breakagePct) => set({ breakagePct })} />
+                <QuantityField
+                  label="For those that break"
+                  unit="%"
+                  value={doc.tin.breakagePct}
+                  min={0}
+                  max={50}
+                  onChange={(breakagePct) => set({ breakagePct })}
+                />
               </div>
             </div>
             {shown.plan?.ok && <Templates sheetId={id} layer={plans.indexOf(shown)} />}
@@ -89,11 +127,22 @@ function LayerTabs({ plans, at, onPick }: { readonly plans: readonly LaidPlan[];
   return (
     <div className="max-w-80">
       {plans.length > 6 ? (
-        <Choice label="Layer" value={String(at)} options={plans.map((p, i) => [String(i), tabName(p, kinds > 1)] as const)} onChange={(v) => onPick(Number(v))} />
+        <Choice
+          label="Layer"
+          value={String(at)}
+          options={plans.map((p, i) => [String(i), tabName(p, kinds > 1)] as const)}
+          onChange={(v) => onPick(Number(v))}
+        />
       ) : (
         <div role="group" aria-label="Layer" className="flex gap-2">
           {plans.map((p, i) => (
-            <button key={`${p.layer.vessel.name}${p.layer.layerId}`} type="button" aria-pressed={i === at} onClick={() => onPick(i)} className={`btn ${i === at ? 'border-ink font-[650]' : 'text-ink-soft'}`}>
+            <button
+              key={`${p.layer.vessel.name}${p.layer.layerId}`}
+              type="button"
+              aria-pressed={i === at}
+              onClick={() => onPick(i)}
+              className={`btn ${i === at ? 'border-ink font-[650]' : 'text-ink-soft'}`}
+            >
               {tabName(p, kinds > 1)}
             </button>
           ))}
@@ -111,7 +160,10 @@ function Drawn({ plans, shown }: { readonly plans: readonly LaidPlan[]; readonly
   if (!plan.ok) return <p className="max-w-[60ch] py-8 text-[19px] text-beet">{plan.fault.says}</p>;
   const p = plan.value;
   const below = layer.turn > 0 ? plans.find((x) => x.layer.vessel === layer.vessel && x.layer.turn === layer.turn - 1)?.plan : undefined;
-  const across = p.floor.kind === 'round' ? withUnit(plainNumber(2 * p.floor.radiusMm, 0), 'mm') + ' across' : `${plainNumber(p.floor.lengthMm, 0)}\u00a0×\u00a0${withUnit(plainNumber(p.floor.widthMm, 0), 'mm')}`;
+  const across =
+    p.floor.kind === 'round'
+      ? withUnit(plainNumber(2 * p.floor.radiusMm, 0), 'mm') + ' across'
+      : `${plainNumber(p.floor.lengthMm, 0)}\u00a0×\u00a0${withUnit(plainNumber(p.floor.widthMm, 0), 'mm')}`;
   const pieces = `${p.whole} whole${p.cut > 0 ? ` and ${p.cut} cut or broken from ${p.cutFrom} more` : ''}`;
   return (
     <>
@@ -119,7 +171,8 @@ function Drawn({ plans, shown }: { readonly plans: readonly LaidPlan[]; readonly
         <span className="fig text-[22px]">{p.whole}</span> whole
         {p.cut > 0 && (
           <>
-            , <span className="fig">{p.cut}</span> {layer.ingredient.biscuit?.shape === 'round' ? 'broken' : 'cut'} from <span className="fig">{p.cutFrom}</span> more
+            , <span className="fig">{p.cut}</span> {layer.ingredient.biscuit?.shape === 'round' ? 'broken' : 'cut'} from{' '}
+            <span className="fig">{p.cutFrom}</span> more
           </>
         )}
         ; <FigureButton figure={coveredFigure(p)} className="text-[20px]" /> covered.{' '}
@@ -128,7 +181,11 @@ function Drawn({ plans, shown }: { readonly plans: readonly LaidPlan[]; readonly
         </span>
       </p>
       <div className="mx-auto mt-2 h-[min(62vh,560px)] max-w-[760px]">
-        <PlanDrawing plan={p} below={below?.ok ? below.value : null} says={`Layer ${layer.turn + 1} from above: ${pieces}, ${Math.round(100 * p.coveredShare)} % covered`} />
+        <PlanDrawing
+          plan={p}
+          below={below?.ok ? below.value : null}
+          says={`Layer ${layer.turn + 1} from above: ${pieces}, ${Math.round(100 * p.coveredShare)} % covered`}
+        />
       </div>
       <p className="text-[14px] text-ink-soft">
         {p.cut > 0 && 'Hatched: cut or broken, with the length that is kept in mm, or the share of one. '}
@@ -160,8 +217,8 @@ function Count({ count: c, ready }: { readonly count: BiscuitCount; readonly rea
             )}
           </p>
           <p className="text-[14.5px] text-ink-soft">
-            <span className="fig">{c.needed}</span> laid in <span className="fig">{c.layers}</span> {c.layers === 1 ? 'layer' : 'layers'}: {c.whole} whole{c.cutFrom > 0 && `, ${c.cutFrom} cut or broken`}.
-            {c.spare !== null && ` ${c.spare} spare in the packs.`}
+            <span className="fig">{c.needed}</span> laid in <span className="fig">{c.layers}</span> {c.layers === 1 ? 'layer' : 'layers'}: {c.whole} whole
+            {c.cutFrom > 0 && `, ${c.cutFrom} cut or broken`}.{c.spare !== null && ` ${c.spare} spare in the packs.`}
           </p>
           {Math.abs(c.there - c.toBuy) > 0.5 && line && (
             <p className="pt-1.5">
@@ -185,7 +242,9 @@ function Templates({ sheetId, layer }: { readonly sheetId: string; readonly laye
   return (
     <section aria-label="Template" className="mt-5 border-t border-steel-light pt-3">
       <h2 className="text-[17px]">Template at true size</h2>
-      <p className="py-1 text-[14px] text-ink-soft">Of this layer, in millimetres; print at 100&nbsp;%. A large tin takes several sheets of paper that overlap by 10&nbsp;mm.</p>
+      <p className="py-1 text-[14px] text-ink-soft">
+        Of this layer, in millimetres; print at 100&nbsp;%. A large tin takes several sheets of paper that overlap by 10&nbsp;mm.
+      </p>
       <p className="flex flex-wrap gap-2">
         <a className="btn" href={href('a4')} download>
           PDF, A4

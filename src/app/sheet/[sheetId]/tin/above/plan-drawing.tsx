@@ -12,7 +12,13 @@ export function PlanDrawing({ plan, below, says }: { readonly plan: Plan; readon
   const line = Math.max(hx, hy) / 260;
   const size = Math.max(hx, hy) / 22;
   return (
-    <svg viewBox={`${-hx - edge} ${-hy - edge} ${2 * (hx + edge)} ${2 * (hy + edge) + size * 2.2}`} className="block h-full w-full" role="img" aria-label={says} fontFamily="var(--font-figure)">
+    <svg
+      viewBox={`${-hx - edge} ${-hy - edge} ${2 * (hx + edge)} ${2 * (hy + edge) + size * 2.2}`}
+      className="block h-full w-full"
+      role="img"
+      aria-label={says}
+      fontFamily="var(--font-figure)"
+    >
       <defs>
         <pattern id="cut-hatch" width={5} height={5} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width={5} height={5} fill="oklch(.93 .04 80)" />
@@ -22,20 +28,66 @@ export function PlanDrawing({ plan, below, says }: { readonly plan: Plan; readon
       {plan.floor.kind === 'round' ? (
         <circle r={plan.floor.radiusMm} fill="oklch(.97 .02 92)" stroke="var(--color-ink)" strokeWidth={line * 2.4} />
       ) : (
-        <rect x={-hx} y={-hy} width={2 * hx} height={2 * hy} rx={plan.floor.cornerMm} fill="oklch(.97 .02 92)" stroke="var(--color-ink)" strokeWidth={line * 2.4} />
+        <rect
+          x={-hx}
+          y={-hy}
+          width={2 * hx}
+          height={2 * hy}
+          rx={plan.floor.cornerMm}
+          fill="oklch(.97 .02 92)"
+          stroke="var(--color-ink)"
+          strokeWidth={line * 2.4}
+        />
       )}
-      {below?.pieces.map((p, i) => (p.outline.kind === 'round' ? <circle key={i} cx={p.outline.x} cy={p.outline.y} r={p.outline.r} fill="none" stroke="var(--color-ink-soft)" strokeWidth={line} strokeDasharray={`${line * 3} ${line * 3}`} /> : <polygon key={i} points={points(p.outline)} fill="none" stroke="var(--color-ink-soft)" strokeWidth={line} strokeDasharray={`${line * 3} ${line * 3}`} />))}
+      {below?.pieces.map((p, i) =>
+        p.outline.kind === 'round' ? (
+          <circle
+            key={i}
+            cx={p.outline.x}
+            cy={p.outline.y}
+            r={p.outline.r}
+            fill="none"
+            stroke="var(--color-ink-soft)"
+            strokeWidth={line}
+            strokeDasharray={`${line * 3} ${line * 3}`}
+          />
+        ) : (
+          <polygon
+            key={i}
+            points={points(p.outline)}
+            fill="none"
+            stroke="var(--color-ink-soft)"
+            strokeWidth={line}
+            strokeDasharray={`${line * 3} ${line * 3}`}
+          />
+        ),
+      )}
       {plan.pieces.map((p, i) => {
         const fill = p.cut ? 'url(#cut-hatch)' : 'oklch(.84 .07 75 / .88)';
         const stroke = 'oklch(.5 .07 60)';
-        return p.outline.kind === 'round' ? <circle key={i} cx={p.outline.x} cy={p.outline.y} r={p.outline.r} fill={fill} stroke={stroke} strokeWidth={line * 1.2} /> : <polygon key={i} points={points(p.outline)} fill={fill} stroke={stroke} strokeWidth={line * 1.2} />;
+        return p.outline.kind === 'round' ? (
+          <circle key={i} cx={p.outline.x} cy={p.outline.y} r={p.outline.r} fill={fill} stroke={stroke} strokeWidth={line * 1.2} />
+        ) : (
+          <polygon key={i} points={points(p.outline)} fill={fill} stroke={stroke} strokeWidth={line * 1.2} />
+        );
       })}
       {plan.pieces.map((p, i) => {
         const at = numberPlace(p.outline);
         const text = Math.max(at.sizeMm, size * 0.55);
         const kept = p.cut && 'keptMm' in p.cut ? `${Math.round(p.cut.keptMm)}` : p.cut ? (p.cut.share === 0.5 ? '½' : '¼') : null;
         return (
-          <text key={i} x={at.x} y={at.y + text * 0.35} fontSize={text} textAnchor="middle" fill="var(--color-ink)" stroke="oklch(.97 .02 92)" strokeWidth={kept ? text * 0.22 : 0} paintOrder="stroke" fontWeight={600}>
+          <text
+            key={i}
+            x={at.x}
+            y={at.y + text * 0.35}
+            fontSize={text}
+            textAnchor="middle"
+            fill="var(--color-ink)"
+            stroke="oklch(.97 .02 92)"
+            strokeWidth={kept ? text * 0.22 : 0}
+            paintOrder="stroke"
+            fontWeight={600}
+          >
             {kept ?? i + 1}
           </text>
         );

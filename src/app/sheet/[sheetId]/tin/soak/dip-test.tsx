@@ -26,7 +26,11 @@ export function DipTestForm({ soak }: { readonly soak: PartSoak }) {
       {kept ? (
         <>
           <p className="py-1 text-[14.5px]">
-            <span className="fig">{withUnit(plainNumber(kept.dryG, 1), 'g')}</span> dry came to <span className="fig">{withUnit(plainNumber(kept.dippedG, 1), 'g')}</span> after <span className="fig">{withUnit(plainNumber(kept.seconds, 1), 's')}</span>: <span className="fig">{withUnit(plainNumber((100 * (kept.dippedG - kept.dryG)) / kept.dryG, 0), '%')}</span>. It replaces the larder’s figures in this sheet.
+            <span className="fig">{withUnit(plainNumber(kept.dryG, 1), 'g')}</span> dry came to{' '}
+            <span className="fig">{withUnit(plainNumber(kept.dippedG, 1), 'g')}</span> after{' '}
+            <span className="fig">{withUnit(plainNumber(kept.seconds, 1), 's')}</span>:{' '}
+            <span className="fig">{withUnit(plainNumber((100 * (kept.dippedG - kept.dryG)) / kept.dryG, 0), '%')}</span>. It replaces the larder’s figures in
+            this sheet.
           </p>
           <button type="button" className="min-h-9 text-[14px] underline decoration-dotted underline-offset-4 hover:text-ink" onClick={drop}>
             Back to the larder’s figures

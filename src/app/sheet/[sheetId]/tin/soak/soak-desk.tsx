@@ -32,7 +32,9 @@ export function SoakDesk() {
       </div>
       {soaks.length === 0 ? (
         <div className="px-4 py-6 md:px-6">
-          <p className="mb-4 max-w-[60ch] text-[19px]">No biscuits are laid in this sheet: add a biscuit layer on Bench, with a line like 48 ladyfingers, and a soak if they are dipped.</p>
+          <p className="mb-4 max-w-[60ch] text-[19px]">
+            No biscuits are laid in this sheet: add a biscuit layer on Bench, with a line like 48 ladyfingers, and a soak if they are dipped.
+          </p>
           <Link href={`/sheet/${id}/bench`} className="btn btn-act">
             To Bench
           </Link>
@@ -44,7 +46,16 @@ export function SoakDesk() {
               <div className="mb-4 grid max-w-[720px] grid-cols-[minmax(0,1fr)_120px] items-end gap-x-6 gap-y-3 sm:grid-cols-[minmax(0,1fr)_110px_110px]">
                 <label className="col-span-2 block sm:col-span-1">
                   <span className="block text-[13.5px] text-ink-soft">Dip, both sides together</span>
-                  <input type="range" min={0} max={8} step={0.1} value={Math.min(8, doc.tin.dipS)} aria-valuetext={`${doc.tin.dipS} seconds`} onChange={(e) => set({ dipS: Number(e.target.value) })} className="mt-1 block h-9 w-full accent-ink" />
+                  <input
+                    type="range"
+                    min={0}
+                    max={8}
+                    step={0.1}
+                    value={Math.min(8, doc.tin.dipS)}
+                    aria-valuetext={`${doc.tin.dipS} seconds`}
+                    onChange={(e) => set({ dipS: Number(e.target.value) })}
+                    className="mt-1 block h-9 w-full accent-ink"
+                  />
                 </label>
                 <QuantityField label="Seconds" unit="s" value={doc.tin.dipS} min={0} max={60} onChange={(dipS) => set({ dipS })} />
                 <QuantityField label="Soak at" unit="°C" value={doc.tin.soakC} min={0} max={90} onChange={(soakC) => set({ soakC })} />
@@ -57,11 +68,20 @@ export function SoakDesk() {
           <aside aria-label="Soak in all" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
             <InAll analysis={analysis} soaks={soaks} />
             <div className="max-w-44">
-              <QuantityField label="Served after" unit="h" value={doc.servedAfterH} min={0} max={2400} onChange={(servedAfterH) => edit('served-after', (d) => ({ ...d, servedAfterH }))} />
+              <QuantityField
+                label="Served after"
+                unit="h"
+                value={doc.servedAfterH}
+                min={0}
+                max={2400}
+                onChange={(servedAfterH) => edit('served-after', (d) => ({ ...d, servedAfterH }))}
+              />
             </div>
-            {soaks.filter((x) => x.way === 'dipped' && x.soak).map((x) => (
-              <DipTestForm key={x.ingredient.id} soak={x} />
-            ))}
+            {soaks
+              .filter((x) => x.way === 'dipped' && x.soak)
+              .map((x) => (
+                <DipTestForm key={x.ingredient.id} soak={x} />
+              ))}
           </aside>
         </div>
       )}
@@ -79,30 +99,55 @@ function PartRow({ soak: x, hours }: { readonly soak: PartSoak; readonly hours: 
     <section aria-label={x.name} className="border-t border-steel py-4" data-soak={x.partId} data-reading={x.soak?.ok ? x.soak.value.reading : 'none'}>
       <h2 className="text-[20px]">{x.name}</h2>
       <p className="text-ink-soft">
-        <span className="fig text-ink">{plainNumber(x.pieces, 0)}</span> {x.ingredient.name.toLowerCase()}, <span className="fig text-ink">{showGrams(x.biscuitsG)}</span> dry, {{ dry: 'laid dry', dipped: 'dipped', brushed: 'brushed' }[x.way]}
+        <span className="fig text-ink">{plainNumber(x.pieces, 0)}</span> {x.ingredient.name.toLowerCase()},{' '}
+        <span className="fig text-ink">{showGrams(x.biscuitsG)}</span> dry, {{ dry: 'laid dry', dipped: 'dipped', brushed: 'brushed' }[x.way]}
       </p>
       {x.soak && !x.soak.ok && <p className="py-2 text-beet">{x.soak.fault.says}</p>}
       {uptake && x.soak?.ok && (
         <div className="grid items-center gap-x-6 py-2 sm:grid-cols-[minmax(0,1fr)_260px]">
           <p className="text-[19px]">
-            They drink <FigureButton figure={uptake} className="text-[21px]" /> of their weight: <b className={x.soak.value.reading === 'right' ? 'text-fern-ink' : 'text-beet'}>{READING_WORDS[x.soak.value.reading]}</b>.
-            {right && x.soak.value.reading !== 'right' && <span className="block text-[15px] text-ink-soft">{right.ok ? <>About <span className="fig text-ink">{withUnit(plainNumber(right.value, 1), 's')}</span> would be right.</> : right.fault.says}</span>}
+            They drink <FigureButton figure={uptake} className="text-[21px]" /> of their weight:{' '}
+            <b className={x.soak.value.reading === 'right' ? 'text-fern-ink' : 'text-beet'}>{READING_WORDS[x.soak.value.reading]}</b>.
+            {right && x.soak.value.reading !== 'right' && (
+              <span className="block text-[15px] text-ink-soft">
+                {right.ok ? (
+                  <>
+                    About <span className="fig text-ink">{withUnit(plainNumber(right.value, 1), 's')}</span> would be right.
+                  </>
+                ) : (
+                  right.fault.says
+                )}
+              </span>
+            )}
           </p>
           <TrackRuler track={soakTrack(x.soak.value.filled)} out={x.soak.value.reading === 'pools'} />
         </div>
       )}
-      {!x.soak && <p className="py-1 text-ink-soft">{x.way === 'dry' ? 'Dry: only the cream softens them.' : 'There is no soak in this sheet yet: add a soak part on Bench.'}</p>}
+      {!x.soak && (
+        <p className="py-1 text-ink-soft">
+          {x.way === 'dry' ? 'Dry: only the cream softens them.' : 'There is no soak in this sheet yet: add a soak part on Bench.'}
+        </p>
+      )}
       {x.softening.ok ? (
         <>
           {soft && (
             <p className="pt-1 text-[17px]">
-              {x.softening.value.sponge ? 'A sponge: it bends from the start' : <>Soft through after <FigureButton figure={soft} className="text-[19px]" /></>}; falls apart after about <span className="fig">{showHours(x.softening.value.mushH)}</span>.
+              {x.softening.value.sponge ? (
+                'A sponge: it bends from the start'
+              ) : (
+                <>
+                  Soft through after <FigureButton figure={soft} className="text-[19px]" />
+                </>
+              )}
+              ; falls apart after about <span className="fig">{showHours(x.softening.value.mushH)}</span>.
             </p>
           )}
           <RestBand softening={x.softening.value} hours={hours} />
           {x.served && (
             <p className="text-[14.5px] text-ink-soft">
-              Served after {showHours(hours)}: <span className="fig text-ink">{withUnit(plainNumber(100 * x.served.softened, 0), '%')}</span> softened, and with what the cream gives <span className="fig text-ink">{withUnit(plainNumber(100 * x.served.filled, 0), '%')}</span> of what {x.pieces === 1 ? 'it' : 'they'} can hold.
+              Served after {showHours(hours)}: <span className="fig text-ink">{withUnit(plainNumber(100 * x.served.softened, 0), '%')}</span> softened, and with
+              what the cream gives <span className="fig text-ink">{withUnit(plainNumber(100 * x.served.filled, 0), '%')}</span> of what{' '}
+              {x.pieces === 1 ? 'it' : 'they'} can hold.
               {x.served.mush && <b className="text-beet"> By then {x.pieces === 1 ? 'it falls' : 'they fall'} apart.</b>}
             </p>
           )}
@@ -146,13 +191,19 @@ function DipTable({ soak: x, input }: { readonly soak: PartSoak; readonly input:
           return (
             <tr key={seconds} className={`border-t border-steel-light ${here ? 'bg-yolk-pale' : ''}`}>
               <th scope="row" className="py-1 text-left font-normal">
-                <button type="button" className="min-h-7 underline decoration-dotted underline-offset-4 hover:text-ink" onClick={() => edit('tin:soak', (d) => ({ ...d, tin: { ...d.tin, dipS: seconds } }))}>
+                <button
+                  type="button"
+                  className="min-h-7 underline decoration-dotted underline-offset-4 hover:text-ink"
+                  onClick={() => edit('tin:soak', (d) => ({ ...d, tin: { ...d.tin, dipS: seconds } }))}
+                >
                   <span className="fig">{withUnit(String(seconds), 's')}</span>
                 </button>
               </th>
               <td className="fig py-1 text-right font-medium">{soak.ok ? withUnit(plainNumber(soak.value.uptakePct, 0), '%') : '–'}</td>
               <td className="fig py-1 text-right font-medium">{soak.ok ? showGrams(Math.round(soak.value.syrupG / 10) * 10) : '–'}</td>
-              <td className={`py-1 pl-6 ${soak.ok && soak.value.reading === 'right' ? 'text-fern-ink' : ''}`}>{soak.ok ? READING_WORDS[soak.value.reading] : soak.fault.says}</td>
+              <td className={`py-1 pl-6 ${soak.ok && soak.value.reading === 'right' ? 'text-fern-ink' : ''}`}>
+                {soak.ok ? READING_WORDS[soak.value.reading] : soak.fault.says}
+              </td>
             </tr>
           );
         })}
@@ -171,7 +222,10 @@ function InAll({ analysis, soaks }: { readonly analysis: SheetAnalysis; readonly
   const syrup = soaks.map(syrupFigure).find((f) => f !== null);
   const make = () =>
     edit('tin:soak-scale', (d) =>
-      liquid.reading.lines.reduce((at, l) => (l.read && l.kind === 'ingredient' ? setLineAmount(at, liquid.part.id, l.line.id, `${Math.round(l.read.massG * factor)} g`, context) : at), d),
+      liquid.reading.lines.reduce(
+        (at, l) => (l.read && l.kind === 'ingredient' ? setLineAmount(at, liquid.part.id, l.line.id, `${Math.round(l.read.massG * factor)} g`, context) : at),
+        d,
+      ),
     );
   return (
     <section aria-label="Soak needed" className="pb-4" data-needed={served.syrupNeededG.toFixed(1)}>
@@ -195,7 +249,9 @@ function InAll({ analysis, soaks }: { readonly analysis: SheetAnalysis; readonly
         )}
         {served.ethanolPerPortionG > 0.05 && (
           <li className="border-t border-steel-light py-1.5">
-            <span className="fig">{withUnit(plainNumber(served.ethanolPerPortionG, 1), 'g')}</span> alcohol a portion from it ({plainNumber(served.abvPct, 1)}&nbsp;% vol), <span className="fig">{plainNumber(served.ethanolPerPortionG / kitchen.rules.standardDrinkG, 2)}</span> standard drinks: not for children or those who avoid it
+            <span className="fig">{withUnit(plainNumber(served.ethanolPerPortionG, 1), 'g')}</span> alcohol a portion from it ({plainNumber(served.abvPct, 1)}
+            &nbsp;% vol), <span className="fig">{plainNumber(served.ethanolPerPortionG / kitchen.rules.standardDrinkG, 2)}</span> standard drinks: not for
+            children or those who avoid it
           </li>
         )}
       </ul>

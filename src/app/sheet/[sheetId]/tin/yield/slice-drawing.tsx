@@ -12,7 +12,10 @@ export function SliceDrawing({ analysis, build }: { readonly analysis: SheetAnal
   if (isPerPortion(vessel)) return <Cut vessel={vessel} layers={layers} overflows={build.overMl > 0} />;
   const floor = floorAt(vessel, build.topMm / 2);
   // Seen from the side of the cut: the long face, and the top drawn back at half its depth.
-  const [faceMm, depthMm] = floor.kind === 'round' ? [floor.radiusMm, Math.min(floor.radiusMm * 2, (2 * Math.PI * floor.radiusMm) / tin.cutAlong)] : [Math.max(floor.lengthMm / tin.cutAlong, floor.widthMm / tin.cutAcross), Math.min(floor.lengthMm / tin.cutAlong, floor.widthMm / tin.cutAcross)];
+  const [faceMm, depthMm] =
+    floor.kind === 'round'
+      ? [floor.radiusMm, Math.min(floor.radiusMm * 2, (2 * Math.PI * floor.radiusMm) / tin.cutAlong)]
+      : [Math.max(floor.lengthMm / tin.cutAlong, floor.widthMm / tin.cutAcross), Math.min(floor.lengthMm / tin.cutAlong, floor.widthMm / tin.cutAcross)];
   const wedge = floor.kind === 'round';
   const h = build.topMm;
   const [bx, by] = [depthMm * 0.35, depthMm * 0.28];
@@ -22,13 +25,60 @@ export function SliceDrawing({ analysis, build }: { readonly analysis: SheetAnal
   const top = layers.at(-1);
   const pts = (list: readonly (readonly [number, number])[]): string => list.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
   return (
-    <svg viewBox={`${-edge} ${-h - by - edge} ${faceMm + bx + 2 * edge} ${h + by + 2 * edge + text * 1.6}`} className="block h-full w-full" role="img" aria-label={`${wedge ? 'A wedge' : 'A piece'}, ${Math.round(faceMm)} mm long, ${Math.round(depthMm)} mm wide, ${Math.round(h)} mm high`} fontFamily="var(--font-figure)">
-      {top && <polygon points={wedge ? pts([[0, -h], [faceMm, -h], [faceMm + bx * 0.4, -h - by]]) : pts([[0, -h], [faceMm, -h], [faceMm + bx, -h - by], [bx, -h - by]])} fill={PART_LOOKS[top.kind].ground} stroke="var(--color-ink)" strokeWidth={line} strokeLinejoin="round" />}
+    <svg
+      viewBox={`${-edge} ${-h - by - edge} ${faceMm + bx + 2 * edge} ${h + by + 2 * edge + text * 1.6}`}
+      className="block h-full w-full"
+      role="img"
+      aria-label={`${wedge ? 'A wedge' : 'A piece'}, ${Math.round(faceMm)} mm long, ${Math.round(depthMm)} mm wide, ${Math.round(h)} mm high`}
+      fontFamily="var(--font-figure)"
+    >
+      {top && (
+        <polygon
+          points={
+            wedge
+              ? pts([
+                  [0, -h],
+                  [faceMm, -h],
+                  [faceMm + bx * 0.4, -h - by],
+                ])
+              : pts([
+                  [0, -h],
+                  [faceMm, -h],
+                  [faceMm + bx, -h - by],
+                  [bx, -h - by],
+                ])
+          }
+          fill={PART_LOOKS[top.kind].ground}
+          stroke="var(--color-ink)"
+          strokeWidth={line}
+          strokeLinejoin="round"
+        />
+      )}
       {layers.map((l) => (
         <g key={l.id} stroke={PART_LOOKS[l.kind].line} strokeWidth={line * 0.8}>
-          <polygon points={pts([[faceMm, -l.toMm], [faceMm + (wedge ? bx * 0.4 : bx), -l.toMm - by], [faceMm + (wedge ? bx * 0.4 : bx), -l.fromMm - by], [faceMm, -l.fromMm]])} fill={PART_LOOKS[l.kind].line} fillOpacity={0.55} />
+          <polygon
+            points={pts([
+              [faceMm, -l.toMm],
+              [faceMm + (wedge ? bx * 0.4 : bx), -l.toMm - by],
+              [faceMm + (wedge ? bx * 0.4 : bx), -l.fromMm - by],
+              [faceMm, -l.fromMm],
+            ])}
+            fill={PART_LOOKS[l.kind].line}
+            fillOpacity={0.55}
+          />
           <rect x={0} y={-l.toMm} width={faceMm} height={l.toMm - l.fromMm} fill={PART_LOOKS[l.kind].ground} />
-          {l.biscuit && Array.from({ length: Math.ceil(faceMm / l.biscuit.widthMm) }, (_, i) => <rect key={i} x={i * l.biscuit!.widthMm + 0.4} y={-l.toMm + 0.3} width={Math.max(0.5, Math.min(l.biscuit!.widthMm, faceMm - i * l.biscuit!.widthMm) - 0.8)} height={Math.max(0.5, l.toMm - l.fromMm - 0.6)} rx={1.5} fill={PART_LOOKS['biscuit-layer'].ground} />)}
+          {l.biscuit &&
+            Array.from({ length: Math.ceil(faceMm / l.biscuit.widthMm) }, (_, i) => (
+              <rect
+                key={i}
+                x={i * l.biscuit!.widthMm + 0.4}
+                y={-l.toMm + 0.3}
+                width={Math.max(0.5, Math.min(l.biscuit!.widthMm, faceMm - i * l.biscuit!.widthMm) - 0.8)}
+                height={Math.max(0.5, l.toMm - l.fromMm - 0.6)}
+                rx={1.5}
+                fill={PART_LOOKS['biscuit-layer'].ground}
+              />
+            ))}
         </g>
       ))}
       <rect x={0} y={-h} width={faceMm} height={h} fill="none" stroke="var(--color-ink)" strokeWidth={line * 1.6} />
@@ -65,8 +115,12 @@ export function CutsFromAbove({ analysis, build }: { readonly analysis: SheetAna
         <>
           <rect x={-hx} y={-hy} width={2 * hx} height={2 * hy} rx={floor.cornerMm} fill={top} stroke="var(--color-ink)" strokeWidth={line} />
           <rect x={-hx} y={-hy} width={(2 * hx) / tin.cutAlong} height={(2 * hy) / tin.cutAcross} fill="var(--color-yolk)" />
-          {Array.from({ length: tin.cutAlong - 1 }, (_, i) => <line key={`x${i}`} x1={-hx + (2 * hx * (i + 1)) / tin.cutAlong} x2={-hx + (2 * hx * (i + 1)) / tin.cutAlong} y1={-hy} y2={hy} {...knife} />)}
-          {Array.from({ length: tin.cutAcross - 1 }, (_, i) => <line key={`y${i}`} y1={-hy + (2 * hy * (i + 1)) / tin.cutAcross} y2={-hy + (2 * hy * (i + 1)) / tin.cutAcross} x1={-hx} x2={hx} {...knife} />)}
+          {Array.from({ length: tin.cutAlong - 1 }, (_, i) => (
+            <line key={`x${i}`} x1={-hx + (2 * hx * (i + 1)) / tin.cutAlong} x2={-hx + (2 * hx * (i + 1)) / tin.cutAlong} y1={-hy} y2={hy} {...knife} />
+          ))}
+          {Array.from({ length: tin.cutAcross - 1 }, (_, i) => (
+            <line key={`y${i}`} y1={-hy + (2 * hy * (i + 1)) / tin.cutAcross} y2={-hy + (2 * hy * (i + 1)) / tin.cutAcross} x1={-hx} x2={hx} {...knife} />
+          ))}
         </>
       )}
     </svg>

@@ -30,7 +30,13 @@ export function YieldDesk() {
       </div>
       <div className="grid min-h-full grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_420px]">
         <section aria-label="Slices" className="px-4 pt-4 pb-8 md:px-6">
-          {!build.ok ? <p className="text-[19px]">{build.fault.says}</p> : isPerPortion(doc.vessel) ? <EachOne analysis={analysis} build={build.value} /> : <Slices analysis={analysis} build={build.value} />}
+          {!build.ok ? (
+            <p className="text-[19px]">{build.fault.says}</p>
+          ) : isPerPortion(doc.vessel) ? (
+            <EachOne analysis={analysis} build={build.value} />
+          ) : (
+            <Slices analysis={analysis} build={build.value} />
+          )}
         </section>
         <aside aria-label="Piping, covering, cutting out" className="border-steel bg-paper px-4 pt-4 pb-8 max-lg:border-t md:px-[22px] lg:border-l">
           <Piped analysis={analysis} />
@@ -60,9 +66,15 @@ function Slices({ analysis, build }: { readonly analysis: SheetAnalysis; readonl
     <>
       {slice.ok ? (
         <p className="pb-3 text-[20px] leading-snug" data-slices={slice.value.count}>
-          <span className="fig text-[22px]">{slice.value.count}</span> {slice.value.kind === 'wedge' ? (slice.value.count === 1 ? 'wedge' : 'wedges') : slice.value.count === 1 ? 'piece' : 'pieces'} of <FigureButton figure={sliceFigure(analysis, slice.value)} className="text-[22px]" />
+          <span className="fig text-[22px]">{slice.value.count}</span>{' '}
+          {slice.value.kind === 'wedge' ? (slice.value.count === 1 ? 'wedge' : 'wedges') : slice.value.count === 1 ? 'piece' : 'pieces'} of{' '}
+          <FigureButton figure={sliceFigure(analysis, slice.value)} className="text-[22px]" />
           <span className="text-[15px] text-ink-soft">
-            , {slice.value.kind === 'wedge' ? `${plainNumber(slice.value.sidesMm[0], 0)} mm wide at the rim, ${plainNumber(slice.value.sidesMm[1], 0)} mm deep` : `${plainNumber(slice.value.sidesMm[0], 0)} × ${plainNumber(slice.value.sidesMm[1], 0)} mm`}, {plainNumber(slice.value.heightMm, 0)}&nbsp;mm high.
+            ,{' '}
+            {slice.value.kind === 'wedge'
+              ? `${plainNumber(slice.value.sidesMm[0], 0)} mm wide at the rim, ${plainNumber(slice.value.sidesMm[1], 0)} mm deep`
+              : `${plainNumber(slice.value.sidesMm[0], 0)} × ${plainNumber(slice.value.sidesMm[1], 0)} mm`}
+            , {plainNumber(slice.value.heightMm, 0)}&nbsp;mm high.
           </span>
         </p>
       ) : (
@@ -79,8 +91,19 @@ function Slices({ analysis, build }: { readonly analysis: SheetAnalysis; readonl
         </div>
         <div>
           <div className="grid grid-cols-2 gap-x-3 gap-y-3">
-            <QuantityField key={`a${usual.along}`} label={round ? 'Wedges' : 'Along the length'} unit="" value={doc.tin.cutAlong} min={1} max={60} whole onChange={(cutAlong) => set({ cutAlong })} />
-            {!round && <QuantityField label="Across the width" unit="" value={doc.tin.cutAcross} min={1} max={60} whole onChange={(cutAcross) => set({ cutAcross })} />}
+            <QuantityField
+              key={`a${usual.along}`}
+              label={round ? 'Wedges' : 'Along the length'}
+              unit=""
+              value={doc.tin.cutAlong}
+              min={1}
+              max={60}
+              whole
+              onChange={(cutAlong) => set({ cutAlong })}
+            />
+            {!round && (
+              <QuantityField label="Across the width" unit="" value={doc.tin.cutAcross} min={1} max={60} whole onChange={(cutAcross) => set({ cutAcross })} />
+            )}
             <QuantityField label="The knife takes" unit="mm" value={doc.tin.kerfMm} min={0} max={10} onChange={(kerfMm) => set({ kerfMm })} />
           </div>
           {(doc.tin.cutAlong !== usual.along || (!round && doc.tin.cutAcross !== usual.across)) && (
@@ -91,7 +114,8 @@ function Slices({ analysis, build }: { readonly analysis: SheetAnalysis; readonl
           {slice.ok && (
             <ul className="mt-4 text-[14.5px]" aria-label="In a slice">
               <li className="border-t border-steel-light py-1.5">
-                <span className="fig">{showVolumeMl(slice.value.volumeMl)}</span>, <span className="fig">{withUnit(plainNumber(slice.value.kcal, 0), 'kcal')}</span>
+                <span className="fig">{showVolumeMl(slice.value.volumeMl)}</span>,{' '}
+                <span className="fig">{withUnit(plainNumber(slice.value.kcal, 0), 'kcal')}</span>
               </li>
               <li className="border-t border-steel-light py-1.5">
                 <span className="fig">{withUnit(plainNumber(slice.value.fatG, 1), 'g')}</span> fat
@@ -120,7 +144,14 @@ function EachOne({ analysis, build }: { readonly analysis: SheetAnalysis; readon
   return (
     <>
       <p className="pb-3 text-[20px]">
-        <span className="fig text-[22px]">{analysis.sheet.portions}</span> portions of <span className="fig text-[22px]">{showGrams(massG)}</span>, {showVolumeMl(ml)}, each {build.vessel.kind === 'free' ? 'standing on its own' : analysis.sheet.tin.also.length > 0 ? 'in a vessel of its own' : `in its own ${build.vessel.name.toLowerCase()}`}.
+        <span className="fig text-[22px]">{analysis.sheet.portions}</span> portions of <span className="fig text-[22px]">{showGrams(massG)}</span>,{' '}
+        {showVolumeMl(ml)}, each{' '}
+        {build.vessel.kind === 'free'
+          ? 'standing on its own'
+          : analysis.sheet.tin.also.length > 0
+            ? 'in a vessel of its own'
+            : `in its own ${build.vessel.name.toLowerCase()}`}
+        .
       </p>
       <div className="h-[min(44vh,360px)] max-w-[560px]">
         <SliceDrawing analysis={analysis} build={build} />
@@ -128,7 +159,13 @@ function EachOne({ analysis, build }: { readonly analysis: SheetAnalysis; readon
       {crown && (
         <p className="max-w-[62ch] pt-3 text-[17px]" data-crown={crown.verdict}>
           Each carries <span className="fig">{showGrams(crown.creamG)}</span>; a shell bears <FigureButton figure={bearsFigure(crown)} />.{' '}
-          {crown.verdict === 'bears' ? '' : <b className="text-beet">{crown.verdict === 'near' ? 'Near what it bears: pipe it lightly, to the wall. ' : 'It cracks: make larger shells or less cream. '}</b>}
+          {crown.verdict === 'bears' ? (
+            ''
+          ) : (
+            <b className="text-beet">
+              {crown.verdict === 'near' ? 'Near what it bears: pipe it lightly, to the wall. ' : 'It cracks: make larger shells or less cream. '}
+            </b>
+          )}
           Crown it at most {withUnit(String(crown.withinMin), 'min')} before serving: the cream softens it from below.
         </p>
       )}
@@ -200,7 +237,8 @@ function Cakes({ analysis }: { readonly analysis: SheetAnalysis }) {
           </>
         ) : (
           <>
-            <b className="fig text-[19px]">{c.cakes}</b> {c.cakes === 1 ? 'cake' : 'cakes'}: {showVolumeMl(c.fillingMl)} between and {showVolumeMl(c.coverMl)} round each; {showVolumeMl(c.leftMl)} left over.
+            <b className="fig text-[19px]">{c.cakes}</b> {c.cakes === 1 ? 'cake' : 'cakes'}: {showVolumeMl(c.fillingMl)} between and {showVolumeMl(c.coverMl)}{' '}
+            round each; {showVolumeMl(c.leftMl)} left over.
           </>
         )}
       </p>
@@ -228,7 +266,9 @@ function CutOut({ analysis }: { readonly analysis: SheetAnalysis }) {
       </div>
       {discs.ok ? (
         <p className="text-[15px]" data-cutter={discs.value.cutterMm}>
-          Cutter <b className="fig text-[19px]">{withUnit(plainNumber(discs.value.cutterMm, 0), 'mm')}</b>, the inside there less 2&nbsp;mm; <span className="fig">{discs.value.perSheet}</span> a sheet, <span className="fig">{discs.value.sheets}</span> {discs.value.sheets === 1 ? 'sheet' : 'sheets'} for {wanted}.
+          Cutter <b className="fig text-[19px]">{withUnit(plainNumber(discs.value.cutterMm, 0), 'mm')}</b>, the inside there less 2&nbsp;mm;{' '}
+          <span className="fig">{discs.value.perSheet}</span> a sheet, <span className="fig">{discs.value.sheets}</span>{' '}
+          {discs.value.sheets === 1 ? 'sheet' : 'sheets'} for {wanted}.
         </p>
       ) : (
         <p className="text-[15px] text-beet">{discs.fault.says}</p>
@@ -259,7 +299,9 @@ function Pressed({ analysis }: { readonly analysis: SheetAnalysis }) {
       <p className="text-[15px]" data-pressed={now.ok ? now.value.toFixed(2) : ''}>
         {now.ok ? (
           <>
-            <b className="fig text-[19px]">{withUnit(plainNumber(now.value, 1), 'mm')}</b> thick with the <span className="fig">{showGrams(base.massG / tin.count)}</span> there are; <span className="fig">{withUnit(plainNumber(thickMm, 1), 'mm')}</span> takes <span className="fig">{showGrams(wantedG)}</span>.
+            <b className="fig text-[19px]">{withUnit(plainNumber(now.value, 1), 'mm')}</b> thick with the{' '}
+            <span className="fig">{showGrams(base.massG / tin.count)}</span> there are; <span className="fig">{withUnit(plainNumber(thickMm, 1), 'mm')}</span>{' '}
+            takes <span className="fig">{showGrams(wantedG)}</span>.
           </>
         ) : (
           <span className="text-beet">{now.fault.says}</span>

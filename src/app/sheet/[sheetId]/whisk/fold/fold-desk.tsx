@@ -34,7 +34,9 @@ export function FoldDesk({ waiting }: { readonly waiting: readonly Waiting[] }) 
       </div>
       {plans.length === 0 ? (
         <div className="px-4 py-6 md:px-6">
-          <p className="mb-4 max-w-[60ch] text-[19px]">Nothing is folded in this sheet yet: a part takes a foam with a line like ‘half of the whipped cream’.</p>
+          <p className="mb-4 max-w-[60ch] text-[19px]">
+            Nothing is folded in this sheet yet: a part takes a foam with a line like ‘half of the whipped cream’.
+          </p>
           <Link href={`/sheet/${id}/bench`} className="btn btn-act">
             To Bench
           </Link>
@@ -52,14 +54,28 @@ function Plan({ plan, waiting }: { readonly plan: FoldPlan; readonly waiting: re
   const figure = foldFigure(analysis.parts.find((a) => a.part.id === plan.partId)!);
   const better = plan.best.keptPct > plan.keptPct + 0.5;
   return (
-    <section aria-label={plan.name} className="grid grid-cols-[minmax(0,1fr)] gap-x-12 border-b border-steel px-4 py-5 md:px-6 xl:grid-cols-[minmax(0,1fr)_380px]">
+    <section
+      aria-label={plan.name}
+      className="grid grid-cols-[minmax(0,1fr)] gap-x-12 border-b border-steel px-4 py-5 md:px-6 xl:grid-cols-[minmax(0,1fr)_380px]"
+    >
       <div>
         <h2 className="text-[22px]">{plan.name}</h2>
         {meeting && (
           <p className="mt-1 text-[16px]" data-fold-verdict={meeting.verdict}>
             The base stands at <b className="fig">{degrees(meeting.judgedC)}</b>
-            {meeting.window && `; ${meeting.window.lowC}\u2060–\u2060${meeting.window.highC}\u00a0°C is right`}; all together come to <b className="fig">{degrees(meeting.resultC)}</b>.{' '}
-            {meeting.verdict !== 'in' && <span className="font-semibold text-beet">{{ cold: 'Too cold: it sets in specks and strings.', warm: 'Too warm: it melts the foam.', 'too-warm-fold': 'Above 24\u00a0°C the fold loses its air.' }[meeting.verdict]} </span>}
+            {meeting.window && `; ${meeting.window.lowC}\u2060–\u2060${meeting.window.highC}\u00a0°C is right`}; all together come to{' '}
+            <b className="fig">{degrees(meeting.resultC)}</b>.{' '}
+            {meeting.verdict !== 'in' && (
+              <span className="font-semibold text-beet">
+                {
+                  {
+                    cold: 'Too cold: it sets in specks and strings.',
+                    warm: 'Too warm: it melts the foam.',
+                    'too-warm-fold': 'Above 24\u00a0°C the fold loses its air.',
+                  }[meeting.verdict]
+                }{' '}
+              </span>
+            )}
             {meeting.mend && (
               <>
                 Bring {meeting.mend.name.toLowerCase()} to {degrees(meeting.mend.toC)} first.
@@ -87,14 +103,19 @@ function Plan({ plan, waiting }: { readonly plan: FoldPlan; readonly waiting: re
           <p className="mt-2">
             {better ? (
               <>
-                In the order {plan.best.names.map((n) => n.toLowerCase()).join(', ')} it would be <span className="fig">{withUnit(plainNumber(plan.best.keptPct, 0), '%')}</span>: every fold costs all that is in the bowl, so the airiest comes last.
+                In the order {plan.best.names.map((n) => n.toLowerCase()).join(', ')} it would be{' '}
+                <span className="fig">{withUnit(plainNumber(plan.best.keptPct, 0), '%')}</span>: every fold costs all that is in the bowl, so the airiest comes
+                last.
               </>
             ) : (
               'No other order keeps more: every fold costs all that is in the bowl, and the airiest comes last.'
             )}
           </p>
         )}
-        <p className="mt-2 text-ink-soft">Strokes are a house figure (±{Math.round(100 * FOLD_STROKES.spread)}&nbsp;%): from the bottom, turning the bowl, and stop while a streak is still seen. A foam that waits has its clock on Pass.</p>
+        <p className="mt-2 text-ink-soft">
+          Strokes are a house figure (±{Math.round(100 * FOLD_STROKES.spread)}&nbsp;%): from the bottom, turning the bowl, and stop while a streak is still
+          seen. A foam that waits has its clock on Pass.
+        </p>
       </aside>
     </section>
   );
@@ -120,11 +141,16 @@ function FoldRow({ fold: f, turn, usedByAt }: { readonly fold: PlannedFold; read
       <p className="pl-11 text-ink-soft">
         {f.firstG > 0 && (
           <>
-            First <span className="fig text-ink">{showGrams(f.firstG)}</span>, stirred in to loosen the base; then <span className="fig text-ink">{showGrams(f.massG - f.firstG)}</span>.{' '}
+            First <span className="fig text-ink">{showGrams(f.firstG)}</span>, stirred in to loosen the base; then{' '}
+            <span className="fig text-ink">{showGrams(f.massG - f.firstG)}</span>.{' '}
           </>
         )}
         Brings {showVolumeMl(f.broughtMl)} of air; {withUnit(plainNumber(100 * f.keeps, 0), '%')} of what is then in the bowl stays.
-        {usedByAt !== null ? <WaitClock usedByAt={usedByAt} /> : f.useWithinMin !== null && ` To be used within ${withUnit(plainNumber(f.useWithinMin, 0), 'min')}.`}
+        {usedByAt !== null ? (
+          <WaitClock usedByAt={usedByAt} />
+        ) : (
+          f.useWithinMin !== null && ` To be used within ${withUnit(plainNumber(f.useWithinMin, 0), 'min')}.`
+        )}
       </p>
       {counting && <StrokeCount fold={f} />}
     </li>
@@ -139,7 +165,11 @@ function WaitClock({ usedByAt }: { readonly usedByAt: number }) {
   return left > 0 ? (
     <>
       {' '}
-      It waits: <span className="fig text-ink" role="timer">{clockFace(left)}</span> left.
+      It waits:{' '}
+      <span className="fig text-ink" role="timer">
+        {clockFace(left)}
+      </span>{' '}
+      left.
     </>
   ) : (
     <span className="font-semibold text-beet"> It has waited too long, by {clockFace(-left)}: look before you fold.</span>

@@ -39,7 +39,10 @@ export function LiveDesk() {
       </div>
       {whisked.length > 1 && (
         <div className="px-4 pt-2 md:px-6">
-          <PageTabs label="Whipped parts" pages={whisked.map((p) => ({ href: `/sheet/${id}/whisk/live?part=${p.part.id}`, name: p.part.name, here: p === a }))} />
+          <PageTabs
+            label="Whipped parts"
+            pages={whisked.map((p) => ({ href: `/sheet/${id}/whisk/live?part=${p.part.id}`, name: p.part.name, here: p === a }))}
+          />
         </div>
       )}
       {whisk?.cream ? (
@@ -136,9 +139,17 @@ function Ready({ whisk, run, onStart }: { readonly whisk: StepWhisk; readonly ru
       </div>
       <div className="max-w-[52ch] text-[15px] text-ink-soft">
         <h2 className="mb-1 text-[17px] text-ink">How it knows</h2>
-        <p>The forecast gives the shape of the whip; how quickly this cream runs through it is not known beforehand (±18&nbsp;%). The motor works harder as the cream stiffens. For every pace, and for every zero and gain that the sensor may have, the load says how likely that pace is: the time left and its band follow. Without a sensor the clock alone decides.</p>
+        <p>
+          The forecast gives the shape of the whip; how quickly this cream runs through it is not known beforehand (±18&nbsp;%). The motor works harder as the
+          cream stiffens. For every pace, and for every zero and gain that the sensor may have, the load says how likely that pace is: the time left and its
+          band follow. Without a sensor the clock alone decides.
+        </p>
         <p className="mt-2">
-          The load comes from a stand-in here: see <Link href="/instruments" className="underline decoration-dotted underline-offset-4 hover:text-ink">Instruments</Link>.
+          The load comes from a stand-in here: see{' '}
+          <Link href="/instruments" className="underline decoration-dotted underline-offset-4 hover:text-ink">
+            Instruments
+          </Link>
+          .
         </p>
       </div>
     </section>
@@ -148,7 +159,10 @@ function Ready({ whisk, run, onStart }: { readonly whisk: StepWhisk; readonly ru
 const PHASES: Readonly<Record<LiveState['view']['phase'], CallPhase | null>> = { whisking: null, soon: 'soon', stop: 'stop', over: 'over' };
 
 function Running({ whisk, run, onStop, onSlow }: { readonly whisk: StepWhisk; readonly run: Kept; readonly onStop: () => void; readonly onSlow: () => void }) {
-  const live = useMemo(() => makeLiveWhisk({ whip: creamOf(whisk)!, target: whisk.cream!.input.target, logSd: whisk.cream!.logSd, startedAt: run.startedAt }), [whisk, run.startedAt]);
+  const live = useMemo(
+    () => makeLiveWhisk({ whip: creamOf(whisk)!, target: whisk.cream!.input.target, logSd: whisk.cream!.logSd, startedAt: run.startedAt }),
+    [whisk, run.startedAt],
+  );
   useEffect(() => live.follow(), [live]);
   useEffect(() => {
     if (run.slowAt !== null) live.slow(run.slowAt);
@@ -160,9 +174,20 @@ function Running({ whisk, run, onStop, onSlow }: { readonly whisk: StepWhisk; re
   const [waved, setWaved] = useState<CallPhase | null>(null);
   const look = peakLook(view.x.mid);
   const slows = whisk.cream!.input.slowFromSoft && run.slowAt === null && view.x.mid >= 0.15;
-  const says = slows && view.stage === 'soft' && !call ? 'Soft peak: drop to slow now.' : view.phase === 'over' ? 'The window has closed. Whisk off, and look.' : leftWords(view, view.phase === 'stop', nowS);
+  const says =
+    slows && view.stage === 'soft' && !call
+      ? 'Soft peak: drop to slow now.'
+      : view.phase === 'over'
+        ? 'The window has closed. Whisk off, and look.'
+        : leftWords(view, view.phase === 'stop', nowS);
   return (
-    <section aria-label="Live" data-live="running" data-phase={view.phase} data-from={view.from} className="grid min-h-[calc(100dvh-128px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]">
+    <section
+      aria-label="Live"
+      data-live="running"
+      data-phase={view.phase}
+      data-from={view.from}
+      className="grid min-h-[calc(100dvh-128px)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_392px]"
+    >
       <div className="px-4 pt-4 pb-6 md:px-6">
         <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
           <p className="fig text-[clamp(64px,9vw,104px)] leading-none" role="timer" aria-label={`Time under the whisk ${clockFace(nowS)}`}>
@@ -176,7 +201,13 @@ function Running({ whisk, run, onStop, onSlow }: { readonly whisk: StepWhisk; re
           </div>
         </div>
         <div className="mt-4 h-[min(46vh,420px)] min-h-[220px]">
-          <LineChart points={drawn(state)} xName="s under the whisk" yName="load, % of firm" span={view.opensS && { from: view.opensS.low, to: view.opensS.high, says: `${whisk.stage} begins` }} says={`The load over ${Math.round(nowS)} seconds`} />
+          <LineChart
+            points={drawn(state)}
+            xName="s under the whisk"
+            yName="load, % of firm"
+            span={view.opensS && { from: view.opensS.low, to: view.opensS.high, says: `${whisk.stage} begins` }}
+            says={`The load over ${Math.round(nowS)} seconds`}
+          />
         </div>
         <div className="mt-4 flex flex-wrap gap-3">
           <button type="button" className="btn btn-act min-h-16 px-9 text-[22px]" onClick={onStop}>
@@ -200,17 +231,28 @@ function Running({ whisk, run, onStop, onSlow }: { readonly whisk: StepWhisk; re
           <dt className="border-t border-steel-light py-1.5 text-ink-soft">stage now</dt>
           <dd className="border-t border-steel-light py-1.5 text-right">{view.stage ?? 'before soft'}</dd>
           <dt className="border-t border-steel-light py-1.5 text-ink-soft">pace against the forecast</dt>
-          <dd className="fig border-t border-steel-light py-1.5 text-right">{`${plainNumber(view.pace.low, 2)}\u2060–\u2060${plainNumber(view.pace.high, 2)}`}&nbsp;×</dd>
+          <dd className="fig border-t border-steel-light py-1.5 text-right">
+            {`${plainNumber(view.pace.low, 2)}\u2060–\u2060${plainNumber(view.pace.high, 2)}`}&nbsp;×
+          </dd>
           <dt className="border-t border-steel-light py-1.5 text-ink-soft">window opens at</dt>
-          <dd className="fig border-t border-steel-light py-1.5 text-right">{view.opensS ? withUnit(`${clockFace(view.opensS.low)}\u2060–\u2060${clockFace(view.opensS.high)}`, 'min') : 'never'}</dd>
+          <dd className="fig border-t border-steel-light py-1.5 text-right">
+            {view.opensS ? withUnit(`${clockFace(view.opensS.low)}\u2060–\u2060${clockFace(view.opensS.high)}`, 'min') : 'never'}
+          </dd>
           <dt className="border-t border-steel-light py-1.5 text-ink-soft">window closes at</dt>
-          <dd className="fig border-t border-steel-light py-1.5 text-right">{view.closesS ? withUnit(`${clockFace(view.closesS.low)}\u2060–\u2060${clockFace(view.closesS.high)}`, 'min') : 'not at all'}</dd>
+          <dd className="fig border-t border-steel-light py-1.5 text-right">
+            {view.closesS ? withUnit(`${clockFace(view.closesS.low)}\u2060–\u2060${clockFace(view.closesS.high)}`, 'min') : 'not at all'}
+          </dd>
         </dl>
         <p className="mt-2 text-[13.5px] text-ink-soft">Each band holds four in five.</p>
       </aside>
       {call && waved !== call && (
         <WhiskCall phase={call} stage={whisk.stage} nowS={nowS} says={says} sign={look.sign} look={look} tone="cream">
-          <button type="button" autoFocus className={`min-h-16 rounded-s px-8 text-[22px] font-[650] ${call === 'over' ? 'bg-paper text-ink' : 'bg-ink text-paper'}`} onClick={onStop}>
+          <button
+            type="button"
+            autoFocus
+            className={`min-h-16 rounded-s px-8 text-[22px] font-[650] ${call === 'over' ? 'bg-paper text-ink' : 'bg-ink text-paper'}`}
+            onClick={onStop}
+          >
             Whisk off
           </button>
           {slows && (

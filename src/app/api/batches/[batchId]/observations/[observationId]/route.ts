@@ -12,7 +12,14 @@ export async function GET(_request: Request, { params }: Context) {
   return withKitchen((db) => {
     const photo = readPhoto(db, batchId, observationId);
     if (!photo) return refuse(404, 'This photo is no longer in the kitchen.');
-    return new NextResponse(new Uint8Array(photo.bytes), { headers: { 'content-type': photo.type, 'x-content-type-options': 'nosniff', 'content-security-policy': "default-src 'none'", 'cache-control': 'private, max-age=31536000, immutable' } });
+    return new NextResponse(new Uint8Array(photo.bytes), {
+      headers: {
+        'content-type': photo.type,
+        'x-content-type-options': 'nosniff',
+        'content-security-policy': "default-src 'none'",
+        'cache-control': 'private, max-age=31536000, immutable',
+      },
+    });
   });
 }
 

@@ -10,7 +10,8 @@ interface Context {
   readonly params: Promise<{ serviceId: string; format: string }>;
 }
 
-const asFile = (f: WrittenFile): Response => new Response(f.text, { headers: { 'content-type': `${f.mime}; charset=utf-8`, 'content-disposition': `attachment; filename="${f.name}"` } });
+const asFile = (f: WrittenFile): Response =>
+  new Response(f.text, { headers: { 'content-type': `${f.mime}; charset=utf-8`, 'content-disposition': `attachment; filename="${f.name}"` } });
 
 /** A service as calendar (ics), table (csv) or itself (json). */
 export async function GET(_request: Request, { params }: Context) {

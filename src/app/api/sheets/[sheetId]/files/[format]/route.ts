@@ -16,6 +16,12 @@ export async function GET(_request: Request, { params }: { readonly params: Prom
     const sheet = getSheet(db, sheetId);
     if (!sheet) return refuse(404, 'This sheet is no longer in the kitchen.');
     const file = writeSheetFile(format, analyseSheet(sheet.doc, kitchenOf(readKitchenFacts(db))));
-    return new NextResponse(file.text, { headers: { 'content-type': `${file.mime}; charset=utf-8`, 'content-disposition': `attachment; filename="${file.name}"`, 'x-content-type-options': 'nosniff' } });
+    return new NextResponse(file.text, {
+      headers: {
+        'content-type': `${file.mime}; charset=utf-8`,
+        'content-disposition': `attachment; filename="${file.name}"`,
+        'x-content-type-options': 'nosniff',
+      },
+    });
   });
 }

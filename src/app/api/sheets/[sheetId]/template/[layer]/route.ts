@@ -28,7 +28,11 @@ export async function GET(request: Request, { params }: { readonly params: Promi
     if (!plan.ok) return refuse(422, plan.fault.says);
     const title = `${sheet.doc.name}, layer ${found.turn + 1} of ${found.ingredient.name.toLowerCase()}, ${found.vessel.name}`;
     const name = `${sheetId}-layer-${found.turn + 1}`;
-    const headers = (mime: string, ending: string) => ({ 'content-type': mime, 'content-disposition': `attachment; filename="${name}.${ending}"`, 'x-content-type-options': 'nosniff' });
+    const headers = (mime: string, ending: string) => ({
+      'content-type': mime,
+      'content-disposition': `attachment; filename="${name}.${ending}"`,
+      'x-content-type-options': 'nosniff',
+    });
     if (as === 'svg') return new NextResponse(templateSvg(plan.value, title), { headers: headers('image/svg+xml; charset=utf-8', 'svg') });
     return new NextResponse(Buffer.from(await templatePdf(plan.value, title, as)), { headers: headers('application/pdf', 'pdf') });
   });
