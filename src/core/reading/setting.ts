@@ -304,12 +304,16 @@ const CUPS: readonly (readonly [RegExp, CupSystem, number])[] = [
   [/\bcaster sugar\b|\bicing sugar\b|\bgelatine\b|\bcornflour\b/i, 'metric', 0.4],
 ];
 
+/** '350F/180C/gas 4': an oven said in every way says nothing of the cups. */
+const FAHRENHEIT = /^\d{2,3}\s?°?\s?F$|^fahrenheit$/i;
+const BESIDE_CELSIUS = /\bgas(?: mark)? ?\d|\b\d{2,3}\s?°?\s?C\b/i;
+
 /** Which cups a recipe means, by evidence that stands in it, quoted. @param usual of the kitchen. */
 export function cupsIn(text: string, usual: CupSystem): SaidCups {
   const votes = new Map<CupSystem, { weight: number; quotes: string[] }>();
   for (const [pattern, system, weight] of CUPS) {
     const m = pattern.exec(text);
-    if (!m) continue;
+    if (!m || (system === 'us' && FAHRENHEIT.test(m[0]) && BESIDE_CELSIUS.test(text))) continue;
     const of = votes.get(system) ?? { weight: 0, quotes: [] };
     of.weight += weight;
     of.quotes.push(m[0].replace(/\s+/g, ' ').trim());
