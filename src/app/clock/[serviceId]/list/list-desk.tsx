@@ -23,10 +23,12 @@ export function ListDesk() {
     <ClockFrame here="list">
       <div className={`grid grid-cols-[minmax(0,1fr)] ${task ? 'lg:grid-cols-[minmax(0,1fr)_336px]' : ''}`}>
         <div className="px-4 pb-10 md:px-6">
-          <div className="flex flex-wrap items-start justify-between gap-x-6">
-            <AnswerLine />
+          <div className="flex items-start justify-between gap-x-6 pb-3 max-lg:flex-col">
+            <div className="min-w-0 flex-1">
+              <AnswerLine />
+            </div>
             {plan && (
-              <div className="flex flex-wrap gap-2">
+              <div className="flex shrink-0 flex-wrap gap-2 pt-1">
                 <LinkToLook serviceId={id} />
                 <Link href={`/print/service/${id}`} className="btn mt-2">
                   <Printer size={16} aria-hidden="true" /> Day sheet
