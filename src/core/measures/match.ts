@@ -69,6 +69,7 @@ const SPELLINGS: Readonly<Record<string, string>> = {
   conf: 'icing',
   evap: 'evaporated',
   cond: 'condensed',
+  sw: 'sweetened',
 };
 
 /** Names of one thing in different places; a search for one also finds the other, ranked lower. */

@@ -159,7 +159,7 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
 
 /** 'A madeira cake, i don't know, 250 grams'; 'some toasted almonds, a handful'. */
 const NAMED_HEDGED =
-  /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into)\s+((?:[\p{L}'’-]+\s+){0,4}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say|(?:oh,? )?i (?:don['’]t know|think|suppose|guess|reckon|use),?|let['’]?s say,?|it['’]?s)\s+$/iu;
+  /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into|bit of)\s+((?:[\p{L}'’-]+\s+){0,4}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say|(?:oh,? )?i (?:don['’]t know|think|suppose|guess|reckon|use),?|let['’]?s say,?|it['’]?s)\s+$/iu;
 const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),\s+$/iu;
 /** 'Some caramel sauce (about 60 g)'. */
 const NAMED_ASIDE =

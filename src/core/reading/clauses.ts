@@ -32,7 +32,9 @@ export function sentencesOf(paragraph: string): readonly string[] {
       // 'Fridge 6 hr min.' ends; '5 min. more' goes on.
       const least = /\p{L}\s+(?:min|max)$/iu.test(before);
       const goesOn = /^\s*(?:meanwhile|then|next)\b/i.test(paragraph.slice(end, end + 14));
-      if (ABBREVIATED.test(before) && !least && !goesOn && !/[\p{Lu}]/u.test(after)) continue;
+      // 'chill 4 hr. whip cream': a time, and the next thing that is done.
+      const timed = small && /\d\s?(?:hrs?|mins?)$/i.test(before) && verbAt(wordsOf(paragraph.slice(end, end + 60)), 0, false) >= 0;
+      if (ABBREVIATED.test(before) && !least && !goesOn && !timed && !/[\p{Lu}]/u.test(after)) continue;
       if (after !== '' && /\p{Ll}/u.test(after) && !small) continue;
     }
     if (/^\s[–—-]/.test(m[0]) && !startsAction(wordsOf(paragraph.slice(end, end + 60)))) continue;

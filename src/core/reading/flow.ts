@@ -258,6 +258,9 @@ function whippedFirst(w: Worktop, item: Item, at: number, stage: Bowl['stage']):
 /** Whether the oven was spoken of last, and not turned off. */
 const bakes = (last: FlowStep | undefined): boolean => (last?.machine === 'oven' || last?.temperature?.of === 'oven') && !/\boff\b/i.test(last.text);
 
+/** What only a foam does, on the heat too. */
+const RISES = /\b(?:pale|fluffy|ribbons?|doubled?|tripled?|in volume)\b/i;
+
 /** The work of a clause, by its verb and by what it works on. */
 function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number): StepWork {
   const { c, verb, after, around, additive } = h;
@@ -328,7 +331,7 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if ((work === 'whisk' || work === 'beat') && involved.filter((x) => x.bowl).length > 1 && involved.some((x) => x.bowl?.air && w.holds(x.bowl, 'cream')))
     work = 'fold';
   // 'Boil the cream, add the juice, whisk': hot cream takes no air.
-  if (work === 'whisk' && verb === 'whisk' && items.length === 0 && stageIn(c.text) === null && stillHot(w)) work = 'hands';
+  if (work === 'whisk' && verb === 'whisk' && items.length === 0 && stageIn(c.text) === null && !RISES.test(c.text) && stillHot(w)) work = 'hands';
   // 'Loosen the cheese with a bit of the foam, then all of it.'
   if (work === 'beat' && verb === 'loosen' && involved.some((x) => x.bowl?.air) && /\bthen\b/i.test(c.text)) work = 'fold';
   // 'Spoon rounds on the tray. 1½ hours.': what lies on a tray while the oven is hot bakes.

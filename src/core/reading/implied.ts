@@ -17,6 +17,7 @@ const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?toge
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
 const THROUGH_THE_REST = /^fold (?:it |this |that |them )?(?:in|into|through|with) (?:the )?(?:rest|remainder)\b(?! of)/i;
 const REMAINDER = /^(?:fold|stir|mix|whisk) (?:it )?(?:in|through) (?:the )?(?:rest|remainder|remaining)\W*$/i;
+const WITH_IT = /^(?:heat|warm|boil|simmer|cook|infuse|scald) (?:it|that|this|them) with\b/i;
 const SHARE_WORDS = new Set(
   'a an one about half third quarter fifth little spoonful dollop bit some of it this large big good spoonfuls few the rest remaining in two three thirds that them this'.split(
     ' ',
@@ -265,6 +266,9 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
   // 'Dissolve it in the juice', 'spread over the berries': what is in hand goes there.
   const mine = w.here();
   const isNamed = (): boolean => items.some((x) => x.kind === 'bowl' && x.bowl === mine?.id);
+  // 'Heat that with a vanilla pod': what is in hand, and the pod in it.
+  if (WITH_IT.test(c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0)) && mine?.placed === 'no' && !isNamed() && !items.some((x) => x.kind === 'bowl'))
+    items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
   // 'Whip the cream, fold with the cheese into the yolks'.
   if (/^fold with\b[^.;]*\binto\b/i.test(c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0)) && mine?.air && !isNamed())
     items.unshift({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });

@@ -3,6 +3,7 @@ import { ABBREVIATED } from './clauses';
 import { temperaturesIn } from './degrees';
 import { BARE_GRAMS, endsMeasured, INGREDIENTS, isAction, isTime, JUICE_THEN_ZEST, looksLikeMeasured, TAKEN_FROM } from './row-looks';
 import { timesIn } from './times';
+import { verbNamed } from './verbs';
 import { DISHES } from './words';
 
 /** What stands within one row, in its order: the name of a list, a thing of the list, or all else. */
@@ -75,6 +76,8 @@ const FOR_THE =
 const NAMED = /^(\p{Lu}[\p{L}\d '’&()-]{1,40}?)\s*[:–—]\s+(?=\S)/u;
 /** '1st layer: …', '2nd: …'. */
 const NUMBERED = /^((?:\d(?:st|nd|rd|th)|first|second|third|fourth|bottom|middle|top)(?: layer)?)\s*[:–—]\s+(?=\S)/i;
+/** 'crust: 1 1/2 c crumbs, 5 T butter'. */
+const SMALL = /^(\p{Ll}[\p{L} '’&]{2,24}?):\s+(?=\d|[½¼¾⅓⅔])/u;
 /** 'compote - 300g blackberries, 40g sugar'. */
 const DASHED = /^(\p{L}[\p{L} '’&]{2,30}?)\s+-\s+(?=\d|[½¼¾⅓⅔])/u;
 const LOUD = /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)/u;
@@ -93,7 +96,7 @@ interface Head {
 function headOf(text: string): Head | null {
   const needs = NEEDS.exec(text);
   if (needs) return { name: null, length: needs[0].length };
-  const named = NUMBERED.exec(text) ?? FOR_THE.exec(text) ?? NAMED.exec(text) ?? DASHED.exec(text) ?? LOUD.exec(text);
+  const named = NUMBERED.exec(text) ?? FOR_THE.exec(text) ?? NAMED.exec(text) ?? SMALL.exec(text) ?? DASHED.exec(text) ?? LOUD.exec(text);
   // 'Half of it chocolate: 120 g dark chocolate': no name of a list.
   if (named && /\bof (?:it|them|this|that)\b/i.test(named[1]!)) return { name: null, length: named[0].length };
   if (!named || (WORKS.test(named[1]!) && !ON_TOP.test(named[1]!))) return null;
@@ -108,6 +111,16 @@ const MADE_WITH =
 const COMMAS =
   /[,;]\s+(?:and\s+)?(?!plus\b)(?![^(]*\))|\s+(?:and|&)\s+(?=(?:about |another )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|half\b|the (?:juice|zest|rind)\b|juice\b|zest\b|some\b))(?![^(]*\))/i;
 
+/** Where the work begins that stands behind the things of a list: '250 g biscuits + 100 g butter, blitz, press, chill'; null where none does. */
+function worksFrom(body: string): number | null {
+  const commas = [...body.matchAll(/,\s+/g)];
+  const pieces = commas.map((m, i) => body.slice(m.index + m[0].length, commas[i + 1]?.index ?? body.length));
+  const done = (t: string): boolean =>
+    !weighed(t) && !LOOSE.test(t) && (isAction(t) || (t.split(/\s+/).length <= 3 && verbNamed(t.split(/\s+/)[0]!.toLowerCase()) !== null));
+  const first = pieces.findIndex((t, i) => isAction(t) && pieces.slice(i).every(done));
+  return first < 0 ? null : commas[first]!.index + commas[first]![0].length;
+}
+
 /** One sentence as a list with its name; null where it is none. */
 function listIn(sentence: string, alone: boolean, isIngredient: (name: string) => boolean): readonly Piece[] | null {
   if (sentence.length > 600) return null;
@@ -116,8 +129,10 @@ function listIn(sentence: string, alone: boolean, isIngredient: (name: string) =
   const body = sentence.slice(from).replace(/[.;]+$/, '');
   // 'Whites 150 g / sugar 250 g: to 70 °C, then whip': what stands behind the colon is its work.
   const colon = /^([^:]{4,200}?):\s+(?=\p{L})/u.exec(body);
-  const tail = colon === null ? '' : sentence.slice(from + colon[0].length);
-  const told = colon === null ? body : colon[1]!;
+  const works = colon === null && head !== null && alone ? worksFrom(body) : null;
+  const tailAt = colon !== null ? colon[0].length : works;
+  const tail = tailAt === null ? '' : sentence.slice(from + tailAt);
+  const told = colon !== null ? colon[1]! : works !== null ? body.slice(0, works).replace(/,\s*$/, '') : body;
   if (colon !== null && !(isAction(tail) || temperaturesIn(tail, false).length > 0)) return null;
   const items = itemsIn(told, head, isIngredient);
   if (items === null) return null;
@@ -139,7 +154,7 @@ function listIn(sentence: string, alone: boolean, isIngredient: (name: string) =
     at = Math.max(at, body.indexOf(item.text.split(', ')[0]!, at));
     pieces.push({ kind: 'item', text: item.text, at: from + at });
   }
-  if (tail !== '') pieces.push({ kind: 'rest', text: tail, at: from + colon![0].length });
+  if (tail !== '') pieces.push({ kind: 'rest', text: tail, at: from + tailAt! });
   return pieces;
 }
 

@@ -243,7 +243,7 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   const bowl = kept ?? plain ?? productNamed(w, name, h.fc);
   if (bowl) return meant.bowl(bowl, m.from, share);
   // 'Brush with the glaze': what its list holds, which nothing has been done with yet.
-  if (/\b(?:the|your|with)\s+$/i.test(lead))
+  if (/\b(?:the|your|with|mix|press|combine)\s+$/i.test(lead))
     w.lines.forEach((l, i) => {
       if (w.fresh(i) && l.under !== null && sameHeading(l.under, name) && h.verb !== 'make') meant.line(i, m.from);
     });

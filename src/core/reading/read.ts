@@ -321,8 +321,11 @@ function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): reado
     const best = [...used].sort((a, b) => weigh(b) - weigh(a))[0];
     if (best && weigh(best) > 0 && !headings.has(r.text) && ![...headings.values()].includes(best)) headings.set(r.text, best);
   }
+  // What two bowls held one after the other belongs to the later: fruit that followed a foam into the filling is none of the foam.
+  const last = new Map(used.flatMap((b) => [...b.lines].map((i) => [i, b] as const)));
   return used.map((b) => {
-    const kind = kindOf(b, flow);
+    const own = [...b.lines].filter((i) => last.get(i) === b);
+    const kind = kindOf(own.length > 0 ? { ...b, lines: new Set(own) } : b, flow);
     const heading = [...headings].find(([, of]) => of === b)?.[0] ?? (b.lines.size === 0 && b.heading?.length !== 1 ? b.heading : undefined);
     const base = heading ?? plainNameOf(b, kind, flow);
     const n = (names.get(keyOf(base)) ?? 0) + 1;

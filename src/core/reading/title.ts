@@ -16,6 +16,9 @@ export function titleOf(rows: readonly Row[], text: string): string {
   // 'So for the raspberry fool you want …'.
   const wanted = WANTED.exec(text.trim());
   if (wanted) return capital(wanted[1]!);
+  // 'Right, rhubarb and custard pots. So …'.
+  const called = CALLED.exec(text.trim());
+  if (called && clauseOf(called[1]!).verb === null) return capital(called[1]!);
   // 'So my nan’s trifle, right.': named in passing.
   const passing =
     /^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:my|our) [\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.trim()) ??
@@ -34,4 +37,5 @@ export function titleOf(rows: readonly Row[], text: string): string {
 }
 
 const WANTED = new RegExp(`^(?:[\\p{L}]+[,:! ]+){0,3}for (?:the|my|our|a) ((?:[\\p{L}'’-]+ ){0,3}(?:${DISHES})),? (?:you|we|i)\\b`, 'iu');
+const CALLED = new RegExp(`^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:[\\p{L}'’-]+ ){0,4}(?:${DISHES}))[.!:]\\s`, 'iu');
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);

@@ -278,7 +278,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'insert':
       return /\b(?:knife|skewer|probe|thermometer|stick|toothpick|nozzle)\b/i.test(text) ? 'hands' : 'fill';
     case 'fold':
-      return /\bpaper\b|\bfilm\b|\boverhang|\bplastic\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
+      return /\bpaper\b|film\b|\boverhang|\bplastic\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
     case 'lighten':
       return 'fold';
     case 'swirl':
