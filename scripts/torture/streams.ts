@@ -36,21 +36,21 @@ export async function streamsAndWriters(streams: number, minutes: number, say: (
   await server.start();
   const stop = new AbortController();
   const faults: string[] = [];
-  /** Connections that were closed under a request: it is sent again with its own id, as a tablet does. */
+  /** Connections that were closed under a request: it is sent again, an event with its own id, as a tablet does. */
   let again = 0;
+  const ask = async (path: string, init?: RequestInit): Promise<Response> => {
+    for (let left = 3; ; left--) {
+      try {
+        return await fetch(`${server.url}${path}`, init);
+      } catch (error) {
+        again++;
+        if (left === 0) throw error;
+        await pause(200);
+      }
+    }
+  };
   const post = async (path: string, body: unknown): Promise<{ status: number; answer: Record<string, unknown> }> => {
-    const send = () => fetch(`${server.url}${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
-    const response = await send().catch(async (error: unknown) => {
-      again++;
-      if (
-        !(await fetch(`${server.url}/api/health`).then(
-          (r) => r.ok,
-          () => false,
-        ))
-      )
-        throw error;
-      return send();
-    });
+    const response = await ask(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
     return { status: response.status, answer: (await response.json()) as Record<string, unknown> };
   };
   const BATCHES = 10;
@@ -85,11 +85,12 @@ export async function streamsAndWriters(streams: number, minutes: number, say: (
   }
   const until = Date.now() + 60_000 * minutes;
   const memory: number[] = [];
+
   const watch = (async () => {
     // What the first pages load is no leak.
     await pause(Math.min(SETTLE_MS, 15_000 * minutes));
     while (Date.now() < until) {
-      memory.push(((await (await fetch(`${server.url}/api/health`)).json()) as { memoryMb: number }).memoryMb);
+      memory.push(((await (await ask('/api/health')).json()) as { memoryMb: number }).memoryMb);
       await pause(2000);
     }
   })();
