@@ -159,6 +159,34 @@ describe('a reading', () => {
       ['mascarpone', 250],
     ]);
   });
+  it.each([
+    'a + ',
+    'cream / ',
+    'blitz, ',
+    'cream ',
+    'a hundred and ',
+    'Base: 200 g butter, blitz\n',
+    'Name\n  200 g cream\n',
+    '| a | 1 g |\n|---|---|\n',
+    'plum, four of them, ',
+    'cream, whipped, and ',
+    'sugar to 121C onto ',
+    'cream\t1\tA\n',
+    '3 lemons juice + zest of 2 ',
+    'it goes into a hundred and fifty, ',
+    'fold in the remainder. ',
+    ' '.repeat(80),
+    '1/',
+    '(',
+    '- ',
+    'and ',
+    'with a ',
+    "x's ",
+    '½ ',
+  ])('whatever is repeated is read to its end: no pattern loses itself in ‘%s’', (piece) => {
+    const text = `A title\n\n${piece.repeat(Math.ceil(1500 / piece.length))}\n\n200 g cream`;
+    expect(readRecipe(text, CONTEXT).ok).toBe(true);
+  });
   it('of nothing, of too much and of a shopping list says what it is', () => {
     for (const text of ['', '   \n', 'x'.repeat(60_001)]) expect(readRecipe(text, CONTEXT).ok).toBe(false);
     const list = read('300 ml cream\n50 g sugar');

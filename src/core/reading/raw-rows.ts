@@ -97,9 +97,9 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
     }
     const clean = cells
       .replace(/[\u0000\ufeff]/g, ' ')
-      .replace(/\s*(?:\.{3,}|…+)\s*(?=\d)/g, ' ')
+      .replace(/(?<!\s)\s*(?:\.{3,}|…+)\s*(?=\d)/g, ' ')
       .replace(/[\u00a0\u202f]/g, ' ')
-      .replace(/ {3,}(?=[%°CF]|g\b|ml\b)/g, ' ')
+      .replace(/(?<! ) {3,}(?=[%°CF]|g\b|ml\b)/g, ' ')
       .trim();
     if (clean === '' || /^[-=_*~#|:\s]+$/.test(clean)) {
       blank = true;
@@ -130,7 +130,7 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
         marked,
         label,
         indent: /^[ \u00a0]*/.exec(raw)![0].length,
-        ...(table !== null && TABLE_RULE.test(raws[n + 1] ?? '') && !TABLE_RULE.test(raw) ? { overTable: true as const } : {}),
+        ...(table !== null && isRule(raws[n + 1] ?? '') && !isRule(raw) ? { overTable: true as const } : {}),
       };
       out.push(row);
     }
@@ -160,7 +160,9 @@ function lettered(rows: readonly RawRow[]): readonly RawRow[] {
 const LETTER = /^[A-H]$/;
 
 /** '|---|---|' below the names of a table's columns. */
-const TABLE_RULE = /^\s*\|?(?:\s*:?-{2,}:?\s*\|)+(?:\s*:?-{2,}:?\s*)?$/;
+const TABLE_RULE = /^\|?(?: *:?-{2,}:? *\|)+(?: *:?-{2,}:?)?$/;
+const LONGEST_RULE = 400;
+const isRule = (row: string): boolean => row.length <= LONGEST_RULE && TABLE_RULE.test(row.trim());
 
 /** The cells of a row of a table; null for any other row. */
 function cellsOf(raw: string): readonly string[] | null {
