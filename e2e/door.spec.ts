@@ -46,6 +46,29 @@ const LOOKALIKES = [
   '/enter/../api/due',
   '/larder/entry',
 ];
+/** What a server of a kitchen of its own is started with. */
+const kitchenAt = (port: number, more: Readonly<Record<string, string>> = {}): NodeJS.ProcessEnv => ({
+  ...process.env,
+  SOFT_PEAK_PORT: String(port),
+  SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db'),
+  ...more,
+});
+const seeded = (env: NodeJS.ProcessEnv): NodeJS.ProcessEnv => {
+  expect(spawnSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env }).status).toBe(0);
+  return env;
+};
+/** Starts it, and waits until it answers as it should. */
+async function served(env: NodeJS.ProcessEnv, status: number): Promise<ChildProcess> {
+  const server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
+  const asked = (): Promise<number> =>
+    fetch(`http://127.0.0.1:${env.SOFT_PEAK_PORT}/api/due`).then(
+      (r) => r.status,
+      () => 0,
+    );
+  await expect.poll(asked, PATIENT).toBe(status);
+  return server;
+}
+
 const PORT = storyPort(0);
 const LOCKED_PORT = storyPort(1);
 
@@ -60,26 +83,9 @@ test('a foreign host name gets nothing of the kitchen, under no path', async () 
 });
 
 test('with a passphrase nothing of the kitchen is shown without it, and a page of another site writes nothing', async () => {
-  const env = {
-    ...process.env,
-    SOFT_PEAK_PORT: String(LOCKED_PORT),
-    SOFT_PEAK_PASSPHRASE: 'gannets dive',
-    SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db'),
-  };
-  expect(spawnSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env }).status).toBe(0);
-  const server: ChildProcess = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
+  const server = await served(seeded(kitchenAt(LOCKED_PORT, { SOFT_PEAK_PASSPHRASE: 'gannets dive' })), 401);
   try {
     const host = `127.0.0.1:${LOCKED_PORT}`;
-    await expect
-      .poll(
-        () =>
-          answer(LOCKED_PORT, 'GET', '/api/due', { host }).then(
-            (r) => r.status,
-            () => 0,
-          ),
-        PATIENT,
-      )
-      .toBe(401);
     const nothing = /^(?:The kitchen’s passphrase is needed\.|)$/;
     for (const path of LOOKALIKES) {
       const got = await answer(LOCKED_PORT, 'GET', path, { host });
@@ -121,21 +127,9 @@ test('with a passphrase nothing of the kitchen is shown without it, and a page o
 });
 
 test('a cook comes in by the passphrase, lets a tablet in by a code, and puts it out again', async ({ browser }) => {
-  const port = storyPort(1);
-  const env = { ...process.env, SOFT_PEAK_PORT: String(port), SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db') };
-  const server: ChildProcess = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
-  const base = `http://127.0.0.1:${port}`;
+  const server = await served(kitchenAt(LOCKED_PORT), 200);
+  const base = `http://127.0.0.1:${LOCKED_PORT}`;
   try {
-    await expect
-      .poll(
-        () =>
-          fetch(`${base}/api/due`).then(
-            (r) => r.status,
-            () => 0,
-          ),
-        PATIENT,
-      )
-      .toBe(200);
     const [bench, tablet] = [await (await browser.newContext({ baseURL: base })).newPage(), await (await browser.newContext({ baseURL: base })).newPage()];
     // Whoever sits at the machine sets the passphrase, and is in.
     await bench.goto('/larder/entry');
@@ -183,27 +177,9 @@ test('a cook comes in by the passphrase, lets a tablet in by a code, and puts it
 });
 
 test('a link to look shows a stranger the day sheet and nothing else, until it is taken back', async ({ browser }) => {
-  const port = storyPort(1);
-  const env = {
-    ...process.env,
-    SOFT_PEAK_PORT: String(port),
-    SOFT_PEAK_PASSPHRASE: 'gannets dive',
-    SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db'),
-  };
-  expect(spawnSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env }).status).toBe(0);
-  const server: ChildProcess = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
-  const base = `http://127.0.0.1:${port}`;
+  const server = await served(seeded(kitchenAt(LOCKED_PORT, { SOFT_PEAK_PASSPHRASE: 'gannets dive' })), 401);
+  const base = `http://127.0.0.1:${LOCKED_PORT}`;
   try {
-    await expect
-      .poll(
-        () =>
-          fetch(`${base}/api/due`).then(
-            (r) => r.status,
-            () => 0,
-          ),
-        PATIENT,
-      )
-      .toBe(401);
     const [bench, stranger] = [await (await browser.newContext({ baseURL: base })).newPage(), await (await browser.newContext({ baseURL: base })).newPage()];
     await bench.goto('/clock/harbour-dinner/list');
     await bench.getByLabel('The kitchen’s passphrase').fill('gannets dive');
@@ -236,23 +212,9 @@ test('a link to look shows a stranger the day sheet and nothing else, until it i
 
 test('told to go, a server with an open stream goes, and says that it ended well; one that is killed does not', async () => {
   const port = storyPort(2);
-  const env = { ...process.env, SOFT_PEAK_PORT: String(port), SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-door-')), 'kitchen.db') };
-  const start = async (): Promise<ChildProcess> => {
-    const server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
-    await expect
-      .poll(
-        () =>
-          answer(port, 'GET', '/api/due', { host: `127.0.0.1:${port}` }).then(
-            (r) => r.status,
-            () => 0,
-          ),
-        PATIENT,
-      )
-      .toBe(200);
-    return server;
-  };
+  const env = kitchenAt(port);
   const ended = (server: ChildProcess): Promise<number | null> => new Promise((done) => server.on('exit', (code) => done(code)));
-  const server = await start();
+  const server = await served(env, 200);
   const stream = request({ host: '127.0.0.1', port, path: '/api/instruments/stream', headers: { host: `127.0.0.1:${port}` } });
   const open = new Promise<void>((go) => stream.on('response', (res) => res.once('data', () => go())));
   stream.on('error', () => undefined);
@@ -268,7 +230,7 @@ test('told to go, a server with an open stream goes, and says that it ended well
     ),
   ).toBe(0);
   // Its server killed under it: the starter says so.
-  const again = await start();
+  const again = await served(env, 200);
   const dies = ended(again);
   const child = spawnSync('pgrep', ['-P', String(again.pid)], { encoding: 'utf8' })
     .stdout.trim()
