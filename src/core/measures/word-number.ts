@@ -1,18 +1,9 @@
 /** Numbers as they are said: 'three quarters of a', 'two and a half', 'half a dozen', 'twenty-four'. */
 import { lookUp } from '../look-up';
 
-const UNITS: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
+/** From one to nine, from ten to nineteen, the tens. */
+export const ONES: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9 };
+export const TEENS: Readonly<Record<string, number>> = {
   ten: 10,
   eleven: 11,
   twelve: 12,
@@ -24,7 +15,8 @@ const UNITS: Readonly<Record<string, number>> = {
   eighteen: 18,
   nineteen: 19,
 };
-const TENS: Readonly<Record<string, number>> = { twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90 };
+export const TENS: Readonly<Record<string, number>> = { twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90 };
+const UNITS: Readonly<Record<string, number>> = { a: 1, an: 1, ...ONES, ...TEENS };
 const PARTS: Readonly<Record<string, number>> = {
   half: 1 / 2,
   halves: 1 / 2,

@@ -1,19 +1,7 @@
+import { ONES, TEENS, TENS } from '../measures/word-number';
+
 /** Degrees as they are said: 'a hundred and fifty', 'one-eighty', 'twenty-five'. */
 
-const ONES: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9 };
-const TEENS: Readonly<Record<string, number>> = {
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  thirteen: 13,
-  fourteen: 14,
-  fifteen: 15,
-  sixteen: 16,
-  seventeen: 17,
-  eighteen: 18,
-  nineteen: 19,
-};
-const TENS: Readonly<Record<string, number>> = { twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90 };
 const VALUES = { ...ONES, ...TEENS, ...TENS };
 
 const any = (words: Readonly<Record<string, number>>): string => Object.keys(words).join('|');
