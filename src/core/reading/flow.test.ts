@@ -45,6 +45,75 @@ describe('a list', () => {
     expect(r.unread).toEqual([]);
     expect(r.doubts.map((d) => d.line)).toEqual([2, 4]);
   });
+  it('is named by what stands at the margin above it, though the larder has a thing of that name', () => {
+    const r = read(
+      'Terrine',
+      '',
+      'Pistachio cream',
+      '  100 g pistachio paste',
+      '  300 g cream',
+      'Meringue',
+      '  60 g egg whites',
+      '  90 g caster sugar',
+      '',
+      'Whip the cream with the paste. Whisk the whites and sugar stiff.',
+    );
+    expect(r.parts.map((p) => p.name)).toEqual(['Pistachio cream', 'Meringue']);
+    expect(r.lines).toHaveLength(4);
+    // Not set in, it is a thing of the list like the others.
+    const flat = read('Terrine', '', '100 g pistachio paste', 'Pistachio cream', '300 g cream', '', 'Whip the cream with the paste.');
+    expect(flat.parts.map((p) => p.name)).not.toContain('Pistachio cream');
+  });
+  it('of a table is parted by the letters of its steps, and by no words that stand there', () => {
+    const table = (a: string, b: string): Reading =>
+      read(
+        'Cups',
+        '',
+        '| Item | Qty | Step |',
+        '|---|---|---|',
+        `| Cream | 300 g | ${a} |`,
+        `| Icing sugar | 30 g | ${a} |`,
+        `| Mascarpone | 200 g | ${b} |`,
+        '',
+        'A: whip soft.',
+        'B: fold into A.',
+      );
+    // As if the cream were named.
+    const named = read(
+      'Cups',
+      '',
+      '300 g cream',
+      '30 g icing sugar',
+      '200 g mascarpone',
+      '',
+      'Whip the cream and sugar soft.',
+      'Fold the mascarpone into the cream.',
+    );
+    expect(bowls(table('A', 'B'))).toEqual(bowls(named));
+    expect(
+      table('whip it', 'fold it')
+        .parts.map((p) => p.name)
+        .join(' '),
+    ).not.toMatch(/whip it|fold it/i);
+    expect(table('whip it', 'fold it').lines.map((l) => l.draft.ingredient?.id)).toEqual(['cream-35', 'icing-sugar-starch', 'mascarpone']);
+    expect(table('whip it', 'fold it').unread).toEqual([]);
+  });
+  it('has no line of the names of its columns', () => {
+    const r = read(
+      'Cream',
+      '',
+      '| | 1 batch | x2 |',
+      '|---|---|---|',
+      '| Cream | 300 g | 600 g |',
+      '| Icing sugar | 30 g | 60 g |',
+      '',
+      'Whip the cream with the sugar.',
+    );
+    expect(r.lines.map((l) => [l.draft.ingredient?.id, l.draft.grams])).toEqual([
+      ['cream-35', 300],
+      ['icing-sugar-starch', 30],
+    ]);
+  });
   it('of berries under a blank row is no part of the cream', () => {
     const r = read(
       'Cream',

@@ -31,7 +31,8 @@ const MOST_OF =
 const NEARLY_ALL = 0.9;
 
 /** A verb that says nothing of what it works on. */
-const NO_OBJECT = /^(?:whip|whisk|beat|mix|combine|stir|blend)(?: (?:well|together|up|all|\w+ly))*(?:,? (?:until|till|to|for|on|by|with an?)\b[^;]*)?[.,;]?$/i;
+const NO_OBJECT =
+  /^(?:whip|whisk|beat|mix|combine|stir|blend)(?: (?:well|together|up|all|soft|stiff|firm|\w+ly))*(?:,? (?:until|till|to|for|on|by|with an?)\b[^;]*)?[.,;]?$/i;
 const WHIPPED_ROLES = new Set<Role>(['cream', 'white', 'yolk', 'egg', 'sugar', 'flavour', 'salt', 'acid', 'cheese', 'milk']);
 const MIXED_ROLES = new Set<Role>([...WHIPPED_ROLES, 'butter', 'cocoa', 'starch', 'sour', 'fruit', 'nut', 'drink', 'liquid']);
 
@@ -57,6 +58,7 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   // 'Fold the crushed berries through, and then the whole ones': what was left of what was divided.
   const whole = /\bthe whole ones\b/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
   if (whole) meant.line(whole[1], c.words.length);
+  ofItsLetter(w, h, meant);
   if (items.length === 0) unsaid(w, h, meant);
   // 'Loosen the paste with some of the cream, then fold through the rest': the rest of that cream.
   const cream = THROUGH_THE_REST.test(h.after)
@@ -103,6 +105,18 @@ function someOfIt(w: Worktop, { c, after }: Heard, meant: Meant): void {
   const grams = of.ingredient ? draftLine(`${said} ${of.ingredient.aliases[0] ?? of.ingredient.name}`, of, w.context).grams : null;
   if (grams !== null && of.grams !== null && grams < of.grams) meant.some(line, c.at, { kind: 'part', share: grams / of.grams, said });
 }
+
+/** 'A: whip soft', 'B: fold into A': of what the list has under that letter. */
+function ofItsLetter(w: Worktop, { c, after }: Heard, meant: Meant): void {
+  const label = w.labels.get(ITS_LETTER.exec(c.text)?.[1] ?? '');
+  const says = meant.items.length === 0 ? NO_OBJECT : INTO_ANOTHER;
+  if (!label || !('under' in label) || !says.test(after.trim()) || meant.items.some((x) => x.kind === 'line')) return;
+  w.lines.forEach((l, i) => {
+    if (w.fresh(i) && l.under === label.under) meant.line(i, c.at, false);
+  });
+}
+const ITS_LETTER = /^([A-H])\s?[:.)–-]\s/;
+const INTO_ANOTHER = /^(?:fold|stir|mix|whisk|beat|pour|tip) (?:(?:it|this|them) )?(?:in|into|onto|through) \S+[.,;]?$/i;
 
 /** All that a list holds under this heading, or what is left of it. */
 function wholeList(w: Worktop, { c, fc, after }: Heard, meant: Meant): void {

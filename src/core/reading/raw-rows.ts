@@ -67,6 +67,8 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
   let at = 0;
   let blank = true;
   let partColumn = -1;
+  /** Whether that column says which step a row is for: then only letters in it head anything. */
+  let bySteps = false;
   let under = '';
   const raws = text.split(/\r\n|\r|\n|\u2028|\u2029/).flatMap(countedInOne);
   for (const [n, raw] of raws.entries()) {
@@ -74,14 +76,24 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
     at = start + raw.length;
     // Cells of a table stand beside each other; a rule between its rows says nothing.
     const table = cellsOf(raw);
-    partColumn = table === null ? -1 : (partColumnOf(table) ?? partColumn);
-    const cell = table?.[partColumn] ?? '';
+    const named = table === null ? -1 : partColumnOf(table);
+    partColumn = named ?? partColumn;
+    if (named !== null) bySteps = STEPS.test(table?.[named] ?? '');
+    const said = table?.[partColumn] ?? '';
+    const letter = LETTER.test(said);
+    const cell = bySteps && !letter ? '' : said;
     // Which step a row is for stands in each of its rows: it heads the first of them.
-    const letter = LETTER.test(cell);
     const heading = letter && cell === under ? '' : cell;
     if (table !== null && cell !== '') under = cell;
-    const cells = table === null ? raw : oneAmount(table.filter((t, i) => t !== '' && i !== partColumn)).join(' ');
-    if (table !== null && /\p{L}/u.test(heading) && partColumnOf(table) === null) {
+    const cells =
+      table === null
+        ? raw
+        : oneAmount(
+            table.flatMap((t, i) =>
+              t === '' || (i === partColumn && (cell !== '' || named !== null)) ? [] : i === partColumn && bySteps && /\p{L}/u.test(t) ? [`(${t})`] : [t],
+            ),
+          ).join(' ');
+    if (table !== null && /\p{L}/u.test(heading) && named === null) {
       out.push({
         text: `${heading}:`,
         start,
@@ -158,6 +170,7 @@ function lettered(rows: readonly RawRow[]): readonly RawRow[] {
 
 /** 'A' in a column that says which step a row is for. */
 const LETTER = /^[A-H]$/;
+const STEPS = /^(?:steps?|stages?|phases?)$/i;
 
 /** '|---|---|' below the names of a table's columns. */
 const TABLE_RULE = /^\|?(?: *:?-{2,}:? *\|)+(?: *:?-{2,}:?)?$/;

@@ -121,7 +121,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     }
     if (TABLE_HEAD.test(text)) {
       mode = 'lines';
-      return push('section');
+      return push('section', 'Ingredients');
     }
     if (i === 0 && isTitle(r, next, listed)) {
       push('title', text.replace(/\s*:{2,}.*$/, '').replace(/[:.]$/, ''));
@@ -332,6 +332,8 @@ function isHeadingRow(r: RawRow, next: RawRow | undefined, mode: Mode, isIngredi
   const short = r.text.split(/\s+/).length <= 6;
   const colon = r.text.endsWith(':') || r.marked;
   if (colon && short) return 'section';
+  // 'Cream 300 g (whip it)': a thing with its measure names nothing, whatever is done with it.
+  if (endsMeasured(r.text.replace(/\s\([^()]*\)$/, ''))) return null;
   const c = clauseOf(r.text);
   const verbal = c.verb !== null && c.at === 0 && !c.verb.weak;
   // 'Mousse' alone above 'Melt the chocolate.': a name, where sentences end in their stops.
