@@ -4,11 +4,14 @@ import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { PDFDocument } from 'pdf-lib';
 import { buildAside } from '../../scripts/prepare.mjs';
+import { logCsv, logJson } from '../core/files/log-files';
 import { writeLarderCsv } from '../core/larder/larder-csv';
+import { listBatches } from '../data/batches';
 import { listCopies } from '../data/copies';
 import type { KitchenDb } from '../data/kitchen-file';
 import { readKitchenFacts, readLarder } from '../data/kitchen-facts';
 import { getIngredient, larderRevisions } from '../data/larder';
+import { readLog } from '../data/log';
 import { plannedService } from '../data/service-plans';
 import { getService, saveService } from '../data/services';
 import { openSampleKitchen } from '../testing/sample-file';
@@ -86,6 +89,13 @@ describe('the second thread', () => {
     await expect(aside.ask('plan', { path: join(folder, 'odd.db'), serviceId: 'x', now: NOW })).rejects.toThrow(/not a database/);
     await expect(asideOf(join(folder, 'not-built.mjs')).ask('larderFile', { path })).rejects.toThrow(/npm run build/);
     expect(await aside.ask('larderFile', { path })).toBe(writeLarderCsv(readLarder(db), larderRevisions(db)));
+  });
+
+  it('writes the log as the first thread would, whole or of one sheet', async () => {
+    expect(await aside.ask('logFile', { path, sheetId: undefined, format: 'csv' })).toBe(logCsv(readLog(db)));
+    const sheetId = listBatches(db)[0]!.sheetId!;
+    expect(await aside.ask('logFile', { path, sheetId, format: 'json' })).toBe(logJson(readLog(db, sheetId)));
+    expect(JSON.parse(await aside.ask('logFile', { path, sheetId: 'nowhere', format: 'json' }))).toMatchObject({ batches: [] });
   });
 
   it('compares a larder’s file with the kitchen, and leaves the writing to the first thread', async () => {

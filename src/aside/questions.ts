@@ -2,6 +2,7 @@ import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { calculate, type CalculatorName } from '../core/calculators';
 import type { LabelGridKey } from '../core/files/label-sizes';
+import { logCsv, logJson } from '../core/files/log-files';
 import { tubLabelPdf } from '../core/files/tub-label-pdf';
 import { readLarderCsv, writeLarderCsv } from '../core/larder/larder-csv';
 import { fail, ok, type Result } from '../core/result';
@@ -10,6 +11,7 @@ import type { KitchenDb } from '../data/kitchen-file';
 import { readLarder } from '../data/kitchen-facts';
 import { batchLabels, serviceLabels } from '../data/labels';
 import { compareLarder, larderRevisions, type Compared } from '../data/larder';
+import { readLog } from '../data/log';
 import { kitchenNamed } from '../data/named-kitchens';
 import * as schema from '../data/schema';
 import { plannedService } from '../data/service-plans';
@@ -83,6 +85,10 @@ export function larderCompared({
 
 /** The kitchen's larder as a CSV file. */
 export const larderFile = ({ path }: { readonly path: string }): string => reading(path, (db) => writeLarderCsv(readLarder(db), larderRevisions(db)));
+
+/** The log as a file, newest batch first. @param sheetId only the batches of this sheet. */
+export const logFile = ({ path, sheetId, format }: { readonly path: string; readonly sheetId: string | undefined; readonly format: 'csv' | 'json' }): string =>
+  (format === 'csv' ? logCsv : logJson)(reading(path, (db) => readLog(db, sheetId)));
 
 /** The whole kitchen as a zip of open files. @param photos the folder of its pictures. */
 export const kitchenZip = ({ path, photos }: { readonly path: string; readonly photos: string }): Uint8Array => reading(path, (db) => kitchenToZip(db, photos));
