@@ -1,5 +1,7 @@
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
+import type { BookDay } from '../core/book/book-day';
+import type { LotTrace } from '../core/book/lots';
 import { calculate, type CalculatorName } from '../core/calculators';
 import type { LabelGridKey } from '../core/files/label-sizes';
 import { logCsv, logJson } from '../core/files/log-files';
@@ -7,6 +9,7 @@ import { tubLabelPdf } from '../core/files/tub-label-pdf';
 import { readLarderCsv, writeLarderCsv } from '../core/larder/larder-csv';
 import { fail, ok, type Result } from '../core/result';
 import type { ServiceAnswer } from '../core/timetable/service-plan';
+import { bookDays, bookOfBatch, tracedLots } from '../data/book';
 import type { KitchenDb } from '../data/kitchen-file';
 import { readLarder } from '../data/kitchen-facts';
 import { batchLabels, serviceLabels } from '../data/labels';
@@ -89,6 +92,26 @@ export const larderFile = ({ path }: { readonly path: string }): string => readi
 /** The log as a file, newest batch first. @param sheetId only the batches of this sheet. */
 export const logFile = ({ path, sheetId, format }: { readonly path: string; readonly sheetId: string | undefined; readonly format: 'csv' | 'json' }): string =>
   (format === 'csv' ? logCsv : logJson)(reading(path, (db) => readLog(db, sheetId)));
+
+/** Pages of the book from one day to another, 'YYYY-MM-DD'. @param now ms since 1970. */
+export const bookPages = ({
+  path,
+  from,
+  to,
+  now,
+}: {
+  readonly path: string;
+  readonly from: string;
+  readonly to: string;
+  readonly now: number;
+}): readonly BookDay[] => reading(path, (db) => bookDays(db, from, to, now));
+
+/** What the book has of one batch; null where there is none. @param now ms since 1970. */
+export const bookOf = ({ path, batchId, now }: { readonly path: string; readonly batchId: string; readonly now: number }): BookDay | null =>
+  reading(path, (db) => bookOfBatch(db, batchId, now));
+
+/** Lots and what was made of them. @param asked part of a lot as it is printed; '' for all. */
+export const lots = ({ path, asked }: { readonly path: string; readonly asked: string }): readonly LotTrace[] => reading(path, (db) => tracedLots(db, asked));
 
 /** The whole kitchen as a zip of open files. @param photos the folder of its pictures. */
 export const kitchenZip = ({ path, photos }: { readonly path: string; readonly photos: string }): Uint8Array => reading(path, (db) => kitchenToZip(db, photos));

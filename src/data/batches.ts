@@ -186,7 +186,7 @@ export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, bas
       const progress = withTimes(before, progressAfter(before, event), now);
       const ended = event.kind === 'finish' ? 'finished' : event.kind === 'abandon' ? 'abandoned' : null;
       if (ended !== null && row.status === 'running')
-        drawStock(tx, takenBy(planOf(tx, id), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));
+        drawStock(tx, id, takenBy(planOf(tx, id), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));
       const saved = tx
         .update(batches)
         .set({

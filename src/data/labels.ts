@@ -59,6 +59,12 @@ function madeBatch(
   return ok({ analysis, kitchen, times: { made, useBy: made + Math.round(MINUTES_AN_HOUR * analysis.keeping.eatByH) } });
 }
 
+/** By when a batch is eaten, minutes since 1970. @returns a fault where its version is gone or it was thrown away. */
+export function eatByOf(db: KitchenDb, batchId: string, now: number): Result<number> {
+  const made = madeBatch(db, batchId, now);
+  return made.ok ? ok(made.value.times.useBy) : made;
+}
+
 /** A label for each vessel of a batch. */
 export function batchLabels(db: KitchenDb, batchId: string, now = Date.now()): Result<readonly TubLabel[]> {
   const made = madeBatch(db, batchId, now);

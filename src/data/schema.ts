@@ -1,4 +1,5 @@
 import { integer, real, sqliteTable, text, uniqueIndex, index } from 'drizzle-orm/sqlite-core';
+import type { BookEntry } from '../core/book/entry';
 import type { Ingredient } from '../core/composition/ingredient';
 import type { Vessel } from '../core/vessel/schema';
 import type { BatchPlan, Progress } from '../core/batch/batch';
@@ -230,7 +231,38 @@ export const stockPacks = sqliteTable(
     sizeG: real('size_g').notNull(),
     leftG: real('left_g').notNull(),
     bestBefore: text('best_before'),
+    /** The maker's lot as it is printed on the pack; '' where it was not written down. */
+    lot: text('lot').notNull().default(''),
     addedAt: integer('added_at').notNull(),
   },
   (t) => [index('stock_packs_by_ingredient').on(t.ingredientId)],
+);
+
+/** What a batch was drawn from when it ended: so a carton is traced to its desserts. */
+export const batchPacks = sqliteTable(
+  'batch_packs',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batches.id),
+    packId: text('pack_id')
+      .notNull()
+      .references(() => stockPacks.id),
+    massG: real('mass_g').notNull(),
+  },
+  (t) => [uniqueIndex('batch_packs_one').on(t.batchId, t.packId), index('batch_packs_by_pack').on(t.packId)],
+);
+
+/** The book: nothing in it is ever changed or taken out; a correction is a row of its own. `subject`: what the entry is about. */
+export const bookEntries = sqliteTable(
+  'book_entries',
+  {
+    id: text('id').primaryKey(),
+    day: text('day').notNull(),
+    at: integer('at').notNull(),
+    subject: text('subject').notNull(),
+    entry: text('entry', { mode: 'json' }).$type<BookEntry>().notNull(),
+  },
+  (t) => [index('book_entries_by_day').on(t.day), index('book_entries_by_subject').on(t.subject)],
 );

@@ -165,14 +165,14 @@ describe('stock', () => {
   });
 
   it('packs are put in, written down and gone when they are empty', () => {
-    putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 1000, bestBefore: null }], NOW);
-    putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 250, bestBefore: '2026-12-01' }], NOW);
+    putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 1000, bestBefore: null, lot: '' }], NOW);
+    putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 250, bestBefore: '2026-12-01', lot: '' }], NOW);
     expect(listStock(db).find((p) => p.id === 'x')).toMatchObject({ leftG: 250, bestBefore: '2026-12-01' });
-    putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 0, bestBefore: null }], NOW);
+    putPacks(db, [{ id: 'x', ingredientId: 'milk', sizeG: 1000, leftG: 0, bestBefore: null, lot: '' }], NOW);
     expect(listStock(db).some((p) => p.id === 'x')).toBe(false);
   });
   it('what was taken of a pack meanwhile does not come back over it', () => {
-    const pack = { id: 'y', ingredientId: 'milk', sizeG: 1000, leftG: 1000, bestBefore: null };
+    const pack = { id: 'y', ingredientId: 'milk', sizeG: 1000, leftG: 1000, bestBefore: null, lot: '' };
     expect(putPacks(db, [pack], NOW, {})).toBe(true);
     expect(putPacks(db, [{ ...pack, leftG: 400 }], NOW, { y: 1000 })).toBe(true);
     // A second screen still shows a full one; with it nothing else is written either.

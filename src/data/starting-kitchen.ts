@@ -33,6 +33,7 @@ export const STARTING_RULES: KitchenRules = {
   scaleStepG: 1,
   standardDrinkG: 10,
   eggRule: 'table',
+  book: { fridgeAtMostC: 5, freezerAtMostC: -18, jobs: [] },
   authority: '',
   waterBoilsC: 100,
   cooling: null,

@@ -34,6 +34,16 @@ export type ColdPlace = Readonly<z.infer<typeof ColdPlaceSchema>>;
 export const ShelfVesselSchema = z.object({ id, vessel: VesselSchema, count: z.number().int().min(0).max(10_000) });
 export type ShelfVessel = Readonly<z.infer<typeof ShelfVesselSchema>>;
 
+/** What the book asks for every day. */
+export const BookRulesSchema = z.object({
+  /** The most that a fridge may read, °C. */
+  fridgeAtMostC: z.number().min(-5).max(20).default(5),
+  /** The most that a freezer may read, °C. */
+  freezerAtMostC: z.number().min(-40).max(0).default(-18),
+  /** What is cleaned and checked, in the kitchen's own words. */
+  jobs: z.array(z.string().trim().min(1).max(120)).max(40).default([]),
+});
+
 /** What holds for every sheet of a kitchen. */
 export const KitchenRulesSchema = z.object({
   kitchenName: z.string().min(1).max(80),
@@ -78,6 +88,7 @@ export const KitchenRulesSchema = z.object({
     .array(OvenSchema)
     .max(10)
     .default([...USUAL_OVENS]),
+  book: BookRulesSchema.default({ fridgeAtMostC: 5, freezerAtMostC: -18, jobs: [] }),
   hobRings: z.number().int().min(0).max(40).default(4),
   /** Of the kitchen's wall clock, by its name; '' for that of the machine that it runs on. */
   zone: z.string().max(60).default(''),

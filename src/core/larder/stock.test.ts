@@ -8,6 +8,7 @@ const pack = (id: string, leftG: number, bestBefore: string | null = null, sizeG
   sizeG,
   leftG,
   bestBefore,
+  lot: '',
 });
 
 it('opened packs go first, then those that end soonest; past their day none', () => {

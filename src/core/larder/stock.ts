@@ -13,6 +13,8 @@ export const StockPackSchema = z.object({
     .string()
     .regex(/^\d{4}-\d{2}-\d{2}$/, 'a day, like 2026-12-01')
     .nullable(),
+  /** The maker's lot as it is printed on it; '' where it was not written down. */
+  lot: z.string().trim().max(60).default(''),
 });
 export type StockPack = Readonly<z.infer<typeof StockPackSchema>>;
 

@@ -526,8 +526,8 @@ it('shopping over all desserts: summed, less what the larder has, eggs balanced'
     dishes,
     kitchen,
     [
-      { id: 'p', ingredientId: 'cream-36', sizeG: 1000, leftG: 600, bestBefore: null },
-      { id: 'q', ingredientId: 'cream-36', sizeG: 1000, leftG: 900, bestBefore: '2026-11-20' },
+      { id: 'p', ingredientId: 'cream-36', sizeG: 1000, leftG: 600, bestBefore: null, lot: '' },
+      { id: 'q', ingredientId: 'cream-36', sizeG: 1000, leftG: 900, bestBefore: '2026-11-20', lot: '' },
     ],
     '2026-11-27',
   ).items.find((i) => i.ingredient.id === 'cream-36')!;

@@ -25,6 +25,7 @@ import type { KitchenDb } from '../kitchen-file';
 import { readKitchenFacts } from '../kitchen-facts';
 import { batches, ingredients, kitchenRules, observations, readings } from '../schema';
 import { createSheet, everySheet } from '../sheets';
+import { SAMPLE_JOBS, sampleBook } from './sample-book';
 import { SAMPLE_INGREDIENTS } from './sample-ingredients';
 import { SAMPLE_SHEETS, type SampleSheet } from './sample-sheets';
 import { seededNumbers } from '../../core/random';
@@ -106,10 +107,10 @@ const CREW: Cook[] = [
 function sampleStock(now: number): StockPack[] {
   const day = (n: number): string => new Date(now + n * 86_400_000).toISOString().slice(0, 10);
   return [
-    { id: 'pack-1', ingredientId: 'cream-36', sizeG: 1000, leftG: 1000, bestBefore: day(6) },
-    { id: 'pack-2', ingredientId: 'cream-36', sizeG: 1000, leftG: 380, bestBefore: day(3) },
-    { id: 'pack-3', ingredientId: 'sugar-caster', sizeG: 1000, leftG: 640, bestBefore: null },
-    { id: 'pack-4', ingredientId: 'mascarpone', sizeG: 500, leftG: 500, bestBefore: day(9) },
+    { id: 'pack-1', ingredientId: 'cream-36', sizeG: 1000, leftG: 1000, bestBefore: day(6), lot: 'L 3291' },
+    { id: 'pack-2', ingredientId: 'cream-36', sizeG: 1000, leftG: 380, bestBefore: day(3), lot: 'L 3284' },
+    { id: 'pack-3', ingredientId: 'sugar-caster', sizeG: 1000, leftG: 640, bestBefore: null, lot: '' },
+    { id: 'pack-4', ingredientId: 'mascarpone', sizeG: 500, leftG: 500, bestBefore: day(9), lot: 'M 77 B' },
   ];
 }
 
@@ -183,7 +184,7 @@ export function seedSampleKitchen(db: KitchenDb, now: number): boolean {
   if (everySheet(db).length > 0) return false;
   const rules = readKitchenFacts(db).rules;
   db.update(kitchenRules)
-    .set({ rules: { ...rules, kitchenName: 'Gannet Quay', crew: CREW } })
+    .set({ rules: { ...rules, kitchenName: 'Gannet Quay', crew: CREW, book: { ...rules.book, jobs: [...SAMPLE_JOBS] } } })
     .where(eq(kitchenRules.id, 1))
     .run();
   for (const i of SAMPLE_INGREDIENTS) db.insert(ingredients).values({ id: i.id, name: i.name, facts: i }).onConflictDoNothing().run();
@@ -200,6 +201,7 @@ export function seedSampleKitchen(db: KitchenDb, now: number): boolean {
   BATCHES.forEach((b, n) => addPastBatch(db, b, n, docs, kitchen, now, random));
   putPacks(db, sampleStock(now), now);
   createService(db, 'harbour-dinner', sampleDinner(now), now);
+  sampleBook(db, now);
   return true;
 }
 

@@ -29,6 +29,7 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
   const [sizeG, setSizeG] = useState<number | null>(null);
   const [count, setCount] = useState(1);
   const [day, setDay] = useState('');
+  const [lot, setLot] = useState('');
   const nameOf = (id: string): string => ingredients.find((i) => i.id === id)?.name ?? 'an ingredient that is gone';
   const chosen = ingredients.find((i) => i.name === wanted) ?? null;
   const put = async (changed: readonly StockPack[]) => {
@@ -54,10 +55,18 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
   const add = async () => {
     if (!chosen) return;
     const done = await put(
-      Array.from({ length: count }, () => ({ id: freshId(), ingredientId: chosen.id, sizeG: size, leftG: size, bestBefore: day === '' ? null : day })),
+      Array.from({ length: count }, () => ({
+        id: freshId(),
+        ingredientId: chosen.id,
+        sizeG: size,
+        leftG: size,
+        bestBefore: day === '' ? null : day,
+        lot: lot.trim(),
+      })),
     );
     if (!done) return;
     setWanted('');
+    setLot('');
     setSizeG(null);
     setCount(1);
   };
@@ -74,7 +83,7 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
     <>
       <form
         aria-label="Put packs in"
-        className="mt-4 grid max-w-[980px] grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-[minmax(0,1fr)_110px_90px_160px_auto]"
+        className="mt-4 grid max-w-[980px] grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-[minmax(0,1fr)_110px_80px_150px_120px_auto]"
         onSubmit={(e) => {
           e.preventDefault();
           void add();
@@ -97,6 +106,10 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
           </label>
           <DayField id="best-before" value={day} onChange={setDay} className="field fig mt-0.5 w-full px-2! font-medium" />
         </div>
+        <label className="block">
+          <span className="block text-[13.5px] text-ink-soft">Lot</span>
+          <input value={lot} maxLength={60} autoComplete="off" onChange={(e) => setLot(e.target.value)} className="field fig mt-0.5 w-full px-2! font-medium" />
+        </label>
         <button type="submit" className="btn btn-act" disabled={!chosen}>
           <Plus size={15} aria-hidden="true" /> Put in
         </button>
@@ -121,7 +134,10 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
                 data-pack={p.id}
                 className="grid grid-cols-[minmax(0,1fr)_auto_32px] items-center gap-x-3 gap-y-1 border-t border-steel py-1.5 sm:grid-cols-[minmax(0,1fr)_180px_170px_32px]"
               >
-                <span className="font-[600]">{nameOf(p.ingredientId)}</span>
+                <span className="font-[600]">
+                  {nameOf(p.ingredientId)}
+                  {p.lot !== '' && <span className="ml-2 text-[14px] font-normal text-ink-soft">lot {p.lot}</span>}
+                </span>
                 <span className={`text-[14px] whitespace-nowrap max-sm:col-start-1 max-sm:row-start-2 ${good ? 'text-ink-soft' : 'text-beet'}`}>
                   {p.bestBefore === null ? 'no day' : good ? `best before ${showDay(p.bestBefore)}` : `past ${showDay(p.bestBefore)}`}
                 </span>

@@ -1,9 +1,11 @@
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import { aside } from '../../../aside/aside';
 import { LABEL_SIZES } from '../../../core/files/label-sizes';
 import { compareOutcome } from '../../../core/batch/readings';
 import { getBatch } from '../../../data/batches';
 import { batchLabels } from '../../../data/labels';
+import { dataFilePath } from '../../../data/data-file-path';
 import { listObservations } from '../../../data/observations';
 import { listTemperatures } from '../../../data/temperatures';
 import { openedKitchen } from '../../../data/kitchen';
@@ -12,7 +14,9 @@ import { getSheet, getSheetVersion } from '../../../data/sheets';
 import { ClockTime } from '../../../ui/clock-time';
 import { Frame } from '../../../ui/frame';
 import { TrackRuler } from '../../../ui/track';
+import { requestTime } from '../../request-time';
 import { comparisonTrack, forecastWords, landed, outcomeWords } from '../outcome-words';
+import { InTheBook } from './in-the-book';
 import { LateReadings } from './late-readings';
 import { SeenLater } from './seen-later';
 import { TemperaturesOf } from './temperatures-of';
@@ -28,6 +32,7 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
   const place = readKitchenFacts(db).places.find((p) => p.id === batch.progress.placeId)?.name ?? null;
   const labels = batch.status === 'abandoned' ? null : batchLabels(db, batchId);
   const label = labels?.ok ? labels.value[0] : undefined;
+  const book = await aside().ask('bookOf', { path: dataFilePath(), batchId, now: await requestTime() });
   const rows = compareOutcome(batch.plan.forecast, batch.readings);
   return (
     <Frame
@@ -73,6 +78,7 @@ export default async function BatchPage({ params }: { readonly params: Promise<{
             <h2 className="mb-2 text-[17px]">Seen later</h2>
             <SeenLater batchId={batch.id} endedAt={batch.endedAt} seen={listObservations(db, batch.id)} drink={batch.plan.forecast.drinkG} />
           </section>
+          <InTheBook rows={book?.rows ?? []} day={book?.day ?? ''} />
           <TemperaturesOf samples={listTemperatures(db, batch.id)} steps={batch.plan.steps} />
         </section>
         <section aria-label="Made from">

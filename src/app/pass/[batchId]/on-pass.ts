@@ -1,3 +1,4 @@
+import type { KitchenRules } from '../../../core/kitchen/schema';
 import { createContext, useContext } from 'react';
 import type { BatchPlan } from '../../../core/batch/batch';
 import type { BatchClient, ClientState } from '../../../ui/batch/batch-client';
@@ -25,6 +26,8 @@ export interface OnPass {
   /** Smallest step of the kitchen's scale, g. */
   readonly scaleStepG: number;
   readonly waterBoilsC: number;
+  /** The kitchen's own cooling rule; null where it goes by the usual one. */
+  readonly cooling: KitchenRules['cooling'];
   readonly fridgeC: number;
   readonly ahead: AheadOfStep;
   readonly judged: JudgedSteps;

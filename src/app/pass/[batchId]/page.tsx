@@ -66,6 +66,7 @@ export default async function BatchOnPass({ params }: { readonly params: Promise
       places={places.map((p) => ({ id: p.id, name: p.name }))}
       scaleStepG={rules.scaleStepG}
       waterBoilsC={rules.waterBoilsC}
+      cooling={rules.cooling}
       fridgeC={rules.fridgeC}
       {...mindedSteps(db, batch, facts)}
     />

@@ -7,6 +7,7 @@ import { ArrowLeft, ArrowRight, Check } from 'lucide-react';
 import { isRunning, MISE, stepAfter, timerOf, whileItRests, type BatchPlan, type PlanStep } from '../../../core/batch/batch';
 import { sheetStepKey } from '../../../core/batch/bowlfuls';
 import { inSentence, plainNumber, showFactor, withUnit } from '../../../core/figure';
+import type { KitchenRules } from '../../../core/kitchen/schema';
 import { allowSound } from '../../../ui/batch/call-sound';
 import { Select } from '../../../ui/kit/select';
 import { OthersHere } from '../../../ui/others-here';
@@ -37,6 +38,7 @@ interface PassDeskProps {
   readonly places: readonly { readonly id: string; readonly name: string }[];
   readonly scaleStepG: number;
   readonly waterBoilsC: number;
+  readonly cooling: KitchenRules['cooling'];
   readonly fridgeC: number;
   readonly ahead: AheadOfStep;
   readonly judged: JudgedSteps;
@@ -46,7 +48,7 @@ const nobody = (): string => '';
 const never = () => () => undefined;
 
 /** Pass: one step fills the screen. */
-export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places, scaleStepG, waterBoilsC, fridgeC, ahead, judged }: PassDeskProps) {
+export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places, scaleStepG, waterBoilsC, cooling, fridgeC, ahead, judged }: PassDeskProps) {
   const router = useRouter();
   const [client] = useState(() => makeBatchClient(batch));
   const [temperatures] = useState(() => makeTemperatureLog(batch.id, samples, asOf));
@@ -130,6 +132,7 @@ export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places,
     temperatures,
     scaleStepG,
     waterBoilsC,
+    cooling,
     fridgeC,
     ahead,
     judged,

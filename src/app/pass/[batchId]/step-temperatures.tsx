@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useSyncExternalStore } from 'react';
 import { plainNumber, showHours, withUnit } from '../../../core/figure';
-import { COOLING_RULES, coolingVerdict } from '../../../core/heat/cooling';
+import { coolingRulesOf, coolingVerdict, type CoolingRule } from '../../../core/heat/cooling';
 import { EGG_KIND_NAMES, eggVerdict, REFERENCE_MIN, type Reading } from '../../../core/heat/lethality';
 import { sugarPctAtBoil } from '../../../core/heat/syrup';
 import { readDegrees } from '../../../core/measures/read-degrees';
@@ -19,7 +19,7 @@ const minutes = (min: number): string => (min < 90 ? withUnit(plainNumber(min, m
 
 /** A step's temperatures: typed or logged from a probe, drawn, and held against what they are for. */
 export function StepTemperatures({ step }: { readonly step: PlanStep }) {
-  const { batchId, temperatures, waterBoilsC } = useOnPass();
+  const { batchId, temperatures, waterBoilsC, cooling } = useOnPass();
   const state = useSyncExternalStore(temperatures.subscribe, temperatures.get, temperatures.get);
   const feed = useInstruments(true);
   const probes = devicesOf(feed, 'probe');
@@ -84,7 +84,7 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
           ‘{text}’ is no temperature: write degrees Celsius, like 71.
         </p>
       )}
-      <Verdict step={step} curve={curve} waterBoilsC={waterBoilsC} />
+      <Verdict step={step} curve={curve} waterBoilsC={waterBoilsC} rule={coolingRulesOf(cooling)[0]!} />
       {curve.length > 1 && (
         <div className="mt-3 h-52 rounded-s bg-paper p-2">
           <LineChart
@@ -113,7 +113,17 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
 }
 
 /** What the temperatures so far say: 'reaches' or 'does not', 'met' or 'late'; never 'safe'. */
-function Verdict({ step, curve, waterBoilsC }: { readonly step: PlanStep; readonly curve: readonly Reading[]; readonly waterBoilsC: number }) {
+function Verdict({
+  step,
+  curve,
+  waterBoilsC,
+  rule,
+}: {
+  readonly step: PlanStep;
+  readonly curve: readonly Reading[];
+  readonly waterBoilsC: number;
+  readonly rule: CoolingRule;
+}) {
   const last = curve.at(-1);
   const { heat } = step;
   if (!heat) return null;
@@ -121,7 +131,7 @@ function Verdict({ step, curve, waterBoilsC }: { readonly step: PlanStep; readon
   if (!last) {
     const asks = {
       egg: 'Readings show whether the egg reaches the usual figure.',
-      cooling: `The usual rule: ${COOLING_RULES[0]!.name}. Follow your local food code.`,
+      cooling: `${rule.key === 'own' ? 'Held against ' : 'The usual rule: '}${rule.name}. Follow your local food code.`,
       syrup: 'The boiling point says how strong the syrup is.',
       reach: step.tempC === null ? '' : `To reach: ${degrees(step.tempC)}.`,
     };
@@ -154,14 +164,14 @@ function Verdict({ step, curve, waterBoilsC }: { readonly step: PlanStep; readon
     );
   }
   if (heat.use === 'cooling') {
-    const verdict = coolingVerdict(curve, COOLING_RULES[0]!);
+    const verdict = coolingVerdict(curve, rule);
     if (!verdict.ok) return <p className={line}>{verdict.fault.says}</p>;
     return (
       <ul
         className={line}
         data-verdict={verdict.value.stages.some((s) => s.state === 'late') ? 'late' : verdict.value.stages.every((s) => s.state === 'met') ? 'met' : 'running'}
       >
-        {verdict.value.startMin === null && <li>The rule’s clock starts as it falls through {degrees(COOLING_RULES[0]!.fromC)}.</li>}
+        {verdict.value.startMin === null && <li>The rule’s clock starts as it falls through {degrees(rule.fromC)}.</li>}
         {verdict.value.startMin !== null &&
           verdict.value.stages.map((s) => (
             <li key={s.toC}>
@@ -170,12 +180,12 @@ function Verdict({ step, curve, waterBoilsC }: { readonly step: PlanStep; readon
                 {s.state === 'met'
                   ? `there after ${minutes(s.tookMin!)}`
                   : s.state === 'late'
-                    ? 'too late by the usual rule'
+                    ? 'too late by this rule'
                     : `${minutes(Math.max(0, s.withinMin - (last[0] - verdict.value.startMin!)))} left`}
               </b>
             </li>
           ))}
-        <li className="text-[16px] text-cocoa-soft">A usual rule, not the law: follow your local food code and a qualified person’s advice.</li>
+        <li className="text-[16px] text-cocoa-soft">A kitchen’s rule, not the law: follow your local food code and a qualified person’s advice.</li>
       </ul>
     );
   }
