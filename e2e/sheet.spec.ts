@@ -192,6 +192,18 @@ test('the larder: found in spite of spelling, entered from a carton, used, sent 
   await expect(page.getByRole('status').filter({ hasText: 'row read' })).toContainText('row 3 (broken)');
 });
 
+test('what was changed in the kitchen is there when the page is left at once', async ({ page }) => {
+  await page.goto('/larder/kitchen');
+  await alive(page);
+  await page.getByLabel('Whose food rules it follows').fill('the harbour authority');
+  await page.goto('/log/book');
+  // It is sent while the page goes, beside what the next one asks for.
+  await expect(async () => {
+    await page.reload();
+    await expect(page.getByText('follow the harbour authority')).toBeVisible({ timeout: 2000 });
+  }).toPass();
+});
+
 test('the kitchen’s cups change every sheet; two tabs of the kitchen do not overwrite each other', async ({ page, context }) => {
   const id = await newSheet(page, 'In cups', '1 cup cream 36 %');
   await expect(page.locator('[data-line="1"]')).toContainText('239\u00a0g');
@@ -203,7 +215,11 @@ test('the kitchen’s cups change every sheet; two tabs of the kitchen do not ov
   await choose(page.getByLabel('Cups and spoons'), 'metric');
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('saved');
   await other.getByLabel('Room', { exact: true }).first().fill('25');
-  await expect(other.getByRole('status', { name: 'Saving' })).toContainText('Another screen changed the kitchen');
+  await expect(other.getByRole('status', { name: 'Saving' })).toContainText('another screen has changed the kitchen');
+  // It asks which of the two counts; here the other one.
+  await other.getByRole('button', { name: 'Take the other screen’s' }).click();
+  await expect(other.getByRole('status', { name: 'Saving' })).toHaveText('saved');
+  await expect(other.getByLabel('Room', { exact: true }).first()).toHaveValue('20');
   await page.goto(`/sheet/${id}/bench`);
   await expect(page.locator('[data-line="1"]')).toContainText('252\u00a0g');
   await page.goto('/larder/kitchen');

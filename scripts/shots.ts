@@ -52,17 +52,6 @@ const settled = (page: Page) => Promise.race([page.waitForLoadState('networkidle
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/' },
   { name: 'bench', path: '/sheet/barley-tiramisu/bench' },
-  {
-    name: 'bench-working',
-    path: '/sheet/bay-leaf-chantilly/bench',
-    before: async (p) => {
-      await p.getByRole('button', { name: /^Air at/ }).click();
-      await p
-        .getByRole('dialog', { name: /^Working of/ })
-        .getByRole('table')
-        .waitFor();
-    },
-  },
   { name: 'figures', path: '/sheet/honey-semifreddo/figures' },
   {
     name: 'solve',
@@ -112,6 +101,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'clock', path: '/clock/harbour-dinner', before: (p) => p.waitForTimeout(1500) },
   { name: 'clock-list', path: '/clock/harbour-dinner/list', before: (p) => p.waitForTimeout(1500) },
   { name: 'log', path: '/log' },
+  { name: 'book', path: '/log/book' },
   {
     name: 'mend',
     path: '/mend?sheet=bay-leaf-chantilly&sign=grains',

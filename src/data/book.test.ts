@@ -6,6 +6,7 @@ import { batchPlan } from '../core/batch/make-batch';
 import type { BookRow } from '../core/book/book-day';
 import type { NewEntry, Written } from '../core/book/entry';
 import { kitchenOf } from '../core/kitchen/kitchen';
+import { fullMoment } from '../core/timetable/clock-words';
 import { nextDay } from '../core/timetable/zone';
 import { openSampleKitchen } from '../testing/sample-file';
 import { getBatch, recordEvent, startBatch } from './batches';
@@ -105,14 +106,14 @@ describe('the book of a kitchen', () => {
     finish('made-1');
     expect(row('lot made-1 cream-36')).toMatchObject({ state: 'told', says: expect.stringContaining('L 3284') as string, written: null });
     const of = (lot: string) => tracedLots(db, lot).flatMap((t) => t.desserts.map((d) => d.batchId));
-    expect(of('L3284')).toEqual(['made-1', 'sample-10']);
+    expect(of('L3284')).toEqual(['made-1', 'sample-10', 'sample-9', 'sample-8']);
     const made = bookOfBatch(db, 'made-1', NOW + HOUR)!;
     expect(made.rows.map((r) => r.key)).toContain('lot made-1 cream-36');
     expect(made.rows.every((r) => r.batchId === 'made-1')).toBe(true);
     expect(bookOfBatch(db, 'nothing', NOW)).toBeNull();
     // What was on the carton after all.
     addToBook(db, fresh({ kind: 'lot', batchId: 'made-1', ingredientId: 'cream-36', lot: 'K 1', bestBefore: null }), NOW + HOUR);
-    expect(of('L3284')).toEqual(['sample-10']);
+    expect(of('L3284')).toEqual(['sample-10', 'sample-9', 'sample-8']);
     expect(of('k1')).toEqual(['made-1']);
   });
   it('misses the lot of what came from no pack', () => {
@@ -133,7 +134,9 @@ describe('the book of a kitchen', () => {
     finish('made-1');
     const held = row('ended made-1')!;
     expect(held.state).toBe('open');
-    const lastDay = /eat by (\d{4}-\d\d-\d\d)/.exec(held.asks)?.[1] ?? today();
+    const lastDay = nextDay(today(), 3);
+    // Three days, as the usual rule has it.
+    expect(held.asks).toBe(`eat by ${fullMoment((NOW + 73 * HOUR) / 60_000, Intl.DateTimeFormat().resolvedOptions().timeZone, NOW / 60_000)}`);
     expect(row('ended made-1', lastDay, NOW + 96 * HOUR)!.state).toBe('missing');
     addToBook(db, fresh({ kind: 'ended', batchId: 'made-1', how: 'served' }, { day: nextDay(today()) }), NOW + 24 * HOUR);
     expect(row('ended made-1', nextDay(today()), NOW + 96 * HOUR)).toMatchObject({ state: 'told', says: expect.stringMatching(/served$/) as string });

@@ -31,7 +31,9 @@ afterEach(() => {
 
 const TABLES = [
   'batch_events',
+  'batch_packs',
   'batches',
+  'book_entries',
   'cold_places',
   'ingredients',
   'kitchen_rules',

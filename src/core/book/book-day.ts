@@ -1,7 +1,7 @@
 import { plainNumber, withUnit } from '../figure';
 import { isFreezer } from '../kitchen/place';
 import type { ColdPlace } from '../kitchen/schema';
-import { clockOf } from '../timetable/clock-words';
+import { clockOf, fullMoment } from '../timetable/clock-words';
 import { showDay } from '../timetable/typed-moment';
 import { localTime, minuteOf } from '../timetable/zone';
 import { SLOTS, standing, subjectOf, takenBack, type BookEntry, type Slot, type Standing, type Written } from './entry';
@@ -71,10 +71,11 @@ export function bookDay(f: BookFacts): BookDay {
   const bySubject = new Map(stands.map((s) => [subjectOf(s.entry), s]));
   const of = (subject: string): Standing | null => bySubject.get(subject) ?? null;
   const today = (subject: string): Standing | null => of(`${f.day} ${subject}`);
+  const begun = f.batches.filter((b) => localTime(Math.floor(b.startedAt / MINUTE_MS), f.zone).slice(0, 10) === f.day);
   const rows = [
     ...f.places.filter((p) => p.kind !== 'counter').flatMap((p) => SLOTS.map((slot) => placeRow(f, p, slot, today(`place ${p.id} ${slot}`)))),
-    ...f.batches.flatMap((b) => heatRows(f, b)),
-    ...f.batches.flatMap((b) => b.lots.map((use) => lotRow(b, use, of(`lot ${b.id} ${use.ingredientId}`)))),
+    ...begun.flatMap((b) => heatRows(f, b)),
+    ...begun.flatMap((b) => b.lots.map((use) => lotRow(b, use, of(`lot ${b.id} ${use.ingredientId}`)))),
     ...f.batches.flatMap((b) => holdRow(f, b, of(`ended ${b.id}`))),
     ...f.servings.map((s) => servingRow(f, s)),
     ...cleaningRows(f, ofDay, today),
@@ -119,8 +120,6 @@ function placeRow(f: BookFacts, place: ColdPlace, slot: Slot, written: Standing 
 }
 
 function heatRows(f: BookFacts, b: BookBatch): readonly Row[] {
-  const startedHere = localTime(Math.floor(b.startedAt / MINUTE_MS), f.zone).slice(0, 10) === f.day;
-  if (!startedHere) return [];
   return b.steps.flatMap((step): Row[] => {
     const { heat } = step;
     if (heat?.use !== 'egg' && heat?.use !== 'cooling') return [];
@@ -167,8 +166,7 @@ function holdRow(f: BookFacts, b: BookBatch, written: Standing | null): readonly
   if (b.endedAt === null) return [];
   const moment = (ms: number): string => {
     const minute = Math.floor(ms / MINUTE_MS);
-    const local = localTime(minute, f.zone);
-    return local.slice(0, 10) === f.day ? clockOf(minute, f.zone) : local.replace('T', ' ');
+    return localTime(minute, f.zone).slice(0, 10) === f.day ? clockOf(minute, f.zone) : fullMoment(minute, f.zone, f.now);
   };
   const made = `made ${moment(b.endedAt)}`;
   const how = written?.entry.says.kind === 'ended' ? written.entry.says.how : b.discarded ? 'thrown away' : null;
@@ -242,8 +240,8 @@ function remarkRow(written: Standing): readonly Row[] {
 
 /** Who wrote it and when, by the kitchen's clock: 'Early, 06:12'. With its day where that is another than the page's. */
 export function writtenBy(e: Pick<BookEntry, 'by' | 'at' | 'day'>, zone: string): string {
-  const local = localTime(Math.floor(e.at / MINUTE_MS), zone);
-  return `${e.by}, ${local.slice(0, 10) === e.day ? local.slice(11) : local.replace('T', ' ')}`;
+  const minute = Math.floor(e.at / MINUTE_MS);
+  return `${e.by}, ${localTime(minute, zone).slice(0, 10) === e.day ? clockOf(minute, zone) : fullMoment(minute, zone, minuteOf(`${e.day}T12:00`, zone))}`;
 }
 
 /** What an entry said, in a few words, as it stands behind its correction. */

@@ -317,7 +317,7 @@ describe('a day of the book', () => {
   });
   it('has what was made, by when it is eaten, and misses what became of it once that is past', () => {
     const f = facts({ batches: [batch()] });
-    expect(row(f, 'ended b1')).toMatchObject({ state: 'open', says: 'made 11:00', asks: 'eat by 2026-11-30 11:00' });
+    expect(row(f, 'ended b1')).toMatchObject({ state: 'open', says: 'made 11:00', asks: 'eat by Mon 30.11. 11:00' });
     expect(row({ ...f, now: at(11, 1, 30) }, 'ended b1').state).toBe('missing');
     expect(row({ ...f, now: at(11, 1, 30), entries: [entry({ kind: 'ended', batchId: 'b1', how: 'thrown away' })] }, 'ended b1')).toMatchObject({
       state: 'told',
@@ -394,7 +394,7 @@ describe('a day of the book', () => {
   });
   it('says who wrote it by the kitchen’s clock, with the day where that is another', () => {
     expect(writtenBy(entry(place(4), { at: at(6, 12) * MS }), ZONE)).toBe('Early cook, 06:12');
-    expect(writtenBy(entry(place(4), { at: at(6, 12, 29) * MS }), ZONE)).toBe('Early cook, 2026-11-29 06:12');
+    expect(writtenBy(entry(place(4), { at: at(6, 12, 29) * MS }), ZONE)).toBe('Early cook, Sun 29.11. 06:12');
   });
 });
 
@@ -451,6 +451,16 @@ describe('lots', () => {
     expect(traceLots(batches, [], 'L3291')).toHaveLength(1);
     expect(traceLots(batches, [], '29').flatMap((t) => t.desserts.map((d) => d.batchId))).toEqual(['b2', 'b1']);
     expect(traceLots(batches, [], '77')).toEqual([]);
+  });
+  it('written without their day are of the only delivery that has them, and stand alone where there are two', () => {
+    const bare = { ...used('b2', 'L 3291', 2), lots: [{ ingredientId: 'cream-36', name: 'Cream 36 %', packs: [{ lot: 'l3291', bestBefore: null }] }] };
+    expect(traceLots([used('b1', 'L 3291', 1), bare], []).map((t) => [t.bestBefore, t.desserts.map((d) => d.batchId)])).toEqual([['2026-12-04', ['b2', 'b1']]]);
+    const second = {
+      ...used('b3', 'L 3291', 3),
+      lots: [{ ingredientId: 'cream-36', name: 'Cream 36 %', packs: [{ lot: 'L 3291', bestBefore: '2026-12-09' }] }],
+    };
+    expect(traceLots([used('b1', 'L 3291', 1), bare, second], []).map((t) => t.desserts.map((d) => d.batchId))).toEqual([['b3'], ['b2'], ['b1']]);
+    expect(traceLots([bare], [])).toHaveLength(1);
   });
   it('of another best-before day are another delivery', () => {
     const other = {

@@ -39,5 +39,19 @@ export function traceLots(
         found.set(key, { ...before, desserts: [...before.desserts, { batchId: b.id, name: b.name, startedAt: b.startedAt, by: hand?.by ?? null }] });
       }
     }
-  return [...found.values()].filter((t) => same(t.lot).includes(same(asked)));
+  return dated([...found.values()]).filter((t) => same(t.lot).includes(same(asked)));
+}
+
+/** A lot that was written without its day is that of the only delivery that has it. */
+function dated(all: readonly LotTrace[]): readonly LotTrace[] {
+  const homeOf = (t: LotTrace): LotTrace | null => {
+    const of = all.filter((x) => x.bestBefore !== null && x.ingredientId === t.ingredientId && same(x.lot) === same(t.lot));
+    return t.bestBefore === null && of.length === 1 ? of[0]! : null;
+  };
+  return all
+    .filter((t) => homeOf(t) === null)
+    .map((t) => ({
+      ...t,
+      desserts: [t, ...all.filter((x) => homeOf(x) === t)].flatMap((x) => x.desserts).toSorted((a, b) => b.startedAt - a.startedAt),
+    }));
 }

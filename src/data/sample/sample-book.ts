@@ -16,6 +16,12 @@ const YESTERDAY: readonly (readonly [placeId: string, slot: Slot, c: number])[] 
   ['chest', 'evening', -19],
 ];
 
+const BY_HAND: readonly (readonly [batchId: string, ingredientId: string, lot: string])[] = [
+  ['sample-9', 'mascarpone', 'M 75 C'],
+  ['sample-9', 'cream-36', 'L 3284'],
+  ['sample-9', 'brown-butter', 'own, 26 Nov'],
+];
+
 /** Yesterday written and signed, with a reading outside of its rule and one that was corrected; this morning begun. */
 export function sampleBook(db: KitchenDb, now: number): void {
   const today = kitchenDay(db, now);
@@ -36,6 +42,11 @@ export function sampleBook(db: KitchenDb, now: number): void {
   const wrong = write(today, 'Early cook', { kind: 'place', placeId: 'under-counter', slot: 'morning', c: 13 });
   write(today, 'Early cook', { kind: 'place', placeId: 'under-counter', slot: 'morning', c: 3 }, wrong);
   write(today, 'Early cook', { kind: 'cleaned', job: SAMPLE_JOBS[0]! });
-  // The last chantilly came out of the opened carton.
-  db.insert(batchPacks).values({ batchId: 'sample-10', packId: 'pack-2', massG: 620 }).run();
+  for (const [batchId, ingredientId, lot] of BY_HAND) write(today, 'Early cook', { kind: 'lot', batchId, ingredientId, lot, bestBefore: null });
+  // The last chantilly and the one before it came out of the opened carton.
+  for (const [batchId, massG] of [
+    ['sample-8', 300],
+    ['sample-10', 320],
+  ] as const)
+    db.insert(batchPacks).values({ batchId, packId: 'pack-2', massG }).run();
 }

@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { ColdPlaceSchema, KitchenRulesSchema, MixerSchema, ShelfVesselSchema } from '../../../core/kitchen/schema';
 import { saveThings } from '../../../data/kitchen-things';
-import { readBody, refuse, withKitchen } from '../answers';
+import { readBody, withKitchen } from '../answers';
 
 export const dynamic = 'force-dynamic';
 
@@ -23,7 +23,7 @@ export async function PUT(request: Request) {
   return withKitchen((db) => {
     const outcome = saveThings(db, body.value.things, body.value.baseRevision);
     return outcome.kind === 'conflict'
-      ? refuse(409, 'Another screen changed the kitchen meanwhile: reload this page, then change it.')
+      ? NextResponse.json({ kind: 'refused', says: 'Another screen changed the kitchen meanwhile.', revision: outcome.revision }, { status: 409 })
       : NextResponse.json(outcome);
   });
 }

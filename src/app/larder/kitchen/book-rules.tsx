@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { KitchenRules } from '../../../core/kitchen/schema';
 import { QuantityField } from '../../../ui/quantity-field';
 
@@ -11,10 +11,15 @@ const LONGEST_JOB = 120;
 /** What the book asks for every day: how warm a place may be, and what is cleaned and checked, a row each. */
 export function BookRules({ book, onChange }: { readonly book: Book; readonly onChange: (book: Book) => void }) {
   const [draft, setDraft] = useState<string | null>(null);
+  const section = useRef<HTMLElement>(null);
+  // The router opens a page at its top, whatever its address says.
+  useEffect(() => {
+    if (location.hash === '#book') section.current?.scrollIntoView();
+  }, []);
   const jobs = (text: string): string[] =>
     [...new Set(text.split('\n').map((t) => t.trim().slice(0, LONGEST_JOB)))].filter((t) => t !== '').slice(0, MOST_JOBS);
   return (
-    <section id="book" aria-label="The book" className="mt-7 scroll-mt-16">
+    <section ref={section} id="book" aria-label="The book" className="mt-7 scroll-mt-16">
       <h2 className="pb-1 text-[17px]">What the book asks for</h2>
       <div className="grid grid-cols-2 items-start gap-x-4 gap-y-3 border-t border-steel-light pt-2 sm:grid-cols-4">
         <QuantityField

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Plus, X } from 'lucide-react';
 import { plainNumber } from '../../../core/figure';
 import { MIXER_KINDS } from '../../../core/foam/kinds';
@@ -19,48 +19,12 @@ import { BookRules } from './book-rules';
 import { GlassForm } from './glass-form';
 import { NameInput } from './name-input';
 import { Rules } from './rules';
-
-const SAVE_AFTER_MS = 600;
-
-/** Saves what was changed a moment after the last change; says what is true now. */
-function useThings(first: KitchenThings, revision: number) {
-  const [things, setThings] = useState(first);
-  const [says, setSays] = useState<{ text: string; wrong: boolean }>({ text: 'saved', wrong: false });
-  const known = useRef({ revision, saved: first });
-  useEffect(() => {
-    if (things === known.current.saved) return;
-    const timer = setTimeout(() => {
-      void (async () => {
-        try {
-          const response = await fetch('/api/kitchen', {
-            method: 'PUT',
-            headers: { 'content-type': 'application/json' },
-            body: JSON.stringify({ things, baseRevision: known.current.revision }),
-          });
-          const body = (await response.json()) as { revision?: number; says?: string };
-          if (!response.ok || body.revision === undefined) throw new Error(body.says ?? 'The server could not save it.');
-          known.current = { revision: body.revision, saved: things };
-          setSays({ text: 'saved', wrong: false });
-        } catch (error) {
-          setSays({
-            text: error instanceof TypeError ? 'not saved: the server does not answer; the next change tries again' : `not saved: ${(error as Error).message}`,
-            wrong: true,
-          });
-        }
-      })();
-    }, SAVE_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [things]);
-  const change = (next: Partial<KitchenThings>) => {
-    setThings((t) => ({ ...t, ...next }));
-    setSays({ text: 'saving…', wrong: false });
-  };
-  return { things, change, says };
-}
+import { useThings } from './use-things';
 
 /** Vessels, mixers, cold places, rules and preferred ways, each changed in place. */
 export function KitchenDesk({ things: first, revision }: { readonly things: KitchenThings; readonly revision: number }) {
-  const { things, change, says } = useThings(first, revision);
+  const { state, change, keepMine, letGo } = useThings(first, revision);
+  const { things } = state;
   const { vessels, mixers, places, rules } = things;
   const setRules = (next: Partial<KitchenRules>) => change({ rules: { ...rules, ...next } });
   // The browser's own list, once the page is alive: the server's may be another.
@@ -68,9 +32,19 @@ export function KitchenDesk({ things: first, revision }: { readonly things: Kitc
   const zones = alive ? Intl.supportedValuesOf('timeZone') : [rules.zone].filter(Boolean);
   return (
     <>
-      <p role="status" aria-label="Saving" className={`mt-2 text-[14px] ${says.wrong ? 'text-beet' : 'text-ink-soft'}`}>
-        {says.text}
+      <p role="status" aria-label="Saving" className={`mt-2 text-[14px] ${state.wrong ? 'text-beet' : 'text-ink-soft'}`}>
+        {state.says}
       </p>
+      {state.clash && (
+        <p className="flex flex-wrap items-center gap-2 pt-1">
+          <button type="button" className="btn" onClick={keepMine}>
+            Keep what is here
+          </button>
+          <button type="button" className="btn" onClick={letGo}>
+            Take the other screen’s
+          </button>
+        </p>
+      )}
       <Rules rules={rules} onChange={setRules} />
       <Section
         title="Vessels"

@@ -136,7 +136,7 @@ export function StockDesk({ first, ingredients, today }: StockDeskProps) {
               >
                 <span className="font-[600]">
                   {nameOf(p.ingredientId)}
-                  {p.lot !== '' && <span className="ml-2 text-[14px] font-normal text-ink-soft">lot {p.lot}</span>}
+                  {p.lot !== '' && <span className="ml-2 text-[14px] font-normal whitespace-nowrap text-ink-soft">lot {p.lot}</span>}
                 </span>
                 <span className={`text-[14px] whitespace-nowrap max-sm:col-start-1 max-sm:row-start-2 ${good ? 'text-ink-soft' : 'text-beet'}`}>
                   {p.bestBefore === null ? 'no day' : good ? `best before ${showDay(p.bestBefore)}` : `past ${showDay(p.bestBefore)}`}

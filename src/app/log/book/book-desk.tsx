@@ -51,7 +51,7 @@ export function BookDesk({ page, today, zone, cooks, authority }: BookDeskProps)
           <button type="button" className="btn px-2!" aria-label="The day before" onClick={() => go(nextDay(page.day, -1))}>
             <ChevronLeft size={18} aria-hidden="true" />
           </button>
-          <span className="w-40">
+          <span className="w-48">
             <DayField label="Day of the book" value={page.day} onChange={(d) => d !== '' && go(d)} className="field fig w-full font-medium" />
           </span>
           <button type="button" className="btn px-2!" aria-label="The next day" disabled={page.day >= today} onClick={() => go(nextDay(page.day))}>

@@ -16,7 +16,7 @@ const STATE: Readonly<Record<RowState, { readonly word: string; readonly look: s
   out: { word: 'outside', look: 'text-beet', sign: '▲' },
   missing: { word: 'missing', look: 'text-beet', sign: '○' },
   open: { word: 'to come', look: 'text-ink-soft', sign: '·' },
-  told: { word: 'told', look: 'text-ink-soft', sign: '–' },
+  told: { word: 'noted', look: 'text-ink-soft', sign: '–' },
 };
 
 interface BookRowProps {
@@ -33,7 +33,8 @@ export function BookRow({ row, zone, going, say }: BookRowProps) {
   const [correcting, setCorrecting] = useState(false);
   const state = STATE[row.state];
   const { written, asksFor } = row;
-  const writes = asksFor !== null && asksFor.kind !== 'remark' && (written === null || correcting) && !going;
+  const fromLog = written === null && row.says !== '' && asksFor?.kind === 'lot';
+  const writes = asksFor !== null && asksFor.kind !== 'remark' && ((written === null && !fromLog) || correcting) && !going;
   const write: Say = (says) => {
     say?.(says, written?.entry.id ?? null);
     setCorrecting(false);
@@ -42,7 +43,7 @@ export function BookRow({ row, zone, going, say }: BookRowProps) {
     <li
       data-row={row.key}
       data-state={row.state}
-      className="grid grid-cols-[92px_minmax(0,1fr)] items-baseline gap-x-4 gap-y-1 border-t border-steel py-2 md:grid-cols-[92px_minmax(0,1.1fr)_minmax(0,1.2fr)_minmax(0,1fr)]"
+      className="grid grid-cols-[84px_minmax(0,1fr)] items-baseline gap-x-4 gap-y-1 border-t border-steel py-2 md:grid-cols-[92px_minmax(0,1.1fr)_minmax(0,1.2fr)_minmax(0,1fr)]"
     >
       <span className={`text-[14px] ${state.look}`}>
         <span aria-hidden="true" className="mr-1.5 inline-block w-3 text-center">
@@ -60,7 +61,7 @@ export function BookRow({ row, zone, going, say }: BookRowProps) {
         )}
         {row.asks !== '' && <span className="block text-[13.5px] text-ink-soft">{row.asks}</span>}
       </span>
-      <span className="min-w-0 max-md:col-start-2">
+      <span className="min-w-0 max-md:col-span-full">
         <span className={row.section === 'places' ? 'fig text-[18px]' : ''}>{row.says}</span>
         {written?.before.map((e) => (
           <s key={e.id} className="block text-[13.5px] text-ink-soft">
@@ -69,13 +70,16 @@ export function BookRow({ row, zone, going, say }: BookRowProps) {
         ))}
         {writes && <Writes asked={asksFor} disabled={say === null} onWrite={write} />}
       </span>
-      <span className="flex flex-wrap items-baseline gap-x-3 text-[14px] text-ink-soft max-md:col-start-2">
-        {written && (
+      <span className="flex flex-wrap items-baseline gap-x-3 text-[14px] text-ink-soft max-md:col-span-full">
+        {fromLog && <span>drawn from stock</span>}
+        {(written || fromLog) && (
           <>
-            <span>
-              {writtenBy(written.entry, zone)}
-              {row.afterSigning && ', after signing'}
-            </span>
+            {written && (
+              <span>
+                {writtenBy(written.entry, zone)}
+                {row.afterSigning && ', after signing'}
+              </span>
+            )}
             {!going && (
               <button
                 type="button"
@@ -86,7 +90,7 @@ export function BookRow({ row, zone, going, say }: BookRowProps) {
                 {correcting ? 'leave it' : 'correct'}
               </button>
             )}
-            {correcting && (
+            {written && correcting && (
               <button
                 type="button"
                 className="min-h-6 text-beet underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11"
