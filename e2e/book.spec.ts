@@ -63,6 +63,6 @@ test('a carton leads to its desserts, and a dessert to its cartons', async ({ pa
   await page.goto('/log/book/lots');
   await page.getByLabel('Lot on the carton, or part of it').fill('l3284');
   await page.getByRole('button', { name: 'Which desserts had it' }).click();
-  await page.getByRole('link', { name: 'Bay-leaf chantilly', exact: true }).click();
+  await page.getByRole('main').getByRole('link', { name: 'Brown-butter piping cream' }).click();
   await expect(page.getByRole('region', { name: 'In the book' })).toContainText('L 3284');
 });

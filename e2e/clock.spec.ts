@@ -351,6 +351,19 @@ test('two screens: what the other has saved is shown, nothing is lost', async ({
   expect(after.doc.name).toBe('Mine');
 });
 
+test('what the server did not take is kept on the tablet and sent again by itself', async ({ page }) => {
+  const id = await newService(page, 'Kept and sent', [{ id: 's', sheetId: 'bay-leaf-chantilly', at: inMinutes(600), portions: 8 }]);
+  await page.goto(`/clock/${id}`);
+  await planned(page);
+  await page.route(`**/api/services/${id}`, (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
+  await page.getByLabel('Name of the service').fill('Kept, then sent');
+  const saving = page.getByRole('status', { name: 'Saving' });
+  await expect(saving).toContainText('kept here');
+  await page.unroute(`**/api/services/${id}`);
+  await expect(saving).toHaveText('saved');
+  expect(((await (await page.request.get(`/api/services/${id}`)).json()) as { doc: { name: string } }).doc.name).toBe('Kept, then sent');
+});
+
 test('stock: packs go in, the shopping list counts them, a finished batch draws them down', async ({ page }) => {
   const sheet = await copyOf(page, 'hazelnut-nest', 'Nests from stock');
   await page.goto('/larder/stock');

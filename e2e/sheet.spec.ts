@@ -215,7 +215,7 @@ test('the kitchen’s cups change every sheet; two tabs of the kitchen do not ov
   await choose(page.getByLabel('Cups and spoons'), 'metric');
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('saved');
   await other.getByLabel('Room', { exact: true }).first().fill('25');
-  await expect(other.getByRole('status', { name: 'Saving' })).toContainText('another screen has changed the kitchen');
+  await expect(other.getByRole('status', { name: 'Saving' })).toContainText('another screen has changed it');
   // It asks which of the two counts; here the other one.
   await other.getByRole('button', { name: 'Take the other screen’s' }).click();
   await expect(other.getByRole('status', { name: 'Saving' })).toHaveText('saved');

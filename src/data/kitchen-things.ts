@@ -24,7 +24,7 @@ export interface KitchenThings {
 export const thingsRevision = (db: KitchenDb): number =>
   db.select({ revision: kitchenRules.revision }).from(kitchenRules).where(eq(kitchenRules.id, 1)).get()?.revision ?? 0;
 
-export type ThingsOutcome = { readonly kind: 'saved'; readonly revision: number } | { readonly kind: 'conflict'; readonly revision: number };
+export type ThingsOutcome = { readonly kind: 'saved'; readonly revision: number } | { readonly kind: 'conflict' };
 
 /** Saves the kitchen's things as they were edited from `baseRevision`; one transaction, and nothing when another screen saved since. */
 export function saveThings(db: KitchenDb, things: KitchenThings, baseRevision: number): ThingsOutcome {
@@ -37,7 +37,7 @@ export function saveThings(db: KitchenDb, things: KitchenThings, baseRevision: n
   return db.transaction(
     (tx): ThingsOutcome => {
       const row = tx.select({ revision: kitchenRules.revision }).from(kitchenRules).where(eq(kitchenRules.id, 1)).get();
-      if (!row || row.revision !== baseRevision) return { kind: 'conflict', revision: row?.revision ?? 0 };
+      if (!row || row.revision !== baseRevision) return { kind: 'conflict' };
       tx.delete(vessels).run();
       tx.delete(mixers).run();
       tx.delete(coldPlaces).run();

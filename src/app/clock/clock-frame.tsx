@@ -28,7 +28,7 @@ export function ClockFrame({ here, children }: { readonly here: ClockPage; reado
             onBlur={() => setDraft(null)}
             className="min-h-9 w-full max-w-[430px] min-w-0 truncate rounded-s border border-transparent bg-transparent px-1.5 font-figure text-[20px] font-[650] hover:border-steel focus:border-steel focus:bg-paper"
           />
-          <span role="status" aria-label="Saving" className={`text-[14px] whitespace-nowrap max-md:hidden ${saving.wrong ? 'text-beet' : 'text-ink-soft'}`}>
+          <span role="status" aria-label="Saving" className={`text-[14px] ${saving.wrong ? 'text-beet' : 'whitespace-nowrap text-ink-soft max-md:hidden'}`}>
             {saving.text}
           </span>
         </>

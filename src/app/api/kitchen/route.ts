@@ -1,7 +1,8 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { ColdPlaceSchema, KitchenRulesSchema, MixerSchema, ShelfVesselSchema } from '../../../core/kitchen/schema';
-import { saveThings } from '../../../data/kitchen-things';
+import { readKitchenFacts } from '../../../data/kitchen-facts';
+import { saveThings, thingsRevision } from '../../../data/kitchen-things';
 import { readBody, withKitchen } from '../answers';
 
 export const dynamic = 'force-dynamic';
@@ -16,14 +17,15 @@ const SaveSchema = z.object({
   baseRevision: z.number().int(),
 });
 
-/** Saves vessels, mixers, cold places and rules together; answers 409 when another screen saved since. */
+/** Saves vessels, mixers, cold places and rules together; answers 409 with what is there now when another screen saved since. */
 export async function PUT(request: Request) {
   const body = await readBody(request, SaveSchema);
   if (!body.ok) return body.answer;
   return withKitchen((db) => {
     const outcome = saveThings(db, body.value.things, body.value.baseRevision);
-    return outcome.kind === 'conflict'
-      ? NextResponse.json({ kind: 'refused', says: 'Another screen changed the kitchen meanwhile.', revision: outcome.revision }, { status: 409 })
-      : NextResponse.json(outcome);
+    if (outcome.kind === 'saved') return NextResponse.json(outcome);
+    const { vessels, mixers, places, rules } = readKitchenFacts(db);
+    const current = { doc: { vessels, mixers, places, rules }, revision: thingsRevision(db) };
+    return NextResponse.json({ kind: 'refused', says: 'Another screen changed the kitchen meanwhile.', current }, { status: 409 });
   });
 }

@@ -25,6 +25,12 @@ interface BookDeskProps {
 }
 
 const OTHER = 'another name';
+/** How many days up to this one go out, and what that is called. */
+const SPANS = [
+  ['1', 'this day'],
+  ['7', '7 days'],
+  ['31', '31 days'],
+] as const;
 
 /** A page of the book: read, written, corrected and signed. */
 export function BookDesk({ page, today, zone, cooks, authority }: BookDeskProps) {
@@ -33,6 +39,8 @@ export function BookDesk({ page, today, zone, cooks, authority }: BookDeskProps)
   const [kept, keep] = useKept('local', 'soft-peak:book:by');
   const by = kept ?? cooks[0] ?? '';
   const [typing, setTyping] = useState(false);
+  const [span, setSpan] = useState<(typeof SPANS)[number][0]>('1');
+  const asked = new URLSearchParams({ from: nextDay(page.day, 1 - Number(span)), to: page.day }).toString();
   const [remark, setRemark] = useKept('local', 'soft-peak:book:remark');
   const isNamed = by.trim() !== '';
   const say = (says: Written, corrects: string | null = null): void => {
@@ -87,14 +95,26 @@ export function BookDesk({ page, today, zone, cooks, authority }: BookDeskProps)
             )}
           </span>
         </span>
-        <nav aria-label="The book elsewhere" className="ml-auto flex gap-x-4 text-ink-soft">
+        <nav aria-label="The book elsewhere" className="ml-auto flex flex-wrap items-center gap-x-4 text-ink-soft">
           <Link href="/log/book/lots" className={LINK}>
             Lots
           </Link>
-          <Link href={`/print/book?from=${page.day}`} className={LINK}>
+          <span>
+            <label htmlFor="book-span" className="sr-only">
+              Print and CSV of
+            </label>
+            <Select
+              id="book-span"
+              value={span}
+              options={SPANS.map(([v, name]) => [v, name] as const)}
+              onChange={setSpan}
+              className="inline-flex min-h-9 items-center gap-2 pointer-coarse:min-h-11"
+            />
+          </span>
+          <Link href={`/print/book?${asked}`} className={LINK}>
             Print
           </Link>
-          <a href={`/api/book?from=${page.day}`} className={LINK}>
+          <a href={`/api/book?${asked}`} className={LINK}>
             CSV
           </a>
         </nav>
