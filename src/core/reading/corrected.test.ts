@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONTEXT } from '../../testing/sample';
-import { corrected } from './corrected';
+import { corrected, withoutThinking } from './corrected';
 import { readRecipe } from './read';
 
 describe('a teller who corrects an amount', () => {
@@ -64,4 +64,24 @@ describe('a teller who corrects an amount', () => {
         },
       ),
     ));
+});
+
+describe('what is said while one thinks', () => {
+  it.each([
+    ['You want, let me think, 600 g cream', 'You want, 600 g cream'],
+    ['Erm, take 3 eggs. Let me see… 200 g sugar, um, and cream', ' take 3 eggs. 200 g sugar, and cream'],
+    ['Hold it on the heat. Let me think it over.', 'Hold it on the heat. Let me think it over.'],
+    ['butter er cream', 'butter er cream'],
+  ])('%s', (said, left) => {
+    expect(withoutThinking(said)).toBe(left);
+  });
+  it('is no work of the recipe', () => {
+    const r = readRecipe(
+      'Coffee cake\n\nYou want, let me think, 600 of double cream, whip that with 60 icing sugar, to soft peaks. Then 250 mascarpone, fold the two together.\n',
+      CONTEXT,
+    );
+    expect(r.ok && r.value.parts.map((p) => p.kind)).toEqual(['whipped-cream', 'set-filling']);
+    expect(r.ok && r.value.lines.map((l) => l.draft.ingredient?.id)).toEqual(['cream-48', 'icing-sugar-starch', 'mascarpone']);
+    expect(r.ok && r.value.steps.map((s) => s.work)).not.toContain('wait');
+  });
 });

@@ -114,6 +114,23 @@ describe('a list', () => {
       ['icing-sugar-starch', 30],
     ]);
   });
+  it.each([
+    ['225 g / 8 oz caster sugar', 225],
+    ['300 ml / 1/2 pint double cream', 300],
+    ['300 ml / ½ pint double cream', 300],
+    ['2 oz / 57 g butter', 57],
+  ])('says one amount in two systems: %s', (line, grams) => {
+    const r = read('Cream', '', line, '', 'Whip it.');
+    expect(r.lines.map((l) => Math.round(l.draft.grams!))).toEqual([grams]);
+    expect(r.unread).toEqual([]);
+  });
+  it('names the fruit of a juice in the row before it, and the juice that was measured', () => {
+    const r = read('Cheesecake', '', 'Zest of 3 limes', 'juice of 2', '500 g cream cheese', '3 lemons, zest and juice (about 120 ml)', '', 'Beat all of it.');
+    expect(at(r)).toEqual({ 'lime-zest': 1, 'lime-juice': 1, 'cream-cheese-block': 1, 'lemon-zest': 1, 'lemon-juice': 1 });
+    expect(r.lines.find((l) => l.draft.ingredient?.id === 'lemon-juice')!.draft.grams).toBeCloseTo(123.6, 0);
+    // Where no fruit was named before, none is guessed.
+    expect(read('Cream', '', '300 g cream', 'juice of 2', '', 'Whip.').lines.some((l) => /lime|lemon/.test(l.draft.ingredient?.id ?? ''))).toBe(false);
+  });
   it('of berries under a blank row is no part of the cream', () => {
     const r = read(
       'Cream',

@@ -49,6 +49,7 @@ const BOTH = new RegExp(
   `^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:(?:of|from) |(?=\\d|[½¼¾]|half |one |two |three |four |five |six ))(.+)$|^(.+?\\b${FRUIT}),?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`,
   'i',
 );
+const MEASURED = /\((?:about |approx\.? |around |roughly |c\.? ?|~ ?)?(\d[\d./]*\s?(?:ml|g|cups?|tbsp|tsp|fl oz))(?: (?:of )?juice)?\)/i;
 /** 'Zest of 3 limes and juice of 4'. */
 const ZEST_AND_JUICE =
   /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?),? (?:and|&|\+) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
@@ -133,7 +134,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const both = BOTH.exec(text);
   if (both) {
     const fruit = (both[1] ?? both[2] ?? '').replace(/[,(].*$/, '').trim();
-    return [made(`zest of ${fruit}`), made(`juice of ${fruit}`)];
+    // '3 lemons, zest and juice (about 120 ml)': the juice that was measured.
+    const [measured, kind] = [MEASURED.exec(text)?.[1], new RegExp(FRUIT, 'i').exec(fruit)?.[1]];
+    return [made(`zest of ${fruit}`), made(measured && kind ? `${measured} ${kind} juice` : `juice of ${fruit}`)];
   }
   const each = ZEST_AND_JUICE.exec(text);
   if (each) return [made(`zest of ${each[1]!} ${each[2]!}`), made(`juice of ${each[3]!} ${each[2]!}`)];

@@ -22,7 +22,12 @@ export function lostRows(text: string, understood: readonly string[], larder: Re
   const names = larderWords(larder);
   const kept = new Map<string, number>();
   const count = (words: string): readonly string[] =>
-    (words.toLowerCase().match(/[\p{L}\d½¼¾⅓⅔][\p{L}\p{M}\d.,/½¼¾⅓⅔%'’-]*/gu) ?? []).map((w) => w.replace(/[.,/'’-]+$/, ''));
+    (
+      words
+        .toLowerCase()
+        .replace(/(?<=\p{L})\/(?=[\d½¼¾⅓⅔])/gu, ' ')
+        .match(/[\p{L}\d½¼¾⅓⅔][\p{L}\p{M}\d.,/½¼¾⅓⅔%'’-]*/gu) ?? []
+    ).map((w) => w.replace(/[.,/'’-]+$/, ''));
   for (const w of count(understood.join('\n'))) kept.set(w, (kept.get(w) ?? 0) + 1);
   const lost: (readonly [number, string])[] = [];
   // Long rows first: a short one that says a figure of no step does not take it from the sentence that does.

@@ -112,6 +112,7 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
       .replace(/(?<!\s)\s*(?:\.{3,}|…+)\s*(?=\d)/g, ' ')
       .replace(/[\u00a0\u202f]/g, ' ')
       .replace(/(?<! ) {3,}(?=[%°CF]|g\b|ml\b)/g, ' ')
+      .replace(TWO_SYSTEMS, '$1/')
       .trim();
     if (clean === '' || /^[-=_*~#|:\s]+$/.test(clean)) {
       blank = true;
@@ -149,8 +150,18 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
     blank = false;
   }
   const listed = out.some((r) => looksLikeLine(r.text, isIngredient) || piecesOf(r.text, isIngredient).length > 0);
-  return counted(lettered(out.flatMap((r) => takenApart(r, isIngredient, listed))));
+  return counted(lettered(ofThatFruit(out.flatMap((r) => takenApart(r, isIngredient, listed)))));
 }
+
+/** 'Zest of 3 limes', 'juice of 2': of the fruit that the row before names. */
+function ofThatFruit(rows: readonly RawRow[]): readonly RawRow[] {
+  return rows.map((r, i) => {
+    const fruit = r.text.length < 40 && NO_FRUIT.test(r.text) ? WHOSE.exec(rows[i - 1]?.text.slice(0, 120) ?? '')?.[1] : undefined;
+    return fruit === undefined ? r : { ...r, text: `${r.text} ${fruit}` };
+  });
+}
+const NO_FRUIT = /^(?:and |plus |\+ )?(?:the )?(?:(?:finely )?(?:grated )?(?:zest|rind|peel)|juice) (?:of|from) (?:\d{1,2}|half|one|two|three|four|five|six)$/i;
+const WHOSE = /\b(?:zest|rind|peel|juice) (?:of|from) .{0,30}?\b((?:lemon|lime|orange|grapefruit|clementine)s?)\b/i;
 
 /** 'A   milk  200 g', the rows below without a letter: what a letter stands before is a list that the method calls by it. */
 function lettered(rows: readonly RawRow[]): readonly RawRow[] {
@@ -167,6 +178,10 @@ function lettered(rows: readonly RawRow[]): readonly RawRow[] {
       : [r];
   });
 }
+
+/** '225 g / 8 oz', '300 ml / 1/2 pint': one amount in two systems, not two things between bars. */
+const TWO_SYSTEMS =
+  /((?:\d|[½¼¾⅓⅔])\s?(?:g|kg|ml|cl|l|oz|lb|pints?|cups?))\s+\/\s+(?=(?:\d[\d ./]{0,8}|[½¼¾⅓⅔])[½¼¾⅓⅔]?\s?(?:g|kg|ml|cl|l|oz|lb|fl|pints?|cups?|tbsp|tsp)\b)/gi;
 
 /** 'A' in a column that says which step a row is for. */
 const LETTER = /^[A-H]$/;
@@ -241,7 +256,10 @@ function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => bo
     if (!m || !meant[i]) return [r];
     const [, name, first, second, how, aside] = m;
     const counted = COUNTED.test(name!) && Number(first) <= 12;
-    const row = (amount: string, more: string): RawRow => ({ ...r, text: `${amount}${counted ? '' : ' g'} ${name!}${more}${aside ?? ''}` });
+    const row = (amount: string, more: string): RawRow => ({
+      ...r,
+      text: `${amount}${counted ? '' : ' g'} ${name!}${more}${(aside ?? '').replace(/^\s+(?=\p{L})/u, ', ')}`,
+    });
     return second === undefined ? [row(first!, '')] : [row(first!, ''), { ...row(second, how === undefined ? '' : `, ${how}`), blankBefore: false }];
   });
 }

@@ -7,7 +7,7 @@ import { matchOf, type Matcher } from '../measures/match';
 import { splitLine } from '../measures/line';
 import type { Mixer } from '../kitchen/schema';
 import { gramsIn, type Bowl } from './bowls';
-import { corrected, type Correction } from './corrected';
+import { corrected, withoutThinking, type Correction } from './corrected';
 import { flowOf } from './flow';
 import type { Flow, ListLabel } from './worktop';
 import { feedsIn, headedFlow, type ListedFeed } from './headed';
@@ -111,7 +111,7 @@ export interface ReadChoices {
  * @returns a fault on `text` when there is nothing in it, too much, or no ingredient and no work at all.
  */
 export function readRecipe(given: string, context: ReadContext, choices: ReadChoices = { cups: 'auto' }): Result<Reading> {
-  const { text, corrections } = corrected(given);
+  const { text, corrections } = corrected(withoutThinking(given));
   const cups: SaidCups = choices.cups === 'auto' ? cupsIn(text, context.measures.cups) : { system: choices.cups, quotes: [] };
   const measures: Measures = { ...context.measures, cups: cups.system };
   const lineContext: LineContext = { larder: context.larder, matcher: context.matcher, measures };

@@ -18,7 +18,7 @@ export const YIELD =
 
 /** 'Yolks 80', 'cream 250 + 300 whipped': a list that says no measure anywhere is in grams. */
 export const BARE_GRAMS =
-  /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%)?(?:\s?\(\d\))?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\))?)$/u;
+  /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%?(?=\s))?(?:\s?\((?:\d|\p{L}{2,12})\))?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\)|\s+(?:whipped|melted|softened|soft|cold|chopped|sifted|toasted))?)$/u;
 
 /** What is taken of a counted fruit. */
 export const TAKEN_FROM =
