@@ -11,7 +11,7 @@ import { batchPlan } from '../core/batch/make-batch';
 import { getBatch, listBatches, recordEvent, runningBatch, startBatch } from './batches';
 import { dueMomentsWith } from './due';
 import { DataFileError, openKitchenFile, type KitchenDb } from './kitchen-file';
-import { readKitchenFacts } from './kitchen-facts';
+import { readKitchenFacts, readLarder } from './kitchen-facts';
 import { readLarderCsv, writeLarderCsv } from '../core/larder/larder-csv';
 import { seedSampleKitchen } from './sample/sample-kitchen';
 import { compareLarder, getIngredient, larderRevisions, removeIngredient, saveIngredient, takeOverLarder, usesOf } from './larder';
@@ -383,6 +383,20 @@ describe('versions', () => {
 
 describe('the larder', () => {
   const own = { ...ingredient('cream-36'), id: 'own-cream', name: 'Own cream', own: true, aliases: [] };
+  it('is read from the file again where something changed, and only there; what cannot be read is left out', () => {
+    const creamNow = () => readLarder(db).find((i) => i.id === 'cream-36');
+    const before = creamNow()!;
+    expect(creamNow()).toBe(before);
+    saveIngredient(db, { ...before, packG: 777 }, getIngredient(db, 'cream-36')!.revision);
+    expect(creamNow()).toMatchObject({ packG: 777 });
+    // As another program, or a copy that was gone back to, writes it.
+    db.$client.prepare("update ingredients set facts = json_set(facts, '$.packG', 500) where id = 'cream-36'").run();
+    expect(creamNow()).toMatchObject({ packG: 500 });
+    db.$client.prepare("update ingredients set facts = '{no json' where id = 'cream-36'").run();
+    const others = readLarder(db);
+    expect(others.length).toBeGreaterThan(300);
+    expect(others.some((i) => i.id === 'cream-36')).toBe(false);
+  });
   it('takes new ingredients, checks the revision, keeps what is used', () => {
     expect(saveIngredient(db, own, 0)).toMatchObject({ kind: 'saved', stored: { revision: 1 } });
     // The same again, because no answer came, is no conflict; other words under that id are.

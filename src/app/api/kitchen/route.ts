@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { ColdPlaceSchema, KitchenRulesSchema, MixerSchema, ShelfVesselSchema } from '../../../core/kitchen/schema';
-import { readKitchenFacts } from '../../../data/kitchen-facts';
+import { readThings } from '../../../data/kitchen-facts';
 import { saveThings, thingsRevision } from '../../../data/kitchen-things';
 import { readBody, withKitchen } from '../answers';
 
@@ -24,8 +24,7 @@ export async function PUT(request: Request) {
   return withKitchen((db) => {
     const outcome = saveThings(db, body.value.things, body.value.baseRevision);
     if (outcome.kind === 'saved') return NextResponse.json(outcome);
-    const { vessels, mixers, places, rules } = readKitchenFacts(db);
-    const current = { doc: { vessels, mixers, places, rules }, revision: thingsRevision(db) };
+    const current = { doc: readThings(db), revision: thingsRevision(db) };
     return NextResponse.json({ kind: 'refused', says: 'Another screen changed the kitchen meanwhile.', current }, { status: 409 });
   });
 }
