@@ -11,6 +11,8 @@ test('a reading is one touch on the page, a wrong one is corrected and both are 
   await expect(row).toContainText('Early cook');
   // It was −9 °C after all.
   await row.getByRole('button', { name: 'correct' }).click();
+  await row.getByLabel('Another reading, °C').fill('cold');
+  await expect(row.getByRole('alert')).toContainText('‘cold’ is no reading');
   await row.getByLabel('Another reading, °C').fill('−9');
   await row.getByRole('button', { name: /write/ }).click();
   await expect(row).toHaveAttribute('data-state', 'out');

@@ -33,6 +33,8 @@ async function places(page: Page): Promise<string[]> {
     '/log/sample-4',
     '/log/learnt',
     '/log/compare',
+    '/log/book',
+    '/log/book/lots',
     '/mend?sheet=prune-mousse',
     '/mend?sheet=prune-mousse&sign=flat',
     '/instruments',
@@ -50,6 +52,7 @@ async function places(page: Page): Promise<string[]> {
     '/clock/harbour-dinner/capacity',
     '/print/prune-mousse',
     '/print/service/harbour-dinner',
+    '/print/book',
   ];
 }
 

@@ -185,6 +185,9 @@ function WritesDegrees({ usualC, disabled, onWrite }: { readonly usualC: number;
           write {withUnit(plainNumber(c, 1), '°C')}
         </button>
       )}
+      <span role="alert" className="basis-full text-[13.5px] text-beet empty:hidden">
+        {text !== '' && !good ? `‘${text}’ is no reading of a fridge or freezer: write degrees Celsius, like 4 or −19.` : null}
+      </span>
     </form>
   );
 }

@@ -16,7 +16,7 @@ export default async function LotsPage({ searchParams }: { readonly searchParams
         <LogPages sheetId={null} here="book" />
       </div>
       <div className="max-w-[1080px] px-4 py-4 md:px-8">
-        <form className="flex items-end gap-2" action="/log/book/lots">
+        <form className="flex flex-wrap items-end gap-2" action="/log/book/lots">
           <label className="block">
             <span className="block text-[13.5px] text-ink-soft">Lot on the carton, or part of it</span>
             <input name="lot" defaultValue={asked} maxLength={60} autoComplete="off" className="field fig mt-0.5 w-60" />
