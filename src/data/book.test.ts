@@ -140,8 +140,11 @@ describe('the book of a kitchen', () => {
     expect(row('ended made-1', lastDay, NOW + 96 * HOUR)!.state).toBe('missing');
     addToBook(db, fresh({ kind: 'ended', batchId: 'made-1', how: 'served' }, { day: nextDay(today()) }), NOW + 24 * HOUR);
     expect(row('ended made-1', nextDay(today()), NOW + 96 * HOUR)).toMatchObject({ state: 'told', says: expect.stringMatching(/served$/) as string });
-    // On a day after it was served it stands no more.
+    // On a day after it was served it stands no more, and again once that was taken back.
     expect(row('ended made-1', nextDay(today(), 2), NOW + 60 * HOUR)).toBeUndefined();
+    const said = row('ended made-1', nextDay(today()), NOW + 60 * HOUR)!.written!.entry.id;
+    addToBook(db, fresh({ kind: 'taken back' }, { corrects: said, day: nextDay(today()) }), NOW + 60 * HOUR);
+    expect(row('ended made-1', nextDay(today(), 2), NOW + 60 * HOUR)).toMatchObject({ state: 'open' });
   });
   it('holds a cooked egg against its readings', () => {
     const withEgg = [...db.$client.prepare('select id from sheets').all()]

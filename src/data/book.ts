@@ -1,6 +1,6 @@
 import { asc, eq, inArray, or } from 'drizzle-orm';
 import { takenBy } from '../core/batch/batch';
-import { admitted, BookEntrySchema, subjectOf, type BookEntry, type NewEntry } from '../core/book/entry';
+import { admitted, BookEntrySchema, standing, subjectOf, type BookEntry, type NewEntry } from '../core/book/entry';
 import { bookDay, type BookDay } from '../core/book/book-day';
 import type { BookBatch, BookFacts, BookServing, LotUse } from '../core/book/facts';
 import { traceLots, type LotTrace } from '../core/book/lots';
@@ -139,7 +139,7 @@ export function bookFacts(db: KitchenDb, day: string, now: number): BookFacts {
     .orderBy(asc(bookEntries.at))
     .all();
   const entries = readRows('book entry', rows, entryOf);
-  const saidBefore = new Set(entries.flatMap((e) => (e.says.kind === 'ended' && e.day < day ? [e.says.batchId] : [])));
+  const saidBefore = new Set(standing(entries).flatMap(({ entry: e }) => (e.says.kind === 'ended' && e.day < day ? [e.says.batchId] : [])));
   const batches = all
     .filter((b) => b.startedAt >= from || !saidBefore.has(b.id))
     .map((b) => bookBatch(db, b, byId, now))

@@ -64,27 +64,25 @@ function later(ms: number, run: () => void): () => void {
 
 /** A document in hand: changed here, saved by itself, with what was kept from last time taken up. */
 export function useSaved<D>(first: D, revision: number, where: SavedWhere<D>): { readonly saver: DocumentSaver<D>; readonly state: SavedState<D> } {
-  const [saver] = useState(() =>
-    documentSaver(first, revision, {
+  const [{ saver, kept }] = useState(() => ({
+    saver: documentSaver(first, revision, {
       send: (doc, base, leaving) => send(where, doc, base, leaving),
-      keep: (kept) => keep(where.key, kept),
+      keep: (document) => keep(where.key, document),
       later,
     }),
-  );
+    kept: () => readKept<D>(where.key, where.isKept),
+  }));
   const state = useSyncExternalStore(saver.subscribe, saver.get, saver.get);
-  const { key, isKept } = where;
   useEffect(() => {
     // After the first drawing, which is the server's.
-    const kept = readKept<D>(key, isKept);
-    if (kept) saver.takeUp(kept);
+    const before = kept();
+    if (before) saver.takeUp(before);
     const leave = (): void => saver.leave();
     window.addEventListener('pagehide', leave);
     return () => {
       window.removeEventListener('pagehide', leave);
       leave();
     };
-    // Once for each saver; what can be kept does not change.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [saver]);
+  }, [saver, kept]);
   return { saver, state };
 }

@@ -37,8 +37,9 @@ export function BookDesk({ page, today, zone, cooks, authority }: BookDeskProps)
   const router = useRouter();
   const { waiting, refused, write } = useBookQueue();
   const [kept, keep] = useKept('local', 'soft-peak:book:by');
-  const by = kept ?? cooks[0] ?? '';
   const [typing, setTyping] = useState(false);
+  // A name that is being typed is never somebody else's while it is empty.
+  const by = kept ?? (typing ? '' : (cooks[0] ?? ''));
   const [span, setSpan] = useState<(typeof SPANS)[number][0]>('1');
   const asked = new URLSearchParams({ from: nextDay(page.day, 1 - Number(span)), to: page.day }).toString();
   const [remark, setRemark] = useKept('local', 'soft-peak:book:remark');
@@ -86,7 +87,7 @@ export function BookDesk({ page, today, zone, cooks, authority }: BookDeskProps)
             {(other || cooks.length === 0) && (
               <input
                 aria-label="Name of who writes"
-                value={by === OTHER ? '' : by}
+                value={by}
                 maxLength={60}
                 autoComplete="off"
                 onChange={(e) => keep(e.target.value)}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { z } from 'zod';
 import { NewEntrySchema, type NewEntry } from '../../../core/book/entry';
 import { useKept } from '../../../ui/use-kept';
@@ -49,14 +49,14 @@ export function useBookQueue(): { readonly waiting: readonly NewEntry[]; readonl
   const { refresh } = useRouter();
   const waiting = readWaiting(text);
   const first = waiting[0];
-  useEffect(() => {
+  const again = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const next = (): void => {
+    busy.current = false;
+    setTurn((n) => n + 1);
+  };
+  const sendFirst = useEffectEvent(() => {
     if (!first || busy.current) return;
     busy.current = true;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const next = (): void => {
-      busy.current = false;
-      setTurn((n) => n + 1);
-    };
     send(first).then(
       (says) => {
         if (says !== null) setRefused(says);
@@ -65,13 +65,16 @@ export function useBookQueue(): { readonly waiting: readonly NewEntry[]; readonl
         next();
       },
       () => {
-        timer = setTimeout(next, AGAIN_MS);
+        again.current = setTimeout(next, AGAIN_MS);
       },
     );
-    return () => clearTimeout(timer);
-    // Once for each entry that comes first, and again at each turn.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [first?.id, turn]);
+  });
+  const firstId = first?.id;
+  // Once for each entry that comes first, and again at each turn.
+  useEffect(() => {
+    if (firstId !== undefined) sendFirst();
+    return () => clearTimeout(again.current);
+  }, [firstId, turn]);
   return {
     waiting,
     refused,
