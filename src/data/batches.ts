@@ -150,9 +150,40 @@ const nowOf = (row: Pick<Row, 'id' | 'revision' | 'progress' | 'status'>): Batch
   status: row.status,
 });
 
+/** What every touch on Pass asks, made ready once for each open file: making a question ready takes longer than answering it. */
+const questionsOf = (db: KitchenDb) => ({
+  now: db
+    .select(NOW)
+    .from(batches)
+    .where(eq(batches.id, sql.placeholder('id')))
+    .prepare(),
+  known: db
+    .select({ id: batchEvents.id })
+    .from(batchEvents)
+    .where(eq(batchEvents.id, sql.placeholder('id')))
+    .prepare(),
+  step: db
+    .update(batches)
+    .set({ progress: sql`${sql.placeholder('progress')}`, revision: sql`${batches.revision} + 1` })
+    .where(eq(batches.id, sql.placeholder('id')))
+    .prepare(),
+  keep: db
+    .insert(batchEvents)
+    .values({ id: sql.placeholder('id'), batchId: sql.placeholder('batchId'), at: sql.placeholder('at') })
+    .prepare(),
+});
+const ready = new WeakMap<KitchenDb, ReturnType<typeof questionsOf>>();
+function questions(db: KitchenDb): ReturnType<typeof questionsOf> {
+  const had = ready.get(db);
+  if (had) return had;
+  const made = questionsOf(db);
+  ready.set(db, made);
+  return made;
+}
+
 /** How far a batch has come; null where there is none, or none that can be read. */
 function batchNow(db: KitchenDb, id: string): BatchNow | null {
-  const row = db.select(NOW).from(batches).where(eq(batches.id, id)).get();
+  const row = questions(db).now.get({ id });
   return row ? (readRows('batch', [row], nowOf)[0] ?? null) : null;
 }
 
@@ -174,35 +205,30 @@ export type EventOutcome =
  * @param eventId of the screen that did it: one that is known already changes nothing, and is answered as done.
  */
 export function recordEvent(db: KitchenDb, id: string, event: ProgressEvent, baseRevision: number, now: number, eventId: string | null = null): EventOutcome {
+  const ask = questions(db);
   const outcome = db.transaction(
     (tx): EventOutcome => {
-      const row = tx.select(NOW).from(batches).where(eq(batches.id, id)).get();
+      const row = ask.now.get({ id });
       if (!row) return { kind: 'gone' };
-      if (eventId !== null && tx.select().from(batchEvents).where(eq(batchEvents.id, eventId)).get()) return { kind: 'done', batch: nowOf(row) };
+      if (eventId !== null && ask.known.get({ id: eventId })) return { kind: 'done', batch: nowOf(row) };
       if (row.revision !== baseRevision) return { kind: 'behind', current: nowOf(row) };
       const before = ProgressSchema.parse(row.progress);
       // A text that was written over one that is no longer there is the cook's to decide, also where all else was known.
       if (event.kind === 'write' && ![event.was, event.text].includes(before.fields[event.reading] ?? '')) return { kind: 'behind', current: nowOf(row) };
       const progress = withTimes(before, progressAfter(before, event), now);
-      const ended = event.kind === 'finish' ? 'finished' : event.kind === 'abandon' ? 'abandoned' : null;
-      if (ended !== null && row.status === 'running')
+      const revision = row.revision + 1;
+      const ended = row.status !== 'running' ? null : event.kind === 'finish' ? 'finished' : event.kind === 'abandon' ? 'abandoned' : null;
+      ask.step.run({ id, progress: JSON.stringify(progress) });
+      if (ended !== null) {
         drawStock(tx, id, takenBy(planOf(tx, id), progress, ended === 'finished'), new Date(now).toISOString().slice(0, 10));
-      const saved = tx
-        .update(batches)
-        .set({
-          progress,
-          revision: row.revision + 1,
-          ...(ended && row.status === 'running' ? { status: ended, endedAt: now } : {}),
-        })
-        .where(eq(batches.id, id))
-        .returning(NOW)
-        .get();
+        tx.update(batches).set({ status: ended, endedAt: now }).where(eq(batches.id, id)).run();
+      }
       for (const kind of ReadingKindSchema.options) {
         if (progress.fields[kind] !== before.fields[kind]) setReading(tx, id, kind, progress.fields[kind] ?? '', now);
       }
       if (progress.mends !== before.mends) keepMends(tx, id, progress.mends);
-      if (eventId !== null) tx.insert(batchEvents).values({ id: eventId, batchId: id, at: now }).run();
-      return { kind: 'done', batch: nowOf(saved) };
+      if (eventId !== null) ask.keep.run({ id: eventId, batchId: id, at: now });
+      return { kind: 'done', batch: { id, revision, progress, status: ended ?? row.status } };
     },
     { behavior: 'immediate' },
   );

@@ -1,7 +1,13 @@
 import { kitchenEntry, SCREEN_HEADER } from '../../entry/kitchen-entry';
 
 const BEAT_MS = 15_000;
-const HEADERS = { 'content-type': 'text/event-stream; charset=utf-8', 'cache-control': 'no-store', connection: 'keep-alive', 'x-accel-buffering': 'no' };
+/** Nothing on the way may change it: packing each line for each screen took longer than saying it. */
+const HEADERS = {
+  'content-type': 'text/event-stream; charset=utf-8',
+  'cache-control': 'no-store, no-transform',
+  connection: 'keep-alive',
+  'x-accel-buffering': 'no',
+};
 
 /**
  * An answer that stays open: `begin` gets a way to say things and gives back what ends them. It ends when the reader goes.
