@@ -3,7 +3,19 @@ import type { Composition } from '../composition/components';
 import type { Ingredient } from '../composition/ingredient';
 import { fail, ok, type Result } from '../result';
 import { asDecimal, asFraction } from './quantity';
-import { CUP_SYSTEMS, differsBySystem, EGG_SIZES, LARDER_EGG_G, unitOf, unitSize, type CupSystem, type EggSize, type EggSystem, type Unit } from './units';
+import {
+  CUP_SYSTEMS,
+  differsBySystem,
+  EGG_SIZES,
+  LARDER_EGG_G,
+  isByFeel,
+  unitOf,
+  unitSize,
+  type CupSystem,
+  type EggSize,
+  type EggSystem,
+  type Unit,
+} from './units';
 import { splitLine, type WrittenAmount, type WrittenLine } from './written';
 
 /** No line of a dessert is heavier. */
@@ -86,7 +98,8 @@ interface Mass {
 
 /** Grams of everything that a line says, the weight in brackets first. */
 function massOf(written: WrittenLine, ingredient: Ingredient, measures: Measures): Result<Mass> {
-  const weighed = written.amounts[0]?.unit?.dimension === 'mass';
+  const first = written.amounts[0]?.unit;
+  const weighed = first?.dimension === 'mass' && !isByFeel(first);
   const volumeOfPack = written.aside?.unit?.dimension === 'volume' && written.amounts[0]?.unit?.dimension === 'pack';
   const aside =
     !weighed &&
@@ -97,7 +110,7 @@ function massOf(written: WrittenLine, ingredient: Ingredient, measures: Measures
       ? gramsOf(written.aside, unitOf(written.aside.unit.key), ingredient, measures)
       : null;
   let massG = 0;
-  let first: { unit: Unit; quantity: number; range: readonly [number, number] | null } | null = null;
+  let main: { unit: Unit; quantity: number; range: readonly [number, number] | null } | null = null;
   for (const amount of written.amounts) {
     const unit = amount.unit ?? (isWholeOne(written, ingredient) ? unitOf('pack') : ingredient.piece ? unitOf('piece') : null);
     if (!unit) return fail('text', 'unknown-unit', unknownUnit(written.wordAfter, amount.text));
@@ -105,18 +118,18 @@ function massOf(written: WrittenLine, ingredient: Ingredient, measures: Measures
     if (!grams.ok && !aside?.ok) return grams;
     if (grams.ok) massG += grams.value;
     const quantity = amount.quantity.ok ? amount.quantity.value : 0;
-    first ??= {
+    main ??= {
       unit,
       quantity,
       range: amount.range && grams.ok ? [(grams.value * amount.range[0]) / quantity, (grams.value * amount.range[1]) / quantity] : null,
     };
   }
-  if (!first) return fail('text', 'no-amount', 'There is no amount here.');
+  if (!main) return fail('text', 'no-amount', 'There is no amount here.');
   return ok({
     massG: aside?.ok ? aside.value * timesAside(written, ingredient, aside.value) : massG,
-    rangeG: aside?.ok ? null : first.range,
-    unit: first.unit,
-    quantity: first.quantity,
+    rangeG: aside?.ok ? null : main.range,
+    unit: main.unit,
+    quantity: main.quantity,
   });
 }
 

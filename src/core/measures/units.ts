@@ -22,6 +22,10 @@ const unit = (key: string, dimension: Dimension, size: number, names: string, on
   many,
 });
 
+/** Masses that nobody weighs: what stands in brackets beside them does. */
+const BY_FEEL: ReadonlySet<string> = new Set(['knob', 'bar', 'punnet', 'handful']);
+export const isByFeel = (u: Unit): boolean => BY_FEEL.has(u.key);
+
 /** A US stick of butter, half a US cup as it is cut by weight: a quarter of a pound. */
 const STICK_G = 453.59237 / 4;
 

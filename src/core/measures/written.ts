@@ -1,7 +1,7 @@
 import { ok, type Result } from '../result';
 import { readQuantity } from './quantity';
 import { andPart, elliptic, wordNumber } from './word-number';
-import { HEAPS, systemNamed, unitNamed, type EggSize, type Unit, type WrittenSystem } from './units';
+import { HEAPS, isByFeel, systemNamed, unitNamed, type EggSize, type Unit, type WrittenSystem } from './units';
 import { lookUp } from '../look-up';
 
 /** A number in a written line: where it stands, so that scaling can write another one there. */
@@ -115,14 +115,17 @@ function splitAfresh(text: string): WrittenLine {
 
 /** A size in brackets behind the name of what is counted or comes in packs: '2 tubs whipping cream (200 ml each)'; null where there is none. */
 function asideBehind(text: string, from: number, first: WrittenAmount): { amount: WrittenAmount; each: boolean | null; start: number; end: number } | null {
-  if (first.unit !== null && first.unit.dimension !== 'pack' && first.unit.dimension !== 'piece' && first.unit.dimension !== 'volume') return null;
+  if (first.unit?.dimension === 'mass' && !isByFeel(first.unit)) return null;
   const open = text.indexOf('(', from);
   if (open < 0) return null;
   const lead = /^\(\s*(?:about |approx\.? |ca\.? |each )?/i.exec(text.slice(open, open + 16))![0];
   const inner = scanAmount(text, open + lead.length);
   if (!inner?.amount.unit || (inner.amount.unit.dimension !== 'mass' && inner.amount.unit.dimension !== 'volume')) return null;
   if (first.unit?.dimension === 'volume' && inner.amount.unit.dimension !== 'mass') return null;
-  const close = /^[\s\u00a0]*(each|apiece|in all|in total|total)?[\s\u00a0]*(?:[/,;|][^)]{0,40})?\)/i.exec(text.slice(inner.end, inner.end + 60));
+  const close =
+    /^[\s\u00a0]*(each|apiece|in all|in total|total)?[\s\u00a0]*(?:flesh|pulp|peeled|pitted|stoned|hulled|net|drained|prepared|trimmed)?(?:[/,;|][^)]{0,40})?\)/i.exec(
+      text.slice(inner.end, inner.end + 60),
+    );
   if (!close) return null;
   // 'Crackers, crushed (about 3 cups)': what has become of all of them.
   const all =
@@ -325,7 +328,7 @@ function scanAmount(text: string, start: number): Scanned | null {
       at += /^[\s\u00a0-]*large\b/i.exec(text.slice(at + next[0].length, at + next[0].length + 12))![0].length;
     } else if (systemNamed(word) !== null && nextIsUnit(text, at + next[0].length)) system = systemNamed(word);
     else {
-      unit = unitNamed(word);
+      unit = unitNamed(GLASS_OF_DRINK.test(text.slice(at, at + 60)) ? 'wineglass' : word);
       if (unit) at += next[0].length;
       else wordAfter = word;
       break;
@@ -349,6 +352,10 @@ function scanAmount(text: string, start: number): Scanned | null {
   const amount: WrittenAmount = { text: text.slice(start, at).trim(), quantity, range: number.range, runs: number.runs, unit, system, heap, size, spoken };
   return { amount, end: at, wordAfter };
 }
+
+/** 'A glass of brandy', as the old books measure it: of what is drunk from one. */
+const GLASS_OF_DRINK =
+  /^[\s\u00a0]*glass(?:ful)? of (?:\p{L}+ ){0,2}(?:wine|brandy|sherry|madeira|port|rum|whisk(?:e)?y|liqueur|cognac|marsala|cider|sack|ratafia|maraschino|noyau|kirsch|curaçao|curacao)\b/iu;
 
 const nextIsUnit = (text: string, at: number): boolean => {
   const next = WORD.exec(text.slice(at, at + 24));

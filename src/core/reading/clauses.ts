@@ -29,8 +29,8 @@ export function sentencesOf(paragraph: string): readonly string[] {
     if (m[0].startsWith('.')) {
       const before = paragraph.slice(Math.max(from, m.index - 8), m.index);
       const after = /^\s*(\S)/.exec(paragraph.slice(end, end + 6))?.[1] ?? '';
-      // 'Fridge 6 hr min.' ends; '5 min. more' goes on.
-      const least = /\p{L}\s+(?:min|max)$/iu.test(before);
+      // 'Fridge 6 hr min.' ends; '5 min. more' and 'freeze min. 8 hrs' go on.
+      const least = /\p{L}\s+(?:min|max)$/iu.test(before) && !/\d/.test(after);
       const goesOn = /^\s*(?:meanwhile|then|next)\b/i.test(paragraph.slice(end, end + 14));
       // 'chill 4 hr. whip cream': a time, and the next thing that is done.
       const timed = small && /\d\s?(?:hrs?|mins?)$/i.test(before) && verbAt(wordsOf(paragraph.slice(end, end + 60)), 0, false) >= 0;
@@ -43,7 +43,8 @@ export function sentencesOf(paragraph: string): readonly string[] {
     from = end;
   }
   out.push(paragraph.slice(from));
-  return out.map((s) => s.trim()).filter((s) => s !== '');
+  // 'To make a trifle. — Cover the bottom': a dash before a sentence says nothing.
+  return out.map((s) => s.trim().replace(/^[–—-]+\s+(?=\p{L})/u, '')).filter((s) => s !== '');
 }
 
 const many = (text: string, what: RegExp): number => [...text.matchAll(what)].length;
@@ -228,6 +229,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
     if (at < 0) at = subjectVerb(words, i + 1 + atOnce(words, i + 1));
     // 'Four eggs, 225 g flour, baked in a tin for 40 minutes'.
     if (at < 0 && comma && words[i + 1]?.said === 'baked' && /^(?:in|at|for|until)$/.test(words[i + 2]?.said ?? '')) at = i + 1;
+    if (at < 0 && comma && words[i + 1]?.said === 'made' && MADE_OF.test(sentence.slice(words[i + 1]!.start))) at = i + 1;
     // 'Pipe them, 100 degrees for an hour'.
     if (at < 0 && comma && !until && IN_AN_OVEN.test(sentence.slice(words[i + 1]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0)
       at = i + 1;
@@ -289,6 +291,23 @@ export function clausesOf(sentence: string): readonly Clause[] {
       timesIn(sentence.slice(cuts.at(-1)!, words[i]!.start)).length > 0
     )
       at = i + 1;
+    // 'Mix in the butter, into a 23 cm tin': it is put there.
+    if (
+      at < 0 &&
+      comma &&
+      !until &&
+      INTO_VESSEL.test(sentence.slice(words[i + 1]!.start)) &&
+      !/\b(?:pour|spoon|tip|put|scrape|pile|press|transfer|turn|pack|divide|into)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))
+    )
+      at = i + 1;
+    if (
+      at < 0 &&
+      said === 'and' &&
+      /^in(?:to)?$/.test(words[i + 1]?.said ?? '') &&
+      coldAlone(words, i + 1) &&
+      INTO_VESSEL.test(sentence.slice(cuts.at(-1)!).trim())
+    )
+      at = i + 1;
     if (
       at < 0 &&
       comma &&
@@ -328,9 +347,15 @@ export function clausesOf(sentence: string): readonly Clause[] {
 /** 'Make the crust: stir together …': what the work behind it makes. */
 export const MAKES_IT = /^(?:make|prepare|build) (?:the |your )?(?:[\p{L}-]+ ){0,3}[\p{L}-]+:/iu;
 
+/** 'Into a 23 cm loose-bottomed tin', with nothing that says how it gets there. */
+export const INTO_VESSEL =
+  /^into (?:an? |the |your |\d+ )?(?:[\p{L}\d"-]+ ){0,5}(?:tin|dish|ring|mou?ld|tray|terrine|glasses|pots|ramekins|cups|springform|pan)s?\b/iu;
+
 /** Whether words begin with nothing but the cold that something goes into. */
 const coldAlone = (words: readonly Word[], from: number): boolean =>
   words[from]?.said === 'overnight' ||
+  // 'And into the fridge for half an hour'.
+  (/^in(?:to)?$/.test(words[from]?.said ?? '') && words[from + 1]?.said === 'the' && coldAlone(words, from + 2)) ||
   (/^(?:fridge|freezer)$/.test(words[from]?.said ?? '') && /^(?:[.,;:]|for|overnight|o\/n|till|until|\d+|)$/.test(words[from + 1]?.said ?? ''));
 
 /** 'For the mirror warm the purée': the verb behind what it is for; −1 where none follows at once. */
@@ -402,9 +427,16 @@ function subjectVerb(words: readonly Word[], from: number): number {
 const hasAction = (words: readonly Word[]): boolean =>
   words.some((w, i) => verbNamed(w.said) !== null && (i === 0 || !/^(?:the|a|an|of|with|your|this|that|for|and|no)$/.test(words[i - 1]!.said)));
 
+/** 'Put a syllabub over that, made of half a pint of cream and a gill of sack, whisked to a froth': how it is made stands behind it. */
+const MADE_OF = /^made (?:of|with|from) [^.;]*,\s*(?:well )?(?:whipped|whisked|beaten)\b/i;
+
 /** A clause with its verb: the one that it begins with, else the first that stands in it as a verb, else that of a participle. */
 export function clauseOf(text: string): Clause {
   const words = wordsOf(text);
+  if (MADE_OF.test(text)) {
+    const at = words.findIndex((w) => /^(?:whipped|whisked|beaten)$/.test(w.said));
+    return { text, verb: verbOfForm(words[at]!.said), words, at };
+  }
   if (ASSEMBLED.test(text)) return { text, verb: null, words, at: -1 };
   const named = MAKES_IT.test(text) ? words.findIndex((w) => w.said === ':') + 1 : 0;
   const behind = named > 0 && named < words.length ? named + afterCondition(words.slice(named)) : 0;
@@ -489,6 +521,11 @@ const SO_LONG_BEFORE =
 function afterCondition(words: readonly Word[]): number {
   const skip = words.findIndex((w) => !/^(?:and|then|but|,)$/.test(w.said));
   if (skip > 0 && UNTIL.has(words[skip]?.word ?? '') && !words.some((w) => w.said === ',')) return Math.max(0, laterVerb(words, skip + 1));
+  // 'Then in a clean bowl whisk the whites'.
+  if (skip > 0 && /^(?:in|into|using|with)$/.test(words[skip]?.word ?? '')) {
+    const behind = afterCondition(words.slice(skip));
+    return behind === 0 ? 0 : skip + behind;
+  }
   const first = words[0]?.word ?? '';
   const late = SO_LONG_BEFORE.exec(
     words
@@ -536,7 +573,9 @@ function afterCondition(words: readonly Word[]): number {
         .findIndex(
           (w, i) =>
             i > 1 &&
-            /^(?:bowl|pan|saucepan|mixer|jug|processor|pot|blender|ring|tin|dish|mou?ld|terrine|tray)$/.test(w.said) &&
+            /^(?:bowl|pan|saucepan|mixer|jug|processor|pot|blender|ring|tin|dish|mou?ld|terrine|tray|beaters|whisk|paddle|attachment|fork|spatula|spoon)$/.test(
+              w.said,
+            ) &&
             verbAt(words, i + 1, false) === i + 1,
         )
     : -1;

@@ -24,6 +24,18 @@ export function bareOvenC(text: string, fahrenheit: boolean): number | null {
   return n > 260 || (fahrenheit && n >= 200) ? Math.round(((n - 32) * 50) / 9) / 10 : n;
 }
 
+/** 'Over the bain until it's 75': degrees of a mix that are not said to be any. */
+const BARE_MIX =
+  /\b(?:until|till|'til)[\s\u00a0]+(?:it|they)(?:['’](?:s|re)|[\s\u00a0]+(?:is|are|reach(?:es)?|hits?|gets? to|comes? to))[\s\u00a0]+(?:at |about )?(\d{2,3})(?![\s\u00a0]?(?:%|g\b|grams?|ml|cm|mm|min|sec|h\b|hours?|[.,]?\d))/i;
+const HOT_FROM = 30;
+
+/** °C of a mix whose degrees stand alone: what is above boiling syrup is °F. @returns null where none stand. */
+export function bareMixC(text: string): number | null {
+  const n = Number(BARE_MIX.exec(figured(text))?.[1] ?? NaN);
+  if (!(n >= HOT_FROM && n <= 300)) return null;
+  return n > 130 ? Math.round(((n - 32) * 50) / 9) / 10 : n;
+}
+
 /** °C of a gas mark. Source: the usual British conversion table. */
 const gasC = (mark: string): number => (/½|1\/2/.test(mark) ? 130 : /¼|1\/4/.test(mark) ? 110 : 121 + 14 * Number(mark));
 

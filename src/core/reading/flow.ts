@@ -2,9 +2,9 @@ import type { Role } from '../larder/role';
 import type { StepWork } from '../document/kinds';
 import { type Bowl } from './bowls';
 import { type Clause } from './clauses';
-import { bareOvenC, temperaturesIn, type SaidTemperature } from './degrees';
+import { bareMixC, bareOvenC, temperaturesIn, type SaidTemperature } from './degrees';
 import { implied } from './implied';
-import { leftOvers, without } from './left-over';
+import { comesBack, leftOvers, without } from './left-over';
 import { linesSaid } from './lines-said';
 import { type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
@@ -13,17 +13,20 @@ import { apply } from './doing';
 import { PATS_IN } from './laying';
 import { BOILED_C, pouredOn, POUR_ONTO, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
+import { repeatsOf } from './repeats';
 import { saidBehind } from './said-behind';
 import { onlyTime } from './times';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { BARE, DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
 const ADDS =
-  /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|break|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=\s?[.,;(]|$)|(?:swirl|ripple|marble) (?:\w+ly )?in (?!half\b|some\b|most\b|an? (?:third|quarter|little|few)\b|the (?:rest|other)\b)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
+  /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|break|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:stir|mix|beat|whisk|blend|work) (?:[\w'-]+ ){1,4}in (?=one\b|two\b|an? (?:few|little|spoonful|bit)\b|bit by bit|gradually|slowly|singly|separately|in (?:two|three)\b)|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=\s?[.,;(]|$)|(?:swirl|ripple|marble) (?:\w+ly )?in (?!half\b|some\b|most\b|an? (?:third|quarter|little|few)\b|the (?:rest|other)\b)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ (?:in|last)(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
 /** 'Fold in D, whipped soft.' */
 const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
 /** 'Fold in the cream whipped to soft peaks.' */
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
+/** 'Heat oven to 325.' */
+const HEATS_OVEN = /^(?:pre)?heat (?:the |your |an )?oven\b/i;
 /** A bake is no cooler, °C. */
 const OVEN_FROM_C = 90;
 /** Behind which degrees are of something else: 'when the syrup reaches'. */
@@ -55,10 +58,26 @@ export function flowOf(
     implied(w, h, meant);
     saidBehind(w, h, meant);
     take(w, h, meant);
+    allLaid(w, h.c.text);
   });
   leftOvers(w);
   usedWithItsBowl(w);
   return w.gone.size === 0 ? { lines: w.lines, bowls: w.bowls, steps: w.steps, stepOf: w.stepOf, doubts: w.doubts } : without(w, w.gone);
+}
+
+/** So much of a line, by what is said, is all of it (house). */
+const NEARLY_WHOLE = 0.85;
+
+/** 'A third of the berries; repeat twice': all of them are laid. */
+function allLaid(w: Worktop, text: string): void {
+  const times = repeatsOf(text);
+  if (times === null) return;
+  for (const [i, rest] of w.restOf) {
+    const [taken, left] = [w.lines[i]!.grams ?? 0, w.lines[rest]!.grams ?? 0];
+    const laid = w.stepOf[i] !== null && w.steps[w.stepOf[i]!]!.work === 'fill';
+    if (!laid || !w.fresh(rest) || w.restOf.has(rest) || ((times + 1) * taken) / Math.max(1, taken + left) < NEARLY_WHOLE) continue;
+    if (comesBack(w, i, rest)) w.relearn();
+  }
 }
 
 /** Of a bowl that no step has made. */
@@ -171,9 +190,16 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
   // What bakes is in an oven, also where no word says so: 'turn it down to 250 F'.
   const inOven =
     work === 'bake' || (work === 'hands' && w.steps.at(-1)?.machine === 'oven' && /^(?:reduce|turn|drop|lower|decrease|increase|raise|set)$/.test(verb));
-  const bare = said === null && inOven ? bareOvenC(c.text, w.fahrenheit) : null;
+  const hot = said === null && (work === 'heat' || work === 'whisk') ? bareMixC(c.text) : null;
+  const bare = said === null && (inOven || HEATS_OVEN.test(h.after)) ? bareOvenC(c.text, w.fahrenheit) : null;
   const temperature: SaidTemperature | null =
-    bare !== null ? { c: bare, of: 'oven', start: 0, end: 0 } : said && inOven && said.c >= OVEN_FROM_C ? { ...said, of: 'oven' } : said;
+    hot !== null
+      ? { c: hot, of: 'mix', start: 0, end: 0 }
+      : bare !== null
+        ? { c: bare, of: 'oven', start: 0, end: 0 }
+        : said && inOven && said.c >= OVEN_FROM_C
+          ? { ...said, of: 'oven' }
+          : said;
   const step: FlowStep = {
     text: [fc.before, c.text, fc.after].filter(Boolean).join(' '),
     work,
@@ -301,6 +327,9 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
     items.some((x) => x.kind === 'bowl' && x.bowl !== w.here()!.id && w.bowls[x.bowl]!.heated)
   )
     work = 'hands';
+  // 'Pour the boiling water over the dates': they swell in it.
+  if (verb === 'pour' && work === 'fill' && !w.built && items.length > 1 && items.every((x) => x.kind === 'line') && /\b(?:boiling|hot|warm)\b/i.test(c.text))
+    work = 'hands';
   // 'Pour over the cold jelly': over what stands in the vessel, as its next layer.
   const [only] = items;
   if (
@@ -331,7 +360,16 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if ((work === 'whisk' || work === 'beat') && involved.filter((x) => x.bowl).length > 1 && involved.some((x) => x.bowl?.air && w.holds(x.bowl, 'cream')))
     work = 'fold';
   // 'Boil the cream, add the juice, whisk': hot cream takes no air.
-  if (work === 'whisk' && verb === 'whisk' && items.length === 0 && stageIn(c.text) === null && !RISES.test(c.text) && stillHot(w)) work = 'hands';
+  if (
+    work === 'whisk' &&
+    verb === 'whisk' &&
+    items.length === 0 &&
+    stageIn(c.text) === null &&
+    !RISES.test(c.text) &&
+    stillHot(w) &&
+    !w.holds(w.here()!, 'white')
+  )
+    work = 'hands';
   // 'Loosen the cheese with a bit of the foam, then all of it.'
   if (work === 'beat' && verb === 'loosen' && involved.some((x) => x.bowl?.air) && /\bthen\b/i.test(c.text)) work = 'fold';
   // 'Spoon rounds on the tray. 1½ hours.': what lies on a tray while the oven is hot bakes.
@@ -383,10 +421,22 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
     work === 'hands' &&
     c.verb === null &&
     items.length > 0 &&
-    /\b(?:over|on) (?:that|it|them|this|top)\b/i.test(c.text) &&
+    (/\b(?:over|on) (?:that|it|them|this|top)\b/i.test(c.text) || /\bspread over\W*$/i.test(c.text)) &&
     w.live().some((b) => b.placed === 'built')
   )
     work = 'fill';
+  // 'Butter in, a lump at a time': into a foam that runs.
+  if (
+    work === 'hands' &&
+    c.verb === null &&
+    additive &&
+    w.here()?.air &&
+    items.length > 0 &&
+    items.every((x) => x.kind === 'line' && w.lines[x.line]!.role === 'butter')
+  )
+    work = 'beat';
+  // 'Stream in the cream, then up to medium until it holds firm peaks.'
+  if (work === 'hands' && additive && on.cream && stageIn(c.text) !== null && /\b(?:until|till)\b/i.test(c.text)) work = 'whisk';
   // Added while the machine runs, it is whisked.
   const mine = w.here();
   if (work === 'hands' && (additive || verb === 'pour' || verb === 'drizzle' || verb === 'stream') && WHILE_RUNNING.test(c.text))
@@ -433,6 +483,8 @@ function pouredInto(
   const dests = items.filter((x) => x.at > destAt);
   const said = c.text.slice(c.words[Math.max(0, c.at)]?.start ?? 0);
   if (destAt < 0) {
+    // 'Mix the crumbs, pat them in the pan. Pour in the filling': onto what lies there.
+    if (here && (here.pressed || here.placed !== 'no') && /^(?:\w+ly )?(?:pour|tip|scrape|spoon) in\b/i.test(said)) return work;
     if (panIsTin && /\binto the (?:\w+ )?pan\b/i.test(c.text)) return work;
     if (
       /\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup)\b/i.test(c.text) &&

@@ -7,7 +7,7 @@ import { sameHeading } from './rows';
 import { ALL, DEST, type Heard, type Item, type Share, type Worktop } from './worktop';
 
 const EVERYTHING =
-  /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ (?:ingredients|stuff|things|bits)|ingredients together|all of it together|everything but)\b/i;
+  /^all in(?:to)?\b|\b(?:all (?:of )?the (?:other |remaining |rest of the )?(?:\w+ )?ingredients?|all (?:the )?ingredients|everything(?: else)? (?:in|into|together)|(?:the )?(?:remaining|other|dry|wet) ingredients|(?:the )?\w+ (?:ingredients|stuff|things|bits)|ingredients together|all of it together|(?:everything|all (?:of it|(?:of )?the (?:\w+ )?ingredients)) (?:but|bar|except(?: for)?|apart from))\b/i;
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
 /** An amount of nothing that is named: 'blitz 600 g with the sugar'. */
@@ -51,6 +51,12 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
       ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1)
       : undefined;
   if (rest) meant.line(rest[1], c.at);
+  // 'Warm a third of it; whisk in the rest plus the lemon': what is left of what is in hand.
+  const back =
+    items.length > 0 && /^(?:whisk|stir|mix|beat|add|pour) (?:in )?the (?:rest|remainder)\b(?! of)/i.test(h.after)
+      ? [...w.restOf].findLast(([of, r]) => w.fresh(r) && w.here()?.lines.has(of))
+      : undefined;
+  if (back) meant.line(back[1], c.words.length);
   if (verb === 'anglaise') anglaise(w, h, meant);
   // 'Crush the last 4': of what was divided last.
   const last = items.length === 0 && LAST_FEW.test(h.after) ? [...w.restOf.values()].findLast((r) => w.fresh(r)) : undefined;
@@ -127,9 +133,14 @@ function wholeList(w: Worktop, { c, fc, after }: Heard, meant: Meant): void {
   const word = /\b(?:the )?(\w+) (?:ingredients|stuff|things|bits)\b/i.exec(c.text)?.[1] ?? '';
   const named = w.lines.filter((l) => l.under !== null && sameHeading(l.under, word)).length > 0 ? word : heading;
   const open = w.lines.map((_, i) => i).filter((i) => w.fresh(i) && (named === null || sameHeading(w.lines[i]!.under, named)));
+  // 'Everything bar the cream': what is named behind it waits.
+  const but = c.words.findIndex((x, i) => i > 0 && BUT.test(x.said));
+  const left = new Set(but < 0 ? [] : meant.items.flatMap((x) => (x.kind === 'line' && x.at > but ? [x.line] : [])));
+  if (left.size > 0) meant.items.splice(0, meant.items.length, ...meant.items.filter((x) => x.kind !== 'line' || !left.has(x.line)));
   const dry = /\bdry\b/i.test(word) ? open.filter((i) => ['sugar', 'starch', 'salt', 'cocoa', 'flavour', 'nut'].includes(w.lines[i]!.role!)) : open;
-  for (const i of dry) meant.line(i, c.words.length, false);
+  for (const i of dry) if (!left.has(i)) meant.line(i, c.words.length, false);
 }
+const BUT = /^(?:but|bar|except|apart)$/;
 
 /** 'Whisk the whites with the rest': of what was divided last. */
 function withTheRest(w: Worktop, { c, after }: Heard, meant: Meant): void {
@@ -260,11 +271,16 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   else if (
     /^(?:it|them|this|these|that|those)\b/.test(object) &&
     !lines.some((x) => x.kind === 'line' && items.some((y) => y.kind === 'line' && y.line === x.line)) &&
+    // 'Melt the chocolate and take it off, let it cool': what is in the pan.
+    !(items.length === 0 && ONLY_STANDS.test(verb) && w.here()?.placed === 'no') &&
     !(verb === 'fold' && w.here()?.air && share.kind === 'all') &&
     lines.length > 0
   )
     take(lines);
 }
+
+/** Nothing comes in by it. */
+const ONLY_STANDS = /^(?:let|leave|take|remove|lift|cool|chill|rest|stand|allow|set|keep)$/;
 
 /** What is in hand goes into what is named. */
 function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object: string): void {

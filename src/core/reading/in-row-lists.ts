@@ -72,7 +72,7 @@ const NEEDS = new RegExp(
 );
 /** 'For the topping: …', 'for the base you need …'. */
 const FOR_THE =
-  /^(?:(?:and|then) )?(?:for|to make) (?:the |your )?(\p{L}[\p{L} '’-]{1,30}?)(?:\s*[:–—]\s+|,? (?:you(?:['’]ll| will)? (?:need|want)|take|use)[:,]?\s+)/iu;
+  /^(?:(?:and|then) )?(?:for|to make) (?!(?:this|that|these|it)\b)(?:the |your )?(\p{L}[\p{L} '’-]{1,30}?)(?:\s*[:–—]\s+|,? (?:you(?:['’]ll| will)? (?:need|want)|take|use)[:,]?\s+)/iu;
 const NAMED = /^(\p{Lu}[\p{L}\d '’&()-]{1,40}?)\s*[:–—]\s+(?=\S)/u;
 /** '1st layer: …', '2nd: …'. */
 const NUMBERED = /^((?:\d(?:st|nd|rd|th)|first|second|third|fourth|bottom|middle|top)(?: layer)?)\s*[:–—]\s+(?=\S)/i;
@@ -160,7 +160,13 @@ function listIn(sentence: string, alone: boolean, isIngredient: (name: string) =
 
 /** Whether a thing says how much, in front or behind: '6 egg whites', 'sugar 250 g', 'yolks 80'. */
 const weighed = (t: string): boolean => looksLikeMeasured(t) || endsMeasured(t) || BARE_GRAMS.test(t) || counted(t) || TAKEN_FROM.test(t);
+/** 'A 900 g loaf tin lined with film': a thing of the kitchen. */
+const HOLDS =
+  /^(?:an?|one|\d+)\s.{0,30}\b(?:tins?|pans?|dish(?:es)?|ramekins?|mou?lds?|springforms?|trays?|ring|terrine)(?:,? (?:lined|greased|buttered|oiled)\b.*)?$/i;
+/** 'A 30 by 20 centimetre dish', 'about 6 cm deep': what it is made in. */
+const OF_A_SIZE = /\d\s?(?:x|×|by)\s?\d|\d[\s-]?(?:cm|mm|inch(?:es)?|centimet(?:re|er)s?)\b[^,]{0,16}\b(?:deep|high|wide|across|dish|tin|pan|tray|ring)\b/i;
 const counted = (t: string): boolean =>
+  !OF_A_SIZE.test(t) &&
   /^(?:about )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|five\s|six\s|eight\s|ten\s|twelve\s|half\b)/i.test(t) &&
   splitLine(t).amounts.length > 0 &&
   splitLine(t).name !== '';
@@ -199,6 +205,7 @@ function itemsIn(told: string, head: Head | null, isIngredient: (name: string) =
   const onTop = head?.name != null && ON_TOP.test(head.name);
   const out: Thing[] = [];
   for (const t of raw) {
+    if (HOLDS.test(t)) return null;
     if (t.length > 90 || /[!?]\s|\.\s+\p{Lu}/u.test(t) || isTime(t)) return null;
     const thing = !HOW.test(t) && (weighed(t) || LOOSE.test(t) || (t.split(/\s+/).length <= 7 && isIngredient(splitLine(t.replace(FOR_WHAT, '')).name)));
     if (thing) {

@@ -6,7 +6,7 @@ import { ALL, type FlowStep, type Job, type Worktop } from './worktop';
 const LAST = 1e6;
 
 /** 'Pat in pan', 'pat over the bottom of the dish'; not 'pat dry'. */
-export const PATS_IN = /\bpat(?:ted)? (?:\p{L}+ ){0,3}?(?:in|into|onto|over) (?:\p{L}+ ){0,3}?(?:pan|tin|dish|bottom|ring|base|tray)\b/iu;
+export const PATS_IN = /\bpat(?:ted)? (?:[\p{L}\d/½⅔¾]+ ){0,4}?(?:in|into|onto|over) (?:\p{L}+ ){0,3}?(?:pan|tin|dish|bottom|ring|base|tray)\b/iu;
 
 /** Pressed into a tin; not film that is pressed onto a custard. */
 export const pressesIn = (verb: string, after: string): boolean =>

@@ -3,15 +3,22 @@ import { sameGrams } from './lines-said';
 import { BEFORE_SERVING } from './work';
 import type { Flow, Worktop } from './worktop';
 
+/** The rest of a line that was divided is of that line again. @returns false where another part of it is somewhere else. */
+export function comesBack(w: Worktop, i: number, rest: number): boolean {
+  const whole = w.listed[i];
+  if (!whole || !sameGrams((w.lines[i]!.grams ?? 0) + (w.lines[rest]!.grams ?? 0), whole.grams)) return false;
+  w.lines[i] = whole;
+  w.bowlOf[rest] = w.bowlOf[i]!;
+  w.gone.add(rest);
+  return true;
+}
+
 /** Lines that no step names go where the rest of their list goes; what is for the top, to the end. */
 export function leftOvers(w: Worktop): void {
   // 'Stream in a third of the cream', and the rest never named: it was for the same bowl.
   for (const [i, rest] of w.restOf) {
     if (w.bowlOf[rest] !== null || w.bowlOf[i] === null || w.restOf.has(rest)) continue;
-    const whole = w.listed[i];
-    if (!whole || !sameGrams((w.lines[i]!.grams ?? 0) + (w.lines[rest]!.grams ?? 0), whole.grams)) continue;
-    w.lines[i] = whole;
-    w.gone.add(rest);
+    comesBack(w, i, rest);
   }
   w.lines.forEach((l, i) => {
     if (w.bowlOf[i] !== null || w.gone.has(i)) return;

@@ -53,6 +53,9 @@ const MEASURED = /\((?:about |approx\.? |around |roughly |c\.? ?|~ ?)?(\d[\d./]*
 /** 'Zest of 3 limes and juice of 4'. */
 const ZEST_AND_JUICE =
   /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?),? (?:and|&|\+) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
+/** 'Zest of 2 lemons and 75 ml juice', 'juice': of the fruit that is named. */
+const ZEST_AND_MEASURED =
+  /^((?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (?:\d+|\w+) (?:(?:unwaxed|large|small|medium) )*(lemon|lime|orange|grapefruit)s?),? (?:and|&|\+|plus) ([^()]{2,16}?) (?:of )?(?:(?:the|their|its|fresh|lemon|lime|orange|grapefruit) )*juice\b.{0,24}$/i;
 const ZEST_PLUS_JUICE = new RegExp(
   `^(.*?\\b(lemon|lime|orange|grapefruit)s? zest),?\\s+(?:plus|and|\\+|&)\\s+([^()]{1,16}?) (?:fresh )?(?:(?:lemon|lime|orange|grapefruit) )?juice\\b`,
   'i',
@@ -103,12 +106,14 @@ const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|s
 export function linesOfRow(row: string, place: Place, context: LineContext, apart: Apart): readonly DraftLine[] {
   // 'Limes, zest and juice 4': how many stands behind.
   const behind = /^((?:lemon|lime|orange|grapefruit)s?\b[^\d]{0,40}?)[\s–-]+(\d{1,2})$/i.exec(row);
-  const text = behind ? `${behind[2]!} ${behind[1]!}` : row.slice(0, 480);
+  const text = behind ? `${behind[2]!} ${behind[1]!}` : countFirst(row.slice(0, 480), context);
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   const joined = text.split(
     /\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/,
   );
   if (joined.length > 1 && joined.every((t) => splitLine(t).amounts[0]?.unit && splitLine(t).name !== '')) return joined.map((t) => made(t.trim()));
+  const mass = gelatinMass(text);
+  if (mass) return mass.lines.map((t) => made(t, mass.doubt));
   const two = twoOfOne(text);
   if (two) return two.map((t) => made(t));
   // '1 flan case or about 350 g of sponge': what is weighed counts.
@@ -140,6 +145,8 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   }
   const each = ZEST_AND_JUICE.exec(text);
   if (each) return [made(`zest of ${each[1]!} ${each[2]!}`), made(`juice of ${each[3]!} ${each[2]!}`)];
+  const measuredJuice = ZEST_AND_MEASURED.exec(text);
+  if (measuredJuice && splitLine(measuredJuice[3]!).amounts[0]?.unit) return [made(measuredJuice[1]!), made(`${measuredJuice[3]!} ${measuredJuice[2]!} juice`)];
   // '3 lemons juice + zest of 2'.
   const juiced = JUICE_THEN_ZEST.exec(text);
   if (juiced) return [made(`juice of ${juiced[1]!} ${juiced[2]!}`), made(`zest of ${juiced[3]!} ${juiced[2]!}`)];
@@ -171,6 +178,38 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   }
   const grams = inBareGrams(text, context);
   return [grams === text ? made(text) : made(grams, 'no measure is written: grams are taken')];
+}
+
+/** Known to come in pieces. */
+const comesInPieces = (name: string, context: LineContext): boolean => {
+  const { ingredient, confidence } = ingredientOf(name, context);
+  return ingredient?.piece != null && confidence >= SURE_FROM && isCounted(name, context);
+};
+
+/** 'Mango 1 large (about 300 g flesh)', 'lime 1, zest and juice': how many stands behind the name. */
+const COUNT_BEHIND = /^(\p{L}[\p{L}'’ -]{2,30}?)\s+(\d{1,2}|½|half|one|two|three|four)((?: (?:large|small|medium|ripe|big))?)(?=\s*(?:$|,|\())/iu;
+const countFirst = (row: string, context: LineContext): string => {
+  const m = COUNT_BEHIND.exec(row);
+  return m && Number(m[2]) !== 0 && !(Number(m[2]) >= GRAMS_FROM) && comesInPieces(m[1]!, context) ? `${m[2]!}${m[3]!} ${m[1]!}${row.slice(m[0].length)}` : row;
+};
+
+/** One part of gelatin in so many of water, where a recipe says only 'gelatin mass' (house: what most pastry kitchens keep). */
+const MASS_WATER = 5;
+const GELATIN_MASS = /\bgelatine? mass\b/i;
+const MASS_RATIO = /\(?\b1\s?(?:[:×x/]|to|in)\s?([4-7])\)?/i;
+
+/** Gelatin that is kept swollen in its water: the two that it is. @returns null for anything else, or where no mass is said. */
+function gelatinMass(text: string): { readonly lines: readonly [string, string]; readonly doubt: string } | null {
+  if (!GELATIN_MASS.test(text)) return null;
+  const said = MASS_RATIO.exec(text);
+  const g = weighed(said ? text.replace(said[0], ' ') : text);
+  if (g === null) return null;
+  const parts = said ? Number(said[1]) : MASS_WATER;
+  const of = (share: number): string => (g * share).toFixed(1).replace(/\.0$/, '');
+  return {
+    lines: [`${of(1 / (1 + parts))} g gelatin powder`, `${of(parts / (1 + parts))} g water`],
+    doubt: said ? '' : `one part of gelatin in ${MASS_WATER} of water is taken`,
+  };
 }
 
 /** Two amounts of one thing, each with its name: added to it, parted in brackets, or summed; null where there is one. */

@@ -167,6 +167,12 @@ function listed(
     share.kind === 'rest' && rest === undefined && !w.fresh(line)
       ? candidates.find((l) => w.fresh(l.line) && w.lines[l.line]!.role === w.lines[line]!.role)?.line
       : undefined;
+  // 'A quarter of the cream', where a cup of it waits for the sauce: what was whipped of it is laid.
+  const foam =
+    share.kind !== 'rest' && m.phrase === 'cream' && c.verb?.work === 'fill' && c.verb.base !== 'pour' && [...w.restOf.values()].includes(line)
+      ? w.latest((b) => b.air && b.placed !== 'late' && w.holds(b, 'cream'))
+      : null;
+  if (foam) return meant.bowl(foam, m.from, share);
   const target = untouched ?? (share.kind === 'rest' && rest !== undefined && w.fresh(rest) ? rest : line);
   if (w.fresh(target)) {
     // 'With a spoonful of the cream': little of it, the rest comes later.
@@ -188,7 +194,8 @@ const WHITENS = /\b(?:till?|until|to|turns?|almost|nearly|very|is|are|goes)\s*$/
 /** Of 'espresso powder dissolved in 1 tbsp water' the water, where its row says that it goes with it. */
 function dissolvedIn(w: Worktop, line: number): readonly number[] {
   const { written, start } = w.lines[line]!;
-  if (!/\b(?:dissolved|soaked|bloomed|mixed|stirred|softened|prepared|made)\b[^,;]{0,16}\b(?:in|with)\s+\d|\S\s*\+\s*\d/i.test(written)) return [];
+  if (!/\bgelatine? mass\b|\b(?:dissolved|soaked|bloomed|mixed|stirred|softened|prepared|made)\b[^,;]{0,16}\b(?:in|with)\s+\d|\S\s*\+\s*\d/i.test(written))
+    return [];
   return w.lines.flatMap((l, i) =>
     i !== line && l.written === written && l.start === start && w.fresh(i) && ['liquid', 'milk', 'drink'].includes(l.role ?? '') ? [i] : [],
   );
@@ -234,6 +241,8 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   if (prev && prev.to === m.from && prev.sense.kind === 'line') return;
   // 'Make a caramel with …': it is made now.
   if ((h.verb === 'make' && m.from <= h.c.at + 4) || (m.to <= h.c.at && MAKES_IT.test(h.c.text))) return;
+  // 'All the filling ingredients': its list, nothing that was made.
+  if (/^(?:ingredients?|stuff|things|bits)$/.test(h.c.words[m.to]?.said ?? '')) return;
   // 'Boil the cream for the glaze': what it is for.
   if (/\bfor (?:the|a|your)\s+$/i.test(lead)) return;
   // 'The reserved filling': what was kept of it.
@@ -242,6 +251,11 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   const plain = /\b(?:yellow|plain|white|pale)\s+$/i.test(lead) ? productNamed(w, 'plain', h.fc) : null;
   const bowl = kept ?? plain ?? productNamed(w, name, h.fc);
   if (bowl) return meant.bowl(bowl, m.from, share);
+  // 'Sieve the berries. Warm a third of the purée': of the fruit that was made ready.
+  const fruit = /^(?:puree|pulp|coulis)$/.test(name)
+    ? w.inHand.flatMap((x) => (x.kind === 'line' && w.fresh(x.line) && w.lines[x.line]!.role === 'fruit' ? [x.line] : []))
+    : [];
+  if (fruit.length > 0) return fruit.forEach((i) => meant.some(i, m.from, share));
   // 'Brush with the glaze': what its list holds, which nothing has been done with yet.
   if (/\b(?:the|your|with|mix|press|combine)\s+$/i.test(lead))
     w.lines.forEach((l, i) => {
@@ -362,4 +376,6 @@ const namedAlone = (m: Mention, c: Clause, ingredient: Ingredient): boolean =>
   !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) &&
   !/\b(?:like|as|of a|no|for (?:the|a|an|this|my|our)(?: \w+)?)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) &&
   !['setting', 'starch'].includes(ingredient.category) &&
-  /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some|dip|dunk|line|lay|layer)\b/i.test(c.text);
+  // 'Cocoa before it goes out.'
+  ((c.verb === null && m.from === 0) ||
+    /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some|dip|dunk|line|lay|layer)\b/i.test(c.text));

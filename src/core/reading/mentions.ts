@@ -216,10 +216,12 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
   }
   // 'The lemon cream', where the list has that heading.
   const headings = [...new Set(lines.flatMap((l) => (l.under === null ? [] : [keyOf(l.under)])))].filter(
-    (h) => h.includes(' ') && h.split(' ').length <= LONGEST_PHRASE,
+    (h) => h !== '' && h.split(' ').length <= LONGEST_PHRASE,
   );
   for (const h of headings) {
     const there = senses.get(h);
+    // 'Toffee' alone is its list where it is no ingredient.
+    if (!h.includes(' ') && (there !== undefined || larderHas(h, larder) || h.length < 4)) continue;
     if (there?.kind !== 'line' || there.lines.every((l) => l.strength < 2.5)) senses.set(h, { kind: 'product', name: h });
     // 'The swirl' of 'Cranberry swirl', where no ingredient is called so.
     const noun = h.split(' ').at(-1)!;

@@ -341,10 +341,7 @@ function keepsApart(w: Worktop, { step, at, h, lines }: Job, bowl: Bowl, own: re
     bowl.lastStep < at &&
     w.isFoamed(bowl) &&
     work !== 'whisk' &&
-    !w.onlyButter(
-      lines.map((x) => x.line),
-      bowl,
-    )
+    !w.onlyButter([...folded, ...lines.map((x) => x.line)], bowl)
   );
 }
 

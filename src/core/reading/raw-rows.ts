@@ -128,7 +128,9 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
     const item = bare.replace(BULLET, '').replace(CIRCLED, '1. ');
     const plain = item
       .replace(NUMBERED, '')
+      .replace(/^\*\*(.+?)[.:]?\*\*[.:]?\s*(?=[–—·|(-])/, '$1 ')
       .replace(/^\*\*(.+?)[.:]?\*\*[.:]?\s*/, '$1: ')
+      .replace(/^optional(?:ly)?\s*[:–—-]\s+(?=\d|[½¼¾⅓⅔])(.{3,80})$/i, '$1 (optional)')
       .trim();
     if (plain !== '') {
       const letter = /^[\s\u00a0]*([A-H])[.)]\s/.exec(item)?.[1] ?? null;

@@ -142,7 +142,10 @@ export function readRecipe(given: string, context: ReadContext, choices: ReadCho
     const said = grams ? inGrams(r.text) : r.text;
     listed.push(...linesOfRow(said, r, lineContext, apart).map((l) => (said === r.text ? l : { ...l, written: r.text })));
   }
-  const { clauses, chatter } = workIn(rows.value, listed.length > 0);
+  const { clauses, chatter } = workIn(
+    rows.value,
+    listed.map((l) => l.text),
+  );
   // Where nothing is measured in cups or ounces and all in grams, an oven speaks °C too.
   const metric = /\d\s?(?:g|kg|ml)\b/i.test(text) && !/\b(?:cups?|ounces?|oz|sticks?|pounds?|lbs?|quarts?)\b/i.test(text);
   const fahrenheit = /\d\s?°?\s?F\b|fahrenheit/i.test(text) || (cups.system === 'us' && !metric);
@@ -234,7 +237,7 @@ function assembled(
     .filter((r) => r.kind === 'yield' || r.kind === 'about' || r.kind === 'title' || (r.kind === 'section' && /\(.*\d.*\)/.test(r.text)))
     .map((r) => r.text);
   const method = rows
-    .filter((r) => r.kind === 'prose' || r.kind === 'yield' || r.kind === 'about' || r.kind === 'title')
+    .filter((r) => r.kind === 'prose' || r.kind === 'yield' || r.kind === 'about' || r.kind === 'title' || (r.kind === 'note' && MADE_IN.test(r.text)))
     .map((r) => r.text)
     .join('.\n');
   const vessel =
@@ -247,12 +250,16 @@ function assembled(
     );
   const freezes = flow.steps.some(
     (s) =>
-      s.work === 'freeze' && (s.minutes?.[0] ?? 240) >= 90 && !/\bbowl\b|\bwhisk\b|\bbeaters\b/i.test(s.text.replace(/\bwhisk(?:ed)?\s+(?:the|until)/i, '')),
+      s.work === 'freeze' &&
+      // 'Freeze while you make the filling': it only hardens.
+      (s.minutes !== null || !/\b(?:while (?:you|the|making|preparing)|meanwhile)\b/i.test(s.text)) &&
+      (s.minutes?.[0] ?? 240) >= 90 &&
+      !/\bbowl\b|\bwhisk\b|\bbeaters\b/i.test(s.text.replace(/\bwhisk(?:ed)?\s+(?:the|until)/i, '')),
   );
   const chilled = flow.steps.some((s) => s.work === 'chill');
   const sections = rows.filter((r) => r.kind === 'section' && !PLAIN_HEAD.test(r.text) && !flow.steps.some((s) => s.section === r.text));
   const unread = [
-    ...rows.filter((r) => r.kind === 'note' || r.kind === 'about').map((r) => r.text),
+    ...rows.filter((r) => r.kind === 'note' || (r.kind === 'about' && !IN_GRAMS.test(r.text))).map((r) => r.text),
     ...chatter,
     ...sections.map((r) => r.text),
     ...headingsLost(rows, parts, steps),
@@ -291,6 +298,10 @@ function assembled(
   ];
   return { ...reading, unread: [...reading.unread, ...lostRows(text, understood, context.larder)] };
 }
+
+/** 'For this I use a 30 by 20 cm dish': said before the work begins. */
+const MADE_IN =
+  /\b(?:use|need|take|made? in|in an?)\b[^.]{0,30}\d[^.]{0,24}\b(?:dish|tin|pan|tray|springform|ring|terrine|mou?ld|bowl|glasses|cups|ramekins)\b/i;
 
 const NAME_BY_KIND: Readonly<Record<PartKind, string>> = {
   'whipped-cream': 'Whipped cream',

@@ -24,6 +24,9 @@ const MOST_LAYERS = 60;
 const count = (words: string): number =>
   /^once/i.test(words) ? 1 : /^twice/i.test(words) ? 2 : /^\d/.test(words) ? Number.parseInt(words, 10) : (wordNumber(`${words} `, 0)?.value ?? 1);
 
+/** How often more a sentence says that all is laid; null where it says no such thing. */
+export const repeatsOf = (text: string): number | null => (REPEAT.test(text) ? count(TIMES.exec(text)?.[1] ?? 'once') : null);
+
 /**
  * The layers of a dessert as its steps lay them, from the floor up, by part: a repeat lays again what was laid since the first layer of its
  * cycle. Null where nothing lies there twice: then each part lies once, in building order.
@@ -37,7 +40,7 @@ export function layersSaid(steps: readonly Laid[], kinds: ReadonlyMap<string, Pa
     const layers = s.places.filter((p) => kinds.get(p) !== 'soak');
     if (REPEAT.test(s.text)) {
       const again = laid.slice(cycle);
-      const times = count(TIMES.exec(s.text)?.[1] ?? 'once');
+      const times = repeatsOf(s.text)!;
       for (let i = 0; i < times; i++) add(laid, again);
       if (ENDS.test(s.text)) add(laid, layers);
       cycle = laid.length;

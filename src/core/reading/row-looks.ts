@@ -16,6 +16,23 @@ export const INGREDIENTS =
 export const YIELD =
   /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^(?:\p{L}{2,10}:\s*)?\d{1,3} (?:verrines|coupes|tumblers) (?:of|à|a)\b|^[x×]\s?\d{1,3}$|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)(?:,? (?:from |in )?(?:an? |one )?(?:terrine|loaf|tin|ring|tray|mou?ld|dish|cake)\b.{0,24}|\W*)$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a )?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/iu;
 
+/** 'Prep 25 min', 'chill 6 hours'. */
+const FOR_HOW_LONG =
+  /^(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|chill(?:ing)?|rest(?:ing)?|freez(?:e|ing)|setting|total|active|hands-on|ready in)(?: time)?:?\s+(?:about |at least |c\. ?|~ ?)?(?:\d|[½¼¾]|overnight)[^.]{0,24}$/i;
+/** '9x13 pan', 'one 9-inch springform'. */
+const VESSEL_OF_SIZE =
+  /^(?:(?:in|for|fits|fills) )?(?:an? |one )?\d{1,2}(?:[.,]\d)?\s?(?:(?:x|×|by)\s?\d{1,2}|[\s-]?(?:inch(?:es)?|in|cm|["”″]))[^,.;]{0,24}\b(?:pan|tin|dish|springform|tray|ring|mou?ld|terrine|bowl)\b[^,.;]{0,16}$/i;
+
+/** 'Prep 25 min · Makes one 9-inch springform', '9x13 pan, feeds 15': a row that says several things, each of the whole dessert. */
+export function saysOfTheWhole(text: string): boolean {
+  const pieces = text.length > 120 ? [] : text.split(/\s+[·•|/–—-]\s+|[,;]\s+/).map((t) => t.replace(/[.]$/, ''));
+  return (
+    pieces.length > 1 &&
+    pieces.every((t) => YIELD.test(t) || FOR_HOW_LONG.test(t) || VESSEL_OF_SIZE.test(t) || /^(?:easy|medium|hard|no[- ]bake)$/i.test(t)) &&
+    pieces.some((t) => YIELD.test(t) || VESSEL_OF_SIZE.test(t))
+  );
+}
+
 /** 'Yolks 80', 'cream 250 + 300 whipped': a list that says no measure anywhere is in grams. */
 export const BARE_GRAMS =
   /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%?(?=\s))?(?:\s?\((?:\d|\p{L}{2,12})\))?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\)|\s+(?:whipped|melted|softened|soft|cold|chopped|sifted|toasted))?)$/u;

@@ -3,7 +3,7 @@ import { splitLine } from '../measures/line';
 import { fail, ok, type Result } from '../result';
 import { clauseOf, sentencesOf } from './clauses';
 import { rawRows, type RawRow } from './raw-rows';
-import { endsMeasured, INGREDIENTS, isAction, LONGEST_LINE, looksLikeLine, looksLikeMeasured, YIELD } from './row-looks';
+import { endsMeasured, INGREDIENTS, isAction, LONGEST_LINE, looksLikeLine, looksLikeMeasured, saysOfTheWhole, YIELD } from './row-looks';
 import { timesIn } from './times';
 import { keyOf } from './words';
 
@@ -163,6 +163,12 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       mode = 'steps';
       return push('section');
     }
+    // 'Recipe (25 pieces)', below its work and above what goes in.
+    if (/^recipe\b/i.test(text) && METHOD.test(text) && next && (looksLikeMeasured(next.text) || endsMeasured(next.text))) {
+      mode = 'lines';
+      part = null;
+      return push('yield');
+    }
     if (METHOD.test(text)) {
       mode = 'steps';
       section = null;
@@ -174,6 +180,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     }
     if (IN_GRAMS.test(text)) return push('about');
     if (NOTE_LEAD.test(text)) return push('note');
+    if (saysOfTheWhole(text)) return push('yield');
     if (YIELD.test(text) && text.length < 80 && !looksLikeMeasured(text)) return push('yield');
     if ((ABOUT.test(text) || SIZES.test(text)) && text.length < 110 && !looksLikeMeasured(text) && !(mode === 'steps' && isAction(text) && !/time/i.test(text)))
       return push('about');

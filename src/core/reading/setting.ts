@@ -17,10 +17,12 @@ const PIECES =
   '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
   new RegExp(
-    `\\b(?:serves?|feeds|does|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`,
+    `\\b(?:serves?|feeds|does|gives (?:you|us|me)|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`,
     'i',
   ),
   new RegExp(`\\bfor (?:about |around |a party of )?${UPTO}\\s+${PEOPLE}`, 'i'),
+  // 'Fill your glasses, ten of them'.
+  new RegExp(`\\b(?:glasses|cups|pots|ramekins|jars|coupes|moulds),? ${N} of (?:them|those)\\b`, 'i'),
   new RegExp(
     `\\b(?:makes?|yields?|gives|for|fills?|pipe onto|frosts?|covers?)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|enough .{0,24}?)?\\s*${UPTO}\\s+(?:\\w+[- ]){0,3}?${PIECES}\\b`,
     'i',
@@ -124,6 +126,7 @@ const COUNTED = new RegExp(
 );
 /** '6 x 250 ml jars'. */
 const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?ml\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\b/i;
+const OF_THEM = /\b(?:glasses|cups|pots|ramekins|jars|coupes|moulds),? (\d{1,2}|[a-z]+) of (?:them|those)\b/i;
 const EACH_ML =
   /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
 const LITRES =
@@ -141,12 +144,32 @@ const ROUND_AFTER = new RegExp(
   'i',
 );
 
+/** Pans of a kitchen by their share of a full one, mm. Source: EN 631. */
+const GASTRONORM: readonly (readonly [RegExp, readonly [length: number, width: number]])[] = [
+  [/^(?:full|whole|1\/1)/i, [530, 325]],
+  [/^(?:half|1\/2|½)/i, [325, 265]],
+  [/^(?:third|1\/3|⅓)/i, [325, 176]],
+  [/^(?:quarter|1\/4|¼)/i, [265, 162]],
+  [/^(?:sixth|1\/6)/i, [176, 162]],
+];
+const OF_GASTRONORM =
+  /\b(?:gn|gastro(?:norm)?)\s?(1\/[12346])|(?:(?<![\d/])(1\/[12346]|½|⅓|¼)|\b(full|whole|half|third|quarter|sixth))[\s-]*(?:size[d]? )?(?:gn|gastro(?:norm)?)\b(?: (?:pan|tray|dish|container))?(?:,? (\d{2,3})\s?mm(?: deep)?)?/i;
+
+/** 'One half gastro'; null where none is said. */
+function gastronormIn(text: string): SaidVessel | null {
+  const m = OF_GASTRONORM.exec(text);
+  const size = m && GASTRONORM.find(([share]) => share.test(m[1] ?? m[2] ?? m[3]!))?.[1];
+  return m && size ? { shape: 'tray', lengthMm: size[0], widthMm: size[1], ...(m[4] ? { heightMm: Number(m[4]) } : {}), count: 1, says: m[0] } : null;
+}
+
 /** The vessel that a text says; null where it says none. The last kind of vessel that is filled counts, with sizes from wherever they stand. */
 export function vesselIn(written: string): SaidVessel | null {
   const text = written.replace(
     /\b(thirteen|twelve|eleven|ten|nine|eight|seven|six)(?=[\s-]by[\s-]|[\s-]inch)|(?<=\bby[\s-])(thirteen|twelve|eleven|ten|nine|eight|seven|six)\b/gi,
     (w) => String(numberOf(w.toLowerCase()) || WORD_INCHES[w.toLowerCase()] || w),
   );
+  const pan = gastronormIn(text);
+  if (pan) return pan;
   const clauses = text.split(/(?<=[.;\n])\s+|,\s/);
   let best: { shape: SaidVessel['shape']; says: string; weight: number } | null = null;
   for (const piece of clauses) {
@@ -211,7 +234,7 @@ const WORD_INCHES: Readonly<Record<string, number>> = { thirteen: 13 };
 function countOf(shape: SaidVessel['shape'], said: string): number {
   // Nests and shells that are broken into glasses are no glasses.
   const text = shape === 'glass' || shape === 'mould' ? said.replace(/\b(?:\d{1,3}|\p{L}+) (?:[\p{L}-]+ ){0,2}(?:nests|shells|pavlovas)\b/giu, ' ') : said;
-  const m = TIMES_EACH.exec(text) ?? COUNTED.exec(text);
+  const m = TIMES_EACH.exec(text) ?? COUNTED.exec(text) ?? OF_THEM.exec(text);
   if (!m) return 1;
   const many = /glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|nest|pavlova|shell|bowl/i.test(m[0]);
   const n = numberOf(m[1] ?? m[2]!);

@@ -1,5 +1,6 @@
+import { splitLine } from '../measures/line';
 import { amountsIn } from './amounts';
-import { clausesOf, sentencesOf, type Clause, goesInHot, toSyrup } from './clauses';
+import { clausesOf, goesInHot, INTO_VESSEL, sentencesOf, toSyrup, type Clause } from './clauses';
 import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
 import { onlyTime, timesIn } from './times';
@@ -11,7 +12,7 @@ import { keyOf } from './words';
 /** A sentence begins with when it is done within so many characters. */
 const LEADING = 60;
 const KEEPS =
-  /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|lasts?|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
+  /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|(?<!the )lasts?(?! (?:of|layer|minute|moment|few|third|quarter|bit|little|spoon|\d))|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
 /** Things that are brought together in a bowl, without a verb. */
 const TOGETHER_IN =
   /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*(?: ?[+,&] ?\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
@@ -20,6 +21,9 @@ const LAID_ON = /^(?:then )?(?:the )?(?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$/u;
 const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in,\s/iu;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
+const GIVES =
+  /^(?:(?:that['’]s|it['’]s|makes|gives|about) )*(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fourteen|sixteen|twenty|a dozen) (?:\p{L}+ )?(?:slices|portions|pieces|servings|helpings|squares|wedges)\W*$/iu;
+
 /** What the prose of a recipe asks for. */
 export interface Work {
   readonly clauses: readonly FlowClause[];
@@ -27,8 +31,10 @@ export interface Work {
   readonly chatter: readonly string[];
 }
 
-/** The actions of all prose, each with what stands around it; what is no work goes with the action before it. */
-export function workIn(rows: readonly Row[], hasList: boolean): Work {
+/** The actions of all prose, each with what stands around it; what is no work goes with the action before it. @param listed rows of its list, as they are written. */
+export function workIn(rows: readonly Row[], listed: readonly string[]): Work {
+  const hasList = listed.length > 0;
+  const names = new Set(listed.flatMap((l) => namesOf(splitLine(l).name)));
   const clauses: FlowClause[] = [];
   const headings = rows.filter((r) => r.kind === 'part').map((r) => r.text);
   const chatter: string[] = [];
@@ -46,7 +52,7 @@ export function workIn(rows: readonly Row[], hasList: boolean): Work {
       const meant = /^(?:then |and )?(?:for|(?:make|prepare)(?=[^:.]{3,34}:)) (?:the |your )?([\p{L}][\p{L} '’-]{2,30})/iu.exec(sentence)?.[1];
       section = (meant === undefined ? undefined : headings.find((h) => sameHeading(h, meant) || keyOf(meant).startsWith(`${keyOf(h)} `))) ?? section;
       const parts = clausesOf(sentence);
-      const works = parts.map((c) => isWork(c, sentence, hasList));
+      const works = parts.map((c) => isWork(c, sentence, hasList) || namesOnly(c.text, names));
       // 'On the day, …', 'just before serving …': from there on.
       when = (clauses.length > first ? whenSaid(sentence.slice(0, LEADING)) : null) ?? when;
       parts.forEach((c, i) => {
@@ -70,6 +76,21 @@ export function workIn(rows: readonly Row[], hasList: boolean): Work {
   return { clauses, chatter };
 }
 
+/** What a thing of a list may be called in a few words: its name, and its noun. */
+function namesOf(name: string): readonly string[] {
+  const key = keyOf(name.replace(/\([^)]*\)/g, ' ').split(',')[0]!);
+  return key === '' ? [] : [key, key.split(' ').at(-1)!];
+}
+
+/** 'Vanilla, salt.': only things of the list, in a row of their own: they go in. */
+function namesOnly(text: string, names: ReadonlySet<string>): boolean {
+  const pieces = text
+    .replace(/[.;]+$/, '')
+    .split(/\s*(?:,|\+|&|\band\b)\s*/)
+    .filter((t) => t !== '');
+  return text.length < 60 && pieces.length > 0 && pieces.every((t) => names.has(keyOf(t.replace(/^(?:then|the) /i, ''))));
+}
+
 /** Whether a clause is work: a verb that asks for something, an amount to be had, or a time in a place; not what it keeps, or what not to do. */
 function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (
@@ -85,6 +106,10 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
     .join(' ')
     .replace(/^.*\s[,:]\s?/, '');
   if (c.verb && NEVER.test(before)) return false;
+  // 'To make a trifle.': what it is called.
+  if (/^to make (?:a |an |the )?[^.,;]{3,40}\.$/i.test(sentence)) return false;
+  // 'Twelve slices.': how much it gives.
+  if (GIVES.test(c.text)) return false;
   // A question, or a word to whoever reads: no work.
   if (
     /\?["”’)]*$/.test(c.text.trim()) ||
@@ -157,6 +182,9 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (toSyrup(c.text)) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.
   if (IN_AN_OVEN.test(c.text) || goesInHot(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
+  if (INTO_VESSEL.test(c.text)) return true;
+  // 'Everything bar the cream into the mixer'.
+  if (/^(?:everything|all (?:of )?the ingredients)\b[^.;]{0,40}\b(?:in|into)\b/i.test(c.text)) return true;
   // 'All in the mixer bowl, cold', 'medium speed to soft'.
   if (/^all in(?:to)?\b/i.test(c.text) || (/\bspeed\b/i.test(c.text) && stageIn(c.text) !== null)) return true;
   return (

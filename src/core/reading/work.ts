@@ -48,10 +48,10 @@ export const FOAM_NAMED =
 export const LAYING =
   /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?(?!an?\b)\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
 export const BEFORE_SERVING =
-  /\bbefore (?:you )?serv(?:e|ing)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
+  /\b(?:as|when) (?:you (?:send|serve|bring|take)|(?:it|they) goe?s?) (?:(?:it|them) )?(?:up|out|in|to (?:the )?table)\b|\bbefore (?:you )?serv(?:e|ing)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
 /** Said of a machine that runs while something is added. */
 export const WHILE_RUNNING =
-  /\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
+  /\bon med\b|\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
 
 /** 'Crushed with the butter and pressed in a tin'. */
 const PRESSED_TOLD = /\b(?:crushed|crumbled|bashed|mixed|blitzed)\b[^.;]*\bpressed (?:\w+ )?(?:in|into|onto)\b/i;
@@ -120,6 +120,9 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return /\bpaddle\b|\bmixer\b/i.test(text) && (on.cheese || on.butter) ? 'beat' : 'hands';
     case 'cream':
       return 'beat';
+    // 'Work the yolks with the sugar until frothy', 'work the butter'.
+    case 'work':
+      return air && foams && !on.butter ? 'whisk' : on.butter || on.cheese ? 'beat' : 'hands';
     case 'run':
       if (/\bknife\b/i.test(text)) return 'finish';
       return foams && air ? 'whisk' : 'beat';
@@ -206,6 +209,11 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'take':
     case 'wrap':
     case 'stick':
+    case 'pop':
+    case 'bung':
+    case 'shove':
+    case 'chuck':
+    case 'plonk':
     case 'hold-back':
     case 'ripen':
     case 'make':
@@ -340,10 +348,17 @@ function spooned(verb: string, text: string): StepWork {
   return VESSEL_TO_MIX.test(text) && verb !== 'spread' && !SERVED_IN.test(text.replace(/\bbowl\b/g, '')) ? 'hands' : 'fill';
 }
 
+/** Into an oven: it bakes. */
+const PUTS = new Set(['place', 'put', 'slide', 'get', 'transfer', 'stick', 'pop', 'bung', 'shove', 'chuck', 'plonk']);
+
 function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   // 'Make the meringue: whites till they are stiff, then the sugar'.
   if (verb === 'make' && on.white && PEAK.test(text) && !HOT.test(text)) return 'whisk';
+  // 'Make a boiled custard of the cream and the yolks.'
+  if (verb === 'make' && on.yolk && /\b(?:custard|anglaise|curd|sabayon)\b/i.test(text)) return 'heat';
   const timed = timesIn(text).length > 0;
+  // 'Stick a biscuit in each as you send them up.'
+  if (on.late && on.built && !timed && PUTS.has(verb)) return 'finish';
   if (ROOM.test(text) && verb !== 'remove' && verb !== 'lift') return 'wait';
   if (TAKEN_OUT.test(text) && timed) return 'wait';
   if (verb === 'remove' || verb === 'lift' || verb === 'slide' || verb === 'take') {
@@ -367,7 +382,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   )
     return 'chill';
   if (verb === 'set' && /\bset (?:the |your |an )?oven\b/i.test(text)) return 'hands';
-  if (OVEN.test(text)) return verb === 'place' || verb === 'put' || verb === 'slide' || verb === 'get' || verb === 'transfer' ? 'bake' : 'wait';
+  if (OVEN.test(text)) return PUTS.has(verb) ? 'bake' : 'wait';
   if (/\bsteam|\bover (?:a|the) (?:pan|pot|saucepan)|\bmicrowave|\bon the (?:hob|stove)|\bover (?:low|medium|gentle|high)/i.test(text)) return 'heat';
   switch (verb) {
     case 'cool':
@@ -409,6 +424,11 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'place':
     case 'transfer':
     case 'stick':
+    case 'pop':
+    case 'bung':
+    case 'shove':
+    case 'chuck':
+    case 'plonk':
     case 'return':
     case 'slide':
     case 'give':

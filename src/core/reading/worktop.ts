@@ -281,7 +281,9 @@ export class Worktop {
   }
 
   isFoamed(b: Bowl): boolean {
-    return b.air && (this.holds(b, 'cream') || this.holds(b, 'white') || this.holds(b, 'yolk', 'egg'));
+    // Chilled evaporated milk is whipped alone.
+    const milk = b.takes.size === 0 && b.lines.size > 0 && [...b.lines].every((i) => ['milk', 'sugar', 'flavour'].includes(this.lines[i]!.role!));
+    return b.air && (milk || this.holds(b, 'cream') || this.holds(b, 'white') || this.holds(b, 'yolk', 'egg'));
   }
 
   isCooked(b: Bowl): boolean {

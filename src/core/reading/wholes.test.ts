@@ -1,0 +1,186 @@
+import { describe, expect, it } from 'vitest';
+import { CONTEXT } from '../../testing/sample';
+import { bareMixC } from './degrees';
+import { draftLine, linesOfRow } from './lines';
+import { readRecipe, type Reading } from './read';
+import { repeatsOf } from './repeats';
+import { saysOfTheWhole } from './row-looks';
+import { portionsIn, vesselIn } from './setting';
+
+const PLACE = { under: null, block: 0, start: 0, end: 0 } as const;
+const NOTHING_APART = { yolks: false, whites: false, zest: false, juice: false } as const;
+const line = (text: string) => draftLine(text, PLACE, CONTEXT);
+const lines = (row: string): readonly string[] => linesOfRow(row, PLACE, CONTEXT, NOTHING_APART).map((l) => `${l.ingredient?.id} ${Math.round(l.grams ?? 0)}`);
+const read = (text: string): Reading => {
+  const r = readRecipe(text, CONTEXT);
+  if (!r.ok) throw new Error(r.fault.says);
+  return r.value;
+};
+
+describe('amounts that nobody weighs', () => {
+  it('what stands in brackets beside them counts, and nothing is asked', () => {
+    expect(line('A handful of flaked almonds (about 20g)')).toMatchObject({ grams: 20, doubt: '' });
+    expect(line('a knob of butter (25 g)').grams).toBe(25);
+    // Without brackets the usual size is taken, and that is said.
+    expect(line('a handful of flaked almonds').doubt).toContain('the usual size');
+    // A mass that was weighed stays what it is: the bracket says it in another measure.
+    expect(line('200 g flaked almonds (7 oz)').grams).toBe(200);
+  });
+  it('a glass of what is drunk is the wine glass of the old books', () => {
+    expect(line('a glass of brandy').grams).toBeCloseTo(66.6, 0);
+    expect(line('a glass of sweet white wine').grams).toBeGreaterThan(65);
+  });
+  it.each([
+    ['mango 1 large (about 300 g flesh)', ['mango 300']],
+    ['lime 1, zest and juice', ['lime-zest 3', 'lime-juice 28']],
+    ['eggs 3', ['egg-whole 150']],
+    // A number of what nobody counts is of grams.
+    ['sugar 90', ['sugar-caster 90']],
+    ['Finely grated zest of 2 lemons and 75ml juice', ['lemon-zest 10', 'lemon-juice 77']],
+    ['zest of 1 lime plus 2 tbsp lime juice', ['lime-zest 3', 'lime-juice 31']],
+  ])('%s', (row, right) => expect(lines(row)).toEqual(right));
+});
+
+describe('gelatin mass, g', () => {
+  const parts = (row: string) => linesOfRow(row, PLACE, CONTEXT, NOTHING_APART).map((l) => [l.ingredient?.id, l.grams, l.doubt !== '']);
+  it('is the gelatin and the water that it says', () => {
+    expect(parts('Gelatin mass (1:5) 18 g')).toEqual([
+      ['gelatin-powder-225', 3, false],
+      ['water', 15, false],
+    ]);
+    expect(parts('70 g gelatine mass 1:6')).toEqual([
+      ['gelatin-powder-225', 10, false],
+      ['water', 60, false],
+    ]);
+  });
+  it('one in five is taken where nothing is said, and asked about', () => {
+    expect(parts('gelatin mass 42 g')).toEqual([
+      ['gelatin-powder-225', 7, true],
+      ['water', 35, true],
+    ]);
+  });
+  it('both go in where it is named', () => {
+    const r = read(
+      'Cream\n\nCream 35 % 500 g\nGelatin mass (1:5) 18 g\n\nHeat 100 g of the cream, add the gelatin mass. Add the rest of the cream. Chill 8 h. Whip.',
+    );
+    expect(r.parts).toHaveLength(1);
+    expect(r.lines.every((l) => l.step !== null)).toBe(true);
+    expect(r.doubts.filter((d) => /no step/.test(d.says))).toEqual([]);
+  });
+});
+
+describe('what a row says of the whole', () => {
+  it.each([
+    ['Prep 25 min · Chill 6 hours · Makes one 9-inch springform', true],
+    ['9x13 pan, feeds 15', true],
+    ['Serves 8 | 23 cm springform tin', true],
+    ['Easy – chill overnight – serves 6', true],
+    ['serves 8, warm', false],
+    ['200 g cream, 30 g sugar', false],
+    ['Prep 25 min, chill 6 hours', false],
+    ['9x13 pan', false],
+  ])('%s: %s', (row, right) => expect(saysOfTheWhole(row)).toBe(right));
+  it('a name keeps no size, no number of portions', () => {
+    const title = (first: string) => read(`${first}\n\n300 ml double cream\n30 g caster sugar\n\nWhip the cream with the sugar to soft peaks.`).title;
+    expect(title('Coffee semifreddo (2 lb loaf tin, 10 slices)')).toBe('Coffee semifreddo');
+    expect(title('**Cherry roulade** — serves 10')).toBe('Cherry roulade');
+    expect(title('Earl Grey bavarois, 8 dariole moulds (100 ml)')).toBe('Earl Grey bavarois');
+    expect(title('Lemon fool · 6 glasses')).toBe('Lemon fool');
+    expect(title('Frosting (for carrot cupcakes, does 24)')).toBe('Frosting');
+    // What is no size stays.
+    expect(title('Trifle (my aunt’s)')).toBe('Trifle (my aunt’s)');
+    expect(title('Sponge, cream, berries')).toBe('Sponge, cream, berries');
+  });
+  it('how many, as they are told', () => {
+    expect(portionsIn([], 'Fill your glasses, ten of them, and chill.')).toEqual({ low: 10, high: 10 });
+    expect(portionsIn([], 'Cocoa before it goes out. Gives you about 24.')).toEqual({ low: 24, high: 24 });
+    expect(vesselIn('Fill your glasses, ten of them.')).toMatchObject({ shape: 'glass', count: 10 });
+  });
+  it.each([
+    ['for one half gastro', 325, 265],
+    ['in a GN 1/3 pan', 325, 176],
+    ['a full gastronorm', 530, 325],
+    ['1/4 gastro', 265, 162],
+  ])('%s, mm by EN 631', (says, lengthMm, widthMm) => expect(vesselIn(says)).toMatchObject({ shape: 'tray', lengthMm, widthMm, count: 1 }));
+  it('a depth behind it is its height; half a dish is no such pan', () => {
+    expect(vesselIn('half gastro, 65 mm deep')).toMatchObject({ heightMm: 65 });
+    expect(vesselIn('half of it in a 20 cm dish')).toMatchObject({ lengthMm: 200 });
+  });
+});
+
+describe('work as it is said', () => {
+  const works = (text: string): readonly string[] => read(text).steps.map((s) => s.work);
+  it('degrees of a mix that stand alone', () => {
+    expect(bareMixC('over the bain until it’s 75')).toBe(75);
+    expect(bareMixC('till it hits 160')).toBe(71.1);
+    expect(bareMixC('until it is 20% lighter')).toBeNull();
+    expect(bareMixC('when it reaches 110')).toBeNull();
+    expect(bareMixC('until it is 20')).toBeNull();
+  });
+  it('an oven that is heated has its degrees, without a word for them', () => {
+    const oven = (text: string) =>
+      read(`Pie\n\n1 cup heavy cream\n9 graham crackers\n5 tbsp butter\n\n${text} Crush the crackers, mix with the butter and press into a tin.`).steps[0]!
+        .temperature;
+    expect(oven('Heat oven to 325.')).toEqual({ c: 162.8, of: 'oven' });
+    expect(oven('Preheat the oven to 150.')).toEqual({ c: 150, of: 'oven' });
+  });
+  it('everything but what is named goes in; that waits', () => {
+    const r = read(
+      'Frosting\n\n500 g cream\n250 g mascarpone\n90 g icing sugar\n\nEverything bar the cream into the mixer, low until smooth. Stream in the cream on med-low, then on until it holds firm peaks.',
+    );
+    expect(r.parts.map((p) => [p.kind, p.stage])).toEqual([['cheese-cream', 'firm']]);
+    expect(r.lines.map((l) => [l.draft.ingredient!.id, l.step])).toEqual([
+      ['cream-35', 1],
+      ['mascarpone', 0],
+      ['icing-sugar-starch', 0],
+    ]);
+    expect(r.steps.at(-1)!.work).toBe('whisk');
+  });
+  it('what is stuck, popped or bunged in the cold is in the cold', () => {
+    for (const verb of ['stick', 'pop', 'bung', 'shove', 'chuck', 'plonk'])
+      expect(
+        works(`Pots\n\n300 ml double cream\n30 g sugar\n\nWhip the cream with the sugar. Spoon into pots and ${verb} them in the fridge for 2 hours.`),
+        verb,
+      ).toEqual(['whisk', 'fill', 'chill']);
+  });
+  it('a tin and the fridge without a verb are a layer and its cold', () => {
+    const r = read(
+      'Mix 250 g digestives, crushed, with 110 g melted butter, into a 23 cm loose-bottomed tin and into the fridge for half an hour. Whip 300 ml double cream and pile it on.',
+    );
+    expect(r.steps.map((s) => [s.work, s.minutes?.[0] ?? null])).toEqual([
+      ['hands', null],
+      ['fill', null],
+      ['chill', 30],
+      ['whisk', null],
+      ['fill', null],
+    ]);
+  });
+  it('all that a repeat lays of a line is laid; what it leaves waits', () => {
+    expect([repeatsOf('Repeat 3 times'), repeatsOf('repeat once'), repeatsOf('repeat'), repeatsOf('cover with cream')]).toEqual([3, 1, 1, null]);
+    const berries = (share: string, again: string) =>
+      read(
+        `Cake\n\n800 g strawberries\n600 ml cream\n400 g graham crackers\n\nWhip the cream. Lay crackers in the tin, a quarter of the cream, ${share} of the strawberries. ${again} Chill overnight. Top with the rest of the strawberries.`,
+      )
+        .lines.filter((l) => l.draft.ingredient?.id === 'strawberry')
+        .map((l) => Math.round(l.draft.grams!));
+    expect(berries('a third', 'Repeat twice.')).toEqual([800]);
+    expect(berries('a quarter', 'Repeat once.')).toEqual([200, 600]);
+  });
+  it('one line of steps is no ingredient, and only things of the list are work', () => {
+    expect(read('Whip 300 ml double cream with 30 g sugar. Twelve slices.').lines).toHaveLength(2);
+    const r = read(
+      'frosting\n\n3 egg whites\n200g sugar\n300g butter\nvanilla\npinch of salt\n\nwhisk whites + sugar over simmering water to 71C\ninto the mixer, whisk till thick and cool, 10 min\nbutter in, a lump at a time\nvanilla, salt\n',
+    );
+    expect(r.steps.map((s) => s.work)).toEqual(['heat', 'whisk', 'beat', 'hands']);
+    expect(r.unread).toEqual([]);
+    expect(r.lines.filter((l) => l.step === 3).map((l) => l.draft.ingredient!.id)).toEqual(['vanilla-extract', 'salt']);
+  });
+  it('freezing while the filling is made freezes no dessert', () => {
+    const freezes = (how: string) =>
+      read(
+        `Cheesecake\n\n200 g graham crackers\n80 g butter\n300 g cream cheese\n200 ml cream\n\nCrush the crackers, mix with the butter, press into a 20 cm springform. Freeze ${how}. Beat the cream cheese, whip the cream, fold it in. Pour over the base. Chill overnight.`,
+      ).freezes;
+    expect(freezes('while you make the filling')).toBe(false);
+    expect(freezes('for 6 hours')).toBe(true);
+  });
+});
