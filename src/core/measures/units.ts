@@ -23,7 +23,7 @@ const unit = (key: string, dimension: Dimension, size: number, names: string, on
 });
 
 /** Masses that nobody weighs: what stands in brackets beside them does. */
-const BY_FEEL: ReadonlySet<string> = new Set(['knob', 'bar', 'punnet', 'handful']);
+const BY_FEEL: ReadonlySet<string> = new Set(['knob', 'bar', 'punnet', 'handful', 'thumb']);
 export const isByFeel = (u: Unit): boolean => BY_FEEL.has(u.key);
 
 /** A US stick of butter, half a US cup as it is cut by weight: a quarter of a pound. */
@@ -71,6 +71,8 @@ export const UNITS: readonly Unit[] = [
   // A bar of chocolate and a punnet of berries as they are mostly sold (house): asked about where they are read.
   unit('bar', 'mass', 100, 'bar bars', 'bar', 'bars'),
   unit('punnet', 'mass', 125, 'punnet punnets', 'punnet', 'punnets'),
+  // As much of a root as a thumb (house).
+  unit('thumb', 'mass', 20, 'thumb thumbs thumb-sized_piece thumb-size_piece', 'thumb', 'thumbs'),
   unit('handful', 'mass', 40, 'handful handfuls', 'handful', 'handfuls'),
   unit('leaf', 'piece', 1, 'leaf leaves sheet sheets', 'leaf', 'leaves'),
   unit('piece', 'piece', 1, 'piece pieces pc pcs', 'piece', 'pieces'),

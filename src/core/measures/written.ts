@@ -55,6 +55,8 @@ const RUN_CHAR = /[\d.,+\-−*/×÷ \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗⅘
 const SUM_CHAR = /[\d.,+\-−*/×÷() \t\u00a0\u202f\u2044½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/;
 const ABOUT = /^(?:about|approximately|approx\.?|around|circa|ca\.?|~|≈)\s*/i;
 /** Measures that stand without a number: 'pinch of salt', 'salt, a pinch'. */
+/** 'Tsp vanilla', 'cup of sugar': one of it, where a row begins so. */
+const BARE_SPOON = /^\s*((tsp|tbsp|teaspoon|tablespoon|dessertspoon|cup|pint|wineglass|gill)\b\.?)(?=(?: of)? \p{L})/iu;
 const BARE_UNIT = /(?:^|[\s,])((?:(?:a|an|one)\s)?(?:(?:small|good|large|generous|tiny)\s)?(pinch|dash|drop|knob|handful|glug|splash|squeeze))\b/i;
 const UNWEIGHED =
   /\b(?:to taste|as needed|to (?:serve|garnish|decorate|finish|dust|glaze|brush|coat|sprinkle)|for (?:dusting|serving|sprinkling|greasing|decorating|decoration|the (?:tin|mould|top)|garnish)|optional|a (?:little|bit|touch|hint)|some)\b/i;
@@ -207,7 +209,7 @@ const startsNumber = (text: string, at: number): boolean =>
   DIGIT.test(text[at] ?? '') || (/[-−+(.]/.test(text[at] ?? '') && /[\d.(½⅓¼]/.test(text[at + 1] ?? ''));
 
 function bareUnit(text: string): Found | null {
-  const bare = BARE_UNIT.exec(text);
+  const bare = BARE_UNIT.exec(text) ?? BARE_SPOON.exec(text);
   if (!bare) return null;
   const start = bare.index + bare[0].length - bare[1]!.length;
   const end = start + bare[1]!.length;

@@ -166,7 +166,7 @@ const NAMED_ASIDE =
   /(?:^|^.*[\s(])(?:some|a little|a bit of|with|and|the|of)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:[^()]{1,20},\s*)?(?:about |around |roughly |say )?$/iu;
 /** 'Ginger nuts, two packets': the name begins, its amount follows. */
 const NAMED_FIRST =
-  /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}),\s+(?:about |around |roughly |say )?$/iu;
+  /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}?)(?: (?:to (?:finish|serve|decorate)|on top|over the top))?,\s+(?:about |around |roughly |say )?$/iu;
 /** 'Coffee: I make about 300 ml'. */
 const NAMED_COLON =
   /(?:^|[.;]\s+)(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}):\s+(?:(?:i|you|we) )?(?:make|use|need|take|want|have)\s+(?:about |around |roughly )?$/iu;

@@ -94,9 +94,11 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       // 'Cream to soft peak': a thing, and how far it is whipped; 'fold in a third, then the rest'.
       if (said === 'cream' && next === 'to' && /^(?:soft|stiff|firm|medium)/.test(words[i + 2]?.said ?? '')) return -1;
       if (said === 'rest' && next === 'of') return -1;
+      // 'Poach the rhubarb, cut in 3 cm lengths, with the sugar': how it is.
+      if (strict && said === 'cut' && cutAlready(words, i)) return -1;
       if (said === 'rest' && words[i - 1]?.said === 'then' && /^(?:[,;.]|then|)$/.test(next)) return -1;
       // 'Cream in, slowly': a thing that goes in.
-      if (said === 'cream' && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
+      if ((said === 'cream' || NOUN_IN_LIST.has(verb.base)) && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
       if (said === 'cream' && (strict ? !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next) : /^[:–—,+/-]$/.test(next))) return -1;
       if (!verb.weak)
@@ -114,6 +116,18 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
   }
   return -1;
 }
+
+/** 'Cut in 3 cm lengths, with …': more of the same work follows. */
+const cutAlready = (words: readonly Word[], at: number): boolean => {
+  const comma = words.findIndex((w, k) => k > at && /^[,;.]$/.test(w.said));
+  return (
+    /^in(?:to)?$/.test(words[at + 1]?.said ?? '') &&
+    comma > 0 &&
+    comma - at < 9 &&
+    words[comma]!.said === ',' &&
+    /^(?:with|in)$/.test(words[comma + 1]?.said ?? '')
+  );
+};
 
 /** Of these, those that stand in lists of ingredients: 'zest and juice in a bowl'. */
 const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge']);
@@ -446,7 +460,7 @@ export function clauseOf(text: string): Clause {
   if (at >= 0 && !verbNamed(words[at]!.said)) at = subjectVerb(words, at);
   if (at < 0)
     at = words.findIndex(
-      (w, i) => i >= main && verbNamed(w.said) !== null && !verbNamed(w.said)!.weak && (i === 0 || afterModal(words, i) || /^[,;:(]$/.test(words[i - 1]!.said)),
+      (w, i) => i > 0 && i >= main && verbNamed(w.said) !== null && !verbNamed(w.said)!.weak && (afterModal(words, i) || /^[,;:(]$/.test(words[i - 1]!.said)),
     );
   if (at < 0) at = words.findIndex((w, i) => i > 0 && i >= main && verbNamed(w.said) !== null && afterModal(words, i));
   if (at >= 0) return { text, verb: verbNamed(words[at]!.said), words, at };

@@ -392,6 +392,16 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
     /\b(?:on|onto|over|on to)\b/i.test(after)
   )
     work = 'fill';
+  // 'Break the cake into the bowl. Add the rhubarb, then the custard': layers of what is being built.
+  if (
+    work === 'hands' &&
+    verb === 'add' &&
+    w.steps.at(-1)?.work === 'fill' &&
+    items.length > 0 &&
+    items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.place === 'mix' && !w.waits(w.bowls[x.bowl]!)) &&
+    items.some((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.placed === 'no')
+  )
+    work = 'fill';
   // 'Pat in pan.'
   if (work === 'hands' && PATS_IN.test(after)) work = 'fill';
   // 'Line the terrine with film and the langues de chat': they are laid.
@@ -425,6 +435,14 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
     w.live().some((b) => b.placed === 'built')
   )
     work = 'fill';
+  // 'Put it over simmering water and keep stirring till it reaches 71 °C.'
+  if (
+    work === 'hands' &&
+    /^(?:keep|continue|go|carry|stir)$/.test(verb) &&
+    w.steps.at(-1)?.work === 'heat' &&
+    temperaturesIn(c.text, w.fahrenheit).some((t) => t.of === 'mix' && t.c > 45)
+  )
+    work = 'heat';
   // 'Butter in, a lump at a time': into a foam that runs.
   if (
     work === 'hands' &&

@@ -307,8 +307,11 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
     mine !== null &&
     mine.placed !== 'no' &&
     items.length > 0 &&
-    items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.placed === 'no' && !w.bowls[x.bowl]!.baked);
-  const goesTo = mine !== null && !laid && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
+    items.every((x) => (x.kind === 'line' ? w.fresh(x.line) : w.bowls[x.bowl]!.placed === 'no' && !w.bowls[x.bowl]!.baked));
+  // 'Spoon over half of the syrup and 4 tablespoons of sherry': that is what is spooned.
+  const wets = items.some((x) => x.share.kind === 'part' || (x.kind === 'line' && ['drink', 'liquid', 'sour'].includes(w.lines[x.line]!.role!)));
+  const over = /^\w+ over\b/i.test(c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0));
+  const goesTo = mine !== null && !laid && !(over && wets) && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
   if (
     goesTo > 0 &&
     mine &&

@@ -99,7 +99,7 @@ function headOf(text: string): Head | null {
   const named = NUMBERED.exec(text) ?? FOR_THE.exec(text) ?? NAMED.exec(text) ?? SMALL.exec(text) ?? DASHED.exec(text) ?? LOUD.exec(text);
   // 'Half of it chocolate: 120 g dark chocolate': no name of a list.
   if (named && /\bof (?:it|them|this|that)\b/i.test(named[1]!)) return { name: null, length: named[0].length };
-  if (!named || (WORKS.test(named[1]!) && !ON_TOP.test(named[1]!))) return null;
+  if (!named || (WORKS.test(named[1]!) && !ON_TOP.test(named[1]!) && !LOUD.test(text))) return null;
   return { name: INGREDIENTS.test(`${named[1]!}:`) ? null : named[1]!, length: named[0].length };
 }
 

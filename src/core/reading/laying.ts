@@ -79,7 +79,7 @@ export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   w.current = b.id;
 }
 
-const ONTO = /^(?:pour|spoon|scrape|spread|tip|pile|ladle) (?:it |this |them |everything |all )?(?:on to|onto|on|over) (?:the|your) /i;
+const ONTO = /^(?:pour|spoon|scrape|spread|tip|pile|ladle) (?:it |this |them |everything |all )?(?:on to|onto|on|over) (?:(?:the|your) )?\p{L}/iu;
 
 /** Layers, toppings, what is poured into a mould: nothing is mixed. */
 export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
@@ -128,7 +128,7 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
     lines.length === 0 &&
     bowls.length > 0 &&
     ONTO.test(h.after) &&
-    bowls.every(({ b }) => b.pressed || b.place === 'layer') &&
+    bowls.every(({ b }) => b.pressed || b.place === 'layer' || (b.placed !== 'no' && w.here()?.placed === 'no')) &&
     w.here() !== bowls[0]!.b
       ? w.here()
       : null;

@@ -59,7 +59,10 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
     if (
       product?.sense.kind === 'product' &&
       !named &&
-      (said.definite || (w.hasList && keyOf(said.name) === product.sense.name) || ingredientOf(said.text, w.context).confidence < SURE_FROM)
+      (said.definite ||
+        (w.hasList && keyOf(said.name) === product.sense.name) ||
+        // 'Break 300 g ginger cake': weighed, and nobody has made it.
+        (ingredientOf(said.text, w.context).confidence < SURE_FROM && (w.hasList || said.amount.unit?.dimension !== 'mass')))
     )
       continue;
     if (w.hasList && !isNew(said, w.context)) continue;
@@ -97,6 +100,14 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
         ? said.text
         : said.text.replace(said.name, name);
   const place = { under: null, block, start: c.start, end: c.end };
+  // 'The rind of a lemon, and its juice'.
+  const its = /\b(zest|peel|rind|juice) of ((?:\d+|an?|one|two|three|four|half an?) (?:\p{L}+ )?(?:lemon|lime|orange|grapefruit)s?)$/iu.exec(words);
+  const other = its === null ? null : ITS_OTHER.exec(c.clause.text.slice(said.end));
+  if (its && other && /^juice$/i.test(its[1]!) !== /^juice$/i.test(other[1]!)) {
+    w.addLine({ ...draftLine(`${other[1]!} of ${its[2]!}`, place, w.context), written: said.text });
+    w.addLine({ ...draftLine(words, place, w.context), written: said.text });
+    return w.lines.length - 1;
+  }
   const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
   if (both) {
     for (const taken of ['juice', 'zest']) {
@@ -133,6 +144,9 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   w.addLine({ ...line, written: said.text, text: words });
   return w.lines.length - 1;
 };
+
+/** 'Pared off and its juice', ', and the juice': of the fruit that was just named. */
+const ITS_OTHER = /^(?: [\p{L}]+){0,3},? (?:and|plus|with|\+|&) (?:its|the|their) (?:own )?(juice|zest|rind|peel)\b(?! of)/iu;
 
 /** Takes a share out of a line that no bowl has yet; the rest stays for later. */
 export const split = (w: Worktop, i: number, share: number, said: string): number => {

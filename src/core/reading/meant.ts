@@ -372,10 +372,10 @@ function likeIt(ingredient: Ingredient, lines: readonly DraftLine[]): readonly n
 /** Whether a thing that is only named is put in: not 'cold water' for a bath, nor a tin that is greased. */
 const namedAlone = (m: Mention, c: Clause, ingredient: Ingredient): boolean =>
   ingredient.id !== 'water' &&
-  (c.verb !== null || BEFORE_SERVING.test(c.text)) &&
+  (c.verb !== null || BEFORE_SERVING.test(c.text) || /\b(?:over|on top)\W*$/i.test(c.text)) &&
   !/\b(?:grease|butter the|oil the|paper)\b/i.test(c.text) &&
   !/\b(?:like|as|of a|no|for (?:the|a|an|this|my|our)(?: \w+)?)\s*$/i.test(c.text.slice(0, c.words[m.from]!.start)) &&
   !['setting', 'starch'].includes(ingredient.category) &&
   // 'Cocoa before it goes out.'
-  ((c.verb === null && m.from === 0) ||
+  ((c.verb === null && (m.from === 0 || /\b(?:over|on top)\W*$/i.test(c.text))) ||
     /\b(?:add|dust|sprinkle|scatter|top|with|drizzle|shave|grate|stir|in|and|some|dip|dunk|line|lay|layer)\b/i.test(c.text));

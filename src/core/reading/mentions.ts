@@ -246,6 +246,10 @@ function startsOf(ofLarder: ReadonlyMap<string, Sense>): ReadonlyMap<string, num
 
 /** Words behind which a spice is put in, not only spoken of: 'grate a little nutmeg'. */
 const BY_FEEL = new Set(['little', 'some', 'grate', 'grated', 'scrape']);
+/** 'A bit of nutmeg'. */
+const A_BIT_OF = new Set(['bit', 'little', 'dusting', 'grating', 'sprinkle', 'pinch', 'scrape']);
+const byFeel = (words: readonly Word[], at: number): boolean =>
+  BY_FEEL.has(words[at - 1]?.said ?? '') || (words[at - 1]?.said === 'of' && A_BIT_OF.has(words[at - 2]?.said ?? ''));
 
 /**
  * Everything that a clause names, in its order; the longest phrase counts.
@@ -264,7 +268,7 @@ export function mentionsIn(words: readonly Word[], lexicon: Lexicon, verb = -1):
     for (let n = Math.min(longest, words.length - i); n >= 1 && !found; n--) {
       const phrase = keys.slice(i, i + n).join(' ');
       const sense = lexicon.senses.get(phrase) ?? lexicon.larder.get(phrase);
-      if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour' && !BY_FEEL.has(words[i - 1]?.said ?? '')))
+      if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour' && !byFeel(words, i)))
         found = { sense, from: i, to: i + n, phrase };
     }
     if (found) out.push(found);

@@ -135,7 +135,9 @@ function cameTogether(w: Worktop, { step, at, h, items }: Job): { readonly into:
   if (
     mine &&
     (work === 'fold' || poursBack) &&
-    /^\w+ (?:(?:(?:nearly|almost|about) )?(?:all|most|half) of )?(?:it|this|them|these|those|that|in|through)\b/.test(h.after)
+    /^\w+ (?:(?:(?:nearly|almost|about) )?(?:all|most|half) of |(?:(?:an? |one )?(?:third|quarter|half|spoonful|little|bit)|1\/[234]|[⅓¼½])(?: of it)? (?=in\b|through\b))?(?:it|this|them|these|those|that|in|through)\b/.test(
+      h.after,
+    )
   ) {
     const waits = w.latest((b) => b !== mine && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0));
     if (waits) return { into: waits, bowls: [all(mine)] };

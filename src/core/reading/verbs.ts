@@ -33,8 +33,8 @@ const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['serve', 'serve enjoy eat', ''],
   [
     'hands',
-    'emulsify mix stir combine sweeten season flavour measure weigh chop dice mince grate zest squeeze juice sift sieve strain drain crush crumble bash blanch drop peel core hull pit wash rinse dry-off pat separate wrap unwrap crack discard add incorporate sprinkle scatter drizzle strew stream preheat grease oil roll trim toss tilt remove take scrape tap press squash tamp push rub work gather bind dissolve store lift loosen-edge shave check taste repeat-as prepare get grab pick keep reserve save hold-back snip tear bang knock whiz run switch lower raise start begin stop continue increase decrease adjust return bring-together give ease butterfly hang tie collar secure insert attach fit count mark trace draw draw-circles',
-    'cut slice break pass halve quarter line cover set-aside dry reserve-some dot use make stick pop bung shove chuck plonk clean flatten double split form shape open close break-up',
+    'tear cube emulsify mix stir combine sweeten season flavour measure weigh chop dice mince grate zest squeeze juice sift sieve strain drain crush crumble bash blanch drop peel core hull pit wash rinse dry-off pat separate wrap unwrap crack discard add incorporate sprinkle scatter drizzle trickle strew stream preheat grease oil roll trim toss tilt remove take scrape tap press squash tamp push rub work gather bind dissolve store lift loosen-edge shave check taste repeat-as prepare get grab pick keep reserve save hold-back snip tear bang knock whiz run switch lower raise start begin stop continue increase decrease adjust return bring-together give ease butterfly hang tie collar secure insert attach fit count mark trace draw draw-circles',
+    'cut slice break pass halve quarter line cover set-aside dry reserve-some dot use make carry stick pop bung shove chuck plonk clean flatten double split form shape open close break-up',
   ],
 ];
 

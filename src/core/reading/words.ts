@@ -82,6 +82,8 @@ const SHORT: Readonly<Record<string, string>> = {
   liqueur: 'liqueur',
   mixt: 'mixture',
   mix: 'mix',
+  n: 'and',
+  pb: 'peanut-butter',
 };
 
 /** What desserts are called, as the last word of their name. */

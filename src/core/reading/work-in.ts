@@ -12,13 +12,14 @@ import { keyOf } from './words';
 /** A sentence begins with when it is done within so many characters. */
 const LEADING = 60;
 const KEEPS =
-  /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|(?<!the )lasts?(?! (?:of|layer|minute|moment|few|third|quarter|bit|little|spoon|\d))|it'll hold|it'll keep|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
+  /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|(?<!the )lasts?(?! (?:of|layer|minute|moment|few|third|quarter|bit|little|spoon|\d))|it'll (?:hold|keep|sit|be fine|stand)|will (?:sit|stand|hold) (?:happily |quite happily )?(?:in the fridge )?for|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
 /** Things that are brought together in a bowl, without a verb. */
 const TOGETHER_IN =
   /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*(?: ?[+,&] ?\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
 const PLUSSED = /^[\p{L}][\p{L} '’-]{2,30}(?:\s\+\s[\p{L}][\p{L} '’-]{2,30})+[.]?$/u;
-const LAID_ON = /^(?:then )?(?:the )?(?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$/u;
-const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in,\s/iu;
+const LAID_ON =
+  /^(?:then )?(?:the )?(?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$|^an? (?:little|bit|dusting|grating|sprinkle|scrape) of (?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$/iu;
+const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in(?:,\s|[.]?$)/iu;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
 const GIVES =

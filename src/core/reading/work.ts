@@ -104,10 +104,10 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'beat':
     case 'blend':
       if (HOT.test(text)) return 'heat';
-      if (/^beat in\b/.test(said) && !air) return 'beat';
+      if (/^beat in\b/.test(said) && !air) return on.white && !on.butter ? 'whisk' : 'beat';
       // A ganache is blended smooth, without air.
       if (verb === 'blend' && !air && !on.white) return 'beat';
-      if ((on.cream && !on.cheese && !on.butter) || on.white) return 'whisk';
+      if ((on.cream && !on.cheese && !on.butter) || (on.white && !on.butter)) return 'whisk';
       if (on.cream && air) return 'whisk';
       if (on.yolk && (air || !(on.cheese || on.butter))) return 'whisk';
       return 'beat';
@@ -135,6 +135,9 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'begin':
     case 'keep':
     case 'go':
+    case 'carry':
+      // 'Carry the tin to the freezer': it is brought there.
+      if (verb === 'carry' && !/^carry on\b/i.test(said)) return whereItGoes(verb, text, on);
       if (verb === 'turn') {
         if (/\bturn (?:it |the \w+ |them )?out\b|\bupside\b|\binvert/i.test(text)) return 'finish';
         if (/\bturn\b.*\binto\b/i.test(text)) return SERVED_IN.test(text) ? 'fill' : 'hands';
@@ -217,7 +220,6 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'hold-back':
     case 'ripen':
     case 'make':
-    case 'carry':
     case 'slide':
     case 'give':
     case 'use':
@@ -230,6 +232,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'scatter':
     case 'strew':
     case 'drizzle':
+    case 'trickle':
     case 'sift':
     case 'sieve':
     case 'grate':
@@ -238,7 +241,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       if (verb === 'sprinkle' && on.gelatin && /\b(?:water|milk|juice|liquid|coffee|wine)\b/i.test(text)) return 'soak';
       if (verb === 'sprinkle' && !on.built && (on.gelatin || (on.setter && /\bwater\b|\bmilk\b|\bjuice\b/i.test(text)))) return 'soak';
       if (/\bin(?:to)? (?:the )?bottom of\b/i.test(text)) return 'fill';
-      if (verb === 'drizzle' && /\bdrizzl\w+ (?:\w+ly )?in\b/i.test(text)) return 'hands';
+      if (/^(?:drizzle|trickle)$/.test(verb) && /\b(?:drizzl|trickl)\w+ (?:\w+ly )?in\b/i.test(text)) return 'hands';
       if (on.late) return 'finish';
       if (verb === 'crumble' && /\bin(?:to)? (?:the |each |your )?(?:\w+ )?(?:glass(?:es)?|verrines|coupes|cups|jars|tumblers)\b/i.test(text)) return 'fill';
       if (/^(?:sift|sieve|grate|crumble|shave)/.test(verb)) return on.built && /\bover\b|\bon\b|\btop\b|\bit\b/i.test(text) ? 'finish' : 'hands';
@@ -334,6 +337,16 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'enjoy':
     case 'eat':
       return 'serve';
+    case 'break':
+    case 'tear':
+    case 'cube':
+    case 'snap':
+      // 'Break the cake into a trifle bowl': it lies there.
+      return /\b(?:into|in|over) (?:a |an |the |your )?(?:[\w-]+ ){0,2}(?:trifle bowl|(?:trifle|glass|serving|pretty) (?:bowl|dish)|glasses|coupes|(?:bottom|base|floor) of)\b/i.test(
+        text,
+      )
+        ? 'fill'
+        : 'hands';
     default:
       // 'Drain in a sieve overnight in the fridge'.
       return c.verb!.work === 'hands' && COLD_PLACE.test(text) && timesIn(text).length > 0 && !/\b(?:from|out of) the\b/i.test(text) ? 'chill' : c.verb!.work;
