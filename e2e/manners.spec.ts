@@ -7,6 +7,10 @@ async function places(page: Page): Promise<string[]> {
   const { id } = (await (await page.request.post('/api/batches', { data: { sheetId: 'brown-butter-piping-cream' } })).json()) as { id: string };
   return [
     '/',
+    '/begin',
+    '/begin?step=cold',
+    '/begin?step=vessels',
+    '/begin?step=rules',
     '/sheet/brown-butter-piping-cream/bench',
     '/sheet/barley-tiramisu/bench',
     '/sheet/pear-icebox/tin',

@@ -7,10 +7,12 @@ import { listBatches } from '../data/batches';
 import { openedKitchen } from '../data/kitchen';
 import { readKitchenFacts } from '../data/kitchen-facts';
 import { shelf } from '../data/sheets';
+import { NO_NAME_YET } from '../data/starting-kitchen';
 import { unreadableRows } from '../data/unreadable';
 import { Frame } from '../ui/frame';
 import { NoticeProvider } from '../ui/kit/notice';
 import { requestTime } from './request-time';
+import { EmptyKitchen } from './today/empty-kitchen';
 import { InTheCold, type ColdBatch } from './today/in-the-cold';
 import { TodayPlan } from './today/plan';
 import { SheetTile } from './today/sheet-tile';
@@ -69,8 +71,9 @@ export default async function Today({ searchParams }: TodayProps) {
             </p>
           )}
           <Suspense fallback={<div className="h-[72px]" />}>
-            <TodayPlan making={making} empty={empty} />
+            <TodayPlan making={making} empty={empty} isNew={facts.rules.kitchenName === NO_NAME_YET} />
           </Suspense>
+          {empty && <EmptyKitchen />}
           {!empty && <InTheCold batches={cold} kitchen={kitchen} />}
           {!empty && (
             <section aria-label="Sheets" className="mt-7">

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Ingredient } from '../core/composition/ingredient';
 import { readLarderCsv } from '../core/larder/larder-csv';
+import { shelfId, USUAL_MIXERS, USUAL_PLACES } from '../core/kitchen/beginning';
 import type { ColdPlace, KitchenRules, Mixer, ShelfVessel } from '../core/kitchen/schema';
 import { USUAL_CREW, USUAL_OVENS } from '../core/kitchen/usual-crew';
 import { STARTING_VESSELS } from '../core/vessel/profile';
@@ -17,14 +18,14 @@ export function startingLarder(): readonly Ingredient[] {
   return read.value.ingredients;
 }
 
-export const STARTING_MIXERS: readonly Mixer[] = [
-  { id: 'planetary', name: 'Planetary mixer 4.8 L', kind: 'planetary', bowlMl: 4800 },
-  { id: 'hand-mixer', name: 'Hand mixer, 3 L bowl', kind: 'hand-mixer', bowlMl: 3000 },
-  { id: 'balloon', name: 'Balloon whisk, 5 L bowl', kind: 'balloon-whisk', bowlMl: 5000 },
-];
+const MIXERS_AT_FIRST = new Set(['planetary', 'hand-mixer', 'balloon']);
+export const STARTING_MIXERS: readonly Mixer[] = USUAL_MIXERS.filter((m) => MIXERS_AT_FIRST.has(m.id));
+
+/** What a kitchen is called that nobody has set up. */
+export const NO_NAME_YET = 'My kitchen';
 
 export const STARTING_RULES: KitchenRules = {
-  kitchenName: 'My kitchen',
+  kitchenName: NO_NAME_YET,
   cups: 'us',
   eggs: { system: 'us', size: 'large' },
   keepingH: null,
@@ -45,15 +46,11 @@ export const STARTING_RULES: KitchenRules = {
   zone: '',
 };
 
-export const STARTING_PLACES: readonly ColdPlace[] = [
-  { id: 'under-counter', name: 'Under-counter fridge', kind: 'fan-fridge', airC: 4, litres: 140 },
-  { id: 'tall-fridge', name: 'Tall fridge', kind: 'still-fridge', airC: 4, litres: 350 },
-  { id: 'chest', name: 'Chest freezer', kind: 'chest-freezer', airC: -20, litres: 200 },
-  { id: 'counter', name: 'Counter', kind: 'counter', airC: 20, litres: 0 },
-];
+const PLACES_AT_FIRST = new Set(['under-counter', 'tall-fridge', 'chest', 'counter']);
+export const STARTING_PLACES: readonly ColdPlace[] = USUAL_PLACES.filter((p) => PLACES_AT_FIRST.has(p.id));
 
 const COUNTS: Readonly<Record<string, number>> = { 'Footed glass': 24, 'Small glass': 24, 'Steel tray': 4, 'Small tray': 4, Tub: 12, 'Nest on a plate': 24 };
 
 /** The shelf that every kitchen starts from. */
 export const startingVessels = (): readonly ShelfVessel[] =>
-  STARTING_VESSELS.map((vessel) => ({ id: vessel.name.toLowerCase().replace(/[^a-z0-9]+/g, '-'), vessel, count: COUNTS[vessel.name] ?? 2 }));
+  STARTING_VESSELS.map((vessel) => ({ id: shelfId(vessel), vessel, count: COUNTS[vessel.name] ?? 2 }));

@@ -68,6 +68,12 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
     { name: 'Paste a recipe: read what is written or told', group: 'Commands', run: go('/paste') },
     { name: 'The book of today: fridges, lots, cleaning', group: 'Commands', words: ['inspector', 'temperatures', 'allergens', 'sign'], run: go('/log/book') },
     { name: 'Which desserts had this carton', group: 'Commands', words: ['lot', 'trace', 'recall'], run: go('/log/book/lots') },
+    {
+      name: 'Set up the kitchen: measures, cold, mixers, tins, rules',
+      group: 'Commands',
+      words: ['begin', 'first', 'units', 'country', 'authority'],
+      run: go('/begin'),
+    },
     { name: 'Show the keys', group: 'Commands', keys: '?', run: showKeys },
     ...commands,
     ...SIGN_IDS.map((id) => ({ name: SIGN_WORDS[id].name, group: 'Something is wrong', words: SIGN_WORDS[id].words, run: go(mendHref(id, sheetId)) })),

@@ -1,7 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
-import { readQuantity } from '../core/measures/quantity';
+import { readMeasured } from '../core/measures/measured';
 import { asDecimal } from '../core/measures/quantity';
 
 interface QuantityFieldProps {
@@ -11,45 +11,57 @@ interface QuantityFieldProps {
   readonly min: number;
   readonly max: number;
   readonly whole?: boolean;
+  /** What it is stands beside it already. */
+  readonly quietLabel?: boolean;
   readonly onChange: (value: number) => void;
 }
 
-/** A number with its unit; takes fractions and sums, keeps what cannot be read with the reason beside it. */
-export function QuantityField({ label, unit, value, min, max, whole = false, onChange }: QuantityFieldProps) {
+/** A number as it is kept: to a thousandth, also where it was typed in inches. */
+const kept = (n: number): number => Math.round(n * 1000) / 1000;
+
+/** A number with its unit; takes fractions and sums and other units ('11 in', '350 F'), keeps what cannot be read with the reason beside it. */
+export function QuantityField({ label, unit, value, min, max, whole = false, quietLabel = false, onChange }: QuantityFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
+  /** What was typed in another unit, as long as it is what stands here. */
+  const [converted, setConverted] = useState<number | null>(null);
+  const other = converted !== null && converted === value;
   const read = (text: string) => {
     setDraft(text);
-    const quantity = readQuantity(text);
+    setConverted(null);
+    const measured = readMeasured(text, unit);
     const range = `${label} goes from ${min} to ${max}${unit ? `\u00a0${unit}` : ''}`;
-    if (!quantity.ok) setFault(text.trim() === '' ? `Type a number: ${range.toLowerCase()}.` : quantity.fault.says);
-    else if (quantity.value < min || quantity.value > max) setFault(`${range}; ${asDecimal(quantity.value)} is outside.`);
-    else if (whole && !Number.isInteger(quantity.value)) setFault(`${label} is a whole number.`);
-    else {
-      setFault(null);
-      onChange(quantity.value);
-    }
+    if (!measured.ok) return setFault(text.trim() === '' ? `Type a number: ${range.toLowerCase()}.` : measured.fault.says);
+    const n = kept(measured.value.value);
+    if (n < min || n > max) return setFault(`${range}; ${asDecimal(n)} is outside.`);
+    if (whole && !Number.isInteger(n)) return setFault(`${label} is a whole number.`);
+    setFault(null);
+    if (measured.value.converted) setConverted(n);
+    onChange(n);
   };
   return (
     <div>
-      <label htmlFor={id} className="block text-[13.5px] text-ink-soft">
+      <label htmlFor={id} className={quietLabel ? 'sr-only' : 'block text-[13.5px] text-ink-soft'}>
         {label}
       </label>
       <div className="relative mt-0.5">
         <input
           id={id}
           inputMode="decimal"
-          value={draft ?? asDecimal(value)}
+          value={draft !== null && (fault !== null || converted === null || other) ? draft : asDecimal(value)}
           maxLength={60}
           aria-invalid={fault !== null || undefined}
-          aria-describedby={`${id}-fault`}
+          aria-describedby={`${id}-fault ${id}-is`}
           onChange={(e) => read(e.target.value)}
-          onBlur={() => fault === null && setDraft(null)}
+          onBlur={() => fault === null && !other && setDraft(null)}
           className="field fig w-full pr-10 text-[16px]"
         />
-        <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-ink-soft">{unit}</span>
+        <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-ink-soft">{other ? '' : unit}</span>
       </div>
+      <p id={`${id}-is`} className="text-[13.5px] text-ink-soft empty:hidden">
+        {other && `= ${asDecimal(value)}\u00a0${unit}`}
+      </p>
       <p id={`${id}-fault`} role="alert" className="text-[13.5px] text-beet empty:hidden">
         {fault}
       </p>

@@ -11,14 +11,16 @@ import { createFromForm, type CreateAnswer } from './actions';
 interface NewSheetFormProps {
   readonly facts: KitchenFacts;
   /** Families to start from: id, name, what they are made of. */
+  /** The family that is chosen at first; '' for one cream. */
+  readonly from: string;
   readonly starts: readonly { readonly id: string; readonly name: string; readonly says: string }[];
 }
 
 /** A name, and what to start from: a recipe that is there, the parts of a family, or one cream, which is read while it is typed. */
-export function NewSheetForm({ facts, starts }: NewSheetFormProps) {
+export function NewSheetForm({ facts, starts, from }: NewSheetFormProps) {
   const [answer, create, pending] = useActionState<CreateAnswer, FormData>(createFromForm, null);
   const [name, setName] = useState('');
-  const [start, setStart] = useState('');
+  const [start, setStart] = useState(from);
   const [cream, setCream] = useState('600 g cream 36 %');
   const matcher = useMemo(() => matcherFor(facts.larder), [facts]);
   const ingredient = ingredientNamed(splitLine(cream), matcher);

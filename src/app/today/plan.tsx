@@ -7,7 +7,7 @@ import { DayRibbon } from './day-ribbon';
 import { NextThing } from './next-thing';
 
 /** What the plans of the present services ask for next, and the day as they see it. */
-export async function TodayPlan({ making, empty }: { readonly making: readonly MakingNow[]; readonly empty: boolean }) {
+export async function TodayPlan({ making, empty, isNew }: { readonly making: readonly MakingNow[]; readonly empty: boolean; readonly isNew: boolean }) {
   const now = await requestTime();
   const db = openedKitchen();
   const minute = Math.floor(now / 60_000);
@@ -21,7 +21,7 @@ export async function TodayPlan({ making, empty }: { readonly making: readonly M
   const day = dayOf(services, minute);
   return (
     <>
-      <NextThing next={nextOf(making, services, minute)} others={making.slice(1)} empty={empty} />
+      <NextThing next={nextOf(making, services, minute)} others={making.slice(1)} empty={empty} isNew={isNew} />
       {faults.map((f) => (
         <p key={f.id} className="mb-3 border-l-4 border-beet pl-3 text-[15px]">
           <a href={`/clock/${f.id}`} className="font-[650] underline underline-offset-2">

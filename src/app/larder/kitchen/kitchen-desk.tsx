@@ -14,26 +14,18 @@ import { Choice } from '../../../ui/choice';
 import { CrewForm } from '../../../ui/crew-form';
 import { QuantityField } from '../../../ui/quantity-field';
 import { freshId } from '../../../ui/sheet/fresh-id';
-import type { Stored } from '../../../ui/saved/document-saver';
+import { SavingLine } from '../../../ui/saved/saving-line';
 import { useSaved } from '../../../ui/saved/use-saved';
 import { useNow } from '../../../ui/use-now';
+import { KITCHEN_SAVED } from '../../kitchen-saved';
 import { BookRules } from './book-rules';
 import { GlassForm } from './glass-form';
 import { NameInput } from './name-input';
 import { Rules } from './rules';
 
-const WHERE = {
-  key: 'soft-peak:kitchen',
-  path: '/api/kitchen',
-  body: (things: KitchenThings, baseRevision: number) => ({ things, baseRevision }),
-  revisionOf: (answer: unknown) => (answer as { revision?: number }).revision,
-  theirsOf: (answer: unknown) => (answer as { current?: Stored<KitchenThings> }).current,
-  isKept: (doc: unknown) => Array.isArray((doc as Partial<KitchenThings> | null)?.mixers),
-};
-
 /** Vessels, mixers, cold places, rules and preferred ways, each changed in place. */
 export function KitchenDesk({ things: first, revision }: { readonly things: KitchenThings; readonly revision: number }) {
-  const { saver, state } = useSaved(first, revision, WHERE);
+  const { saver, state } = useSaved(first, revision, KITCHEN_SAVED);
   const { doc: things } = state;
   const change = (next: Partial<KitchenThings>) => saver.change({ ...things, ...next });
   const { vessels, mixers, places, rules } = things;
@@ -43,19 +35,7 @@ export function KitchenDesk({ things: first, revision }: { readonly things: Kitc
   const zones = alive ? Intl.supportedValuesOf('timeZone') : [rules.zone].filter(Boolean);
   return (
     <>
-      <p role="status" aria-label="Saving" className={`mt-2 text-[14px] ${state.wrong ? 'text-beet' : 'text-ink-soft'}`}>
-        {state.says}
-      </p>
-      {state.theirs && (
-        <p className="flex flex-wrap items-center gap-2 pt-1">
-          <button type="button" className="btn" onClick={saver.keepMine}>
-            Keep what is here
-          </button>
-          <button type="button" className="btn" onClick={saver.takeTheirs}>
-            Take the other screen’s
-          </button>
-        </p>
-      )}
+      <SavingLine saver={saver} state={state} />
       <Rules rules={rules} onChange={setRules} />
       <Section
         title="Vessels"

@@ -1,0 +1,21 @@
+import Link from 'next/link';
+import { SKELETONS } from '../../core/editing/skeletons';
+
+/** A sheet from its family: each a working skeleton of its parts. */
+export function FamilyList() {
+  return (
+    <ul className="border-t border-steel-light">
+      {SKELETONS.map((s) => (
+        <li key={s.id}>
+          <Link
+            href={`/new?start=${s.id}`}
+            className="flex min-h-11 items-baseline justify-between gap-5 border-b border-steel-light px-1 py-2.5 hover:bg-paper"
+          >
+            <span className="shrink-0 font-[600] underline underline-offset-2">{s.name}</span>
+            <span className="min-w-0 truncate text-[14.5px] text-ink-soft">{s.says}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
