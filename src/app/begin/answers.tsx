@@ -208,16 +208,15 @@ export function RulesStep({ things: { rules }, change }: StepProps) {
 /** @param families drawn by the server: their list needs nothing of the browser. */
 export function SheetStep({ families }: { readonly families: ReactNode }) {
   return (
-    <div className="grid gap-x-10 gap-y-6 sm:grid-cols-2">
-      <div>
-        <h3 className="text-[17px] font-[650]">From a recipe that is there</h3>
-        <p className="mt-1 mb-3 text-[15px] text-ink-soft">Written, in short hand, in cups, or told: paste it as it is.</p>
+    <div className="grid gap-y-6">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <Link href="/paste" className="btn btn-act min-h-12 px-6 text-[16px]">
           Paste a recipe
         </Link>
+        <p className="text-[15px] text-ink-soft">Written, in short hand, in cups, or told: as it is.</p>
       </div>
       <div>
-        <h3 className="pb-1 text-[17px] font-[650]">From its family</h3>
+        <h3 className="pb-1 text-[17px] font-[650]">Or from its family</h3>
         {families}
       </div>
     </div>

@@ -9,10 +9,10 @@ export function FamilyList() {
         <li key={s.id}>
           <Link
             href={`/new?start=${s.id}`}
-            className="flex min-h-11 items-baseline justify-between gap-5 border-b border-steel-light px-1 py-2.5 hover:bg-paper"
+            className="grid min-h-11 items-baseline gap-x-5 border-b border-steel-light px-1 py-2.5 hover:bg-paper sm:grid-cols-[190px_minmax(0,1fr)]"
           >
-            <span className="shrink-0 font-[600] underline underline-offset-2">{s.name}</span>
-            <span className="min-w-0 truncate text-[14.5px] text-ink-soft">{s.says}</span>
+            <span className="font-[600] underline underline-offset-2">{s.name}</span>
+            <span className="text-[14.5px] text-ink-soft">{s.says}</span>
           </Link>
         </li>
       ))}

@@ -5,7 +5,7 @@ import { STEPS, stepHref } from '../begin/steps';
 /** What an empty kitchen can begin with: the questions of its first hour, and a sheet from its family. */
 export function EmptyKitchen() {
   return (
-    <div className="mt-4 grid gap-x-14 gap-y-8 lg:grid-cols-2">
+    <div className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-x-14 gap-y-8 lg:grid-cols-2">
       <section aria-label="Setting up">
         <h2 className="pb-1 text-[17px]">Set up, in any order</h2>
         <ol className="border-t border-steel-light">
