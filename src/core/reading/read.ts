@@ -234,7 +234,7 @@ function assembled(
   }));
   const title = titleOf(rows, text);
   const heads = rows
-    .filter((r) => r.kind === 'yield' || r.kind === 'about' || r.kind === 'title' || (r.kind === 'section' && /\(.*\d.*\)/.test(r.text)))
+    .filter((r) => r.kind === 'yield' || r.kind === 'about' || r.kind === 'title' || ((r.kind === 'section' || r.kind === 'head') && /\(.*\d.*\)/.test(r.text)))
     .map((r) => r.text);
   const method = rows
     .filter((r) => r.kind === 'prose' || r.kind === 'yield' || r.kind === 'about' || r.kind === 'title' || (r.kind === 'note' && MADE_IN.test(r.text)))
@@ -257,7 +257,7 @@ function assembled(
       !/\bbowl\b|\bwhisk\b|\bbeaters\b/i.test(s.text.replace(/\bwhisk(?:ed)?\s+(?:the|until)/i, '')),
   );
   const chilled = flow.steps.some((s) => s.work === 'chill');
-  const sections = rows.filter((r) => r.kind === 'section' && !PLAIN_HEAD.test(r.text) && !flow.steps.some((s) => s.section === r.text));
+  const sections = rows.filter((r) => r.kind === 'section' && !flow.steps.some((s) => s.section === r.text));
   const unread = [
     ...rows.filter((r) => r.kind === 'note' || (r.kind === 'about' && !IN_GRAMS.test(r.text))).map((r) => r.text),
     ...chatter,
@@ -376,9 +376,6 @@ function plainNameOf(b: Bowl, kind: PartKind, flow: Flow): string {
     return [...b.lines].some((i) => flow.lines[i]!.role === 'white') && ![...b.lines].some((i) => flow.lines[i]!.role === 'yolk') ? 'Whites' : 'Egg foam';
   return NAME_BY_KIND[kind];
 }
-
-const PLAIN_HEAD =
-  /^(?:the )?(?:(?:step|stage|part) \w+|(?:ingredients?|item|name) (?:amounts?|quantity|weight|grams)|ingredients?|method|directions?|instructions?|preparation|procedure|process|steps|notes?|tips?|what you(?:['’]ll)? need|how to make it|you(?:['’]ll)? need)\b.{0,20}$/i;
 
 /** Headings that no part and no step is named by stay in the words of the recipe. */
 function headingsLost(rows: readonly Row[], parts: readonly ReadPart[], steps: readonly ReadStep[]): readonly string[] {

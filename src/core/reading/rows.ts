@@ -8,7 +8,18 @@ import { timesIn } from './times';
 import { keyOf } from './words';
 
 /** What a row of a written recipe was taken for. */
-export type RowKind = 'title' | 'yield' | 'about' | 'section' | 'part' | 'line' | 'prose' | 'note';
+export type RowKind =
+  | 'title'
+  | 'yield'
+  | 'about'
+  /** Above the list, the method or the notes, and says nothing else: 'Ingredients', 'Method', 'Step 2'. */
+  | 'head'
+  /** A name in the method: 'For the cream'. */
+  | 'section'
+  | 'part'
+  | 'line'
+  | 'prose'
+  | 'note';
 
 /** One row, as it was found. */
 export interface Row {
@@ -121,7 +132,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     }
     if (TABLE_HEAD.test(text)) {
       mode = 'lines';
-      return push('section', 'Ingredients');
+      return push('head', 'Ingredients');
     }
     if (i === 0 && isTitle(r, next, listed)) {
       push('title', text.replace(/\s*:{2,}.*$/, '').replace(/[:.]$/, ''));
@@ -157,11 +168,11 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (INGREDIENTS.test(text) && !looksLikeMeasured(text)) {
       mode = 'lines';
       part = null;
-      return push('section');
+      return push('head');
     }
     if (/^(?:step|stage|part)\s+(?:\d{1,2}|[a-z]|one|two|three|four|five|six|seven|eight|nine|ten)[.:]?$/i.test(text)) {
       mode = 'steps';
-      return push('section');
+      return push('head');
     }
     // 'Recipe (25 pieces)', below its work and above what goes in.
     if (/^recipe\b/i.test(text) && METHOD.test(text) && next && (looksLikeMeasured(next.text) || endsMeasured(next.text))) {
@@ -172,11 +183,11 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     if (METHOD.test(text)) {
       mode = 'steps';
       section = null;
-      return push('section');
+      return push('head');
     }
     if (NOTES.test(text)) {
       mode = 'notes';
-      return push('section');
+      return push('head');
     }
     if (IN_GRAMS.test(text)) return push('about');
     if (NOTE_LEAD.test(text)) return push('note');
