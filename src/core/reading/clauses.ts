@@ -338,7 +338,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
     if (!started) {
       started = true;
       until = false;
-      if (leading || lead) continue;
+      if (leading || lead || onlyHowLate(words, i)) continue;
       // '500 g strawberries - blitz half of them': a thing with its amount, then its work.
       const dashed = /^[-–—]$/.test(said) && /^\W*(?:\d|[½¼¾⅓⅔])/.test(sentence);
       if (
@@ -530,6 +530,15 @@ const DAY_FIRST =
 /** 'No more than 30 minutes before service': how late it is done. */
 const SO_LONG_BEFORE =
   /^(?:(?:(?:no|not) more than|at most|about|up to|not earlier than) )?(?:\d+|an?|half an|one|two) (?:minutes?|mins?|hours?) before (?:service|serving|you serve|it is served)(?: ,)?(?= )/;
+
+/** Whether the words before a comma only say how late it is done. */
+const onlyHowLate = (words: readonly Word[], comma: number): boolean => {
+  const said = words
+    .slice(0, comma + 2)
+    .map((w) => w.said)
+    .join(' ');
+  return SO_LONG_BEFORE.exec(said)?.[0].split(' ').length === comma + 1;
+};
 
 /** Where a clause goes on behind what it says first of when: 'When the custard is cool, …', 'Once set, …', 'While that's getting cold, …', 'In a bowl, …'. */
 function afterCondition(words: readonly Word[]): number {

@@ -18,6 +18,8 @@ const KEEPS =
 /** 'Save 1 cup for the top'. */
 const BARE_KEPT =
   /\b(?:aside|reserve|keep(?: back)?|save(?: out)?|hold back|take out|scoop out)\s+(?:about |roughly )?((?:\d[\d/.]*(?:\s\d\/\d)?[½¼¾⅓⅔]?|[½¼¾⅓⅔]|an?|one|half an?|two|three)\s?(?:cups?|ml|g|oz|tbsp|tablespoons|spoonfuls|spoons)?)(?=\s*(?:for\b|to\b|[.,;]|$))/i;
+/** 'Mix the two lightly together'. */
+const THE_TWO = /^(?:mix|combine|stir|blend|bring|put) (?:\w+ly )?(?:the two|both)\b/i;
 /** What is kept back where no share is said (house). */
 const KEPT_SHARE = 0.2;
 
@@ -36,7 +38,10 @@ export function apply(w: Worktop, step: FlowStep, at: number, items: readonly It
   const ofIt = OF_IT.exec(h.c.text)?.[1] ?? (items.length === 0 && KEEPS.test(h.c.text) ? (BARE_KEPT.exec(h.c.text)?.[1] ?? '') : '');
   if (dividesOff(w, job)) return;
   if (work === 'serve' && BESIDE.test(h.c.text)) besides(job);
-  if (work === 'serve' || (items.length === 0 && ofIt === '' && ((work === 'hands' && !POURED_ON.test(h.after)) || work === 'finish')))
+  if (
+    work === 'serve' ||
+    (items.length === 0 && ofIt === '' && ((work === 'hands' && !POURED_ON.test(h.after) && !THE_TWO.test(h.after)) || work === 'finish'))
+  )
     return nothingNew(w, job);
   if (keepsBack(w, job, ofIt)) return;
   if (work === 'chill' || work === 'freeze' || work === 'wait' || work === 'bake') return stands(w, job);

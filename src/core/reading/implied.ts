@@ -228,7 +228,12 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
     ready.forEach((x) => (x.kind === 'line' ? meant.some(x.line, c.at, share) : meant.push({ ...x, at: c.at, share })));
   if (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss)(?: well| together)?[,.;]?$/i.test(after.trim())) take(open);
   else if (/^(?:it|them|this) in$/.test(object) && others.length > 0) take(others);
-  else if (/^(?:both|the two|everything|them both)\b/.test(object) || (items.length === 0 && /^(?:all|together)\b/.test(object))) take(open);
+  else if (
+    (/^(?:both|the two|them both)\b/.test(object) && open.length > 1) ||
+    /^everything\b/.test(object) ||
+    (items.length === 0 && /^(?:all|together)\b/.test(object))
+  )
+    take(open);
   else if (items.length === 0 && /^(?:line|cover|top|layer|spread|fill)\b[^.;]*\bwith (?:it|them|this|these)\b/i.test(after)) take(lines);
   // 'Crush the wafers and put half in the bottom of the pan.'
   else if (
@@ -244,6 +249,14 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
     items.length === 0 &&
     lines.every((x) => x.kind === 'line' && ['biscuit', 'fruit'].includes(w.lines[x.line]!.role!)) &&
     /^(?:lay|put|place|arrange|press|scatter|strew) (?:in|into|on|over) (?:the )?(?:bottom|base|floor) of\b/i.test(after)
+  )
+    take(lines);
+  // 'Break up both chocolates and melt in a bowl over hot water'.
+  else if (
+    items.length === 0 &&
+    lines.length > 0 &&
+    /^melt (?:in|over|gently|slowly|together|carefully)\b/i.test(after) &&
+    lines.every((x) => x.kind === 'line' && ['chocolate', 'butter'].includes(w.lines[x.line]!.role ?? ''))
   )
     take(lines);
   // 'Chop eight of them, fold through.'

@@ -381,8 +381,32 @@ export function ingredientOf(
   const graded = grade ? context.matcher.find(`${grade.toLowerCase()} gelatin leaves`, 1)[0] : undefined;
   if (graded && graded.ingredient.bloom !== null)
     return { ingredient: graded.ingredient, confidence: Math.max(found.confidence, graded.confidence), doubt: '' };
+  const cocoa = ofItsCocoa(found, text, context);
+  if (cocoa) return cocoa;
   const choice = or && second && second.ingredient.id !== found.ingredient.id ? `either will do; ${found.ingredient.name} is taken` : '';
   return { ingredient: found.ingredient, confidence: found.confidence, doubt: choice };
+}
+
+/** So many points of cocoa beside what is said, a chocolate is still that one (house). */
+const NEAR_COCOA_PCT = 6;
+
+/** 'Dark chocolate (60 %)': of a kind that the larder has by its cocoa, the nearest. @returns null where no share of cocoa is said. */
+function ofItsCocoa(
+  found: Match,
+  text: string,
+  context: LineContext,
+): { readonly ingredient: Ingredient; readonly confidence: number; readonly doubt: string } | null {
+  const kind = /^(chocolate-(?:dark|milk))-\d{2}$/.exec(found.ingredient.id)?.[1];
+  const pct = kind === undefined ? NaN : Number(/\b(\d{2})\s?%/.exec(text)?.[1] ?? NaN);
+  if (!Number.isFinite(pct)) return null;
+  const away = (i: Ingredient): number => Math.abs(Number(i.id.slice(-2)) - pct);
+  const [nearest] = [...context.larder.values()].filter((i) => i.id.startsWith(`${kind!}-`)).sort((a, b) => away(a) - away(b));
+  if (!nearest) return null;
+  return {
+    ingredient: nearest,
+    confidence: Math.max(found.confidence, SURE_FROM),
+    doubt: away(nearest) > NEAR_COCOA_PCT ? `the nearest is ${nearest.name}` : '',
+  };
 }
 
 /** 'Peach slices in juice': what it lies in is poured off. */

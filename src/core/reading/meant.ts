@@ -165,7 +165,13 @@ function listed(
   // 'The remaining cream': what is left of a divided line, else one that nothing has taken yet.
   const untouched =
     share.kind === 'rest' && rest === undefined && !w.fresh(line)
-      ? candidates.find((l) => w.fresh(l.line) && w.lines[l.line]!.role === w.lines[line]!.role)?.line
+      ? candidates.find(
+          (l) =>
+            w.fresh(l.line) &&
+            w.lines[l.line]!.role === w.lines[line]!.role &&
+            // 'The remaining ladyfingers' are no gingersnaps, though both are biscuits.
+            (l.strength > 1 || w.lines[l.line]!.ingredient?.id === w.lines[line]!.ingredient?.id),
+        )?.line
       : undefined;
   // 'A quarter of the cream', where a cup of it waits for the sauce: what was whipped of it is laid.
   const foam =
@@ -225,7 +231,10 @@ function becomeOf(w: Worktop, fc: FlowClause, candidates: readonly { readonly li
 /** 'The spices', 'the sugars': all of them that are still there. */
 function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly line: number; readonly strength: number }[]): readonly number[] {
   if (/^(?:creams|milks|sugars|chocolates|juices|zests)$/.test(plural)) {
-    const alike = w.lines.flatMap((l, i) => (w.fresh(i) && ` ${keyOf(l.written)} `.includes(` ${keyOf(plural)} `) ? [i] : []));
+    const roles = new Set(candidates.map((x) => w.lines[x.line]!.role));
+    const alike = w.lines.flatMap((l, i) =>
+      w.fresh(i) && roles.has(l.role) && l.ingredient !== null && ` ${keyOf(l.written)} `.includes(` ${keyOf(plural)} `) ? [i] : [],
+    );
     if (alike.length > 1) return alike;
   }
   if (!/^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs|spirits)$/.test(plural)) return [];

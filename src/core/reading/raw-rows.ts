@@ -110,6 +110,7 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
     const clean = cells
       .replace(/[\u0000\ufeff]/g, ' ')
       .replace(/(?<!\s)\s*(?:\.{3,}|…+)\s*(?=\d)/g, ' ')
+      .replace(/(?<=\p{L}) \.{1,2} (?=\d)/gu, ' ')
       .replace(/[\u00a0\u202f]/g, ' ')
       .replace(/(?<! ) {3,}(?=[%°CF]|g\b|ml\b)/g, ' ')
       .replace(TWO_SYSTEMS, '$1/')

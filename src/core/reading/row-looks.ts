@@ -23,19 +23,31 @@ const FOR_HOW_LONG =
 const VESSEL_OF_SIZE =
   /^(?:(?:in|for|fits|fills) )?(?:an? |one )?\d{1,2}(?:[.,]\d)?\s?(?:(?:x|×|by)\s?\d{1,2}|[\s-]?(?:inch(?:es)?|in|cm|["”″]))[^,.;]{0,24}\b(?:pan|tin|dish|springform|tray|ring|mou?ld|terrine|bowl)\b[^,.;]{0,16}$/i;
 
+/** '1.2 litre terrine', '900 g loaf tin'. */
+const VESSEL_THAT_HOLDS =
+  /^(?:(?:in|for|fits|fills) )?(?:an? |one )?\d{1,4}(?:[.,]\d{1,2})?[\s-]?(?:l|litres?|liters?|ml|g|lb|qt|quarts?|pints?)[\s-](?:[\p{L}-]+ ){0,2}(?:terrine|tin|mou?ld|bowl|dish|basin|pan|ring)s?$/iu;
+
 /** 'Prep 25 min · Makes one 9-inch springform', '9x13 pan, feeds 15': a row that says several things, each of the whole dessert. */
 export function saysOfTheWhole(text: string): boolean {
-  const pieces = text.length > 120 ? [] : text.split(/\s+[·•|/–—-]\s+|[,;]\s+/).map((t) => t.replace(/[.]$/, ''));
+  const pieces =
+    text.length > 120
+      ? []
+      : text
+          .replace(/^\((.*)\)$/, '$1')
+          .split(/\s+[·•|/–—-]\s+|[,;]\s+/)
+          .map((t) => t.replace(/[.]$/, ''));
   return (
     pieces.length > 1 &&
-    pieces.every((t) => YIELD.test(t) || FOR_HOW_LONG.test(t) || VESSEL_OF_SIZE.test(t) || /^(?:easy|medium|hard|no[- ]bake)$/i.test(t)) &&
-    pieces.some((t) => YIELD.test(t) || VESSEL_OF_SIZE.test(t))
+    pieces.every(
+      (t) => YIELD.test(t) || FOR_HOW_LONG.test(t) || VESSEL_OF_SIZE.test(t) || VESSEL_THAT_HOLDS.test(t) || /^(?:easy|medium|hard|no[- ]bake)$/i.test(t),
+    ) &&
+    pieces.some((t) => YIELD.test(t) || VESSEL_OF_SIZE.test(t) || VESSEL_THAT_HOLDS.test(t))
   );
 }
 
 /** 'Yolks 80', 'cream 250 + 300 whipped': a list that says no measure anywhere is in grams. */
 export const BARE_GRAMS =
-  /^(\p{L}[\p{L} %’'-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%?(?=\s))?(?:\s?\((?:\d|\p{L}{2,12})\))?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\)|\s+(?:whipped|melted|softened|soft|cold|chopped|sifted|toasted))?)$/u;
+  /^(?![^,]*,[^,]*\b(?:zest|juice|rind|peel)\b)(\p{L}[\p{L} %’',-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%?(?=\s))?(?:\s?\((?:\d|\p{L}{2,12})\))?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\)|\s+(?:whipped|melted|softened|soft|cold|chopped|sifted|toasted))?)$/u;
 
 /** What is taken of a counted fruit. */
 export const TAKEN_FROM =

@@ -144,6 +144,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
         !/\b(?:for|serves|makes)\s+\d/i.test(text) &&
         looksLikeLine(next.text) &&
         !YIELD.test(next.text) &&
+        !saysOfTheWhole(next.text) &&
         (looksLikeMeasured(next.text) || isIngredient(splitLine(next.text).name)) &&
         rows.some((x, j) => j > 1 && x.blankBefore && isPartHeading(x, rows[j + 1], isIngredient))
       ) {

@@ -12,7 +12,7 @@ export interface SaidPortions {
 const N =
   '(\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
-const PEOPLE = '(?:people|persons?|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
+const PEOPLE = '(?:people|persons?|pers\\b|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
 const PIECES =
   '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
@@ -21,6 +21,12 @@ const SAID: readonly RegExp[] = [
     'i',
   ),
   new RegExp(`\\bfor (?:about |around |a party of )?${UPTO}\\s+${PEOPLE}`, 'i'),
+  // 'Trace eight 3-inch circles', 'pipe 12 rounds'.
+  new RegExp(`\\b(?:trace|draw|pipe|shape|form|spoon out) (?:out )?${N}\\s+(?:[\\w-]+ ){0,3}?(?:circles|rounds|discs|nests|mounds|shells)\\b`, 'i'),
+  // 'In custard glasses — six or seven —'.
+  new RegExp(`\\b(?:glasses|cups|pots|ramekins|jars|coupes)\\s*[—–(]\\s*${UPTO}\\s*[—–)]`, 'i'),
+  // 'Makes: 8 (100ml) pots'.
+  new RegExp(`\\b(?:makes?|yields?|fills?)\\b\\s*:?\\s*${UPTO}\\s*\\([^)]{1,16}\\)\\s*(?:\\w+ )?${PIECES}\\b`, 'i'),
   // 'Fill your glasses, ten of them'.
   new RegExp(`\\b(?:glasses|cups|pots|ramekins|jars|coupes|moulds),? ${N} of (?:them|those)\\b`, 'i'),
   new RegExp(
@@ -117,15 +123,19 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\btub\b|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
   [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
+  // 'An eight inch tin', of no kind that is said: a round one.
+  [/(?:\d|\b(?:six|seven|eight|nine|ten|eleven|twelve))[\s-]*(?:inch(?:es)?|in|cm|["”″])[\s-]*(?:deep |metal |non-?stick )?(?:tin|pan)\b/i, 'round'],
 ];
 /** Between a number and the glasses that it counts stands no time and no other number's word: '3 hours Makes 8 jars'. */
 const NO_TIME = '(?!(?:hours?|hrs?|h|minutes?|mins?|days?|makes|serves|fills)\\b)';
 const COUNTED = new RegExp(
-  `(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|springforms?|loaf tins)\\b`,
+  `(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|circles|rounds|springforms?|loaf tins)\\b`,
   'i',
 );
 /** '6 x 250 ml jars'. */
 const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?ml\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\b/i;
+/** '8 (100ml) pots'. */
+const BRACKETED = /\b(\d{1,3})\s*\(\s?\d{2,4}\s?ml\s?\)\s*(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes)\b/i;
 const OF_THEM = /\b(?:glasses|cups|pots|ramekins|jars|coupes|moulds),? (\d{1,2}|[a-z]+) of (?:them|those)\b/i;
 const EACH_ML =
   /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
@@ -226,7 +236,15 @@ export function vesselIn(written: string): SaidVessel | null {
       return null;
     best = { shape: 'tray', says: by[0], weight: 0 };
   }
-  return { ...sizesOf(best.shape, best.says, text), shape: best.shape, count: countOf(best.shape, text), says: best.says };
+  // 'A cake tin of 26 x 10 cm': a loaf.
+  const sides = best.shape === 'round' ? BY.exec(best.says) : null;
+  const shape =
+    sides && Number(sides[1]) !== Number(sides[2])
+      ? Math.max(Number(sides[1]), Number(sides[2])) > 1.8 * Math.min(Number(sides[1]), Number(sides[2]))
+        ? 'terrine'
+        : 'tray'
+      : best.shape;
+  return { ...sizesOf(shape, best.says, text), shape, count: countOf(shape, text), says: best.says };
 }
 
 const WORD_INCHES: Readonly<Record<string, number>> = { thirteen: 13 };
@@ -234,9 +252,13 @@ const WORD_INCHES: Readonly<Record<string, number>> = { thirteen: 13 };
 function countOf(shape: SaidVessel['shape'], said: string): number {
   // Nests and shells that are broken into glasses are no glasses.
   const text = shape === 'glass' || shape === 'mould' ? said.replace(/\b(?:\d{1,3}|\p{L}+) (?:[\p{L}-]+ ){0,2}(?:nests|shells|pavlovas)\b/giu, ' ') : said;
-  const m = TIMES_EACH.exec(text) ?? COUNTED.exec(text) ?? OF_THEM.exec(text);
+  const m =
+    TIMES_EACH.exec(text) ??
+    COUNTED.exec(shape === 'free' ? text : text.replace(/\b(?:circles|rounds)\b/gi, ' ')) ??
+    BRACKETED.exec(text) ??
+    OF_THEM.exec(text);
   if (!m) return 1;
-  const many = /glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|nest|pavlova|shell|bowl/i.test(m[0]);
+  const many = /glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|nest|pavlova|shell|circle|round|bowl/i.test(m[0]);
   const n = numberOf(m[1] ?? m[2]!);
   if (many !== (shape === 'glass' || shape === 'mould' || shape === 'free')) return many ? 1 : n <= 12 ? n : 1;
   return n >= 1 && n <= 200 ? n : 1;

@@ -41,6 +41,21 @@ describe('amounts that nobody weighs', () => {
   ])('%s', (row, right) => expect(lines(row)).toEqual(right));
 });
 
+describe('a chocolate by its cocoa', () => {
+  it.each([
+    ['200 g dark chocolate (60%)', 'chocolate-dark-64', false],
+    ['100 g dark chocolate 70 %', 'chocolate-dark-70', false],
+    ['100 g dark chocolate, 54% cocoa', 'chocolate-dark-55', false],
+    ['150 g milk chocolate 40%', 'chocolate-milk-35', false],
+    // Further away, the nearest is taken and said.
+    ['100 g dark chocolate 85%', 'chocolate-dark-70', true],
+    ['100 g dark chocolate', 'chocolate-dark-64', false],
+  ])('%s', (text, id, asks) => {
+    const { ingredient, doubt } = line(text);
+    expect([ingredient?.id, doubt !== '']).toEqual([id, asks]);
+  });
+});
+
 describe('gelatin mass, g', () => {
   const parts = (row: string) => linesOfRow(row, PLACE, CONTEXT, NOTHING_APART).map((l) => [l.ingredient?.id, l.grams, l.doubt !== '']);
   it('is the gelatin and the water that it says', () => {
@@ -79,6 +94,8 @@ describe('what a row says of the whole', () => {
     ['200 g cream, 30 g sugar', false],
     ['Prep 25 min, chill 6 hours', false],
     ['9x13 pan', false],
+    ['(1.2 litre terrine, serves 12)', true],
+    ['900 g loaf tin, serves 8', true],
   ])('%s: %s', (row, right) => expect(saysOfTheWhole(row)).toBe(right));
   it('a name keeps no size, no number of portions', () => {
     const title = (first: string) => read(`${first}\n\n300 ml double cream\n30 g caster sugar\n\nWhip the cream with the sugar to soft peaks.`).title;
@@ -95,6 +112,14 @@ describe('what a row says of the whole', () => {
     expect(portionsIn([], 'Fill your glasses, ten of them, and chill.')).toEqual({ low: 10, high: 10 });
     expect(portionsIn([], 'Cocoa before it goes out. Gives you about 24.')).toEqual({ low: 24, high: 24 });
     expect(vesselIn('Fill your glasses, ten of them.')).toMatchObject({ shape: 'glass', count: 10 });
+  });
+  it('a tin of no kind is round; one of two sides a loaf or a pan; nests are counted by what is traced', () => {
+    expect(vesselIn('press it in an eight inch tin')).toMatchObject({ shape: 'round', acrossMm: 203 });
+    expect(vesselIn('into a cake tin of 26 x 10 cm')).toMatchObject({ shape: 'terrine', lengthMm: 260, widthMm: 100 });
+    expect(vesselIn('Trace eight 3-inch circles. Fill the nests.')).toMatchObject({ shape: 'free', count: 8 });
+    expect(portionsIn([], 'Line a tray; trace eight 3-inch circles.')).toEqual({ low: 8, high: 8 });
+    expect(portionsIn(['Makes: 8 (100ml) pots | Ready in: 30 mins'], '')).toEqual({ low: 8, high: 8 });
+    expect(portionsIn([], 'Pile in custard glasses — six or seven — and serve.')).toEqual({ low: 6, high: 7 });
   });
   it.each([
     ['for one half gastro', 325, 265],
@@ -174,6 +199,46 @@ describe('work as it is said', () => {
     expect(r.steps.map((s) => s.work)).toEqual(['heat', 'whisk', 'beat', 'hands']);
     expect(r.unread).toEqual([]);
     expect(r.lines.filter((l) => l.step === 3).map((l) => l.draft.ingredient!.id)).toEqual(['vanilla-extract', 'salt']);
+  });
+  it('what only says how late belongs to what is done then', () => {
+    const r = read(
+      'Nests\n\n200 ml cream\n20 g icing sugar\n6 meringue nests\n\nUp to 2 hours before serving, beat the cream and icing sugar until soft peaks. Fill the nests.',
+    );
+    expect(r.steps.map((s) => [s.work, s.minutes])).toEqual([
+      ['whisk', null],
+      ['fill', null],
+    ]);
+  });
+  it('degrees of frost for hours are a freezer; what is left overnight with cream in it, the fridge', () => {
+    expect(
+      works(
+        'Parfait\n\n200 ml cream\n4 egg yolks\n60 g honey\n\nWhip the cream. Whisk the yolks with the honey, fold in the cream, pour into a terrine. 8 hours at -18.',
+      ).at(-1),
+    ).toBe('freeze');
+    expect(
+      works(
+        'Cheesecake\n\n300 g cream cheese\n200 ml cream\n\nBeat the cheese, whip the cream and fold it in. Spread in a 20 cm springform and leave it overnight.',
+      ).at(-1),
+    ).toBe('chill');
+  });
+  it('two that are mixed lightly together are one filling', () => {
+    const r = read(
+      'Fool\n\n400 g blackberries\n80 g sugar\n300 ml cream\n\nStew the blackberries with the sugar. Cool. Whip the cream and mix the two lightly together.',
+    );
+    expect(r.parts.map((p) => [p.kind, p.takes.length])).toEqual([
+      ['fruit-base', 0],
+      ['whipped-cream', 0],
+      ['set-filling', 2],
+    ]);
+  });
+  it('both chocolates are melted, and nothing else that has chocolate in its name', () => {
+    const r = read(
+      'Pots\n\n150 g milk chocolate\n100 g dark chocolate\n500 ml cream\n25 g chocolate-coated beans, to decorate\n\nBreak up both chocolates and melt in a bowl over hot water. Whip the cream and fold it in.',
+    );
+    expect(r.lines.filter((l) => r.parts.find((p) => p.id === l.part)!.kind === 'chocolate-base').map((l) => l.draft.ingredient!.id)).toEqual([
+      'chocolate-milk-35',
+      'chocolate-dark-64',
+    ]);
   });
   it('freezing while the filling is made freezes no dessert', () => {
     const freezes = (how: string) =>

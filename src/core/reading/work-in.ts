@@ -5,7 +5,7 @@ import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
 import { onlyTime, timesIn } from './times';
 import { longCold, ON_THE_DAY, whenSaid, type SaidWhen } from './when';
-import { BEFORE_SERVING, BUILT_IN, BY_BARS, FOAM_NAMED, HOT, LAYING, stageIn } from './work';
+import { BEFORE_SERVING, BUILT_IN, BY_BARS, FOAM_NAMED, FROST, HOT, LAYING, stageIn } from './work';
 import type { FlowClause } from './worktop';
 import { keyOf } from './words';
 
@@ -173,6 +173,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (TOGETHER_IN.test(c.text)) return true;
   // 'Spoon rounds on the tray. 1½ hours.'
   if (onlyTime(c.text)) return true;
+  // '8 hours at −18.'
+  if (timesIn(c.text).length > 0 && FROST.test(c.text)) return true;
   // 'Glasses: biscuits, yellow cream, biscuits': how it is built.
   if (BUILT_IN.test(c.text)) return true;
   // 'Yolks straight into the chocolate, one by one.'

@@ -395,6 +395,8 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   )
     return 'chill';
   if (verb === 'set' && /\bset (?:the |your |an )?oven\b/i.test(text)) return 'hands';
+  // 'Spread it on the base and leave it overnight': nobody leaves cream in the warm for so long.
+  if (verb === 'leave' && on.built && (on.cream || on.cheese) && timesIn(text).some((t) => t.minutes[0] >= 240)) return 'chill';
   if (OVEN.test(text)) return PUTS.has(verb) ? 'bake' : 'wait';
   if (/\bsteam|\bover (?:a|the) (?:pan|pot|saucepan)|\bmicrowave|\bon the (?:hob|stove)|\bover (?:low|medium|gentle|high)/i.test(text)) return 'heat';
   switch (verb) {
@@ -468,6 +470,9 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   }
 }
 
+/** Degrees of a freezer: 'at −18', '-20 °C'. */
+export const FROST = /(?:\bat |[,;] ?)[-−–](?:1\d|2\d|3\d)\b/;
+
 /** 'Glasses: biscuits, yellow cream': how it is built, told without a verb. */
 export const BUILT_IN = /^(?:glasses|verrines|cups|jars|pots|tins?)\s*:/i;
 
@@ -484,7 +489,7 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   // '300 ml of cream whipped with a spoonful of sugar till it is floppy'.
   if (on.cream && /\bcream,? (?:whipped|beaten)\b/i.test(text) && (stageIn(text) !== null || /\b(?:whipped|beaten) (?:up )?with\b/i.test(text))) return 'whisk';
   if (on.late && on.built) return 'finish';
-  if (FREEZER.test(text)) return 'freeze';
+  if (FREEZER.test(text) || (FROST.test(text) && timesIn(text).length > 0)) return 'freeze';
   if (COLD_PLACE.test(text)) return 'chill';
   if (OVEN.test(text) && timesIn(text).length > 0) return 'bake';
   if (/\bmicrowave\b|\bhob\b|\bboil|\bhot\b.*\bnot\b|\bsimmer/i.test(text)) return 'heat';
