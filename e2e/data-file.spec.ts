@@ -95,7 +95,8 @@ test('a copy of the kitchen is made at a touch, opened and counted; the kitchen 
   await expect(copies).toContainText(/The disk takes (?:only )?[\d.]+\u00a0[GM]B more/);
   const health = await page.request.get('/api/health');
   expect(health.status()).toBe(200);
-  const how = (await health.json()) as { dataFile: string; lastCopyAt: number; diskFreeBytes: number };
+  const how = (await health.json()) as { dataFile: string; lastCopyAt: number; diskFreeBytes: number; longestHeldMs: number };
+  expect(how.longestHeldMs).toBeGreaterThanOrEqual(0);
   expect(how.dataFile).toBe('open');
   expect(how.lastCopyAt).toBeGreaterThan(0);
   expect(how.diskFreeBytes).toBeGreaterThan(0);

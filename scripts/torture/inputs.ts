@@ -11,6 +11,8 @@ export interface InputReport {
   readonly firstOpenedMs: number;
   /** The longest that another screen's question waited while one input was read, ms. */
   readonly longestStallMs: number;
+  /** The longest that the server's first thread held everybody up, by its own reckoning, ms: of what another screen waits the rest is the machine's. */
+  readonly serverHeldMs: number;
   /** Of those questions, how many waited for longer than a tenth of a second. */
   readonly stalls: number;
   readonly slowest: readonly string[];
@@ -165,6 +167,12 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     await fetch(`${server.url}${path}`).then((r) => r.arrayBuffer());
     firstOpenedMs = Math.max(firstOpenedMs, Math.round(performance.now() - from));
   }
+  let serverHeldMs = 0;
+  const heard = (text: string): void => {
+    serverHeldMs = Math.max(serverHeldMs, (JSON.parse(text) as { longestHeldMs: number }).longestHeldMs);
+  };
+  // From here on.
+  await fetch(`${server.url}/api/health`).then((r) => r.arrayBuffer());
   const asked: { at: number; what: string }[] = [];
   const other = fork(new URL('./other-screen.ts', import.meta.url), [server.url]);
   for (let i = 0; i < inputs; i++) {
@@ -204,6 +212,7 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
         signal: AbortSignal.timeout(60_000),
       });
       const text = await response.text();
+      if (route === '/api/health' && response.status === 200 && text !== '') heard(text);
       byStatus[response.status] = (byStatus[response.status] ?? 0) + 1;
       if (response.status >= 500)
         faults.push(`${method} ${route} was answered ${response.status}: ${text.slice(0, 160)} for ${typeof body === 'string' ? body.slice(0, 300) : path}`);
@@ -235,6 +244,7 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
         .join(', '),
     };
   });
+  heard(await fetch(`${server.url}/api/health`).then((r) => r.text()));
   // No page is broken by what was taken in.
   for (const page of PAGES) {
     const status = await fetch(`${server.url}${page}`).then(
@@ -251,6 +261,7 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     firstOpenedMs,
     longestStallMs: Math.round(stalls[0]?.ms ?? 0),
     stalls: stalls.length,
+    serverHeldMs,
     slowest: [
       ...stalls.slice(0, 8).map((s) => `others waited ${Math.round(s.ms)} ms during ${s.during}`),
       ...slow
