@@ -64,6 +64,8 @@ export const UNITS: readonly Unit[] = [
     'tea cups',
   ),
   unit('spoonful', 'volume', 15, 'spoonful spoonfuls spoon spoons', 'spoonful', 'spoonfuls'),
+  // Of espresso or a spirit, as bars measure it (house).
+  unit('shot', 'volume', 30, 'shot shots', 'shot', 'shots'),
   unit('dash', 'volume', 0.6, 'dash dashes', 'dash', 'dashes'),
   unit('drop', 'volume', 0.05, 'drop drops', 'drop', 'drops'),
   unit('pinch', 'mass', 0.3, 'pinch pinches', 'pinch', 'pinches'),

@@ -23,7 +23,7 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beaten whipped sifted chopped, added left soaked sweetened squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(
+  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beat beaten whipped sifted chopped, added left soaked sweetened squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(
     ' ',
   ),
 );
@@ -175,9 +175,19 @@ const HOLDS =
   /\b(?:bowl|dish|tin|pan|saucepan|tray|glass|jug|mould|mold|terrine|ring|cup|ramekin|pot|box|tub|container|basin|jar|plate|bag|bottle|fridge|freezer|oven|mixer|machine|processor|blender)(?:e?s)?$/i;
 const CUT_UP = /\s+(?:in|on|out|on top)$|\s+(?:cut|torn|broken|sliced|chopped|crumbled)(?: up| small| in(?:to)? (?:pieces|cubes|chunks|slices))?$/i;
 
+/** Measures that nobody measures: what is said behind them counts. */
+const BY_FEEL = /^(?:shot|glug|splash|wineglass|spoonful|handful|knob|thumb|bar|punnet)$/;
+
 /** 'A jar of lemon curd, about 320 grams', 'two packets, 400 grams all in': the same again, weighed; null where it is something else. */
 function restated(text: string, source: string, start: number, last: SaidAmount | undefined): { said: SaidAmount; length: number } | null {
-  if (!last || last.amount.unit?.dimension === 'mass' || last.amount.unit?.dimension === 'volume') return null;
+  if (!last) return null;
+  const byFeel = last.amount.unit !== null && BY_FEEL.test(last.amount.unit.key);
+  if (!byFeel && (last.amount.unit?.dimension === 'mass' || last.amount.unit?.dimension === 'volume')) return null;
+  const between = text.slice(last.end, start);
+  if (byFeel && /^\s+(?:about|around|roughly|say|maybe)\s+$/i.test(between)) {
+    const weighed = measuredAlone(source);
+    return weighed && { said: { ...last, amount: weighed.amount, text: `${weighed.amount.text} ${last.name}` }, length: weighed.length };
+  }
   if (
     !/^(?:\s+\p{L}+){0,2},?\s*(?:(?:that['’]?s|it['’]?s|about|around|roughly|say|maybe|i think|i (?:don['’]t know))[\s,]+)*$/iu.test(
       text.slice(last.end, start),
@@ -199,7 +209,8 @@ function measuredAlone(source: string): { amount: WrittenAmount; length: number 
   if (!amount?.quantity.ok || !span || span[0] > 1 || (amount.unit?.dimension !== 'mass' && amount.unit?.dimension !== 'volume')) return null;
   return NOTHING_MORE.test(source.slice(span[1])) ? { amount, length: span[1] } : null;
 }
-const NOTHING_MORE = /^[\s\u00a0]*(?:(?:all (?:in|told)|in (?:all|total)|altogether|or so)\b\s*)?(?:[.,;)]|$|but\b)/i;
+const NOTHING_MORE =
+  /^[\s\u00a0]*(?:(?:all (?:in|told)|in (?:all|total)|altogether|or so)\b\s*)?(?:[.,;)]|$|but\b|(?:and|plus|&) (?:\d|[½¼¾]|(?:an?|one|two|three|four|half)\b))/i;
 
 /** 'a shop-bought madeira cake, about 250 grams': the name stands before its amount. */
 function namedBefore(text: string, source: string, start: number): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {

@@ -99,6 +99,8 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       if (said === 'rest' && words[i - 1]?.said === 'then' && /^(?:[,;.]|then|)$/.test(next)) return -1;
       // 'Cream in, slowly': a thing that goes in.
       if ((said === 'cream' || NOUN_IN_LIST.has(verb.base)) && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
+      // 'Purée, eggs, yolks to 82 °C': things.
+      if (NOUN_IN_LIST.has(verb.base) && /^[,+]$/.test(next)) return -1;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
       if (said === 'cream' && (strict ? !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next) : /^[:–—,+/-]$/.test(next))) return -1;
       if (!verb.weak)

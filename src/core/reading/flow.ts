@@ -20,13 +20,15 @@ import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, t
 import { BARE, DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
 const ADDS =
-  /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|break|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:stir|mix|beat|whisk|blend|work) (?:[\w'-]+ ){1,4}in (?=one\b|two\b|an? (?:few|little|spoonful|bit)\b|bit by bit|gradually|slowly|singly|separately|in (?:two|three)\b)|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=\s?[.,;(]|$)|(?:swirl|ripple|marble) (?:\w+ly )?in (?!half\b|some\b|most\b|an? (?:third|quarter|little|few)\b|the (?:rest|other)\b)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ (?:in|last)(?=[,.;]|$)|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
+  /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|break|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:stir|mix|beat|whisk|blend|work) (?:[\w'-]+ ){1,4}in (?=one\b|two\b|an? (?:few|little|spoonful|bit)\b|bit by bit|gradually|slowly|singly|separately|in (?:two|three)\b)|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=\s?[.,;(]|$)|(?:swirl|ripple|marble) (?:\w+ly )?in (?!half\b|some\b|most\b|an? (?:third|quarter|little|few)\b|the (?:rest|other)\b)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ (?:in|last)(?=[,.;]|$)|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in (?=w\/|with (?:a |the )?(?:stick|hand|blender|mixer))|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
 /** 'Fold in D, whipped soft.' */
 const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
 /** 'Fold in the cream whipped to soft peaks.' */
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
 /** 'Heat oven to 325.' */
 const HEATS_OVEN = /^(?:pre)?heat (?:the |your |an )?oven\b/i;
+/** 'Pour on the whipped whites.' */
+const WHITES_WHIPPED = /\b(?:on|onto|over|into) (?:to )?(?:the |your )?(?:whipped|whisked|beaten) (?:egg )?whites\b/i;
 /** A bake is no cooler, °C. */
 const OVEN_FROM_C = 90;
 /** Behind which degrees are of something else: 'when the syrup reaches'. */
@@ -236,7 +238,9 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
     w,
     step,
     at,
-    work === 'fold' && (two || WHIPPED_ALREADY.test(c.text) || LIST_WHIPPED.test(c.text)) ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text))) : items,
+    (work === 'fold' && (two || WHIPPED_ALREADY.test(c.text) || LIST_WHIPPED.test(c.text))) || (verb === 'pour' && WHITES_WHIPPED.test(c.text))
+      ? items.map((x) => whippedFirst(w, x, at, stageIn(c.text)))
+      : items,
     h,
     destAt,
   );

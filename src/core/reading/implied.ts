@@ -300,6 +300,7 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
   // 'Squeeze and dissolve in the hot custard', 'squeeze it out and stir it into the warm juice': the gelatin that is in hand.
   const isGel = (b: Bowl): boolean =>
     b.into === null &&
+    b.lines.size > 0 &&
     w.holds(b, 'gelatin') &&
     [...b.lines].every((i) => ['gelatin', 'liquid'].includes(w.lines[i]!.role!)) &&
     !items.some((y) => y.kind === 'bowl' && y.bowl === b.id);

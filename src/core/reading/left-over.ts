@@ -5,7 +5,7 @@ import type { Flow, Worktop } from './worktop';
 
 /** The rest of a line that was divided is of that line again. @returns false where another part of it is somewhere else. */
 export function comesBack(w: Worktop, i: number, rest: number): boolean {
-  const whole = w.listed[i];
+  const whole = w.wholeOf.get(i);
   if (!whole || !sameGrams((w.lines[i]!.grams ?? 0) + (w.lines[rest]!.grams ?? 0), whole.grams)) return false;
   w.lines[i] = whole;
   w.bowlOf[rest] = w.bowlOf[i]!;

@@ -152,6 +152,7 @@ const ITS_OTHER = /^(?: [\p{L}]+){0,3},? (?:and|plus|with|\+|&) (?:its|the|their
 export const split = (w: Worktop, i: number, share: number, said: string): number => {
   const line = w.lines[i]!;
   if (share >= 0.985) return i;
+  w.wholeOf.set(i, line);
   w.addLine({ ...shareOfLine(line, 1 - share, '', w.context) });
   w.restOf.set(i, w.lines.length - 1);
   w.lines[i] = shareOfLine(line, share, said, w.context);

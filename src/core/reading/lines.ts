@@ -418,7 +418,7 @@ function sizeDoubt(text: string): string {
   const unit = amounts[0]?.unit;
   if (/\bthick cream\b/i.test(text)) return 'double or clotted? double cream is taken';
   if (!unit || aside) return '';
-  if (['bar', 'punnet', 'handful', 'thumb', 'knob', 'glug', 'splash', 'wineglass', 'spoonful'].includes(unit.key))
+  if (['bar', 'punnet', 'handful', 'thumb', 'knob', 'glug', 'splash', 'wineglass', 'spoonful', 'shot'].includes(unit.key))
     return `how much is ${amounts[0]!.text}? the usual size is taken`;
   return unit.dimension === 'pack' && unit.key !== 'sachet' ? `how large is ${amounts[0]!.text}? the larder’s pack is taken` : '';
 }

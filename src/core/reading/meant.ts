@@ -265,6 +265,9 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
     ? w.inHand.flatMap((x) => (x.kind === 'line' && w.fresh(x.line) && w.lines[x.line]!.role === 'fruit' ? [x.line] : []))
     : [];
   if (fruit.length > 0) return fruit.forEach((i) => meant.some(i, m.from, share));
+  // 'Purée, eggs, yolks to 82 °C', of a list that has one: that.
+  const pulps = /^(?:puree|pulp|coulis)$/.test(name) ? w.lines.flatMap((l, i) => (w.fresh(i) && l.role === 'fruit' ? [i] : [])) : [];
+  if (pulps.length === 1) return meant.some(pulps[0]!, m.from, share);
   // 'Brush with the glaze': what its list holds, which nothing has been done with yet.
   if (/\b(?:the|your|with|mix|press|combine)\s+$/i.test(lead))
     w.lines.forEach((l, i) => {

@@ -110,7 +110,7 @@ const FOLD_IN_WITH = /^fold (?:it |this )?in,? (?:w\/|with|along with|together w
 const THE_REST = /\bthe (?:rest|remainder)\b(?! of)/i;
 
 /** Nothing is named: 'fold it in', 'fold together', 'combine the two'. @returns the bowls that come together and the one that they go into. */
-function cameTogether(w: Worktop, { step, at, h, items }: Job): { readonly into: Bowl; readonly bowls: Job['bowls'] } | null {
+function cameTogether(w: Worktop, { step, at, h, items, bowls: named }: Job): { readonly into: Bowl; readonly bowls: Job['bowls'] } | null {
   const { work } = step;
   const whipped = w.here();
   const withMore =
@@ -120,8 +120,21 @@ function cameTogether(w: Worktop, { step, at, h, items }: Job): { readonly into:
     w.holds(whipped, 'cream') &&
     w.steps[at - 1]?.work === 'whisk' &&
     items.every((x) => x.kind === 'line');
-  if (items.length > 0 && !withMore) return null;
   const all = (b: Bowl): Job['bowls'][number] => ({ kind: 'bowl', bowl: b.id, at: 0, share: ALL, named: false, b });
+  // 'Cook the sugar to 121 °C, pour on the whipped whites': the syrup goes into the foam, whatever is in hand.
+  const [foam] = named;
+  if (
+    step.verb === 'pour' &&
+    POUR_ONTO.test(h.after) &&
+    named.length === 1 &&
+    foam!.b.air &&
+    w.holds(foam!.b, 'white', 'yolk', 'egg') &&
+    whipped !== null &&
+    whipped !== foam!.b &&
+    (whipped.hotC ?? 0) > BOILED_C
+  )
+    return { into: foam!.b, bowls: [all(whipped)] };
+  if (items.length > 0 && !withMore) return null;
   const mine = w.here();
   // 'Fold in a third, then fold in the rest': of what went in before.
   const begun =

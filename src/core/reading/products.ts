@@ -24,7 +24,10 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'parfait':
     case 'layer':
       return (
-        headed ?? w.latest((b) => b.takes.size > 0 && b.placed !== 'late') ?? w.latest((b) => w.holds(b, 'cheese', 'cream') && b.place === 'mix') ?? w.here()
+        headed ??
+        w.latest((b) => b.takes.size > 0 && b.placed !== 'late') ??
+        w.latest((b) => w.holds(b, 'cheese', 'cream') && b.place === 'mix') ??
+        (w.here()?.pressed ? null : w.here())
       );
     case 'plain': {
       // 'Half of the plain, all the raspberry': of which a share was taken for something else.

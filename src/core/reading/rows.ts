@@ -4,6 +4,7 @@ import { fail, ok, type Result } from '../result';
 import { clauseOf, sentencesOf } from './clauses';
 import { rawRows, type RawRow } from './raw-rows';
 import { endsMeasured, INGREDIENTS, isAction, LONGEST_LINE, looksLikeLine, looksLikeMeasured, saysOfTheWhole, YIELD } from './row-looks';
+import { temperaturesIn } from './degrees';
 import { timesIn } from './times';
 import { keyOf } from './words';
 
@@ -101,6 +102,7 @@ type Mode = 'start' | 'lines' | 'steps' | 'notes';
 
 function classified(rows: readonly RawRow[], isIngredient: (name: string) => boolean): readonly Row[] {
   const out: Row[] = [];
+  const bullets = bulletedSteps(rows);
   const listed = rows.filter((r) => looksLikeLine(r.text, isIngredient) && !isProse(r)).length;
   let mode: Mode = 'start';
   let part: string | null = null;
@@ -214,6 +216,10 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       section = partName(text);
       return push('section', section);
     }
+    if (bullets.has(i)) {
+      mode = 'steps';
+      return void out.push({ kind: 'prose', text, start: r.start, end: r.end, under: section, block, label: null });
+    }
     // 'B. Milk chocolate 300 g': a line of its own among lettered lists.
     if (r.label !== null && looksLikeLine(text, isIngredient)) {
       mode = 'lines';
@@ -260,6 +266,21 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     push(mode === 'start' && text.length < 90 && !/[.!?]$/.test(text) && next && looksLikeLine(next.text) ? 'about' : 'note');
   });
   return out;
+}
+
+/** Rows with bullets below a list that stands in one row: steps, where none of them measures anything and one asks for work. */
+function bulletedSteps(rows: readonly RawRow[]): ReadonlySet<number> {
+  const steps = new Set<number>();
+  for (let from = 0; from < rows.length; from++) {
+    if (!rows[from]!.bulleted || rows[from]!.listed || rows[from - 1]?.bulleted || !rows[from - 1]?.listed) continue;
+    let to = from;
+    while (to < rows.length && rows[to]!.bulleted && !rows[to]!.listed) to++;
+    const run = rows.slice(from, to);
+    const timed = (r: RawRow): boolean => timesIn(r.text).length > 0 || temperaturesIn(r.text, false).length > 0;
+    if (run.length > 1 && run.some((r) => isAction(r.text) || timed(r)) && run.every((r) => timed(r) || !(looksLikeMeasured(r.text) || endsMeasured(r.text))))
+      for (let i = from; i < to; i++) steps.add(i);
+  }
+  return steps;
 }
 
 const beginsWithVerb = (text: string): boolean => {

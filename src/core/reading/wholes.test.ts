@@ -240,6 +240,49 @@ describe('work as it is said', () => {
       'chocolate-dark-64',
     ]);
   });
+  it('bullets below a list in one row are its steps, also without a verb', () => {
+    const r = read(
+      'Passion cremeux\nPurée passion 300 / eggs 240 / yolks 80 / sugar 150 / butter 200 / gel 4 (gold)\n- gel in cold water\n- purée, eggs, yolks, sugar to 82C stirring\n- gel in, cool to 40\n- butter in w/ stick blender 3 min\n- fridge 12 h',
+    );
+    expect(r.steps.map((s) => [s.work, s.temperature?.c ?? null])).toEqual([
+      ['soak', null],
+      ['heat', 82],
+      ['hands', null],
+      ['beat', null],
+      ['chill', null],
+    ]);
+    expect(r.parts.map((p) => p.kind)).toEqual(['custard']);
+    expect(r.lines.map((l) => Math.round(l.draft.grams!))).toEqual([300, 240, 80, 150, 200, 4]);
+    // A list with bullets of its own stays one.
+    expect(
+      read('Fool\n200 g cream / 30 g sugar\n- 100 g raspberries\n- 20 g pistachios\n\nWhip the cream with the sugar, fold in the raspberries.').lines,
+    ).toHaveLength(4);
+  });
+  it('what was divided twice is laid wholly by a repeat, and the syrup of the tin stays apart', () => {
+    const r = read(
+      'Trifle\n\n400 g black cherries in syrup\n60 ml kirsch\n300 g sponge cake\n300 ml double cream\n\nPut the sponge in a glass bowl. Mix 75 ml of the cherries in syrup with the kirsch and drizzle over. Scatter half the cherries over, repeat. Chill 2 hours. Whip the cream and spoon over.',
+    );
+    const cherries = r.lines.filter((l) => l.draft.ingredient?.id === 'cherry-in-syrup').map((l) => Math.round(l.draft.grams!));
+    expect(cherries).toHaveLength(2);
+    expect(cherries.reduce((a, b) => a + b)).toBeCloseTo(400, -1);
+  });
+  it('a syrup is poured on whites that are said to be whipped: one meringue', () => {
+    const r = read(
+      'Meringue\n\n180 g egg whites\n250 g sugar\n80 g water\n\nCook the sugar and water to 121 °C, pour on the whipped whites, whisk until lukewarm.',
+    );
+    expect(r.parts.map((p) => [p.kind, p.ways.whites])).toEqual([['egg-foam', 'italian']]);
+  });
+  it('a filling is never the base that was pressed', () => {
+    const r = read(
+      'Base is 200 g of amaretti and 80 g of butter, blitzed and pressed in a 9 inch tin. The filling, 500 g mascarpone, 100 g icing sugar, a shot of espresso about 40 ml and 3 leaves of gelatine melted in the hot coffee. Whip 250 ml of cream and fold it through.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['pressed-base', 'set-filling', 'whipped-cream']);
+    expect(r.lines.find((l) => l.draft.ingredient?.id === 'coffee-espresso')!.draft.grams).toBeCloseTo(40.6, 0);
+  });
+  it('into a tub is where it is served from', () =>
+    expect(
+      works('Parfait\n\n300 ml cream\n200 g condensed milk\n\nWhisk everything until thick. Scrape into a freezer-proof container and freeze for 6 hours.'),
+    ).toEqual(['whisk', 'fill', 'freeze']));
   it('freezing while the filling is made freezes no dessert', () => {
     const freezes = (how: string) =>
       read(

@@ -5,7 +5,7 @@ import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
 import { onlyTime, timesIn } from './times';
 import { longCold, ON_THE_DAY, whenSaid, type SaidWhen } from './when';
-import { BEFORE_SERVING, BUILT_IN, BY_BARS, FOAM_NAMED, FROST, HOT, LAYING, stageIn } from './work';
+import { BEFORE_SERVING, BUILT_IN, BY_BARS, FOAM_NAMED, FROST, HOT, LAYING, stageIn, warmedTo } from './work';
 import type { FlowClause } from './worktop';
 import { keyOf } from './words';
 
@@ -19,7 +19,8 @@ const TOGETHER_IN =
 const PLUSSED = /^[\p{L}][\p{L} '’-]{2,30}(?:\s\+\s[\p{L}][\p{L} '’-]{2,30})+[.]?$/u;
 const LAID_ON =
   /^(?:then )?(?:the )?(?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$|^an? (?:little|bit|dusting|grating|sprinkle|scrape) of (?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$/iu;
-const THING_IN = /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in(?:,\s|[.]?$)/iu;
+const THING_IN =
+  /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in(?:,\s|[.]?$|\s(?:w\/|with\b))/iu;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
 const GIVES =
@@ -181,6 +182,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (!hasList && /^(?:the |then the |all the |your )?\p{L}+ (?:straight |all |then )?(?:into|onto) the \p{L}/iu.test(c.text)) return true;
   // 'Oven to gas mark 2.'
   if (/^(?:the |your )?oven (?:to|at|on|\d)/i.test(c.text) && temperaturesIn(c.text, false).length > 0) return true;
+  // 'Gel in cold water', 'purée, yolks, sugar to 82 °C'.
+  if (/\b(?:gel|gelatine?|lea(?:f|ves)|sheets?|lvs)\b[^.;]*\b(?:cold|iced?) (?:water|h2o)\b/i.test(c.text) || warmedTo(c.text)) return true;
   // 'Sugar and water to 121 °C'.
   if (toSyrup(c.text)) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.

@@ -1,6 +1,6 @@
 import type { StepMachine, StepWork } from '../document/kinds';
 import { ASSEMBLED, goesInHot, goesOver, toSyrup, type Clause } from './clauses';
-import { IN_AN_OVEN } from './degrees';
+import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { timesIn, type SaidTime } from './times';
 
 /** What is in the bowl that a clause works on, as far as the verb asks. */
@@ -38,7 +38,7 @@ const BY_HAND =
 const VESSEL_TO_MIX =
   /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug|(?<!pudding )basin)\b/i;
 const SERVED_IN =
-  /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag)\b/i;
+  /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag|(?:freezer|lidded|plastic|airtight)[\w-]* (?:container|box|tub)|containers?|tubs?)\b/i;
 
 /** 'In another bowl the whites with a pinch of salt, stiff': what is whipped, and how far. */
 export const FOAM_NAMED =
@@ -473,6 +473,12 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
 /** Degrees of a freezer: 'at −18', '-20 °C'. */
 export const FROST = /(?:\bat |[,;] ?)[-−–](?:1\d|2\d|3\d)\b/;
 
+/** A mix that is brought to a heat, without a verb: 'purée, yolks, sugar to 82 °C'. */
+export const warmedTo = (text: string): boolean =>
+  /\bto (?:about )?\d{2,3}(?!\d)/i.test(text) && temperaturesIn(text, false).some((t) => t.of === 'mix' && t.c >= WARMED_FROM_C && t.c < SYRUP_FROM_C);
+const WARMED_FROM_C = 45;
+const SYRUP_FROM_C = 105;
+
 /** 'Glasses: biscuits, yellow cream': how it is built, told without a verb. */
 export const BUILT_IN = /^(?:glasses|verrines|cups|jars|pots|tins?)\s*:/i;
 
@@ -493,6 +499,7 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (COLD_PLACE.test(text)) return 'chill';
   if (OVEN.test(text) && timesIn(text).length > 0) return 'bake';
   if (/\bmicrowave\b|\bhob\b|\bboil|\bhot\b.*\bnot\b|\bsimmer/i.test(text)) return 'heat';
+  if (warmedTo(text) && (on.yolk || on.cream || on.white || on.chocolate)) return 'heat';
   if (HOT.test(text) || toSyrup(text) || (/\bin (?:a|the) (?:small |little )?(?:sauce)?pan\b/i.test(text) && timesIn(text).length > 0)) return 'heat';
   if (FOAM_NAMED.test(text) && (on.white || on.cream)) return 'whisk';
   if (on.gelatin && /\bwater\b|\bh2o\b/i.test(text)) return 'soak';

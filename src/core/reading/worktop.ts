@@ -138,6 +138,8 @@ export class Worktop {
   ownBowl = false;
   /** Of a line that was divided, the line of its rest. */
   readonly restOf = new Map<number, number>();
+  /** A line as it was before it was divided. */
+  readonly wholeOf = new Map<number, DraftLine>();
   /** Rests that came back to their line. */
   readonly gone = new Set<number>();
 
@@ -240,7 +242,7 @@ export class Worktop {
 
   /** Gelatin in its water that has gone nowhere yet. */
   waits(b: Bowl): boolean {
-    return b.into === null && b.placed === 'no' && [...b.lines].every((i) => ['gelatin', 'liquid'].includes(this.lines[i]!.role!));
+    return b.into === null && b.placed === 'no' && b.lines.size > 0 && [...b.lines].every((i) => ['gelatin', 'liquid'].includes(this.lines[i]!.role!));
   }
 
   /** Whether a bowl has been given another, itself or by what it took. */
