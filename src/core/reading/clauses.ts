@@ -97,14 +97,28 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       // 'Poach the rhubarb, cut in 3 cm lengths, with the sugar': how it is.
       if (strict && said === 'cut' && cutAlready(words, i)) return -1;
       if (said === 'rest' && words[i - 1]?.said === 'then' && /^(?:[,;.]|then|)$/.test(next)) return -1;
+      // 'Cream and sugar to just below the boil': things that are heated.
+      if (
+        said === 'cream' &&
+        TO_THE_BOIL.test(
+          words
+            .slice(i + 1, i + 11)
+            .map((x) => x.said)
+            .join(' '),
+        )
+      )
+        return -1;
       // 'Cream in, slowly': a thing that goes in.
       if ((said === 'cream' || NOUN_IN_LIST.has(verb.base)) && next === 'in' && /^(?:[.,;]|)$/.test(words[i + 2]?.said ?? '')) return -1;
       // 'Purée, eggs, yolks to 82 °C': things.
       if (NOUN_IN_LIST.has(verb.base) && /^[,+]$/.test(next)) return -1;
       // 'Peaches, cream, sauce', 'cherries and cream in the jars': a thing, where nothing follows that is creamed.
       if (said === 'cream' && (strict ? !/^(?:the|together|your|all|it|them|both|half|\d+)$/.test(next) : /^[:–—,+/-]$/.test(next))) return -1;
+      // 'Remove from the heat and whip yolks until thick': how far follows.
+      const howFar = said === 'whip' && words.slice(i + 2, i + 6).some((x) => /^(?:until|till|to)$/.test(x.said)) && /^\p{L}/u.test(next);
       if (!verb.weak)
         return strict &&
+          !howFar &&
           NOUNS_TOO.has(said) &&
           !(i > from && words[i - 1]!.said === 'then' && /^\p{L}/u.test(next) && !/^(?:and|or|&)$/.test(next) && !verbNamed(next)) &&
           !(/^(?:the|a|an|it|them|your|both|all|each|half|this|that|these|those|everything)$/.test(next) || (followed && !NOUN_IN_LIST.has(said)))
@@ -130,6 +144,8 @@ const cutAlready = (words: readonly Word[], at: number): boolean => {
     /^(?:with|in)$/.test(words[comma + 1]?.said ?? '')
   );
 };
+
+const TO_THE_BOIL = /^(?:and|&|,|\+)[^.;]*\bto (?:just |a |the |bare )*(?:below )?(?:the )?(?:boil|simmer)\b/;
 
 /** Of these, those that stand in lists of ingredients: 'zest and juice in a bowl'. */
 const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge']);
@@ -365,7 +381,7 @@ export const MAKES_IT = /^(?:make|prepare|build) (?:the |your )?(?:[\p{L}-]+ ){0
 
 /** 'Into a 23 cm loose-bottomed tin', with nothing that says how it gets there. */
 export const INTO_VESSEL =
-  /^into (?:an? |the |your |\d+ )?(?:[\p{L}\d"-]+ ){0,5}(?:tin|dish|ring|mou?ld|tray|terrine|glasses|pots|ramekins|cups|springform|pan)s?\b/iu;
+  /^into (?:an? |the |your |\d+ )?(?:[\p{L}\d"-]+ ){0,5}(?:tin|dish|ring|mou?ld|tray|terrine|glasses|coupe|pots|ramekins|cups|springform|pan)s?\b/iu;
 
 /** Whether words begin with nothing but the cold that something goes into. */
 const coldAlone = (words: readonly Word[], from: number): boolean =>

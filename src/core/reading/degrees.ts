@@ -75,4 +75,4 @@ export function temperaturesIn(written: string, fahrenheit: boolean): readonly S
 
 /** Degrees and a time, of nothing else: only an oven is so hot for so long. */
 export const IN_AN_OVEN =
-  /^(?:and |then )?(?:\d{1,2} ?(?:["”″]|inch|in\b|cm)[\w -]{0,14} tin,? )?(?:at )?(?:(?:[89]\d|1\d\d|2[0-3]\d) ?(?:°|degrees|° ?C|C\b)|gas(?: mark)? ?\d)[^.;]{0,20}?\b(?:for )?(?:an?|\d+|one|two|three|half)\b[^.;]*\b(?:min|hour|h\b)/i;
+  /^(?:and |then )?(?:\d{1,2} ?(?:["”″]|inch|in\b|cm)[\w -]{0,14} tin,? )?(?:at )?(?:(?:[89]\d|1\d\d|2[0-3]\d) ?(?:°|degrees|° ?C|C\b)|gas(?: mark)? ?\d)[^.;]{0,20}?\b(?:for )?(?:(?:an?|one|two|three|half)\b[^.;]*\b(?:min|hour|h\b)|\d+(?:\s?(?:min|h\b|hour)|\b[^.;]*\b(?:min|hour|h\b)))/i;

@@ -7,7 +7,7 @@ import { mix, POURED_ON, touch } from './mixing';
 import { ALL, type FlowStep, type Heard, type Item, type Job, type Worktop } from './worktop';
 
 const PREPARES = new Set(
-  'chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check blitz whizz whiz pulse process grind get grab take prepare pick use want need have shave snap trim'.split(
+  'tear cube chop dice mince grate zest squeeze juice peel split scrape core hull pit wash rinse slice halve quarter crush crumble bash break separate drain measure weigh cut pat snip toast crack sift sieve check blitz whizz whiz pulse process grind get grab take prepare pick use want need have shave snap trim'.split(
     ' ',
   ),
 );

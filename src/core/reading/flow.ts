@@ -371,7 +371,9 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
     stageIn(c.text) === null &&
     !RISES.test(c.text) &&
     stillHot(w) &&
-    !w.holds(w.here()!, 'white')
+    !w.holds(w.here()!, 'white') &&
+    // 'Take off and whisk till cold': a sabayon.
+    !(w.holds(w.here()!, 'yolk', 'egg') && !w.holds(w.here()!, 'milk', 'cream', 'chocolate', 'fruit') && /\b(?:cold|cool)\b/i.test(c.text))
   )
     work = 'hands';
   // 'Loosen the cheese with a bit of the foam, then all of it.'
@@ -392,7 +394,13 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if (
     work === 'hands' &&
     /^(?:scrape|tip|pour|turn|put|transfer|ladle)$/.test(verb) &&
-    items.some((x) => x.kind === 'bowl' && x.at > destAt && x.bowl !== w.here()?.id && (w.bowls[x.bowl]!.pressed || w.bowls[x.bowl]!.place === 'layer')) &&
+    items.some(
+      (x) =>
+        x.kind === 'bowl' &&
+        x.at > destAt &&
+        x.bowl !== w.here()?.id &&
+        (w.bowls[x.bowl]!.pressed || w.bowls[x.bowl]!.place === 'layer' || w.bowls[x.bowl]!.baked),
+    ) &&
     /\b(?:on|onto|over|on to)\b/i.test(after)
   )
     work = 'fill';

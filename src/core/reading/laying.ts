@@ -79,7 +79,8 @@ export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   w.current = b.id;
 }
 
-const ONTO = /^(?:pour|spoon|scrape|spread|tip|pile|ladle) (?:it |this |them |everything |all )?(?:on to|onto|on|over) (?:(?:the|your) )?\p{L}/iu;
+const ONTO =
+  /^(?:pour|spoon|scrape|spread|tip|pile|ladle) (?:it |this |them |everything |all |(?:half|most|some|a third|two thirds|the rest)(?: of (?:it|this|that|them))? )?(?:on to|onto|on|over) (?:(?:the|your) )?\p{L}/iu;
 
 /** Layers, toppings, what is poured into a mould: nothing is mixed. */
 export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
@@ -187,7 +188,7 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   const main = bowls[0]?.b ?? (list.length === 0 ? w.here() : null);
   step.bowl = main && bowls.length <= 1 && list.length === 0 && (main.pressed || !w.built) ? main.id : null;
   if (main && main.place === 'mix') w.current = main.id;
-  if (!(main?.pressed && bowls.length <= 1)) w.built = true;
+  if (!(main?.pressed && laid.length <= 1)) w.built = true;
 }
 
 /** Yolks and whites whisked apart and baked as one are one sponge. */

@@ -161,7 +161,8 @@ export const split = (w: Worktop, i: number, share: number, said: string): numbe
 };
 
 export function gramsOfSaid(w: Worktop, said: SaidAmount, line: DraftLine): number | null {
-  if (!line.ingredient) return null;
+  // Of what the larder lacks, what was weighed.
+  if (!line.ingredient) return said.amount.unit?.dimension === 'mass' && said.amount.quantity.ok ? said.amount.quantity.value * said.amount.unit.size : null;
   const drafted = draftLine(`${amountText(said)} ${line.ingredient.aliases[0] ?? line.ingredient.name}`, line, w.context);
   return drafted.grams;
 }

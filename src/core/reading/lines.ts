@@ -108,6 +108,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const behind = /^((?:lemon|lime|orange|grapefruit)s?\b[^\d]{0,40}?)[\s–-]+(\d{1,2})$/i.exec(row);
   const text = behind ? `${behind[2]!} ${behind[1]!}` : countFirst(row.slice(0, 480), context);
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
+  // '2 - 7 oz packages': so many of that size.
+  const packs = PACKS_OF.exec(text);
+  if (packs) return [made(`${packs[1]!} (${packs[2]!}) ${packs[3]!}${text.slice(packs[0].length)}`)];
   const joined = text.split(
     /\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/,
   );
@@ -179,6 +182,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const grams = inBareGrams(text, context);
   return [grams === text ? made(text) : made(grams, 'no measure is written: grams are taken')];
 }
+
+const PACKS_OF =
+  /^([1-9]|1\d)\s?[-–x×]\s?(\d{1,4}(?:\.\d)?[\s-]?(?:oz|ounce|g|ml)s?\.?)\s+(packages|pkgs?|packs|packets|cans|tins|boxes|containers|jars|bars|cartons|tubs|blocks)\b/i;
 
 /** Known to come in pieces. */
 const comesInPieces = (name: string, context: LineContext): boolean => {

@@ -11,6 +11,8 @@ export const POURED_ON =
   /^(?:pour|tip|strain|ladle) (?:it|this|that) (?:\w+ly )?(?:on|over)(?: (?:in a .{1,16}stream|gradually|slowly|bit by bit|while .*))?$/i;
 /** 'With the sugar added at soft peak'. */
 const SUGAR_LATE = /\bsugar\b[^.;]{0,30}\b(?:at|from) (?:the )?soft[- ]?peaks?\b|\b(?:at|from) (?:the )?soft[- ]?peaks?\b[^.;]{0,24}\bsugar\b/i;
+/** 'Whizz the berries and push through a sieve'. */
+const THROUGH_A_SIEVE = /\b(?:through|thro) (?:a |the )?(?:fine |hair |nylon )*sieve\b/i;
 /** Hotter is no water but a syrup, °C. */
 export const BOILED_C = 100;
 /** What comes in is of weight from this share of a foam on (house). */
@@ -28,7 +30,7 @@ export function touch(b: Bowl, { step, at, h }: Job): void {
     if (temperature?.of === 'mix') b.hotC = Math.max(b.hotC ?? 0, temperature.c);
     if (/\bsteam|\bsimmering|\bdouble boiler|\bbain/i.test(h.c.text)) b.steam = true;
   }
-  if (/\b(?:strain|sieve|sift)\b/.test(step.verb)) b.sieved = true;
+  if (/\b(?:strain|sieve|sift)\b/.test(step.verb) || THROUGH_A_SIEVE.test(step.text)) b.sieved = true;
 }
 
 /** Mixing, whisking, heating, folding: what goes in goes into one bowl, or into a new one that takes both. */
@@ -190,7 +192,8 @@ function withIt(w: Worktop, { h, lines }: Job): boolean {
     /^(?:mix|stir|combine|toss|bind|beat|whisk|blend|melt|warm|dissolve) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) &&
     !lines.some((x) => x.at <= h.c.at);
   // 'Cook with the milk': what is in hand is cooked.
-  const unsaid = /^(?:cook|heat|warm|boil|simmer|toss|deglaze|thin|loosen) (?:\w+ly )?with\b/i.test(h.after);
+  // 'Slice the strawberries, toss with sugar': those.
+  const unsaid = /^(?:cook|heat|warm|boil|simmer|toss|deglaze|thin|loosen) (?:\w+ly )?with\b/i.test(h.after) && !lines.some((x) => x.at === h.c.at);
   // 'Half a teaspoon of rose water.': a seasoning by itself goes where the hands are.
   const alone = h.c.verb === null && lines.length > 0 && lines.every((x) => w.seasons(x.line));
   // 'Then a pound of soft butter in small lumps, on medium': into the foam in hand.

@@ -14,7 +14,7 @@ const N =
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
 const PEOPLE = '(?:people|persons?|pers\\b|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
 const PIECES =
-  '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
+  '(?:glass(?:es)?|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?\\b(?! (?:pan|tin|dish|baking|cake))|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
   new RegExp(
     `\\b(?:serves?|feeds|does|gives (?:you|us|me)|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`,
@@ -37,7 +37,7 @@ const SAID: readonly RegExp[] = [
   new RegExp(`[,(]\\s*${UPTO}\\s+(?:pieces|slices|portions|servings|parts)\\b`, 'i'),
   new RegExp(`\\b(?:x|×)\\s?${N}\\s+(?:\\w+[- ]){0,2}?${PIECES}\\b`, 'i'),
   new RegExp(
-    `\\b(?:cut(?:ting)?|slice|divide) (?:it |them |the \\w+ )?(?:(?:in|into)\\s+|(?=\\d+ (?:slices|pieces|squares|bars)))${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`,
+    `\\b(?:cut(?:s|ting)?|slices?|divide) (?:it |them |the \\w+ )?(?:(?:in|into)\\s+|(?=\\d+ (?:slices|pieces|squares|bars)))${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`,
     'i',
   ),
   new RegExp(
@@ -51,7 +51,7 @@ const SAID: readonly RegExp[] = [
   ),
   new RegExp(`\\s[—–-]\\s*${UPTO}\\s*$`, 'i'),
   new RegExp(`(?:[,(/|–—]|\\s-)\\s*${UPTO}\\s+(?:\\w+[- ]){0,1}?${PIECES}\\b`, 'i'),
-  new RegExp(`\\((?:x|×)?\\s?${UPTO}\\)\\s*$`, 'i'),
+  new RegExp(`\\((?:x|×)?\\s?${UPTO}\\)\\s*$|^\\s*(?:x|×)\\s?(\\d{1,3})\\s*$`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
 ];
 
@@ -70,7 +70,7 @@ export function portionsIn(heads: readonly string[], text: string): SaidPortions
       if (source === text && i >= SAID.length - 4) continue;
       const m = pattern.exec(source);
       if (!m) continue;
-      const low = numberOf(m[1]!);
+      const low = numberOf(m[1] ?? m[3]!);
       const high = m[2] ? numberOf(m[2]) : low;
       if (low >= 1 && high >= low && high <= 2000) return { low, high };
     }
@@ -109,7 +109,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
     /\b(?:cake|mousse|pastry|dessert) rings?\b|\bring mould\b|\bmetal ring\b|\b(?:cm|mm|inch|in) rings?\b|\brings? (?:of )?\d{1,2}(?:[.,]\d)? ?(?:cm|mm|inch(?:es)?|in)\b|\b(?:line|fill|into|in) (?:the |a |two |your )?(?:\w+ )?rings?\b/i,
     'ring',
   ],
-  [/\bdome\b|\bhemisphere\b|\bpudding basin\b/i, 'dome'],
+  [/\bdome\b(?! of)|\bhemisphere\b|\bpudding basin\b/i, 'dome'],
   [
     /\b(?:baking|casserole|gratin|serving|oven|rectangular|square|glass|lasagne?|ceramic|deep|shallow) (?:baking )?dish\b|\bdish\b|\bbaking (?:tin|pan)\b|\btray\b|\bsheet pan\b|\b(?:square|rectangular) (?:tin|pan)\b|\bbrownie (?:tin|pan)\b|\bframe\b/i,
     'tray',

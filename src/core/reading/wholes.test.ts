@@ -279,6 +279,39 @@ describe('work as it is said', () => {
     expect(r.parts.map((p) => p.kind)).toEqual(['pressed-base', 'set-filling', 'whipped-cream']);
     expect(r.lines.find((l) => l.draft.ingredient?.id === 'coffee-espresso')!.draft.grams).toBeCloseTo(40.6, 0);
   });
+  it('degrees and a time stuck together bake; to the boil heats, without a verb', () => {
+    const r = read(
+      'Pots\n\nCream 300 ml\nSugar 80 g\nGelatine 2 leaves\nRhubarb 400 g\n\nBloom gelatine. Cream and sugar to just below the boil, off heat, gelatine in. Rhubarb: chop, into foil, 160C 15min covered.',
+    );
+    expect(r.steps.map((s) => s.work)).toContain('heat');
+    expect(r.steps.at(-1)).toMatchObject({ work: 'bake', minutes: [15, 15], temperature: { c: 160, of: 'oven' } });
+  });
+  it('so many packages of that size', () => {
+    expect(lines('2 - 7 oz packages Italian ladyfingers')).toEqual(['ladyfinger 397']);
+    expect(lines('2 – 3 oz butter')).toEqual(['butter-82 71']);
+  });
+  it('yolks that are whipped off the heat, and till cold', () => {
+    expect(
+      works(
+        'Cream\n\n4 egg yolks\n60 g sugar\n80 ml marsala\n\nWhisk the yolks, sugar and marsala over simmering water until thick; take off and whisk till cold.',
+      ).at(-1),
+    ).toBe('whisk');
+    expect(
+      works('Cream\n\n4 egg yolks\n60 g sugar\n\nCook the yolks and sugar over boiling water for 10 minutes. Remove from heat and whip yolks until thick.').at(
+        -1,
+      ),
+    ).toBe('whisk');
+  });
+  it('what is put on shells is laid; a square pan serves nobody by itself', () => {
+    expect(
+      works(
+        'Discs\n\n2 egg whites\n100 g sugar\n250 ml cream\n\nWhisk the whites with the sugar until stiff. Pipe six discs and bake at 100 °C for two hours. Whip the cream and put a spoonful of it on each disc.',
+      ).at(-1),
+    ).toBe('fill');
+    expect(portionsIn(['Yield: one 8-inch square pan (9 servings)'], '')).toEqual({ low: 9, high: 9 });
+    expect(portionsIn(['Cuts into 12'], '')).toEqual({ low: 12, high: 12 });
+    expect(portionsIn(['x6'], '')).toEqual({ low: 6, high: 6 });
+  });
   it('into a tub is where it is served from', () =>
     expect(
       works('Parfait\n\n300 ml cream\n200 g condensed milk\n\nWhisk everything until thick. Scrape into a freezer-proof container and freeze for 6 hours.'),

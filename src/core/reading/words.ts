@@ -84,6 +84,7 @@ const SHORT: Readonly<Record<string, string>> = {
   mix: 'mix',
   n: 'and',
   pb: 'peanut-butter',
+  oj: 'orange-juice',
 };
 
 /** What desserts are called, as the last word of their name. */

@@ -182,6 +182,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (!hasList && /^(?:the |then the |all the |your )?\p{L}+ (?:straight |all |then )?(?:into|onto) the \p{L}/iu.test(c.text)) return true;
   // 'Oven to gas mark 2.'
   if (/^(?:the |your )?oven (?:to|at|on|\d)/i.test(c.text) && temperaturesIn(c.text, false).length > 0) return true;
+  // 'Cream, sugar and vanilla to just below the boil'.
+  if (/\bto (?:just |a |the |bare )*(?:below |under )?(?:the )?(?:boil|simmer|scald)\b/i.test(c.text)) return true;
   // 'Gel in cold water', 'purée, yolks, sugar to 82 °C'.
   if (/\b(?:gel|gelatine?|lea(?:f|ves)|sheets?|lvs)\b[^.;]*\b(?:cold|iced?) (?:water|h2o)\b/i.test(c.text) || warmedTo(c.text)) return true;
   // 'Sugar and water to 121 °C'.
