@@ -16,7 +16,7 @@ interface QuantityFieldProps {
   readonly onChange: (value: number) => void;
 }
 
-/** A number as it is kept: to a thousandth, also where it was typed in inches. */
+/** What was typed in another unit, to a thousandth of the field's own. */
 const kept = (n: number): number => Math.round(n * 1000) / 1000;
 
 /** A number with its unit; takes fractions and sums and other units ('11 in', '350 F'), keeps what cannot be read with the reason beside it. */
@@ -33,7 +33,7 @@ export function QuantityField({ label, unit, value, min, max, whole = false, qui
     const measured = readMeasured(text, unit);
     const range = `${label} goes from ${min} to ${max}${unit ? `\u00a0${unit}` : ''}`;
     if (!measured.ok) return setFault(text.trim() === '' ? `Type a number: ${range.toLowerCase()}.` : measured.fault.says);
-    const n = kept(measured.value.value);
+    const n = measured.value.converted ? kept(measured.value.value) : measured.value.value;
     if (n < min || n > max) return setFault(`${range}; ${asDecimal(n)} is outside.`);
     if (whole && !Number.isInteger(n)) return setFault(`${label} is a whole number.`);
     setFault(null);

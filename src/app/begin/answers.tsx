@@ -7,9 +7,8 @@ import type { ColdPlace, KitchenRules, Mixer } from '../../core/kitchen/schema';
 import { CUP_SYSTEMS, EGG_SIZES } from '../../core/measures/units';
 import { plainNumber } from '../../core/figure';
 import type { KitchenThings } from '../../data/kitchen-things';
-import { Choice } from '../../ui/choice';
 import { QuantityField } from '../../ui/quantity-field';
-import { useNow } from '../../ui/use-now';
+import { KeepsCream, ZoneField } from '../kitchen-fields';
 
 export interface StepProps {
   readonly things: KitchenThings;
@@ -67,10 +66,6 @@ const eggs = (r: Pick<KitchenRules, 'eggs'>): string => `${r.eggs.size} eggs of 
 
 export function MeasuresStep({ things: { rules }, change }: StepProps) {
   const set = (next: Partial<KitchenRules>) => change({ rules: { ...rules, ...next } });
-  // The browser's own list, once the page is alive: the server's may be another.
-  const alive = useNow(true, 3_600_000) > 0;
-  const here = alive ? Intl.DateTimeFormat().resolvedOptions().timeZone : '';
-  const zones = alive ? Intl.supportedValuesOf('timeZone') : [rules.zone].filter(Boolean);
   return (
     <>
       <label className="mb-4 block max-w-[420px]">
@@ -100,12 +95,7 @@ export function MeasuresStep({ things: { rules }, change }: StepProps) {
       <div className="mt-4 grid grid-cols-2 gap-x-4 gap-y-3 sm:max-w-[560px] sm:grid-cols-3">
         <QuantityField label="The scale shows" unit="g" value={rules.scaleStepG} min={0.01} max={50} onChange={(scaleStepG) => set({ scaleStepG })} />
         <QuantityField label="Water boils at" unit="°C" value={rules.waterBoilsC} min={80} max={101} onChange={(waterBoilsC) => set({ waterBoilsC })} />
-        <Choice
-          label="Time zone"
-          value={rules.zone}
-          options={[['', 'this machine’s'] as const, ...[...new Set([here, ...zones])].filter(Boolean).map((z) => [z, z] as const)]}
-          onChange={(zone) => set({ zone })}
-        />
+        <ZoneField value={rules.zone} onChange={(zone) => set({ zone })} />
       </div>
     </>
   );
@@ -194,12 +184,7 @@ export function RulesStep({ things: { rules }, change }: StepProps) {
             className="field mt-0.5 w-full"
           />
         </label>
-        <Choice
-          label="Keeps dairy cream"
-          value={String(rules.keepingH ?? 'usual')}
-          options={[['usual', 'usual rule, 72 h'], ...[24, 36, 48, 60].map((h) => [String(h), `${h} h at most`] as const)]}
-          onChange={(v) => change({ rules: { ...rules, keepingH: v === 'usual' ? null : Number(v) } })}
-        />
+        <KeepsCream value={rules.keepingH} onChange={(keepingH) => change({ rules: { ...rules, keepingH } })} />
       </div>
     </>
   );

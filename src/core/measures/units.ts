@@ -22,8 +22,8 @@ const unit = (key: string, dimension: Dimension, size: number, names: string, on
   many,
 });
 
-/** Masses that nobody weighs: what stands in brackets beside them does. */
-const BY_FEEL: ReadonlySet<string> = new Set(['knob', 'bar', 'punnet', 'handful', 'thumb']);
+/** Measures that nobody measures: what is said beside them in grams or millilitres counts, and where nothing is, the usual size is asked about. */
+const BY_FEEL: ReadonlySet<string> = new Set(['knob', 'bar', 'punnet', 'handful', 'thumb', 'glug', 'splash', 'wineglass', 'spoonful', 'shot']);
 export const isByFeel = (u: Unit): boolean => BY_FEEL.has(u.key);
 
 /** A US stick of butter, half a US cup as it is cut by weight: a quarter of a pound. */

@@ -1,4 +1,5 @@
 import { splitLine } from '../measures/line';
+import { isByFeel } from '../measures/units';
 import { wordNumber } from '../measures/word-number';
 import type { WrittenAmount } from '../measures/written';
 import type { Clause } from './clauses';
@@ -175,13 +176,10 @@ const HOLDS =
   /\b(?:bowl|dish|tin|pan|saucepan|tray|glass|jug|mould|mold|terrine|ring|cup|ramekin|pot|box|tub|container|basin|jar|plate|bag|bottle|fridge|freezer|oven|mixer|machine|processor|blender)(?:e?s)?$/i;
 const CUT_UP = /\s+(?:in|on|out|on top)$|\s+(?:cut|torn|broken|sliced|chopped|crumbled)(?: up| small| in(?:to)? (?:pieces|cubes|chunks|slices))?$/i;
 
-/** Measures that nobody measures: what is said behind them counts. */
-const BY_FEEL = /^(?:shot|glug|splash|wineglass|spoonful|handful|knob|thumb|bar|punnet)$/;
-
 /** 'A jar of lemon curd, about 320 grams', 'two packets, 400 grams all in': the same again, weighed; null where it is something else. */
 function restated(text: string, source: string, start: number, last: SaidAmount | undefined): { said: SaidAmount; length: number } | null {
   if (!last) return null;
-  const byFeel = last.amount.unit !== null && BY_FEEL.test(last.amount.unit.key);
+  const byFeel = last.amount.unit !== null && isByFeel(last.amount.unit);
   if (!byFeel && (last.amount.unit?.dimension === 'mass' || last.amount.unit?.dimension === 'volume')) return null;
   const between = text.slice(last.end, start);
   if (byFeel && /^\s+(?:about|around|roughly|say|maybe)\s+$/i.test(between)) {

@@ -3,6 +3,7 @@ import { JUICE_THEN_ZEST } from './row-looks';
 import { roleOf, type Role } from '../larder/role';
 import { readLine, scaleLineText, splitLine, type Measures } from '../measures/line';
 import { asFraction } from '../measures/quantity';
+import { isByFeel } from '../measures/units';
 import { matchOf, type Match, type Matcher } from '../measures/match';
 import { PURPOSE } from './row-looks';
 import { SORTS } from './sorts';
@@ -424,8 +425,7 @@ function sizeDoubt(text: string): string {
   const unit = amounts[0]?.unit;
   if (/\bthick cream\b/i.test(text)) return 'double or clotted? double cream is taken';
   if (!unit || aside) return '';
-  if (['bar', 'punnet', 'handful', 'thumb', 'knob', 'glug', 'splash', 'wineglass', 'spoonful', 'shot'].includes(unit.key))
-    return `how much is ${amounts[0]!.text}? the usual size is taken`;
+  if (isByFeel(unit)) return `how much is ${amounts[0]!.text}? the usual size is taken`;
   return unit.dimension === 'pack' && unit.key !== 'sachet' ? `how large is ${amounts[0]!.text}? the larder’s pack is taken` : '';
 }
 

@@ -16,7 +16,7 @@ import { QuantityField } from '../../../ui/quantity-field';
 import { freshId } from '../../../ui/sheet/fresh-id';
 import { SavingLine } from '../../../ui/saved/saving-line';
 import { useSaved } from '../../../ui/saved/use-saved';
-import { useNow } from '../../../ui/use-now';
+import { ZoneField } from '../../kitchen-fields';
 import { KITCHEN_SAVED } from '../../kitchen-saved';
 import { BookRules } from './book-rules';
 import { GlassForm } from './glass-form';
@@ -30,9 +30,6 @@ export function KitchenDesk({ things: first, revision }: { readonly things: Kitc
   const change = (next: Partial<KitchenThings>) => saver.change({ ...things, ...next });
   const { vessels, mixers, places, rules } = things;
   const setRules = (next: Partial<KitchenRules>) => change({ rules: { ...rules, ...next } });
-  // The browser's own list, once the page is alive: the server's may be another.
-  const alive = useNow(true, 3_600_000) > 0;
-  const zones = alive ? Intl.supportedValuesOf('timeZone') : [rules.zone].filter(Boolean);
   return (
     <>
       <SavingLine saver={saver} state={state} />
@@ -128,12 +125,7 @@ export function KitchenDesk({ things: first, revision }: { readonly things: Kitc
             </button>
             <div className="grid grid-cols-2 gap-x-3 pt-3">
               <QuantityField label="Rings of the hob" unit="" value={rules.hobRings} min={0} max={40} whole onChange={(hobRings) => setRules({ hobRings })} />
-              <Choice
-                label="Time zone"
-                value={rules.zone}
-                options={[['', 'this machine’s'] as const, ...zones.map((z) => [z, z] as const)]}
-                onChange={(zone) => setRules({ zone })}
-              />
+              <ZoneField value={rules.zone} onChange={(zone) => setRules({ zone })} />
             </div>
           </div>
         </div>

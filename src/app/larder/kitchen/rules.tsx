@@ -5,6 +5,7 @@ import type { KitchenRules } from '../../../core/kitchen/schema';
 import { CUP_SYSTEM_KEYS, CUP_SYSTEMS, EGG_SIZES } from '../../../core/measures/units';
 import { Choice } from '../../../ui/choice';
 import { QuantityField } from '../../../ui/quantity-field';
+import { KeepsCream } from '../../kitchen-fields';
 import { NameInput } from './name-input';
 
 /** How a kitchen measures and keeps. */
@@ -33,12 +34,7 @@ export function Rules({ rules, onChange }: { readonly rules: KitchenRules; reado
         />
         <QuantityField label="Fridge" unit="°C" value={rules.fridgeC} min={0} max={10} onChange={(fridgeC) => onChange({ fridgeC })} />
         <QuantityField label="Room" unit="°C" value={rules.roomC} min={5} max={40} onChange={(roomC) => onChange({ roomC })} />
-        <Choice
-          label="Keeps dairy cream"
-          value={String(rules.keepingH ?? 'usual')}
-          options={[['usual', 'usual rule, 72 h'], ...[24, 36, 48, 60].map((h) => [String(h), `${h} h at most`] as const)]}
-          onChange={(v) => onChange({ keepingH: v === 'usual' ? null : Number(v) })}
-        />
+        <KeepsCream value={rules.keepingH} onChange={(keepingH) => onChange({ keepingH })} />
         <Choice
           label="Egg counts as heated at"
           value={rules.eggRule}

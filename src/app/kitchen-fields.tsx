@@ -1,0 +1,35 @@
+'use client';
+
+import type { KitchenRules } from '../core/kitchen/schema';
+import { Choice } from '../ui/choice';
+import { useNow } from '../ui/use-now';
+
+interface RuleField<K extends keyof KitchenRules> {
+  readonly value: KitchenRules[K];
+  readonly onChange: (value: KitchenRules[K]) => void;
+}
+
+/** How long this kitchen keeps dairy cream. */
+export const KeepsCream = ({ value, onChange }: RuleField<'keepingH'>) => (
+  <Choice
+    label="Keeps dairy cream"
+    value={String(value ?? 'usual')}
+    options={[['usual', 'usual rule, 72 h'], ...[24, 36, 48, 60].map((h) => [String(h), `${h} h at most`] as const)]}
+    onChange={(v) => onChange(v === 'usual' ? null : Number(v))}
+  />
+);
+
+/** Whose wall clock it goes by; this browser's own zone stands first. */
+export function ZoneField({ value, onChange }: RuleField<'zone'>) {
+  // The browser's own list, once the page is alive: the server's may be another.
+  const alive = useNow(true, 3_600_000) > 0;
+  const zones = alive ? [Intl.DateTimeFormat().resolvedOptions().timeZone, ...Intl.supportedValuesOf('timeZone')] : [value];
+  return (
+    <Choice
+      label="Time zone"
+      value={value}
+      options={[['', 'this machine’s'] as const, ...[...new Set(zones)].filter(Boolean).map((z) => [z, z] as const)]}
+      onChange={onChange}
+    />
+  );
+}
