@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -7,7 +7,7 @@ import { buildAside } from '../../scripts/prepare.mjs';
 import { logCsv, logJson } from '../core/files/log-files';
 import { writeLarderCsv } from '../core/larder/larder-csv';
 import { listBatches } from '../data/batches';
-import { listCopies } from '../data/copies';
+import { countCopiesBy, holdingsOf, listCopies, makeCopy } from '../data/copies';
 import type { KitchenDb } from '../data/kitchen-file';
 import { readKitchenFacts, readLarder } from '../data/kitchen-facts';
 import { getIngredient, larderRevisions } from '../data/larder';
@@ -111,6 +111,26 @@ describe('the second thread', () => {
     expect(await aside.ask('larderCompared', { path, text: 'a,b\n1,2' })).toMatchObject({ ok: false, fault: { code: 'no-column' } });
   });
 
+  it('counts what a copy holds, and says when it is damaged; a copy is made with that', async () => {
+    const copies = join(folder, 'counted');
+    const asked: string[] = [];
+    countCopiesBy((of) => {
+      asked.push(of);
+      return aside.ask('holdings', { path: of });
+    });
+    try {
+      const copy = await makeCopy(db, NOW, copies);
+      expect(asked).toEqual([join(copies, `${copy.name}.unfinished`)]);
+      expect(copy).toMatchObject(holdingsOf(path));
+      const whole = readFileSync(join(copies, copy.name));
+      const damaged = join(folder, 'damaged.db');
+      writeFileSync(damaged, whole.fill(0x55, 4096, 40_000));
+      await expect(aside.ask('holdings', { path: damaged })).rejects.toThrow();
+    } finally {
+      countCopiesBy((of) => Promise.resolve(holdingsOf(of)));
+    }
+  });
+
   it('writes labels, and the whole kitchen, and reads it into a copy; the data file stays as it is', async () => {
     const before = statSync(path);
     const pdf = await aside.ask('labels', { path, of: { serviceId: 'harbour-dinner', servings: [] }, grid: 'a4-21', skip: 0, now: NOW });
@@ -121,9 +141,12 @@ describe('the second thread', () => {
     });
     const zip = await aside.ask('kitchenZip', { path, photos: join(folder, 'photos') });
     const copies = join(folder, 'copies');
-    const copy = await aside.ask('copyOfZip', { bytes: zip, folder: copies, now: NOW });
+    const [whole, half] = [join(folder, 'whole.zip'), join(folder, 'half.zip')];
+    writeFileSync(whole, zip);
+    writeFileSync(half, zip.slice(0, 900));
+    const copy = await aside.ask('copyOfZip', { zip: whole, folder: copies, now: NOW });
     expect(copy.ok && listCopies(copies).map((c) => c.name)).toEqual([copy.ok && copy.value.name]);
-    expect(await aside.ask('copyOfZip', { bytes: zip.slice(0, 900), folder: copies, now: NOW })).toMatchObject({ ok: false });
+    expect(await aside.ask('copyOfZip', { zip: half, folder: copies, now: NOW })).toMatchObject({ ok: false });
     expect([statSync(path).size, statSync(path).mtimeMs]).toEqual([before.size, before.mtimeMs]);
   });
 });

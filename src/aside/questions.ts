@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import type { BookDay } from '../core/book/book-day';
@@ -9,6 +10,7 @@ import { tubLabelPdf } from '../core/files/tub-label-pdf';
 import { readLarderCsv, writeLarderCsv } from '../core/larder/larder-csv';
 import { fail, ok, type Result } from '../core/result';
 import type { ServiceAnswer } from '../core/timetable/service-plan';
+import { holdingsOf, type Holdings } from '../data/copies';
 import { bookDays, bookOfBatch, tracedLots } from '../data/book';
 import type { KitchenDb } from '../data/kitchen-file';
 import { readLarder } from '../data/kitchen-facts';
@@ -113,9 +115,12 @@ export const bookOf = ({ path, batchId, now }: { readonly path: string; readonly
 /** Lots and what was made of them. @param asked part of a lot as it is printed; '' for all. */
 export const lots = ({ path, asked }: { readonly path: string; readonly asked: string }): readonly LotTrace[] => reading(path, (db) => tracedLots(db, asked));
 
+/** What a copy of the data file holds, once it has been checked. @throws where it does not open or is damaged. */
+export const holdings = ({ path }: { readonly path: string }): Holdings => holdingsOf(path);
+
 /** The whole kitchen as a zip of open files. @param photos the folder of its pictures. */
 export const kitchenZip = ({ path, photos }: { readonly path: string; readonly photos: string }): Uint8Array => reading(path, (db) => kitchenToZip(db, photos));
 
-/** Such a zip as a copy in the folder of copies; the kitchen itself is not touched. */
-export const copyOfZip = ({ bytes, folder, now }: { readonly bytes: Uint8Array; readonly folder: string; readonly now: number }) =>
-  zipToCopy(bytes, folder, now);
+/** Such a zip as a copy in the folder of copies; the kitchen itself is not touched. @param zip where it lies. */
+export const copyOfZip = ({ zip, folder, now }: { readonly zip: string; readonly folder: string; readonly now: number }) =>
+  zipToCopy(readFileSync(zip), folder, now);

@@ -1,4 +1,5 @@
 import { cpSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { cp } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { dataFilePath } from './data-file-path';
@@ -101,6 +102,13 @@ export function holdingsOf(path: string): Holdings {
   }
 }
 
+const shared = globalThis as typeof globalThis & { softPeakCounts?: (path: string) => Promise<Holdings> };
+
+/** Lets another thread open, check and count what was copied: of a few years' kitchen that takes most of a second, in which nobody else is answered. */
+export const countCopiesBy = (count: (path: string) => Promise<Holdings>): void => {
+  shared.softPeakCounts = count;
+};
+
 /**
  * Makes a copy, opens and counts it, and takes away those that are no longer kept. Photos go along: a new one is copied once.
  * @param spared a copy that stays this time, however old. @returns the copy with what it holds. @throws where it cannot be written or does not open; nothing is left of it then.
@@ -122,10 +130,10 @@ async function copyInto(folder: string, db: KitchenDb, now: number, spared: stri
   const unfinished = join(folder, `${name}.unfinished`);
   try {
     await db.$client.backup(unfinished);
-    const holdings = holdingsOf(unfinished);
+    const holdings = await (shared.softPeakCounts ?? holdingsOf)(unfinished);
     renameSync(unfinished, join(folder, name));
     const photos = join(dirname(dataFilePath()), 'photos');
-    if (existsSync(photos)) cpSync(photos, join(folder, 'photos'), { recursive: true, force: false, errorOnExist: false });
+    if (existsSync(photos)) await cp(photos, join(folder, 'photos'), { recursive: true, force: false, errorOnExist: false });
     const all = listCopies(folder);
     const keep = new Set(
       copiesToKeep(

@@ -17,13 +17,42 @@ export const MadeIdSchema = z.string().regex(/^[\w-]{8,60}$/);
 
 const MOST_BYTES = 1_000_000;
 
+/** The body of a request as long as it has no more than so many bytes; null where it has: then it is not read to its end, for reading holds everybody up. */
+export async function bodyUpTo(request: Request, mostBytes: number): Promise<Uint8Array<ArrayBuffer> | null> {
+  if (Number(request.headers.get('content-length') ?? 0) > mostBytes) return null;
+  const pieces: Uint8Array[] = [];
+  let bytes = 0;
+  const reader = request.body?.getReader();
+  for (let read = await reader?.read(); read && !read.done; read = await reader!.read()) {
+    bytes += read.value.length;
+    if (bytes > mostBytes) {
+      await reader!.cancel();
+      return null;
+    }
+    pieces.push(read.value);
+  }
+  const whole = new Uint8Array(bytes);
+  let at = 0;
+  for (const piece of pieces) {
+    whole.set(piece, at);
+    at += piece.length;
+  }
+  return whole;
+}
+
+/** The same as text. */
+export async function textUpTo(request: Request, mostBytes: number): Promise<string | null> {
+  const bytes = await bodyUpTo(request, mostBytes);
+  return bytes && new TextDecoder().decode(bytes);
+}
+
 /** The request's JSON as a schema reads it, or the refusal to send back. */
 export async function readBody<S extends z.ZodType>(
   request: Request,
   schema: S,
 ): Promise<{ ok: true; value: z.infer<S> } | { ok: false; answer: NextResponse }> {
-  const text = await request.text();
-  if (text.length > MOST_BYTES) return { ok: false, answer: refuse(413, 'That is more than 1 MB: too large to be read here.') };
+  const text = await textUpTo(request, MOST_BYTES);
+  if (text === null) return { ok: false, answer: refuse(413, 'That is more than 1 MB: too large to be read here.') };
   let raw: unknown;
   try {
     raw = JSON.parse(text);

@@ -1,4 +1,5 @@
 import { addressOf, cookieOf, isSecure, kitchenEntry } from '../../entry/kitchen-entry';
+import { textUpTo } from '../api/answers';
 import { OWN_PAGE_HEADERS } from '../own-page';
 import { doorPage, wayOn, type Door } from './page-of-door';
 
@@ -19,8 +20,7 @@ export function GET(request: Request): Response {
 
 /** Lets a screen in by passphrase or code. */
 export async function POST(request: Request): Promise<Response> {
-  const text = await request.text();
-  const form = new URLSearchParams(text.length > MOST_BYTES ? '' : text);
+  const form = new URLSearchParams((await textUpTo(request, MOST_BYTES)) ?? '');
   const [to, name, given] = ['to', 'name', 'given'].map((k) => form.get(k) ?? '') as [string, string, string];
   const came = await kitchenEntry().comeIn(given, name, addressOf(request), Date.now());
   if (came.ok) return goOn(to, cookieOf(came.value, isSecure(request)));

@@ -3,8 +3,10 @@
 import { useRef, useState } from 'react';
 import type { Copy, Holdings } from '../../../data/copies';
 import { diskSays, sizeSays } from './copy-words';
+import { PIECE_BYTES } from '../../api/kitchen/file/pieces';
 import { askServer, refusal } from '../../../ui/ask-server';
 import { ClockTime } from '../../../ui/clock-time';
+import { freshUuid } from '../../../ui/sheet/fresh-id';
 import { CopyRow } from './copy-row';
 
 interface CopiesProps {
@@ -15,7 +17,10 @@ interface CopiesProps {
 }
 
 type State =
-  { readonly kind: 'idle' } | { readonly kind: 'making' } | { readonly kind: 'made'; readonly says: string } | { readonly kind: 'not'; readonly says: string };
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'making'; readonly says: string }
+  | { readonly kind: 'made'; readonly says: string }
+  | { readonly kind: 'not'; readonly says: string };
 
 const SHOWN = 8;
 
@@ -26,7 +31,7 @@ export function Copies({ folder, first, disk }: CopiesProps) {
   const file = useRef<HTMLInputElement>(null);
   /** Makes a copy in one way or another, and says what came of it. */
   const making = async (make: () => Promise<string>) => {
-    setState({ kind: 'making' });
+    setState({ kind: 'making', says: 'Copying…' });
     try {
       const says = await make();
       setCopies(await askServer<readonly Copy[]>('/api/copies', 'GET'));
@@ -42,7 +47,14 @@ export function Copies({ folder, first, disk }: CopiesProps) {
     });
   const bringIn = (zip: File) =>
     making(async () => {
-      await askServer<Copy>('/api/kitchen/file', 'POST', zip);
+      const upload = freshUuid();
+      for (let from = 0; from < zip.size; from += PIECE_BYTES) {
+        setState({ kind: 'making', says: `${sizeSays(from)} of ${sizeSays(zip.size)} are here…` });
+        const piece = zip.slice(from, from + PIECE_BYTES);
+        await askServer(`/api/kitchen/file?upload=${upload}&from=${from}`, 'PUT', piece);
+      }
+      setState({ kind: 'making', says: `Reading ${zip.name}…` });
+      await askServer<Copy>(`/api/kitchen/file?upload=${upload}`, 'POST');
       return `${zip.name} is the newest copy below: see what differs, and go to it.`;
     });
   const last = copies[0];
@@ -89,7 +101,7 @@ export function Copies({ folder, first, disk }: CopiesProps) {
           Bring one in
         </button>
         <p role="status" className={`text-[14.5px] ${state.kind === 'not' ? 'text-beet' : ''}`}>
-          {state.kind === 'making' ? 'Copying…' : state.kind === 'idle' ? '' : state.says}
+          {state.kind === 'idle' ? '' : state.says}
         </p>
       </div>
       <ul aria-label="Copies, newest first" className="mt-3 text-[14.5px]">
