@@ -1,6 +1,7 @@
 import { fork } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import { seededNumbers } from '../../src/core/random';
+import type { Held } from '../../src/data/held';
 import { KitchenServer } from './kitchen-server';
 import type { Waited } from './other-screen';
 
@@ -11,8 +12,10 @@ export interface InputReport {
   readonly firstOpenedMs: number;
   /** The longest that another screen's question waited while one input was read, ms. */
   readonly longestStallMs: number;
-  /** The longest that the server's first thread held everybody up, by its own reckoning, ms: of what another screen waits the rest is the machine's. */
+  /** The longest that the server's first thread held everybody up, by its own reckoning, ms. */
   readonly serverHeldMs: number;
+  /** How much of that it was itself at work, at most, ms: of what another screen waits the rest is the disk's and the machine's. */
+  readonly serverWorkedMs: number;
   /** Of those questions, how many waited for longer than a tenth of a second. */
   readonly stalls: number;
   readonly slowest: readonly string[];
@@ -167,9 +170,10 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     await fetch(`${server.url}${path}`).then((r) => r.arrayBuffer());
     firstOpenedMs = Math.max(firstOpenedMs, Math.round(performance.now() - from));
   }
-  let serverHeldMs = 0;
+  let [serverHeldMs, serverWorkedMs] = [0, 0];
   const heard = (text: string): void => {
-    serverHeldMs = Math.max(serverHeldMs, (JSON.parse(text) as { longestHeldMs: number }).longestHeldMs);
+    const { longestHeldMs, longestWorkedMs } = JSON.parse(text) as Held;
+    [serverHeldMs, serverWorkedMs] = [Math.max(serverHeldMs, longestHeldMs), Math.max(serverWorkedMs, longestWorkedMs)];
   };
   // From here on.
   await fetch(`${server.url}/api/health`).then((r) => r.arrayBuffer());
@@ -262,6 +266,7 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     longestStallMs: Math.round(stalls[0]?.ms ?? 0),
     stalls: stalls.length,
     serverHeldMs,
+    serverWorkedMs,
     slowest: [
       ...stalls.slice(0, 8).map((s) => `others waited ${Math.round(s.ms)} ms during ${s.during}`),
       ...slow

@@ -1,23 +1,37 @@
+import { existsSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { longestHeldMs } from './held';
+import { longestHeld } from './held';
 
 const pause = (ms: number): Promise<void> => new Promise((go) => setTimeout(go, ms));
-const hold = (ms: number): void => {
+const work = (ms: number): void => {
   for (const until = performance.now() + ms; performance.now() < until;);
 };
+/** As a disk does that lets itself be waited for. */
+const sleep = (ms: number): void => void Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, ms);
 
 describe('how long others were held up', () => {
   it('is what was held since it was last asked', async () => {
-    expect(longestHeldMs()).toBe(0);
+    longestHeld();
     await pause(60);
-    hold(200);
+    work(400);
     await pause(60);
-    expect(longestHeldMs()).toBeGreaterThanOrEqual(150);
-    // It begins anew with each asking: of the 200 ms nothing is left.
-    await pause(100);
-    hold(400);
+    expect(longestHeld().longestHeldMs).toBeGreaterThanOrEqual(350);
+    // It begins anew with each asking: what is not so long is all that there is.
     await pause(60);
-    const second = longestHeldMs();
-    expect(second).toBeGreaterThanOrEqual(350);
+    work(150);
+    await pause(60);
+    const second = longestHeld();
+    expect(second.longestHeldMs).toBeGreaterThanOrEqual(100);
+    expect(second.longestWorkedMs).toBeLessThanOrEqual(second.longestHeldMs);
+  });
+
+  it.runIf(existsSync('/proc/self/schedstat'))('tells its own work from waiting for something else', async () => {
+    longestHeld();
+    await pause(60);
+    sleep(500);
+    await pause(60);
+    const slept = longestHeld();
+    expect(slept.longestHeldMs).toBeGreaterThanOrEqual(450);
+    expect(slept.longestWorkedMs).toBeLessThan(slept.longestHeldMs / 2);
   });
 });

@@ -1,9 +1,12 @@
+'use client';
+
 import { memo, useId } from 'react';
 import { plainNumber, showVolumeMl, withUnit } from '../core/figure';
 import type { CutLayer } from '../core/tin/cut-layers';
-import { bubbleTile, MOST_BUBBLES } from '../core/vessel/bubbles';
+import { MOST_BUBBLES } from '../core/vessel/bubbles';
 import { cutWidthMm, halfWidthAt, wallOf, type WallPoint } from '../core/vessel/profile';
 import type { Vessel } from '../core/vessel/schema';
+import { bubblesPath } from './bubbles-path';
 import { PART_LOOKS, TINTED, type PartLook } from './part-look';
 
 interface CutProps {
@@ -114,18 +117,27 @@ interface DrawingProps {
 /** Layers and wall in millimetres: x from the middle, y upwards below 0. */
 export function CutDrawing({ vessel, layers, frame, unit, ends, wallMm = WALL * Math.min(1, 0.35 + unit / 2) }: DrawingProps) {
   const id = useId();
+  // A cream that lies in several layers is drawn once.
+  const patternOf = layers.map((l) => layers.findIndex((m) => m === l || isSameToSee(m, l)));
   return (
     <>
       <defs>
-        {layers.map((l, i) => (
-          <LayerPattern key={l.id} id={`${id}-${i}`} layer={l} unit={unit} left={frame.left} sliced={ends?.has(l.id) ?? false} />
-        ))}
+        {layers.map(
+          (l, i) =>
+            patternOf[i] === i && <LayerPattern key={l.id} id={`${id}-${i}`} layer={l} unit={unit} left={frame.left} sliced={ends?.has(l.id) ?? false} />,
+        )}
         <clipPath id={`${id}-inside`}>
           <path d={layerPath(frame, 0, vessel.heightMm)} />
         </clipPath>
       </defs>
       {layers.map((l, i) => (
-        <path key={l.id} d={layerPath(frame, l.fromMm, l.toMm)} fill={`url(#${id}-${i})`} stroke={PART_LOOKS[l.kind].line} strokeWidth={0.3 * unit} />
+        <path
+          key={l.id}
+          d={layerPath(frame, l.fromMm, l.toMm)}
+          fill={`url(#${id}-${patternOf[i]})`}
+          stroke={PART_LOOKS[l.kind].line}
+          strokeWidth={0.3 * unit}
+        />
       ))}
       <g clipPath={`url(#${id}-inside)`}>
         {layers.map((l) => ends?.get(l.id)?.map(([from, to]) => <BiscuitEnd key={`${l.id} ${from}`} layer={l} from={from} to={to} />))}
@@ -144,6 +156,10 @@ export function CutDrawing({ vessel, layers, frame, unit, ends, wallMm = WALL * 
     </>
   );
 }
+
+/** Whether two layers are filled alike: of one kind and colour, with as much air. Biscuits stand where their own layer begins. */
+const isSameToSee = (a: CutLayer, b: CutLayer): boolean =>
+  !a.biscuit && !b.biscuit && a.kind === b.kind && a.tint === b.tint && Math.abs(a.airShare - b.airShare) < 0.0005;
 
 /** A biscuit as the knife leaves it: its own height, tinted by what it has drunk. */
 function BiscuitEnd({ layer, from, to }: { readonly layer: CutLayer; readonly from: number; readonly to: number }) {
@@ -284,27 +300,11 @@ const BubblePattern = memo(function BubblePattern({
   readonly look: PartLook;
   readonly unit: number;
 }) {
-  const tile = bubbleTile(share);
+  const tile = bubblesPath(share);
   return (
     <pattern id={id} width={tile.sizeMm} height={tile.sizeMm} patternUnits="userSpaceOnUse" patternTransform={`scale(${(0.95 * unit).toFixed(3)})`}>
       <rect width={tile.sizeMm} height={tile.sizeMm} fill={look.ground} />
-      {tile.bubbles.flatMap((b, i) =>
-        [-1, 0, 1].flatMap((dx) =>
-          [-1, 0, 1]
-            .filter((dy) => touches(b.x + dx * tile.sizeMm, b.r, tile.sizeMm) && touches(b.y + dy * tile.sizeMm, b.r, tile.sizeMm))
-            .map((dy) => (
-              <circle
-                key={`${i}.${dx}.${dy}`}
-                cx={b.x + dx * tile.sizeMm}
-                cy={b.y + dy * tile.sizeMm}
-                r={b.r}
-                fill="#fff"
-                stroke={look.line}
-                strokeWidth={0.16}
-              />
-            )),
-        ),
-      )}
+      <path d={tile.path} fill="#fff" stroke={look.line} strokeWidth={0.16} />
     </pattern>
   );
 });
@@ -353,5 +353,3 @@ function HatchPattern({ id, look, unit }: { readonly id: string; readonly look: 
     </pattern>
   );
 }
-
-const touches = (c: number, r: number, size: number): boolean => c + r > 0 && c - r < size;

@@ -6,10 +6,12 @@ import { tellText } from '../../core/tells/tell';
 import type { StoredSheet } from '../../data/sheets';
 import { plainNumber } from '../../core/figure';
 import { SheetCut } from '../../ui/sheet/sheet-cut';
+import { inTurn } from '../in-turn';
 import { SheetMenu } from './sheet-menu';
 
 /** A sheet of the gallery: its cut, its name, how much it makes, whether anything of it is out of its band. */
-export function SheetTile({ sheet, kitchen, folders }: { readonly sheet: StoredSheet; readonly kitchen: Kitchen; readonly folders: readonly string[] }) {
+export async function SheetTile({ sheet, kitchen, folders }: { readonly sheet: StoredSheet; readonly kitchen: Kitchen; readonly folders: readonly string[] }) {
+  await inTurn();
   const analysis = analyseSheet(sheet.doc, kitchen);
   const worst = sheetTells(analysis, kitchen)[0];
   return (

@@ -169,8 +169,14 @@ const nearEnough = (matcher: Matcher, name: string): Match | null => {
   return first && first.confidence >= NEAR_ENOUGH ? first : null;
 };
 
-/** Builds the index once for a larder; searching it is then a millisecond or two for thousands. */
+/** Finds names in a larder. The index is built when the first name is asked for, as a page seldom needs it; searching it is then a millisecond or two for thousands. */
 export function matcherFor(larder: readonly Ingredient[]): Matcher {
+  let made: Matcher | null = null;
+  const begun = (): Matcher => (made ??= madeMatcher(larder));
+  return { find: (name, limit) => begun().find(name, limit), best: (name) => begun().best(name) };
+}
+
+function madeMatcher(larder: readonly Ingredient[]): Matcher {
   const byId = new Map(larder.map((i) => [i.id, i]));
   const exact = new Map<string, Ingredient>();
   const claim = (key: string, i: Ingredient): void => {

@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { listCopies } from '../../../data/copies';
 import { dataFilePath } from '../../../data/data-file-path';
 import { freeBytes, isNearlyFull } from '../../../data/disk';
-import { longestHeldMs } from '../../../data/held';
+import { longestHeld } from '../../../data/held';
 import { kitchen } from '../../../data/kitchen';
 
 export const dynamic = 'force-dynamic';
@@ -15,7 +15,7 @@ export function GET(): Response {
     dataFile: access.ok ? 'open' : access.error.code,
     upS: Math.round(process.uptime()),
     memoryMb: Math.round(process.memoryUsage().rss / 1_048_576),
-    longestHeldMs: longestHeldMs(),
+    ...longestHeld(),
     diskFreeBytes: free,
     diskNearlyFull: isNearlyFull(free),
     lastCopyAt: listCopies()[0]?.at ?? null,
