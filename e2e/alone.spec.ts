@@ -106,3 +106,16 @@ test('who is not in any more takes no page of the kitchen along', async ({ page 
   await expect(page.getByRole('heading', { name: 'Come into the kitchen' })).toBeVisible();
   await expect.poll(pagesKept, PATIENT).toBe(0);
 });
+
+test('what a worker reckons is reckoned on a tablet that keeps the program, with and without the server', async ({ page }) => {
+  await up();
+  await page.goto('/sheet/honey-semifreddo/cold');
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null), PATIENT).toBe(true);
+  const ready = page.locator('[data-ready]');
+  // From here on each file of the program comes from the tablet.
+  await page.reload();
+  await expect(ready).toHaveAttribute('data-ready', /^\d/, PATIENT);
+  await down();
+  await page.reload();
+  await expect(ready).toHaveAttribute('data-ready', /^\d/, PATIENT);
+});

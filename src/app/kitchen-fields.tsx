@@ -19,6 +19,51 @@ export const KeepsCream = ({ value, onChange }: RuleField<'keepingH'>) => (
   />
 );
 
+/** In which units this kitchen reads its figures: each for itself, for a kitchen may weigh in grams and bake in Fahrenheit. */
+export function ShownUnitsFields({ value, onChange }: RuleField<'shown'>) {
+  const set = (next: Partial<KitchenRules['shown']>) => onChange({ ...value, ...next });
+  return (
+    <>
+      <Choice
+        label="Temperatures in"
+        value={value.temperature}
+        options={[
+          ['°C', 'degrees Celsius'],
+          ['°F', 'degrees Fahrenheit'],
+        ]}
+        onChange={(temperature) => set({ temperature })}
+      />
+      <Choice
+        label="Weights in"
+        value={value.mass}
+        options={[
+          ['g', 'grams'],
+          ['oz', 'ounces and pounds'],
+        ]}
+        onChange={(mass) => set({ mass })}
+      />
+      <Choice
+        label="Volumes in"
+        value={value.volume}
+        options={[
+          ['mL', 'millilitres'],
+          ['fl oz', 'fluid ounces and quarts'],
+        ]}
+        onChange={(volume) => set({ volume })}
+      />
+      <Choice
+        label="Lengths in"
+        value={value.length}
+        options={[
+          ['mm', 'millimetres'],
+          ['in', 'inches'],
+        ]}
+        onChange={(length) => set({ length })}
+      />
+    </>
+  );
+}
+
 /** Whose wall clock it goes by; this browser's own zone stands first. */
 export function ZoneField({ value, onChange }: RuleField<'zone'>) {
   // The browser's own list, once the page is alive: the server's may be another.

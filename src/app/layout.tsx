@@ -4,6 +4,8 @@ import { headers } from 'next/headers';
 import { Suspense, type ReactNode } from 'react';
 import { kitchen } from '../data/kitchen';
 import { dueByLastPlans } from '../aside/plans';
+import { unitsHere } from '../core/measures/shown-here';
+import { UNITS_ATTRIBUTE } from '../ui/units/said';
 import { NONCE_HEADER } from '../entry/kitchen-entry';
 import { DueProvider } from '../ui/due-strip';
 import { OthersProvider } from '../ui/others-here';
@@ -19,7 +21,7 @@ export const dynamic = 'force-dynamic';
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const access = kitchen();
   return (
-    <html lang="en">
+    <html lang="en" {...{ [UNITS_ATTRIBUTE]: JSON.stringify(unitsHere()) }}>
       <head>
         {/* Asked for like everything else here: by a screen that is in. */}
         <link rel="manifest" href="/soft-peak.webmanifest" crossOrigin="use-credentials" />

@@ -1,4 +1,6 @@
 import 'server-only';
+import { METRIC, ShownUnitsSchema, type ShownUnits } from '../core/measures/shown';
+import { showHereIn } from '../core/measures/shown-here';
 import { copiesFolder, copyNamed, goBackTo, isCopyDue, makeCopy, type Copy } from './copies';
 import { dataFilePath } from './data-file-path';
 import { takeHold } from './hold';
@@ -11,6 +13,13 @@ const held = globalThis as typeof globalThis & { softPeakDb?: { path: string; db
 
 /** The kitchen's data file, opened once. A failed opening is tried again at the next request, and logged each time. */
 export function kitchen(): KitchenAccess {
+  const access = heldKitchen();
+  // Whatever is drawn next is drawn in its units, whoever changed them.
+  if (access.ok) showHereIn(shownUnits(access.db));
+  return access;
+}
+
+function heldKitchen(): KitchenAccess {
   const path = dataFilePath();
   if (held.softPeakDb?.path === path) return { ok: true, db: held.softPeakDb.db };
   try {
@@ -28,6 +37,13 @@ export function kitchen(): KitchenAccess {
     console.error(`soft-peak: data file not opened (${error.code}): ${error.path}: ${error.detail}`);
     return { ok: false, error };
   }
+}
+
+/** In which units this kitchen is shown. */
+function shownUnits(db: KitchenDb): ShownUnits {
+  const row = db.$client.prepare("select json_extract(rules, '$.shown') shown from kitchen_rules where id = 1").get() as { shown: string | null } | undefined;
+  const read = ShownUnitsSchema.safeParse(JSON.parse(row?.shown ?? '{}'));
+  return read.success ? read.data : METRIC;
 }
 
 const FIRST_LOOK_MS = 60_000;

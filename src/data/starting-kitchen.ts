@@ -4,6 +4,7 @@ import type { Ingredient } from '../core/composition/ingredient';
 import { readLarderCsv } from '../core/larder/larder-csv';
 import { shelfId, USUAL_MIXERS, USUAL_PLACES } from '../core/kitchen/beginning';
 import type { ColdPlace, KitchenRules, Mixer, ShelfVessel } from '../core/kitchen/schema';
+import { METRIC } from '../core/measures/shown';
 import { USUAL_CREW, USUAL_OVENS } from '../core/kitchen/usual-crew';
 import { STARTING_VESSELS } from '../core/vessel/profile';
 
@@ -44,6 +45,7 @@ export const STARTING_RULES: KitchenRules = {
   ovens: USUAL_OVENS,
   hobRings: 4,
   zone: '',
+  shown: METRIC,
 };
 
 const PLACES_AT_FIRST = new Set(['under-counter', 'tall-fridge', 'chest', 'counter']);

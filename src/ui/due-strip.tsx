@@ -9,6 +9,8 @@ import { callSound } from './batch/call-sound';
 import { ClockTime } from './clock-time';
 import { OthersHere } from './others-here';
 import { useNow } from './use-now';
+import { UNITS_HEADER } from './units/units-header';
+import { takeUnits } from './units/use-units';
 
 const Due = createContext<readonly DueMoment[]>([]);
 
@@ -29,6 +31,7 @@ export function DueProvider({ first, children }: { readonly first: readonly DueM
         const response = await fetch('/api/due');
         setAwaySince(null);
         if (!response.ok) return;
+        takeUnits(response.headers.get(UNITS_HEADER));
         const fresh = (await response.json()) as DueMoment[];
         const now = Date.now();
         // The server names only what is to come; what rings now stays until it is put away.

@@ -2,7 +2,10 @@
 
 import { Chart, LinearScale, LineController, LineElement, PointElement, type Plugin } from 'chart.js';
 import { useEffect, useRef } from 'react';
+import { inShownUnits } from '../core/measures/shown';
+import { unitsHere } from '../core/measures/shown-here';
 import { pageTokens, type PageTokens } from './page-tokens';
+import { axisIn } from './units/axis';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale);
 
@@ -27,17 +30,32 @@ interface LineChartProps {
   readonly onPoint?: (x: number) => void;
 }
 
+type Drawn = Required<Pick<LineChartProps, 'points' | 'xName' | 'yName' | 'band' | 'span' | 'now'>>;
+
+function onShownAxes({ points, xName, yName, band, span, now }: Drawn): Drawn {
+  const [x, y] = [axisIn(xName), axisIn(yName)];
+  const at = (p: ChartPoint): ChartPoint => ({ x: x.out(p.x), y: p.y === null ? null : y.out(p.y) });
+  return {
+    points: points.map(at),
+    xName: x.name,
+    yName: y.name,
+    band: band && [y.out(band[0]), y.out(band[1])],
+    span: span && { from: x.out(span.from), to: x.out(span.to), says: inShownUnits(span.says, unitsHere()) },
+    now: now && at(now),
+  };
+}
+
 interface Marks {
   readonly band: LineChartProps['band'];
   readonly span: LineChartProps['span'];
   readonly now: LineChartProps['now'];
 }
 
-/** One curve over a plain field: its band shaded, the present point marked. */
+/** One curve over a plain field: its band shaded, the present point marked. Its axes are in the kitchen's units. */
 export function LineChart({ points, xName, yName, band = null, span = null, now = null, dots = false, says, onPoint }: LineChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart<'line', { x: number; y: number | null }[]> | null>(null);
-  const marks = useRef<Marks>({ band, span, now });
+  const marks = useRef<Marks>({ band: null, span: null, now: null });
 
   useEffect(() => {
     if (!canvas.current) return;
@@ -71,19 +89,20 @@ export function LineChart({ points, xName, yName, band = null, span = null, now 
   useEffect(() => {
     const made = chart.current;
     if (!made) return;
-    marks.current = { band, span, now };
+    const shown = onShownAxes({ points, xName, yName, band, span, now });
+    marks.current = shown;
     const set = made.data.datasets[0]!;
-    set.data = points.map((p) => ({ x: p.x, y: p.y }));
+    set.data = shown.points.map((p) => ({ x: p.x, y: p.y }));
     set.pointRadius = dots ? 3.5 : 0;
     set.pointBackgroundColor = set.borderColor as string;
     const { x, y } = made.options.scales as { x: ScaleOptions; y: ScaleOptions };
-    x.title.text = xName;
-    y.title.text = yName;
-    const xs = points.map((p) => p.x);
+    x.title.text = shown.xName;
+    y.title.text = shown.yName;
+    const xs = shown.points.map((p) => p.x);
     if (xs.length > 1) [x.min, x.max] = [Math.min(...xs), Math.max(...xs)];
-    const ys = points.flatMap((p) => (p.y === null ? [] : [p.y]));
+    const ys = shown.points.flatMap((p) => (p.y === null ? [] : [p.y]));
     if (ys.length > 0) {
-      const [low, high] = [Math.min(...ys, ...(now?.y == null ? [] : [now.y])), Math.max(...ys, ...(now?.y == null ? [] : [now.y]))];
+      const [low, high] = [Math.min(...ys, ...(shown.now?.y == null ? [] : [shown.now.y])), Math.max(...ys, ...(shown.now?.y == null ? [] : [shown.now.y]))];
       const room = 0.08 * (high - low || Math.abs(high) || 1);
       [y.min, y.max] = [low >= 0 && low - room < 0 ? 0 : low - room, high + room];
     }
@@ -99,7 +118,7 @@ export function LineChart({ points, xName, yName, band = null, span = null, now 
       onPointerDown={(e) => {
         const made = chart.current;
         if (!onPoint || !made || !canvas.current) return;
-        onPoint(made.scales.x!.getValueForPixel(e.clientX - canvas.current.getBoundingClientRect().left) ?? 0);
+        onPoint(axisIn(xName).in(made.scales.x!.getValueForPixel(e.clientX - canvas.current.getBoundingClientRect().left) ?? 0));
       }}
     />
   );

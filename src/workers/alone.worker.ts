@@ -4,7 +4,7 @@
  * in the page that made them (ui/batch). Bundled by scripts/build.mjs, which fills in what there is to keep.
  */
 import { cacheNames } from 'workbox-core';
-import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching';
+import { cleanupOutdatedCaches, matchPrecache, precacheAndRoute } from 'workbox-precaching';
 import { registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
 import { isPage, KEEP_PAGES, NOT_KEPT, PAGES, pagesOf } from '../ui/alone/kept-pages';
@@ -25,6 +25,15 @@ const scope = self as unknown as Scope;
 const MOST_PAGES = 80;
 const KEPT = pagesOf(BUILD);
 
+// A worker of the program reads what it needs behind the # of its own address. What lies in a cache bears its address without that: so it
+// gets the same script as an answer without an address, which then has the one that was asked for.
+registerRoute(
+  ({ request, sameOrigin }) => sameOrigin && request.destination === 'worker',
+  async ({ request }) => {
+    const kept = await matchPrecache(request.url.replace(/[?#].*$/, ''));
+    return kept ? new Response(kept.body, { headers: kept.headers }) : fetch(request);
+  },
+);
 precacheAndRoute(BUILT);
 cleanupOutdatedCaches();
 

@@ -8,7 +8,7 @@ import { CUP_SYSTEMS, EGG_SIZES } from '../../core/measures/units';
 import { plainNumber } from '../../core/figure';
 import type { KitchenThings } from '../../data/kitchen-things';
 import { QuantityField } from '../../ui/quantity-field';
-import { KeepsCream, ZoneField } from '../kitchen-fields';
+import { KeepsCream, ShownUnitsFields, ZoneField } from '../kitchen-fields';
 
 export interface StepProps {
   readonly things: KitchenThings;
@@ -96,6 +96,9 @@ export function MeasuresStep({ things: { rules }, change }: StepProps) {
         <QuantityField label="The scale shows" unit="g" value={rules.scaleStepG} min={0.01} max={50} onChange={(scaleStepG) => set({ scaleStepG })} />
         <QuantityField label="Water boils at" unit="°C" value={rules.waterBoilsC} min={80} max={101} onChange={(waterBoilsC) => set({ waterBoilsC })} />
         <ZoneField value={rules.zone} onChange={(zone) => set({ zone })} />
+      </div>
+      <div className="mt-4 grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-4">
+        <ShownUnitsFields value={rules.shown} onChange={(shown) => set({ shown })} />
       </div>
     </>
   );

@@ -4,8 +4,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { KitchenThings } from '../../data/kitchen-things';
 import { SavingLine } from '../../ui/saved/saving-line';
-import { useSaved } from '../../ui/saved/use-saved';
-import { KITCHEN_SAVED } from '../kitchen-saved';
+import { useKitchenSaved } from '../kitchen-saved';
 import { ColdStep, MeasuresStep, MixersStep, RulesStep, SheetStep, type StepProps } from './answers';
 import { STEPS, stepHref, type StepId } from './steps';
 import { VesselsStep } from './vessels-step';
@@ -19,7 +18,7 @@ interface BeginDeskProps {
 
 /** One question at a time, what is there already shown as it stands; answers are saved as they are given. */
 export function BeginDesk({ at, things: first, revision, families }: BeginDeskProps) {
-  const { saver, state } = useSaved(first, revision, KITCHEN_SAVED);
+  const { saver, state } = useKitchenSaved(first, revision);
   const step = STEPS[at]!;
   const props: StepProps = { things: state.doc, change: (next) => saver.change({ ...state.doc, ...next }) };
   const answers: Readonly<Record<StepId, () => ReactNode>> = {

@@ -2,7 +2,8 @@
 
 import { useId } from 'react';
 import { plainNumber, withUnit } from '../../core/figure';
-import { readDegrees } from '../../core/measures/read-degrees';
+import { degreesWanted, readDegrees } from '../../core/measures/read-degrees';
+import { unitsHere } from '../../core/measures/shown-here';
 import { readingSays, type ToRead } from '../../core/mend/rescue';
 import { useKept } from '../../ui/use-kept';
 
@@ -23,7 +24,7 @@ export function ReadingField({ reads, at, where, onWrite }: ReadingFieldProps) {
   const id = useId();
   const [kept, setKept] = useKept(where, `soft-peak:mend-reading:${at}`);
   const text = kept ?? '';
-  const tC = readDegrees(text);
+  const tC = readDegrees(text, unitsHere());
   const wrong = tC === null && text.trim() !== '';
   const verdict = tC === null ? null : readingSays(reads, tC);
   return (
@@ -43,10 +44,10 @@ export function ReadingField({ reads, at, where, onWrite }: ReadingFieldProps) {
           onChange={(e) => setKept(e.target.value)}
           className="field fig w-[76px]"
         />
-        °C
+        {unitsHere().temperature}
       </span>
       <span id={`${id}-says`} role="status" className={verdict === null || verdict.there ? '' : 'font-[650]'}>
-        {verdict?.says ?? (wrong ? `‘${text.trim()}’ is no temperature: write degrees Celsius, like ${Math.round(reads.toC)}.` : '')}
+        {verdict?.says ?? (wrong ? `‘${text.trim()}’ is no temperature: ${degreesWanted(unitsHere(), reads.toC)}.` : '')}
       </span>
       {onWrite && tC !== null && (
         <button

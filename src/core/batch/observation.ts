@@ -1,4 +1,5 @@
-import { readQuantity } from '../measures/quantity';
+import { readMeasured } from '../measures/measured';
+import { asDecimal } from '../measures/quantity';
 import { fail, ok, type Result } from '../result';
 
 /** What is seen of a batch later on. */
@@ -23,12 +24,14 @@ export const OBSERVATION_FORMS: Readonly<Record<'weep' | 'temperature', Observat
 /** Reads the number of an observation; a fault on `value` names what was read and the range. */
 export function readObservation(kind: 'weep' | 'temperature', text: string): Result<number> {
   const form = OBSERVATION_FORMS[kind];
-  const clean = text.trim().replace(kind === 'weep' ? /(?<=\d)\s*g$/i : /(?<=\d)\s*°?\s*c$/i, '');
-  const negative = /^[-−]/.test(clean);
-  const read = readQuantity(clean.replace(/^[-−]\s*/, ''));
+  const read = readMeasured(text, form.unit);
   if (!read.ok) return fail('value', read.fault.code, read.fault.says);
-  const value = negative ? -read.value : read.value;
+  const { value } = read.value;
   if (value < form.min || value > form.max)
-    return fail('value', 'out-of-range', `${form.name} reads ${text.trim()}\u00a0${form.unit}; it lies between ${form.min} and ${form.max}\u00a0${form.unit}.`);
+    return fail(
+      'value',
+      'out-of-range',
+      `${form.name} reads ${asDecimal(value)}\u00a0${form.unit}; it lies between ${form.min} and ${form.max}\u00a0${form.unit}.`,
+    );
   return ok(value);
 }

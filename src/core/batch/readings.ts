@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { overrunFromCups, foamVolumeMl } from '../foam/overrun';
-import { readQuantity } from '../measures/quantity';
+import { readMeasured } from '../measures/measured';
+import { asDecimal } from '../measures/quantity';
 import { fail, ok, type Result } from '../result';
 import type { Forecast, ForecastBand } from './forecast';
 import type { ReadingKind } from './method';
@@ -31,18 +32,18 @@ export const READING_FORMS: Readonly<Record<ReadingKind, ReadingForm>> = {
  */
 export function readReading(kind: ReadingKind, text: string): Result<number> {
   const form = READING_FORMS[kind];
-  const clean = text.trim().replace(new RegExp(`\\s*(${form.unit}|g|min|h|hours?|C)$`, 'i'), '');
-  const clock = kind === 'minutes-to-stage' ? /^(\d{1,3}):([0-5]\d)$/.exec(clean) : null;
-  const value = clock ? ok(Number(clock[1]) + Number(clock[2]) / 60) : readQuantity(clean);
-  if (!value.ok) return fail(kind, value.fault.code, value.fault.code === 'empty' ? 'Nothing is written here yet.' : value.fault.says);
-  if (value.value < form.min || value.value > form.max) {
+  const clock = kind === 'minutes-to-stage' ? /^(\d{1,3}):([0-5]\d)(?:\s*min)?$/.exec(text.trim()) : null;
+  const read = clock ? ok({ value: Number(clock[1]) + Number(clock[2]) / 60 }) : readMeasured(text, form.unit);
+  if (!read.ok) return fail(kind, read.fault.code, read.fault.code === 'empty' ? 'Nothing is written here yet.' : read.fault.says);
+  const { value } = read.value;
+  if (value < form.min || value > form.max) {
     return fail(
       kind,
       'out-of-range',
-      `${form.name} reads ${clean}\u00a0${form.unit}; it lies between ${form.min} and ${form.max}\u00a0${form.unit}. Read it again.`,
+      `${form.name} reads ${asDecimal(value)}\u00a0${form.unit}; it lies between ${form.min} and ${form.max}\u00a0${form.unit}. Read it again.`,
     );
   }
-  return value;
+  return ok(value);
 }
 
 export type Readings = Readonly<Partial<Record<ReadingKind, number>>>;

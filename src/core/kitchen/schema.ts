@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PLACE_KINDS } from '../document/kinds';
 import { EGG_RULES } from '../heat/lethality';
+import { METRIC, ShownUnitsSchema } from '../measures/shown';
 import { CUP_SYSTEM_KEYS } from '../measures/units';
 import { VesselSchema } from '../vessel/schema';
 import { CookSchema, OvenSchema } from './crew-schema';
@@ -92,5 +93,7 @@ export const KitchenRulesSchema = z.object({
   hobRings: z.number().int().min(0).max(40).default(4),
   /** Of the kitchen's wall clock, by its name; '' for that of the machine that it runs on. */
   zone: z.string().max(60).default(''),
+  /** In which units figures are shown; they are kept and reckoned as before. */
+  shown: ShownUnitsSchema.default(METRIC),
 });
 export type KitchenRules = Readonly<z.infer<typeof KitchenRulesSchema>>;

@@ -3,6 +3,8 @@
 import { useId } from 'react';
 import { READING_FORMS, readReading } from '../../core/batch/readings';
 import type { ReadingKind } from '../../core/batch/method';
+import { asTyped, shownUnit, typedIn } from '../../core/measures/shown';
+import { unitsHere } from '../../core/measures/shown-here';
 
 interface ReadingFieldProps {
   readonly kind: ReadingKind;
@@ -29,12 +31,12 @@ export function ReadingField({ kind, text, onWrite, dark = false, fault = null }
           id={id}
           inputMode="text"
           autoComplete="off"
-          value={text}
+          value={asTyped(text, form.unit, unitsHere())}
           maxLength={60}
           placeholder={form.hint}
           aria-invalid={wrong !== null || undefined}
           aria-describedby={`${id}-fault`}
-          onChange={(e) => onWrite(e.target.value)}
+          onChange={(e) => onWrite(typedIn(e.target.value, form.unit, unitsHere()))}
           className={
             dark
               ? 'fig h-16 w-full rounded-s border border-cocoa-line bg-transparent px-4 pr-16 text-[30px] text-milk aria-invalid:border-yolk'
@@ -42,7 +44,7 @@ export function ReadingField({ kind, text, onWrite, dark = false, fault = null }
           }
         />
         <span className={`pointer-events-none absolute inset-y-0 right-4 flex items-center ${dark ? 'text-[20px] text-cocoa-soft' : 'text-ink-soft'}`}>
-          {form.unit}
+          {shownUnit(form.unit, unitsHere())}
         </span>
       </div>
       <p id={`${id}-fault`} role="alert" className={`mt-1 empty:hidden ${dark ? 'text-[17px] text-yolk' : 'text-[13.5px] text-beet'}`}>

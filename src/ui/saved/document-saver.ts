@@ -40,6 +40,8 @@ export const AGAIN_AFTER_MS = 4000;
 const SAVED = { says: 'saved', wrong: false } as const;
 const SAVING = { says: 'saving…', wrong: false } as const;
 const CLASH = { says: 'not saved: another screen has changed it', wrong: true } as const;
+/** Whether the server has all of it. */
+export const isSaved = (state: Pick<SavedState<unknown>, 'says'>): boolean => state.says === SAVED.says;
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 export type DocumentSaver<D> = ReturnType<typeof documentSaver<D>>;

@@ -7,6 +7,9 @@ import type { ShownStep } from '../../core/batch/method';
 import { STEP_MACHINES, STEP_WORK_NAMES, STEP_WORKS, type StepMachine } from '../../core/document/kinds';
 import { dayChoices, dayKey, dayOfKey } from '../../core/document/step-day';
 import type { Sheet, Step } from '../../core/document/schema';
+import { readMeasured } from '../../core/measures/measured';
+import { shownField, typedIn } from '../../core/measures/shown';
+import { unitsHere } from '../../core/measures/shown-here';
 import { workOfStep } from '../../core/ways/step-work';
 import { QuietChoice } from '../quiet-choice';
 
@@ -175,9 +178,14 @@ function Amount({
   readonly onChange: (value: number | null) => void;
 }) {
   const [draft, setDraft] = useState<string | null>(null);
-  const text = draft ?? (value === null ? '' : String(Math.round(value * 100) / 100));
-  const number = Number(text.replace(',', '.'));
-  const wrong = text.trim() !== '' && !(number >= min && number <= max);
+  const shown = shownField(unit, unitsHere(), max);
+  const out = (n: number): string => String(Math.round((shown ? shown.out(n) : n) * 100) / 100);
+  const read = (typed: string): number | null => {
+    const measured = readMeasured(typedIn(typed, unit, unitsHere()), unit);
+    return measured.ok && measured.value.value >= min && measured.value.value <= max ? measured.value.value : null;
+  };
+  const text = draft ?? (value === null ? '' : out(value));
+  const wrong = text.trim() !== '' && read(text) === null;
   return (
     <label className="block">
       <span className="block text-[13.5px] text-ink-soft">{label}</span>
@@ -189,18 +197,17 @@ function Amount({
           aria-invalid={wrong || undefined}
           onChange={(e) => {
             setDraft(e.target.value);
-            const n = Number(e.target.value.replace(',', '.'));
-            if (e.target.value.trim() === '') onChange(null);
-            else if (n >= min && n <= max) onChange(n);
+            const n = read(e.target.value);
+            if (n !== null || e.target.value.trim() === '') onChange(n);
           }}
           onBlur={() => !wrong && setDraft(null)}
           className="field fig w-full pr-9"
         />
-        <span className="pointer-events-none absolute inset-y-0 right-2.5 flex items-center text-[13.5px] text-ink-soft">{unit}</span>
+        <span className="pointer-events-none absolute inset-y-0 right-2.5 flex items-center text-[13.5px] text-ink-soft">{shown?.unit ?? unit}</span>
       </span>
       {wrong && (
         <span role="alert" className="block text-[13px] text-beet">
-          {min} to {max}
+          {out(min)} to {out(max)}
         </span>
       )}
     </label>

@@ -15,9 +15,8 @@ import { CrewForm } from '../../../ui/crew-form';
 import { QuantityField } from '../../../ui/quantity-field';
 import { freshId } from '../../../ui/sheet/fresh-id';
 import { SavingLine } from '../../../ui/saved/saving-line';
-import { useSaved } from '../../../ui/saved/use-saved';
 import { ZoneField } from '../../kitchen-fields';
-import { KITCHEN_SAVED } from '../../kitchen-saved';
+import { useKitchenSaved } from '../../kitchen-saved';
 import { BookRules } from './book-rules';
 import { GlassForm } from './glass-form';
 import { NameInput } from './name-input';
@@ -25,7 +24,7 @@ import { Rules } from './rules';
 
 /** Vessels, mixers, cold places, rules and preferred ways, each changed in place. */
 export function KitchenDesk({ things: first, revision }: { readonly things: KitchenThings; readonly revision: number }) {
-  const { saver, state } = useSaved(first, revision, KITCHEN_SAVED);
+  const { saver, state } = useKitchenSaved(first, revision);
   const { doc: things } = state;
   const change = (next: Partial<KitchenThings>) => saver.change({ ...things, ...next });
   const { vessels, mixers, places, rules } = things;

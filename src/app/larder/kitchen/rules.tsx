@@ -5,7 +5,7 @@ import type { KitchenRules } from '../../../core/kitchen/schema';
 import { CUP_SYSTEM_KEYS, CUP_SYSTEMS, EGG_SIZES } from '../../../core/measures/units';
 import { Choice } from '../../../ui/choice';
 import { QuantityField } from '../../../ui/quantity-field';
-import { KeepsCream } from '../../kitchen-fields';
+import { KeepsCream, ShownUnitsFields } from '../../kitchen-fields';
 import { NameInput } from './name-input';
 
 /** How a kitchen measures and keeps. */
@@ -32,6 +32,7 @@ export function Rules({ rules, onChange }: { readonly rules: KitchenRules; reado
           )}
           onChange={(v) => onChange({ eggs: { system: v.slice(0, 2) as 'us' | 'eu', size: v.slice(3) as KitchenRules['eggs']['size'] } })}
         />
+        <ShownUnitsFields value={rules.shown} onChange={(shown) => onChange({ shown })} />
         <QuantityField label="Fridge" unit="°C" value={rules.fridgeC} min={0} max={10} onChange={(fridgeC) => onChange({ fridgeC })} />
         <QuantityField label="Room" unit="°C" value={rules.roomC} min={5} max={40} onChange={(roomC) => onChange({ roomC })} />
         <KeepsCream value={rules.keepingH} onChange={(keepingH) => onChange({ keepingH })} />

@@ -5,6 +5,8 @@ import { useId, useRef, useState } from 'react';
 import { Camera } from 'lucide-react';
 import { showHours } from '../../../core/figure';
 import { readObservation, SLICE_WORDS, type ObservationKind } from '../../../core/batch/observation';
+import { shownUnit, typedIn } from '../../../core/measures/shown';
+import { unitsHere } from '../../../core/measures/shown-here';
 import { localTime, minuteOf } from '../../../core/timetable/zone';
 import { ClockTime } from '../../../ui/clock-time';
 import { DayField } from '../../../ui/kit/day-field';
@@ -73,7 +75,9 @@ export function SeenLater({
   const [ids] = useState(sendingIds);
   const file = useRef<HTMLInputElement>(null);
   const numbered = kind === 'weep' || kind === 'temperature';
-  const read = numbered && value.trim() !== '' ? readObservation(kind, value) : null;
+  /** As it is sent: with the unit that stood beside it. */
+  const written = typedIn(value, kind === 'weep' ? 'g' : '°C', unitsHere());
+  const read = numbered && value.trim() !== '' ? readObservation(kind, written) : null;
 
   const send = async (fields: Readonly<Record<string, string>>, photo?: File) => {
     setSending(true);
@@ -111,7 +115,7 @@ export function SeenLater({
         className="flex flex-wrap items-end gap-x-4 gap-y-3"
         onSubmit={(e) => {
           e.preventDefault();
-          void send({ kind, value: numbered ? value : '', words: kind === 'slice' ? `${slice}${words.trim() ? `, ${words.trim()}` : ''}` : words });
+          void send({ kind, value: numbered ? written : '', words: kind === 'slice' ? `${slice}${words.trim() ? `, ${words.trim()}` : ''}` : words });
         }}
       >
         <label className="grid text-[13.5px] text-ink-soft">
@@ -125,7 +129,7 @@ export function SeenLater({
         </label>
         {numbered && (
           <label className="text-[13.5px] text-ink-soft">
-            {kind === 'weep' ? 'How much, g' : 'Reads, °C'}
+            {kind === 'weep' ? `How much, ${shownUnit('g', unitsHere())}` : `Reads, ${unitsHere().temperature}`}
             <input
               value={value}
               maxLength={30}

@@ -6,7 +6,9 @@ import { entrySays, writtenBy, type Asked, type BookRow as Row } from '../../../
 import { ENDS, type Written } from '../../../core/book/entry';
 import type { RowState } from '../../../core/book/heat-rows';
 import { plainNumber, withUnit } from '../../../core/figure';
-import { readDegrees } from '../../../core/measures/read-degrees';
+import { degreesWanted, readDegrees } from '../../../core/measures/read-degrees';
+import { toC, toF } from '../../../core/measures/shown';
+import { unitsHere } from '../../../core/measures/shown-here';
 import { DayField } from '../../../ui/kit/day-field';
 
 type Say = (says: Written, corrects?: string | null) => void;
@@ -149,12 +151,18 @@ function Writes({ asked, disabled, onWrite }: WritesProps) {
 
 const PLACE_SPAN_C = { low: -60, high: 60 } as const;
 
-/** The usual reading and a degree to either side are one touch; any other is typed. */
+/** Whole degrees about what is usual, of the scale that the thermometer here has; °C. */
+const nearReadings = (usualC: number): readonly number[] => {
+  const f = unitsHere().temperature === '°F';
+  const usual = Math.round(f ? toF(usualC) : usualC);
+  return (f ? [usual - 2, usual, usual + 2] : [usual - 1, usual, usual + 1]).map((n) => (f ? Math.round(10 * toC(n)) / 10 : n));
+};
+
+/** The usual reading and a degree or two to either side are one touch; any other is typed. */
 function WritesDegrees({ usualC, disabled, onWrite }: { readonly usualC: number; readonly disabled: boolean; readonly onWrite: (c: number) => void }) {
   const [text, setText] = useState('');
-  const c = readDegrees(text);
+  const c = readDegrees(text, unitsHere());
   const good = c !== null && c >= PLACE_SPAN_C.low && c <= PLACE_SPAN_C.high;
-  const usual = Math.round(usualC);
   return (
     <form
       className="flex flex-wrap items-center gap-1.5"
@@ -163,13 +171,13 @@ function WritesDegrees({ usualC, disabled, onWrite }: { readonly usualC: number;
         if (good) onWrite(c);
       }}
     >
-      {[usual - 1, usual, usual + 1].map((near) => (
+      {nearReadings(usualC).map((near) => (
         <button key={near} type="button" className="btn fig" disabled={disabled} onClick={() => onWrite(near)}>
-          {withUnit(plainNumber(near, 0), '°C')}
+          {withUnit(plainNumber(near, Number.isInteger(near) ? 0 : 1), '°C')}
         </button>
       ))}
       <input
-        aria-label="Another reading, °C"
+        aria-label={`Another reading, ${unitsHere().temperature}`}
         placeholder="other"
         inputMode="decimal"
         autoComplete="off"
@@ -186,7 +194,7 @@ function WritesDegrees({ usualC, disabled, onWrite }: { readonly usualC: number;
         </button>
       )}
       <span role="alert" className="basis-full text-[13.5px] text-beet empty:hidden">
-        {text !== '' && !good ? `‘${text}’ is no reading of a fridge or freezer: write degrees Celsius, like 4 or −19.` : null}
+        {text !== '' && !good ? `‘${text}’ is no reading of a fridge or freezer: ${degreesWanted(unitsHere(), 4, -19)}.` : null}
       </span>
     </form>
   );

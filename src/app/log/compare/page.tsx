@@ -1,6 +1,6 @@
 import Link from 'next/link';
-import { showFactor, showGrams } from '../../../core/figure';
-import { compareOutcome } from '../../../core/batch/readings';
+import { plainNumber, showFactor, showGrams, withUnit } from '../../../core/figure';
+import { compareOutcome, readReading } from '../../../core/batch/readings';
 import { getBatch, listBatches, type StoredBatch } from '../../../data/batches';
 import { openedKitchen } from '../../../data/kitchen';
 import { listObservations } from '../../../data/observations';
@@ -49,6 +49,12 @@ export default async function ComparePage({ searchParams }: { readonly searchPar
   );
 }
 
+/** What the cream was at, as it was written down. */
+function creamOf({ progress }: StoredBatch): string {
+  const read = readReading('cream-temperature', progress.fields['cream-temperature'] ?? '');
+  return read.ok ? withUnit(plainNumber(read.value, Number.isInteger(read.value) ? 0 : 1), '°C') : '–';
+}
+
 interface Row {
   readonly name: string;
   readonly a: string;
@@ -90,8 +96,8 @@ function SideBySide({
     { name: 'mixer', a: a.plan.forecast.mixerName || '–', b: b.plan.forecast.mixerName || '–' },
     {
       name: 'cream at the start',
-      a: a.progress.fields['cream-temperature'] ? `${a.progress.fields['cream-temperature']}\u00a0°C` : '–',
-      b: b.progress.fields['cream-temperature'] ? `${b.progress.fields['cream-temperature']}\u00a0°C` : '–',
+      a: creamOf(a),
+      b: creamOf(b),
     },
   ];
   const words: Row[] = [

@@ -6,7 +6,8 @@ import { plainNumber, showHours, withUnit } from '../../../core/figure';
 import { coolingRulesOf, coolingVerdict, type CoolingRule } from '../../../core/heat/cooling';
 import { EGG_KIND_NAMES, eggVerdict, REFERENCE_MIN, type Reading } from '../../../core/heat/lethality';
 import { sugarPctAtBoil } from '../../../core/heat/syrup';
-import { readDegrees } from '../../../core/measures/read-degrees';
+import { degreesWanted, readDegrees } from '../../../core/measures/read-degrees';
+import { unitsHere } from '../../../core/measures/shown-here';
 import type { PlanStep } from '../../../core/batch/batch';
 import { useKept } from '../../../ui/use-kept';
 import { devicesOf, useInstruments } from '../../../ui/instruments/use-instruments';
@@ -28,7 +29,7 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
   const curve: Reading[] = series.map((s) => [(s.at - start) / 60_000, s.tC]);
   const [draft, setText] = useKept('local', `soft-peak:temperature:${batchId}`);
   const text = draft ?? '';
-  const typed = readDegrees(text);
+  const typed = readDegrees(text, unitsHere());
   const good = typed !== null;
   const add = () => {
     if (typed === null) return;
@@ -51,7 +52,7 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
               aria-invalid={(text !== '' && !good) || undefined}
               className="fig h-14 w-32 rounded-s border border-cocoa-line bg-transparent px-3 text-[26px] text-milk aria-invalid:border-yolk"
             />
-            °C
+            {unitsHere().temperature}
             <button type="button" disabled={!good} className="min-h-12 rounded-s bg-milk px-4 font-[650] text-ink disabled:opacity-50" onClick={add}>
               Write it down
             </button>
@@ -81,7 +82,7 @@ export function StepTemperatures({ step }: { readonly step: PlanStep }) {
       {probes.some((p) => p.twin) && <p className="mt-2 text-[16px] text-yolk">Two probes bear one name: the end of each one’s serial tells them apart.</p>}
       {text !== '' && !good && (
         <p role="alert" className="mt-2 text-[17px] text-yolk">
-          ‘{text}’ is no temperature: write degrees Celsius, like 71.
+          ‘{text}’ is no temperature: {degreesWanted(unitsHere(), 71)}.
         </p>
       )}
       <Verdict step={step} curve={curve} waterBoilsC={waterBoilsC} rule={coolingRulesOf(cooling)[0]!} />

@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo, useRef } from 'react';
 import { plainNumber } from '../../../../core/figure';
+import { axisIn } from '../../../../ui/units/axis';
 import { isotherm, roundValues, valueAt, type SectionField } from '../../../../core/heat/solver/isotherms';
 import type { ColdView } from '../../../../core/cold/view';
 
@@ -122,10 +123,12 @@ export function SectionFieldView({ view, frame, shown, says }: FieldProps) {
   }, [field, view, shown, wide, box.w, box.h, edge]);
   const lines = useMemo(() => {
     const all = Array.from(field.value);
-    return roundValues(Math.min(...all), Math.max(...all))
-      .map((v) => ({ v, stretches: isotherm(field, v) }))
+    // Round on the scale that is read.
+    const axis = shown === 'ice' ? axisIn('') : axisIn('°C');
+    return roundValues(axis.out(Math.min(...all)), axis.out(Math.max(...all)))
+      .map((round) => ({ v: round, stretches: isotherm(field, axis.in(round)) }))
       .filter((l) => l.stretches.length > 0);
-  }, [field]);
+  }, [field, shown]);
   const text = Math.max(box.w, box.h) / 34;
   return (
     <div className="relative h-full w-full">

@@ -4,6 +4,7 @@ import { Chart, LinearScale, LineController, LineElement, PointElement, type Plu
 import { useEffect, useRef } from 'react';
 import type { ColdCurves } from '../../../../core/cold/run';
 import { pageTokens } from '../../../../ui/page-tokens';
+import { axisIn } from '../../../../ui/units/axis';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale);
 
@@ -45,7 +46,7 @@ export function TimeChart({ curves, moments, nowH, says, onHour }: ChartProps) {
         maintainAspectRatio: false,
         responsive: true,
         events: [],
-        scales: { x: axis('hours since it went in'), y: axis('°C') },
+        scales: { x: axis('hours since it went in'), y: axis(axisIn('°C').name) },
         plugins: { legend: { display: false }, tooltip: { enabled: false } },
       },
       plugins: [momentsOf(marks, c.ink, c.yolk)],
@@ -57,7 +58,9 @@ export function TimeChart({ curves, moments, nowH, says, onHour }: ChartProps) {
     const made = chart.current;
     if (!made) return;
     const end = curves.h.at(-1) ?? 1;
-    [curves.core, curves.mean, curves.edge, curves.air].forEach((values, i) => (made.data.datasets[i]!.data = values.map((y, k) => ({ x: curves.h[k]!, y }))));
+    [curves.core, curves.mean, curves.edge, curves.air].forEach(
+      (values, i) => (made.data.datasets[i]!.data = values.map((y, k) => ({ x: curves.h[k]!, y: axisIn('°C').out(y) }))),
+    );
     const x = made.options.scales!.x as { min?: number; max?: number };
     [x.min, x.max] = [0, Math.max(end, ...moments.map((m) => m.h))];
     marks.current = { moments, nowH };
