@@ -1,64 +1,6 @@
 import { expect, settled, test } from './kitchen';
 import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-
-/** Every place, Pass and Log with a batch of their own. */
-async function places(page: Page): Promise<string[]> {
-  const { id } = (await (await page.request.post('/api/batches', { data: { sheetId: 'brown-butter-piping-cream' } })).json()) as { id: string };
-  return [
-    '/',
-    '/begin',
-    '/begin?step=cold',
-    '/begin?step=vessels',
-    '/begin?step=rules',
-    '/sheet/brown-butter-piping-cream/bench',
-    '/sheet/barley-tiramisu/bench',
-    '/sheet/pear-icebox/tin',
-    '/sheet/barley-tiramisu/tin/above',
-    '/sheet/honey-semifreddo/cold',
-    '/sheet/plum-cheesecake/cold/compare',
-    '/sheet/sesame-fig-pudding/cold/base',
-    '/sheet/plum-cheesecake/cold/probe',
-    '/sheet/barley-tiramisu/tin/soak',
-    '/sheet/plum-cheesecake/tin/yield',
-    '/sheet/hazelnut-nest/tin/yield',
-    '/sheet/brown-butter-piping-cream/whisk',
-    '/practise?run=7',
-    '/sheet/honey-semifreddo/whisk?part=yolks',
-    '/sheet/bay-leaf-chantilly/whisk/live',
-    '/sheet/prune-mousse/whisk/fold',
-    '/sheet/honey-semifreddo/figures',
-    '/sheet/elderflower-syllabub/solve',
-    '/sheet/prune-mousse/shopping',
-    '/sheet/prune-mousse/versions',
-    '/sheet/prune-mousse/files',
-    `/pass/${id}`,
-    '/log',
-    '/log/sample-4',
-    '/log/learnt',
-    '/log/compare',
-    '/log/book',
-    '/log/book/lots',
-    '/mend?sheet=prune-mousse',
-    '/mend?sheet=prune-mousse&sign=flat',
-    '/instruments',
-    '/new',
-    '/paste',
-    '/larder',
-    '/larder/cream-36',
-    '/larder/kitchen',
-    '/larder/stock',
-    '/clock',
-    '/clock/harbour-dinner',
-    '/clock/harbour-dinner/list',
-    '/clock/harbour-dinner/shopping',
-    '/clock/harbour-dinner/labels',
-    '/clock/harbour-dinner/capacity',
-    '/print/prune-mousse',
-    '/print/service/harbour-dinner',
-    '/print/book',
-  ];
-}
+import { places } from './places';
 
 for (const [width, height] of [
   [1280, 800],

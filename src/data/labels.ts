@@ -1,3 +1,4 @@
+import { inShownUnits } from '../core/measures/shown';
 import { declarations, storeAtSays, type TubLabel } from '../core/files/tub-label';
 import { fail, ok, type Result } from '../core/result';
 import { analyseSheet } from '../core/analysis/analyse';
@@ -34,7 +35,7 @@ function labelOf(
     made: fullMoment(times.made, zone, now),
     useBy: fullMoment(times.useBy, zone, now),
     declares: declarations(analysis),
-    storeAt: storeAtSays(analysis, rules.fridgeC, places.find(isFreezer)?.airC ?? -18),
+    storeAt: inShownUnits(storeAtSays(analysis, rules.fridgeC, places.find(isFreezer)?.airC ?? -18), rules.shown),
     portions: analysis.sheet.portions,
   };
 }

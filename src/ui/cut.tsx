@@ -3,6 +3,8 @@
 import { memo, useId } from 'react';
 import { plainNumber, showVolumeMl, withUnit } from '../core/figure';
 import type { CutLayer } from '../core/tin/cut-layers';
+import { INCH_MM } from '../core/measures/shown';
+import { unitsHere } from '../core/measures/shown-here';
 import { MOST_BUBBLES } from '../core/vessel/bubbles';
 import { cutWidthMm, halfWidthAt, wallOf, type WallPoint } from '../core/vessel/profile';
 import type { Vessel } from '../core/vessel/schema';
@@ -245,23 +247,32 @@ function Label({
   );
 }
 
+/** A rule's marks over a height: how far up, and what is written there. Millimetres by tens, inches by quarters. @param inInches as this kitchen reads lengths. */
+function ruleMarks(heightMm: number, inInches: boolean): readonly { readonly mm: number; readonly says: string | null }[] {
+  const step = inInches ? INCH_MM / 4 : 10;
+  const written = inInches ? (heightMm > 100 ? 8 : 4) : heightMm > 150 ? 5 : heightMm > 60 ? 2 : 1;
+  return Array.from({ length: Math.floor(heightMm / step + 1e-9) + 1 }, (_, i) => ({
+    mm: i * step,
+    says: i % written === 0 ? String(inInches ? i / 4 : 10 * i) : null,
+  }));
+}
+
 export function Rule({ x, heightMm, unit, text }: { readonly x: number; readonly heightMm: number; readonly unit: number; readonly text: number }) {
-  const step = heightMm > 150 ? 50 : heightMm > 60 ? 20 : 10;
-  const marks = Array.from({ length: Math.floor(heightMm / 10) + 1 }, (_, i) => i * 10);
+  const inInches = unitsHere().length === 'in';
   return (
     <g fill="var(--color-ink-soft)" fontSize={text}>
-      {marks.map((mm) => (
+      {ruleMarks(heightMm, inInches).map(({ mm, says }) => (
         <g key={mm}>
-          <line x1={x + (mm % step ? 11.5 : 9) * unit} x2={x + 13 * unit} y1={-mm} y2={-mm} stroke="var(--color-ink-soft)" strokeWidth={0.35 * unit} />
-          {mm % step === 0 && (
+          <line x1={x + (says === null ? 11.5 : 9) * unit} x2={x + 13 * unit} y1={-mm} y2={-mm} stroke="var(--color-ink-soft)" strokeWidth={0.35 * unit} />
+          {says !== null && (
             <text x={x + 7.6 * unit} y={-mm + text * 0.35} textAnchor="end" fontFamily="var(--font-figure)">
-              {mm}
+              {says}
             </text>
           )}
         </g>
       ))}
       <text x={x + 0.4 * unit} y={-heightMm - text * 0.5}>
-        mm
+        {inInches ? 'in' : 'mm'}
       </text>
     </g>
   );

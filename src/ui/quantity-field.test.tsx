@@ -1,7 +1,9 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { METRIC } from '../core/measures/shown';
+import { showHereIn } from '../core/measures/shown-here';
 import { QuantityField } from './quantity-field';
 
 afterEach(cleanup);
@@ -85,5 +87,45 @@ describe('a number with its unit', () => {
     expect(screen.getByRole('alert').textContent).toBe('Across is a whole number.');
     type('41');
     expect(told).toHaveBeenCalledExactlyOnceWith(41);
+  });
+});
+
+describe('a number in a kitchen that reads Fahrenheit and ounces', () => {
+  const US = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in', clock: '24' } as const;
+  beforeEach(() => showHereIn(US));
+  afterEach(() => showHereIn(METRIC));
+
+  it('stands in its units, and what is typed without a unit is in them', () => {
+    const told = vi.fn();
+    render(<Field first={100} told={told} unit="°C" />);
+    expect(field().value).toBe('212');
+    expect(screen.getByText('°F')).toBeTruthy();
+    type('350');
+    expect(told).toHaveBeenLastCalledWith(176.667);
+    fireEvent.blur(field());
+    expect(field().value).toBe('350');
+    // Said in Celsius it is taken so, and shown as what it is here.
+    type('180 C');
+    expect(told).toHaveBeenLastCalledWith(180);
+    fireEvent.blur(field());
+    expect(field().value).toBe('356');
+  });
+  it('says its bounds in them', () => {
+    render(<Field first={100} unit="°C" />);
+    type('40');
+    expect(screen.getByRole('alert').textContent).toBe('Across goes from 68 to 1832\u00a0°F; 40 is outside.');
+    type('');
+    expect(screen.getByRole('alert').textContent).toBe('Type a number: across goes from 68 to 1832\u00a0°F.');
+  });
+  it('of lengths and weights too', () => {
+    const told = vi.fn();
+    const { rerender } = render(<Field first={254} told={told} unit="mm" />);
+    expect(field().value).toBe('10');
+    type('9 1/2');
+    expect(told).toHaveBeenLastCalledWith(241.3);
+    rerender(<Field key="g" first={567} told={told} unit="g" />);
+    expect(field().value).toBe('20');
+    type('1 lb');
+    expect(told.mock.lastCall![0]).toBeCloseTo(453.6, 1);
   });
 });

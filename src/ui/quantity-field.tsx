@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { inSentence } from '../core/figure';
 import { readMeasured } from '../core/measures/measured';
 import { asDecimal } from '../core/measures/quantity';
 import { shownField, typedIn } from '../core/measures/shown';
@@ -40,7 +41,7 @@ export function QuantityField({ label, unit, value, min, max, whole = false, qui
     const own = shown ? typedIn(text, unit, unitsHere()) : text;
     const measured = readMeasured(own, unit);
     const range = `${label} goes from ${inShown(min)} to ${inShown(max)}${unitShown ? `\u00a0${unitShown}` : ''}`;
-    if (!measured.ok) return setFault(text.trim() === '' ? `Type a number: ${range.toLowerCase()}.` : measured.fault.says);
+    if (!measured.ok) return setFault(text.trim() === '' ? `Type a number: ${inSentence(range)}.` : measured.fault.says);
     const n = measured.value.converted ? kept(measured.value.value) : measured.value.value;
     if (n < min || n > max) return setFault(`${range}; ${inShown(n)} is outside.`);
     if (whole && !Number.isInteger(n)) return setFault(`${label} is a whole number.`);

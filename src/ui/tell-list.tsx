@@ -2,6 +2,7 @@
 
 import { useId, useState } from 'react';
 import type { Figure } from '../core/figure';
+import { unitsHere } from '../core/measures/shown-here';
 import { glanceOf, leadOf, tellName, type Glance } from '../core/tells/glance';
 import { tellText, type Tell, type TellEdit, type TellState } from '../core/tells/tell';
 import { FigureButton } from './figure-button';
@@ -89,7 +90,7 @@ export function TellRow({ tell, partNames, onEdit, said = false }: TellRowProps)
   const [touched, setTouched] = useState(false);
   const id = useId();
   const open = wrong || said || touched;
-  const glance = glanceOf(tell, partNames);
+  const glance = glanceOf(tell, partNames, unitsHere());
   const words = (
     <>
       <span className={glance.big === null ? 'font-[650]' : ''}>{glance.of}</span>

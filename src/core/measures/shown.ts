@@ -103,7 +103,8 @@ const EACH_NUMBER = new RegExp(NUMBER, 'gu');
 const DIFFERENCE_BEFORE = /(?:\b(?:by|by about|each|every|within|up to|than)|±)[ \u00a0]$/;
 const DIFFERENCE_AFTER = /^[ \u00a0](?:a minute|per minute|an hour|warmer|colder|cooler|hotter|higher|lower|off|apart|to go|past it|for a gram)\b/;
 /** 'per 100 g', '/100 g', 'in 100 g': what something is told of, and what is told of it. */
-const SHARE_BEFORE = /(?:\b(?:per|in|of every|for every)[ \u00a0]|\/[ \u00a0]?)$/;
+const SHARE_BEFORE = /(?:\b(?:per|of every|for every)[ \u00a0]|\/[ \u00a0]?)$/;
+const OF_100 = /\bin[ \u00a0]$/;
 const SHARE_AFTER = /^[ \u00a0]?(?:per\b|\/|(?:[\p{L}-]+[ \u00a0]){0,2}(?:per|in|to)[ \u00a0]100[ \u00a0](?:g|mL)\b)/u;
 
 const valueOf = (text: string): number => Number(text.replace(/\u202f/g, '').replace('−', '-'));
@@ -144,7 +145,7 @@ function inAmount(whole: string, numbers: string, gap: string, unit: string, uni
   const [kind, size] = METRIC_OF[unit]!;
   if ((kind === 'mass' && units.mass === 'g') || (kind === 'volume' && units.volume === 'mL')) return whole;
   const largest = most(numbers) * size;
-  if (largest < SMALL || SHARE_BEFORE.test(before) || SHARE_AFTER.test(after)) return whole;
+  if (largest < SMALL || SHARE_BEFORE.test(before) || (numbers === '100' && OF_100.test(before)) || SHARE_AFTER.test(after)) return whole;
   const one = (n: string): Said => (kind === 'mass' ? massIn(size * valueOf(n), largest) : volumeIn(size * valueOf(n), largest));
   return `${eachOf(numbers, (n) => one(n).number)}${gap}${one(numbers).unit}`;
 }

@@ -1,3 +1,4 @@
+import { inShownUnits, METRIC, type ShownUnits } from '../measures/shown';
 import { GLANCE_WORDS, type TellName } from './glance-words';
 import type { Stretch, Tell, TellKey } from './tell';
 
@@ -12,7 +13,7 @@ export interface Glance {
   readonly of: string;
 }
 
-const NUMBER = /^((?:≈\u00a0)?[−+-]?[\d\u202f.,:]+)(.*)$/su;
+const NUMBER = /^((?:≈\u00a0)?[−+-]?[\d\u202f.,:]+(?:\/\d+|\u00a0\d+\/\d+)?)(.*)$/su;
 
 /** A shown figure as its first number and what follows it. */
 export function splitFigure(shown: string): { readonly big: string; readonly small: string } {
@@ -27,11 +28,11 @@ export const leadOf = (tell: Tell): FigureStretch | null => tell.sentence.find((
 /** The kind of a tell: its key without the part that it is of. */
 export const tellName = (key: TellKey): TellName => key.split(':')[0] as TellName;
 
-/** @param partNames names of the sheet's parts: a sentence that begins with one speaks of that part. */
-export function glanceOf(tell: Tell, partNames: readonly string[]): Glance {
+/** @param partNames names of the sheet's parts: a sentence that begins with one speaks of that part. @param units in which its figure is shown. */
+export function glanceOf(tell: Tell, partNames: readonly string[], units: ShownUnits = METRIC): Glance {
   const lead = leadOf(tell);
   const first = tell.sentence[0];
   const part = typeof first === 'string' ? (partNames.find((n) => n !== '' && first.startsWith(`${n}: `)) ?? '') : '';
-  const { big, small } = lead ? splitFigure(lead.shown) : { big: null, small: '' };
+  const { big, small } = lead ? splitFigure(inShownUnits(lead.shown, units)) : { big: null, small: '' };
   return { big, small, part, of: GLANCE_WORDS[tellName(tell.key)] };
 }

@@ -11,6 +11,7 @@ import { aheadOf } from '../../../core/mend/ahead';
 import { NO_FACTS } from '../../../core/mend/case';
 import type { Step } from '../../../core/document/schema';
 import { tellsBefore } from '../../../core/tells/before-step';
+import { unitsHere } from '../../../core/measures/shown-here';
 import { glanceOf, leadOf } from '../../../core/tells/glance';
 import { sheetTells } from '../../../core/tells/sheet-tells';
 import { tellText } from '../../../core/tells/tell';
@@ -37,7 +38,7 @@ function mindedSteps(db: KitchenDb, batch: StoredBatch, facts: KitchenFacts): { 
       tellsBefore(c.s, tells, step)
         .filter((t) => leadOf(t) !== null || t.key.endsWith(step.id) || !ahead[step.id])
         .map((t) => {
-          const { big, small, of } = glanceOf(t, names);
+          const { big, small, of } = glanceOf(t, names, unitsHere());
           return { key: t.key, big, small, of, says: leadOf(t) ? '' : tellText(t), out: t.state === 'out' };
         }),
     ),

@@ -4,7 +4,9 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { Check } from 'lucide-react';
 import { showGrams } from '../../../core/figure';
 import { amountNow, rescaleTo } from '../../../core/batch/batch';
-import { readQuantity } from '../../../core/measures/quantity';
+import { readMeasured } from '../../../core/measures/measured';
+import { shownUnit, typedIn } from '../../../core/measures/shown';
+import { unitsHere } from '../../../core/measures/shown-here';
 import type { BatchPlan } from '../../../core/batch/batch';
 import { gramsOf } from '../../../instruments/wire';
 import { devicesOf, SILENT_MS, useInstruments } from '../../../ui/instruments/use-instruments';
@@ -106,8 +108,8 @@ export function AmountSwitches() {
 function OtherAmount({ line, tick, onDone }: { readonly line: Line; readonly tick: string; readonly onDone: () => void }) {
   const { state, client } = useOnPass();
   const [text, setText] = useState('');
-  const read = readQuantity(text.replace(/\s*g$/i, ''));
-  const grams = read.ok && read.value >= 0 && read.value <= 1_000_000 ? read.value : null;
+  const read = readMeasured(typedIn(text, 'g', unitsHere()), 'g');
+  const grams = read.ok && read.value.value >= 0 && read.value.value <= 1_000_000 ? read.value.value : null;
   const rescale = grams === null ? null : rescaleTo(state.progress, line, grams, 0);
   const put = (follow: boolean): void => {
     if (grams === null) return;
@@ -132,7 +134,7 @@ function OtherAmount({ line, tick, onDone }: { readonly line: Line; readonly tic
           onChange={(e) => setText(e.target.value)}
           className="fig h-12 w-28 rounded-s border border-cocoa-line bg-transparent px-3 text-[22px] text-milk"
         />
-        g
+        {shownUnit('g', unitsHere())}
       </label>
       <button
         type="button"

@@ -4,6 +4,8 @@ import { showSpan } from '../../../core/timetable/says';
 import type { PlannedTask, ServiceAnswer } from '../../../core/timetable/service-plan';
 import type { Service } from '../../../core/timetable/service-schema';
 import { minuteOf } from '../../../core/timetable/zone';
+import { inShownUnits } from '../../../core/measures/shown';
+import { unitsHere } from '../../../core/measures/shown-here';
 import type { Result } from '../../../core/result';
 import { escaped, markOf, ownPage } from '../../own-page';
 
@@ -54,7 +56,7 @@ export function seenPage(kitchenName: string, service: Service, answer: Result<S
     title,
     more: STYLE,
     refreshS: REFRESH_S,
-    body: `<main><p class="kitchen">${markOf(24)}${escaped([kitchenName, name].filter(Boolean).join(': '))}</p>${days}<footer>As planned at ${clockOf(now, zone)}; it comes anew each minute. To look at only.</footer></main>`,
+    body: `<main><p class="kitchen">${markOf(24)}${escaped([kitchenName, name].filter(Boolean).join(': '))}</p>${inShownUnits(days, unitsHere())}<footer>As planned at ${clockOf(now, zone)}; it comes anew each minute. To look at only.</footer></main>`,
   });
 }
 

@@ -1,5 +1,7 @@
 import { writeCalendar, writePlanCsv, writeService } from '../../../../../../core/files/service-files';
 import type { WrittenFile } from '../../../../../../core/files/written';
+import { inShownUnits } from '../../../../../../core/measures/shown';
+import { unitsHere } from '../../../../../../core/measures/shown-here';
 import { planOf } from '../../../../../../aside/plans';
 import { getService } from '../../../../../../data/services';
 import { refuse, withKitchen } from '../../../../answers';
@@ -25,6 +27,9 @@ export async function GET(_request: Request, { params }: Context) {
     const answer = await planOf(service.id, now);
     if (!answer.ok) return refuse(422, answer.fault.says);
     if (!answer.value.ok) return refuse(422, `There is no plan to write: ${answer.value.says}`);
-    return asFile(format === 'ics' ? writeCalendar(service.doc, answer.value.plan, service.id, now) : writePlanCsv(service.doc, answer.value.plan));
+    const { plan } = answer.value;
+    if (format === 'csv') return asFile(writePlanCsv(service.doc, plan));
+    const shown = { ...plan, tasks: plan.tasks.map((t) => ({ ...t, name: inShownUnits(t.name, unitsHere()) })) };
+    return asFile(writeCalendar(service.doc, shown, service.id, now));
   });
 }
