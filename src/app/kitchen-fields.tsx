@@ -47,7 +47,7 @@ export function ShownUnitsFields({ value, onChange }: RuleField<'shown'>) {
         value={value.volume}
         options={[
           ['mL', 'millilitres'],
-          ['fl oz', 'fluid ounces and quarts'],
+          ['fl oz', 'fl oz and quarts'],
         ]}
         onChange={(volume) => set({ volume })}
       />

@@ -85,7 +85,10 @@ export function MeasuresStep({ things: { rules }, change }: StepProps) {
           name: r.name,
           says: `cups of ${plainNumber(CUP_SYSTEMS[r.rules.cups].cup, 0)}\u00a0mL, ${eggs(r.rules)}, a drink of ${r.rules.standardDrinkG}\u00a0g`,
         }))}
-        onChange={(id) => set(REGIONS.find((r) => r.id === id)!.rules)}
+        onChange={(id) => {
+          const { rules: theirs, shown } = REGIONS.find((r) => r.id === id)!;
+          set({ ...theirs, shown });
+        }}
       />
       {regionOf(rules) === null && (
         <p className="mt-2 text-[14px] text-ink-soft">

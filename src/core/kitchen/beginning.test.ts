@@ -1,3 +1,4 @@
+import { isMetric } from '../measures/shown';
 import { describe, expect, it } from 'vitest';
 import { EGG_SIZES } from '../measures/units';
 import { capacityMl } from '../vessel/profile';
@@ -29,6 +30,10 @@ describe('where a kitchen measures', () => {
     }
     expect(new Set(REGIONS.map((r) => r.id)).size).toBe(REGIONS.length);
   });
+  it('only one reads degrees Fahrenheit and ounces at first', () =>
+    expect(REGIONS.filter((r) => !isMetric(r.shown)).map((r) => [r.id, r.shown])).toEqual([
+      ['us', { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in' }],
+    ]));
   it('a mixture is of no region', () => expect(regionOf({ ...RULES, cups: 'us', standardDrinkG: 8 })).toBeNull());
   it('a standard drink as the national guideline has it, g of ethanol', () =>
     expect(REGIONS.map((r) => [r.id, r.rules.standardDrinkG])).toEqual([

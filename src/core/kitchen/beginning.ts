@@ -1,3 +1,4 @@
+import { CUSTOMARY, METRIC } from '../measures/shown';
 import type { Vessel } from '../vessel/schema';
 import type { ColdPlace, KitchenRules, Mixer, ShelfVessel } from './schema';
 
@@ -10,6 +11,8 @@ export interface Region {
   readonly id: string;
   readonly name: string;
   readonly rules: Pick<KitchenRules, 'cups' | 'eggs' | 'standardDrinkG'>;
+  /** In which units its figures are shown at first. */
+  readonly shown: KitchenRules['shown'];
 }
 
 /**
@@ -17,11 +20,11 @@ export interface Region {
  * drinking guidelines (US 14 g, UK unit 8 g, Canada 13.45 g, Australia and Ireland 10 g).
  */
 export const REGIONS: readonly Region[] = [
-  { id: 'us', name: 'United States', rules: { cups: 'us', eggs: { system: 'us', size: 'large' }, standardDrinkG: 14 } },
-  { id: 'uk', name: 'United Kingdom', rules: { cups: 'imperial', eggs: { system: 'eu', size: 'large' }, standardDrinkG: 8 } },
-  { id: 'europe', name: 'Ireland, continental Europe', rules: { cups: 'metric', eggs: { system: 'eu', size: 'medium' }, standardDrinkG: 10 } },
-  { id: 'australia', name: 'Australia, New Zealand', rules: { cups: 'australian', eggs: { system: 'us', size: 'large' }, standardDrinkG: 10 } },
-  { id: 'canada', name: 'Canada', rules: { cups: 'metric', eggs: { system: 'us', size: 'large' }, standardDrinkG: 13.45 } },
+  { id: 'us', name: 'United States', rules: { cups: 'us', eggs: { system: 'us', size: 'large' }, standardDrinkG: 14 }, shown: CUSTOMARY },
+  { id: 'uk', name: 'United Kingdom', rules: { cups: 'imperial', eggs: { system: 'eu', size: 'large' }, standardDrinkG: 8 }, shown: METRIC },
+  { id: 'europe', name: 'Ireland, continental Europe', rules: { cups: 'metric', eggs: { system: 'eu', size: 'medium' }, standardDrinkG: 10 }, shown: METRIC },
+  { id: 'australia', name: 'Australia, New Zealand', rules: { cups: 'australian', eggs: { system: 'us', size: 'large' }, standardDrinkG: 10 }, shown: METRIC },
+  { id: 'canada', name: 'Canada', rules: { cups: 'metric', eggs: { system: 'us', size: 'large' }, standardDrinkG: 13.45 }, shown: METRIC },
 ];
 
 /** The region whose measures a kitchen has; null where they are a mixture of its own. */

@@ -4,7 +4,7 @@ import { readMeasured } from './measured';
 import { asTyped, inFahrenheit, inInches, inShownUnits, isMetric, METRIC, shownField, ShownUnitsSchema, shownUnit, toC, toF, typedIn, unitsKey } from './shown';
 import type { ShownUnits } from './shown';
 
-const US: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in', clock: '12' };
+const US: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in' };
 const us = (text: string): string => inShownUnits(text.replace(/~/g, '\u00a0'), US).replace(/\u00a0/g, '~');
 
 describe('degrees in Fahrenheit', () => {
@@ -89,6 +89,8 @@ describe('a text in the kitchen’s units', () => {
     ['6~kg', '13.2~lb'],
     ['800\u2060–\u20601000~g', '1.76\u2060–\u20602.2~lb'],
     ['5 to 30 g', '0.2 to 1.1 oz'],
+    ['A cup is 237, 250 or 284 mL', 'A cup is 8, 8.5 or 9.6 fl oz'],
+    ['at step 2, 250 g', 'at step 2, 8.8 oz'],
     ['240\u2060–\u2060290~mL', '8.1\u2060–\u20609.8~fl oz'],
     ['500~mL', '17~fl oz'],
     ['1.1\u2060–\u20601.3~L', '1.16\u2060–\u20601.37~qt'],
@@ -189,8 +191,11 @@ describe('fields', () => {
     expect(shownField('%', US)).toBeNull();
     expect(shownField('min', US)).toBeNull();
   });
-  it('that hold no more than 100 g stay in grams', () => {
+  it('that hold no more than 100 g or 20 mm stay so', () => {
     expect(shownField('g', US, 100)).toBeNull();
+    expect(shownField('mm', US, 20)).toBeNull();
+    expect(shownField('cm', US, 2)).toBeNull();
+    expect(shownField('mm', US, 21)).not.toBeNull();
     expect(shownField('g', US, 101)).not.toBeNull();
     expect([shownUnit('g', US), shownUnit('°C', US), shownUnit('%', US), shownUnit('g', METRIC)]).toEqual(['oz', '°F', '%', 'g']);
   });
@@ -224,6 +229,6 @@ describe('which units', () => {
   it('travel as plain letters, each choice another', () => {
     expect(unitsKey(US)).toMatch(/^[\w ]+$/);
     const keys = (Object.keys(US) as (keyof ShownUnits)[]).map((k) => unitsKey({ ...METRIC, [k]: US[k] }));
-    expect(new Set([...keys, unitsKey(METRIC)]).size).toBe(6);
+    expect(new Set([...keys, unitsKey(METRIC)]).size).toBe(5);
   });
 });

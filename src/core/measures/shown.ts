@@ -9,14 +9,16 @@ export const ShownUnitsSchema = z.object({
   mass: z.enum(['g', 'oz']).default('g'),
   volume: z.enum(['mL', 'fl oz']).default('mL'),
   length: z.enum(['mm', 'in']).default('mm'),
-  clock: z.enum(['24', '12']).default('24'),
 });
 export type ShownUnits = Readonly<z.infer<typeof ShownUnitsSchema>>;
 
-export const METRIC: ShownUnits = { temperature: '°C', mass: 'g', volume: 'mL', length: 'mm', clock: '24' };
+export const METRIC: ShownUnits = { temperature: '°C', mass: 'g', volume: 'mL', length: 'mm' };
+
+/** As kitchens of the United States mostly read. */
+export const CUSTOMARY: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in' };
 
 /** The units as one word of plain letters, for where they travel; two that are the same have the same. */
-export const unitsKey = (u: ShownUnits): string => [u.temperature.slice(1), u.mass, u.volume, u.length, u.clock].join(' ');
+export const unitsKey = (u: ShownUnits): string => [u.temperature.slice(1), u.mass, u.volume, u.length].join(' ');
 
 /** Whether everything is shown as the core says it. */
 export const isMetric = (u: ShownUnits): boolean => u.temperature === '°C' && u.mass === 'g' && u.volume === 'mL' && u.length === 'mm';
@@ -96,7 +98,10 @@ const START = String.raw`(?<![\p{L}\p{N}.,/^])`;
 /** No unit of something by something: 'g/L', 'W/m²K', 'kg/m³'. */
 const END = String.raw`(?![\p{L}\p{N}/·²³⁻])`;
 const DEGREES = new RegExp(`${START}(${NUMBER}(?:(?:${BETWEEN})${NUMBER})*)([ \\u00a0\\u202f]?)°C(/min)?(?![\\p{L}\\p{N}·²³⁻])`, 'gu');
-const AMOUNT = new RegExp(`${START}(${NUMBER}(?:(?:\\u2060?–\\u2060?|[ \\u00a0]to[ \\u00a0])${NUMBER})?)([ \\u00a0\\u202f]?)(kg|g|mL|ml|L)${END}`, 'gu');
+const AMOUNT = new RegExp(
+  `${START}(${NUMBER}(?:(?:\\u2060?–\\u2060?|[ \\u00a0]to[ \\u00a0])${NUMBER})?|${NUMBER}(?:, ${NUMBER})* or ${NUMBER})([ \\u00a0\\u202f]?)(kg|g|mL|ml|L)${END}`,
+  'gu',
+);
 const LENGTH = new RegExp(`${START}(${NUMBER}(?:(?:${BETWEEN}|[ \\u00a0]?×[ \\u00a0]?)${NUMBER})*)([ \\u00a0\\u202f]?)(mm|cm)${END}`, 'gu');
 const EACH_NUMBER = new RegExp(NUMBER, 'gu');
 /** A difference of temperatures, not a temperature: by the words before or behind it. */
@@ -168,14 +173,16 @@ export interface ShownField {
 const scaled = (unit: string, size: number): ShownField => ({ unit, out: (v) => v / size, in: (t) => t * size });
 const DEGREES_FIELD: ShownField = { unit: '°F', out: toF, in: toC };
 
-/** A field that never holds more than so many g or mL keeps them: what is weighed there is weighed on a fine scale. */
+/** A field that never holds more than so many g or mL, or mm, keeps them: what is measured there is measured finely. */
 const FINE_FIELD = 100;
+const THIN_FIELD_MM = 20;
 
 /** How a field is shown in a kitchen's units. @param most the largest value it takes, in its own unit. @returns null where it stays as it is. */
 export function shownField(unit: string, units: ShownUnits, most = Infinity): ShownField | null {
   if (unit === '°C') return units.temperature === '°F' ? DEGREES_FIELD : null;
   if (unit === '°C/min') return units.temperature === '°F' ? scaled('°F/min', 5 / 9) : null;
-  if (unit === 'mm' || unit === 'cm') return units.length === 'in' ? scaled('in', INCH_MM / METRIC_OF[unit]![1]) : null;
+  if (unit === 'mm' || unit === 'cm')
+    return units.length === 'in' && most * METRIC_OF[unit]![1] > THIN_FIELD_MM ? scaled('in', INCH_MM / METRIC_OF[unit]![1]) : null;
   if (unit === 'g') return units.mass === 'oz' && most > FINE_FIELD ? scaled('oz', OZ_G) : null;
   if (unit === 'mL') return units.volume === 'fl oz' && most > FINE_FIELD ? scaled('fl oz', FL_OZ_ML) : null;
   if (unit === 'L') return units.volume === 'fl oz' ? scaled('qt', QT_ML / 1000) : null;

@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Pause, Play } from 'lucide-react';
 import { plainNumber, showHours, withUnit } from '../../../../core/figure';
+import { unitsHere } from '../../../../core/measures/shown-here';
 import type { ColdSetup } from '../../../../core/document/cold-plan-schema';
 import type { ColdView } from '../../../../core/cold/view';
 import { valueAt } from '../../../../core/cold/run';
@@ -178,7 +179,7 @@ function Run({ view }: { readonly view: ColdView }) {
               label=""
               value={shown}
               options={[
-                ['temperature', '°C'],
+                ['temperature', unitsHere().temperature],
                 ['ice', 'ice, %'],
               ]}
               onChange={setShown}
