@@ -58,11 +58,24 @@ function openBracket(text: string, from: number, to: number): boolean {
   return depth > 0 && text.indexOf(')', to) > 0 && text.indexOf(')', to) - to < 120;
 }
 
-/** How many words say no more than 'just before serving' or 'off the heat'. */
-function servingWords(words: readonly Word[], from: number): number {
-  const m = /^(?:(?:just|right|shortly|immediately) )?before (?:you )?serv(?:e|ing)\b(?: ,)? ?|^(?:off|away from|from) the (?:heat|hob|stove)\b(?: ,)? ?/.exec(
+/** What stands before an action and is none: when, away from what, how fast, over what heat. */
+const BEFORE_ACTION = new RegExp(
+  `^(?:${[
+    String.raw`(?:(?:just|right|shortly|immediately) )?before (?:you )?serv(?:e|ing)`,
+    String.raw`(?:off|away from|from) the (?:heat|hob|stove)`,
+    String.raw`(?:on|at) (?:an? )?(?:(?:very )?(?:low|medium|high|slow|fast|full|moderate|top)(?: ?- ?| to | )?){1,2} ?(?:speed|setting)`,
+    String.raw`over (?:an? )?(?:(?:very )?(?:low|medium|high|gentle|moderate)(?: ?- ?| to | )?){1,2} ?(?:heat|flame)`,
+    String.raw`with the (?:mixer|machine|motor|beaters?|paddle|whisk|processor|blender)(?: still)? (?:running|going|on)`,
+    String.raw`by hand`,
+  ].join('|')})(?![\p{L}])(?: ,)? ?`,
+  'u',
+);
+
+/** How many words say no more than that. */
+function wordsBefore(words: readonly Word[], from: number): number {
+  const m = BEFORE_ACTION.exec(
     words
-      .slice(from, from + 6)
+      .slice(from, from + 8)
       .map((w) => w.said)
       .join(' '),
   );
@@ -71,7 +84,7 @@ function servingWords(words: readonly Word[], from: number): number {
 
 /** Where in these words an action begins with its verb; −1 where it does not begin at once. */
 function verbAt(words: readonly Word[], first: number, strict: boolean): number {
-  const from = first + servingWords(words, first);
+  const from = first + wordsBefore(words, first);
   for (let i = from; i < words.length && i < from + 7; i++) {
     const { said } = words[i]!;
     const verb = verbNamed(said);

@@ -7,5 +7,4 @@ import { withKitchen } from '../answers';
 
 export const dynamic = 'force-dynamic';
 
-export const GET = () =>
-  withKitchen(async (db) => NextResponse.json(await dueNow(db, Date.now()), { headers: { [UNITS_HEADER]: unitsKey(unitsHere()) } }));
+export const GET = () => withKitchen(async (db) => NextResponse.json(await dueNow(db, Date.now()), { headers: { [UNITS_HEADER]: unitsKey(unitsHere()) } }));
