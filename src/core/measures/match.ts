@@ -240,11 +240,13 @@ function madeMatcher(larder: readonly Ingredient[]): Matcher {
 function coverage(match: Record<string, string[]>, words: readonly string[]): number {
   const terms = Object.keys(match);
   const near = (w: string, t: string): boolean =>
-    (w.length > 2 && t.startsWith(w)) || (t.length > 3 && w.length > 3 && apart(t, w) <= Math.min(2, Math.ceil(w.length / 4)));
+    (w.length > 2 && t.startsWith(w)) || (t.length > 3 && w.length > 3 && apart(t, w) <= (w.length < SHORT_WORD ? 1 : 2));
   const found = words.reduce((sum, w) => sum + (terms.includes(w) ? 1 : terms.some((t) => near(w, t)) ? NEARLY : 0), 0);
   return found / words.length;
 }
 
+/** A word of fewer letters is another one with two slips of the pen: 'pastry' is no 'paste'. */
+const SHORT_WORD = 7;
 /** What a word counts that is only nearly the one that is meant: a slip of the pen is taken, but shown. */
 const NEARLY = 0.9;
 

@@ -377,6 +377,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
         !WHIPPED.test(sentence.slice(0, words[i]!.start)) &&
         verbAt(words, 0, false) < 0 &&
         !hasAction(words.slice(0, i)) &&
+        !coldAlone(words, 0) &&
         timesIn(sentence.slice(0, words[i]!.start)).length === 0 &&
         temperaturesIn(sentence.slice(0, words[i]!.start), false).length === 0
       )
@@ -533,7 +534,7 @@ export const ASSEMBLED = /^(?:assembly|assemble|montage|building|to build|layeri
 const SYRUP_C = 105;
 export const toSyrup = (text: string): boolean => /\bsugar\b/i.test(text) && temperaturesIn(text, false).some((t) => t.of === 'mix' && t.c >= SYRUP_C);
 /** What is put on last, without a verb. */
-const LATE_ALONE = /^(?!just\b|right\b)(?:\p{L}+ ){1,4}?(?:just |right )before (?:serving|it|they|you)\b/u;
+const LATE_ALONE = /^(?!just\b|right\b)(?:\p{L}+ ){1,4}?(?:(?:just |right )before (?:it|they|you|we)|(?:just |right )?before (?:serving|eating|dishing))\b/u;
 /** How many words only say that it is done at once: 'and straight away you drop it'. */
 const atOnce = (words: readonly Word[], from: number): number =>
   /^(?:straight|right) away$/.test(`${words[from]?.said} ${words[from + 1]?.said}`)

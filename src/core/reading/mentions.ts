@@ -75,6 +75,11 @@ const ALSO: readonly (readonly [RegExp, string])[] = [
   [/^(?:salt)/, 'salt'],
 ];
 
+/** How a thing is that may be called by its kind alone: 'the chopped nuts'. */
+const STATES = 'chopped|toasted|roasted|crushed|ground|grated|flaked|sliced|diced|mixed|fresh|ripe';
+const AS_IT_IS = new RegExp(`^(?:${STATES}) `);
+const HOW_IT_IS = new RegExp(`\\b(?:${STATES})\\b`);
+
 /** What is made on the way, by the names that it gets. */
 export const PRODUCTS =
   'custard|meringue|pavlova|pav|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|pulp|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|bombe|pate a bombe|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|nougatine|streusel|sponge|plain';
@@ -162,6 +167,9 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   }
   // Of what the larder lacks, by its noun: 'the nuts' are the candied walnuts.
   else if (l.role) for (const word of (CALLED[l.role] ?? '').split('|')) claim(keyOf(word), 1);
+  // 'The chopped nuts' are those that the list has chopped, and no paste of them.
+  const how = HOW_IT_IS.exec(l.text.toLowerCase())?.[0];
+  if (how && l.role) for (const word of (CALLED[l.role] ?? '').split('|')) claim(`${how} ${keyOf(word)}`, 2.6);
   // The noun of a name stands last; of an ingredient with a role of its own only that role's nouns do.
   for (const w of new Set(bare)) {
     const head = w === bare.at(-1);
@@ -252,6 +260,16 @@ const byFeel = (words: readonly Word[], at: number): boolean =>
   BY_FEEL.has(words[at - 1]?.said ?? '') || (words[at - 1]?.said === 'of' && A_BIT_OF.has(words[at - 2]?.said ?? ''));
 
 /**
+ * Whether a name of the larder's says here what the recipe has lines for: 'lemon juice and zest' is a whole lemon, but not where there is a
+ * line for either; 'chopped nuts' are the recipe's pistachios.
+ */
+const isOwn = (phrase: string, lexicon: Lexicon): boolean => {
+  const isLine = (one: string): boolean => lexicon.senses.get(one)?.kind === 'line';
+  const two = phrase.split(' and ');
+  return (two.length === 2 && two.every(isLine)) || (AS_IT_IS.test(phrase) && isLine(phrase.replace(AS_IT_IS, '')));
+};
+
+/**
  * Everything that a clause names, in its order; the longest phrase counts.
  * @param verb which of the words is the verb: that is no thing, though 'mix', 'dip' and 'cream' may be. −1 for none.
  */
@@ -267,7 +285,7 @@ export function mentionsIn(words: readonly Word[], lexicon: Lexicon, verb = -1):
     const longest = i > verb ? begun : Math.min(begun, verb - i);
     for (let n = Math.min(longest, words.length - i); n >= 1 && !found; n--) {
       const phrase = keys.slice(i, i + n).join(' ');
-      const sense = lexicon.senses.get(phrase) ?? lexicon.larder.get(phrase);
+      const sense = lexicon.senses.get(phrase) ?? (isOwn(phrase, lexicon) ? undefined : lexicon.larder.get(phrase));
       if (sense && !(n === 1 && sense.kind === 'larder' && sense.ingredient.category === 'flavour' && !byFeel(words, i)))
         found = { sense, from: i, to: i + n, phrase };
     }

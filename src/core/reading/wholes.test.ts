@@ -325,3 +325,65 @@ describe('work as it is said', () => {
     expect(freezes('for 6 hours')).toBe(true);
   });
 });
+
+describe('told beside the work', () => {
+  const made = (sentence: string): Reading =>
+    read(`Tiramisu\n\nBeat 4 egg yolks with 100g sugar till pale. Mix in 500g of mascarpone. ${sentence} Lay them in a dish, the cream over.`);
+  const fingers = (r: Reading): number | null => r.lines.find((l) => l.draft.ingredient?.id === 'ladyfinger')?.draft.grams ?? null;
+  it.each([
+    'Dip savoiardi (about 24) quickly in 300 ml coffee.',
+    'Dip savoiardi (you need about 24) in 300 ml coffee.',
+    'Dip savoiardi, you’ll need about 24, in 300 ml coffee.',
+    'Dip savoiardi (two dozen or so) in 300 ml coffee.',
+    'Dip the sponge fingers (24 of them) in 300 ml coffee.',
+  ])('so many: %s', (sentence) => expect(fingers(made(sentence))).toBe(192));
+  it.each(['Dip savoiardi (they break after 24 seconds) in 300 ml coffee.', 'Dip savoiardi, 24 hours old, in 300 ml coffee.'])(
+    'no number of them: %s',
+    (sentence) => expect(fingers(made(sentence))).toBeNull(),
+  );
+
+  it.each([
+    'On medium speed add the butter a cube at a time.',
+    'On medium-high speed beat in the butter.',
+    'At low speed beat in the butter.',
+    'With the mixer running add the butter.',
+    'By hand stir in the butter.',
+  ])('how it is done may stand first: %s', (sentence) => {
+    const r = read(
+      `Buttercream\n\n5 egg whites\n250 g caster sugar\n340 g soft butter\n\nWhisk the whites and sugar over simmering water to 71C.\nWhisk until stiff and cool.\n${sentence}`,
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['buttercream']);
+    expect(r.doubts.filter((d) => d.says === 'no step names it')).toEqual([]);
+  });
+  it('over what heat, too', () => {
+    const r = read('Cake\n\n100 g butter\n200 ml cream\n\nOver a low heat melt the butter. Whip the cream to soft peaks.');
+    expect(r.steps[0]).toMatchObject({ work: 'heat', lines: [0] });
+  });
+
+  const mousse = (sentence: string): Reading =>
+    read(
+      `Mousse\n\n150 g pistachio paste\n60 g chopped pistachios\n600 ml whipping cream\n1 tin condensed milk (397 g)\n\nWhisk the condensed milk and pistachio paste until smooth. Whip the cream and fold through. ${sentence}`,
+    );
+  it('of paste and kernels the chopped nuts are the kernels, and most of them leave a rest', () => {
+    const r = mousse('Fold in most of the chopped nuts. Pour into the tin, sprinkle the rest on top and freeze for 8 hours.');
+    const grams = r.lines.filter((l) => l.draft.ingredient?.id === 'pistachio').map((l) => Math.round(l.draft.grams ?? 0));
+    expect(grams).toEqual([45, 15]);
+  });
+
+  it('juice and zest of one fruit are the recipe’s two lines where it has them, and a whole fruit where not', () => {
+    const list = 'Lemon pie\n\n225 g cream cheese\n120 ml lemon juice\n1 tbsp lemon zest\n';
+    for (const said of ['lemon juice and zest', 'lemon zest and juice']) {
+      const r = read(`${list}\nBeat the cream cheese until smooth. Add the ${said} and beat until combined.`);
+      expect(r.steps[1]!.lines, said).toEqual([1, 2]);
+    }
+  });
+
+  it.each(['before serving', 'just before you eat it', 'right before we eat', 'before dishing up'])('cocoa on top %s is the last that is done', (when) => {
+    const r = read(
+      `Tiramisu\n\nBeat 4 egg yolks with 100g sugar till pale. Mix in 500g of mascarpone. Dip 24 savoiardi in 200 ml coffee, lay them in a dish, cream over. In the fridge overnight, and cocoa on top ${when}.`,
+    );
+    expect(r.steps.at(-1)).toMatchObject({ work: 'finish' });
+    expect(r.steps.at(-2)).toMatchObject({ work: 'chill' });
+    expect(r.parts.at(-1)!.kind).toBe('topping');
+  });
+});

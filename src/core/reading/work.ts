@@ -48,7 +48,7 @@ export const FOAM_NAMED =
 export const LAYING =
   /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?(?!an?\b)\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
 export const BEFORE_SERVING =
-  /\b(?:as|when) (?:you (?:send|serve|bring|take)|(?:it|they) goe?s?) (?:(?:it|them) )?(?:up|out|in|to (?:the )?table)\b|\bbefore (?:you )?serv(?:e|ing)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
+  /\b(?:as|when) (?:you (?:send|serve|bring|take)|(?:it|they) goe?s?) (?:(?:it|them) )?(?:up|out|in|to (?:the )?table)\b|\bbefore (?:you |we )?(?:serv(?:e|ing)|eat(?:ing)?|dish(?:ing)? up|cut(?:ting)? it)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
 /** Said of a machine that runs while something is added. */
 export const WHILE_RUNNING =
   /\bon med\b|\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
