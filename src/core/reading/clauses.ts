@@ -253,7 +253,8 @@ export function clausesOf(sentence: string): readonly Clause[] {
   // 'Before serving whip the cream and pipe it on': the condition has no comma behind it.
   const bare = leading && !words.slice(0, 9).some((w) => w.said === ',' || w.said === ':') && laterVerb(words, 1) > 0;
   let started = bare || NEEDED.test(sentence) || (verbAt(words, 0, false) >= 0 && !leading && !lead);
-  for (let i = 0; i < words.length; i++) {
+  // 'Off the heat, stir …': no clause of its own.
+  for (let i = wordsBefore(words, 0); i < words.length; i++) {
     const { said, word } = words[i]!;
     if (said === '(' || said === '[') depth++;
     else if (said === ')' || said === ']') depth = Math.max(0, depth - 1);

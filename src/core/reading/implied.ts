@@ -61,6 +61,7 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   // 'Crush the last 4': of what was divided last.
   const last = items.length === 0 && LAST_FEW.test(h.after) ? [...w.restOf.values()].findLast((r) => w.fresh(r)) : undefined;
   if (last !== undefined) meant.line(last, c.at);
+  else if (items.length === 0) moreOfIt(w, h, meant);
   // 'Fold the crushed berries through, and then the whole ones': what was left of what was divided.
   const whole = /\bthe whole ones\b/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
   if (whole) meant.line(whole[1], c.words.length);
@@ -99,7 +100,8 @@ function anglaise(w: Worktop, { c, fc }: Heard, meant: Meant): void {
 }
 
 /** 'The last four', 'the other 6'. */
-const LAST_FEW = /^\w+ (?:the )?(?:last|other|remaining|final) (?:\d{1,3}|one|two|three|four|five|six|eight|ten|few)\b(?=\s*(?:[.,;]|and\b|$))/i;
+const LAST_FEW =
+  /^\w+ (?:the )?(?:last|other|remaining|final) (?:\d{1,3}|one|two|three|four|five|six|eight|ten|few)\b(?=\s*(?:[.,;]|and\b|on (?:top|the)\b|over\b|$))/i;
 
 /** 'Hull the strawberries. Blitz 600 g with the sugar': so much of the one thing that was made ready. */
 function someOfIt(w: Worktop, { c, after }: Heard, meant: Meant): void {
@@ -110,6 +112,19 @@ function someOfIt(w: Worktop, { c, after }: Heard, meant: Meant): void {
   const of = w.lines[line]!;
   const grams = of.ingredient ? draftLine(`${said} ${of.ingredient.aliases[0] ?? of.ingredient.name}`, of, w.context).grams : null;
   if (grams !== null && of.grams !== null && grams < of.grams) meant.some(line, c.at, { kind: 'part', share: grams / of.grams, said });
+}
+
+/** 'Chop 10 more', 'crush another six': so many of what is left of what was divided last. */
+const SO_MANY_MORE =
+  /^\w+ (?:another (\d{1,3}|two|three|four|five|six|eight|ten|twelve|dozen)|(\d{1,3}|two|three|four|five|six|eight|ten|twelve) more)\b(?=\s*(?:[.,;]|and\b|on\b|over\b|to\b|into\b|$))/i;
+function moreOfIt(w: Worktop, { c, after }: Heard, meant: Meant): void {
+  const m = SO_MANY_MORE.exec(after);
+  const said = m?.[1] ?? m?.[2];
+  const rest = said === undefined ? undefined : [...w.restOf.values()].findLast((r) => w.fresh(r));
+  const of = rest === undefined ? undefined : w.lines[rest]!;
+  if (said === undefined || rest === undefined || of?.ingredient?.piece == null || of.grams === null) return;
+  const { grams } = draftLine(`${said} ${of.ingredient.aliases[0] ?? of.ingredient.name}`, of, w.context);
+  if (grams !== null) meant.some(rest, c.at, grams < of.grams ? { kind: 'part', share: grams / of.grams, said } : ALL);
 }
 
 /** 'A: whip soft', 'B: fold into A': of what the list has under that letter. */

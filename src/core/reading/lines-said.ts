@@ -45,7 +45,8 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
       const same = w.lines[line]!.ingredient?.id === ingredientOf(said.text, w.context).ingredient?.id;
       if (!w.fresh(line) || said.definite || w.hasList) {
         if (!w.fresh(line) && !said.definite && !same && w.hasList) continue;
-        const laid = w.lines[line]!.role === 'biscuit' && said.amount.unit === null && !w.lines[line]!.divided;
+        // So many as a layer takes are laid at a time; so many are crushed once.
+        const laid = w.lines[line]!.role === 'biscuit' && said.amount.unit === null && !w.lines[line]!.divided && !BREAKS.has(c.verb?.base ?? '');
         // 'All but a spoonful of the oats'.
         const but = grams < has && /\ball but (?:about |the last )?$/i.test(c.text.slice(0, said.start));
         forced.set(named.from, {
@@ -76,6 +77,9 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   }
   return { at: forced, beside, spans };
 }
+
+/** What is done to some of the biscuits and not to all. */
+const BREAKS = new Set(['crush', 'chop', 'blitz', 'crumble', 'process', 'grind', 'pulse', 'blend', 'reserve', 'save', 'keep']);
 
 /** A line that stands in a sentence. */
 export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: number, of: number | null): number | null => {

@@ -387,3 +387,38 @@ describe('told beside the work', () => {
     expect(r.parts.at(-1)!.kind).toBe('topping');
   });
 });
+
+describe('some of what is counted', () => {
+  const pie = (work: string): readonly string[] => {
+    const r = read(
+      `Cookies and cream pie\n\n36 chocolate sandwich cookies\n5 tbsp butter, melted\n8 oz cream cheese\n1/3 cup sugar\n1 1/2 cups whipping cream\n\nCrush 24 cookies fine. Mix with the butter. Press in a 9 inch pie pan. Beat cream cheese and sugar till fluffy. Whip cream stiff, fold in. ${work}`,
+    );
+    return r.lines.flatMap((l) => {
+      const part = r.parts.find((p) => p.id === l.part);
+      return l.draft.ingredient?.id === 'chocolate-sandwich' ? [`${part?.kind} ${Math.round(l.draft.grams ?? 0)}`] : [];
+    });
+  };
+  // 11 g a cookie: 24, 10 and 2 of 36.
+  it.each([
+    'Chop 10 cookies, fold in. Pour into the crust. Crumble the last 2 on top.',
+    'Chop 10 more, fold in. Pour into the crust. Crumble the last 2 on top.',
+    'Crush another 10 and fold them in. Pour into the crust. Crumble the rest on top.',
+  ])('are a base, a filling and a topping: %s', (work) => expect(pie(work)).toEqual(['pressed-base 264', 'set-filling 110', 'topping 22']));
+  it('of biscuits that are laid a number is of one layer', () => {
+    const r = read(
+      'Icebox cake\n\n24 graham crackers\n500 ml double cream\n\nWhip the cream. Lay 8 crackers in a tin, spread with cream, and repeat the layers twice more. Chill overnight.',
+    );
+    expect(r.lines.filter((l) => l.draft.ingredient?.category === 'biscuit')).toHaveLength(1);
+  });
+});
+
+it('what only says where, stays with what is done there', () => {
+  const r = read(
+    'Panna cotta\n\n2 gelatine leaves\n500 ml cream\n60 g sugar\n\nHeat the cream and sugar to a simmer. Off the heat, stir in the gelatine. With the whisk running, cool it over ice.',
+  );
+  expect(r.steps.map((s) => s.text)).toEqual([
+    'Heat the cream and sugar to a simmer.',
+    'Off the heat, stir in the gelatine.',
+    'With the whisk running, cool it over ice.',
+  ]);
+});
