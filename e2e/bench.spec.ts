@@ -201,6 +201,25 @@ test('keys, finder and key list', async ({ page }) => {
   await page.waitForURL(/pass/);
 });
 
+test('what is typed and taken at once is looked for in the whole list, not in the half that is here', async ({ page }) => {
+  let come = (): void => undefined;
+  const coming = new Promise<void>((done) => (come = done));
+  await page.route('**/api/sheets', async (route) => {
+    await coming;
+    await route.continue();
+  });
+  await page.goto('/');
+  await page.keyboard.press('Control+k');
+  const asks = page.getByPlaceholder('A sheet, an ingredient');
+  await asks.fill('malted');
+  await asks.press('Enter');
+  // Until then it stays open: 'measures, cold, mixers' has those letters too.
+  await expect(asks).toBeVisible();
+  await expect(page).toHaveURL(/\/$/);
+  come();
+  await page.waitForURL(/malted-cheese-frosting\/bench/);
+});
+
 test('the finder adds an ingredient to the sheet in hand', async ({ page }) => {
   await newSheet(page, 'Found');
   await page.keyboard.press('Control+k');

@@ -3,7 +3,7 @@
 import { Command as Cmdk } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { SIGN_IDS, SIGN_WORDS } from '../core/mend/words';
 import { STATIONS, stationHref } from './stations';
 
@@ -40,24 +40,30 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
   const [sheets, setSheets] = useState<readonly { id: string; name: string }[]>([]);
   const [services, setServices] = useState<readonly { id: string; name: string }[]>([]);
   const [ingredients, setIngredients] = useState<readonly { id: string; name: string }[]>([]);
+  /** All that can be found is here; until then Enter waits, or it would take what is only nearest of half a list. */
+  const [isWhole, setWhole] = useState(false);
+  const [waits, setWaits] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
     let wanted = true;
-    fetch('/api/larder')
-      .then((r) => r.json())
-      .then((found) => wanted && setIngredients(found as { id: string; name: string }[]))
-      .catch(() => undefined);
-    fetch('/api/services')
-      .then((r) => r.json())
-      .then((found) => wanted && setServices(found as { id: string; name: string }[]))
-      .catch(() => undefined);
-    fetch('/api/sheets')
-      .then((r) => r.json())
-      .then((found) => wanted && setSheets(found as { id: string; name: string }[]))
-      .catch(() => undefined);
+    const listed = (path: string, set: (found: readonly { id: string; name: string }[]) => void): Promise<void> =>
+      fetch(path)
+        .then((r) => r.json())
+        .then((found) => (wanted ? set(found as { id: string; name: string }[]) : undefined))
+        .catch(() => undefined);
+    void Promise.all([listed('/api/larder', setIngredients), listed('/api/services', setServices), listed('/api/sheets', setSheets)]).then(
+      () => wanted && setWhole(true),
+    );
     return () => {
       wanted = false;
     };
   }, []);
+  useEffect(() => {
+    if (!isWhole || !waits) return;
+    // When the list has been ordered anew by what is typed.
+    const frame = requestAnimationFrame(() => input.current?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true })));
+    return () => cancelAnimationFrame(frame);
+  }, [isWhole, waits]);
   const go = (href: string) => () => router.push(href);
   const all: readonly Command[] = [
     ...sheets.map((s) => ({ name: s.name, group: 'Sheets', run: go(`/sheet/${s.id}/bench`) })),
@@ -92,7 +98,13 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
           <Dialog.Title className="sr-only">Find</Dialog.Title>
           <Cmdk label="Find">
             <Cmdk.Input
+              ref={input}
               autoFocus
+              onKeyDown={(e) => {
+                if (e.key !== 'Enter' || isWhole) return;
+                e.preventDefault();
+                setWaits(true);
+              }}
               placeholder="A sheet, an ingredient, a station or a command"
               className="w-full border-b border-steel px-4 py-3.5 text-[17px] outline-none"
             />
