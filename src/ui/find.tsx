@@ -59,9 +59,13 @@ export function Find({ onClose, sheetId, commands, showKeys }: FindProps) {
     };
   }, []);
   useEffect(() => {
-    if (!isWhole || !waits) return;
-    // When the list has been ordered anew by what is typed.
-    const frame = requestAnimationFrame(() => input.current?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true })));
+    if (!isWhole) return;
+    // What has come is in its order a frame later; what was chosen before it is no longer the first.
+    const press = (key: string): void => void input.current?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+    let frame = requestAnimationFrame(() => {
+      press('Home');
+      if (waits) frame = requestAnimationFrame(() => press('Enter'));
+    });
     return () => cancelAnimationFrame(frame);
   }, [isWhole, waits]);
   const go = (href: string) => () => router.push(href);
