@@ -73,7 +73,9 @@ test('with the server away nothing is copied or put away, and that is said', asy
 });
 
 test('Today is light: its cuts are not sent bubble by bubble', async ({ page }) => {
-  const today = await page.request.get('/');
-  // With 1.6 MB every tablet and every other screen waited for it; the sample kitchen's comes to a fifth of that.
-  expect((await today.body()).length).toBeLessThan(500_000);
+  const today = (await (await page.request.get('/')).body()).toString();
+  const cuts = today.match(/cut across/g)!.length;
+  expect(cuts).toBeGreaterThan(9);
+  // Bubble by bubble a cut was 90 kB, and every tablet and every other screen waited for it; as paths it is a fifth of that.
+  expect(today.length / cuts).toBeLessThan(30_000);
 });
