@@ -82,6 +82,13 @@ describe('a text in the kitchen’s units', () => {
     ['5-7 °C', '41-45 °F'],
     ['-5--3 °C', '23-27 °F'],
     ['60 and 5 °C', '140 and 41 °F'],
+    // Bounds are temperatures: a fridge no warmer than 5 °C is no warmer than 41 °F.
+    ['no warmer than 5 °C', 'no warmer than 41 °F'],
+    ['colder than −18 °C', 'colder than 0 °F'],
+    ['up to 8 °C', 'up to 46 °F'],
+    ['each 5 °C or below', 'each 41 °F or below'],
+    ['within 5 °C and 21 °C', 'within 41 °F and 70 °F'],
+    ['at 7 °C, 4 °C an hour later', 'at 45 °F, 39 °F an hour later'],
     ['Bake at 180 °C for 20 min', 'Bake at 355 °F for 20 min'],
     ['250~g', '8.8~oz'],
     ['900~g', '31.7~oz'],
@@ -110,6 +117,8 @@ describe('a text in the kitchen’s units', () => {
     '1.2 °C off on the whole|2.2 °F off on the whole',
     '0.5~°C/min|0.9~°F/min',
     'each 10 °C warmer|each 18 °F warmer',
+    '2 °C an hour|4 °F an hour',
+    'read ±1 °C|read ±2 °F',
     '0.59 °C for a gram|1.06 °F for a gram',
   ])('differences are no temperatures: %s', (both) => expect(us(both.split('|')[0]!)).toBe(both.split('|')[1]));
 

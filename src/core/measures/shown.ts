@@ -105,8 +105,9 @@ const AMOUNT = new RegExp(
 const LENGTH = new RegExp(`${START}(${NUMBER}(?:(?:${BETWEEN}|[ \\u00a0]?×[ \\u00a0]?)${NUMBER})*)([ \\u00a0\\u202f]?)(mm|cm)${END}`, 'gu');
 const EACH_NUMBER = new RegExp(NUMBER, 'gu');
 /** A difference of temperatures, not a temperature: by the words before or behind it. */
-const DIFFERENCE_BEFORE = /(?:\b(?:by|by about|each|every|within|up to|than)|±)[ \u00a0]$/;
-const DIFFERENCE_AFTER = /^[ \u00a0](?:a minute|per minute|an hour|warmer|colder|cooler|hotter|higher|lower|off|apart|to go|past it|for a gram)\b/;
+const DIFFERENCE_BEFORE = /(?:\b(?:by|by about)[ \u00a0]|±[ \u00a0]?)$/;
+const DIFFERENCE_AFTER =
+  /^[ \u00a0](?:a minute|per minute|an hour(?! (?:later|on|after))|warmer|colder|cooler|hotter|higher|lower|off|apart|to go|past it|for a gram)\b/;
 /** 'per 100 g', '/100 g', 'in 100 g': what something is told of, and what is told of it. */
 const SHARE_BEFORE = /(?:\b(?:per|of every|for every)[ \u00a0]|\/[ \u00a0]?)$/;
 const OF_100 = /\bin[ \u00a0]$/;
