@@ -3,8 +3,8 @@
 import { memo, useId } from 'react';
 import { plainNumber, showVolumeMl, withUnit } from '../core/figure';
 import type { CutLayer } from '../core/tin/cut-layers';
-import { INCH_MM } from '../core/measures/shown';
 import { unitsHere } from '../core/measures/shown-here';
+import { INCH_MM } from '../core/measures/units';
 import { MOST_BUBBLES } from '../core/vessel/bubbles';
 import { cutWidthMm, halfWidthAt, wallOf, type WallPoint } from '../core/vessel/profile';
 import type { Vessel } from '../core/vessel/schema';

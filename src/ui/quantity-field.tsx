@@ -2,10 +2,7 @@
 
 import { useId, useState } from 'react';
 import { inSentence } from '../core/figure';
-import { readMeasured } from '../core/measures/measured';
-import { asDecimal } from '../core/measures/quantity';
-import { shownField, typedIn } from '../core/measures/shown';
-import { unitsHere } from '../core/measures/shown-here';
+import { numberField } from './units/number-field';
 
 interface QuantityFieldProps {
   readonly label: string;
@@ -19,17 +16,10 @@ interface QuantityFieldProps {
   readonly onChange: (value: number) => void;
 }
 
-/** What was typed in another unit, to a thousandth of the field's own. */
-const kept = (n: number): number => Math.round(n * 1000) / 1000;
-/** What stands in a field that is shown in another unit: to a hundredth, for 71.1 °C is 160 °F and not 159.98. */
-const near = (n: number): number => Math.round(n * 100) / 100;
-
 /** A number with its unit; takes fractions and sums and other units ('11 in', '350 F'), keeps what cannot be read with the reason beside it. */
 export function QuantityField({ label, unit, value, min, max, whole = false, quietLabel = false, onChange }: QuantityFieldProps) {
   const id = useId();
-  const shown = shownField(unit, unitsHere(), max);
-  const inShown = (n: number): string => asDecimal(shown ? near(shown.out(n)) : n);
-  const unitShown = shown?.unit ?? unit;
+  const field = numberField(unit, max);
   const [draft, setDraft] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   /** What was typed in another unit, as long as it is what stands here. */
@@ -38,15 +28,14 @@ export function QuantityField({ label, unit, value, min, max, whole = false, qui
   const read = (text: string) => {
     setDraft(text);
     setConverted(null);
-    const own = shown ? typedIn(text, unit, unitsHere()) : text;
-    const measured = readMeasured(own, unit);
-    const range = `${label} goes from ${inShown(min)} to ${inShown(max)}${unitShown ? `\u00a0${unitShown}` : ''}`;
+    const measured = field.read(text);
+    const range = `${label} goes from ${field.says(min)} to ${field.says(max)}${field.unit ? `\u00a0${field.unit}` : ''}`;
     if (!measured.ok) return setFault(text.trim() === '' ? `Type a number: ${inSentence(range)}.` : measured.fault.says);
-    const n = measured.value.converted ? kept(measured.value.value) : measured.value.value;
-    if (n < min || n > max) return setFault(`${range}; ${inShown(n)} is outside.`);
+    const n = measured.value.value;
+    if (n < min || n > max) return setFault(`${range}; ${field.says(n)} is outside.`);
     if (whole && !Number.isInteger(n)) return setFault(`${label} is a whole number.`);
     setFault(null);
-    if (measured.value.converted && own === text) setConverted(n);
+    if (measured.value.converted) setConverted(n);
     onChange(n);
   };
   return (
@@ -58,7 +47,7 @@ export function QuantityField({ label, unit, value, min, max, whole = false, qui
         <input
           id={id}
           inputMode="decimal"
-          value={draft !== null && (fault !== null || converted === null || other) ? draft : inShown(value)}
+          value={draft !== null && (fault !== null || converted === null || other) ? draft : field.says(value)}
           maxLength={60}
           aria-invalid={fault !== null || undefined}
           aria-describedby={`${id}-fault ${id}-is`}
@@ -66,10 +55,10 @@ export function QuantityField({ label, unit, value, min, max, whole = false, qui
           onBlur={() => fault === null && !other && setDraft(null)}
           className="field fig w-full pr-10 text-[16px]"
         />
-        <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-ink-soft">{other ? '' : unitShown}</span>
+        <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-ink-soft">{other ? '' : field.unit}</span>
       </div>
       <p id={`${id}-is`} className="text-[13.5px] text-ink-soft empty:hidden">
-        {other && `= ${inShown(value)}\u00a0${unitShown}`}
+        {other && `= ${field.says(value)}\u00a0${field.unit}`}
       </p>
       <p id={`${id}-fault`} role="alert" className="text-[13.5px] text-beet empty:hidden">
         {fault}

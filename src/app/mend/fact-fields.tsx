@@ -5,11 +5,8 @@ import { asksOf, type Ask } from '../../core/mend/asks';
 import type { BatchFacts } from '../../core/mend/case';
 import type { SignId } from '../../core/mend/words';
 import { clockFace } from '../../core/figure';
-import { readMeasured } from '../../core/measures/measured';
-import { asDecimal } from '../../core/measures/quantity';
-import { shownField, typedIn } from '../../core/measures/shown';
-import { unitsHere } from '../../core/measures/shown-here';
 import { ok } from '../../core/result';
+import { numberField } from '../../ui/units/number-field';
 
 interface FactFieldsProps {
   readonly sign: SignId;
@@ -54,9 +51,7 @@ function FactField({
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const inShown = shownField(ask.unit, unitsHere(), ask.max);
-  const unit = inShown?.unit ?? ask.unit;
-  const out = (n: number): string => asDecimal(Math.round((inShown ? inShown.out(n) : n) * 100) / 100);
+  const field = numberField(ask.unit, ask.max);
   const read = (text: string) => {
     setDraft(text);
     if (text.trim() === '') {
@@ -66,17 +61,18 @@ function FactField({
     }
     const clock = ask.key === 'whiskedS' ? /^(\d{1,3}):([0-5]\d)$/.exec(text.trim()) : null;
     const typed = clock ? Number(clock[1]) + Number(clock[2]) / 60 : null;
-    const measured = typed === null ? readMeasured(typedIn(text, ask.unit, unitsHere()), ask.unit) : ok({ value: typed });
+    const measured = typed === null ? field.read(text) : ok({ value: typed });
     const v = measured.ok ? measured.value.value : null;
     if (!measured.ok) setFault(measured.fault.says);
-    else if (v === null || v < ask.min || v > ask.max) setFault(`From ${out(ask.min)} to ${out(ask.max)}${unit ? `\u00a0${unit}` : ''}.`);
+    else if (v === null || v < ask.min || v > ask.max)
+      setFault(`From ${field.says(ask.min)} to ${field.says(ask.max)}${field.unit ? `\u00a0${field.unit}` : ''}.`);
     else if (ask.whole && !Number.isInteger(v)) setFault('A whole number.');
     else {
       setFault(null);
       onChange(v * ask.times);
     }
   };
-  const shown = value === null ? '' : ask.key === 'whiskedS' ? clockFace(value) : out(value / ask.times);
+  const shown = value === null ? '' : ask.key === 'whiskedS' ? clockFace(value) : field.says(value / ask.times);
   return (
     <div className="w-36">
       <label htmlFor={id} className="block text-[13.5px] text-ink-soft">
@@ -95,7 +91,7 @@ function FactField({
           onBlur={() => fault === null && setDraft(null)}
           className="field fig w-full pr-10 text-[16px]"
         />
-        <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-ink-soft">{unit}</span>
+        <span className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-ink-soft">{field.unit}</span>
       </div>
       <p role="alert" className="text-[13.5px] text-beet empty:hidden">
         {fault}

@@ -1,9 +1,6 @@
 import { fail, ok, type Result } from '../result';
 import { readQuantity } from './quantity';
-import { unitNamed } from './units';
-
-const INCH_MM = 25.4;
-const CUBIC_FOOT_ML = 28_316.846592;
+import { CU_FT_ML, INCH_MM, unitNamed } from './units';
 
 const LENGTHS: Readonly<Record<string, number>> = {
   mm: 1,
@@ -32,7 +29,7 @@ const TIMES_MIN: Readonly<Record<string, number>> = {
   day: 1440,
   days: 1440,
 };
-const LARGE_VOLUMES: Readonly<Record<string, number>> = { 'cu ft': CUBIC_FOOT_ML, 'cubic feet': CUBIC_FOOT_ML, ft3: CUBIC_FOOT_ML, 'ft³': CUBIC_FOOT_ML };
+const LARGE_VOLUMES: Readonly<Record<string, number>> = { 'cu ft': CU_FT_ML, 'cubic feet': CU_FT_ML, ft3: CU_FT_ML, 'ft³': CU_FT_ML };
 
 /** How many of a field's unit one of another is; null where that measures something else. */
 function oneIn(unit: string, word: string): number | null {

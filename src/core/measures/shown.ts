@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CU_FT_ML, FL_OZ_ML, INCH_MM, LB_G, OZ_G, QT_ML } from './units';
 
 /**
  * In which units a kitchen wants its figures shown. The core reckons and says everything in °C, grams, millilitres and millimetres, and so it is
@@ -22,14 +23,6 @@ export const unitsKey = (u: ShownUnits): string => [u.temperature.slice(1), u.ma
 
 /** Whether everything is shown as the core says it. */
 export const isMetric = (u: ShownUnits): boolean => u.temperature === '°C' && u.mass === 'g' && u.volume === 'mL' && u.length === 'mm';
-
-export const OZ_G = 28.349523125;
-export const LB_G = 16 * OZ_G;
-/** US fluid ounce and quart. */
-export const FL_OZ_ML = 29.5735295625;
-export const QT_ML = 32 * FL_OZ_ML;
-export const CU_FT_ML = 28_316.846592;
-export const INCH_MM = 25.4;
 
 /** Less than this stays in grams and millilitres: no scale that shows ounces weighs it, and a spoon measures it. */
 const SMALL = 15;

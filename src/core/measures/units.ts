@@ -27,20 +27,28 @@ const BY_FEEL: ReadonlySet<string> = new Set(['knob', 'bar', 'punnet', 'handful'
 export const isByFeel = (u: Unit): boolean => BY_FEEL.has(u.key);
 
 /** A US stick of butter, half a US cup as it is cut by weight: a quarter of a pound. */
-const STICK_G = 453.59237 / 4;
+export const OZ_G = 28.349523125;
+export const LB_G = 16 * OZ_G;
+/** US fluid ounce and quart. */
+export const FL_OZ_ML = 29.5735295625;
+export const QT_ML = 32 * FL_OZ_ML;
+export const CU_FT_ML = 28_316.846592;
+export const INCH_MM = 25.4;
+
+const STICK_G = LB_G / 4;
 
 export const UNITS: readonly Unit[] = [
   unit('g', 'mass', 1, 'g gr gm gms gram grams gramme grammes', 'g'),
   unit('kg', 'mass', 1000, 'kg kgs kilo kilos kilogram kilograms', 'kg'),
   unit('mg', 'mass', 0.001, 'mg milligram milligrams', 'mg'),
-  unit('oz', 'mass', 28.349523125, 'oz ounce ounces', 'oz'),
-  unit('lb', 'mass', 453.59237, 'lb lbs pound pounds', 'lb'),
+  unit('oz', 'mass', OZ_G, 'oz ounce ounces', 'oz'),
+  unit('lb', 'mass', LB_G, 'lb lbs pound pounds', 'lb'),
   unit('stick', 'mass', STICK_G, 'stick sticks', 'stick', 'sticks'),
   unit('ml', 'volume', 1, 'ml mls mil mils millilitre millilitres milliliter milliliters', 'mL'),
   unit('cl', 'volume', 10, 'cl centilitre centilitres', 'cL'),
   unit('dl', 'volume', 100, 'dl decilitre decilitres', 'dL'),
   unit('l', 'volume', 1000, 'l litre litres liter liters', 'L'),
-  unit('floz', 'volume', 29.5735295625, 'fl_oz fl._oz floz fluid_ounce fluid_ounces', 'fl oz'),
+  unit('floz', 'volume', FL_OZ_ML, 'fl_oz fl._oz floz fluid_ounce fluid_ounces', 'fl oz'),
   unit('cup', 'volume', 236.5882365, 'cup cups c cupful cupfuls', 'cup', 'cups'),
   unit('tbsp', 'volume', 14.78676478125, 'tbsp tbsps tablespoon tablespoons tablespoonful tablespoonfuls tbs tblsp tb', 'tbsp'),
   unit('dsp', 'volume', 9.8578431875, 'dsp dsps dessertspoon dessertspoons dstspn', 'dsp'),
@@ -48,7 +56,7 @@ export const UNITS: readonly Unit[] = [
   unit('pint', 'volume', 473.176473, 'pint pints pt pts', 'pint', 'pints'),
   // A quarter of the pint that is meant.
   unit('gill', 'volume', 118.29411825, 'gill gills', 'gill', 'gills'),
-  unit('quart', 'volume', 946.352946, 'quart quarts qt qts', 'quart', 'quarts'),
+  unit('quart', 'volume', QT_ML, 'quart quarts qt qts', 'quart', 'quarts'),
   // Amounts by feel (house): a glug is about a tablespoon, a dash an eighth of a teaspoon, a drop a twentieth of a mL.
   unit('glug', 'volume', 15, 'glug glugs', 'glug', 'glugs'),
   unit('splash', 'volume', 5, 'splash splashes squeeze squeezes', 'splash', 'splashes'),
@@ -117,10 +125,10 @@ export const CUP_SYSTEMS = {
     tbsp: 14.78676478125,
     dsp: 9.8578431875,
     tsp: 4.92892159375,
-    floz: 29.5735295625,
+    floz: FL_OZ_ML,
     pint: 473.176473,
     gill: 118.29411825,
-    quart: 946.352946,
+    quart: QT_ML,
   },
   metric: { name: 'metric', cup: 250, tbsp: 15, dsp: 10, tsp: 5, floz: 28.4130625, pint: 568.26125, gill: 142.0653125, quart: 1136.5225 },
   imperial: {

@@ -7,11 +7,9 @@ import type { ShownStep } from '../../core/batch/method';
 import { STEP_MACHINES, STEP_WORK_NAMES, STEP_WORKS, type StepMachine } from '../../core/document/kinds';
 import { dayChoices, dayKey, dayOfKey } from '../../core/document/step-day';
 import type { Sheet, Step } from '../../core/document/schema';
-import { readMeasured } from '../../core/measures/measured';
-import { shownField, typedIn } from '../../core/measures/shown';
-import { unitsHere } from '../../core/measures/shown-here';
 import { workOfStep } from '../../core/ways/step-work';
 import { QuietChoice } from '../quiet-choice';
+import { numberField } from '../units/number-field';
 
 interface StepFormProps {
   readonly doc: Sheet;
@@ -178,13 +176,12 @@ function Amount({
   readonly onChange: (value: number | null) => void;
 }) {
   const [draft, setDraft] = useState<string | null>(null);
-  const shown = shownField(unit, unitsHere(), max);
-  const out = (n: number): string => String(Math.round((shown ? shown.out(n) : n) * 100) / 100);
+  const field = numberField(unit, max);
   const read = (typed: string): number | null => {
-    const measured = readMeasured(typedIn(typed, unit, unitsHere()), unit);
+    const measured = field.read(typed);
     return measured.ok && measured.value.value >= min && measured.value.value <= max ? measured.value.value : null;
   };
-  const text = draft ?? (value === null ? '' : out(value));
+  const text = draft ?? (value === null ? '' : field.says(value));
   const wrong = text.trim() !== '' && read(text) === null;
   return (
     <label className="block">
@@ -203,11 +200,11 @@ function Amount({
           onBlur={() => !wrong && setDraft(null)}
           className="field fig w-full pr-9"
         />
-        <span className="pointer-events-none absolute inset-y-0 right-2.5 flex items-center text-[13.5px] text-ink-soft">{shown?.unit ?? unit}</span>
+        <span className="pointer-events-none absolute inset-y-0 right-2.5 flex items-center text-[13.5px] text-ink-soft">{field.unit}</span>
       </span>
       {wrong && (
         <span role="alert" className="block text-[13px] text-beet">
-          {out(min)} to {out(max)}
+          {field.says(min)} to {field.says(max)}
         </span>
       )}
     </label>

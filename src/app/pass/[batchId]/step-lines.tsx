@@ -4,13 +4,11 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { Check } from 'lucide-react';
 import { showGrams } from '../../../core/figure';
 import { amountNow, rescaleTo } from '../../../core/batch/batch';
-import { readMeasured } from '../../../core/measures/measured';
-import { shownUnit, typedIn } from '../../../core/measures/shown';
-import { unitsHere } from '../../../core/measures/shown-here';
 import type { BatchPlan } from '../../../core/batch/batch';
 import { gramsOf } from '../../../instruments/wire';
 import { devicesOf, SILENT_MS, useInstruments } from '../../../ui/instruments/use-instruments';
 import { useNow } from '../../../ui/use-now';
+import { numberField } from '../../../ui/units/number-field';
 import { useOnPass } from './on-pass';
 
 type Line = BatchPlan['steps'][number]['lines'][number];
@@ -104,12 +102,15 @@ export function AmountSwitches() {
   );
 }
 
+const MOST_G = 1_000_000;
+
 /** What was really put in: typed; the rest can follow it. */
 function OtherAmount({ line, tick, onDone }: { readonly line: Line; readonly tick: string; readonly onDone: () => void }) {
   const { state, client } = useOnPass();
   const [text, setText] = useState('');
-  const read = readMeasured(typedIn(text, 'g', unitsHere()), 'g');
-  const grams = read.ok && read.value.value >= 0 && read.value.value <= 1_000_000 ? read.value.value : null;
+  const field = numberField('g', MOST_G);
+  const read = field.read(text);
+  const grams = read.ok && read.value.value >= 0 && read.value.value <= MOST_G ? read.value.value : null;
   const rescale = grams === null ? null : rescaleTo(state.progress, line, grams, 0);
   const put = (follow: boolean): void => {
     if (grams === null) return;
@@ -134,7 +135,7 @@ function OtherAmount({ line, tick, onDone }: { readonly line: Line; readonly tic
           onChange={(e) => setText(e.target.value)}
           className="fig h-12 w-28 rounded-s border border-cocoa-line bg-transparent px-3 text-[22px] text-milk"
         />
-        {shownUnit('g', unitsHere())}
+        {field.unit}
       </label>
       <button
         type="button"

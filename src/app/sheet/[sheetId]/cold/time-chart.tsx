@@ -58,8 +58,9 @@ export function TimeChart({ curves, moments, nowH, says, onHour }: ChartProps) {
     const made = chart.current;
     if (!made) return;
     const end = curves.h.at(-1) ?? 1;
+    const degrees = axisIn('°C');
     [curves.core, curves.mean, curves.edge, curves.air].forEach(
-      (values, i) => (made.data.datasets[i]!.data = values.map((y, k) => ({ x: curves.h[k]!, y: axisIn('°C').out(y) }))),
+      (values, i) => (made.data.datasets[i]!.data = values.map((y, k) => ({ x: curves.h[k]!, y: degrees.out(y) }))),
     );
     const x = made.options.scales!.x as { min?: number; max?: number };
     [x.min, x.max] = [0, Math.max(end, ...moments.map((m) => m.h))];
