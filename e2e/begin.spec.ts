@@ -1,8 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import type { ChildProcess } from 'node:child_process';
 import { alive, expect, PATIENT, readable, test } from './kitchen';
+import { ownKitchen } from './own-kitchen';
 import { storyPort } from './ports';
 
 const PORT = storyPort(6);
@@ -11,14 +9,7 @@ test.use({ baseURL: BASE });
 
 let server: ChildProcess;
 test.beforeAll(async () => {
-  const env = { ...process.env, SOFT_PEAK_PORT: String(PORT), SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-begin-')), 'kitchen.db') };
-  server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
-  const asked = (): Promise<number> =>
-    fetch(`${BASE}/api/health`).then(
-      (r) => r.status,
-      () => 0,
-    );
-  await expect.poll(asked, PATIENT).toBe(200);
+  server = await ownKitchen(PORT, false);
 });
 test.afterAll(() => void server.kill());
 

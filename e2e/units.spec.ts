@@ -1,10 +1,8 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import type { ChildProcess } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { alive, choose, expect, PATIENT, readable, saved, settled, startBatch, test } from './kitchen';
 import { places } from './places';
+import { ownKitchen } from './own-kitchen';
 import { storyPort } from './ports';
 
 const PORT = storyPort(7);
@@ -13,15 +11,7 @@ test.use({ baseURL: BASE });
 
 let server: ChildProcess;
 test.beforeAll(async () => {
-  const env = { ...process.env, SOFT_PEAK_PORT: String(PORT), SOFT_PEAK_DATA: join(mkdtempSync(join(tmpdir(), 'soft-peak-units-')), 'kitchen.db') };
-  spawnSync('node_modules/.bin/tsx', ['scripts/seed.ts'], { env, stdio: 'inherit' });
-  server = spawn('node', ['scripts/serve.mjs'], { env, stdio: 'ignore' });
-  const asked = (): Promise<number> =>
-    fetch(`${BASE}/api/health`).then(
-      (r) => r.status,
-      () => 0,
-    );
-  await expect.poll(asked, PATIENT).toBe(200);
+  server = await ownKitchen(PORT, true);
 });
 test.afterAll(() => void server.kill());
 

@@ -19,50 +19,23 @@ export const KeepsCream = ({ value, onChange }: RuleField<'keepingH'>) => (
   />
 );
 
+type Shown = KitchenRules['shown'];
+const UNIT_QUESTIONS: { readonly [K in keyof Shown]: readonly [asks: string, ...options: (readonly [Shown[K], string])[]] } = {
+  temperature: ['Temperatures in', ['°C', 'degrees Celsius'], ['°F', 'degrees Fahrenheit']],
+  mass: ['Weights in', ['g', 'grams'], ['oz', 'ounces and pounds']],
+  volume: ['Volumes in', ['mL', 'millilitres'], ['fl oz', 'fl oz and quarts']],
+  length: ['Lengths in', ['mm', 'millimetres'], ['in', 'inches']],
+};
+
 /** In which units this kitchen reads its figures: each for itself, for a kitchen may weigh in grams and bake in Fahrenheit. */
-export function ShownUnitsFields({ value, onChange }: RuleField<'shown'>) {
-  const set = (next: Partial<KitchenRules['shown']>) => onChange({ ...value, ...next });
-  return (
-    <>
-      <Choice
-        label="Temperatures in"
-        value={value.temperature}
-        options={[
-          ['°C', 'degrees Celsius'],
-          ['°F', 'degrees Fahrenheit'],
-        ]}
-        onChange={(temperature) => set({ temperature })}
-      />
-      <Choice
-        label="Weights in"
-        value={value.mass}
-        options={[
-          ['g', 'grams'],
-          ['oz', 'ounces and pounds'],
-        ]}
-        onChange={(mass) => set({ mass })}
-      />
-      <Choice
-        label="Volumes in"
-        value={value.volume}
-        options={[
-          ['mL', 'millilitres'],
-          ['fl oz', 'fl oz and quarts'],
-        ]}
-        onChange={(volume) => set({ volume })}
-      />
-      <Choice
-        label="Lengths in"
-        value={value.length}
-        options={[
-          ['mm', 'millimetres'],
-          ['in', 'inches'],
-        ]}
-        onChange={(length) => set({ length })}
-      />
-    </>
-  );
-}
+export const ShownUnitsFields = ({ value, onChange }: RuleField<'shown'>) => (
+  <>
+    {(Object.keys(UNIT_QUESTIONS) as (keyof Shown)[]).map((kind) => {
+      const [asks, ...options] = UNIT_QUESTIONS[kind];
+      return <Choice<string> key={kind} label={asks} value={value[kind]} options={options} onChange={(unit) => onChange({ ...value, [kind]: unit })} />;
+    })}
+  </>
+);
 
 /** Whose wall clock it goes by; this browser's own zone stands first. */
 export function ZoneField({ value, onChange }: RuleField<'zone'>) {
