@@ -39,6 +39,11 @@ const PAGES: readonly string[] = [
   '/practise',
 ];
 
+/** After how many inputs the server is asked how long it held others, so that a long hold is told with what was asked then. */
+const ASKS_EVERY = 10;
+/** How many of the longest are told. */
+const LONGEST = 8;
+
 type Random = () => number;
 const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const;
 /** Routes that answer for as long as they are listened to, and those that would end the torture: who is in, going back. */
@@ -171,12 +176,22 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     firstOpenedMs = Math.max(firstOpenedMs, Math.round(performance.now() - from));
   }
   let [serverHeldMs, serverWorkedMs] = [0, 0];
+  const held: { ms: number; during: string }[] = [];
+  let since: string[] = [];
   const heard = (text: string): void => {
     const { longestHeldMs, longestWorkedMs } = JSON.parse(text) as Held;
     [serverHeldMs, serverWorkedMs] = [Math.max(serverHeldMs, longestHeldMs), Math.max(serverWorkedMs, longestWorkedMs)];
+    held.push({ ms: longestWorkedMs, during: [...new Set(since)].join(', ') });
+    held.sort((a, b) => b.ms - a.ms).splice(LONGEST);
+    since = [];
   };
+  const askHowLong = (): Promise<void> =>
+    fetch(`${server.url}/api/health`)
+      .then((r) => r.text())
+      .then(heard);
   // From here on.
-  await fetch(`${server.url}/api/health`).then((r) => r.arrayBuffer());
+  await askHowLong();
+  [serverHeldMs, serverWorkedMs, held.length] = [0, 0, 0];
   const asked: { at: number; what: string }[] = [];
   const other = fork(new URL('./other-screen.ts', import.meta.url), [server.url]);
   for (let i = 0; i < inputs; i++) {
@@ -208,6 +223,7 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     }
     const from = performance.now();
     asked.push({ at: performance.timeOrigin + from, what: `${method} ${route}` });
+    since.push(`${method} ${route}`);
     try {
       const response = await fetch(`${server.url}${path}`, {
         method,
@@ -234,6 +250,7 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     }
     slow.push({ ms: performance.now() - from, what: `${method} ${route}` });
     if (slow.length > 400) slow.sort((a, b) => b.ms - a.ms).splice(12);
+    if ((i + 1) % ASKS_EVERY === 0) await askHowLong().catch(() => undefined);
     if ((i + 1) % 2000 === 0) say(`${i + 1} inputs, ${faults.length} faults`);
   }
   const told = new Promise<readonly Waited[]>((hear, fail) => other.once('message', (w) => hear(w as readonly Waited[])).once('exit', fail));
@@ -248,7 +265,7 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
         .join(', '),
     };
   });
-  heard(await fetch(`${server.url}/api/health`).then((r) => r.text()));
+  await askHowLong();
   // No page is broken by what was taken in.
   for (const page of PAGES) {
     const status = await fetch(`${server.url}${page}`).then(
@@ -268,10 +285,11 @@ export async function oddInputs(inputs: number, seed: number, say: (words: strin
     serverHeldMs,
     serverWorkedMs,
     slowest: [
-      ...stalls.slice(0, 8).map((s) => `others waited ${Math.round(s.ms)} ms during ${s.during}`),
+      ...held.map((h) => `the server worked ${h.ms} ms at a stretch among ${h.during}`),
+      ...stalls.slice(0, LONGEST).map((s) => `others waited ${Math.round(s.ms)} ms during ${s.during}`),
       ...slow
         .sort((a, b) => b.ms - a.ms)
-        .slice(0, 8)
+        .slice(0, LONGEST)
         .map((s) => `${s.what} ${Math.round(s.ms)} ms`),
     ],
     faults: [...new Set(faults)],

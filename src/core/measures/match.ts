@@ -162,11 +162,16 @@ function namedWhole(written: Pick<WrittenLine, 'name' | 'fatText'>, matcher: Mat
   return withPct ?? nearEnough(matcher, written.name);
 }
 
+/** What is the same thing when it is ground. */
+const GROUND_OF: ReadonlySet<string> = new Set(['nut', 'biscuit']);
+
 const NEAR_ENOUGH = 0.6;
 const MOST_REMEMBERED = 2000;
 const nearEnough = (matcher: Matcher, name: string): Match | null => {
   const first = matcher.find(name, 1)[0];
-  return first && first.confidence >= NEAR_ENOUGH ? first : null;
+  // 'Toasted': how a thing is, and none.
+  const onlyManner = bareKey(name) === '' && (first?.confidence ?? 0) < 1;
+  return first && first.confidence >= NEAR_ENOUGH && !onlyManner ? first : null;
 };
 
 /** Finds names in a larder. The index is built when the first name is asked for, as a page seldom needs it; searching it is then a millisecond or two for thousands. */
@@ -203,7 +208,11 @@ function madeMatcher(larder: readonly Ingredient[]): Matcher {
     if (whole) return { ingredient: whole, confidence: 1 };
     const plain = beforeManner(name);
     const bare = exact.get(nameKey(plain)) ?? exact.get(bareKey(plain)) ?? exact.get(bareKey(name)) ?? exact.get(bareKey(plain).replaceAll(' ', ''));
-    return bare ? { ingredient: bare, confidence: 0.92 } : null;
+    if (bare) return { ingredient: bare, confidence: 0.92 };
+    // 'Ground pistachios' are pistachios; ground coffee is no cup of it.
+    const ungrind = plain.replace(/\bground\s+/i, '');
+    const of = ungrind === plain ? null : sureOf(ungrind);
+    return of && GROUND_OF.has(of.ingredient.category) ? { ...of, confidence: 0.92 } : null;
   };
 
   /** A recipe asks for the same name at its line, at its steps and at its doubts: the nearest is remembered. */

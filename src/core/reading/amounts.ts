@@ -24,7 +24,7 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beat beaten whipped sifted chopped, added left soaked sweetened squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(
+  'with and to until till til thru into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beat beaten whipped sifted chopped, added left soaked sweetened squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(
     ' ',
   ),
 );
@@ -49,7 +49,7 @@ const NUMBERS =
 
 /** A measure that begins a phrase without its number: 'Wineglass of sherry, pinch of nutmeg'. */
 const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinch|handful|knob|splash|squeeze|dash|glug|punnet|tin|can|jar|packet|carton';
-const BARE = new RegExp(`(?<=^|[,;:.]\\s{1,3}|\\b(?:and|then|with|plus) )(?:${MEASURE_WORDS})(?= of\\s)`);
+const BARE = new RegExp(`(?<=^|[,;:.+&]\\s{1,3}|\\b(?:and|then|with|plus) )(?:${MEASURE_WORDS})(?= of\\s)`);
 const IS_MEASURE = new RegExp(`^(?:${MEASURE_WORDS})$`, 'i');
 
 const BEGINS = new RegExp(`${BARE.source}|${NUMBERS.source}`, NUMBERS.flags);
@@ -108,9 +108,15 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     from.lastIndex = Math.max(end, start + 1);
     // 'Tin of caramel': one of it.
     const bare = IS_MEASURE.test(m[0]) && found.said.amount.unit?.dimension === 'pack' ? '1 ' : '';
-    out.push({ ...found.said, text: `${bare}${text.slice(start, end).trim()}`, start, end });
+    out.push({ ...found.said, text: withItsName(`${bare}${text.slice(start, end).trim()}`, found.said), start, end });
   }
   return out;
+}
+
+/** 'Flaked almonds, a handful': the amount as a line of its own would say it. */
+function withItsName(says: string, { name, more, amount }: Omit<SaidAmount, 'text' | 'start' | 'end'>): string {
+  if (more || says.toLowerCase().includes(name.toLowerCase())) return says;
+  return `${says.replace(/[.,;]+$/, '').replace(/ of (?:them|those)$/i, '')} ${amount.unit === null ? '' : 'of '}${name}`;
 }
 
 /** 'The peel of two lemons and the juice of one': of the fruit that was named last. */
@@ -165,9 +171,9 @@ const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\
 /** 'Some caramel sauce (about 60 g)'. */
 const NAMED_ASIDE =
   /(?:^|^.*[\s(])(?:some|a little|a bit of|with|and|the|of)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:[^()]{1,20},\s*)?(?:about |around |roughly |say )?$/iu;
-/** 'Ginger nuts, two packets': the name begins, its amount follows. */
+/** 'Ginger nuts, two packets', 'flaked almonds, toasted, a handful': the name begins, its amount follows. */
 const NAMED_FIRST =
-  /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}?)(?: (?:to (?:finish|serve|decorate)|on top|over the top))?,\s+(?:about |around |roughly |say )?$/iu;
+  /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}?)(?: (?:to (?:finish|serve|decorate)|on top|over the top))?(?:,\s+(?:toasted|chopped|crushed|grated|sliced|shaved|broken|halved|melted|sieved))?,\s+(?:about |around |roughly |say )?$/iu;
 /** 'Coffee: I make about 300 ml'. */
 const NAMED_COLON =
   /(?:^|[.;]\s+)(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}):\s+(?:(?:i|you|we) )?(?:make|use|need|take|want|have)\s+(?:about |around |roughly )?$/iu;

@@ -65,7 +65,7 @@ const BEFORE_ACTION = new RegExp(
     String.raw`(?:off|away from|from) the (?:heat|hob|stove)`,
     String.raw`(?:on|at) (?:an? )?(?:(?:very )?(?:low|medium|high|slow|fast|full|moderate|top)(?: ?- ?| to | )?){1,2} ?(?:speed|setting)`,
     String.raw`over (?:an? )?(?:(?:very )?(?:low|medium|high|gentle|moderate)(?: ?- ?| to | )?){1,2} ?(?:heat|flame)`,
-    String.raw`with the (?:mixer|machine|motor|beaters?|paddle|whisk|processor|blender)(?: still)? (?:running|going|on)`,
+    String.raw`with the (?:mixer|machine|motor|beaters?|paddle|whisk|processor|blender)(?: still)? (?:running|going|on)(?: (?:(?:very )?(?:low|medium|high|slow|fast|full)(?: ?- ?| to | )?){1,2}(?: ?speed)?)?`,
     String.raw`by hand`,
   ].join('|')})(?![\p{L}])(?: ,)? ?`,
   'u',
@@ -82,10 +82,14 @@ function wordsBefore(words: readonly Word[], from: number): number {
   return m ? m[0].trim().split(' ').length : 0;
 }
 
+/** 'Press firmly', 'mix thoroughly': how it is done, and so it is done. */
+const HOW = /^(?!(?:jelly|only|early|daily|weekly)$)\p{L}{3,}ly$/u;
+
 /** Where in these words an action begins with its verb; −1 where it does not begin at once. */
 function verbAt(words: readonly Word[], first: number, strict: boolean): number {
   const from = first + wordsBefore(words, first);
-  for (let i = from; i < words.length && i < from + 7; i++) {
+  let to = from + 7;
+  for (let i = from; i < words.length && i < to; i++) {
     const { said } = words[i]!;
     const verb = verbNamed(said);
     if (verb) {
@@ -101,12 +105,13 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
         )
       )
         return -1;
-      const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next);
+      const followed = next === '' || /^[.,;:!?)]$/.test(next) || AFTER_VERB.has(next) || /^[\d½¼¾⅓⅔]/.test(next) || HOW.test(next);
       if (/^(?:let|leave|allow)$/.test(said) && /\p{L}/u.test(next)) return i;
       if (/^(?:keep|continue|go|carry)$/.test(said) && /ing$/.test(next) && verbOfForm(next)) return i;
       // 'Cream to soft peak': a thing, and how far it is whipped; 'fold in a third, then the rest'.
       if (said === 'cream' && next === 'to' && /^(?:soft|stiff|firm|medium)/.test(words[i + 2]?.said ?? '')) return -1;
-      if (said === 'rest' && next === 'of') return -1;
+      // 'The rest of it', '+ squeeze of lemon': things.
+      if (next === 'of' && (strict || said === 'rest')) return -1;
       // 'Poach the rhubarb, cut in 3 cm lengths, with the sugar': how it is.
       if (strict && said === 'cut' && cutAlready(words, i)) return -1;
       if (said === 'rest' && words[i - 1]?.said === 'then' && /^(?:[,;.]|then|)$/.test(next)) return -1;
@@ -142,6 +147,10 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       return -1;
     }
     if (!BEFORE_VERB.has(said) && !/ly$/.test(said)) return -1;
+    // 'And with the mixer on medium add …'.
+    const more = said === 'and' || said === 'then' ? wordsBefore(words, i + 1) : 0;
+    i += more;
+    to += more;
   }
   return -1;
 }

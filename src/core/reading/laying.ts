@@ -72,12 +72,19 @@ export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   }
   const old = bowls[0]?.b ?? null;
   const gel = list.some((i) => w.lines[i]!.role === 'gelatin' || w.lines[i]!.role === 'setter');
-  const b = gel ? w.make(w.lines[list[0]!]!.under) : (old ?? w.make(fc.section ?? w.lines[list[0]!]!.under));
+  // 'Put the water in a bowl, sprinkle the gelatin over': onto what stands there.
+  const over = gel && list.length === 1 && bowls.every((x) => x.share.kind === 'all') ? (old ?? w.here()) : null;
+  const wet = over !== null && over.place === 'mix' && over.placed === 'no' && over.takes.size === 0 && onlyWet(w, over);
+  const b = wet ? over : gel ? w.make(w.lines[list[0]!]!.under) : (old ?? w.make(fc.section ?? w.lines[list[0]!]!.under));
   for (const i of list) w.addLineTo(i, b);
   b.lastStep = at;
   step.bowl = b.id;
   w.current = b.id;
 }
+
+/** Nothing but what is poured: water, juice, a drink, milk. */
+const onlyWet = (w: Worktop, b: Bowl): boolean =>
+  b.lines.size > 0 && [...b.lines].every((i) => ['liquid', 'sour', 'drink', 'milk'].includes(w.lines[i]!.role ?? ''));
 
 const ONTO =
   /^(?:pour|spoon|scrape|spread|tip|pile|ladle) (?:it |this |them |everything |all |(?:half|most|some|a third|two thirds|the rest)(?: of (?:it|this|that|them))? )?(?:on to|onto|on|over) (?:(?:the|your) )?\p{L}/iu;

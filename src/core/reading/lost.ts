@@ -17,6 +17,9 @@ function larderWords(larder: ReadonlyMap<string, Ingredient>): ReadonlySet<strin
   return words;
 }
 
+/** 'Step 3': says nothing else. */
+const COUNTS_STEPS = /^\W*step\s*\d{1,2}\W*$/i;
+
 /** Rows of which a figure or a name stands nowhere in what was understood: they stay as text. @param understood every text that a line, a step, a name or a note has. */
 export function lostRows(text: string, understood: readonly string[], larder: ReadonlyMap<string, Ingredient>): readonly string[] {
   const names = larderWords(larder);
@@ -33,6 +36,7 @@ export function lostRows(text: string, understood: readonly string[], larder: Re
   // Long rows first: a short one that says a figure of no step does not take it from the sentence that does.
   const inTurn = [...text.split(/\r\n|\r|\n/).entries()].sort(([, a], [, b]) => b.length - a.length);
   for (const [at, row] of inTurn) {
+    if (COUNTS_STEPS.test(row)) continue;
     let missing = false;
     const taken: string[] = [];
     for (const w of count(row.replace(/^\s*(?:[-•*▢–]\s*)?(?:(?:step\s*)?[a-z]?\d{1,2}[.):]\s+(?=\D)|\d{1,2}\s+(?=\p{Lu}\p{Ll}+\s))/u, ''))) {

@@ -34,7 +34,9 @@ export function saysOfTheWhole(text: string): boolean {
       ? []
       : text
           .replace(/^\((.*)\)$/, '$1')
-          .split(/\s+[·•|/–—-]\s+|[,;]\s+/)
+          .split(
+            /\s+[·•|/–—-]\s+|[,;]\s+|\s+(?=(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|chill(?:ing)?|freez(?:e|ing)|total|serves|makes)(?: time)?:? +\d)/i,
+          )
           .map((t) => t.replace(/[.]$/, ''));
   return (
     pieces.length > 1 &&

@@ -1,4 +1,4 @@
-import type { CupSystem } from '../measures/units';
+import { FL_OZ_ML, type CupSystem } from '../measures/units';
 import type { Family, PartKind, Use } from '../document/kinds';
 import type { Mixer } from '../kitchen/schema';
 import { wordNumber } from '../measures/word-number';
@@ -27,6 +27,8 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\b(?:glasses|cups|pots|ramekins|jars|coupes)\\s*[—–(]\\s*${UPTO}\\s*[—–)]`, 'i'),
   // 'Makes: 8 (100ml) pots'.
   new RegExp(`\\b(?:makes?|yields?|fills?)\\b\\s*:?\\s*${UPTO}\\s*\\([^)]{1,16}\\)\\s*(?:\\w+ )?${PIECES}\\b`, 'i'),
+  // '6 × 120 g glasses'.
+  new RegExp(`${UPTO}\\s?(?:x|×)\\s?\\d{2,4}[\\s-]?(?:ml|g)\\s+(?:\\w+ )?${PIECES}\\b`, 'i'),
   // 'Fill your glasses, ten of them'.
   new RegExp(`\\b(?:glasses|cups|pots|ramekins|jars|coupes|moulds),? ${N} of (?:them|those)\\b`, 'i'),
   new RegExp(
@@ -37,7 +39,7 @@ const SAID: readonly RegExp[] = [
   new RegExp(`[,(]\\s*${UPTO}\\s+(?:pieces|slices|portions|servings|parts)\\b`, 'i'),
   new RegExp(`\\b(?:x|×)\\s?${N}\\s+(?:\\w+[- ]){0,2}?${PIECES}\\b`, 'i'),
   new RegExp(
-    `\\b(?:cut(?:s|ting)?|slices?|divide) (?:it |them |the \\w+ )?(?:(?:in|into)\\s+|(?=\\d+ (?:slices|pieces|squares|bars)))${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`,
+    `\\b(?:cut(?:s|ting)?|slices?|divide) (?!them (?:in|into) (?:\\d+|[a-z]+)\\b(?!\\s+${PIECES}))(?:it |them |the \\w+ )?(?:(?:in|into)\\s+|(?=\\d+ (?:slices|pieces|squares|bars)))${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`,
     'i',
   ),
   new RegExp(
@@ -46,7 +48,7 @@ const SAID: readonly RegExp[] = [
   ),
   new RegExp(`\\b(?:makes?|for)\\s*:?\\s*(?:about\\s*)?${UPTO}\\s*(?:\\)|[.!]|$)`, 'i'),
   new RegExp(
-    `(?:^|[.!]\\s+)${UPTO}\\s+(?:(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups)\\s*[.!]?\\s*$|(?:slices|pieces|portions|servings),\\s)`,
+    `(?:^|[.!]\\s+)${UPTO}\\s+(?:(?:\\w+ )?(?:slices|pieces|portions|servings|glasses|cups|bowls|pots|jars|ramekins)\\s*(?:[.!]|$)|(?:slices|pieces|portions|servings),\\s)`,
     'im',
   ),
   new RegExp(`\\s[—–-]\\s*${UPTO}\\s*$`, 'i'),
@@ -132,13 +134,13 @@ const COUNTED = new RegExp(
   `(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|circles|rounds|springforms?|loaf tins)\\b`,
   'i',
 );
-/** '6 x 250 ml jars'. */
-const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?ml\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\b/i;
+/** '6 x 250 ml jars', '6 × 120 g glasses'. */
+const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?(?:ml|g)\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\b/i;
 /** '8 (100ml) pots'. */
 const BRACKETED = /\b(\d{1,3})\s*\(\s?\d{2,4}\s?ml\s?\)\s*(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes)\b/i;
 const OF_THEM = /\b(?:glasses|cups|pots|ramekins|jars|coupes|moulds),? (\d{1,2}|[a-z]+) of (?:them|those)\b/i;
 const EACH_ML =
-  /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)/i;
+  /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?),? \(?(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounces?)\b/i;
 const LITRES =
   /(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b[^.]{0,24}?\b(?:terrine|loaf|tin|mou?ld|bowl|dish|basin|tub|container|box)|\b(?:tub|container|terrine|loaf tin|mou?ld|bowl|dish|basin)\b[^.]{0,16}?(\d(?:[.,]\d{1,2})?)[\s-]?(?:l|litres?|liters?)\b|(\d{3,4})[\s-]?ml\s+(?:terrine|loaf|mou?ld|bowl|basin|dish)/i;
 const BY = new RegExp(
@@ -163,13 +165,16 @@ const GASTRONORM: readonly (readonly [RegExp, readonly [length: number, width: n
   [/^(?:sixth|1\/6)/i, [176, 162]],
 ];
 const OF_GASTRONORM =
-  /\b(?:gn|gastro(?:norm)?)\s?(1\/[12346])|(?:(?<![\d/])(1\/[12346]|½|⅓|¼)|\b(full|whole|half|third|quarter|sixth))[\s-]*(?:size[d]? )?(?:gn|gastro(?:norm)?)\b(?: (?:pan|tray|dish|container))?(?:,? (\d{2,3})\s?mm(?: deep)?)?/i;
+  /(?:\b(\d{1,2})\s?[x×]\s?)?\b(?:gn|gastro(?:norm)?)\s?(1\/[12346])(?:[,\s]+(\d{2,3})\s?mm)?|(?:(?<![\d/])(1\/[12346]|½|⅓|¼)|\b(full|whole|half|third|quarter|sixth))[\s-]*(?:size[d]? )?(?:gn|gastro(?:norm)?)\b(?: (?:pan|tray|dish|container))?(?:,? (\d{2,3})\s?mm(?: deep)?)?/i;
 
 /** 'One half gastro'; null where none is said. */
 function gastronormIn(text: string): SaidVessel | null {
   const m = OF_GASTRONORM.exec(text);
-  const size = m && GASTRONORM.find(([share]) => share.test(m[1] ?? m[2] ?? m[3]!))?.[1];
-  return m && size ? { shape: 'tray', lengthMm: size[0], widthMm: size[1], ...(m[4] ? { heightMm: Number(m[4]) } : {}), count: 1, says: m[0] } : null;
+  const size = m && GASTRONORM.find(([share]) => share.test(m[2] ?? m[4] ?? m[5]!))?.[1];
+  const deep = m?.[3] ?? m?.[6];
+  return m && size
+    ? { shape: 'tray', lengthMm: size[0], widthMm: size[1], ...(deep ? { heightMm: Number(deep) } : {}), count: Number(m[1] ?? 1), says: m[0] }
+    : null;
 }
 
 /** The vessel that a text says; null where it says none. The last kind of vessel that is filled counts, with sizes from wherever they stand. */
@@ -183,9 +188,13 @@ export function vesselIn(written: string): SaidVessel | null {
   const clauses = text.split(/(?<=[.;\n])\s+|,\s/);
   let best: { shape: SaidVessel['shape']; says: string; weight: number } | null = null;
   for (const piece of clauses) {
-    for (const [rank, [pattern, shape]] of SHAPES.entries()) {
-      const m = pattern.exec(piece);
-      if (!m) continue;
+    for (const [rank, [pattern, named]] of SHAPES.entries()) {
+      if (!pattern.test(piece)) continue;
+      // A circle that is drawn on its paper stands on no tray: it is as wide as it was drawn.
+      const drawn = named === 'tray' && DRAWN.test(piece);
+      const shape = drawn ? 'free' : named;
+      // 'Crush four meringue nests': they are eaten, and hold nothing.
+      if (shape === 'free' && /\b(?:crush|crumbl|break|bash|smash|chop|crack)\w*\b[^.;]*\bnests?\b/i.test(piece)) continue;
       if (shape === 'dome' && /\bpipe\b/i.test(piece)) continue;
       if (
         /\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl|\bin an? (?:large |big |glass |deep )+bowl,? (?:whisk|beat|whip|mix|stir|combine|cream|toss)\b/i.test(
@@ -213,7 +222,7 @@ export function vesselIn(written: string): SaidVessel | null {
         continue;
       const sized = ROUND.test(piece) || ROUND_AFTER.test(piece) || BY.test(piece) || EACH_ML.test(piece) || COUNTED.test(piece) ? 3 : 0;
       const filled = /\b(?:into|in|onto|line|fill|divide|spoon|layer|pour|pipe|among|between|set aside a|grab|take|use)\b/i.test(piece) ? 1 : 0;
-      const weight = sized + filled + (SHAPES.length - rank) * 0.04 + (shape === 'free' ? -1 : 0);
+      const weight = sized + filled + (SHAPES.length - rank) * 0.04 + (shape === 'free' && !drawn ? -1 : 0);
       if (!best || weight > best.weight + 1e-9) best = { shape, says: piece.trim().slice(0, 100), weight };
       break;
     }
@@ -247,6 +256,9 @@ export function vesselIn(written: string): SaidVessel | null {
   return { ...sizesOf(shape, best.says, text), shape, count: countOf(shape, text), says: best.says };
 }
 
+/** 'Trace a 22 cm circle onto baking paper'. */
+const DRAWN = /\b(?:trac|draw|mark|pencil)\w*\b[^.;]{0,40}\b(?:circles?|rounds?|discs?)\b/i;
+
 const WORD_INCHES: Readonly<Record<string, number>> = { thirteen: 13 };
 
 function countOf(shape: SaidVessel['shape'], said: string): number {
@@ -273,7 +285,8 @@ function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<S
     }
     if (shape === 'glass' || shape === 'mould') {
       const ml = EACH_ML.exec(source);
-      if (ml) return { eachMl: ml[3] ? Math.round(Number(ml[3]) * 29.57) : Number(ml[1] ?? ml[2]) };
+      const ounces = ml?.[3] ?? ml?.[4];
+      if (ml) return { eachMl: ounces ? Math.round(Number(ounces) * FL_OZ_ML) : Number(ml[1] ?? ml[2]) };
       if (shape === 'glass') continue;
     }
     const by = BY.exec(source);

@@ -9,6 +9,7 @@ export function titleOf(rows: readonly Row[], text: string): string {
     return row.text
       .replace(/\s{2,}/g, ' ')
       .replace(SIZE_BEHIND, '')
+      .replace(SIZE_BEHIND, '')
       .slice(0, 120);
   const cheat = /^(?:right|ok(?:ay)?|so|well|now)?[, ]*(?:so )?for (?:the |my |our |a )([\p{L}][\p{L}\p{M}'’ -]{4,40}?),/iu.exec(text.trim());
   if (cheat) return capital(cheat[1]!.trim());
@@ -45,7 +46,7 @@ export function titleOf(rows: readonly Row[], text: string): string {
 
 /** 'Semifreddo (2 lb loaf tin, 10 slices)': what it is made in and how much it gives are no name. */
 const SIZE_BEHIND =
-  /(?<=\p{L}{3}.*)\s*(?:[([][^()[\]]{0,40}\d[^()[\]]{0,40}\b(?:tins?|pans?|dish|loaf|ring|springform|terrine|mou?lds?|slices|portions?|pieces|glasses|cups|servings|people|persons)\b[^()[\]]{0,24}[)\]]|[([][^()[\]]{0,40}\b(?:serves|makes|feeds|does|yields) \d[^()[\]]{0,24}[)\]]|\s?[,·|–—-]\s*(?:(?:ring|tin|pan|mou?ld|springform|terrine|frame|ø)\s?\d{1,2}(?:[.,]\d)?\s?(?:cm|in|inch)|(?:serves|makes|feeds|yields) (?:about )?\d|\d{1,3}\s+(?:\p{L}+ ){0,2}(?:glasses|mou?lds|slices|pieces|portions|servings|cups|pots|ramekins|people)\b)[^,]{0,30}(?:, ?h ?\d{1,2}(?:[.,]\d)?(?: ?cm)?)?|\s\(\d{1,3}\))\s*$/iu;
+  /(?<=\p{L}{3}.*)\s*(?:[([][^()[\]]{0,40}\d[^()[\]]{0,40}\b(?:tins?|pans?|dish|loaf|ring|springform|terrine|mou?lds?|slices|portions?|pieces|glasses|cups|servings|people|persons|gn)\b[^()[\]]{0,24}[)\]]|[([][^()[\]]{0,40}\b(?:serves|makes|feeds|does|yields) \d[^()[\]]{0,24}[)\]]|\s?[,·|–—-]\s*(?:(?:ring|tin|pan|mou?ld|springform|terrine|frame|ø)\s?\d{1,2}(?:[.,]\d)?\s?(?:cm|in|inch)|(?:serves|makes|feeds|yields) (?:about )?\d|\d{1,3}\s+(?:\p{L}+ ){0,2}(?:glasses|mou?lds|slices|pieces|portions|servings|cups|pots|ramekins|people)\b)[^,]{0,30}(?:, ?h ?\d{1,2}(?:[.,]\d)?(?: ?cm)?)?|\s\(\d{1,3}\))\s*$/iu;
 const WANTED = new RegExp(`^(?:[\\p{L}]+[,:! ]+){0,3}for (?:the|my|our|a) ((?:[\\p{L}'’-]+ ){0,3}(?:${DISHES})),? (?:you|we|i)\\b`, 'iu');
 const CALLED = new RegExp(`^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:[\\p{L}'’-]+ ){0,4}(?:${DISHES}))[.!:]\\s`, 'iu');
 const ASKED = new RegExp(

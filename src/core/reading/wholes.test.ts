@@ -422,3 +422,90 @@ it('what only says where, stays with what is done there', () => {
     'With the whisk running, cool it over ice.',
   ]);
 });
+
+describe('how it is done, said before or behind the verb', () => {
+  const works = (text: string): readonly string[] => read(text).steps.map((s) => `${s.work} ${s.text.replace(/^(?:and|then) /, '')}`);
+  const LIST = 'Base\n\n250g digestive biscuits\n110g butter, melted\n\n';
+  it('‘press firmly’ is work of its own, and makes the base', () => {
+    const r = read(`${LIST}Crush the biscuits, mix with the butter and press firmly into a 23cm springform tin. Chill for 1 hour.`);
+    expect(r.parts.map((p) => p.kind)).toEqual(['pressed-base']);
+    expect(r.steps.map((s) => s.work)).toEqual(['hands', 'hands', 'fill', 'chill']);
+  });
+  it.each([
+    'Whip the whites and the sugar until stiff. With the mixer on medium add the butter bit by bit. Beat until smooth.',
+    'Whip the whites and the sugar until stiff. Switch to the paddle, and with the mixer on medium-low speed add the butter bit by bit. Beat until smooth.',
+  ])('the butter goes into the meringue: %s', (method) => {
+    const r = read(`Buttercream\n\n180g egg whites\n300g caster sugar\n450g butter, soft\n\n${method}`);
+    expect(r.parts.map((p) => p.kind)).toEqual(['buttercream']);
+    expect(r.lines.every((l) => l.part === r.parts[0]!.id)).toBe(true);
+  });
+  it('a pan that is stirred over the heat is heated, whatever stands before the verb', () => {
+    const custard = 'Custard\n\n500ml whole milk\n4 egg yolks\n60g sugar\n30g cornflour\n\n';
+    expect(works(`${custard}Whisk it all in a pan, and over medium heat keep stirring until it bubbles.`).at(-1)).toMatch(/^heat /);
+    expect(works(`${custard}Whisk it all in a pan. Continue whisking over a low heat for 5 minutes.`).at(-1)).toMatch(/^heat /);
+  });
+  it('how far a recipe goes is asked of nobody', () => {
+    const cream = 'Cream\n\n300ml double cream\n20g icing sugar\n\nWhip the cream with the sugar to soft peaks. ';
+    expect(works(`${cream}Makes enough to fill and cover an 8" cake.`)).toHaveLength(1);
+    expect(works(`${cream}Frosts one two-layer cake, or 24 cupcakes.`)).toHaveLength(1);
+    // The same words asked for are work.
+    expect(works(`${cream}Fill and cover an 8" cake.`).length).toBeGreaterThan(1);
+  });
+});
+
+describe('things and their states', () => {
+  it.each([
+    ['30 g ground pistachios', 'pistachio'],
+    ['ground digestives, 200 g', 'digestive'],
+    ['50 g ground almonds', 'almond-ground'],
+    // Ground coffee is no cup of it.
+    ['30 g ground coffee', undefined],
+  ])('%s', (text, id) => expect(line(text).ingredient?.id).toBe(id));
+  it('a state alone is no thing', () => {
+    expect(lines('flaked almonds, toasted, to decorate').map((x) => x.split(' ')[0])).toEqual(['almond-flaked']);
+  });
+  it('a thing and its state, the amount behind', () => {
+    const r = read('Whip 300ml double cream to soft peaks and spread it on a 250g sponge cake. Flaked almonds, toasted, a handful.');
+    const almonds = r.lines.find((l) => l.draft.ingredient?.id === 'almond-flaked');
+    expect(almonds?.draft).toMatchObject({ written: 'a handful of Flaked almonds' });
+    expect(almonds?.draft.grams).toBeGreaterThan(20);
+  });
+  it('gelatin that is strewn over the water in hand is in it', () => {
+    const list = 'Cream\n\n480ml double cream\n60g icing sugar\n1 tsp gelatin powder\n4 tsp cold water\n\n';
+    for (const said of ['Put the water in a small bowl, sprinkle the gelatin over the top', 'Pour the water into a cup and sprinkle over the gelatin']) {
+      const r = read(`${list}${said} and leave 5 minutes. Melt it. Whip the cream with the sugar until thick, drizzle in the gelatin and whip until stiff.`);
+      expect(r.parts).toHaveLength(1);
+      expect(r.lines.every((l) => l.part === r.parts[0]!.id)).toBe(true);
+    }
+  });
+  it('a third of what was cut up is crushed, the rest folded in', () => {
+    const r = read(
+      'hull 600g strawberries. take a third of them and blitz w/ 1 tbsp icing sugar + squeeze of lemon. whip 400ml double cream w/ another tbsp of icing sugar til soft peaks. fold thru the strawbs, then ripple in the sauce. 6 bowls.',
+    );
+    const berries = r.lines.filter((l) => l.draft.ingredient?.id === 'strawberry').map((l) => Math.round(l.draft.grams!));
+    expect(berries.sort()).toEqual([200, 400]);
+    const sauce = r.parts.find((p) => p.kind === 'fruit-base')!;
+    expect(r.lines.filter((l) => l.part === sauce.id).map((l) => l.draft.ingredient?.id)).toEqual(['strawberry', 'icing-sugar-starch', 'lemon-juice']);
+    expect(r.portions).toEqual({ low: 6, high: 6 });
+  });
+});
+
+describe('vessels by other words', () => {
+  it.each([
+    ['Divide among 8 ramekins (4 oz).', { shape: 'mould', count: 8, eachMl: 118 }],
+    ['2 × GN 1/1, 65 mm', { shape: 'tray', lengthMm: 530, widthMm: 325, heightMm: 65, count: 2 }],
+    ['Trace a 22cm circle onto baking paper and put it on a tray.', { shape: 'free', acrossMm: 220, count: 1 }],
+    ['6 × 120 g glasses', { shape: 'glass', count: 6 }],
+  ])('%s', (text, right) => expect(vesselIn(text)).toMatchObject(right));
+  it('nests that are crushed hold nothing', () => expect(vesselIn('Crush 4 meringue nests in')).toBeNull());
+  it.each([
+    ['Yield: 6 × 120 g glasses', { low: 6, high: 6 }],
+    ['Cut them into 12 squares', { low: 12, high: 12 }],
+  ])('%s: portions', (text, right) => expect(portionsIn([], text)).toEqual(right));
+  it('sponges that are cut in three are not three portions', () => expect(portionsIn([], 'Sandwich them back together, cut them in three.')).toBeNull());
+  it('a name has no tin behind its portions', () => {
+    expect(read('Tiramisu for the function — 40 portions (2 × GN 1/1, 65 mm)\n\n1 kg mascarpone\n\nLoosen the mascarpone.').title).toBe(
+      'Tiramisu for the function',
+    );
+  });
+});

@@ -26,6 +26,10 @@ const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 const GIVES =
   /^(?:(?:that['’]s|it['’]s|makes|gives|about) )*(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fourteen|sixteen|twenty|a dozen) (?:\p{L}+ )?(?:slices|portions|pieces|servings|helpings|squares|wedges)\W*$/iu;
 
+/** 'Makes enough to fill and cover an 8" cake', 'frosts 24 cupcakes': what is said of the recipe in the third person is asked of nobody. */
+const HOW_FAR =
+  /^(?:makes|frosts|ices|fills|covers|yields|gives|serves|feeds|enough) (?!.*(?:;|\bthen\b))[^.;]*\b(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|an?|enough)\b/i;
+
 /** What the prose of a recipe asks for. */
 export interface Work {
   readonly clauses: readonly FlowClause[];
@@ -111,7 +115,7 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   // 'To make a trifle.': what it is called.
   if (/^to make (?:a |an |the )?[^.,;]{3,40}\.$/i.test(sentence)) return false;
   // 'Twelve slices.': how much it gives.
-  if (GIVES.test(c.text)) return false;
+  if (GIVES.test(c.text) || HOW_FAR.test(sentence)) return false;
   // A question, or a word to whoever reads: no work.
   if (
     /\?["”’)]*$/.test(c.text.trim()) ||

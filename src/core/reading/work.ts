@@ -138,6 +138,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'carry':
       // 'Carry the tin to the freezer': it is brought there.
       if (verb === 'carry' && !/^carry on\b/i.test(said)) return whereItGoes(verb, text, on);
+      // 'Over medium heat keep stirring till it bubbles'.
+      if (/^(?:continue|keep|go|carry)$/.test(verb) && HOT.test(text) && /\b(?:stirr|cook|whisk|beat|simmer)ing\b/i.test(text)) return 'heat';
       if (verb === 'turn') {
         if (/\bturn (?:it |the \w+ |them )?out\b|\bupside\b|\binvert/i.test(text)) return 'finish';
         if (/\bturn\b.*\binto\b/i.test(text)) return SERVED_IN.test(text) ? 'fill' : 'hands';
