@@ -24,7 +24,7 @@ async function readIn(page: Page, label: string, unit: string): Promise<void> {
   await expect(page.getByLabel(label)).toHaveAttribute('data-value', unit);
 }
 
-/** Figures in °C, and in grams, millilitres and millimetres where a kitchen of ounces and inches has none: texts of the page that have one. */
+/** Times of day by 24 hours, figures in °C, and in grams, millilitres and millimetres where a kitchen of ounces and inches has none: texts of the page that have one. */
 const metricOn = (page: Page): Promise<readonly string[]> =>
   page.evaluate(() => {
     const found: string[] = [];
@@ -32,7 +32,12 @@ const metricOn = (page: Page): Promise<readonly string[]> =>
     for (let n = walk.nextNode(); n; n = walk.nextNode()) {
       if (n.parentElement!.closest('script, style, code, pre, textarea')) continue;
       const text = n.textContent!.replace(/\u00a0/g, ' ').replace(/(?:per|in) 100 g/g, '');
-      if (/\d ?°C|(?<![\d.,])(?:1[5-9]|[2-9]\d|\d{3,})(?:\.\d+)? (?:g|kg|mL|mm|cm)(?![\w/·²³])/.test(text)) found.push(text.trim().slice(0, 120));
+      if (
+        /(?<![\p{L}\d:.,+])(?:[01]\d|2[0-3]):[0-5]\d(?![\d:]| [ap]m)|\d ?°C|(?<![\d.,])(?:1[5-9]|[2-9]\d|\d{3,})(?:\.\d+)? (?:g|kg|mL|mm|cm)(?![\w/·²³])/u.test(
+          text,
+        )
+      )
+        found.push(text.trim().slice(0, 120));
     }
     return found;
   });
@@ -45,6 +50,7 @@ test('a kitchen of ounces, inches and degrees Fahrenheit: every figure, nothing 
   await readIn(page, 'Weights in', 'oz');
   await readIn(page, 'Volumes in', 'fl oz');
   await readIn(page, 'Lengths in', 'in');
+  await readIn(page, 'Times of day by', '12 h');
   await expect(page.getByLabel('Fridge', { exact: true })).toHaveValue('39.2');
   await page.getByLabel('Fridge', { exact: true }).fill('41');
   await saved(page);

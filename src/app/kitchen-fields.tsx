@@ -1,6 +1,7 @@
 'use client';
 
 import type { KitchenRules } from '../core/kitchen/schema';
+import { CURRENCIES } from '../core/measures/shown';
 import { Choice } from '../ui/choice';
 import { useNow } from '../ui/use-now';
 
@@ -20,11 +21,14 @@ export const KeepsCream = ({ value, onChange }: RuleField<'keepingH'>) => (
 );
 
 type Shown = KitchenRules['shown'];
+const CURRENCY_NAMES = new Intl.DisplayNames(['en'], { type: 'currency' });
 const UNIT_QUESTIONS: { readonly [K in keyof Shown]: readonly [asks: string, ...options: (readonly [Shown[K], string])[]] } = {
   temperature: ['Temperatures in', ['°C', 'degrees Celsius'], ['°F', 'degrees Fahrenheit']],
   mass: ['Weights in', ['g', 'grams'], ['oz', 'ounces and pounds']],
   volume: ['Volumes in', ['mL', 'millilitres'], ['fl oz', 'fl oz and quarts']],
   length: ['Lengths in', ['mm', 'millimetres'], ['in', 'inches']],
+  clock: ['Times of day by', ['24 h', '24 hours'], ['12 h', '12 hours, am and pm']],
+  currency: ['Prices in', ['', 'no currency'], ...CURRENCIES.map((c) => [c, CURRENCY_NAMES.of(c) ?? c] as const)],
 };
 
 /** In which units this kitchen reads its figures: each for itself, for a kitchen may weigh in grams and bake in Fahrenheit. */

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  showMoney,
   clockFace,
+  typedFace,
   houseRange,
   plainNumber,
   roughNumber,
@@ -56,7 +58,10 @@ describe('figures as they are shown', () => {
     expect(plain(showRoughSeconds(333))).toBe('5:30 min');
     expect(plain(showSecondsRange(203, 283))).toBe('3:20–4:40 min');
     expect(plain(showSecondsRange(41, 57))).toBe('41–57 s');
-    expect(clockFace(3599.9)).toBe('59:59');
+    expect(typedFace(3599.9)).toBe('59:59');
+    // In a text no time of day: a joiner stands before its colon.
+    expect(clockFace(3599.9)).toBe('59\u2060:59');
+    expect(clockFace(599)).toBe('9:59');
   });
   it.each([
     [0.5, '30 min'],
@@ -74,5 +79,11 @@ describe('figures as they are shown', () => {
     expect(significant(5e-324, 2)).toBe(0);
     expect(showHours(5e-324)).toBe('0\u00a0min');
     expect(significant(1e-200, 2)).toBe(1e-200);
+  });
+  it('says money in its currency, with the figures that it has', () => {
+    expect(showMoney(3.4, '')).toBe('3.40');
+    expect(showMoney(3.4, 'EUR')).toBe('€3.40');
+    expect(showMoney(1234.5, 'GBP')).toBe('£1\u202f234.50');
+    expect(showMoney(340.4, 'JPY')).toBe('¥340');
   });
 });

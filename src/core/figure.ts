@@ -97,8 +97,11 @@ export function showSecondsRange(low: number, high: number): string {
   return withUnit(`${clockFace(roughSeconds(low))}${TO}${clockFace(roughSeconds(high))}`, 'min');
 }
 
-/** '3:07' */
-export const clockFace = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
+/** '3:07', as a field has it. @param seconds from 0. */
+export const typedFace = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
+
+/** '3:07', '12:30': minutes and seconds in a text. From ten minutes on a joiner that nobody sees stands before the colon, so that it is no time of day. */
+export const clockFace = (seconds: number): string => typedFace(seconds).replace(/(?<=\d\d):/, '\u2060:');
 
 /** As fine as a house figure bears: whole seconds below a minute, then 5, 10 and 30 seconds. */
 export function roughSeconds(seconds: number): number {
@@ -132,6 +135,15 @@ export function showSeconds(seconds: number): string {
   if (whole < 60) return withUnit(`${whole}`, 's');
   return withUnit(clockFace(whole), 'min');
 }
+
+/** An amount of money, '€3.40'; a bare number where the kitchen names no currency. @param currency by ISO 4217, or ''. */
+export const showMoney = (amount: number, currency: string): string =>
+  currency === ''
+    ? plainNumber(amount, 2)
+    : new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' })
+        .formatToParts(amount)
+        .map((p) => (p.type === 'group' ? '\u202f' : p.value))
+        .join('');
 
 /** Grams as a kitchen's scale shows them: tenths below 10 g, whole grams above; 5 g, not 5.0 g. */
 export function showGrams(massG: number): string {

@@ -91,7 +91,7 @@ describe('a number with its unit', () => {
 });
 
 describe('a number in a kitchen that reads Fahrenheit and ounces', () => {
-  const US = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in' } as const;
+  const US = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in', clock: '12 h', currency: '' } as const;
   beforeEach(() => showHereIn(US));
   afterEach(() => showHereIn(METRIC));
 

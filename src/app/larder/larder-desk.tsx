@@ -7,6 +7,7 @@ import type { Ingredient } from '../../core/composition/ingredient';
 import { plainNumber, showGrams, withUnit } from '../../core/figure';
 import { matcherFor } from '../../core/measures/match';
 import { Select } from '../../ui/kit/select';
+import { money } from '../../ui/units/money';
 
 /** More rows than this are drawn only when asked for. */
 const AT_ONCE = 120;
@@ -83,7 +84,7 @@ export function LarderDesk({ larder }: { readonly larder: readonly Ingredient[] 
                 <td className="fig py-1.5 pl-3 text-right font-medium max-sm:hidden">{withUnit(plainNumber(sugarOf(i), 1), '%')}</td>
                 <td className="fig py-1.5 pl-3 text-right font-medium max-sm:hidden">{withUnit(plainNumber(i.composition.water, 1), '%')}</td>
                 <td className="fig py-1.5 pl-3 text-right font-medium max-sm:hidden">{i.packG === null ? '–' : showGrams(i.packG)}</td>
-                <td className="fig py-1.5 pl-3 text-right font-medium max-sm:hidden">{i.pricePerKg === null ? '–' : plainNumber(i.pricePerKg, 2)}</td>
+                <td className="fig py-1.5 pl-3 text-right font-medium max-sm:hidden">{i.pricePerKg === null ? '–' : money(i.pricePerKg)}</td>
                 <td className="py-1.5 pl-6 text-ink-soft max-lg:hidden">{i.allergens.join(', ')}</td>
               </tr>
             ))}

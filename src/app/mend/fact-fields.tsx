@@ -4,7 +4,7 @@ import { useId, useState } from 'react';
 import { asksOf, type Ask } from '../../core/mend/asks';
 import type { BatchFacts } from '../../core/mend/case';
 import type { SignId } from '../../core/mend/words';
-import { clockFace } from '../../core/figure';
+import { typedFace } from '../../core/figure';
 import { ok } from '../../core/result';
 import { numberField } from '../../ui/units/number-field';
 
@@ -72,7 +72,7 @@ function FactField({
       onChange(v * ask.times);
     }
   };
-  const shown = value === null ? '' : ask.key === 'whiskedS' ? clockFace(value) : field.says(value / ask.times);
+  const shown = value === null ? '' : ask.key === 'whiskedS' ? typedFace(value) : field.says(value / ask.times);
   return (
     <div className="w-36">
       <label htmlFor={id} className="block text-[13.5px] text-ink-soft">

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clockFace, plainNumber, showFactor, withUnit } from '../figure';
+import { typedFace, plainNumber, showFactor, withUnit } from '../figure';
 import { EGG_KINDS, EGG_RULES } from '../heat/lethality';
 import { ForecastSchema } from './forecast';
 import { READING_KINDS, ReadingKindSchema } from './readings';
@@ -311,7 +311,7 @@ export function progressAfter(p: Progress, event: ProgressEvent): Progress {
       const stoppedAt = Math.max(event.at, timer.startedAt);
       const stopped = withTimer(p, { ...timer, stoppedAt });
       if (timer.id !== WHISK_TIMER || (p.fields['minutes-to-stage'] ?? '') !== '') return stopped;
-      return { ...stopped, fields: { ...p.fields, 'minutes-to-stage': clockFace(Math.round((stoppedAt - timer.startedAt) / 1000)) } };
+      return { ...stopped, fields: { ...p.fields, 'minutes-to-stage': typedFace(Math.round((stoppedAt - timer.startedAt) / 1000)) } };
     }
     case 'timer-slow': {
       const timer = timerOf(p, event.id);

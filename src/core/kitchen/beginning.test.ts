@@ -32,8 +32,9 @@ describe('where a kitchen measures', () => {
   });
   it('only one reads degrees Fahrenheit and ounces at first', () =>
     expect(REGIONS.filter((r) => !isMetric(r.shown)).map((r) => [r.id, r.shown])).toEqual([
-      ['us', { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in' }],
+      ['us', { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in', clock: '12 h', currency: 'USD' }],
     ]));
+  it('each has its money', () => expect(REGIONS.map((r) => r.shown.currency)).toEqual(['USD', 'GBP', 'EUR', 'AUD', 'CAD']));
   it('a mixture is of no region', () => expect(regionOf({ ...RULES, cups: 'us', standardDrinkG: 8 })).toBeNull());
   it('a standard drink as the national guideline has it, g of ethanol', () =>
     expect(REGIONS.map((r) => [r.id, r.rules.standardDrinkG])).toEqual([

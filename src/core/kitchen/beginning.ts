@@ -21,10 +21,30 @@ export interface Region {
  */
 export const REGIONS: readonly Region[] = [
   { id: 'us', name: 'United States', rules: { cups: 'us', eggs: { system: 'us', size: 'large' }, standardDrinkG: 14 }, shown: CUSTOMARY },
-  { id: 'uk', name: 'United Kingdom', rules: { cups: 'imperial', eggs: { system: 'eu', size: 'large' }, standardDrinkG: 8 }, shown: METRIC },
-  { id: 'europe', name: 'Ireland, continental Europe', rules: { cups: 'metric', eggs: { system: 'eu', size: 'medium' }, standardDrinkG: 10 }, shown: METRIC },
-  { id: 'australia', name: 'Australia, New Zealand', rules: { cups: 'australian', eggs: { system: 'us', size: 'large' }, standardDrinkG: 10 }, shown: METRIC },
-  { id: 'canada', name: 'Canada', rules: { cups: 'metric', eggs: { system: 'us', size: 'large' }, standardDrinkG: 13.45 }, shown: METRIC },
+  {
+    id: 'uk',
+    name: 'United Kingdom',
+    rules: { cups: 'imperial', eggs: { system: 'eu', size: 'large' }, standardDrinkG: 8 },
+    shown: { ...METRIC, currency: 'GBP' },
+  },
+  {
+    id: 'europe',
+    name: 'Ireland, continental Europe',
+    rules: { cups: 'metric', eggs: { system: 'eu', size: 'medium' }, standardDrinkG: 10 },
+    shown: { ...METRIC, currency: 'EUR' },
+  },
+  {
+    id: 'australia',
+    name: 'Australia, New Zealand',
+    rules: { cups: 'australian', eggs: { system: 'us', size: 'large' }, standardDrinkG: 10 },
+    shown: { ...METRIC, currency: 'AUD' },
+  },
+  {
+    id: 'canada',
+    name: 'Canada',
+    rules: { cups: 'metric', eggs: { system: 'us', size: 'large' }, standardDrinkG: 13.45 },
+    shown: { ...METRIC, currency: 'CAD' },
+  },
 ];
 
 /** The region whose measures a kitchen has; null where they are a mixture of its own. */

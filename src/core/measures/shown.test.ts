@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { clockFace, typedFace } from '../figure';
 import { readMeasured } from './measured';
 import { asTyped, inFahrenheit, inInches, inShownUnits, isMetric, METRIC, shownField, ShownUnitsSchema, shownUnit, toC, toF, typedIn, unitsKey } from './shown';
 import type { ShownUnits } from './shown';
 
-const US: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in' };
+const US: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in', clock: '12 h', currency: 'USD' };
 const us = (text: string): string => inShownUnits(text.replace(/~/g, '\u00a0'), US).replace(/\u00a0/g, '~');
 
 describe('degrees in Fahrenheit', () => {
@@ -229,15 +230,53 @@ describe('fields', () => {
   });
 });
 
+describe('times of day', () => {
+  const twelve: ShownUnits = { ...METRIC, clock: '12 h' };
+  it.each([
+    ['17:05', '5:05 pm'],
+    ['at 00:00', 'at 12:00 am'],
+    ['12:30 is lunch', '12:30 pm is lunch'],
+    ['Fri 09:05', 'Fri 9:05 am'],
+    ['27.11. 23:59', '27.11. 11:59 pm'],
+    ['between 06:00–11:45', 'between 6:00 am–11:45 am'],
+    ['(planned 2026-11-28 14:05)', '(planned 2026-11-28 2:05 pm)'],
+  ])('%s', (text, right) => {
+    const said = inShownUnits(text, twelve);
+    expect(said.replace(/\u00a0/g, ' ')).toBe(right);
+    // Said twice it is the same; a kitchen of 24 hours reads what the core says.
+    expect(inShownUnits(said, twelve)).toBe(said);
+    expect(inShownUnits(text, METRIC)).toBe(text);
+  });
+  it.each(['1:55 to stop', '2026-11-28T17:05', 'UTC+02:00', 'UTC−05:00', '17:05:30', '24:00', '12:60', '3:10:20', '09:5', '1.10:30'])('%s is none', (text) =>
+    expect(inShownUnits(text, twelve)).toBe(text),
+  );
+  it('minutes and seconds are none, however many', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 86_399 }), (s) => {
+        const face = clockFace(s);
+        expect(inShownUnits(`${face} min, by ${face}.`, twelve)).toBe(`${face} min, by ${face}.`);
+        expect(face.replace('\u2060', '')).toBe(typedFace(s));
+      }),
+    );
+  });
+  it('every minute of a day is said otherwise', () => {
+    const all = Array.from({ length: 1440 }, (_, m) => `${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`);
+    const said = all.map((t) => inShownUnits(t, twelve));
+    expect(new Set(said).size).toBe(1440);
+  });
+});
+
 describe('which units', () => {
   it('are metric unless it is said', () => {
     expect(ShownUnitsSchema.parse({})).toEqual(METRIC);
     expect(isMetric(METRIC)).toBe(true);
-    for (const one of ['temperature', 'mass', 'volume', 'length'] as const) expect(isMetric({ ...METRIC, [one]: US[one] })).toBe(false);
+    // Prices are never part of a text.
+    expect(isMetric({ ...METRIC, currency: 'EUR' })).toBe(true);
+    for (const one of ['temperature', 'mass', 'volume', 'length', 'clock'] as const) expect(isMetric({ ...METRIC, [one]: US[one] })).toBe(false);
   });
   it('travel as plain letters, each choice another', () => {
     expect(unitsKey(US)).toMatch(/^[\w ]+$/);
     const keys = (Object.keys(US) as (keyof ShownUnits)[]).map((k) => unitsKey({ ...METRIC, [k]: US[k] }));
-    expect(new Set([...keys, unitsKey(METRIC)]).size).toBe(5);
+    expect(new Set([...keys, unitsKey(METRIC)]).size).toBe(7);
   });
 });

@@ -5,24 +5,49 @@ import { CU_FT_ML, FL_OZ_ML, INCH_MM, LB_G, OZ_G, QT_ML } from './units';
  * In which units a kitchen wants its figures shown. The core reckons and says everything in °C, grams, millilitres and millimetres, and so it is
  * kept; what is shown is read once more at the edge, and each figure in it said in the kitchen's own units.
  */
+/** What prices may be in, by ISO 4217. */
+export const CURRENCIES = [
+  'EUR',
+  'GBP',
+  'USD',
+  'AUD',
+  'CAD',
+  'CHF',
+  'CZK',
+  'DKK',
+  'HKD',
+  'INR',
+  'JPY',
+  'MXN',
+  'NOK',
+  'NZD',
+  'PLN',
+  'SEK',
+  'SGD',
+  'ZAR',
+] as const;
+
 export const ShownUnitsSchema = z.object({
   temperature: z.enum(['°C', '°F']).default('°C'),
   mass: z.enum(['g', 'oz']).default('g'),
   volume: z.enum(['mL', 'fl oz']).default('mL'),
   length: z.enum(['mm', 'in']).default('mm'),
+  clock: z.enum(['24 h', '12 h']).default('24 h'),
+  currency: z.enum(['', ...CURRENCIES]).default(''),
 });
 export type ShownUnits = Readonly<z.infer<typeof ShownUnitsSchema>>;
 
-export const METRIC: ShownUnits = { temperature: '°C', mass: 'g', volume: 'mL', length: 'mm' };
+/** As the core says everything. */
+export const METRIC: ShownUnits = { temperature: '°C', mass: 'g', volume: 'mL', length: 'mm', clock: '24 h', currency: '' };
 
 /** As kitchens of the United States mostly read. */
-export const CUSTOMARY: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in' };
+export const CUSTOMARY: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in', clock: '12 h', currency: 'USD' };
 
 /** The units as one word of plain letters, for where they travel; two that are the same have the same. */
-export const unitsKey = (u: ShownUnits): string => [u.temperature.slice(1), u.mass, u.volume, u.length].join(' ');
+export const unitsKey = (u: ShownUnits): string => [u.temperature.slice(1), u.mass, u.volume, u.length, u.clock, u.currency].join(' ').trim();
 
-/** Whether everything is shown as the core says it. */
-export const isMetric = (u: ShownUnits): boolean => u.temperature === '°C' && u.mass === 'g' && u.volume === 'mL' && u.length === 'mm';
+/** Whether every text is shown as the core says it; prices are never part of one. */
+export const isMetric = (u: ShownUnits): boolean => unitsKey({ ...u, currency: '' }) === unitsKey(METRIC);
 
 /** Less than this stays in grams and millilitres: no scale that shows ounces weighs it, and a spoon measures it. */
 const SMALL = 15;
@@ -106,15 +131,22 @@ const SHARE_BEFORE = /(?:\b(?:per|of every|for every)[ \u00a0]|\/[ \u00a0]?)$/;
 const OF_100 = /\bin[ \u00a0]$/;
 const SHARE_AFTER = /^[ \u00a0]?(?:per\b|\/|(?:[\p{L}-]+[ \u00a0]){0,2}(?:per|in|to)[ \u00a0]100[ \u00a0](?:g|mL)\b)/u;
 
+/** '17:05': two figures each, so that '1:55' is minutes and seconds, as is what has a joiner in it (`clockFace`); no offset of a zone, no ratio. */
+const TIME_OF_DAY = /(?<![\p{L}\p{N}:.,+])(?<!UTC.)([01]\d|2[0-3]):([0-5]\d)(?![\p{N}:]|[ \u00a0][ap]m)/gu;
+/** 'p.m.' as it stands behind a time, whose line never breaks there. */
+const inTwelveHours = (h: number, min: string): string => `${h % 12 === 0 ? 12 : h % 12}:${min}\u00a0${h < 12 ? 'am' : 'pm'}`;
+
 const valueOf = (text: string): number => Number(text.replace(/\u202f/g, '').replace('−', '-'));
 const decimalsOf = (text: string): number => text.split('.')[1]?.length ?? 0;
 
 /**
- * A text with each of its figures in a kitchen's own units; what is no figure with a metric unit stays as it is. Said twice it is the same.
+ * A text with each of its figures in a kitchen's own units, and its times of day by its clock; what is no figure with a metric unit stays as it
+ * is. Said twice it is the same.
  * Differences of temperatures ('3 °C a minute', 'by 2 °C') are told from temperatures. Amounts under 15 g or mL and lengths under 3 mm stay.
  */
 export function inShownUnits(text: string, units: ShownUnits): string {
   let said = text;
+  if (units.clock === '12 h' && said.includes(':')) said = said.replace(TIME_OF_DAY, (_, h: string, min: string) => inTwelveHours(Number(h), min));
   if (units.temperature === '°F' && said.includes('°C')) said = said.replace(DEGREES, inDegrees);
   if (/\d[ \u00a0\u202f]?(?:k?g|m[lL]|L|[mc]m)/.test(said)) {
     if (units.mass === 'oz' || units.volume === 'fl oz')

@@ -23,7 +23,7 @@ const unit = (key: string, dimension: Dimension, size: number, names: string, on
 });
 
 /** Measures that nobody measures: what is said beside them in grams or millilitres counts, and where nothing is, the usual size is asked about. */
-const BY_FEEL: ReadonlySet<string> = new Set(['knob', 'bar', 'punnet', 'handful', 'thumb', 'glug', 'splash', 'wineglass', 'spoonful', 'shot']);
+const BY_FEEL: ReadonlySet<string> = new Set(['knob', 'bar', 'punnet', 'handful', 'thumb', 'glug', 'splash', 'wineglass', 'spoonful', 'shot', 'drizzle']);
 export const isByFeel = (u: Unit): boolean => BY_FEEL.has(u.key);
 
 /** A US stick of butter, half a US cup as it is cut by weight: a quarter of a pound. */
@@ -59,6 +59,7 @@ export const UNITS: readonly Unit[] = [
   unit('quart', 'volume', QT_ML, 'quart quarts qt qts', 'quart', 'quarts'),
   // Amounts by feel (house): a glug is about a tablespoon, a dash an eighth of a teaspoon, a drop a twentieth of a mL.
   unit('glug', 'volume', 15, 'glug glugs', 'glug', 'glugs'),
+  unit('drizzle', 'volume', 7.5, 'drizzle drizzles', 'drizzle', 'drizzles'),
   unit('splash', 'volume', 5, 'splash splashes squeeze squeezes', 'splash', 'splashes'),
   // A wine glass of the old books is an eighth of a pint (house); a spoonful is a tablespoon.
   unit('wineglass', 'volume', 70, 'wine_glass wine_glasses wineglass wineglassful wine_glassful', 'wine glass', 'wine glasses'),
@@ -182,7 +183,7 @@ export function unitSize(u: Unit, cups: CupSystem, written: WrittenSystem | null
 }
 
 /** How full a spoon or cup is, against a level one (house). */
-export const HEAPS: Readonly<Record<string, number>> = { level: 1, heaped: 1.5, heaping: 1.5, rounded: 1.25, generous: 1.15, scant: 0.9, good: 1.1 };
+export const HEAPS: Readonly<Record<string, number>> = { level: 1, heaped: 1.5, heaping: 1.5, rounded: 1.25, generous: 1.15, tiny: 0.5, scant: 0.9, good: 1.1 };
 
 /**
  * What an egg of a size holds without its shell, g. US: USDA weight classes (large 50 g); European: the middle of each

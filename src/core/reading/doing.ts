@@ -3,7 +3,7 @@ import type { Bowl } from './bowls';
 import { amountText } from './lines-said';
 import { bakes, puts, soaks } from './laying';
 import { FRACTIONS } from './meant';
-import { mix, POURED_ON, touch } from './mixing';
+import { mix, POURED_ON, THROUGH_A_SIEVE, touch } from './mixing';
 import { ALL, type FlowStep, type Heard, type Item, type Job, type Worktop } from './worktop';
 
 const PREPARES = new Set(
@@ -67,7 +67,7 @@ function nothingNew(w: Worktop, { step }: Job): void {
   if (step.work === 'finish') w.chilled = true;
   const b = w.here();
   // 'Sieve.': what is in hand.
-  if (b?.placed === 'no' && /^(?:strain|sieve)$/.test(step.verb)) b.sieved = true;
+  if (b?.placed === 'no' && (/^(?:strain|sieve)$/.test(step.verb) || THROUGH_A_SIEVE.test(step.text))) b.sieved = true;
   if (b && b.placed === 'no' && step.work === 'hands' && step.verb !== 'preheat' && step.machine === null) step.bowl = b.id;
 }
 

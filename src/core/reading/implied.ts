@@ -67,6 +67,7 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   if (whole) meant.line(whole[1], c.words.length);
   ofItsLetter(w, h, meant);
   if (items.length === 0) unsaid(w, h, meant);
+  if (items.length === 0) withTheHotMilk(w, h, meant);
   // 'Loosen the paste with some of the cream, then fold through the rest': the rest of that cream.
   const cream = THROUGH_THE_REST.test(h.after)
     ? [...(w.steps.at(-1)?.lines ?? [])].find(
@@ -97,6 +98,17 @@ function anglaise(w: Worktop, { c, fc }: Heard, meant: Meant): void {
   const of = (...roles: Role[]): readonly number[] => open.filter((i) => roles.includes(w.lines[i]!.role!));
   const liquid = of('milk').length > 0 ? of('milk') : of('cream');
   for (const i of [...liquid, ...of('yolk', 'sugar')]) meant.line(i, c.at, false);
+}
+
+/** 'Boil the milk. Blanch the yolks with the sugar. Cook to 85 °C': eggs are not cooked alone, and the milk is hot for them. */
+function withTheHotMilk(w: Worktop, { c, verb }: Heard, meant: Meant): void {
+  const b = w.here();
+  if (!/^(?:cook|heat|bring|return|boil|thicken)$/.test(verb) || !b || b.heated || b.placed !== 'no' || !w.holds(b, 'yolk', 'egg')) return;
+  if (w.holds(b, 'milk', 'cream', 'fruit', 'sour', 'white', 'butter', 'drink')) return;
+  const milk = w.latest(
+    (x) => x !== b && x.heated && !x.air && x.placed === 'no' && x.into === null && w.holds(x, 'milk', 'cream') && !w.holds(x, 'yolk', 'egg', 'chocolate'),
+  );
+  if (milk) for (const x of [milk, b]) meant.push({ kind: 'bowl', bowl: x.id, at: c.at, share: ALL, named: false });
 }
 
 /** 'The last four', 'the other 6'. */

@@ -105,7 +105,7 @@ function headOf(text: string): Head | null {
 
 /** The separators that a list may have, the strictest first. */
 const BARS = /\s+[/·•|]\s+/;
-const PLUS = /\s+\+\s+/;
+const PLUS = /\s+\+\s+|;\s+/;
 const MADE_WITH =
   /^[^+]{3,60}\b(?:jelly|gelatine?|powder|mix|espresso|coffee)\b[^+]{0,24}\s\+\s\d[\d.,]*\s?(?:ml|l|dl|cl|g|cups?|tbsp|tsp)\s(?:of )?(?:\w+ )?(?:water|milk)\W*$/i;
 const COMMAS =
@@ -183,7 +183,11 @@ const STATE = /^(?:[^\d]{1,50}|[^\d]{0,20}\([^)]{0,30}\)|at \d{1,2} ?°?C?|\p{L}
 /** '1/2 cup + 2 tbsp sugar' is one thing, 'cream 250 + 300 whipped' too: what a plus stands between are things with names of their own. */
 function separatorOf(told: string, isIngredient: (name: string) => boolean): RegExp {
   if (BARS.test(told)) return BARS;
-  const summed = told.split(PLUS).map((t) => t.trim());
+  // '4 oz chocolate + 1/2 cup cream; chopped peanuts': a new thing behind the sum.
+  const summed = told
+    .split(';')[0]!
+    .split(PLUS)
+    .map((t) => t.trim());
   return summed.length > 1 && summed.every((t) => weighed(t) && !HOW.test(nameIn(t)) && isIngredient(nameIn(t))) ? PLUS : COMMAS;
 }
 const nameIn = (t: string): string => (BARE_GRAMS.exec(t)?.[1] ?? splitLine(t).name).trim();

@@ -48,6 +48,8 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     if (grams('butter') > grams('yolk') + grams('egg') && (b.air || !b.heated) && !b.baked && !has('chocolate', 'milk', 'cream')) return 'buttercream';
     // Milk thickened with yolks stays a custard with some chocolate in it.
     if (has('chocolate') && !b.air && !(b.heated && grams('milk') > 2 * grams('chocolate'))) return 'chocolate-base';
+    // Eggs whisked with a boiled syrup are a foam, whatever juice follows.
+    if (b.air && (b.syrup || (b.hotC ?? 0) > SYRUP_FROM_C) && !has('milk', 'cream', 'cheese', 'chocolate')) return 'egg-foam';
     if ((has('milk') || has('cream') || has('fruit') || has('sour')) && b.heated) return 'custard';
     // A sponge.
     if (b.baked && grams('starch') > SPONGE_FLOUR * total && !has('milk', 'cream', 'cheese')) return 'biscuit-layer';

@@ -54,6 +54,11 @@ const MEASURED = /\((?:about |approx\.? |around |roughly |c\.? ?|~ ?)?(\d[\d./]*
 /** 'Zest of 3 limes and juice of 4'. */
 const ZEST_AND_JUICE =
   /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?),? (?:and|&|\+) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
+/** 'Juice of 1 lemon and grated rind', 'the zest of 2 limes, and their juice': both of the same ones. */
+const THEN_THE_OTHER = new RegExp(
+  `^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(juice|zest|rind|peel) (?:of|from) ([^,()]{1,24}?\\b${FRUIT}),? (?:and|&|\\+|plus) (?:(?:the|its|their|also|finely|freshly|grated|pared|strained) )*(juice|zest|rind|peel)\\W*$`,
+  'i',
+);
 /** 'Zest of 2 lemons and 75 ml juice', 'juice': of the fruit that is named. */
 const ZEST_AND_MEASURED =
   /^((?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (?:\d+|\w+) (?:(?:unwaxed|large|small|medium) )*(lemon|lime|orange|grapefruit)s?),? (?:and|&|\+|plus) ([^()]{2,16}?) (?:of )?(?:(?:the|their|its|fresh|lemon|lime|orange|grapefruit) )*juice\b.{0,24}$/i;
@@ -131,15 +136,17 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   if (zestThenJuice && splitLine(zestThenJuice[3]!).amounts.length > 0)
     return [made(zestThenJuice[1]!), made(`${zestThenJuice[3]!} ${zestThenJuice[2]!} juice`)];
   // 'Mango cubes, shaved chocolate and mint to garnish': several things, none weighed.
-  const purpose = splitLine(text).amounts.length === 0 ? PURPOSE.exec(text)?.[0] : undefined;
+  const purpose = splitLine(text).amounts.length > 0 ? undefined : (PURPOSE.exec(text)?.[0] ?? (FEW_MORE.test(text) ? '' : undefined));
   const several =
     purpose === undefined
       ? []
       : text
-          .slice(0, -purpose.length)
+          .slice(0, text.length - purpose.length)
           .split(/,\s+(?:and\s+)?|\s+(?:and|&)\s+/)
-          .map((t) => t.trim());
-  if (several.length > 1 && several.every((t) => ingredientOf(t, context).confidence >= SURE_FROM)) return several.map((t) => made(`${t}${purpose}`));
+          .map((t) => t.trim().replace(A_FEW, ''));
+  // What is strewn with a few of something else may be a doubt of its own.
+  const known = (t: string): boolean => (purpose === '' ? ingredientOf(t, context).ingredient !== null : ingredientOf(t, context).confidence >= SURE_FROM);
+  if (several.length > 1 && several.every(known)) return several.map((t) => made(`${t}${purpose}`));
   const both = BOTH.exec(text);
   if (both) {
     const fruit = (both[1] ?? both[2] ?? '').replace(/[,(].*$/, '').trim();
@@ -147,6 +154,8 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
     const [measured, kind] = [MEASURED.exec(text)?.[1], new RegExp(FRUIT, 'i').exec(fruit)?.[1]];
     return [made(`zest of ${fruit}`), made(measured && kind ? `${measured} ${kind} juice` : `juice of ${fruit}`)];
   }
+  const other = THEN_THE_OTHER.exec(text);
+  if (other && /juice/i.test(other[1]!) !== /juice/i.test(other[4]!)) return [made(`zest of ${other[2]!}`), made(`juice of ${other[2]!}`)];
   const each = ZEST_AND_JUICE.exec(text);
   if (each) return [made(`zest of ${each[1]!} ${each[2]!}`), made(`juice of ${each[3]!} ${each[2]!}`)];
   const measuredJuice = ZEST_AND_MEASURED.exec(text);
@@ -218,6 +227,10 @@ function gelatinMass(text: string): { readonly lines: readonly [string, string];
     doubt: said ? '' : `one part of gelatin in ${MASS_WATER} of water is taken`,
   };
 }
+
+/** 'Chocolate curls and a few extra raspberries'. */
+const FEW_MORE = /\band (?:a few|some|a handful of)\b/i;
+const A_FEW = /^(?:a few|some|a handful of) (?:(?:extra|more|whole|fresh) )*/i;
 
 /** Two amounts of one thing, each with its name: added to it, parted in brackets, or summed; null where there is one. */
 function twoOfOne(text: string): readonly [string, string] | null {

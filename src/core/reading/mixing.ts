@@ -12,7 +12,7 @@ export const POURED_ON =
 /** 'With the sugar added at soft peak'. */
 const SUGAR_LATE = /\bsugar\b[^.;]{0,30}\b(?:at|from) (?:the )?soft[- ]?peaks?\b|\b(?:at|from) (?:the )?soft[- ]?peaks?\b[^.;]{0,24}\bsugar\b/i;
 /** 'Whizz the berries and push through a sieve'. */
-const THROUGH_A_SIEVE = /\b(?:through|thro) (?:a |the )?(?:fine |hair |nylon )*sieve\b/i;
+export const THROUGH_A_SIEVE = /\b(?:through|thro) (?:a |the )?(?:fine |hair |nylon )*sieve\b/i;
 /** Hotter is no water but a syrup, °C. */
 export const BOILED_C = 100;
 /** What comes in is of weight from this share of a foam on (house). */
@@ -136,6 +136,17 @@ function cameTogether(w: Worktop, { step, at, h, items, bowls: named }: Job): { 
     (whipped.hotC ?? 0) > BOILED_C
   )
     return { into: foam!.b, bowls: [all(whipped)] };
+  // 'Whisk the yolks; pour over the syrup in a stream': the syrup goes over the foam in hand, and never the foam into the pan.
+  const syrup = named.find((x) => x.b !== whipped && (x.b.hotC ?? 0) > BOILED_C);
+  if (
+    step.verb === 'pour' &&
+    /^pour (?:on|over|onto)\b/i.test(h.after) &&
+    syrup !== undefined &&
+    named.every((x) => x === syrup || x.b === whipped) &&
+    whipped?.air === true &&
+    w.holds(whipped, 'white', 'yolk', 'egg')
+  )
+    return { into: whipped, bowls: [all(syrup.b)] };
   if (items.length > 0 && !withMore) return null;
   const mine = w.here();
   // 'Fold in a third, then fold in the rest': of what went in before.
@@ -321,10 +332,12 @@ function startedOrNew(w: Worktop, { step, at, h, lines }: Job): Bowl {
     seasoning &&
     !mine.heated &&
     at - mine.lastStep <= 2 &&
-    w.sameBlock(
-      mine,
-      lines.map((x) => x.line),
-    ) &&
+    // Sentences that are told have no rows to stand together in.
+    (!w.hasList ||
+      w.sameBlock(
+        mine,
+        lines.map((x) => x.line),
+      )) &&
     step.work !== 'heat' &&
     step.verb !== 'make';
   return starts ? mine : w.make(h.fc.section ?? w.lines[lines[0]!.line]!.under);

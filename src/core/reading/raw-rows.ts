@@ -244,7 +244,7 @@ const FEWEST_BARE = 4;
 
 function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => boolean): readonly RawRow[] {
   const found = rows.map((r) => (r.numbered || r.text.length > 80 ? null : BARE_GRAMS.exec(r.text)));
-  const meant = found.map((m) => m !== null && !isTime(m[0]) && isIngredient(m[1]!));
+  const meant = found.map((m) => m !== null && !isTime(m[0]) && isIngredient(m[1]!.replace(/\s?\([^)]*\).*$/, '')));
   const bare = meant.filter(Boolean).length;
   // A leaf of gelatin may be weighed where all else is bare; where others have measures too, a bare number is a count.
   // A title that says how large a glass is, is no list.

@@ -49,7 +49,7 @@ export function saysOfTheWhole(text: string): boolean {
 
 /** 'Yolks 80', 'cream 250 + 300 whipped': a list that says no measure anywhere is in grams. */
 export const BARE_GRAMS =
-  /^(?![^,]*,[^,]*\b(?:zest|juice|rind|peel|to|in|into|until|till|at|for)\b)(\p{L}[\p{L} %’',-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%?(?=\s))?(?:\s?\((?:\d|\p{L}{2,12})\))?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\)|\s+(?:whipped|melted|softened|soft|cold|chopped|sifted|toasted))?)$/u;
+  /^(?![^,]*,[^,]*\b(?:zest|juice|rind|peel|to|in|into|until|till|at|for)\b)(\p{L}[\p{L} %’',-]*?(?:\s\d{1,2}(?:[.,]\d)?\s?%?(?=\s))?(?:\s?\((?:\d|\p{L}{2,12})\)(?:, \p{L}+)?)?)[\s:]+(\d{1,4}(?:[.,]\d{1,2})?)(?:\s*\+\s*(\d{1,4})(?:\s+(\p{L}+))?)?((?:\s*\([^()]{0,40}\)|\s+(?:whipped|melted|softened|soft|cold|chopped|sifted|toasted))?)$/u;
 
 /** What is taken of a counted fruit. */
 export const TAKEN_FROM =

@@ -364,9 +364,14 @@ function isPartHeading(r: RawRow, next: RawRow | undefined, isIngredient: (name:
   return r.blankBefore && !(isIngredient(text) && /^(?:\p{Ll})/u.test(text));
 }
 
+/** What comes last, above its things. */
+const FINISHING = /^(?:to|for) (?:decorate|decorating|finish|garnish|serve|serving|(?:the )?(?:top|topping|decoration|garnish))\W*$/i;
+
 function isHeadingRow(r: RawRow, next: RawRow | undefined, mode: Mode, isIngredient: (name: string) => boolean): 'part' | 'section' | null {
   const lineNext =
     next !== undefined && looksLikeLine(next.text) && !isProse(next) && !(mode === 'steps' && isAction(next.text) && !looksLikeMeasured(next.text));
+  // 'To decorate' above what nobody weighs.
+  if (mode === 'lines' && FINISHING.test(r.text) && next !== undefined && !next.blankBefore && !isAction(next.text)) return 'part';
   if (isPartHeading(r, next, isIngredient) && (lineNext || (mode !== 'steps' && (next === undefined || !isAction(next.text))))) return 'part';
   if (mode === 'start' || r.bulleted || r.numbered || r.text.length > 60 || /[.!?]$/.test(r.text) || looksLikeMeasured(r.text)) return null;
   const short = r.text.split(/\s+/).length <= 6;

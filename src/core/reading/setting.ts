@@ -116,13 +116,13 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
     /\b(?:baking|casserole|gratin|serving|oven|rectangular|square|glass|lasagne?|ceramic|deep|shallow) (?:baking )?dish\b|\bdish\b|\bbaking (?:tin|pan)\b|\btray\b|\bsheet pan\b|\b(?:square|rectangular) (?:tin|pan)\b|\bbrownie (?:tin|pan)\b|\bframe\b/i,
     'tray',
   ],
-  [/\b(?:round|cake|deep) (?:cake )?(?:tin|pan)\b|\bcake tin\b/i, 'round'],
+  [/\b(?:round|cake|deep|sandwich|layer) (?:cake )?(?:tin|pan)s?\b/i, 'round'],
   [/\bramekins?\b|\b(?:silicone |individual |dariole |muffin |pudding )?mou?lds?\b|\bmoules?\b|\bmuffin (?:tin|cups)\b|\bjelly mou?ld\b/i, 'mould'],
   [
     /\bglass(?:es)?\b(?! (?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\b\d{1,3}[\s-]?(?:oz|ounce|ml)\s(?:\w+ )?cups\b|\bpots\b/i,
     'glass',
   ],
-  [/\btub\b|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],
+  [/\btub\b(?! (?:of|cream|soft|mascarpone|ricotta))|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
   [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
   // 'An eight inch tin', of no kind that is said: a round one.
@@ -148,7 +148,7 @@ const BY = new RegExp(
   'i',
 );
 const ROUND = new RegExp(
-  `${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|diameter|wide|across|deep|loose|spring|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`,
+  `${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|sandwich|layer|diameter|wide|across|deep|loose|spring|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`,
   'i',
 );
 const ROUND_AFTER = new RegExp(
@@ -193,6 +193,7 @@ export function vesselIn(written: string): SaidVessel | null {
       // A circle that is drawn on its paper stands on no tray: it is as wide as it was drawn.
       const drawn = named === 'tray' && DRAWN.test(piece);
       const shape = drawn ? 'free' : named;
+      if (shape === 'tub' && /\bnot (?:in |from )?(?:the|an?) (?:tub|container)\b/i.test(piece)) continue;
       // 'Crush four meringue nests': they are eaten, and hold nothing.
       if (shape === 'free' && /\b(?:crush|crumbl|break|bash|smash|chop|crack)\w*\b[^.;]*\bnests?\b/i.test(piece)) continue;
       if (shape === 'dome' && /\bpipe\b/i.test(piece)) continue;
@@ -253,9 +254,13 @@ export function vesselIn(written: string): SaidVessel | null {
         ? 'terrine'
         : 'tray'
       : best.shape;
-  return { ...sizesOf(shape, best.says, text), shape, count: countOf(shape, text), says: best.says };
+  const count = countOf(shape, text);
+  // What is baked in two tins and sandwiched stands by itself, as one.
+  const sandwiched = shape === 'round' && count > 1 && SANDWICHED.test(text);
+  return { ...sizesOf(shape, best.says, text), shape: sandwiched ? 'free' : shape, count: sandwiched ? 1 : count, says: best.says };
 }
 
+const SANDWICHED = /\b(?:sandwich(?:ed)?|stack(?:ed)?) (?:the |them|both |together|up|it )/i;
 /** 'Trace a 22 cm circle onto baking paper'. */
 const DRAWN = /\b(?:trac|draw|mark|pencil)\w*\b[^.;]{0,40}\b(?:circles?|rounds?|discs?)\b/i;
 

@@ -32,6 +32,9 @@ export function titleOf(rows: readonly Row[], text: string): string {
   // 'Apple Snow. Take six large …': a name with a full stop before the work.
   const stop = /^(\p{Lu}[\p{L}\p{M}'’ -]{3,44})\.\s+(?=\p{Lu})/u.exec(text.trim());
   if (stop && clauseOf(stop[1]!).verb === null) return capital(stop[1]!);
+  // 'So basically my cream cheese frosting is: …'
+  const mine1 = OURS_IS.exec(text.trim());
+  if (mine1) return capital(mine1[1]!);
   const old = /^to make (?:a |an |the )?([^.:,;\n]{4,60})[.:,;\n]/i.exec(text.trim());
   if (old) return capital(old[1]!);
   const mine = /\bwhat (?:i|we) do for (?:my|the|our) ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.slice(0, 200));
@@ -47,6 +50,8 @@ export function titleOf(rows: readonly Row[], text: string): string {
 /** 'Semifreddo (2 lb loaf tin, 10 slices)': what it is made in and how much it gives are no name. */
 const SIZE_BEHIND =
   /(?<=\p{L}{3}.*)\s*(?:[([][^()[\]]{0,40}\d[^()[\]]{0,40}\b(?:tins?|pans?|dish|loaf|ring|springform|terrine|mou?lds?|slices|portions?|pieces|glasses|cups|servings|people|persons|gn)\b[^()[\]]{0,24}[)\]]|[([][^()[\]]{0,40}\b(?:serves|makes|feeds|does|yields) \d[^()[\]]{0,24}[)\]]|\s?[,·|–—-]\s*(?:(?:ring|tin|pan|mou?ld|springform|terrine|frame|ø)\s?\d{1,2}(?:[.,]\d)?\s?(?:cm|in|inch)|(?:serves|makes|feeds|yields) (?:about )?\d|\d{1,3}\s+(?:\p{L}+ ){0,2}(?:glasses|mou?lds|slices|pieces|portions|servings|cups|pots|ramekins|people)\b)[^,]{0,30}(?:, ?h ?\d{1,2}(?:[.,]\d)?(?: ?cm)?)?|\s\(\d{1,3}\))\s*$/iu;
+const OURS_IS =
+  /^(?:(?:right|ok(?:ay)?|so|well|now|basically|honestly)[, ]+)*(?:my|our|the) ([\p{L}][\p{L}\p{M}'’ -]{3,40}?) (?:is|goes|goes like this)(?: (?:just|basically|simply|really))?[:,–—]/iu;
 const WANTED = new RegExp(`^(?:[\\p{L}]+[,:! ]+){0,3}for (?:the|my|our|a) ((?:[\\p{L}'’-]+ ){0,3}(?:${DISHES})),? (?:you|we|i)\\b`, 'iu');
 const CALLED = new RegExp(`^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:[\\p{L}'’-]+ ){0,4}(?:${DISHES}))[.!:]\\s`, 'iu');
 const ASKED = new RegExp(

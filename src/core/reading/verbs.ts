@@ -12,7 +12,7 @@ export interface Verb {
 
 const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['whisk', 'whip whisk rewhip froth aerate', ''],
-  ['beat', 'beat soften loosen blend blitz process pulse liquidise puree knead', 'cream'],
+  ['beat', 'beat soften loosen blend blitz whizz whiz process pulse liquidise puree knead', 'cream'],
   ['fold', 'fold marble ripple swirl', 'lighten'],
   [
     'heat',
@@ -33,7 +33,7 @@ const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['serve', 'serve enjoy eat', ''],
   [
     'hands',
-    'tear cube emulsify mix stir combine sweeten season flavour measure weigh chop dice mince grate zest squeeze juice sift sieve strain drain crush crumble bash blanch drop peel core hull pit wash rinse dry-off pat separate wrap unwrap crack discard add incorporate sprinkle scatter drizzle trickle strew stream preheat grease oil roll trim toss tilt remove take scrape tap press squash tamp push rub work gather bind dissolve store lift loosen-edge shave check taste repeat-as prepare get grab pick keep reserve save hold-back snip tear bang knock whiz run switch lower raise start begin stop continue increase decrease adjust return bring-together give ease butterfly hang tie collar secure insert attach fit count mark trace draw draw-circles',
+    'tear cube emulsify mix stir combine sweeten season flavour measure weigh chop dice mince grate zest squeeze juice sift sieve strain drain crush crumble bash blanch drop peel core hull pit wash rinse dry-off pat separate wrap unwrap crack discard add incorporate sprinkle scatter drizzle trickle strew stream preheat grease oil roll trim toss tilt remove take scrape tap press squash tamp push rub work gather bind dissolve store lift loosen-edge shave check taste repeat-as prepare get grab pick keep reserve save hold-back snip tear bang knock run switch lower raise start begin stop continue increase decrease adjust return bring-together give ease butterfly hang tie collar secure insert attach fit count mark trace draw draw-circles',
     'cut slice break pass halve quarter line cover set-aside dry reserve-some dot use make carry stick pop bung shove chuck plonk clean flatten double split form shape open close break-up',
   ],
 ];
@@ -101,7 +101,7 @@ export function verbOfForm(word: string): Verb | null {
 
 /** Words that follow a verb and not a noun: 'cool the custard', 'rest for an hour', 'cream together'. */
 export const AFTER_VERB = new Set(
-  'the a an it them this that these those your some in into for until till to onto on over with out off up down aside together at all everything each half one two three four five six any again gently well thoroughly completely slightly gradually slowly quickly briefly carefully lightly immediately back by through under overnight about another your every both very and between around rest remaining fridge just as from while if before when at among amongst'.split(
+  'the a an it them this that these those your some in into for until till to onto on over with out off up down aside together at all everything each half one two three four five six any again w/ gently well thoroughly completely slightly gradually slowly quickly briefly carefully lightly immediately back by through under overnight about another your every both very and between around rest remaining fridge just as from while if before when at among amongst'.split(
     ' ',
   ),
 );

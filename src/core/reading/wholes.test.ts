@@ -509,3 +509,73 @@ describe('vessels by other words', () => {
     );
   });
 });
+
+describe('told and written in a hurry', () => {
+  it.each([
+    ['Juice of 1 lemon and grated rind', ['lemon-zest 5', 'lemon-juice 45']],
+    ['the zest of 2 limes, and their juice', ['lime-zest 6', 'lime-juice 56']],
+  ])('%s', (row, right) => expect(lines(row)).toEqual(right));
+  it('what is strewn at the end, above the method, is a list', () => {
+    const r = read(
+      'Cheesecake\n\nFor the filling\n300g mascarpone\n200ml double cream\n\nTo decorate\nWhite chocolate curls and a few extra raspberries\n\nMethod\nWhip the cream and the mascarpone to soft peaks. Scatter over the chocolate curls and the raspberries.',
+    );
+    expect(r.lines.filter((l) => l.draft.under === 'To decorate').map((l) => l.draft.ingredient?.id)).toEqual(['chocolate-white', 'raspberry']);
+    expect(r.steps[0]!.text).toBe('Whip the cream and the mascarpone to soft peaks.');
+  });
+  it('a list of sums has a new thing behind its semicolon', () => {
+    const r = read(
+      'Pie\n\nFILLING: 8 oz cream cheese, 1 cup heavy cream\nTOPPING: 4 oz dark chocolate + 1/2 cup heavy cream; chopped peanuts\n\nWhip the cream cheese and 1 cup of cream. Heat 1/2 cup cream, pour over the chocolate, stir. Sprinkle w/ the peanuts.',
+    );
+    expect(r.lines.filter((l) => l.draft.under === 'TOPPING').map((l) => l.draft.ingredient?.id)).toEqual(['chocolate-dark-64', 'cream-36', 'peanut']);
+  });
+  it('a butter that comes twice, bare numbers: each has its own grams', () => {
+    const r = read(
+      'Mousseline\n\nMilk                1000\nYolks               200\nSugar               250\nCorn starch         90\nButter (1)          250\nButter (2), soft    240\n\nBoil the milk. Whip butter (2) until white.',
+    );
+    expect(r.lines.map((l) => l.draft.grams)).toEqual([1000, 200, 250, 90, 250, 240]);
+  });
+  it('eggs blanched beside boiled milk are cooked in it', () => {
+    const r = read('Cream\n\nMilk 1000\nYolks 200\nSugar 250\nCorn starch 90\n\nBoil milk. Blanch yolks/sugar/starch. Cook to 85°C.');
+    expect(r.parts.map((p) => p.kind)).toEqual(['custard']);
+    expect(r.lines).toHaveLength(4);
+  });
+  it('eggs whisked with a boiled syrup are a foam, with lemon juice in it too', () => {
+    const r = read(
+      'Parfait\n\n250 g sugar\n80 g water\n6 yolks\n160 g lemon juice\n600 g cream 35%\n\nCook the sugar and water to 118C. Whisk the yolks; pour over the syrup in a stream and whisk until cold and thick. Add the juice. Whip the cream softly and fold through. Freeze in a terrine, store at -18C.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['egg-foam', 'whipped-cream', 'set-filling']);
+    expect(r.parts[0]!.ways).toMatchObject({ eggs: 'syrup' });
+    expect(r.steps.at(-1)!.work).toBe('freeze');
+  });
+  it('sugar that is whisked into whites goes in with air', () => {
+    const r = read(
+      'Meringue\n\n4 egg whites\n250g caster sugar\n1 tsp vinegar\n\nWhisk the whites until stiff, then whisk in the sugar a tablespoon at a time.',
+    );
+    expect(r.steps.map((s) => s.work)).toEqual(['whisk', 'whisk']);
+  });
+  it('a frosting told in one breath is one bowl, and the cream that lightens it another', () => {
+    const r = read(
+      'so basically my cream cheese frosting is: one block of cream cheese 8 oz, full fat not the tub, one stick of butter, both properly soft. beat the butter first till it is pale, like three minutes, then the cream cheese goes in. two and a half cups of powdered sugar sifted, in two goes, a teaspoon of vanilla and a tiny pinch of salt. then I whip half a cup of heavy cream to stiff peaks and fold that in at the end. does 12 cupcakes',
+    );
+    expect(r.title).toBe('Cream cheese frosting');
+    expect(r.vessel?.shape).not.toBe('tub');
+    const of = (part: string) => r.lines.filter((l) => l.part === part).map((l) => l.draft.ingredient?.id);
+    const cheese = r.lines.find((l) => l.draft.ingredient?.id === 'cream-cheese-block')!.part!;
+    expect(of(cheese)).toEqual(expect.arrayContaining(['cream-cheese-block', 'butter-82', 'icing-sugar-starch', 'vanilla-extract', 'salt']));
+    expect(r.parts.map((p) => p.kind)).toContain('whipped-cream');
+  });
+  it.each(['Chill in the ice box over night.', 'Leave in the ice-box for 8 hours.'])('%s', (said) => {
+    expect(read(`Cream\n\n300ml cream\n\nWhip the cream to soft peaks. Spoon into glasses. ${said}`).steps.at(-1)!.work).toBe('chill');
+  });
+  it('biscuits in a food bag are only crushed there', () => {
+    const r = read(
+      'Base\n\n200g ginger nuts\n75g butter\n\nPut the biscuits in a food bag and bash to crumbs. Melt the butter, stir in the crumbs. Press into a 23cm tin.',
+    );
+    expect(r.steps[0]!.work).toBe('hands');
+  });
+  it('meringues baked in two tins stand as one cake', () => {
+    const text = 'Line two 20cm sandwich tins. Divide the meringue between the tins. Bake for 40 minutes. Whip the cream, sandwich the meringues with it.';
+    expect(vesselIn(text)).toMatchObject({ shape: 'free', acrossMm: 200, count: 1 });
+    expect(vesselIn('Divide between two 20cm cake tins.')).toMatchObject({ shape: 'round', acrossMm: 200, count: 2 });
+  });
+});

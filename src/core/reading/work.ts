@@ -27,7 +27,7 @@ const PEAK =
   /\bpeaks?\b|\bfirm\b|\bstiff|\bfluffy\b|\bpale\b|\bribbon|\bdoubled?\b|\btripled?\b|\bfroth|\bfoam|\bbillow|\bholds? (?:its|their) shape|\bfloppy\b|\bthick and (?:light|pale|creamy)|\blight and|\bglossy\b|\baerated\b|\bin volume\b|\btrail|\bclings?\b/i;
 export const HOT =
   /\bover (?:a |the )?(?:pan|pot|saucepan|bowl)?.{0,30}(?:simmering|boiling|hot|barely|steaming|steam)|\bdouble boiler|\bbain[- ]?marie|\bover (?:a |an )?(?:very )?(?:low|medium|high|gentle|direct|moderate)?[- ]?(?:low|medium|high)?\s*heat\b|\bon the (?:hob|stove|heat)\b|\bover steam\b|\bheat\b(?! off)|\bsimmering water|\b(?:slow|gentle|clear|soft|brisk) fire\b|\bover (?:a|the) fire\b/i;
-const COLD_PLACE = /\b(?:fridge|refrigerator|refrigerate|chiller|icebox|cold room|cold larder|into the cold|in the cold|cold place|cool place|cellar)\b/i;
+const COLD_PLACE = /\b(?:fridge|refrigerator|refrigerate|chiller|ice[- ]?box|cold room|cold larder|into the cold|in the cold|cold place|cool place|cellar)\b/i;
 const FREEZER = /\bfreez(?:er|e)\b/i;
 const OVEN = /\bovens?\b/i;
 const ROOM = /\broom[- ]temp(?:erature)?|\bat room\b|\bcounter\b|\bworktop\b|\bon the bench\b/i;
@@ -38,7 +38,7 @@ const BY_HAND =
 const VESSEL_TO_MIX =
   /\b(?:in|into|to) (?:a|an|the|another|one|your|separate|that|this)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|saucer|cup|measuring jug|(?<!pudding )basin)\b/i;
 const SERVED_IN =
-  /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|bag|(?:freezer|lidded|plastic|airtight)[\w-]* (?:container|box|tub)|containers?|tubs?)\b/i;
+  /\b(?:glass(?:es)?|dish|tin|tray|springform|ring|mou?lds?|terrine|ramekins?|cups?|pots?|tumblers?|platter|plate|shells?|case|crust|base|loaf|coupes?|jars?|verrines?|trifle bowl|serving bowl|cake stand|lined|nests?|piping bag|(?<!\b(?:food|freezer|plastic|sandwich|zip\w*|polythene|resealable)[- ])bag|(?:freezer|lidded|plastic|airtight)[\w-]* (?:container|box|tub)|containers?|tubs?)\b/i;
 
 /** 'In another bowl the whites with a pinch of salt, stiff': what is whipped, and how far. */
 export const FOAM_NAMED =
@@ -88,6 +88,8 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return HOT.test(text) && !on.cream ? 'heat' : on.cheese && !on.cream && !foams && !air ? 'beat' : 'whisk';
     case 'whisk':
       if (HOT.test(text) || (/\breach|\buntil (?:it|they) (?:is|are)? ?(?:hot|warm)/i.test(text) && /°|\b\d{2,3} ?[CF]\b/.test(text))) return 'heat';
+      // 'Whisk in the sugar a spoonful at a time': into whites it goes with air.
+      if (/^whisk in\b/.test(said) && on.white && !on.butter && !/\b(?:flour|cocoa|corn ?starch|cornflour)\b/i.test(text)) return 'whisk';
       if (/^whisk (?:in|the (?:dry|flour|cornstarch|cornflour|custard powder|cocoa))/.test(said) && !air) return 'hands';
       if (on.chocolate && !on.white && !on.yolk && !/\bpeaks?\b|\bfluffy\b|\blight\b|\bpale\b|\bwhipped\b/i.test(text)) return 'hands';
       return air
@@ -95,7 +97,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
         : on.white || on.cream
           ? 'whisk'
           : on.yolk
-            ? /\b(?:until|till|thick)\b|\bmin/i.test(text)
+            ? /\b(?:until|till|thick)\b|\bmin/i.test(text) || MIXER.test(text)
               ? 'whisk'
               : 'hands'
             : on.cheese || on.butter
@@ -390,7 +392,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
   if (verb === 'leave' && on.baking && timed && !/\b(?:off|open|ajar|cool\w*|cold|out)\b/i.test(text)) return 'bake';
   if (/\b(?:infuse|steep|brew|macerate|bloom|soak|swell|hydrate)\b/i.test(text)) return 'soak';
   if ((verb === 'make' || verb === 'build') && /\b(?:layers?|stor(?:e?ys|ies)) of\b/i.test(text) && !HOT.test(text)) return 'fill';
-  if (FREEZER.test(text) && !/\bout of the freezer|\bfrom the freezer/i.test(text)) return 'freeze';
+  if ((FREEZER.test(text) || FROST.test(text)) && !/\bout of the freezer|\bfrom the freezer/i.test(text)) return 'freeze';
   if (
     COLD_PLACE.test(text) &&
     !/\b(?:from|out of) the (?:fridge|refrigerator)|\bin(?:to)? the cold (?:\w+ )?(?:bowl|pan|cream|milk|water|mixture|custard)\b/i.test(text)
@@ -473,7 +475,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
 }
 
 /** Degrees of a freezer: 'at −18', '-20 °C'. */
-export const FROST = /(?:\bat |[,;] ?)[-−–](?:1\d|2\d|3\d)\b/;
+export const FROST = /(?:\bat |[,;] ?)[-−–](?:1\d|2\d|3\d)(?!\d)/;
 
 /** A mix that is brought to a heat, without a verb: 'purée, yolks, sugar to 82 °C'. */
 export const warmedTo = (text: string): boolean =>

@@ -184,7 +184,9 @@ export function seedSampleKitchen(db: KitchenDb, now: number): boolean {
   if (everySheet(db).length > 0) return false;
   const rules = readKitchenFacts(db).rules;
   db.update(kitchenRules)
-    .set({ rules: { ...rules, kitchenName: 'Gannet Quay', crew: CREW, book: { ...rules.book, jobs: [...SAMPLE_JOBS] } } })
+    .set({
+      rules: { ...rules, kitchenName: 'Gannet Quay', shown: { ...rules.shown, currency: 'EUR' }, crew: CREW, book: { ...rules.book, jobs: [...SAMPLE_JOBS] } },
+    })
     .where(eq(kitchenRules.id, 1))
     .run();
   for (const i of SAMPLE_INGREDIENTS) db.insert(ingredients).values({ id: i.id, name: i.name, facts: i }).onConflictDoNothing().run();

@@ -1,5 +1,7 @@
 'use client';
 
+import { inShownUnits } from '../../core/measures/shown';
+import { unitsHere } from '../../core/measures/shown-here';
 import { readTime } from '../../core/timetable/typed-moment';
 import { useTypedField } from './typed-field';
 
@@ -25,7 +27,15 @@ const stepTime = (value: string, by: 1 | -1): string => {
 
 /** A time of day: '19:30', '7 pm', '1930', 'noon'; up and down by five minutes. */
 export function TimeField({ value, onChange, id, label, disabled = false, className = 'field fig' }: TimeFieldProps) {
-  const field = useTypedField({ value, show: (v) => v, read: readTime, whole: WHOLE, step: stepTime, empties: false, onChange });
+  const field = useTypedField({
+    value,
+    show: (v) => inShownUnits(v, unitsHere()).replace('\u00a0', ' '),
+    read: readTime,
+    whole: WHOLE,
+    step: stepTime,
+    empties: false,
+    onChange,
+  });
   return (
     <span className="block min-w-0">
       <input

@@ -2,10 +2,16 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { inShownUnits, METRIC } from '../../core/measures/shown';
+import { showHereIn } from '../../core/measures/shown-here';
+import { readTime } from '../../core/timetable/typed-moment';
 import { DayField } from './day-field';
 import { TimeField } from './time-field';
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  showHereIn(METRIC);
+});
 
 function Time({ start = '19:00', heard }: { readonly start?: string; readonly heard: (v: string) => void }) {
   const [value, setValue] = useState(start);
@@ -37,6 +43,22 @@ const field = (): HTMLInputElement => screen.getByRole('textbox', { name: 'Serve
 const type = (text: string): void => void fireEvent.change(field(), { target: { value: text } });
 
 describe('a time that is typed', () => {
+  it('is shown by the kitchen’s clock, and every time that is shown is read as what it was', () => {
+    showHereIn({ ...METRIC, clock: '12 h' });
+    const heard = vi.fn();
+    render(<Time heard={heard} />);
+    expect(field().value).toBe('7:00 pm');
+    type('12:15 am');
+    fireEvent.blur(field());
+    expect(heard.mock.calls).toEqual([['00:15']]);
+    expect(field().value).toBe('12:15 am');
+    fireEvent.keyDown(field(), { key: 'ArrowUp' });
+    expect(field().value).toBe('12:20 am');
+    for (let m = 0; m < 1440; m += 7) {
+      const time = `${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`;
+      expect(readTime(inShownUnits(time, { ...METRIC, clock: '12 h' }).replace('\u00a0', ' '))).toBe(time);
+    }
+  });
   it('is taken when the field is left, or at Enter, however it is written', () => {
     const heard = vi.fn();
     render(<Time heard={heard} />);

@@ -5,7 +5,7 @@ import { METRIC, type ShownUnits } from '../../core/measures/shown';
 import { showHereIn } from '../../core/measures/shown-here';
 import { axisIn } from './axis';
 
-const US: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in' };
+const US: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in', clock: '12 h', currency: '' };
 afterEach(() => showHereIn(METRIC));
 
 /** What a page shows, drawn in one kind of units; drawn within, as texts are said when elements are made. */

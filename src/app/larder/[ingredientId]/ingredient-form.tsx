@@ -7,6 +7,7 @@ import { Select } from '../../../ui/kit/select';
 import { COMPONENTS, type Component } from '../../../core/composition/components';
 import { FLAGS, FOAM_ROLES, IngredientSchema, type Ingredient } from '../../../core/composition/ingredient';
 import { plainNumber } from '../../../core/figure';
+import { unitsHere } from '../../../core/measures/shown-here';
 import { compositionFromLabel, LABEL_KIND_NAMES, LABEL_KINDS, type LabelKind } from '../../../core/larder/label';
 
 const CATEGORIES = [
@@ -215,7 +216,7 @@ export function IngredientForm({
         <Field label="A pack, g" fault={fault('packG')}>
           <input inputMode="decimal" {...register('packG')} className="field fig w-full" />
         </Field>
-        <Field label="Price per kg" fault={fault('pricePerKg')}>
+        <Field label={['Price per kg', unitsHere().currency].filter(Boolean).join(', ')} fault={fault('pricePerKg')}>
           <input inputMode="decimal" {...register('pricePerKg')} className="field fig w-full" />
         </Field>
         <Field label="Edible, %" fault={fault('ediblePct')}>

@@ -2,13 +2,14 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { inSentence, plainNumber, showGrams } from '../../../../core/figure';
+import { inSentence, showGrams } from '../../../../core/figure';
 import type { StockPack } from '../../../../core/larder/stock';
 import { shownSteps } from '../../../../core/batch/method';
 import { miseGroups } from '../../../../core/batch/mise';
 import { dishOf, newDishCache, type Dish } from '../../../../core/timetable/dish';
 import { dishName } from '../../../../core/timetable/names';
 import { serviceShopping, type ServiceItem } from '../../../../core/timetable/service-shopping';
+import { money } from '../../../../ui/units/money';
 import { ClockFrame } from '../../clock-frame';
 import { useService } from '../../service-provider';
 
@@ -82,7 +83,7 @@ export function ShoppingDesk({ stock }: { readonly stock: readonly StockPack[] }
               ? shopping.items.length === 0
                 ? 'Nothing to cost yet.'
                 : `No price for ${shopping.unpriced.slice(0, 3).join(', ')}${shopping.unpriced.length > 3 ? ` and ${shopping.unpriced.length - 3} more` : ''}.`
-              : `${plainNumber(shopping.cost, 2)} in all, of what is used.`}
+              : `${money(shopping.cost)} in all, of what is used.`}
           </p>
         </aside>
       </div>

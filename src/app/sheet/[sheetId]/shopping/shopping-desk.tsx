@@ -6,6 +6,7 @@ import type { Nutrition } from '../../../../core/larder/nutrition';
 import { shoppingOf, type EggBalance, type Shopping, type ShoppingItem } from '../../../../core/shopping/shopping';
 import { SheetFrame } from '../../../../ui/sheet/sheet-frame';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
+import { money } from '../../../../ui/units/money';
 import { BenchPages } from '../bench-pages';
 
 /** What to buy, what it costs, what is in a portion, and what is left over. */
@@ -79,9 +80,7 @@ function List({ items, eggs }: { readonly items: readonly ShoppingItem[]; readon
                   : `${i.packs} × ${showGrams(i.ingredient.packG)}`}
             </td>
             <td className="fig py-1.5 pl-3 text-right font-medium text-ink-soft max-sm:hidden">{i.openedG === null ? '' : showGrams(i.openedG)}</td>
-            <td className="fig py-1.5 pl-3 text-right font-medium">
-              {i.cost === null ? 'no price' : i.cost === 0 && i.packs === null ? '' : plainNumber(i.cost, 2)}
-            </td>
+            <td className="fig py-1.5 pl-3 text-right font-medium">{i.cost === null ? 'no price' : i.cost === 0 && i.packs === null ? '' : money(i.cost)}</td>
           </tr>
         ))}
         {eggs.eggs > 0 && (
@@ -90,7 +89,7 @@ function List({ items, eggs }: { readonly items: readonly ShoppingItem[]; readon
             <td className="py-1.5">eggs to crack, whites and yolks out of the same ones</td>
             <td className="max-sm:hidden" />
             <td className="max-sm:hidden" />
-            <td className="fig py-1.5 pl-3 text-right font-medium">{plainNumber(eggs.cost, 2)}</td>
+            <td className="fig py-1.5 pl-3 text-right font-medium">{money(eggs.cost)}</td>
           </tr>
         )}
       </tbody>
@@ -108,8 +107,8 @@ function Cost({ shopping, portions }: { readonly shopping: Shopping; readonly po
         </p>
       ) : (
         <p className="py-1">
-          <span className="fig text-[21px]">{plainNumber(shopping.cost / portions, 2)}</span> a portion,{' '}
-          <span className="fig">{plainNumber(shopping.cost, 2)}</span> in all, of what is used; at the larder’s prices per kg.
+          <span className="fig text-[21px]">{money(shopping.cost / portions)}</span> a portion, <span className="fig">{money(shopping.cost)}</span> in all, of
+          what is used; at the larder’s prices per kg.
         </p>
       )}
     </section>
