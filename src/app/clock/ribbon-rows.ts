@@ -51,7 +51,7 @@ export function rowsByMachine(plan: ServicePlan): readonly Row[] {
       return {
         id: l.id,
         name: l.name,
-        note: l.unit === 'L' ? `${Math.round(peak(stays))} of ${l.capacity} L at most` : '',
+        note: l.unit === 'L' ? `${Math.round(peak(stays))}\u00a0L of ${l.capacity}\u00a0L at most` : '',
         open: l.open,
         ...barsOf(tasks, stays),
       };

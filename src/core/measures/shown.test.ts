@@ -2,7 +2,22 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { clockFace, typedFace } from '../figure';
 import { readMeasured } from './measured';
-import { asTyped, inFahrenheit, inInches, inShownUnits, isMetric, METRIC, shownField, ShownUnitsSchema, shownUnit, toC, toF, typedIn, unitsKey } from './shown';
+import {
+  asTyped,
+  inFahrenheit,
+  inInches,
+  inGramsAnywhere,
+  inShownUnits,
+  isMetric,
+  METRIC,
+  shownField,
+  ShownUnitsSchema,
+  shownUnit,
+  toC,
+  toF,
+  typedIn,
+  unitsKey,
+} from './shown';
 import type { ShownUnits } from './shown';
 
 const US: ShownUnits = { temperature: '°F', mass: 'oz', volume: 'fl oz', length: 'in', clock: '12 h', currency: 'USD' };
@@ -227,6 +242,19 @@ describe('fields', () => {
         expect(read.ok && read.value.value).toBeCloseTo(shownField(unit, US)!.in(n), 6);
       }),
     );
+  });
+});
+
+describe('what is declared', () => {
+  it('stays in grams, and looks as it did', () => {
+    for (const text of ['27.5\u00a0g', '250 g', '0.6\u2060–\u206018\u00a0g']) {
+      const stays = inGramsAnywhere(text);
+      expect(inShownUnits(text, US)).not.toBe(text);
+      expect(inShownUnits(stays, US)).toBe(stays);
+      expect(stays.replaceAll('\u2060', '').replace('\u00a0', ' ')).toBe(text.replaceAll('\u2060', '').replace('\u00a0', ' '));
+    }
+    // What has no grams has none afterwards.
+    expect(inGramsAnywhere('1466 kJ / 353 kcal')).toBe('1466 kJ / 353 kcal');
   });
 });
 

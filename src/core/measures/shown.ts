@@ -163,6 +163,9 @@ export function inShownUnits(text: string, units: ShownUnits): string {
   return said;
 }
 
+/** Grams that stay grams, whatever a kitchen reads: nutrients are declared in them. Sources: EU 1169/2011 annex XV; US 21 CFR 101.9(c). */
+export const inGramsAnywhere = (text: string): string => text.replace(/(?<=\d)[ \u00a0](?=g$)/, '\u2060\u00a0');
+
 const most = (numbers: string): number => Math.max(...[...numbers.matchAll(EACH_NUMBER)].map((m) => Math.abs(valueOf(m[0]))));
 
 function inDegrees(whole: string, numbers: string, gap: string, perMin: string | undefined, at: number, all: string): string {

@@ -28,3 +28,5 @@ export const STRAYS: Readonly<Record<WorkKind | 'served' | 'whisk', Strays>> = {
 export const GRACE_MIN = 5;
 /** The chance that is planned for where a cook asks for safety. */
 export const WISHED_CHANCE = 0.95;
+/** One in twenty, in forty-four, in a hundred, in two hundred is longer than so many standard deviations: where several must be in time, each must be surer. */
+export const SURE = [1.645, 2, 2.326, 2.576] as const;

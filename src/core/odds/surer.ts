@@ -4,7 +4,7 @@ import { planService, type PlannedTask, type ServicePlan } from '../timetable/se
 import type { ServiceFacts } from '../timetable/service-project';
 import { eveningOdds, EVENINGS, type EveningOdds } from './evening';
 import { straysIn } from './strays';
-import { WISHED_CHANCE } from './house';
+import { SURE, WISHED_CHANCE } from './house';
 
 /** A task that is planned longer than it takes. */
 export interface Margin {
@@ -26,8 +26,6 @@ export interface Surer {
 
 const MOST_ROUNDS = 16;
 const STEP_MIN = 5;
-/** One in twenty, in forty-four, in a hundred, in two hundred is longer than so many standard deviations: where several must be in time, each must be surer. */
-const SURE = [1.645, 2, 2.326, 2.576] as const;
 const up = (minutes: number): number => Math.max(STEP_MIN, Math.ceil(minutes / STEP_MIN - 1e-9) * STEP_MIN);
 
 /**

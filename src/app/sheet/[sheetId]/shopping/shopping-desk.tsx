@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import { plainNumber, showGrams, showRange, withUnit } from '../../../../core/figure';
 import type { Nutrition } from '../../../../core/larder/nutrition';
+import { inGramsAnywhere } from '../../../../core/measures/shown';
 import { shoppingOf, type EggBalance, type Shopping, type ShoppingItem } from '../../../../core/shopping/shopping';
 import { SheetFrame } from '../../../../ui/sheet/sheet-frame';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
@@ -152,8 +153,8 @@ function Nutrients({ shopping }: { readonly shopping: Shopping }) {
               <th scope="row" className={`py-1 text-left font-normal ${name.startsWith('of') ? 'pl-3' : ''}`}>
                 {name}
               </th>
-              <td className="fig py-1 text-right font-medium">{show(per100)}</td>
-              <td className="fig py-1 pl-4 text-right font-medium">{show(perPortion)}</td>
+              <td className="fig py-1 text-right font-medium">{inGramsAnywhere(show(per100))}</td>
+              <td className="fig py-1 pl-4 text-right font-medium">{inGramsAnywhere(show(perPortion))}</td>
             </tr>
           ))}
         </tbody>
