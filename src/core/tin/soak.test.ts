@@ -100,3 +100,57 @@ describe('softening', () => {
     expect(filledAfterRest(0.5, 0)).toBe(0.5);
   });
 });
+
+/** Viscosity of water, mPa·s, by the Vogel equation (Viswanath and Natarajan 1989), good to a hundredth. */
+const water = (tC: number): number => 0.02939 * Math.exp(507.88 / (tC + 273.15 - 149.3));
+/** Viscosity of sucrose in water at 20 °C, mPa·s, by Génotelle's equation (1978), good to three hundredths. */
+const sucrose = (pct: number): number => {
+  const [x, t] = [pct / (1900 - 18 * pct), 10 / 111];
+  return 10 ** (22.46 * x - 0.114 + t * (1.1 + 43.1 * x ** 1.25));
+};
+
+describe('how fast a soak is drunk, against the equations of others', () => {
+  it.each([0, 5, 10, 20, 30, 40, 50, 60, 90])('water at %i °C: within two hundredths', (tC) => {
+    expect(soakPace(0, tC) / Math.sqrt(water(10) / water(tC))).toBeGreaterThan(0.98);
+    expect(soakPace(0, tC) / Math.sqrt(water(10) / water(tC))).toBeLessThan(1.02);
+  });
+  it.each([10, 20, 30, 40, 50, 60, 65, 70, 75])('%i % of sugar at 20 °C: within two hundredths', (pct) => {
+    const right = Math.sqrt(water(10) / sucrose(pct));
+    expect(soakPace(pct, 20) / right).toBeGreaterThan(0.98);
+    expect(soakPace(pct, 20) / right).toBeLessThan(1.02);
+  });
+});
+
+describe('softening by what a biscuit is', () => {
+  const of = (change: Partial<typeof finger>) => ({ ...finger, ...change });
+  const hours = (biscuit: typeof finger, water = 4, is: { pieceG?: number; sugarPct?: number } = {}): number => {
+    const s = softeningOf(biscuit, water, 0, is);
+    return s.ok ? s.value.softH : NaN;
+  };
+  const drinks = (pct: number) => of({ uptakePct: [40, 50, pct] });
+  it('where it is not weighed it is close up to 60 % of uptake, open from 120 %, 3.5 times as fast, and half way between at 90 %', () => {
+    const close = hours(drinks(60));
+    expect(hours(drinks(40))).toBeCloseTo(close, 9);
+    expect(close / hours(drinks(120))).toBeCloseTo(3.5, 9);
+    expect(close / hours(drinks(119))).toBeLessThan(3.49);
+    expect(close / hours(drinks(90))).toBeCloseTo(2.25, 9);
+    expect(hours(drinks(160))).toBeCloseTo(hours(drinks(120)), 9);
+  });
+  it('by its weight: close from 0.42 g in a mL, open at 0.28', () => {
+    const cube = of({ shape: 'rect', widthMm: 20, lengthMm: 50, heightMm: 10 });
+    const close = hours(cube, 4, { pieceG: 4.2 });
+    expect(hours(cube, 4, { pieceG: 6 })).toBeCloseTo(close, 9);
+    expect(close / hours(cube, 4, { pieceG: 2.8 })).toBeCloseTo(3.5, 9);
+    expect(close / hours(cube, 4, { pieceG: 3.5 })).toBeCloseTo(2.25, 9);
+  });
+  it('from a fifth of water on it is a sponge; over seven tenths of sugar it dissolves', () => {
+    expect([19.9, 20].map((w) => hours(finger, w) === 0)).toEqual([false, true]);
+    expect([70, 70.1].map((sugarPct) => softeningOf(finger, 4, 0, { sugarPct }).ok)).toEqual([true, false]);
+  });
+  it('cream gives a soft biscuit a quarter of what it can hold, and none more than all', () => {
+    expect(filledAfterRest(0.5, 1)).toBeCloseTo(0.75, 9);
+    expect(filledAfterRest(0.5, 0.5)).toBeCloseTo(0.625, 9);
+    expect(filledAfterRest(0.9, 1)).toBe(1);
+    expect(filledAfterRest(0.3, 0)).toBe(0.3);
+  });
+});
