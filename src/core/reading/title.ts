@@ -33,8 +33,8 @@ export function titleOf(rows: readonly Row[], text: string): string {
   const stop = /^(\p{Lu}[\p{L}\p{M}'’ -]{3,44})\.\s+(?=\p{Lu})/u.exec(text.trim());
   if (stop && clauseOf(stop[1]!).verb === null) return capital(stop[1]!);
   // 'So basically my cream cheese frosting is: …'
-  const mine1 = OURS_IS.exec(text.trim());
-  if (mine1) return capital(mine1[1]!);
+  const ours = OURS_IS.exec(text.trim());
+  if (ours) return capital(ours[1]!);
   const old = /^to make (?:a |an |the )?([^.:,;\n]{4,60})[.:,;\n]/i.exec(text.trim());
   if (old) return capital(old[1]!);
   const mine = /\bwhat (?:i|we) do for (?:my|the|our) ([\p{L}][\p{L}\p{M}'’ -]{3,40}?)[,.:]/iu.exec(text.slice(0, 200));
