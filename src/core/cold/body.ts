@@ -14,6 +14,7 @@ import { cavitiesOf, floorAreaMm2, floorAt, halfWidthAt, isRound, volumeBelowMl,
 import type { Vessel } from '../vessel/schema';
 import { airNow, wallOfVessel } from '../kitchen/place';
 import type { ColdSetup } from '../document/cold-plan-schema';
+import { WALL_HEAT_J_PER_CM3 } from './house';
 
 /** A dessert in its vessel, cut into cells, with the airs round it. */
 export interface ColdBody {
@@ -220,10 +221,9 @@ function wholeOf(vessel: Vessel, topMm: number): number {
   return (2 * lengthAt(topMm / 2)) / 1000;
 }
 
-/** What a cold tin takes off: the heat of its wall and floor, as a share of the way to the tin's temperature (physics; density × heat of the wall, J/cm³K). */
-const WALL_HEAT_J_PER_CM3 = { steel: 3.9, aluminium: 2.4, glass: 2.1, ceramic: 2.0, plastic: 1.6, silicone: 1.4, card: 1.0, none: 0 } as const;
 const MIX_HEAT_J_PER_G = 3.2;
 
+/** What a cold tin takes off: the heat of its wall and floor, as a share of the way to the tin's temperature. */
 function tinChills(vessel: Vessel, setup: ColdSetup, massG: number, tinC: number): { readonly tinC: number; readonly share: number } {
   const { wall, wallMm } = wallOfVessel(vessel, setup);
   const areaCm2 = (floorAreaMm2(floorAt(vessel, 0)) + wallLengthMm(vessel, vessel.heightMm / 2) * vessel.heightMm) / 100;

@@ -18,3 +18,5 @@ export const COLD_SPREAD = 0.2;
 export const MOST_H = { fridge: 96, freezer: 120, warming: 12 } as const;
 /** The band in which a warm base may not linger, °C. */
 export const DANGER_BAND = { fromC: 60, toC: 5 } as const;
+/** Heat that a wall takes up, J/cm³K: its density times its specific heat (physics). */
+export const WALL_HEAT_J_PER_CM3 = { steel: 3.9, aluminium: 2.4, glass: 2.1, ceramic: 2.0, plastic: 1.6, silicone: 1.4, card: 1.0, none: 0 } as const;
