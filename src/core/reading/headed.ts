@@ -1,5 +1,6 @@
 import { namesPart, readFeedAmount } from '../lines/feed';
 import { isLossText } from '../lines/loss';
+import { splitLine } from '../measures/line';
 import { newBowl, rolesIn, type Bowl } from './bowls';
 import type { Flow } from './worktop';
 import type { DraftLine } from './lines';
@@ -15,6 +16,12 @@ export interface ListedFeed {
   readonly start: number;
 }
 
+/** '(see below)', '(from above)', ', recipe follows'. */
+const SEE_THERE = /\s*[(,]\s*(?:(?:see|from|as|the|recipe|made) )*(?:above|below|follows|overleaf)\)?\s*$/i;
+
+/** '250 g pastry cream', where a part of several words is called just so: no bought one. */
+const isCalled = (row: string, part: string): boolean => part.trim().includes(' ') && sameHeading(splitLine(row).name, part);
+
 /** Rows of a list that name a part under whose heading other rows stand, in full and with no measure of their own. */
 export function feedsIn(rows: readonly Row[]): readonly ListedFeed[] {
   const headings = rows.filter((r) => r.kind === 'part').map((r) => r.text);
@@ -22,18 +29,19 @@ export function feedsIn(rows: readonly Row[]): readonly ListedFeed[] {
     if (r.kind !== 'line') return [];
     if (isLossText(r.text)) return [{ text: r.text, under: r.under, from: null, start: r.start }];
     const others = headings.filter((h) => h !== r.under);
+    const said = r.text.replace(SEE_THERE, '');
     if (
-      !namesPart(r.text, others) ||
+      !namesPart(said, others) ||
       !/^\s*(?:all|the (?:rest|whole|remainder|remaining)|whole|rest|remaining|half|a (?:third|quarter|half)|one (?:third|half)|\d|½|⅓|¼|two thirds|three quarters)/i.test(
-        r.text,
+        said,
       )
     )
       return [];
-    const amount = readFeedAmount(r.text);
-    const from = others.find((h) => namesPart(r.text, [h]))!;
+    const amount = readFeedAmount(said);
+    const from = others.find((h) => namesPart(said, [h]))!;
     // '4 egg whites' under another heading than 'Egg whites' is an ingredient: a share is at most all, or a mass of what is made.
-    if (!amount.ok || (amount.value.kind === 'mass' && !/\bof (?:the )?/i.test(r.text))) return [];
-    return [{ text: r.text, under: r.under, from, start: r.start }];
+    if (!amount.ok || (amount.value.kind === 'mass' && !/\bof (?:the )?/i.test(said) && said === r.text && !isCalled(said, from))) return [];
+    return [{ text: said, under: r.under, from, start: r.start }];
   });
 }
 

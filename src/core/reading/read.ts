@@ -131,7 +131,7 @@ export function readRecipe(given: string, context: ReadContext, choices: ReadCho
     .join('\n');
   const apart = apartIn(prose);
   const feeds = feedsIn(rows.value);
-  const isFeed = (r: Row): boolean => feeds.some((f) => f.text === r.text && f.under === r.under);
+  const isFeed = (r: Row): boolean => feeds.some((f) => f.start === r.start);
   const labels = new Map<string, ListLabel>();
   for (const r of rows.value) if (r.kind === 'part' && r.label !== null) labels.set(r.label, { under: r.text });
   const grams = rows.value.some((r) => IN_GRAMS.test(r.text));

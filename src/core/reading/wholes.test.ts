@@ -579,3 +579,22 @@ describe('told and written in a hurry', () => {
     expect(vesselIn('Divide between two 20cm cake tins.')).toMatchObject({ shape: 'round', acrossMm: 200, count: 2 });
   });
 });
+
+describe('a row that names a part of the same recipe', () => {
+  const recipe = (row: string, heading = 'Pastry cream') =>
+    read(
+      `Diplomat cream tart\n\n${heading}\n500 ml whole milk\n100 g egg yolks\n120 g sugar\n45 g cornflour\n\nDiplomat cream\n${row}\n200 g whipping cream 35 %\n\nWhisk the yolks, sugar and cornflour. Boil the milk, pour on, return to the pan and cook until thick. Chill.\nWhip the cream to soft peaks and fold into the pastry cream.`,
+    );
+  it.each(['250 g pastry cream (see above)', '250 g pastry cream', '250 g of the pastry cream', '250 g pastry cream, recipe above'])('%s', (row) => {
+    const r = recipe(row);
+    const diplomat = r.parts.find((p) => p.name === 'Diplomat cream')!;
+    expect(diplomat.feeds.map((f) => f.text)).toEqual([row.replace(/ \(see above\)|, recipe above/, '')]);
+    expect(diplomat.takes.map((t) => r.parts.find((p) => p.id === t.part)?.name)).toEqual(['Pastry cream']);
+    expect(r.doubts).toEqual([]);
+  });
+  it('what is called otherwise, or by one word, is a thing of the list', () => {
+    // A cream of the carton under another heading than 'Cream'.
+    const r = recipe('100 g cream', 'Cream');
+    expect(r.parts.flatMap((p) => p.feeds)).toEqual([]);
+  });
+});
