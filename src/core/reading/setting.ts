@@ -104,7 +104,7 @@ export interface SaidVessel {
 }
 
 const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
-  [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottomed|based)\b/i, 'springform'],
+  [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottomed|based)\b(?! (?:[\w-]+ )?(?:tart|flan|pie|quiche)\b)/i, 'springform'],
   [/\bterrine\b|\bloaf (?:tin|pan|mould)\b|\bbread tin\b/i, 'terrine'],
   [/\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\b(?:pastry|tart) case\b/i, 'tart'],
   [

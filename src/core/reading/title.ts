@@ -42,7 +42,7 @@ export function titleOf(rows: readonly Row[], text: string): string {
   // 'How do you make your buttercream so smooth?'
   const asked = ASKED.exec(text.slice(0, 200));
   if (asked) return capital(asked[1]!);
-  const colon = /^([\p{L}][\p{L}\p{M}\d'’ -]{4,70}?(?:, [\p{L}\p{M}'’ -]{4,40})?):\s/u.exec(text.trim());
+  const colon = /^([\p{L}][\p{L}\p{M}\d'’ &-]{4,70}?(?:, [\p{L}\p{M}'’ -]{4,40})?):\s/u.exec(text.trim());
   if (colon) return capital(colon[1]!);
   return 'Recipe as it was told';
 }

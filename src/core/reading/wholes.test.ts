@@ -496,6 +496,8 @@ describe('vessels by other words', () => {
     ['2 × GN 1/1, 65 mm', { shape: 'tray', lengthMm: 530, widthMm: 325, heightMm: 65, count: 2 }],
     ['Trace a 22cm circle onto baking paper and put it on a tray.', { shape: 'free', acrossMm: 220, count: 1 }],
     ['6 × 120 g glasses', { shape: 'glass', count: 6 }],
+    ['Press into a 23cm loose-bottomed tart tin.', { shape: 'tart', acrossMm: 230, count: 1 }],
+    ['Press into a 23cm loose-bottomed tin.', { shape: 'springform', acrossMm: 230, count: 1 }],
   ])('%s', (text, right) => expect(vesselIn(text)).toMatchObject(right));
   it('nests that are crushed hold nothing', () => expect(vesselIn('Crush 4 meringue nests in')).toBeNull());
   it.each([
@@ -503,6 +505,10 @@ describe('vessels by other words', () => {
     ['Cut them into 12 squares', { low: 12, high: 12 }],
   ])('%s: portions', (text, right) => expect(portionsIn([], text)).toEqual(right));
   it('sponges that are cut in three are not three portions', () => expect(portionsIn([], 'Sandwich them back together, cut them in three.')).toBeNull());
+  it('a name before its colon', () =>
+    expect(read('Honey & lavender chantilly for the scones: 500ml whipping cream, 40g honey. Whip to medium peaks.').title).toBe(
+      'Honey & lavender chantilly for the scones',
+    ));
   it('a name has no tin behind its portions', () => {
     expect(read('Tiramisu for the function — 40 portions (2 × GN 1/1, 65 mm)\n\n1 kg mascarpone\n\nLoosen the mascarpone.').title).toBe(
       'Tiramisu for the function',
