@@ -209,6 +209,7 @@ test('what is typed and taken at once is looked for in the whole list, not in th
     await route.continue();
   });
   await page.goto('/');
+  await alive(page);
   await page.keyboard.press('Control+k');
   const asks = page.getByPlaceholder('A sheet, an ingredient');
   await asks.fill('malted');
