@@ -34,6 +34,9 @@ describe('a name that says an allergen', () => {
     ['soya milk', ['soy']],
     ['oat milk', ['oats']],
     ['almond milk', ['tree-nut']],
+    ['rice milk', []],
+    // Of no kind that is said: any of them.
+    ['plant milk', ['oats', 'soy', 'tree-nut']],
     ['hazelnut liqueur', ['tree-nut']],
     ['cream cheese frosting', ['milk', 'soy']],
   ])('%s', (name, allergens) => expect([...(CONTEXT.matcher.best(name)?.allergens ?? [])].sort()).toEqual([...allergens].sort()));

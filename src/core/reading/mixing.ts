@@ -136,17 +136,6 @@ function cameTogether(w: Worktop, { step, at, h, items, bowls: named }: Job): { 
     (whipped.hotC ?? 0) > BOILED_C
   )
     return { into: foam!.b, bowls: [all(whipped)] };
-  // 'Whisk the yolks; pour over the syrup in a stream': the syrup goes over the foam in hand, and never the foam into the pan.
-  const syrup = named.find((x) => x.b !== whipped && (x.b.hotC ?? 0) > BOILED_C);
-  if (
-    step.verb === 'pour' &&
-    /^pour (?:on|over|onto)\b/i.test(h.after) &&
-    syrup !== undefined &&
-    named.every((x) => x === syrup || x.b === whipped) &&
-    whipped?.air === true &&
-    w.holds(whipped, 'white', 'yolk', 'egg')
-  )
-    return { into: whipped, bowls: [all(syrup.b)] };
   if (items.length > 0 && !withMore) return null;
   const mine = w.here();
   // 'Fold in a third, then fold in the rest': of what went in before.
@@ -235,6 +224,17 @@ const LOOSENS = /^(?:lighten|loosen|slacken)$/;
 function goalOf(w: Worktop, job: Job): Bowl | null {
   const { step, h, items, bowls, destAt } = job;
   const mine = w.here();
+  // 'Pour the syrup between whisk and bowl', 'pour over the syrup': onto the eggs that are whisked, and never the foam into the pan.
+  const boiled = (x: Job['bowls'][number]): boolean => x.b !== mine && (x.b.hotC ?? 0) > BOILED_C;
+  if (
+    /^(?:pour|stream|drizzle|trickle)$/.test(step.verb) &&
+    mine?.air &&
+    mine.placed === 'no' &&
+    w.holds(mine, 'white', 'yolk', 'egg') &&
+    bowls.some(boiled) &&
+    bowls.every((x) => x.b === mine || boiled(x))
+  )
+    return mine;
   if (destAt >= 0 && items.some((x) => x.at > destAt))
     return bowlFor(
       w,
@@ -250,16 +250,6 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   if (withIt(w, job) && mine && !bowls.some((x) => x.b === mine) && !LOOSENS.test(step.verb) && !/^(?:cover|top|fill|brush)$/.test(step.verb)) return mine;
   if (LOOSENS.test(step.verb) && mine?.placed === 'no' && /^\w+ with\b/i.test(h.after) && !bowls.some((x) => x.b === mine)) return mine;
   if (LOOSENS.test(step.verb)) return bowlFor(w, (destAt < 0 ? items : items.filter((x) => x.at <= destAt)).slice(0, 1), h.fc);
-  // 'Pour the syrup between whisk and bowl': onto the eggs that are whisked.
-  if (
-    /^(?:pour|stream|drizzle|trickle)$/.test(step.verb) &&
-    mine?.air &&
-    mine.placed === 'no' &&
-    w.holds(mine, 'white', 'yolk', 'egg') &&
-    bowls.length > 0 &&
-    bowls.every((x) => x.b !== mine && (x.b.hotC ?? 0) > BOILED_C)
-  )
-    return mine;
   // 'Keep whisking while you trickle in the syrup': what is whisked goes on.
   if (mine?.placed === 'no' && /^(?:keep|continue|carry on|go on)\b/i.test(h.after) && bowls.length > 0 && !bowls.some((x) => x.b === mine)) return mine;
   // 'Fold the custard through, then the fruit': through what is in hand.
