@@ -60,7 +60,7 @@ export function readLine(text: string, ingredient: Ingredient | null, measures: 
   if (written.amounts.length === 0) {
     if (written.unweighed && ingredient) return ok(unweighed(ingredient, TO_TASTE_G));
     if (written.unweighed) return fail('text', 'unknown-ingredient', unknownName(written.name));
-    return fail('text', 'no-amount', 'There is no amount here: add one, like 600\u00a0g or 2\u00a01/2\u00a0cup.');
+    return fail('text', 'no-amount', 'There is no amount here: add one, like 20\u00a0g or 2\u00a0tbsp.');
   }
   for (const { quantity, text: amount } of written.amounts) {
     if (!quantity.ok) return quantity;

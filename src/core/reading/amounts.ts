@@ -122,7 +122,10 @@ function withItsName(says: string, { name, more, amount }: Omit<SaidAmount, 'tex
 /** 'The peel of two lemons and the juice of one': of the fruit that was named last. */
 function ofTheSame(text: string, source: string, start: number, last: SaidAmount | undefined): SaidAmount | null {
   const part = PART_OF.exec(text.slice(Math.max(0, start - 40), start));
-  const many = /^(?:one|two|three|four|half|an?|the other|\d{1,2})(?=\s*(?:[,.;)]|$|and\b))/i.exec(source)?.[0];
+  const many =
+    /^(?:(?:one|two|three) and a half|\d{1,2}(?:\s1\/2|½)|one|two|three|four|half|an?|the other|\d{1,2})(?=\s*(?:[,.;)]|$|and\b|goe?s?\b|into?\b|over\b))/i.exec(
+      source,
+    )?.[0];
   if (!part || !last || last.amount.unit !== null || many === undefined) return null;
   const said = `${many} ${last.name}`;
   const [amount] = splitLine(said).amounts;

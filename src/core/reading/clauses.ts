@@ -111,7 +111,7 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       // 'Cream to soft peak': a thing, and how far it is whipped; 'fold in a third, then the rest'.
       if (said === 'cream' && next === 'to' && /^(?:soft|stiff|firm|medium)/.test(words[i + 2]?.said ?? '')) return -1;
       // 'The rest of it', '+ squeeze of lemon': things.
-      if (next === 'of' && (strict || said === 'rest')) return -1;
+      if (next === 'of' && (strict || said === 'rest' || NOUN_IN_LIST.has(verb.base))) return -1;
       // 'Poach the rhubarb, cut in 3 cm lengths, with the sugar': how it is.
       if (strict && said === 'cut' && cutAlready(words, i)) return -1;
       if (said === 'rest' && words[i - 1]?.said === 'then' && /^(?:[,;.]|then|)$/.test(next)) return -1;
@@ -170,7 +170,7 @@ const cutAlready = (words: readonly Word[], at: number): boolean => {
 const TO_THE_BOIL = /^(?:and|&|,|\+)[^.;]*\bto (?:just |a |the |bare )*(?:below )?(?:the )?(?:boil|simmer)\b/;
 
 /** Of these, those that stand in lists of ingredients: 'zest and juice in a bowl'. */
-const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge']);
+export const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge']);
 
 /** Strong verbs that stand for things often enough. */
 const NOUNS_TOO = new Set([
@@ -261,7 +261,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
   const lead = /^(?:to (?:serve|finish|assemble|make|build|decorate|garnish)|for serving)\s*[:,–—]/i.test(sentence) || MAKES_IT.test(sentence);
   // 'Before serving whip the cream and pipe it on': the condition has no comma behind it.
   const bare = leading && !words.slice(0, 9).some((w) => w.said === ',' || w.said === ':') && laterVerb(words, 1) > 0;
-  let started = bare || NEEDED.test(sentence) || (verbAt(words, 0, false) >= 0 && !leading && !lead);
+  let started = bare || NEEDED.test(sentence) || (verbAt(words, 0, false) >= 0 && (!leading || wordsBefore(words, 0) > 0) && !lead);
   // 'Off the heat, stir …': no clause of its own.
   for (let i = wordsBefore(words, 0); i < words.length; i++) {
     const { said, word } = words[i]!;
@@ -385,6 +385,8 @@ export function clausesOf(sentence: string): readonly Clause[] {
       if (
         !dashed &&
         !WHIPPED.test(sentence.slice(0, words[i]!.start)) &&
+        !GOES_INTO.test(sentence.slice(0, words[i]!.start)) &&
+        !toSyrup(sentence.slice(0, words[i]!.start)) &&
         verbAt(words, 0, false) < 0 &&
         !hasAction(words.slice(0, i)) &&
         !coldAlone(words, 0) &&
@@ -486,6 +488,8 @@ const hasAction = (words: readonly Word[]): boolean =>
 /** 'Put a syllabub over that, made of half a pint of cream and a gill of sack, whisked to a froth': how it is made stands behind it. */
 const MADE_OF = /^made (?:of|with|from) [^.;]*,\s*(?:well )?(?:whipped|whisked|beaten)\b/i;
 
+const CUSTARD_NAMED = /^(?:an? |the |then )?(?:cr[èe]me )?anglaise\b/i;
+
 /** A clause with its verb: the one that it begins with, else the first that stands in it as a verb, else that of a participle. */
 export function clauseOf(text: string): Clause {
   const words = wordsOf(text);
@@ -494,6 +498,9 @@ export function clauseOf(text: string): Clause {
     return { text, verb: verbOfForm(words[at]!.said), words, at };
   }
   if (ASSEMBLED.test(text)) return { text, verb: null, words, at: -1 };
+  // 'Crème anglaise with milk, yolks, sugar: 83 °C': made by its name.
+  const anglaise = CUSTARD_NAMED.test(text) && temperaturesIn(text, false).length > 0 ? words.findIndex((w) => w.said === 'anglaise') : -1;
+  if (anglaise >= 0) return { text, verb: verbNamed('anglaise'), words, at: anglaise };
   const named = MAKES_IT.test(text) ? words.findIndex((w) => w.said === ':') + 1 : 0;
   const behind = named > 0 && named < words.length ? named + afterCondition(words.slice(named)) : 0;
   const main = behind > 0 && verbAt(words, behind, false) >= 0 ? behind : afterCondition(words);
@@ -542,7 +549,14 @@ export function clauseOf(text: string): Clause {
 export const ASSEMBLED = /^(?:assembly|assemble|montage|building|to build|layering)(?:\s*\([^)]{1,30}\))?\s*[:–-]\s/i;
 /** From here on sugar and water are a syrup that is poured, °C. */
 const SYRUP_C = 105;
-export const toSyrup = (text: string): boolean => /\bsugar\b/i.test(text) && temperaturesIn(text, false).some((t) => t.of === 'mix' && t.c >= SYRUP_C);
+export const toSyrup = (text: string): boolean =>
+  /\bsugar\b/i.test(text) && (TO_CARAMEL.test(text) || temperaturesIn(text, false).some((t) => t.of === 'mix' && t.c >= SYRUP_C));
+/** 'Sugar and water to an amber caramel': how far it is boiled. */
+const TO_CARAMEL =
+  /\bto (?:an? |the )?(?:(?:light|dark|deep|amber|golden|pale|dry|wet|brown),? ){0,2}(?:caramel|toffee|amber|soft ball|firm ball|hard crack)\b/i;
+/** 'Vanilla seeds into the cream, whip to soft': it goes in, without a word for how. */
+export const GOES_INTO =
+  /^[\p{L} ]{3,40} into (?:the |that |your )?(?:cream|whites|yolks|milk|bowl|pan|mixer|jug|custard|mix|mixture|base|cheese|mascarpone)\W*$/iu;
 /** What is put on last, without a verb. */
 const LATE_ALONE = /^(?!just\b|right\b)(?:\p{L}+ ){1,4}?(?:(?:just |right )before (?:it|they|you|we)|(?:just |right )?before (?:serving|eating|dishing))\b/u;
 /** How many words only say that it is done at once: 'and straight away you drop it'. */

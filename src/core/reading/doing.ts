@@ -90,6 +90,8 @@ function dividesOff(w: Worktop, { step, at, h, bowls }: Job): boolean {
   return true;
 }
 
+const WORKS_THEM = /^(?:toss|mix|stir|combine|macerate|crush|mash|whisk|beat|blend)$/;
+
 /** A share that is kept for later. @returns whether this step does nothing else. */
 function keepsBack(w: Worktop, { step, at, h, lines, bowls }: Job, ofIt: string): boolean {
   const keeps = KEEPS.test(h.c.text) && !/\b(?:warm|cold|in the fridge until)\b/i.test(h.after.slice(0, 12));
@@ -98,7 +100,9 @@ function keepsBack(w: Worktop, { step, at, h, lines, bowls }: Job, ofIt: string)
   const said = amountsIn(h.c)[0];
   const source: Bowl | null = from?.b ?? bowls[0]?.b ?? ((said || ofIt !== '') && lines.length === 0 ? w.here() : null);
   // Lines that are kept for the top: '6 berries for the top'.
-  if (!source || !(from || said || ofIt !== '')) return lines.length > 0 && bowls.length === 0;
+  // 'Toss the berries with the sugar and set aside': they are tossed.
+  const worked = lines.length > 1 && WORKS_THEM.test(step.verb);
+  if (!source || !(from || said || ofIt !== '')) return lines.length > 0 && bowls.length === 0 && !worked;
   const part = from?.share.kind === 'part' ? from.share : null;
   const kept = w.make(source.heading);
   kept.place = 'kept';

@@ -38,7 +38,7 @@ const SMALL = /^(?:blitz|whizz?|pulse|process|grind|blend)$/;
 const PRONOUN = /\b(?:it|them|this|that|these|those|everything|the (?:lot|whole (?:lot|thing)))\b/i;
 const NEEDS =
   /^(?:so |now |well |for this |for it )*,?\s*(?:you(?:['’]ll| will)?|we(?:['’]ll| will)?|i) (?:want|need|require)\b(?! (?:it |them |this )?to\b)|\b(?:you|we|i) (?:start|begin) (?:off )?with\b/i;
-const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) )?(?:whipped|beaten)\b/i;
+const WHIPPED_FIRST = /,\s*(?:(?:softly|lightly|stiffly|just) |(?:semi|half|soft|part)[- ]?)?(?:whipped|beaten)\b/i;
 
 /** Follows the work through its bowls: which lines each step uses, what is mixed with what, what is put together. */
 export function flowOf(
@@ -482,6 +482,9 @@ function stillHot(w: Worktop): boolean {
   return heated >= 0 && !w.steps.slice(heated).some((s) => ['chill', 'freeze', 'wait'].includes(s.work));
 }
 
+/** 'On low speed', 'on medium-high'. */
+const SPEED = /^(?:on|at) (?:an? )?(?:very )?(?:low|medium|high|slow|fast|full|top)\b(?! (?:heat|flame|shelf))/i;
+
 /** Behind which word the place stands that something goes into; −1 where no such word stands before something that is named. */
 function destinationOf(c: Clause, items: readonly Item[]): number {
   for (let i = Math.max(0, c.at + 1); i < c.words.length; i++) {
@@ -489,6 +492,8 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
     const { said } = c.words[i]!;
     // 'Into that, a pinch of nutmeg': what is in hand, and no more of what follows.
     if (/^(?:it|them|that|this)$/.test(c.words[i + 1]?.said ?? '') && /^[,.;)]$/.test(c.words[i + 2]?.said ?? '.')) continue;
+    // 'One by one on low speed, then the vanilla': how fast.
+    if ((said === 'on' || said === 'at') && SPEED.test(c.text.slice(c.words[i]!.start))) continue;
     if (said === 'to' && !/^(?:the|this|that|it|them|your|a)$/.test(c.words[i + 1]?.said ?? '')) continue;
     if (said === 'in' && ((i === c.at + 1 && !items.some((x) => x.at === c.at)) || !/^(?:the|this|that|it|them|your)$/.test(c.words[i + 1]?.said ?? '')))
       continue;

@@ -24,6 +24,10 @@ const SHARE_WORDS = new Set(
   ),
 );
 
+/** 'Keep back a few of the berries. Crush the rest with the sugar.' */
+const MAKES_READY_THE_REST =
+  /^(?:crush|mash|slice|chop|halve|quarter|hull|blitz|pur[ée]e|toss|squash|bash|break(?: up)?) the (?:rest|remainder|others)\b(?! of)/i;
+
 /** 'Nearly all of it', 'most of them'. */
 const MOST_OF =
   /^[\p{L}-]+ (?:about |roughly )?((?:(?:nearly|almost) all|most|half|(?:a |one )?third|(?:a |one )?quarter|two thirds|three quarters)) of (?:it|them|this|that)\b/iu;
@@ -47,8 +51,8 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   withTheRest(w, h, meant);
   // 'Whip the rest with the sugar': of what was divided last.
   const rest =
-    items.length > 0 && /^(?:whip|whisk|beat|heat|warm|boil) the (?:rest|remainder)\b(?! of)/i.test(h.after)
-      ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1)
+    (items.length > 0 && /^(?:whip|whisk|beat|heat|warm|boil) the (?:rest|remainder)\b(?! of)/i.test(h.after)) || MAKES_READY_THE_REST.test(h.after)
+      ? [...w.restOf].findLast(([of, r]) => w.fresh(r) && !items.some((x) => x.kind === 'line' && x.line === of))
       : undefined;
   if (rest) meant.line(rest[1], c.at);
   // 'Warm a third of it; whisk in the rest plus the lemon': what is left of what is in hand.
@@ -230,7 +234,11 @@ function unsaid(w: Worktop, { c, fc, after, verb, additive }: Heard, meant: Mean
   if (part) meant.push({ kind: 'bowl', bowl: part[0], at: c.words.length, share: { kind: 'rest' }, named: true });
   // 'Melt the gelatin and beat in': into what it is for.
   const gel =
-    meant.items.length === 0 && additive && /^(?:(?:beat|stir|whisk|mix|fold) in|add(?: (?:it|this|them))?(?: in)?)[.,;]?$/i.test(after.trim())
+    meant.items.length === 0 &&
+    additive &&
+    /^(?:(?:beat|stir|whisk|mix|fold) in|add(?: (?:it|this|them))?(?: in)?)(?:,? (?:until|till|to) (?:(?:it (?:is|has) )?(?:all |fully |completely |just )?(?:dissolved?|melt(?:s|ed)?|smooth)))?[.,;]?$/i.test(
+      after.trim(),
+    )
       ? w.here()
       : null;
   const goes =
@@ -248,6 +256,7 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   const { items } = meant;
   const open = w.inHand.filter((x) => (x.kind === 'line' ? w.fresh(x.line) : w.bowls[x.bowl]!.into === null));
   const others = open.filter((x) => x.kind === 'bowl' && x.bowl !== w.here()?.id);
+  const gels = others.filter((x) => x.kind === 'bowl' && w.holds(w.bowls[w.root(x.bowl)]!, 'gelatin'));
   const lines = open.filter((x) => x.kind === 'line');
   const foams = /^(?:whip|whisk|beat)$/.test(verb);
   const take = (of: readonly Item[]): void => takeAll(foams ? of.filter((x) => x.kind !== 'line' || w.lines[x.line]!.role !== 'biscuit') : of);
@@ -255,6 +264,8 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
     ready.forEach((x) => (x.kind === 'line' ? meant.some(x.line, c.at, share) : meant.push({ ...x, at: c.at, share })));
   if (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss)(?: well| together)?[,.;]?$/i.test(after.trim())) take(open);
   else if (/^(?:it|them|this) in$/.test(object) && others.length > 0) take(others);
+  // 'Squeeze out the gelatine and stir in until dissolved': into what is in hand.
+  else if (items.length === 0 && additive && /^(?:stir|whisk|beat|mix|blend) in\b/i.test(after) && w.here()?.placed === 'no' && gels.length > 0) take(gels);
   else if (
     (/^(?:both|the two|them both)\b/.test(object) && open.length > 1) ||
     /^everything\b/.test(object) ||

@@ -108,8 +108,9 @@ const BARS = /\s+[/·•|]\s+/;
 const PLUS = /\s+\+\s+|;\s+/;
 const MADE_WITH =
   /^[^+]{3,60}\b(?:jelly|gelatine?|powder|mix|espresso|coffee)\b[^+]{0,24}\s\+\s\d[\d.,]*\s?(?:ml|l|dl|cl|g|cups?|tbsp|tsp)\s(?:of )?(?:\w+ )?(?:water|milk)\W*$/i;
+/** Never within 'juice and zest of 4 lemons'. */
 const COMMAS =
-  /[,;]\s+(?:and\s+)?(?!plus\b)(?![^(]*\))|\s+(?:and|&)\s+(?=(?:about |another )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|half\b|the (?:juice|zest|rind)\b|juice\b|zest\b|some\b))(?![^(]*\))/i;
+  /[,;]\s+(?:and\s+)?(?!plus\b)(?![^(]*\))|(?<!\b(?:juice|zest|rind|peel))\s+(?:and|&)\s+(?=(?:about |another )?(?:\d|[½¼¾⅓⅔]|an?\s|one\s|two\s|three\s|four\s|half\b|the (?:juice|zest|rind)\b|juice\b|zest\b|some\b))(?![^(]*\))/i;
 
 /** Where the work begins that stands behind the things of a list: '250 g biscuits + 100 g butter, blitz, press, chill'; null where none does. */
 function worksFrom(body: string): number | null {
@@ -227,5 +228,9 @@ function itemsIn(told: string, head: Head | null, isIngredient: (name: string) =
 function asksForWork(t: string): boolean {
   const bare = t.replace(/\([^)]*\)/g, ' ');
   if (timesIn(bare).length > 0 || /\b(?:until|till|into|onto|over|then|while|together|them|it)\b/i.test(bare)) return true;
-  return isAction(bare) && !weighed(bare) && !/^(?:the )?(?:peel|juice|zest|rind|seeds|pulp) (?:of|from)\b/i.test(bare);
+  return (
+    isAction(bare) &&
+    !weighed(bare) &&
+    !/^(?:the )?(?:peel|juice|zest|rind|seeds|pulp)(?: (?:and|&) (?:the )?(?:peel|juice|zest|rind))? (?:of|from)\b/i.test(bare)
+  );
 }

@@ -51,7 +51,11 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
         const but = grams < has && /\ball but (?:about |the last )?$/i.test(c.text.slice(0, said.start));
         forced.set(named.from, {
           line,
-          share: laid || grams >= 0.985 * has ? ALL : { kind: 'part', share: but ? 1 - grams / has : grams / has, said: but ? '' : amountText(said) },
+          // 'A handful of berries' in the list, 'a few berries' in the step: nobody weighs either.
+          share:
+            laid || grams >= 0.985 * has || (VAGUE.test(said.amount.text) && VAGUE.test(w.lines[line]!.written))
+              ? ALL
+              : { kind: 'part', share: but ? 1 - grams / has : grams / has, said: but ? '' : amountText(said) },
         });
         continue;
       }
@@ -83,6 +87,8 @@ const BREAKS = new Set(['crush', 'chop', 'blitz', 'crumble', 'process', 'grind',
 
 /** A line that stands in a sentence. */
 export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: number, of: number | null): number | null => {
+  // 'A pint-and-a-half mould': what something is made in.
+  if (VESSEL_NAMED.test(said.name)) return null;
   const name = said.name.replace(/\bones\b/i, w.biscuitWord || 'ones');
   // 'Leave another 100 g whole': of what was named last.
   const last = c.clause.verb?.work === 'whisk' ? (w.lines.findLast((l) => l.role === 'cream') ?? w.lines.at(-1)) : w.lines.at(-1);
@@ -170,6 +176,8 @@ export function gramsOfSaid(w: Worktop, said: SaidAmount, line: DraftLine): numb
   const drafted = draftLine(`${amountText(said)} ${line.ingredient.aliases[0] ?? line.ingredient.name}`, line, w.context);
   return drafted.grams;
 }
+
+const VESSEL_NAMED = /\b(?:mou?ld|tin|dish|terrine|basin|ramekin|springform)s?$/i;
 
 const VAGUE = /\b(?:few|couple|some|little|spoon|spoonful|handful|dollop|bit|knob|pinch)\b/i;
 

@@ -39,7 +39,7 @@ export function lostRows(text: string, understood: readonly string[], larder: Re
     if (COUNTS_STEPS.test(row)) continue;
     let missing = false;
     const taken: string[] = [];
-    for (const w of count(row.replace(/^\s*(?:[-•*▢–]\s*)?(?:(?:step\s*)?[a-z]?\d{1,2}[.):]\s+(?=\D)|\d{1,2}\s+(?=\p{Lu}\p{Ll}+\s))/u, ''))) {
+    for (const w of count(row.replace(/^\s*(?:[-•*▢–]\s*)?(?:(?:(?:[Ss]tep|STEP)\s*)?[a-z]?\d{1,2}[.):]\s+(?=\D)|\d{1,2}\s+(?=\p{Lu}\p{Ll}+\s))/u, ''))) {
       const left = kept.get(w) ?? 0;
       kept.set(w, left - 1);
       taken.push(w);

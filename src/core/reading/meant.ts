@@ -175,7 +175,11 @@ function listed(
       : undefined;
   // 'A quarter of the cream', where a cup of it waits for the sauce: what was whipped of it is laid.
   const foam =
-    share.kind !== 'rest' && m.phrase === 'cream' && c.verb?.work === 'fill' && c.verb.base !== 'pour' && [...w.restOf.values()].includes(line)
+    (share.kind !== 'rest' || w.clauses.slice(h.index + 1).some((x) => WHIPS_THE_REST.test(x.clause.text))) &&
+    m.phrase === 'cream' &&
+    c.verb?.work === 'fill' &&
+    c.verb.base !== 'pour' &&
+    [...w.restOf.values()].includes(line)
       ? w.latest((b) => b.air && b.placed !== 'late' && w.holds(b, 'cream'))
       : null;
   if (foam) return meant.bowl(foam, m.from, share);
@@ -194,6 +198,9 @@ function listed(
   if (A_FEW.test(lead)) return;
   if (role && (CARRIES.has(role) || isProduct(m.phrase) || w.mainOf(target))) meant.bowl(w.bowls[w.bowlOf[target]!]!, m.from, share);
 }
+
+/** 'Whip the remaining 1/2 cup cream': what is laid before that is of the cream that was whipped. */
+const WHIPS_THE_REST = /\b(?:whip|whisk|beat) (?:up )?(?:the |your )?(?:remaining|reserved|rest of the|last of the) (?:[\p{L}\d/½¼⅓]+ ){0,3}cream\b/iu;
 
 /** Words behind which white is a colour that a mix comes to. */
 const WHITENS = /\b(?:till?|until|to|turns?|almost|nearly|very|is|are|goes)\s*$/i;

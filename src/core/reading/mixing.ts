@@ -8,7 +8,7 @@ const NEW_BOWL =
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 /** What is in hand goes onto something that is not named. */
 export const POURED_ON =
-  /^(?:pour|tip|strain|ladle) (?:it|this|that) (?:\w+ly )?(?:on|over)(?: (?:in a .{1,16}stream|gradually|slowly|bit by bit|while .*))?$/i;
+  /^(?:pour|tip|strain|ladle) (?:it|this|that) (?:\w+ly )?(?:(?:up)?on|over)(?: (?:in a .{1,16}stream|gradually|slowly|bit by bit|while .*))?$/i;
 /** 'With the sugar added at soft peak'. */
 const SUGAR_LATE = /\bsugar\b[^.;]{0,30}\b(?:at|from) (?:the )?soft[- ]?peaks?\b|\b(?:at|from) (?:the )?soft[- ]?peaks?\b[^.;]{0,24}\bsugar\b/i;
 /** 'Whizz the berries and push through a sieve'. */
@@ -108,6 +108,9 @@ function intoHalf(w: Worktop, job: Job): boolean {
 /** 'Whip the cream and fold in with the chips': it goes in, with more. */
 const FOLD_IN_WITH = /^fold (?:it |this )?in,? (?:w\/|with|along with|together with)/i;
 
+/** 'Fold together': behind it only how, and what comes in besides. */
+const TOGETHER_AND = /^fold (?:\w+ly )?together(?=\s*(?:[,.;]|$|in (?:two|three|\d)|with\b|and\b))/i;
+
 /** What is left, of nothing that is named. */
 const THE_REST = /\bthe (?:rest|remainder)\b(?! of)/i;
 
@@ -136,7 +139,9 @@ function cameTogether(w: Worktop, { step, at, h, items, bowls: named }: Job): { 
     (whipped.hotC ?? 0) > BOILED_C
   )
     return { into: foam!.b, bowls: [all(whipped)] };
-  if (items.length > 0 && !withMore) return null;
+  // 'Fold together, most of the brittle in too': the two that were made last, and more.
+  const andMore = work === 'fold' && TOGETHER_AND.test(h.after);
+  if (items.length > 0 && !withMore && !andMore) return null;
   const mine = w.here();
   // 'Fold in a third, then fold in the rest': of what went in before.
   const begun =
@@ -167,21 +172,21 @@ function cameTogether(w: Worktop, { step, at, h, items, bowls: named }: Job): { 
       .filter((b) => b.placed === 'no' && b.place === 'mix' && b.lines.size + b.takes.size > 0)
       .sort((a, b) => b.lastStep - a.lastStep)
       .slice(0, 2);
-    if (two.length === 2) return { into: baseOf(w, two)!, bowls: two.map(all) };
+    if (two.length === 2) return { into: baseOf(w, two)!, bowls: [...two.map(all), ...(andMore ? named.filter((x) => !two.includes(x.b)) : [])] };
   }
   return null;
 }
 
 /** 'Pour on': what is hot, onto what is in hand. */
 export const BARE_POUR =
-  /^pour (?:on|over)(?:,? (?:then |and )?back (?:in|into|on|onto|over) the (?:pan|saucepan|heat|hob|stove))?(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
+  /^pour (?:on|over)(?:,? (?:whisking|stirring|beating)(?: (?:well|all the time|constantly|hard))?,?)?(?:,? (?:then |and )*back (?:in|into|on|onto|over|to) the (?:pan|saucepan|heat|hob|stove)(?: (?:until|till) [^;.]{3,60})?)?(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
 
 /** 'Pour on the chocolate': what is in hand, onto that. */
-export const POUR_ONTO = /^pour (?:it |this )?(?:on to|on|onto|over) (?:the |your )?\w/i;
+export const POUR_ONTO = /^pour (?:it |this )?(?:on to|(?:up)?on|onto|over) (?:the |your )?\w/i;
 
 /** 'Pour the milk on': onto what is in hand, which is not named. */
 export const pouredOn = (h: Heard): boolean =>
-  /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:on|over)(?: to (?:it|them))?(?=\s*(?:[,.;]|$|while|whisking|stirring|in (?:two|three|four|several|a )))/i.test(
+  /^(?:pour|tip|strain|ladle) (?:the |your |all the |all of the )?(?:[\w-]+ ){1,3}(?:(?:on|over)(?: to (?:it|them))?|upon (?:it|them))(?=\s*(?:[,.;]|$|while|whisking|stirring|in (?:two|three|four|several|a )))/i.test(
     h.after,
   );
 

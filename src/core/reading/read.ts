@@ -244,7 +244,7 @@ function assembled(
     vesselIn(method) ??
     vesselIn(
       rows
-        .filter((r) => r.kind === 'line' && /\d\s*(?:x|×|by)\s*\d/i.test(r.text))
+        .filter((r) => r.kind === 'line' && /\d\s*(?:x|×|by)\s*\d|\d[\s-]*(?:inch|in\b|cm|["”″])[^,]*\b(?:crust|case|shell)\b/i.test(r.text))
         .map((r) => r.text)
         .join('.\n'),
     );

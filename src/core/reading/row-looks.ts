@@ -1,5 +1,5 @@
 import { splitLine } from '../measures/line';
-import { clauseOf, sentencesOf } from './clauses';
+import { clauseOf, NOUN_IN_LIST, sentencesOf } from './clauses';
 import { temperaturesIn } from './degrees';
 import { timesIn } from './times';
 import { verbNamed } from './verbs';
@@ -79,6 +79,8 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   if (TAKEN_FROM.test(text)) return true;
   if (amounts[0]!.unit !== null && text.length < 70 && !/[.!]$/.test(text) && !isTime(text) && isIngredient(name)) return true;
   if (amounts[0]!.unit === null && !isIngredient(name)) return false;
+  // 'Sponge fingers 16': a thing and its count, though it may begin like work.
+  if (amounts[0]!.unit === null && span[1] === text.trimEnd().length && name.split(/\s+/).length > 1 && NOUN_IN_LIST.has(first)) return true;
   return !(verbNamed(first) !== null && isAction(text)) && text.length < 90 && !/[.!]$/.test(text) && !isTime(text) && !hasVerbInside(text);
 }
 

@@ -36,7 +36,7 @@ const SAID: readonly RegExp[] = [
     'i',
   ),
   new RegExp(`\\b${UPTO}\\s+(?:${PEOPLE})\\b`, 'i'),
-  new RegExp(`[,(]\\s*${UPTO}\\s+(?:pieces|slices|portions|servings|parts)\\b`, 'i'),
+  new RegExp(`(?:[,(]|\\s-{1,2}\\s|[–—·|])\\s*${UPTO}\\s+(?:pieces|slices|portions|servings|parts)\\b`, 'i'),
   new RegExp(`\\b(?:x|×)\\s?${N}\\s+(?:\\w+[- ]){0,2}?${PIECES}\\b`, 'i'),
   new RegExp(
     `\\b(?:cut(?:s|ting)?|slices?|divide) (?!them (?:in|into) (?:\\d+|[a-z]+)\\b(?!\\s+${PIECES}))(?:it |them |the \\w+ )?(?:(?:in|into)\\s+|(?=\\d+ (?:slices|pieces|squares|bars)))${UPTO}(?:\\s+(?:${PIECES}))?(?!\\s*(?:cm|mm|inch|layers|dis[ck]s|rounds|parts|equal|rectangles|cubes))`,
@@ -106,7 +106,10 @@ export interface SaidVessel {
 const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottomed|based)\b(?! (?:[\w-]+ )?(?:tart|flan|pie|quiche)\b)/i, 'springform'],
   [/\bterrine\b|\bloaf (?:tin|pan|mould)\b|\bbread tin\b/i, 'terrine'],
-  [/\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\b(?:pastry|tart) case\b/i, 'tart'],
+  [
+    /\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\d[\s-]*(?:inch(?:es)?|in|cm|["”″])\)?[\s-]+(?:[\w-]+ ){0,3}crust\b|\b(?:pastry|tart) case\b/i,
+    'tart',
+  ],
   [
     /\b(?:cake|mousse|pastry|dessert) rings?\b|\bring mould\b|\bmetal ring\b|\b(?:cm|mm|inch|in) rings?\b|\brings? (?:of )?\d{1,2}(?:[.,]\d)? ?(?:cm|mm|inch(?:es)?|in)\b|\b(?:line|fill|into|in) (?:the |a |two |your )?(?:\w+ )?rings?\b/i,
     'ring',
@@ -131,7 +134,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
 /** Between a number and the glasses that it counts stands no time and no other number's word: '3 hours Makes 8 jars'. */
 const NO_TIME = '(?!(?:hours?|hrs?|h|minutes?|mins?|days?|makes|serves|fills)\\b)';
 const COUNTED = new RegExp(
-  `(?:\\b|\\bx)(?:(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|circles|rounds|springforms?|loaf tins)\\b`,
+  `(?:\\b|\\bx)(?:(?<![\\d/.])(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|circles|rounds|springforms?|loaf tins)\\b`,
   'i',
 );
 /** '6 x 250 ml jars', '6 × 120 g glasses'. */
@@ -185,9 +188,9 @@ export function vesselIn(written: string): SaidVessel | null {
   );
   const pan = gastronormIn(text);
   if (pan) return pan;
-  const clauses = text.split(/(?<=[.;\n])\s+|,\s/);
+  const clauses = text.split(/(?<=[.;\n])\s+/).flatMap((sentence) => sentence.split(/,\s/).map((piece) => [piece, sentence] as const));
   let best: { shape: SaidVessel['shape']; says: string; weight: number } | null = null;
-  for (const piece of clauses) {
+  for (const [piece, sentence] of clauses) {
     for (const [rank, [pattern, named]] of SHAPES.entries()) {
       if (!pattern.test(piece)) continue;
       // A circle that is drawn on its paper stands on no tray: it is as wide as it was drawn.
@@ -198,9 +201,10 @@ export function vesselIn(written: string): SaidVessel | null {
       if (shape === 'free' && /\b(?:crush|crumbl|break|bash|smash|chop|crack)\w*\b[^.;]*\bnests?\b/i.test(piece)) continue;
       if (shape === 'dome' && /\bpipe\b/i.test(piece)) continue;
       if (
-        /\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl|\bin an? (?:large |big |glass |deep )+bowl,? (?:whisk|beat|whip|mix|stir|combine|cream|toss)\b/i.test(
+        (/\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl|\bin an? (?:large |big |glass |deep )+bowl,? (?:whisk|beat|whip|mix|stir|combine|cream|toss)\b/i.test(
           piece,
-        ) &&
+        ) ||
+          (/\bin an? (?:[\w-]+ )?bowl\b/i.test(piece) && MIXED_IN.test(sentence))) &&
         shape === 'bowl'
       )
         continue;
@@ -254,7 +258,9 @@ export function vesselIn(written: string): SaidVessel | null {
         ? 'terrine'
         : 'tray'
       : best.shape;
-  const count = countOf(shape, text);
+  // 'Among eight 8-ounce glasses', and '2 cups' of cream elsewhere: where the vessel is named, first.
+  const near = countOf(shape, best.says);
+  const count = near > 1 ? near : countOf(shape, text);
   // What is baked in two tins and sandwiched stands by itself, as one.
   const sandwiched = shape === 'round' && count > 1 && SANDWICHED.test(text);
   return { ...sizesOf(shape, best.says, text), shape: sandwiched ? 'free' : shape, count: sandwiched ? 1 : count, says: best.says };
@@ -263,6 +269,9 @@ export function vesselIn(written: string): SaidVessel | null {
 const SANDWICHED = /\b(?:sandwich(?:ed)?|stack(?:ed)?) (?:the |them|both |together|up|it )/i;
 /** 'Trace a 22 cm circle onto baking paper'. */
 const DRAWN = /\b(?:trac|draw|mark|pencil)\w*\b[^.;]{0,40}\b(?:circles?|rounds?|discs?)\b/i;
+
+/** 'Whisk together the milk, juice and zest in a large bowl': it is worked in that. */
+const MIXED_IN = /^(?:\W*\w+ ){0,3}(?:whisk|beat|whip|mix|stir|combine|cream|toss|blend)\b/i;
 
 const WORD_INCHES: Readonly<Record<string, number>> = { thirteen: 13 };
 

@@ -10,6 +10,7 @@ export function titleOf(rows: readonly Row[], text: string): string {
       .replace(/\s{2,}/g, ' ')
       .replace(SIZE_BEHIND, '')
       .replace(SIZE_BEHIND, '')
+      .replace(/\s+[-–—]+\s*$/u, '')
       .slice(0, 120);
   const cheat = /^(?:right|ok(?:ay)?|so|well|now)?[, ]*(?:so )?for (?:the |my |our |a )([\p{L}][\p{L}\p{M}'’ -]{4,40}?),/iu.exec(text.trim());
   if (cheat) return capital(cheat[1]!.trim());

@@ -586,6 +586,130 @@ describe('told and written in a hurry', () => {
   });
 });
 
+describe('said without a verb, or with something before it', () => {
+  const works = (method: string, list = '300 ml cream\n4 eggs\n100 g sugar\n200 g raspberries') =>
+    read(`Cream\n\n${list}\n\n${method}`).steps.map((s) => s.work);
+  it('how fast is no place that something goes into', () => {
+    const r = read(
+      'Filling\n\n500 g cream cheese\n100 g sugar\n3 eggs\n1 tsp vanilla\n\nBeat the cream cheese with the sugar. Add the eggs one by one on low speed, then the vanilla. Bake at 150 °C for 40 minutes.',
+    );
+    expect(r.parts).toHaveLength(1);
+  });
+  it.each(['Before serving, whip the cream and dollop on top.', 'Just before serving, whip the cream and spoon on top.'])('%s', (said) => {
+    expect(works(`Toss the raspberries with the sugar. ${said}`).slice(-2)).toEqual(['whisk', 'fill']);
+  });
+  it.each([
+    ['Sugar and water to an amber caramel, almonds in, out onto a mat, cool, bash up.', ['heat', 'wait', 'hands']],
+    ['Sugar and water to a deep caramel. Almonds in.', ['heat', 'hands']],
+  ])('%s', (said, expected) => expect(works(said, '100 g sugar\n30 g water\n80 g flaked almonds')).toEqual(expected));
+  it('what goes into the cream is in its bowl before it is whipped', () => {
+    const r = read('Cream\n\n400 g double cream\n1/2 vanilla pod\n\nVanilla seeds into the cream, whip to soft.');
+    expect(r.steps.map((s) => s.work)).toEqual(['hands', 'whisk']);
+    expect(new Set(r.lines.map((l) => l.part)).size).toBe(1);
+  });
+  it('coffee and spirit in a tray are the soak, and what lies in turn is laid', () => {
+    const r = read(
+      'Tiramisu\n\n400 ml espresso\n60 ml marsala\n48 savoiardi\n500 g mascarpone\n200 g cream\n\nWhip the cream soft with the mascarpone. Coffee and marsala in a tray. Dip the savoiardi 1 sec each side. 24 in the dish, half the cream, 24 more, rest of the cream.',
+    );
+    expect(r.parts.map((p) => p.kind)).toContain('soak');
+    expect(r.steps.at(-1)!.work).toBe('fill');
+    expect(r.doubts).toEqual([]);
+  });
+  it('what is left of berries that were kept back is crushed, and the whole ones lie on top', () => {
+    const r = read(
+      'A pound of raspberries, three ounces of caster sugar and half a pint of double cream. Keep back a few of the raspberries. Crush the rest with two ounces of the sugar. Whip the cream with the rest of the sugar and fold in the crushed raspberries. Spoon into six glasses and put the whole berries on top.',
+    );
+    const grams = (kind: string) =>
+      r.lines.filter((l) => l.draft.ingredient?.id === 'raspberry' && r.parts.find((p) => p.id === l.part)!.kind === kind).map((l) => l.draft.grams!);
+    expect(grams('topping')[0]!).toBeLessThan(30);
+    expect(grams('set-filling')[0]!).toBeGreaterThan(400);
+  });
+  it('two foams that are folded together, and more in too', () => {
+    const r = read(
+      'Semifreddo\n\n5 yolks\n120 g honey\n400 g double cream\n80 g praline\n\nWhisk the yolks with the honey until thick and pale. In another bowl whip the cream. Fold together in 2 additions, most of the praline in too. Freeze in a terrine.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(expect.arrayContaining(['egg-foam', 'whipped-cream', 'set-filling']));
+  });
+  it('‘pour on, whisking, and back in the pan’ is one custard', () => {
+    const r = read(
+      'Custard\n\n1 litre milk\n8 yolks\n150 g sugar\n40 g cornflour\n\nWhisk the yolks, sugar and cornflour, heat the milk to just below boiling, pour on, whisking, and back in the pan until it boils and thickens.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['custard']);
+  });
+  it('a custard by its name and how hot', () => {
+    const r = read(
+      'Mousse\n\n450 g milk\n180 g yolks\n120 g sugar\n900 g chocolate\n\nCrème anglaise with milk, yolks, sugar: 83 °C.\nStrain over the chocolate, emulsify.',
+    );
+    expect(r.parts[0]!.kind).toBe('custard');
+    expect(r.steps[0]!).toMatchObject({ work: 'heat', temperature: { of: 'mix' } });
+    expect(r.steps[0]!.temperature!.c).toBeCloseTo(83, 6);
+  });
+  it('leaf gelatine that is squeezed out and stirred in is in what is warm', () => {
+    const r = read(
+      'Panna cotta\n\n3 leaves of gelatine\n400 ml milk\n200 ml cream\n75 g sugar\n\nSoak the gelatine in cold water. Heat the milk, cream and sugar until steaming. Remove from the heat, squeeze out the gelatine and stir in until dissolved. Divide between 4 glasses.',
+    );
+    expect(r.parts).toHaveLength(1);
+  });
+  it('berries that are tossed with sugar and set aside keep their sugar', () => {
+    const r = read(
+      'Fool\n\n250 g strawberries\n1 tbsp icing sugar\n3 yolks\n100 g caster sugar\n300 ml cream\n\nToss the strawberries with the icing sugar and set aside for 15 minutes. Whisk the yolks and caster sugar until pale. Whip the cream and fold into the yolks, followed by the strawberries.',
+    );
+    const part = (id: string) => r.lines.find((l) => l.draft.ingredient?.id.startsWith(id))!.part;
+    expect(part('icing-sugar')).toBe(part('strawberry'));
+  });
+  it('a name in front of work, a count behind a name', () => {
+    const r = read('Base\n\nSponge fingers 16\nCream 300 g\n\nWhip the cream. Lay the sponge fingers in a dish and spread the cream over.');
+    expect(r.lines.map((l) => l.draft.ingredient?.id)).toEqual(['ladyfinger', 'cream-35']);
+  });
+  it('milk poured upon yolks is their custard; a mould is no thing of the list', () => {
+    const r = read(
+      'Line a pint-and-a-half mould with sponge fingers. Bring half a pint of milk to the boil; beat the yolks of four eggs with three ounces of sugar, pour the milk upon them and stir over a gentle heat till it thickens.',
+    );
+    expect(r.parts.map((p) => p.kind)).toContain('custard');
+    expect(r.lines.some((l) => /mould/.test(l.draft.written))).toBe(false);
+  });
+  it('the juice of one and a half, of the lemons just named', () => {
+    const r = read('Beat 500 g of cream cheese with 100 g of icing sugar. Zest of two lemons and the juice of one and a half goes into that.');
+    const juice = r.lines.find((l) => l.draft.ingredient?.id === 'lemon-juice')!;
+    const one = read('Beat 500 g of cream cheese with the juice of one lemon.').lines.find((l) => l.draft.ingredient?.id === 'lemon-juice')!;
+    expect(juice.draft.grams! / one.draft.grams!).toBeCloseTo(1.5, 6);
+    expect(juice.part).toBe(r.lines[0]!.part);
+  });
+  it('juice and zest of one fruit stand in a list between commas', () => {
+    const r = read(
+      'Trifle\n\nsyllabub: 1.2 litres double cream, 180g caster sugar, juice and zest of 4 lemons\n\nStir the sugar into the juice and zest, pour in the cream and whisk until it holds.',
+    );
+    expect(r.lines.map((l) => l.draft.ingredient?.id).sort()).toEqual(['cream-48', 'lemon-juice', 'lemon-zest', 'sugar-caster']);
+  });
+});
+
+describe('how many, in what, and what is called', () => {
+  it('glasses are counted where they stand, not by a cup of cream', () => {
+    expect(vesselIn('Beat 1 1/2 cups cream. Divide the cake among eight 8-ounce glasses.')).toMatchObject({ shape: 'glass', count: 8, eachMl: 237 });
+  });
+  it('what is mixed in a large bowl is not served from it', () => {
+    expect(vesselIn('Whisk together condensed milk, orange juice and orange zest in a large bowl.')).toBeNull();
+    expect(vesselIn('Whip the cream. Spoon it all into a large bowl.')).toMatchObject({ shape: 'bowl' });
+  });
+  it('a crust of a size in the list is what it is made in', () => {
+    const r = read('Pie\n\n1 (9 inch) graham cracker crust\n1 1/2 cups heavy cream\n\nBeat the cream until stiff. Spread in the crust. Freeze 4 hours.');
+    expect(r.vessel).toMatchObject({ shape: 'tart' });
+  });
+  it('the size behind a dash is no name', () => {
+    const r = read('Honey semifreddo -- 10 slices\n\n300 ml cream\n50 g honey\n\nWhip the cream with the honey. Freeze in a loaf tin.');
+    expect(r.title).toBe('Honey semifreddo');
+    expect(r.portions).toEqual({ low: 10, high: 10 });
+  });
+  it('‘Step 3:’ before a step that was read leaves nothing unread', () => {
+    const r = read('Cream\n\n300 ml cream\n20 g sugar\n\nStep 1: Whip the cream with the sugar.\nStep 2: Spoon into 4 glasses.\nStep 3: Chill for 2 hours.');
+    expect(r.unread).toEqual([]);
+  });
+  it('a handful in the list and a few in the step are the same berries', () => {
+    const r = read('Tart\n\n200 ml cream\nhandful of raspberries\n\nWhip the cream. Serve in slices with the cream and a few raspberries.');
+    expect(r.lines.filter((l) => l.draft.ingredient?.id === 'raspberry')).toHaveLength(1);
+  });
+});
+
 describe('a row that names a part of the same recipe', () => {
   const recipe = (row: string, heading = 'Pastry cream') =>
     read(

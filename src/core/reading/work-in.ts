@@ -1,11 +1,11 @@
 import { splitLine } from '../measures/line';
 import { amountsIn } from './amounts';
-import { clausesOf, goesInHot, INTO_VESSEL, sentencesOf, toSyrup, type Clause } from './clauses';
+import { clausesOf, goesInHot, GOES_INTO, INTO_VESSEL, sentencesOf, toSyrup, type Clause } from './clauses';
 import { IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
 import { onlyTime, timesIn } from './times';
 import { longCold, ON_THE_DAY, whenSaid, type SaidWhen } from './when';
-import { BEFORE_SERVING, BUILT_IN, BY_BARS, FOAM_NAMED, FROST, HOT, LAYING, stageIn, warmedTo } from './work';
+import { BEFORE_SERVING, BUILT_IN, BY_BARS, FOAM_NAMED, FROST, HOT, IN_TURN, LAYING, stageIn, warmedTo } from './work';
 import type { FlowClause } from './worktop';
 import { keyOf } from './words';
 
@@ -15,12 +15,12 @@ const KEEPS =
   /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|(?<!the )lasts?(?! (?:of|layer|minute|moment|few|third|quarter|bit|little|spoon|\d))|it'll (?:hold|keep|sit|be fine|stand)|will (?:sit|stand|hold) (?:happily |quite happily )?(?:in the fridge )?for|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
 /** Things that are brought together in a bowl, without a verb. */
 const TOGETHER_IN =
-  /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*(?: ?[+,&] ?\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender)\b/iu;
+  /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*(?: ?(?:[+,&]|\band\b) ?\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender|jug|shallow (?:dish|tray)|(?<=\ba )(?:tray|dish))\b/iu;
 const PLUSSED = /^[\p{L}][\p{L} '’-]{2,30}(?:\s\+\s[\p{L}][\p{L} '’-]{2,30})+[.]?$/u;
 const LAID_ON =
   /^(?:then )?(?:the )?(?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$|^an? (?:little|bit|dusting|grating|sprinkle|scrape) of (?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$/iu;
 const THING_IN =
-  /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ in(?:,\s|[.]?$|\s(?:w\/|with\b))/iu;
+  /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ (?:in|last)(?:,\s|[.]?$|\s(?:w\/|with\b))/iu;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
 const GIVES =
@@ -173,7 +173,7 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   // 'Butter in, a cube at a time.'
   if (THING_IN.test(c.text)) return true;
   // 'Espresso + marsala.', 'Sherry over.', 'Peaches on top.', 'Cream / fingers / cream.'
-  if (PLUSSED.test(c.text) || LAID_ON.test(c.text) || BY_BARS.test(c.text)) return true;
+  if (PLUSSED.test(c.text) || LAID_ON.test(c.text) || BY_BARS.test(c.text) || IN_TURN.test(c.text)) return true;
   // 'Mascarpone + cream + sugar in the mixer bowl'.
   if (TOGETHER_IN.test(c.text)) return true;
   // 'Spoon rounds on the tray. 1½ hours.'
@@ -190,8 +190,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/\bto (?:just |a |the |bare )*(?:below |under )?(?:the )?(?:boil|simmer|scald)\b/i.test(c.text)) return true;
   // 'Gel in cold water', 'purée, yolks, sugar to 82 °C'.
   if (/\b(?:gel|gelatine?|lea(?:f|ves)|sheets?|lvs)\b[^.;]*\b(?:cold|iced?) (?:water|h2o)\b/i.test(c.text) || warmedTo(c.text)) return true;
-  // 'Sugar and water to 121 °C'.
-  if (toSyrup(c.text)) return true;
+  // 'Sugar and water to 121 °C', 'vanilla seeds into cream'.
+  if (toSyrup(c.text) || GOES_INTO.test(c.text)) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.
   if (IN_AN_OVEN.test(c.text) || goesInHot(c.text) || (HOT.test(c.text) && temperaturesIn(c.text, false).length > 0) || FOAM_NAMED.test(c.text)) return true;
   if (INTO_VESSEL.test(c.text)) return true;

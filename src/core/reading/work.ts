@@ -59,10 +59,14 @@ const LAYERS_TOLD = /\b(?:a|another|one) layer of\b[^.;]*\b(?:a|another|one) lay
 
 /** 'Cream / fingers / cream': what lies on what. */
 export const BY_BARS = /^\s*[\p{L}][\p{L} '’-]{2,24}(?:\s+\/\s+[\p{L}][\p{L} '’-]{2,24}){2,}\W*$/u;
+/** '24 in the dish, half the cream, 24 more, rest of the cream': layers in their turn, without a verb. */
+export const IN_TURN =
+  /^[^.;]{1,40}\b(?:in|into|on) the (?:dish|tin|tray|bowl|glasses|ring|mou?ld|terrine|pan|bottom|base),[^.;]*\b(?:half|a third|a quarter|most)(?: of)? (?:the |your )?\p{L}+,[^.;]*\b(?:rest|remainder|last) of\b/iu;
 /** What a clause does. */
 export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
   // 'A layer of wafers, a layer of bananas, a layer of pudding.'
-  if (LAYERS_TOLD.test(written) || PRESSED_TOLD.test(written) || BY_BARS.test(written) || ASSEMBLED.test(written)) return 'fill';
+  if (LAYERS_TOLD.test(written) || PRESSED_TOLD.test(written) || BY_BARS.test(written) || (c.verb === null && IN_TURN.test(written)) || ASSEMBLED.test(written))
+    return 'fill';
   // 'It goes into a hundred and fifty': only an oven is so hot.
   if (goesInHot(written)) return 'bake';
   // 'Off the heat' is no heat.

@@ -144,7 +144,7 @@ export class Worktop {
   readonly gone = new Set<number>();
 
   constructor(
-    private readonly clauses: readonly FlowClause[],
+    readonly clauses: readonly FlowClause[],
     readonly listed: readonly DraftLine[],
     readonly context: LineContext,
     readonly fahrenheit: boolean,
