@@ -202,6 +202,10 @@ function restated(text: string, source: string, start: number, last: SaidAmount 
     !/,/.test(text.slice(last.end - 1, start))
   )
     return null;
+  // 'A sleeve and a half of crackers, that's about 13 of them': counted.
+  const them = /that['’]?s/i.test(text.slice(last.end, start)) ? OF_THEM.exec(source) : null;
+  const [many] = them === null ? [] : splitLine(`${them[1]!} ${last.name}`).amounts;
+  if (them && many?.quantity.ok) return { said: { ...last, amount: many, text: `${them[1]!} ${last.name}` }, length: them[0].length };
   const weighed = measuredAlone(source);
   return weighed && { said: { ...last, amount: weighed.amount, text: `${weighed.amount.text} ${last.name}` }, length: weighed.length };
 }

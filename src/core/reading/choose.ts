@@ -8,14 +8,28 @@ const forTop = (l: DraftLine): boolean =>
     `${l.under ?? ''} ${l.written}`,
   );
 
+const DECORATES = /^(?:decorate|garnish)$/;
 const STREWN = /^(?:sprinkle|scatter|drizzle|dust|top|decorate|garnish|strew)$/;
+
+/** Whether a clause has the one word that stands in brackets behind a line, as it is or in the name that stands before it. */
+const saysFor = (written: string, c: FlowClause): boolean => {
+  const note = /\((?:for )?(?:the )?(\p{L}{3,})\)\s*$/iu.exec(written)?.[1];
+  return note !== undefined && new RegExp(`\\b${note}\\b`, 'iu').test(`${c.before} ${c.clause.text}`);
+};
+
+/** 'Press on the nuts', 'press the nuts around the sides'. */
+export const PRESSED_ON =
+  /\bpress(?:ed)? (?:on(?:to)? (?:the|some|your)|(?:[\p{L}-]+ ){1,4}(?:on(?:to)?|around|round|against|into) (?:the|its) (?:sides?|edges?|top|outside))\b/iu;
 
 /** The one of several lines that is meant: of this section, not yet used, in the bowl in hand. */
 export const choose = (w: Worktop, all: readonly { line: number; strength: number }[], c: FlowClause, additive: boolean): number | null => {
   // What is for the top waits until the end, also where its name fits better.
   const role = w.lines[[...all].sort((a, b) => b.strength - a.strength)[0]!.line]!.role;
   // What is strewn over what stands there already is for the top.
-  const strewn = STREWN.test(c.clause.verb?.base ?? '') && w.here()?.placed !== 'no';
+  const strewn =
+    (STREWN.test(c.clause.verb?.base ?? '') || PRESSED_ON.test(c.clause.text)) &&
+    w.here()?.placed !== 'no' &&
+    !w.clauses.slice(w.clauses.indexOf(c) + 1).some((x) => DECORATES.test(x.clause.verb?.base ?? ''));
   const inside =
     w.chilled || strewn || (c.section !== null && /\btop/i.test(c.section))
       ? []
@@ -23,6 +37,9 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
   const meant = inside.length > 0 ? inside : all;
   const top = Math.max(...meant.map((x) => x.strength));
   let left = meant.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
+  // 'Sugar 120 g (custard)', 'make a custard with the sugar': what a bracket says it is for.
+  const noted = left.filter((i) => w.fresh(i) && saysFor(w.lines[i]!.written, c));
+  if (left.length > 1 && noted.length === 1) return noted[0]!;
   const wide = meant.map((x) => x.line);
   // 'Dissolve the squeezed gelatine': what was soaked before one that is still dry.
   const dry = /^(?:soak|bloom|sprinkle|hydrate|soften)$/.test(c.clause.verb?.base ?? '');

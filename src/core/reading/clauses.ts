@@ -371,6 +371,16 @@ export function clausesOf(sentence: string): readonly Clause[] {
       !/\b(?:chill|fridge|refrigerat\w*|freez\w*|hours?|overnight)\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))
     )
       at = i + 1;
+    // 'Into a loaf tin, 12 hours in the freezer'.
+    if (
+      at < 0 &&
+      comma &&
+      !until &&
+      SO_LONG_IN.test(sentence.slice(words[i + 1]!.start)) &&
+      timesIn(sentence.slice(cuts.at(-1)!, words[i]!.start)).length === 0 &&
+      hasAction(words.filter((x) => x.start >= cuts.at(-1)! && x.start < words[i]!.start))
+    )
+      at = i + 1;
     if (at < 0 && (/^(?:when|once|if|after)$/.test(words[i + 1]?.said ?? '') || (words[i + 1]?.said === 'at' && /^\d/.test(words[i + 2]?.said ?? ''))))
       at = laterVerb(words, i + 2);
     if (at < 0) continue;
@@ -408,6 +418,10 @@ export const MAKES_IT = /^(?:make|prepare|build) (?:the |your )?(?:[\p{L}-]+ ){0
 /** 'Into a 23 cm loose-bottomed tin', with nothing that says how it gets there. */
 export const INTO_VESSEL =
   /^into (?:an? |the |your |\d+ )?(?:[\p{L}\d"-]+ ){0,5}(?:tin|dish|ring|mou?ld|tray|terrine|glasses|coupe|pots|ramekins|cups|springform|pan)s?\b/iu;
+
+/** '12 hours in the freezer'. */
+const SO_LONG_IN =
+  /^(?:(?:at least|about|min(?:imum)?\.?|for) )?(?:\d[\d.,]*(?:\s?(?:-|–|to)\s?\d+)?|two|three|four|six|eight|twelve|an?)\s?(?:hours?|hrs?|h|minutes?|mins?|nights?)\b(?: \w+)? (?:in the |in )?(?:fridge|freezer|cold)\b/i;
 
 /** Whether words begin with nothing but the cold that something goes into. */
 const coldAlone = (words: readonly Word[], from: number): boolean =>

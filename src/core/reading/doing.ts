@@ -125,7 +125,7 @@ function stands(w: Worktop, job: Job): void {
   if (lines.length > 0 && !b) {
     const made = w.make(h.fc.section ?? w.lines[lines[0]!.line]!.under);
     for (const x of lines) w.addLineTo(x.line, made);
-    touch(made, job);
+    touch(w, made, job);
     if (work === 'bake') bakes(w, made, step);
     w.current = made.id;
     return;

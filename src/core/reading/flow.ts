@@ -4,6 +4,7 @@ import { type Bowl } from './bowls';
 import { type Clause } from './clauses';
 import { bareMixC, bareOvenC, temperaturesIn, type SaidTemperature } from './degrees';
 import { implied } from './implied';
+import { PRESSED_ON } from './choose';
 import { comesBack, leftOvers, without } from './left-over';
 import { linesSaid } from './lines-said';
 import { type DraftLine, type LineContext } from './lines';
@@ -16,11 +17,12 @@ import { sameHeading } from './rows';
 import { repeatsOf } from './repeats';
 import { saidBehind } from './said-behind';
 import { onlyTime } from './times';
+import { BIT_BY_BIT } from './work-in';
 import { machineOf, minutesOf, stageIn, BEFORE_SERVING, WHILE_RUNNING, workOf, type WorkedOn } from './work';
 import { BARE, DEST, Worktop, type Flow, type FlowClause, type FlowStep, type Heard, type Item, type ListLabel } from './worktop';
 
 const ADDS =
-  /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|break|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:stir|mix|beat|whisk|blend|work) (?:[\w'-]+ ){1,4}in (?=one\b|two\b|an? (?:few|little|spoonful|bit)\b|bit by bit|gradually|slowly|singly|separately|in (?:two|three)\b)|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=\s?[.,;(]|$)|(?:swirl|ripple|marble) (?:\w+ly )?in (?!half\b|some\b|most\b|an? (?:third|quarter|little|few)\b|the (?:rest|other)\b)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ (?:in|last)(?=[,.;]|$)|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in (?=w\/|with (?:a |the )?(?:stick|hand|blender|mixer))|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$))/iu;
+  /^(?:gradually |slowly |then |next |finally |now |gently |quickly |carefully )*(?:add|incorporate|stream|sift (?:\w+ )?(?:over|on)\b|pour on (?:the|it|an?|some|half|about)\b|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve) (?:it|them|this|these|those) (?:back )?in\b|(?:stir|mix|beat|whisk|pour|blend|sift|tip|drizzle|sprinkle|drop|put|work|whip|rub|fold|scrape|throw|crush|crumble|break|grate|squeeze) (?:\w+ly )?(?:in\b|through (?:the|most|half|all|some|an?|one|two|three|about|\d|[½¼¾⅓⅔])(?![\p{L}]))|(?:stir|mix|beat|whisk|pour|fold|blend|work|melt|dissolve|squeeze) (?:[\w'-]+ ){1,4}in[.,;]?$|(?:stir|mix|beat|whisk|blend|work) (?:[\w'-]+ ){1,4}in (?=one\b|two\b|an? (?:few|little|spoonful|bit)\b|bit by bit|gradually|slowly|singly|separately|in (?:two|three)\b)|(?:put|throw|drop|chuck|tip|fold) (?:[\w'/½⅓⅔¼¾-]+ ){1,4}in(?=\s?[.,;(]|$)|(?:swirl|ripple|marble) (?:\w+ly )?in (?!half\b|some\b|most\b|an? (?:third|quarter|little|few)\b|the (?:rest|other)\b)|(?:grate|scrape) (?:a little|some|a bit of)\b|(?:sweeten|season|flavour|temper|thin|enrich|scent) (?:(?:it|them) )?with\b|adding|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ (?:in|last)(?=[,.;]|$)|(?:the )?(?:[\w'-]+ ){0,2}[\w'-]+ in (?=w\/|with (?:a |the )?(?:stick|hand|blender|mixer))|(?:[\w'-]+ ){1,8}[\w'-]+,? into (?:that|it|this|them)(?=[,.;]|$)|[^.;,]{2,60}? go(?:es)? in(?=[,.;]|$)|off (?:the )?heat\s*[:–—-]\s)/iu;
 /** 'Fold in D, whipped soft.' */
 const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
 /** 'Fold in the cream whipped to soft peaks.' */
@@ -52,9 +54,10 @@ export function flowOf(
   whippedInTheList(w);
   clauses.forEach((fc, index) => {
     begin(w, fc);
-    const h = heard(fc, index);
+    const said = heard(fc, index);
     // The verb is no thing, though 'mix', 'dip' and 'cream' may be.
-    const lexical = withLabels(w, mentionsIn(h.c.words, w.lexicon, h.c.at), h.c);
+    const lexical = withLabels(w, mentionsIn(said.c.words, w.lexicon, said.c.at), said.c);
+    const h = said.additive || !onlyThings(w, said.c, lexical) ? said : { ...said, additive: true };
     [w.company, w.inCompany] = companyOf(w, fc, lexical);
     const meant = meantBy(w, h, lexical, linesSaid(w, h, lexical));
     implied(w, h, meant);
@@ -153,6 +156,19 @@ function companyOf(w: Worktop, fc: FlowClause, lexical: readonly Mention[]): rea
   return first && first[1] > (second?.[1] ?? 0) ? [first[0], first[1] > 1] : [null, false];
 }
 
+/** 'Cream, vanilla, salt.': nothing but things that stand in the list with what is in hand, none of them to be dipped in or laid. */
+function onlyThings(w: Worktop, c: Clause, lexical: readonly Mention[]): boolean {
+  const mine = w.here();
+  if (c.verb !== null || !w.hasList || !mine || mine.placed !== 'no' || mine.place !== 'mix' || mine.lines.size === 0 || lexical.length === 0) return false;
+  const covered = new Set(lexical.flatMap((m) => Array.from({ length: m.to - m.from }, (_, k) => m.from + k)));
+  if (c.words.some((x, i) => !covered.has(i) && !/^(?:[,.;:+&]|and|then|the|last|next)$/.test(x.said))) return false;
+  return lexical.every((m) => {
+    const best = m.sense.kind === 'line' ? m.sense.lines.reduce((a, b) => (b.strength > a.strength ? b : a)) : null;
+    if (best === null || !w.fresh(best.line) || ['drink', 'biscuit', 'fruit', 'liquid'].includes(w.lines[best.line]!.role!)) return false;
+    return w.sameBlock(mine, [best.line]);
+  });
+}
+
 /** No word of it names a line or something made. */
 const namesNothing = (w: Worktop, c: Clause): boolean => mentionsIn(c.words, w.lexicon).every((m) => m.sense.kind === 'other' || m.sense.kind === 'larder');
 
@@ -166,7 +182,7 @@ function heard(fc: FlowClause, index: number): Heard {
     verb: c.verb?.base ?? '',
     after,
     around: `${fc.before} ${c.text}`,
-    additive: ADDS.test(after) || /\b(?:add|adding)\b/i.test(after.slice(0, 24)),
+    additive: ADDS.test(after) || (c.verb === null && BIT_BY_BIT.test(c.text)) || /\b(?:add|adding)\b/i.test(after.slice(0, 24)),
   };
 }
 
@@ -414,6 +430,8 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
     items.some((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.placed === 'no')
   )
     work = 'fill';
+  // 'Press on the chopped hazelnuts': onto what stands there.
+  if (work === 'hands' && PRESSED_ON.test(c.text) && w.built && items.length > 0 && items.every((x) => x.kind === 'line')) work = 'finish';
   // 'Pat in pan.'
   if (work === 'hands' && PATS_IN.test(after)) work = 'fill';
   // 'Line the terrine with film and the langues de chat': they are laid.
@@ -485,6 +503,8 @@ function stillHot(w: Worktop): boolean {
 /** 'On low speed', 'on medium-high'. */
 const SPEED = /^(?:on|at) (?:an? )?(?:very )?(?:low|medium|high|slow|fast|full|top)\b(?! (?:heat|flame|shelf))/i;
 
+const EMPTY_BOWL = /^(?:in|into) (?:an?|another|a separate) (?:[\w-]+ ){0,3}(?:bowl|pan|saucepan|jug)\b/i;
+
 /** Behind which word the place stands that something goes into; −1 where no such word stands before something that is named. */
 function destinationOf(c: Clause, items: readonly Item[]): number {
   for (let i = Math.max(0, c.at + 1); i < c.words.length; i++) {
@@ -494,9 +514,13 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
     if (/^(?:it|them|that|this)$/.test(c.words[i + 1]?.said ?? '') && /^[,.;)]$/.test(c.words[i + 2]?.said ?? '.')) continue;
     // 'One by one on low speed, then the vanilla': how fast.
     if ((said === 'on' || said === 'at') && SPEED.test(c.text.slice(c.words[i]!.start))) continue;
-    if (said === 'to' && !/^(?:the|this|that|it|them|your|a)$/.test(c.words[i + 1]?.said ?? '')) continue;
+    // 'Add to custard', 'fold in custard': what was made needs no article.
+    const made = items.some((x) => x.kind === 'bowl' && x.at === i + 1);
+    if (said === 'to' && !made && !/^(?:the|this|that|it|them|your|a)$/.test(c.words[i + 1]?.said ?? '')) continue;
     if (said === 'in' && ((i === c.at + 1 && !items.some((x) => x.at === c.at)) || !/^(?:the|this|that|it|them|your)$/.test(c.words[i + 1]?.said ?? '')))
       continue;
+    // 'Into a bowl with 3 tbsp of the juices': that bowl is empty.
+    if (EMPTY_BOWL.test(c.text.slice(c.words[i]!.start))) continue;
     const behind = items.filter((x) => x.at > i);
     const ahead = items.filter((x) => x.at <= i);
     if (behind.length > 0 && ahead.length > 0) return i;

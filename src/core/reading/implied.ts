@@ -69,6 +69,7 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   // 'Fold the crushed berries through, and then the whole ones': what was left of what was divided.
   const whole = /\bthe whole ones\b/i.test(h.after) ? [...w.restOf].filter(([, r]) => w.fresh(r)).at(-1) : undefined;
   if (whole) meant.line(whole[1], c.words.length);
+  withTheMilkInHand(w, h, meant);
   ofItsLetter(w, h, meant);
   if (items.length === 0) unsaid(w, h, meant);
   if (items.length === 0) withTheHotMilk(w, h, meant);
@@ -113,6 +114,15 @@ function withTheHotMilk(w: Worktop, { c, verb }: Heard, meant: Meant): void {
     (x) => x !== b && x.heated && !x.air && x.placed === 'no' && x.into === null && w.holds(x, 'milk', 'cream') && !w.holds(x, 'yolk', 'egg', 'chocolate'),
   );
   if (milk) for (const x of [milk, b]) meant.push({ kind: 'bowl', bowl: x.id, at: c.at, share: ALL, named: false });
+}
+
+/** 'Strain the milk; make a custard with the yolks and the sugar': of the milk that is in hand. */
+function withTheMilkInHand(w: Worktop, { c, after }: Heard, meant: Meant): void {
+  const milk = w.here();
+  if (!/^(?:make|cook|prepare) (?:it |this )?(?:in)?(?:to )?(?:a|the) (?:\w+ )?(?:custard|anglaise|creme anglaise|crème anglaise)\b/i.test(after)) return;
+  if (!milk || milk.placed !== 'no' || !w.holds(milk, 'milk', 'cream') || w.holds(milk, 'yolk', 'egg')) return;
+  const eggs = meant.items.some((x) => x.kind === 'line' && ['yolk', 'egg'].includes(w.lines[x.line]!.role!));
+  if (eggs && !meant.items.some((x) => x.kind === 'bowl')) meant.items.unshift({ kind: 'bowl', bowl: w.root(milk.id), at: c.at, share: ALL, named: false });
 }
 
 /** 'The last four', 'the other 6'. */
@@ -289,6 +299,16 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
     /^(?:lay|put|place|arrange|press|scatter|strew) (?:in|into|on|over) (?:the )?(?:bottom|base|floor) of\b/i.test(after)
   )
     take(lines);
+  // 'Halve the strawberries and arrange in circles': those.
+  else if (
+    items.length === 0 &&
+    lines.length > 0 &&
+    lines.every((x) => x.kind === 'line' && ['fruit', 'biscuit', 'nut'].includes(w.lines[x.line]!.role!)) &&
+    /^(?:arrange|lay|place|fan|overlap|scatter|strew)(?: (?:them )?(?:(?:cut|flat)[- ]side (?:up|down)|over(?:lapping)?|neatly|in|on|on top|around|round|all over)\b| them\b|[.,;]?$)/i.test(
+      after,
+    )
+  )
+    take(lines);
   // 'Break up both chocolates and melt in a bowl over hot water'.
   else if (
     items.length === 0 &&
@@ -363,6 +383,13 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
   // 'Spoon over half of the syrup and 4 tablespoons of sherry': that is what is spooned.
   const wets = items.some((x) => x.share.kind === 'part' || (x.kind === 'line' && ['drink', 'liquid', 'sour'].includes(w.lines[x.line]!.role!)));
   const over = /^\w+ over\b/i.test(c.text.slice(c.at >= 0 ? c.words[c.at]!.start : 0));
+  // 'Whisk the cream and fold through the custard': the foam that was just made goes into what is wet.
+  const foldsThrough =
+    verb === 'fold' &&
+    mine?.air === true &&
+    mine.placed === 'no' &&
+    mine.lastStep === w.steps.length - 1 &&
+    items.every((x) => x.kind === 'bowl' && w.holds(w.bowls[x.bowl]!, 'yolk', 'egg', 'milk', 'cheese', 'chocolate'));
   const goesTo = mine !== null && !laid && !(over && wets) && !isNamed() ? c.words.findIndex((x, i) => i > c.at && DEST.has(x.said)) : -1;
   if (
     goesTo > 0 &&
@@ -371,7 +398,7 @@ function goesSomewhere(w: Worktop, { c, verb }: Heard, { items }: Meant, object:
     ((/^(?:it|this|them|these|that)\b/.test(object) && goesTo <= c.at + 3) ||
       (goesTo === c.at + (/ly$/.test(c.words[c.at + 1]?.said ?? '') ? 2 : 1) &&
         (((c.words[goesTo]!.said !== 'in' || (verb === 'pour' && items.every((x) => x.kind === 'bowl' && w.bowls[x.bowl]!.pressed))) &&
-          c.words[goesTo]!.said !== 'through' &&
+          (c.words[goesTo]!.said !== 'through' || foldsThrough) &&
           !(
             c.words[goesTo]!.said === 'on' &&
             verb === 'pour' &&

@@ -163,7 +163,7 @@ function listIn(sentence: string, alone: boolean, isIngredient: (name: string) =
 const weighed = (t: string): boolean => looksLikeMeasured(t) || endsMeasured(t) || BARE_GRAMS.test(t) || counted(t) || TAKEN_FROM.test(t);
 /** 'A 900 g loaf tin lined with film': a thing of the kitchen. */
 const HOLDS =
-  /^(?:an?|one|\d+)\s.{0,30}\b(?:tins?|pans?|dish(?:es)?|ramekins?|mou?lds?|springforms?|trays?|ring|terrine)(?:,? (?:lined|greased|buttered|oiled)\b.*)?$/i;
+  /^(?:an?|one|\d+)\s.{0,30}\b(?:tins?|pans?|dish(?:es)?|ramekins?|mou?lds?|springforms?|trays?|ring|terrine|glasses|verrines|coupes|tumblers)(?:,? (?:lined|greased|buttered|oiled)\b.*)?$/i;
 /** 'A 30 by 20 centimetre dish', 'about 6 cm deep': what it is made in. */
 const OF_A_SIZE = /\d\s?(?:x|×|by)\s?\d|\d[\s-]?(?:cm|mm|inch(?:es)?|centimet(?:re|er)s?)\b[^,]{0,16}\b(?:deep|high|wide|across|dish|tin|pan|tray|ring)\b/i;
 const counted = (t: string): boolean =>

@@ -8,6 +8,10 @@ const LAST = 1e6;
 /** 'Pat in pan', 'pat over the bottom of the dish'; not 'pat dry'. */
 export const PATS_IN = /\bpat(?:ted)? (?:[\p{L}\d/½⅔¾]+ ){0,4}?(?:in|into|onto|over) (?:\p{L}+ ){0,3}?(?:pan|tin|dish|bottom|ring|base|tray)\b/iu;
 
+/** What is taken up by what it is brushed on. */
+const RUNS = new Set(['liquid', 'drink', 'sour', 'sugar', 'milk']);
+const SETS = /\b(?:jam|marmalade|jelly|curd|glaze)\b/;
+
 /** Pressed into a tin; not film that is pressed onto a custard. */
 export const pressesIn = (verb: string, after: string): boolean =>
   (verb === 'press' || PATS_IN.test(after) || /\b(?:press|squash|tamp)/i.test(after)) &&
@@ -58,7 +62,14 @@ export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
       (wet.length === 0 ? waits : null) ??
       (wet.length > 0 ? w.make(fc.section ?? w.lines[wet[0]!]!.under) : null);
     if (bath && !w.holds(bath, 'cream', 'cheese', 'white', 'yolk')) {
-      bath.place = 'soak';
+      // 'Warm the jam and brush over the fruit': where nothing takes it up, it glazes.
+      const glaze =
+        verb === 'brush' &&
+        layer === null &&
+        biscuits.length === 0 &&
+        [...bath.lines].some((i) => !RUNS.has(w.lines[i]!.role!) || SETS.test(w.lines[i]!.ingredient?.id ?? ''));
+      bath.place = glaze ? 'topping' : 'soak';
+      if (glaze) bath.placed = 'late';
       for (const i of wet) w.addLineTo(i, bath);
       bath.lastStep = at;
       step.places.add(bath.id);

@@ -13,6 +13,8 @@ export function comesBack(w: Worktop, i: number, rest: number): boolean {
   return true;
 }
 
+const EGGS = new Set(['egg', 'yolk', 'white']);
+
 /** Lines that no step names go where the rest of their list goes; what is for the top, to the end. */
 export function leftOvers(w: Worktop): void {
   // 'Stream in a third of the cream', and the rest never named: it was for the same bowl.
@@ -22,6 +24,16 @@ export function leftOvers(w: Worktop): void {
   }
   w.lines.forEach((l, i) => {
     if (w.bowlOf[i] !== null || w.gone.has(i)) return;
+    // '2 eggs + 1 yolk' of one row, 'eggs one at a time': the yolk with them.
+    const mate = EGGS.has(l.role ?? '')
+      ? [i - 1, i + 1].find((j) => w.lines[j]?.start === l.start && EGGS.has(w.lines[j]!.role ?? '') && w.stepOf[j] != null && w.bowlOf[j] != null)
+      : undefined;
+    if (mate !== undefined && w.stepOf[i] === null) {
+      w.addLineTo(i, w.bowls[w.root(w.bowlOf[mate]!)]!);
+      w.stepOf[i] = w.stepOf[mate]!;
+      w.steps[w.stepOf[mate]!]!.lines.add(i);
+      return;
+    }
     const heading = l.under;
     const prepared = w.stepOf[i] === null ? null : w.steps[w.stepOf[i]!]!;
     const mates = w.bowls.filter((b) => [...b.lines].some((j) => w.lines[j]!.under === heading && w.lines[j]!.block === l.block));

@@ -119,6 +119,12 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
     return w.lines.length - 1;
   }
   const both = /\b(?:zest|peel|rind|juice) and (?:the )?(?:zest|peel|rind|juice) of (.+)$/i.exec(words);
+  // 'A cup of lemon juice and the zest of two lemons': of those only the zest.
+  const juiced = both !== null && /^juice\b/i.test(words) && /\b(?:lemon|lime|orange|grapefruit)\s+$/i.test(c.clause.text.slice(0, said.start));
+  if (juiced) {
+    w.addLine({ ...draftLine(`zest of ${both[1]!}`, place, w.context), written: `zest of ${both[1]!}` });
+    return w.lines.length - 1;
+  }
   if (both) {
     for (const taken of ['juice', 'zest']) {
       w.addLine({ ...draftLine(`${taken} of ${both[1]!}`, place, w.context), written: said.text });

@@ -290,6 +290,11 @@ function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share, lead }: Named,
   const filling =
     m.phrase === 'cream' && !w.lines.some((l) => l.role === 'cream') ? w.latest((b) => b.place === 'mix' && (b.takes.size > 0 || w.holds(b, 'cheese'))) : null;
   if (filling) return meant.bowl(filling, m.from, share);
+  // 'The blackberry purée', which the larder has too: what the blackberries have become.
+  const [noun = '', ...of] = m.phrase.split(' ').reverse();
+  const own = isProduct(noun) ? w.lexicon.senses.get(of.reverse().join(' ')) : undefined;
+  const become = own?.kind === 'line' ? becomeOf(w, fc, own.lines, noun) : null;
+  if (become) return meant.bowl(become, m.from, share);
   const like = likeIt(ingredient, w.lines);
   const line =
     like === null

@@ -155,8 +155,9 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   claim(written, 3);
   // Of an egg the white is no sort.
   const kept = written.split(' ').filter((w) => !SORTS.has(w) || (l.role === 'white' && w === 'white'));
-  // 'Chocolate digestives' are no chocolate, whatever is only a sort of them.
-  const bare = kept.join(' ') === 'chocolate' && l.role !== 'chocolate' ? written.split(' ') : kept;
+  // 'Chocolate digestives' are no chocolate, 'full-cream milk' is no cream, whatever is only a sort of them.
+  const only = kept.join(' ');
+  const bare = (only === 'chocolate' || only === 'cream') && l.role !== null && l.role !== only ? written.split(' ') : kept;
   claim(bare.join(' '), 3);
   if (l.ingredient) {
     if (l.ingredient.id !== 'water')

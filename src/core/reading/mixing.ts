@@ -5,6 +5,7 @@ import { ALL, type FlowClause, type Heard, type Item, type Job, type Share, type
 
 const NEW_BOWL =
   /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
+const INTO_A_BOWL = /\b(?:in|into) (?:an?|another|a separate) (?:[\w-]+ ){0,3}(?:bowl|pan|saucepan|jug)\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 /** What is in hand goes onto something that is not named. */
 export const POURED_ON =
@@ -18,8 +19,11 @@ export const BOILED_C = 100;
 /** What comes in is of weight from this share of a foam on (house). */
 const HEAVY_SHARE = 0.35;
 
+/** What eggs do only with air in them. */
+const FOAMS = /\b(?:pale|fluffy|foamy|frothy|ribbons?|doubled?|tripled?|in volume|mousse)\b/i;
+
 /** A bowl that was worked on has its stage, air and heat from the step. */
-export function touch(b: Bowl, { step, at, h }: Job): void {
+export function touch(w: Worktop, b: Bowl, { step, at, h }: Job): void {
   const { work, temperature } = step;
   b.lastStep = at;
   step.bowl = b.id;
@@ -29,6 +33,9 @@ export function touch(b: Bowl, { step, at, h }: Job): void {
     b.heated = true;
     if (temperature?.of === 'mix') b.hotC = Math.max(b.hotC ?? 0, temperature.c);
     if (/\bsteam|\bsimmering|\bdouble boiler|\bbain/i.test(h.c.text)) b.steam = true;
+    // 'Whisk over steam until pale, thick and tripled': a foam of eggs, warm.
+    if (/^(?:whisk|whip|beat)/.test(step.verb) && w.holds(b, 'yolk', 'egg', 'white') && !w.holds(b, 'milk', 'cream', 'fruit') && FOAMS.test(h.c.text))
+      b.air = true;
   }
   if (/\b(?:strain|sieve|sift)\b/.test(step.verb) || THROUGH_A_SIEVE.test(step.text)) b.sieved = true;
 }
@@ -69,7 +76,7 @@ export function mix(w: Worktop, job: Job): void {
   for (const b of own) give(w, b, bowl, taken.find((x) => x.b === b)!.share, RIPPLES.test(step.verb) && b.lines.size > 1);
   if (step.work === 'heat' && own.some((b) => w.holds(b, 'sugar') && b.hotC !== null && b.hotC > 100)) bowl.syrup = true;
   if (own.some((b) => (b.hotC ?? 0) > 100 || (b.heated && !w.holds(b, 'milk', 'cream') && w.holds(b, 'sugar')))) bowl.syrup = true;
-  touch(bowl, job);
+  touch(w, bowl, job);
   if (/\bfor (?:dipping|soaking|brushing|the (?:dip|soak))\b/i.test(h.c.text)) bowl.place = 'soak';
   w.current = bowl.id;
   const { id } = bowl;
@@ -99,7 +106,7 @@ function intoHalf(w: Worktop, job: Job): boolean {
     made.takes.set(from.id, 0.5);
     made.takenAt.set(from.id, job.at);
     for (const x of said) w.addLineTo(x.line, made);
-    touch(made, job);
+    touch(w, made, job);
     w.current = made.id;
   });
   return true;
@@ -246,6 +253,8 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
       items.filter((x) => x.at > destAt),
       h.fc,
     );
+  // 'Pour the wine and cream into a bowl with 3 tbsp of the juices': of those a little, into a bowl of its own.
+  if (destAt < 0 && job.lines.length > 0 && INTO_A_BOWL.test(h.after) && bowls.every((x) => x.share.kind === 'part')) return null;
   // 'Dissolve the gelatine': in what is warm in hand.
   const gel =
     (step.verb === 'dissolve' || step.verb === 'melt') &&
@@ -367,9 +376,15 @@ function keepsApart(w: Worktop, { step, at, h, lines }: Job, bowl: Bowl, own: re
     bowl.lastStep < at &&
     w.isFoamed(bowl) &&
     work !== 'whisk' &&
-    !w.onlyButter([...folded, ...lines.map((x) => x.line)], bowl)
+    !w.onlyButter(
+      [...folded, ...lines.map((x) => x.line)].filter((i) => !LIGHT.has(w.lines[i]!.role!)),
+      bowl,
+    )
   );
 }
+
+/** 'The butter, then the coffee': what only gives its taste is no more than that. */
+const LIGHT = new Set(['flavour', 'salt', 'liquid', 'drink']);
 
 const RIPPLES = /^(?:ripple|swirl|marble)$/;
 

@@ -244,7 +244,13 @@ function assembled(
     vesselIn(method) ??
     vesselIn(
       rows
-        .filter((r) => r.kind === 'line' && /\d\s*(?:x|×|by)\s*\d|\d[\s-]*(?:inch|in\b|cm|["”″])[^,]*\b(?:crust|case|shell)\b/i.test(r.text))
+        .filter(
+          (r) =>
+            r.kind === 'line' &&
+            /\d\s*(?:x|×|by)\s*\d|\d[\s-]*(?:inch|in\b|cm|["”″])[^,]*\b(?:crust|case|shell)\b|\b(?:crust|case|shell)\b[^,]*\d[\s-]*(?:inch|in\b|cm|["”″])/i.test(
+              r.text,
+            ),
+        )
         .map((r) => r.text)
         .join('.\n'),
     );
@@ -301,7 +307,7 @@ function assembled(
 
 /** 'For this I use a 30 by 20 cm dish': said before the work begins. */
 const MADE_IN =
-  /\b(?:use|need|take|made? in|in an?)\b[^.]{0,30}\d[^.]{0,24}\b(?:dish|tin|pan|tray|springform|ring|terrine|mou?ld|bowl|glasses|cups|ramekins)\b/i;
+  /\b(?:use|need|want|take|made? in|in an?)\b[^.]{0,30}\d[^.]{0,24}\b(?:dish|tin|pan|tray|springform|ring|terrine|mou?ld|bowl|glasses|cups|ramekins)\b/i;
 
 const NAME_BY_KIND: Readonly<Record<PartKind, string>> = {
   'whipped-cream': 'Whipped cream',

@@ -122,7 +122,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\b(?:round|cake|deep|sandwich|layer) (?:cake )?(?:tin|pan)s?\b/i, 'round'],
   [/\bramekins?\b|\b(?:silicone |individual |dariole |muffin |pudding )?mou?lds?\b|\bmoules?\b|\bmuffin (?:tin|cups)\b|\bjelly mou?ld\b/i, 'mould'],
   [
-    /\bglass(?:es)?\b(?! (?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\b\d{1,3}[\s-]?(?:oz|ounce|ml)\s(?:\w+ )?cups\b|\bpots\b/i,
+    /\bglass(?:es)?\b(?! (?:\w+ )?(?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\b\d{1,3}[\s-]?(?:oz|ounce|ml)\s(?:\w+ )?cups\b|\bpots\b/i,
     'glass',
   ],
   [/\btub\b(?! (?:of|cream|soft|mascarpone|ricotta))|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],

@@ -683,6 +683,138 @@ describe('said without a verb, or with something before it', () => {
   });
 });
 
+describe('what has become of it, and what lies on top', () => {
+  it('the purée of the berries goes in, though the larder has one too', () => {
+    const r = read(
+      'Posset\n\n300 g blackberries\n600 ml double cream\n150 g sugar\n\nCook the blackberries in a pan for 5 minutes. Push through a sieve.\nBoil the cream with the sugar. Stir in the blackberry purée.',
+    );
+    expect(r.parts.find((p) => p.kind === 'set-filling')!.takes.map((t) => r.parts.find((p) => p.id === t.part)!.kind)).toEqual(['fruit-base']);
+  });
+  it('jam that is brushed over fruit glazes it; coffee that is brushed on fingers soaks them', () => {
+    const of = (text: string) => read(text).parts.map((p) => p.kind);
+    const tart = of(
+      'Tart\n\n250 g mascarpone\n200 ml cream\n400 g strawberries\n2 tbsp strawberry jam\n\nWhip the mascarpone with the cream. Spread in a 24 cm tart case. Halve the strawberries and arrange in circles. Warm the jam and brush over the fruit.',
+    );
+    expect(tart).toEqual(['cheese-cream', 'topping', 'topping']);
+    expect(
+      of('Trifle\n\n20 savoiardi\n200 ml coffee\n300 ml cream\n\nLay the savoiardi in a dish. Brush with the coffee. Whip the cream and spread over.'),
+    ).toContain('soak');
+  });
+  it('nuts that are pressed on at the end are those of the top', () => {
+    const r = read(
+      'Cake\n\nDacquoise\n4 egg whites\n150g ground hazelnuts\n\nCream\n400 ml cream\n\nTo finish\n50g hazelnuts, chopped\n\nWhisk the whites to stiff peaks. Fold in the ground hazelnuts. Bake for 1 hour. Whip the cream. Sandwich the discs with the cream. Press on the chopped hazelnuts.',
+    );
+    expect(r.steps.at(-1)!.work).toBe('finish');
+    expect(r.lines.find((l) => l.draft.grams === 50)!.step).toBe(r.steps.length - 1);
+  });
+  it('butter and a spoon of coffee in a foam of yolks make a buttercream', () => {
+    const r = read(
+      'Buttercream\n\n4 egg yolks\n120g caster sugar\n60ml water\n250g unsalted butter, softened\n1 tbsp instant coffee dissolved in 1 tbsp boiling water\n\nBoil the sugar and water to 115°C. Whisk the yolks until pale. Pour the syrup onto the yolks, whisking until cool. Beat in the butter a little at a time, then the coffee.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['buttercream']);
+  });
+  it('yolks whisked over steam until pale are a foam, and mascarpone comes to it', () => {
+    const r = read(
+      'Tiramisu\n\n4 egg yolks\n100 g sugar\n250 g mascarpone\n\nWhisk the yolks and sugar in a bowl over simmering water until pale and thick and 71 °C. Remove from the heat, then whisk in the mascarpone.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['egg-foam', 'set-filling']);
+    // Stirred with milk over the same steam it is a custard.
+    const custard = read(
+      'Custard\n\n4 egg yolks\n100 g sugar\n250 g milk\n\nWhisk the yolks, sugar and milk in a bowl over simmering water until pale and thick.',
+    );
+    expect(custard.parts.map((p) => p.kind)).toEqual(['custard']);
+  });
+  it('‘off heat:’ and what goes in', () => {
+    const r = read(
+      'Custard\n\n500 ml milk\n5 yolks\n150 g sugar\n30 g butter\n2 tsp vanilla\n\nHeat the milk, whisk the yolks and sugar, pour on, back in the pan and cook until thick. Off heat: butter, vanilla.',
+    );
+    expect(r.doubts).toEqual([]);
+    expect(r.parts.map((p) => p.kind)).toEqual(['custard']);
+  });
+  it('a cup of lemon juice and the zest of two is no juice of two besides', () => {
+    const r = read('Whisk a can of condensed milk (397 g) with a cup of lemon juice and the zest of two lemons.');
+    expect(r.lines.filter((l) => l.draft.ingredient?.id === 'lemon-juice')).toHaveLength(1);
+    expect(r.lines.filter((l) => l.draft.ingredient?.id === 'lemon-zest')).toHaveLength(1);
+  });
+  it('‘a sleeve and a half, that’s about 13 of them’ is counted', () => {
+    const r = read("Crush up a sleeve and a half of graham crackers, that's about 13 of them, and mix with 6 tablespoons of melted butter.");
+    const cracker = r.lines[0]!.draft;
+    expect(cracker.grams).toBeCloseTo(13 * cracker.ingredient!.piece!.grams, 6);
+  });
+  it('‘mould in’ is work, and glasses of a list are nothing to eat', () => {
+    const r = read('Pots\n\nYou want 4 glasses.\n300 ml cream\n50 g sugar\n\nWhip the cream with the sugar. Divide between the glasses.');
+    expect(r.vessel).toMatchObject({ shape: 'glass', count: 4 });
+    expect(r.lines).toHaveLength(2);
+    expect(read('Bombe\n\n400 g cream\n\nWhip the cream to soft peaks. Mould in a 1 litre bombe mould. Freeze for 12 hours.').steps.map((s) => s.work)).toEqual(
+      ['whisk', 'fill', 'freeze'],
+    );
+  });
+  it.each([
+    ['2 bay leaves', 'bay-leaf'],
+    ['a handful of mint leaves', 'mint'],
+    ['1 tsp dried lavender', 'lavender'],
+    ['3 sprigs thyme', 'thyme'],
+    ['1 stalk lemongrass', 'lemongrass'],
+  ])('%s is that, and no other herb', (row, id) => {
+    expect(read(`Cream\n\n300 ml cream\n${row}\n\nWarm the cream.`).lines.map((l) => l.draft.ingredient?.id)).toContain(id);
+  });
+});
+
+describe('what needs no article, and things of a list alone', () => {
+  it('‘add to custard’, ‘fold through custard’, and full-cream milk is no cream', () => {
+    const r = read(
+      'Bavarois\n\n250 ml full-cream milk\n3 egg yolks\n75 g sugar\n3 gelatine leaves\n250 ml thickened cream\n\nBoil the milk. Whisk egg yolks and sugar until pale. Gradually whisk in hot milk. Stir over low heat until it coats the spoon. Soak gelatine in cold water. Squeeze out excess water, add to custard and stir until dissolved. Cool. Whisk cream to soft peaks and fold through custard.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['custard', 'whipped-cream', 'set-filling']);
+    expect(r.parts[2]!.takes).toHaveLength(2);
+    expect(r.lines.find((l) => l.draft.ingredient?.id.startsWith('gelatin'))!.part).toBe(r.parts[0]!.id);
+  });
+  it('a little of what was cooked goes into a bowl of its own', () => {
+    const r = read(
+      'Syllabub\n\n400g rhubarb\n75g sugar\n100ml sweet wine\n300ml double cream\n\nSimmer the rhubarb with the sugar until soft. Cool. Pour the wine and cream into a bowl with 3 tbsp of the rhubarb juices and whip until it holds soft peaks. Fold in two thirds of the rhubarb.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['fruit-base', 'whipped-cream', 'set-filling']);
+  });
+  it('so many hours in the freezer, behind a comma', () => {
+    const r = read('Parfait\n\n400 g cream\n\nWhip the cream to soft peaks. Spoon into a lined loaf tin, 12 hours in the freezer.');
+    expect(r.steps.map((s) => s.work)).toEqual(['whisk', 'fill', 'freeze']);
+    expect(r.steps.at(-1)!.minutes).toEqual([720, 720]);
+  });
+  it('eggs one at a time, then what stands with them in the list: one bowl', () => {
+    const r = read(
+      'Cheesecake\n\n400 g cream cheese\n130 g sugar\n2 eggs + 1 yolk\n180 ml cream\n1/2 tsp vanilla\n\nCheese and sugar: beat 1 minute, slow. Eggs one at a time. Cream, vanilla. Fill the cups. Bake 18 minutes at 230 C.',
+    );
+    expect(r.parts).toHaveLength(1);
+    expect(r.doubts).toEqual([]);
+  });
+  it('things alone that are to be dipped in go into no cream', () => {
+    const r = read(
+      'Tiramisu\n\n500 g mascarpone\n100 g sugar\n300 ml espresso\n60 ml rum\n24 savoiardi\n\nBeat the mascarpone with the sugar. Espresso, rum. Dip the savoiardi and lay them in a dish. Spread the cream over.',
+    );
+    expect(r.parts.find((p) => p.kind === 'soak')).toBeDefined();
+    expect(r.lines.filter((l) => l.part === r.lines[0]!.part).map((l) => l.draft.ingredient?.id)).not.toContain('rum-40');
+  });
+  it('of several sugars the one whose bracket says what it is for', () => {
+    const r = read(
+      'Snow eggs\n\nMilk 750 ml\nYolks 6\nSugar 120 g (custard)\nWhites 6\nSugar 90 g (snow)\n\nBeat the whites to a snow, adding the sugar. Warm the milk. Strain the milk; make a custard with the yolks and the sugar at 83 °C.',
+    );
+    const of = (kind: string) =>
+      r.lines.filter((l) => r.parts.find((p) => p.id === l.part)!.kind === kind && l.draft.ingredient?.id.startsWith('sugar')).map((l) => l.draft.grams);
+    expect(of('egg-foam')).toEqual([90]);
+    expect(of('custard')).toEqual([120]);
+    expect(r.parts).toHaveLength(2);
+  });
+  it('what is to decorate waits for that; a glass trifle bowl is a bowl', () => {
+    const r = read(
+      'Trifle\n\n400g brownies\n300g cherries in syrup\n500ml custard\nfresh cherries, to decorate\n\nArrange the brownies in a large glass trifle bowl. Scatter over the cherries. Pour over the custard. Chill for 1 hour. Decorate with fresh cherries.',
+    );
+    expect(r.vessel).toMatchObject({ shape: 'bowl' });
+    const step = (id: string) => r.lines.find((l) => l.draft.ingredient?.id === id)!.step!;
+    expect(step('cherry-in-syrup')).toBe(1);
+    expect(step('cherry-sweet')).toBe(r.steps.length - 1);
+  });
+});
+
 describe('how many, in what, and what is called', () => {
   it('glasses are counted where they stand, not by a cup of cream', () => {
     expect(vesselIn('Beat 1 1/2 cups cream. Divide the cake among eight 8-ounce glasses.')).toMatchObject({ shape: 'glass', count: 8, eachMl: 237 });

@@ -21,6 +21,9 @@ const LAID_ON =
   /^(?:then )?(?:the )?(?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$|^an? (?:little|bit|dusting|grating|sprinkle|scrape) of (?:[\p{L}'-]+ ){1,3}(?:over|on top)\W*$/iu;
 const THING_IN =
   /^(?:then )?(?:the )?(?!(?:put|pour|when|while|as|is|it|that|this|all|back|go|goes|right)\b)(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+ (?:in|last)(?:,\s|[.]?$|\s(?:w\/|with\b))/iu;
+/** 'Eggs one at a time', 'the butter, bit by bit'. */
+export const BIT_BY_BIT =
+  /^(?:then )?(?:the )?(?:[\p{L}'-]+ ){0,2}[\p{L}'-]+,? (?:one (?:at a time|by one|after (?:the other|another))|bit by bit|a (?:little|spoon(?:ful)?|few|cube|bit) at a time|in (?:two|three) (?:goes|additions|lots))\W*$/iu;
 const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 
 const GIVES =
@@ -47,7 +50,9 @@ export function workIn(rows: readonly Row[], listed: readonly string[]): Work {
   for (const row of rows) {
     if (row.kind !== 'prose') continue;
     const lead = inlineHead(row.text, headings)?.lead ?? '';
-    const inline = BUILT_IN.test(lead) ? '' : lead;
+    // 'Cheese and sugar: beat 1 minute': things of the list, and what is done to them.
+    const things = lead !== '' && namesOnly(lead.replace(/[\s:–—-]+$/, ''), names) && !headings.some((x) => sameHeading(x, lead.replace(/[\s:–—-]+$/, '')));
+    const inline = BUILT_IN.test(lead) || (things && hasList) ? '' : lead;
     const body = row.text.slice(inline.length);
     const first = clauses.length;
     let pending = inline.trim();
@@ -170,6 +175,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   )
     return true;
   if (!hasList && amountsIn(c).length > 0) return true;
+  // 'Eggs one at a time.'
+  if (BIT_BY_BIT.test(c.text)) return true;
   // 'Butter in, a cube at a time.'
   if (THING_IN.test(c.text)) return true;
   // 'Espresso + marsala.', 'Sherry over.', 'Peaches on top.', 'Cream / fingers / cream.'
@@ -190,6 +197,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/\bto (?:just |a |the |bare )*(?:below |under )?(?:the )?(?:boil|simmer|scald)\b/i.test(c.text)) return true;
   // 'Gel in cold water', 'purée, yolks, sugar to 82 °C'.
   if (/\b(?:gel|gelatine?|lea(?:f|ves)|sheets?|lvs)\b[^.;]*\b(?:cold|iced?) (?:water|h2o)\b/i.test(c.text) || warmedTo(c.text)) return true;
+  // 'Off heat: butter, vanilla, coconut.'
+  if (/^off (?:the )?heat\s*[:–—-]\s+\p{L}/iu.test(c.text)) return true;
   // 'Sugar and water to 121 °C', 'vanilla seeds into cream'.
   if (toSyrup(c.text) || GOES_INTO.test(c.text)) return true;
   // 'Bain-marie to 70 °C', 'the whites, stiff'.
