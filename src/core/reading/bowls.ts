@@ -19,6 +19,8 @@ export interface Bowl {
   heated: boolean;
   /** Whisked over steam. */
   steam: boolean;
+  /** Whisked over heat until it is a foam. */
+  risen: boolean;
   /** A boiled syrup went in. */
   syrup: boolean;
   /** Highest said temperature of the mix, °C. */
@@ -53,6 +55,7 @@ export const newBowl = (id: number, heading: string | null, step: number): Bowl 
   stage: null,
   heated: false,
   steam: false,
+  risen: false,
   syrup: false,
   hotC: null,
   baked: false,

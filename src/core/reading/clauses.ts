@@ -110,6 +110,8 @@ function verbAt(words: readonly Word[], first: number, strict: boolean): number 
       if (/^(?:keep|continue|go|carry)$/.test(said) && /ing$/.test(next) && verbOfForm(next)) return i;
       // 'Cream to soft peak': a thing, and how far it is whipped; 'fold in a third, then the rest'.
       if (said === 'cream' && next === 'to' && /^(?:soft|stiff|firm|medium)/.test(words[i + 2]?.said ?? '')) return -1;
+      // 'Sponge base, 20 cm': a cake, where nothing follows that is wetted.
+      if (said === 'sponge' && !/^(?:the|it|your|gelatin|gelatine|over)$/.test(next)) return -1;
       // 'The rest of it', '+ squeeze of lemon': things.
       if (next === 'of' && (strict || said === 'rest' || NOUN_IN_LIST.has(verb.base))) return -1;
       // 'Poach the rhubarb, cut in 3 cm lengths, with the sugar': how it is.

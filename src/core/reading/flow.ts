@@ -432,6 +432,8 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
     work = 'fill';
   // 'Press on the chopped hazelnuts': onto what stands there.
   if (work === 'hands' && PRESSED_ON.test(c.text) && w.built && items.length > 0 && items.every((x) => x.kind === 'line')) work = 'finish';
+  // 'Continue to layer wafers, bananas and custard'.
+  if (work === 'hands' && /^(?:continue|keep|carry on|go on) (?:to )?(?:layer|alternat|stack)/i.test(after)) work = 'fill';
   // 'Pat in pan.'
   if (work === 'hands' && PATS_IN.test(after)) work = 'fill';
   // 'Line the terrine with film and the langues de chat': they are laid.

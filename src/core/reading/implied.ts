@@ -309,6 +309,8 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
     )
   )
     take(lines);
+  // 'Quarter the figs and pop two pieces on each': those.
+  else if (lines.length > 0 && items.length === 0 && SOME_ON_EACH.test(after)) take(lines);
   // 'Break up both chocolates and melt in a bowl over hot water'.
   else if (
     items.length === 0 &&
@@ -349,6 +351,9 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   )
     take(lines);
 }
+
+const SOME_ON_EACH =
+  /^(?:pop|put|place|lay|set|stick|arrange) (?:(?:one|two|three|four|a|a few|some|several) (?:of them |pieces?|slices?|halves|half|quarters?|wedges?|segments?) ?)(?:on|onto|in|into|over) (?:each|every|the top|top)\b/i;
 
 /** Nothing comes in by it. */
 const ONLY_STANDS = /^(?:let|leave|take|remove|lift|cool|chill|rest|stand|allow|set|keep)$/;

@@ -193,6 +193,10 @@ function separatorOf(told: string, isIngredient: (name: string) => boolean): Reg
 }
 const nameIn = (t: string): string => (BARE_GRAMS.exec(t)?.[1] ?? splitLine(t).name).trim();
 
+/** An amount or a size of nothing that is named. */
+const NO_NAME =
+  /^(?:about |approx\.? |ca\.? |roughly )?[\d.,/½¼¾ -]+\s?(?:g|kg|ml|l|oz|lb|cm|mm|in|inch(?:es)?)\b(?: (?:across|long|wide|in total|altogether))?\W*$/i;
+
 interface Thing {
   readonly text: string;
   /** Its amount is said. */
@@ -210,7 +214,8 @@ function itemsIn(told: string, head: Head | null, isIngredient: (name: string) =
   const onTop = head?.name != null && ON_TOP.test(head.name);
   const out: Thing[] = [];
   for (const t of raw) {
-    if (HOLDS.test(t)) return null;
+    // '1 sponge cake, about 24 cm, 400 g': one thing, and how large it is.
+    if (HOLDS.test(t) || (out.length > 0 && NO_NAME.test(t))) return null;
     if (t.length > 90 || /[!?]\s|\.\s+\p{Lu}/u.test(t) || isTime(t)) return null;
     const thing = !HOW.test(t) && (weighed(t) || LOOSE.test(t) || (t.split(/\s+/).length <= 7 && isIngredient(splitLine(t.replace(FOR_WHAT, '')).name)));
     if (thing) {

@@ -50,6 +50,8 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     if (has('chocolate') && !b.air && !(b.heated && grams('milk') > 2 * grams('chocolate'))) return 'chocolate-base';
     // Eggs whisked with a boiled syrup are a foam, whatever juice follows.
     if (b.air && (b.syrup || (b.hotC ?? 0) > SYRUP_FROM_C) && !has('milk', 'cream', 'cheese', 'chocolate')) return 'egg-foam';
+    // Whisked pale over steam, with lemon or wine in it: a foam that is warm.
+    if (b.risen && !b.baked && !has('milk', 'cream', 'cheese', 'chocolate', 'butter', 'starch')) return 'egg-foam';
     if ((has('milk') || has('cream') || has('fruit') || has('sour')) && b.heated) return 'custard';
     // A sponge.
     if (b.baked && grams('starch') > SPONGE_FLOUR * total && !has('milk', 'cream', 'cheese')) return 'biscuit-layer';
@@ -81,8 +83,12 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   if (has('gelatin', 'setter') && has('liquid', 'sour', 'drink')) return 'fruit-base';
   // Cocoa, sugar, milk and butter boiled: a glaze.
   if (has('milk') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
-  // A custard that was bought: milk with starch is too thick to soak anything.
-  const thick = [...b.lines].some((i) => flow.lines[i]!.role === 'milk' && (flow.lines[i]!.ingredient?.composition.starch ?? 0) >= THICK_STARCH_PCT);
+  // A custard that was bought: milk with starch is too thick to soak anything, and so is ice cream.
+  const thick = [...b.lines].some(
+    (i) =>
+      flow.lines[i]!.role === 'milk' &&
+      ((flow.lines[i]!.ingredient?.composition.starch ?? 0) >= THICK_STARCH_PCT || flow.lines[i]!.ingredient?.id === 'ice-cream'),
+  );
   if (has('milk')) return b.heated || has('gelatin') ? 'custard' : !thick && flow.bowls.some((x) => x.place === 'layer') ? 'soak' : 'set-filling';
   if (has('drink') || (has('liquid') && !has('butter')))
     return has('sugar') && b.heated && grams('sugar') > 2 * (grams('liquid') + grams('drink')) ? 'topping' : 'soak';

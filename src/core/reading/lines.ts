@@ -104,6 +104,13 @@ export const apartIn = (prose: string): Apart => ({
 
 const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|small|medium|unwaxed|ripe|whole) )*(?:lemons?|limes?|oranges?))[.;]?$/i;
 
+/** A thing counted, its size perhaps, and what it weighs. */
+const PIECE_WEIGHED =
+  /^((?:\d{1,2}|an?|one|two|three|four)\s(?!\d)(?!(?:packs?|packets?|tins?|cans?|boxe?s?|jars?|tubs?|cartons?|blocks?|bars?|bags?|cups?|tbsp|tsp|g|kg|ml|oz|lb)\b)[^,(\d]{3,40}?)(,(?: about)? \d{1,2} ?cm(?: [a-z]+)?)?,\s+(?:about |approx\.? |around |roughly )?(\d{2,4}(?:[.,]\d)?\s?(?:g|kg|oz|lb))(?: in total| altogether| in all)?$/i;
+/** ', 20 cm', ' 20cm': how large a thing is. */
+const SIZE_ALONE =
+  /,? (?:about )?\d{1,2}(?:[.,]\d)?\s?(?:cm|mm|inch(?:es)?)\b(?! (?:piece|length|stick|strip|knob|chunk|cube)s?\b)(?: (?:across|round|long|wide|diameter))?(?=,|\s*$)/i;
+
 /**
  * The lines of one row of a list: mostly one; two of eggs that are separated, of a fruit whose zest and juice are both used, of an amount
  * with an extra one beside it.
@@ -116,6 +123,13 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   // '2 - 7 oz packages': so many of that size.
   const packs = PACKS_OF.exec(text);
+  // '1 sponge cake, about 24 cm, 400 g', 'sponge base, 20 cm, shop bought': what it weighs counts, how large it is does not.
+  const weighs = PIECE_WEIGHED.exec(text);
+  if (weighs) return [made(`${weighs[1]!}${weighs[2] ?? ''} (about ${weighs[3]!})`)];
+  const sized = text.replace(SIZE_ALONE, '');
+  // One of that size, where nothing says how many.
+  if (sized !== text && splitLine(sized).name !== '')
+    return linesOfRow(splitLine(sized).amounts.length > 0 ? sized : `1 ${sized}`, place, context, apart).map((l) => ({ ...l, written: row }));
   if (packs) return [made(`${packs[1]!} (${packs[2]!}) ${packs[3]!}${text.slice(packs[0].length)}`)];
   const joined = text.split(
     /\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/,
@@ -352,12 +366,15 @@ export function calledInFull(text: string): string | null {
   return measured ? (lookUp(NICKNAMES, name.toLowerCase().replace(/^of /, '')) ?? null) : null;
 }
 
+/** '12 small pastry cases': no twelve tarts. */
+const SMALL_CASES = /\b(?:small|mini|miniature|individual|bite-?size[d]?) (?:[\p{L}-]+ ){0,2}(?:pastry|tart|pie) (?:case|shell|crust)s\b/iu;
+
 /** What a line's name means; of 'A or B' the first, and that is said. */
 export function ingredientOf(
   text: string,
   context: LineContext,
 ): { readonly ingredient: Ingredient | null; readonly confidence: number; readonly doubt: string } {
-  const full = calledInFull(text);
+  const full = calledInFull(text) ?? (SMALL_CASES.test(text) ? 'tartlet cases' : null);
   const split = full === null ? splitLine(text) : { ...splitLine(text), name: full };
   // '1 baked 9-inch pie crust': a size is no name.
   const written = {

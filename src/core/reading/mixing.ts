@@ -34,8 +34,8 @@ export function touch(w: Worktop, b: Bowl, { step, at, h }: Job): void {
     if (temperature?.of === 'mix') b.hotC = Math.max(b.hotC ?? 0, temperature.c);
     if (/\bsteam|\bsimmering|\bdouble boiler|\bbain/i.test(h.c.text)) b.steam = true;
     // 'Whisk over steam until pale, thick and tripled': a foam of eggs, warm.
-    if (/^(?:whisk|whip|beat)/.test(step.verb) && w.holds(b, 'yolk', 'egg', 'white') && !w.holds(b, 'milk', 'cream', 'fruit') && FOAMS.test(h.c.text))
-      b.air = true;
+    if (/^(?:whisk|whip|beat)/.test(step.verb) && w.holds(b, 'yolk', 'egg', 'white') && !w.holds(b, 'milk', 'cream') && FOAMS.test(h.c.text))
+      b.air = b.risen = true;
   }
   if (/\b(?:strain|sieve|sift)\b/.test(step.verb) || THROUGH_A_SIEVE.test(step.text)) b.sieved = true;
 }

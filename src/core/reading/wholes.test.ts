@@ -815,6 +815,63 @@ describe('what needs no article, and things of a list alone', () => {
   });
 });
 
+describe('a thing, how large it is and what it weighs', () => {
+  const of = (row: string) => read(`Trifle\n\n${row}\n300 ml cream\n\nWhip the cream.`).lines[0]!.draft;
+  it.each([
+    ['1 sponge cake, about 24 cm, 400 g', 'genoise', 400],
+    ['1 sponge cake, about 400 g', 'genoise', 400],
+    ['2 mangoes, about 400 g', 'mango', 400],
+    ['12 small pastry cases', 'tartlet-case', 240],
+    ['12 mini tart shells', 'tartlet-case', 240],
+    ['1 pastry case, 23 cm', 'pie-crust', 200],
+    ['6 hot cross buns, sliced', 'fruit-bun', 390],
+  ])('%s', (row, id, grams) => {
+    expect(of(row)).toMatchObject({ written: row, ingredient: { id } });
+    expect(of(row).grams).toBeCloseTo(grams, 6);
+  });
+  it('centimetres are no count', () => {
+    const sponge = of('Sponge base, 20cm, shop bought');
+    expect(sponge.grams).toBe(sponge.ingredient!.piece!.grams);
+  });
+  it('a jelly of a packet is by its sort', () => {
+    expect(of('135g packet orange jelly')).toMatchObject({ ingredient: { id: 'jelly-cubes' }, grams: 135 });
+  });
+});
+
+describe('layers and pieces told', () => {
+  it('‘continue to layer’ lays, and mixes nothing', () => {
+    const r = read(
+      'Pudding\n\n500 ml milk\n4 egg yolks\n100 g sugar\n30 g flour\n300 g vanilla wafers\n6 bananas\n\nHeat the milk, yolks, sugar and flour, stirring until thick. Cover with a layer of wafers, then a layer of sliced bananas. Continue to layer wafers, bananas and custard, ending with custard.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['custard', 'biscuit-layer', 'topping']);
+    expect(r.steps.at(-1)!.work).toBe('fill');
+  });
+  it('fruit that is cut and put on each is all of it', () => {
+    const r = read(
+      'Tartlets\n\n250 g ricotta\n40 g honey\n6 figs\n\nBeat the ricotta with the honey. Fill 12 glasses. Quarter the figs and pop two pieces on each.',
+    );
+    expect(r.lines.filter((l) => l.draft.ingredient?.id === 'fig')).toHaveLength(1);
+    expect(r.doubts).toEqual([]);
+  });
+  it('yolks with lemon whisked over steam until pale are a foam; beaten, then cooked until thick they are none', () => {
+    const list = '4 egg yolks\n100g sugar\njuice of 2 lemons';
+    expect(
+      read(`Foam\n\n${list}\n\nWhisk the yolks, sugar and juice over simmering water until thick and pale. Take off the heat and whisk until cool.`).parts.map(
+        (p) => p.kind,
+      ),
+    ).toEqual(['egg-foam']);
+    expect(
+      read(`Curd\n\n${list}\n\nBeat the yolks with the sugar, add the lemon juice and cook in a double boiler till thick.`).parts.map((p) => p.kind),
+    ).toEqual(['custard']);
+  });
+  it('ice cream beside a sponge soaks nothing', () => {
+    const r = read(
+      'Bombe\n\n1 sponge cake, 400 g\n1 litre vanilla ice cream\n\nSoften the ice cream and pack it into a 1 litre basin. Freeze for 4 hours. Lay the sponge on top.',
+    );
+    expect(r.parts.map((p) => p.kind)).not.toContain('soak');
+  });
+});
+
 describe('how many, in what, and what is called', () => {
   it('glasses are counted where they stand, not by a cup of cream', () => {
     expect(vesselIn('Beat 1 1/2 cups cream. Divide the cake among eight 8-ounce glasses.')).toMatchObject({ shape: 'glass', count: 8, eachMl: 237 });

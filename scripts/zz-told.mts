@@ -1,0 +1,10 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { CONTEXT } from '../src/testing/sample';
+import { readRecipe } from '../src/core/reading/read';
+const [,, src, name] = process.argv as string[];
+const text = readFileSync(src!, 'utf8').trim();
+const r = readRecipe(text, CONTEXT); if (!r.ok) throw new Error('x'); const v = r.value;
+const kind = (id: string) => v.parts.find((p) => p.id === id)!.kind;
+const b = v.parts.map((p) => { const own = v.lines.filter((l) => l.part === p.id).map((l) => `${l.draft.ingredient?.id ?? '?'} ${Math.round(l.draft.grams ?? 0)}`).sort(); const takes = p.takes.map((t) => kind(t.part)).sort(); return `${p.kind}: ${own.join(', ')}${takes.length ? ` <- ${takes.join(', ')}` : ''}`; });
+const file = `src/core/reading/told/${name!.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '')}.txt`;
+writeFileSync(file, `${name}\n----\n${text}\n----\n${b.join('\n')}\n`); console.log(file, '\n  ' + b.join('\n  '));
