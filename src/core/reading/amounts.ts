@@ -304,7 +304,11 @@ function nameOf(text: string): string {
     // 'Brandy the night before.'
     if (words.length > 0 && word === 'the') break;
     // 'a pint of cream stiff': how it is whipped.
-    if (words.length > 0 && /^(?:very|quite|good|nice|stiff|stiffly|thick|thickly|lightly|smooth|firm|firmly|softly)$/.test(word)) break;
+    if (
+      words.length > 0 &&
+      /^(?:very|quite|good|nice|stiff|stiffly|thick|thickly|lightly|smooth|firm|firmly|softly|thinly|finely|roughly|coarsely)$/.test(word)
+    )
+      break;
     words.push(m[1]!);
     end = m.index + m[1]!.length;
     if (m[3] || words.length >= 6) break;

@@ -572,7 +572,7 @@ const TO_CARAMEL =
   /\bto (?:an? |the )?(?:(?:light|dark|deep|amber|golden|pale|dry|wet|brown),? ){0,2}(?:caramel|toffee|amber|soft ball|firm ball|hard crack)\b/i;
 /** 'Vanilla seeds into the cream, whip to soft': it goes in, without a word for how. */
 export const GOES_INTO =
-  /^[\p{L} ]{3,40} into (?:the |that |your )?(?:cream|whites|yolks|milk|bowl|pan|mixer|jug|custard|mix|mixture|base|cheese|mascarpone)\W*$/iu;
+  /^[\p{L} +&,'’-]{3,40} into (?:the |that |your )?(?:cream|whites|yolks|milk|bowl|pan|mixer|jug|custard|mix|mixture|base|cheese|mascarpone|meringue|foam|sabayon|chocolate|ganache|filling)\W*$/iu;
 /** What is put on last, without a verb. */
 const LATE_ALONE = /^(?!just\b|right\b)(?:\p{L}+ ){1,4}?(?:(?:just |right )before (?:it|they|you|we)|(?:just |right )?before (?:serving|eating|dishing))\b/u;
 /** How many words only say that it is done at once: 'and straight away you drop it'. */

@@ -162,7 +162,7 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
 };
 
 /** 'Pared off and its juice', ', and the juice': of the fruit that was just named. */
-const ITS_OTHER = /^(?: [\p{L}]+){0,3},? (?:and|plus|with|\+|&) (?:its|the|their) (?:own )?(juice|zest|rind|peel)\b(?! of)/iu;
+const ITS_OTHER = /^(?: [\p{L}]+){0,4},? (?:and|plus|with|\+|&) (?:its|the|their) (?:own )?(juice|zest|rind|peel)\b(?! of)/iu;
 
 /** Takes a share out of a line that no bowl has yet; the rest stays for later. */
 export const split = (w: Worktop, i: number, share: number, said: string): number => {

@@ -64,6 +64,7 @@ export function meantBy(w: Worktop, h: Heard, lexical: readonly Mention[], said:
     else if (m.sense.kind === 'label') lettered(w, meant, named, m.sense.letter);
     else if (m.sense.kind === 'line') listed(w, h, meant, named, m.sense.lines);
     else if (m.sense.kind === 'product') made(w, h, meant, named, m.sense.name);
+    else if (m.sense.kind === 'other') hotWater(w, h, meant, named);
     else if (m.sense.kind === 'larder' && !said.spans.some((s) => s.start <= begins && ends <= s.end)) unlisted(w, h, meant, named, m.sense.ingredient);
   });
   for (const i of said.beside) meant.line(i, meant.items.find((x) => x.kind === 'line' && x.line > i)?.at ?? c.words.length);
@@ -84,6 +85,18 @@ function measured(w: Worktop, meant: Meant, at: number, said: { readonly line: n
   if (CARRIES.has(w.lines[line]!.role!)) meant.bowl(w.bowls[w.bowlOf[line]!]!, at, share.kind === 'part' ? share : ALL);
 }
 
+/** 'Dissolve the sugar in the hot water': that of its list, where it has one. */
+function hotWater(w: Worktop, h: Heard, meant: Meant, { m, lead }: Named): void {
+  if (
+    !/^(?:hot|warm|boiling) water$/.test(m.phrase) ||
+    !/^(?:dissolve|mix|stir|whisk|combine|melt)$/.test(h.verb) ||
+    !/\b(?:in|into|with)\s+(?:the |your )?$/i.test(lead)
+  )
+    return;
+  const line = w.lines.findIndex((l, i) => w.fresh(i) && l.ingredient?.id === 'water' && (h.fc.section === null || sameHeading(l.under, h.fc.section)));
+  if (line >= 0) meant.line(line, m.from);
+}
+
 /** A letter by which a list is called. */
 function lettered(w: Worktop, meant: Meant, { m, share }: Named, letter: string): void {
   const { lines, bowl } = labelled(w, w.labels.get(letter)!);
@@ -100,6 +113,13 @@ function listed(
   candidates: readonly { readonly line: number; readonly strength: number }[],
 ): void {
   const { c, fc, additive } = h;
+  // 'For the cream, cook the milk': of that list, no cream.
+  if (
+    /^(?:then |and |now )?for (?:the|your)\s+$/i.test(c.text.slice(0, c.words[m.from]!.start)) &&
+    /^[,:]$/.test(c.words[m.to]?.said ?? '') &&
+    w.headings.some((x) => x.key === m.phrase)
+  )
+    return;
   const whipped = /whipped/.test(m.phrase) ? w.latest((b) => b.air && w.holds(b, 'cream')) : null;
   if (whipped) return meant.bowl(whipped, m.from, share);
   // 'The chocolate cream': what the chocolate has become, no cream besides.
@@ -257,6 +277,8 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   if (prev && prev.to === m.from && prev.sense.kind === 'line') return;
   // 'Make a caramel with …': it is made now.
   if ((h.verb === 'make' && m.from <= h.c.at + 4) || (m.to <= h.c.at && MAKES_IT.test(h.c.text))) return;
+  // 'Cook the milk and yolks to a custard': what they become.
+  if (/\b(?:to|into|as|like|(?:to |and )(?:form|make|get|give|obtain)) an? (?:[\p{L}-]+ )?$/iu.test(lead)) return;
   // 'All the filling ingredients': its list, nothing that was made.
   if (/^(?:ingredients?|stuff|things|bits)$/.test(h.c.words[m.to]?.said ?? '')) return;
   // 'Boil the cream for the glaze': what it is for.
@@ -276,7 +298,7 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   const pulps = /^(?:puree|pulp|coulis)$/.test(name) ? w.lines.flatMap((l, i) => (w.fresh(i) && l.role === 'fruit' ? [i] : [])) : [];
   if (pulps.length === 1) return meant.some(pulps[0]!, m.from, share);
   // 'Brush with the glaze': what its list holds, which nothing has been done with yet.
-  if (/\b(?:the|your|with|mix|press|combine)\s+$/i.test(lead))
+  if (/(?:\b(?:the|your|with|mix|press|combine)|\bw\/)\s*$/i.test(lead))
     w.lines.forEach((l, i) => {
       if (w.fresh(i) && l.under !== null && sameHeading(l.under, name) && h.verb !== 'make') meant.line(i, m.from);
     });

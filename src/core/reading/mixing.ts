@@ -189,7 +189,8 @@ export const BARE_POUR =
   /^pour (?:on|over)(?:,? (?:whisking|stirring|beating)(?: (?:well|all the time|constantly|hard))?,?)?(?:,? (?:then |and )*back (?:in|into|on|onto|over|to) the (?:pan|saucepan|heat|hob|stove)(?: (?:until|till) [^;.]{3,60})?)?(?: (?:slowly|gradually|bit by bit|while \w+|in a .{1,16}stream))?\s*[.,;]?\s*$/i;
 
 /** 'Pour on the chocolate': what is in hand, onto that. */
-export const POUR_ONTO = /^pour (?:it |this )?(?:on to|(?:up)?on|onto|over) (?:the |your )?\w/i;
+export const POUR_ONTO =
+  /^pour (?:it |this |in (?:two|three|four|several|\d) (?:times|additions|goes|lots|stages) )?(?:on to|(?:up)?on|onto|over) (?:the |your )?\w/i;
 
 /** 'Pour the milk on': onto what is in hand, which is not named. */
 export const pouredOn = (h: Heard): boolean =>

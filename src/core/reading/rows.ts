@@ -124,6 +124,9 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       });
     const next = rows[i + 1];
     if (r.blankBefore) block++;
+    // 'For the dip: 120 ml rum, 30 g sugar', and '24 fingers' in a row of its own: not of the dip.
+    const above = out.findLast((o) => o.kind === 'part');
+    if (!r.listed && rows[i - 1]?.listed && above?.start === rows[i - 1]!.start && above.text === part) part = null;
     if (r.listed) {
       // A list without a name below the work of another.
       if (out.at(-1)?.kind === 'prose') part = null;

@@ -22,7 +22,7 @@ const LIST: readonly (readonly [StepWork, string, string])[] = [
   ['bake', 'bake roast', 'toast'],
   ['soak', 'wet bloom infuse steep macerate dip dunk moisten drench submerge hydrate sponge sprinkle-over', 'soak brush'],
   ['wait', 'stand', 'cool rest leave let sit wait allow ripen'],
-  ['chill', 'refrigerate fridge', 'chill'],
+  ['chill', 'refrigerate fridge crystallise crystallize', 'chill'],
   ['freeze', 'freeze', ''],
   [
     'fill',

@@ -872,6 +872,42 @@ describe('layers and pieces told', () => {
   });
 });
 
+describe('lists in a row, and what comes behind them', () => {
+  it('a thing in a row of its own is not of the list in the row above; hot water is that of its list', () => {
+    const r = read(
+      'Tiramisu\n\nFor the cream: 250g mascarpone, 250ml cream\nFor the dip: 120ml limoncello, 120ml water, 30g sugar\n24 savoiardi\nlemon zest\n\nDip: dissolve the sugar in the hot water, add the limoncello.\nCream: whip everything together.\nDip the savoiardi, line a 20x20 dish. Spread the cream over.\nZest on top.',
+    );
+    const part = (id: string) => r.parts.find((p) => p.id === r.lines.find((l) => l.draft.ingredient?.id.startsWith(id))!.part)!.kind;
+    expect(part('water')).toBe('soak');
+    expect(part('lemon-zest')).toBe('topping');
+    expect(r.doubts.map((d) => d.about)).not.toContain('120ml water');
+  });
+  it('what it becomes is no bowl that goes in, and ‘for the cream’ names no cream', () => {
+    const r = read(
+      'Slice\n\nCream\n500ml milk\n4 egg yolks\n120g sugar\n50g cornflour\n400ml whipping cream\n\nCherries\n350g cherries\n20g cornflour\n40g sugar\n\nBoil the cherries with the sugar, thicken with the cornflour. Cool.\nFor the cream, cook milk, yolks, sugar and cornflour to a custard. Cool.\nWhip the cream and fold in.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['fruit-base', 'custard', 'whipped-cream', 'set-filling']);
+  });
+  it('poured over chocolate in three times it melts it', () => {
+    const r = read(
+      'Ganache\n\n340 g white chocolate\n200 g whole milk\n5 g gelatine\n25 g water for gelatine\n400 g cream\n\nHydrate the gelatine in the water. Heat the milk to 80 °C, add the gelatine mass. Pour in 3 times over the half-melted chocolate to form an emulsion. Add the cold cream. Crystallise 12 h at 4 °C.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['chocolate-base']);
+    expect(r.steps.at(-1)).toMatchObject({ work: 'chill', minutes: [720, 720] });
+  });
+  it('the rind of a lemon, thinly, and the juice with it', () => {
+    const r = read(
+      'Pare the rind of 1 lemon thinly and put it with the juice and 150ml sweet sherry into a bowl. Pour in 300ml double cream and whisk until it holds.',
+    );
+    expect(r.lines.map((l) => l.draft.ingredient?.id).sort()).toEqual(['cream-48', 'lemon-juice', 'lemon-zest', 'sherry-17']);
+    expect(r.lines.every((l) => l.draft.grams !== null)).toBe(true);
+  });
+  it('one glass dish is no one glass', () => {
+    const r = read('Tiramisu, one glass dish (6-8)\n\n300 ml cream\n\nWhip the cream. Spread in a 20x20 dish.');
+    expect(r.portions).toEqual({ low: 6, high: 8 });
+  });
+});
+
 describe('how many, in what, and what is called', () => {
   it('glasses are counted where they stand, not by a cup of cream', () => {
     expect(vesselIn('Beat 1 1/2 cups cream. Divide the cake among eight 8-ounce glasses.')).toMatchObject({ shape: 'glass', count: 8, eachMl: 237 });

@@ -1,4 +1,0 @@
-import { CONTEXT } from '../src/testing/sample';
-import { draftLine } from '../src/core/reading/lines';
-const p = { under: null, block: 1, start: 0, end: 1 } as never;
-for (const t of ['Sponge base, 20cm, shop bought', 'sponge cake 20 cm', '1 sponge cake 20cm','1 sponge cake, about 24 cm, 400 g','1 sponge cake, about 400 g','1 sponge cake (about 400 g)','2 mangoes, about 400 g','5 cm piece of ginger','a 3cm piece ginger','cinnamon stick 5cm','finely grated zest of 2 lemons','lemon zest','12 small pastry cases','12 tartlet cases','12 small pastry cases','12 mini tartlet cases','135g packet orange jelly','6 hot cross buns, sliced','1 pastry case','a packet of raspberry jelly','1 vanilla pod','135g packet orange jelly','6 hot cross buns, sliced']) { const l = draftLine(t, p, CONTEXT); console.log(t, '->', l.ingredient?.id, l.role, l.grams, l.doubt, l.fault); }
