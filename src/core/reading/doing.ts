@@ -141,7 +141,12 @@ function stands(w: Worktop, job: Job): void {
     if (work === 'bake') bakes(w, b, step);
     if (b.placed === 'no') b.lastStep = at;
   }
-  if ((work === 'chill' || work === 'freeze') && w.built) w.chilled = true;
+  // A base that hardens while the filling is made is not yet the dessert that is chilled.
+  const onlyBase = w
+    .live()
+    .filter((x) => x.placed === 'built')
+    .every((x) => x.pressed);
+  if ((work === 'chill' || work === 'freeze') && w.built && !onlyBase) w.chilled = true;
 }
 
 /** Chopped, drained, squeezed: it is in hand and waits. @returns whether the step does nothing else. */

@@ -434,6 +434,8 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
   if (work === 'hands' && PRESSED_ON.test(c.text) && w.built && items.length > 0 && items.every((x) => x.kind === 'line')) work = 'finish';
   // 'Continue to layer wafers, bananas and custard'.
   if (work === 'hands' && /^(?:continue|keep|carry on|go on) (?:to )?(?:layer|alternat|stack)/i.test(after)) work = 'fill';
+  // 'Smooth the pastry cream': stirred, where nothing lies yet.
+  if (work === 'fill' && verb === 'smooth' && items.length === 1 && items[0]!.kind === 'bowl' && w.bowls[items[0]!.bowl]!.placed === 'no') work = 'beat';
   // 'Pat in pan.'
   if (work === 'hands' && PATS_IN.test(after)) work = 'fill';
   // 'Line the terrine with film and the langues de chat': they are laid.

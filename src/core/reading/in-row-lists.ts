@@ -83,7 +83,7 @@ const DASHED = /^(\p{L}[\p{L} '’&]{2,30}?)\s+-\s+(?=\d|[½¼¾⅓⅔])/u;
 const LOUD = /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)/u;
 /** 'Layer it up: a spoon of purée, a spoon of cream': work. */
 const WORKS =
-  /^(?:\p{L}+ (?:it|them|this|that|up)|layer|assemble|build|fill|assembly|method|to (?:build|assemble|serve it|fill)|serves|makes|yield|step|time)\b/iu;
+  /^(?:(?:on|in|onto|into) (?:an?|the|your) |\p{L}+ (?:it|them|this|that|up)|layer|assemble|build|fill|assembly|method|to (?:build|assemble|serve it|fill)|serves|makes|yield|step|time)\b/iu;
 /** What goes on top is rarely measured. */
 const ON_TOP = /^(?:(?:to |for )?(?:finish(?:ing)?|garnish|decorat(?:e|ion|ing)|serv(?:e|ing)|dust(?:ing)?|the top)|toppings?)\b/i;
 

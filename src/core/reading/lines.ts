@@ -107,6 +107,7 @@ const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|s
 /** A thing counted, its size perhaps, and what it weighs. */
 const PIECE_WEIGHED =
   /^((?:\d{1,2}|an?|one|two|three|four)\s(?!\d)(?!(?:packs?|packets?|tins?|cans?|boxe?s?|jars?|tubs?|cartons?|blocks?|bars?|bags?|cups?|tbsp|tsp|g|kg|ml|oz|lb)\b)[^,(\d]{3,40}?)(,(?: about)? \d{1,2} ?cm(?: [a-z]+)?)?,\s+(?:about |approx\.? |around |roughly )?(\d{2,4}(?:[.,]\d)?\s?(?:g|kg|oz|lb))(?: in total| altogether| in all)?$/i;
+const SO_MANY_OF_SIZE = /^(\d{1,2})\s?[x×]\s?\d{1,2}(?:[.,]\d)?[\s-]?(?:cm|mm|inch(?:es)?|in)\b\s*/i;
 /** ', 20 cm', ' 20cm': how large a thing is. */
 const SIZE_ALONE =
   /,? (?:about )?\d{1,2}(?:[.,]\d)?\s?(?:cm|mm|inch(?:es)?)\b(?! (?:piece|length|stick|strip|knob|chunk|cube)s?\b)(?: (?:across|round|long|wide|diameter))?(?=,|\s*$)/i;
@@ -119,7 +120,8 @@ const SIZE_ALONE =
 export function linesOfRow(row: string, place: Place, context: LineContext, apart: Apart): readonly DraftLine[] {
   // 'Limes, zest and juice 4': how many stands behind.
   const behind = /^((?:lemon|lime|orange|grapefruit)s?\b[^\d]{0,40}?)[\s–-]+(\d{1,2})$/i.exec(row);
-  const text = behind ? `${behind[2]!} ${behind[1]!}` : countFirst(row.slice(0, 480), context);
+  // '1 x 23 cm pastry case': one, of that size.
+  const text = (behind ? `${behind[2]!} ${behind[1]!}` : countFirst(row.slice(0, 480), context)).replace(SO_MANY_OF_SIZE, '$1 ');
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   // '2 - 7 oz packages': so many of that size.
   const packs = PACKS_OF.exec(text);
@@ -317,6 +319,8 @@ export function draftLine(written: string, place: Place, context: LineContext): 
   const text = sized === undefined ? written : `1 ${sized}`;
   const { ingredient, confidence, doubt } = ingredientOf(text, context);
   const read = readLine(text, ingredient, context.measures);
+  // 'Puff pastry, 2 sheets, 250 g': counted in what the larder does not count, and weighed too.
+  const alsoWeighed = !read.ok && read.fault.code === 'no-piece' && ingredient !== null ? weighed(text) : null;
   const optional = /\boptional(?:ly)?\b|\bif (?:you like|liked|wished|desired)\b/i.test(text);
   return {
     written: text,
@@ -324,8 +328,8 @@ export function draftLine(written: string, place: Place, context: LineContext): 
     ingredient,
     role: ingredient ? roleOf(ingredient) : roleByWord(text),
     confidence,
-    grams: read.ok ? read.value.massG : ingredient === null ? weighed(text) : null,
-    fault: read.ok ? '' : read.fault.says,
+    grams: read.ok ? read.value.massG : (alsoWeighed ?? (ingredient === null ? weighed(text) : null)),
+    fault: read.ok || alsoWeighed !== null ? '' : read.fault.says,
     doubt: doubt || (read.ok ? sizeDoubt(text) : ''),
     under: place.under,
     block: place.block,
@@ -381,6 +385,8 @@ export function ingredientOf(
     ...split,
     name:
       split.name
+        // 'Orange-flavoured chocolate': chocolate.
+        .replace(/\b\p{L}+[- ]flavou?red\s+(?=(?:\p{L}+ )*(?:chocolate|yogh?urt|marshmallow|cream cheese)s?\b)/giu, '')
         .replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '')
         .replace(
           /,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling|gelatine?|blooming)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i,

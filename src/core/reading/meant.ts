@@ -277,6 +277,21 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   if (prev && prev.to === m.from && prev.sense.kind === 'line') return;
   // 'Make a caramel with …': it is made now.
   if ((h.verb === 'make' && m.from <= h.c.at + 4) || (m.to <= h.c.at && MAKES_IT.test(h.c.text))) return;
+  // 'Chill while you make the filling': it is made afterwards.
+  if (
+    /\b(?:while|as|before) (?:you |i |we )?(?:make|making|prepare|preparing|get on with|do)\s+(?:the|your)\s+$/i.test(
+      h.c.text.slice(0, h.c.words[m.from]!.start),
+    )
+  )
+    return;
+  // 'Line the base of a tin': a place.
+  if (
+    /^(?:line|grease|butter|oil|flour|paper)$/.test(h.verb) &&
+    /^(?:base|bottom|top|layer)$/.test(m.phrase) &&
+    h.c.words[m.to]?.said === 'of' &&
+    /^(?:an?|the|your|each)$/.test(h.c.words[m.to + 1]?.said ?? '')
+  )
+    return;
   // 'Cook the milk and yolks to a custard': what they become.
   if (/\b(?:to|into|as|like|(?:to |and )(?:form|make|get|give|obtain)) an? (?:[\p{L}-]+ )?$/iu.test(lead)) return;
   // 'All the filling ingredients': its list, nothing that was made.

@@ -78,7 +78,9 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   // 'Juice ½ lemon', 'zest 2 oranges'.
   if (TAKEN_FROM.test(text)) return true;
   if (amounts[0]!.unit !== null && text.length < 70 && !/[.!]$/.test(text) && !isTime(text) && isIngredient(name)) return true;
-  if (amounts[0]!.unit === null && !isIngredient(name)) return false;
+  // 'Shortbread fingers 8, to serve'.
+  const called = name.replace(PURPOSE, '').split(',')[0]!;
+  if (amounts[0]!.unit === null && !isIngredient(name) && !isIngredient(called)) return false;
   // 'Sponge fingers 16': a thing and its count, though it may begin like work.
   if (amounts[0]!.unit === null && span[1] === text.trimEnd().length && name.split(/\s+/).length > 1 && NOUN_IN_LIST.has(first)) return true;
   return !(verbNamed(first) !== null && isAction(text)) && text.length < 90 && !/[.!]$/.test(text) && !isTime(text) && !hasVerbInside(text);

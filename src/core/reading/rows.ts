@@ -73,6 +73,8 @@ export function inlineHead(text: string, headings: readonly string[]): { readonl
   return found &&
     !/^(?:i|you|we) (?:make|use|need|take|want)\b/i.test(text.slice(found[0].length)) &&
     timesIn(found[1]!).length === 0 &&
+    // 'On a board: pastry, half the cream': where it is built.
+    !/^(?:on|in|onto|into) (?:an?|the|your)\b/i.test(found[1]!) &&
     // 'Crème anglaise with milk, yolks, sugar: 83 °C.': how hot is no work of its own.
     /\p{L}{3}/u.test(text.slice(found[0].length)) &&
     clauseOf(found[1]!).verb === null

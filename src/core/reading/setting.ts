@@ -139,6 +139,8 @@ const COUNTED = new RegExp(
 );
 /** '6 x 250 ml jars', '6 × 120 g glasses'. */
 const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?(?:ml|g)\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\b/i;
+/** 'Trifle jars (8 x 250 ml)'. */
+const TIMES_BRACKETED = /\((\d{1,3})\s?[x×]\s?\d{2,4}\s?ml\b[^)]{0,12}\)/i;
 /** '8 (100ml) pots'. */
 const BRACKETED = /\b(\d{1,3})\s*\(\s?\d{2,4}\s?ml\s?\)\s*(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes)\b/i;
 const OF_THEM = /\b(?:glasses|cups|pots|ramekins|jars|coupes|moulds),? (\d{1,2}|[a-z]+) of (?:them|those)\b/i;
@@ -282,9 +284,10 @@ function countOf(shape: SaidVessel['shape'], said: string): number {
     TIMES_EACH.exec(text) ??
     COUNTED.exec(shape === 'free' ? text : text.replace(/\b(?:circles|rounds)\b/gi, ' ')) ??
     BRACKETED.exec(text) ??
+    (shape === 'glass' || shape === 'mould' ? TIMES_BRACKETED.exec(text) : null) ??
     OF_THEM.exec(text);
   if (!m) return 1;
-  const many = /glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|nest|pavlova|shell|circle|round|bowl/i.test(m[0]);
+  const many = /\bml\b|glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|nest|pavlova|shell|circle|round|bowl/i.test(m[0]);
   const n = numberOf(m[1] ?? m[2]!);
   if (many !== (shape === 'glass' || shape === 'mould' || shape === 'free')) return many ? 1 : n <= 12 ? n : 1;
   return n >= 1 && n <= 200 ? n : 1;

@@ -908,6 +908,48 @@ describe('lists in a row, and what comes behind them', () => {
   });
 });
 
+describe('a base, and what is made while it hardens', () => {
+  const cheesecake = read(
+    'Cheesecake\n\nFor the base\n300g digestive biscuits\n120g butter, melted\n\nFor the filling\n200g orange-flavoured milk chocolate\n600g cream cheese\n100g icing sugar\n300ml double cream\n\nTo decorate\n50g dark chocolate, melted\norange segments\n\nGrease and line the base of a 23cm springform tin. Blitz the biscuits to crumbs, add the melted butter and pulse to combine. Tip into the tin, press down firmly and chill while you make the filling.\nMelt the orange chocolate, then leave to cool slightly.\nBeat the cream cheese and icing sugar until smooth. In a separate bowl, whip the cream to soft peaks. Fold the melted chocolate into the cream cheese mixture, then fold in the whipped cream.\nSpoon onto the base. Chill for 6 hours. Drizzle with the melted dark chocolate and decorate with orange segments.',
+  );
+  const step = (id: string) => cheesecake.lines.find((l) => l.draft.ingredient?.id.startsWith(id))!.step!;
+  it('the base of a tin is lined, and the base is pressed', () => {
+    expect(cheesecake.steps.slice(0, 2).map((s) => s.work)).toEqual(['hands', 'hands']);
+    expect(cheesecake.parts[0]!.kind).toBe('pressed-base');
+  });
+  it('what is made meanwhile is used where it is made', () => {
+    const chill = cheesecake.steps.findIndex((s) => s.work === 'chill');
+    for (const id of ['chocolate-milk', 'cream-cheese', 'icing-sugar', 'cream-48']) expect(step(id)).toBeGreaterThan(chill);
+  });
+  it('a base that hardens is not yet chilled for its top', () => {
+    expect(cheesecake.parts.find((p) => p.id === cheesecake.lines.find((l) => l.draft.ingredient?.id === 'chocolate-dark-64')!.part)!.kind).toBe('topping');
+    expect(step('chocolate-dark-64')).toBeGreaterThan(step('cream-48'));
+  });
+  it('pastry cream is smoothed before anything lies, and where the layers lie is no list', () => {
+    const r = read(
+      'Torta\n\nPuff pastry 250 g\nsponge disc 150 g\nwhole milk 500 g\nyolks 120 g\nsugar 140 g\ncorn starch 40 g\nwhipping cream 250 g\n\nPastry cream: boil the milk; mix yolks, sugar and starch; pour in the hot milk and cook until thick. Cool quickly.\nWhip the cream, smooth the pastry cream and fold the two together.\nOn a board: pastry, half the cream, the sponge, the rest of the cream, second pastry. Press lightly.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['custard', 'whipped-cream', 'set-filling', 'biscuit-layer']);
+    expect(r.lines).toHaveLength(7);
+  });
+  it.each([
+    ['1 x 23cm sweet pastry case, baked blind', 'pie-crust', 200],
+    ['Shortbread fingers 8, to serve', 'shortbread', 80],
+    ['8 sponge fingers', 'ladyfinger', 64],
+  ])('%s', (row, id, grams) => {
+    const { draft } = read(`Tart\n\n${row}\n300 ml cream\n\nWhip the cream.`).lines[0]!;
+    expect(draft.ingredient?.id).toBe(id);
+    expect(draft.grams).toBeCloseTo(grams, 6);
+  });
+  it('muslin is folded over by hand; jars are counted in the name', () => {
+    const r = read(
+      'Hearts (4 x 120 ml moulds)\n\n225 g cream cheese\n300 ml cream\n\nBeat the cheese. Whip the cream and fold it in. Fill the moulds and fold the muslin over.',
+    );
+    expect(r.steps.at(-1)!.work).toBe('hands');
+    expect(vesselIn('Trifle Jars (8 x 250ml). Share between the jars.')).toMatchObject({ shape: 'glass', count: 8, eachMl: 250 });
+  });
+});
+
 describe('how many, in what, and what is called', () => {
   it('glasses are counted where they stand, not by a cup of cream', () => {
     expect(vesselIn('Beat 1 1/2 cups cream. Divide the cake among eight 8-ounce glasses.')).toMatchObject({ shape: 'glass', count: 8, eachMl: 237 });

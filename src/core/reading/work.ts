@@ -61,7 +61,7 @@ const LAYERS_TOLD = /\b(?:a|another|one) layer of\b[^.;]*\b(?:a|another|one) lay
 export const BY_BARS = /^\s*[\p{L}][\p{L} '’-]{2,24}(?:\s+\/\s+[\p{L}][\p{L} '’-]{2,24}){2,}\W*$/u;
 /** '24 in the dish, half the cream, 24 more, rest of the cream': layers in their turn, without a verb. */
 export const IN_TURN =
-  /^[^.;]{1,40}\b(?:in|into|on) the (?:dish|tin|tray|bowl|glasses|ring|mou?ld|terrine|pan|bottom|base),[^.;]*\b(?:half|a third|a quarter|most)(?: of)? (?:the |your )?\p{L}+,[^.;]*\b(?:rest|remainder|last) of\b/iu;
+  /^[^.;]{0,40}\b(?:in|into|on|onto) (?:the|an?|your) (?:dish|tin|tray|bowl|glasses|ring|mou?ld|terrine|pan|bottom|base|board|plate)[,:][^.;]*\b(?:half|a third|a quarter|most)(?: of)? (?:the |your )?\p{L}+,[^.;]*\b(?:rest|remainder|last) of\b/iu;
 /** What a clause does. */
 export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
   // 'A layer of wafers, a layer of bananas, a layer of pudding.'
@@ -297,7 +297,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
     case 'insert':
       return /\b(?:knife|skewer|probe|thermometer|stick|toothpick|nozzle)\b/i.test(text) ? 'hands' : 'fill';
     case 'fold':
-      return /\bpaper\b|film\b|\boverhang|\bplastic\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
+      return /\bpaper\b|film\b|\boverhang|\bplastic\b|\b(?:muslin|cheesecloth|cloth|foil|wrap)\b|\bover the top of\b/i.test(text) ? 'hands' : 'fold';
     case 'lighten':
       return 'fold';
     case 'swirl':
