@@ -70,6 +70,9 @@ export function flowOf(
   return w.gone.size === 0 ? { lines: w.lines, bowls: w.bowls, steps: w.steps, stepOf: w.stepOf, doubts: w.doubts } : without(w, w.gone);
 }
 
+/** 'Evaporated milk that you've had in the fridge overnight': done before, with something else in hand. */
+const HAD_BEEN = /\b(?:that|which) (?:(?:you|we|i)(?:['’]ve| have|['’]d| had)|(?:has|have|had) been|was|were)\b[^.;]*/i;
+
 /** So much of a line, by what is said, is all of it (house). */
 const NEARLY_WHOLE = 0.85;
 
@@ -222,7 +225,7 @@ function take(w: Worktop, h: Heard, { items, also }: Meant): void {
     text: [fc.before, c.text, fc.after].filter(Boolean).join(' '),
     work,
     verb,
-    minutes: minutesOf(c.text, work),
+    minutes: minutesOf(c.text.replace(HAD_BEEN, ' '), work),
     temperature,
     machine: work === 'wait' && w.steps.at(-1)?.machine === 'oven' && /\boff\b/i.test(w.steps.at(-1)!.text) ? 'oven' : machineOf(work, c, w.electric),
     stage: ['whisk', 'beat', 'fold'].includes(work) ? stageIn(c.text) : null,

@@ -29,6 +29,9 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     // Whipped together, cheese and cream are one foam; folded they are a filling.
     return 'set-filling';
   }
+  // What chickpeas were cooked in foams as whites do.
+  if (b.air && [...b.lines].some((i) => flow.lines[i]!.ingredient?.id === 'aquafaba') && !has('cream', 'chocolate', 'butter'))
+    return b.baked ? 'meringue' : 'egg-foam';
   // Toasted oats or crumbs that are strewn at the end are no base.
   if (
     (b.placed === 'late' || b.into !== null || flow.bowls.some((x) => x.takes.has(b.id))) &&

@@ -107,6 +107,8 @@ const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|s
 /** A thing counted, its size perhaps, and what it weighs. */
 const PIECE_WEIGHED =
   /^((?:\d{1,2}|an?|one|two|three|four)\s(?!\d)(?!(?:packs?|packets?|tins?|cans?|boxe?s?|jars?|tubs?|cartons?|blocks?|bars?|bags?|cups?|tbsp|tsp|g|kg|ml|oz|lb)\b)[^,(\d]{3,40}?)(,(?: about)? \d{1,2} ?cm(?: [a-z]+)?)?,\s+(?:about |approx\.? |around |roughly )?(\d{2,4}(?:[.,]\d)?\s?(?:g|kg|oz|lb))(?: in total| altogether| in all)?$/i;
+const OUT_OF_A_TIN =
+  /^(\p{L}[\p{L} '’-]{2,40}?) (?:from|of) (?:an?|one|1|the) (?:\d{2,4}\s?(?:g|ml|oz) )?(?:tin|can|jar)(?: of [\p{L} ]{3,30}?)?,? \(?(?:about |roughly )?(\d{1,4}\s?(?:ml|g|tbsp))\)?$/iu;
 const SO_MANY_OF_SIZE = /^(\d{1,2})\s?[x×]\s?\d{1,2}(?:[.,]\d)?[\s-]?(?:cm|mm|inch(?:es)?|in)\b\s*/i;
 /** ', 20 cm', ' 20cm': how large a thing is. */
 const SIZE_ALONE =
@@ -133,6 +135,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   if (sized !== text && splitLine(sized).name !== '')
     return linesOfRow(splitLine(sized).amounts.length > 0 ? sized : `1 ${sized}`, place, context, apart).map((l) => ({ ...l, written: row }));
   if (packs) return [made(`${packs[1]!} (${packs[2]!}) ${packs[3]!}${text.slice(packs[0].length)}`)];
+  // 'Aquafaba from a 400 g tin of chickpeas (about 130 ml)': so much of that.
+  const from = OUT_OF_A_TIN.exec(text);
+  if (from) return [made(`${from[2]!} ${from[1]!}`)];
   const joined = text.split(
     /\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/,
   );

@@ -87,12 +87,13 @@ function measured(w: Worktop, meant: Meant, at: number, said: { readonly line: n
 
 /** 'Dissolve the sugar in the hot water': that of its list, where it has one. */
 function hotWater(w: Worktop, h: Heard, meant: Meant, { m, lead }: Named): void {
-  if (
-    !/^(?:hot|warm|boiling) water$/.test(m.phrase) ||
-    !/^(?:dissolve|mix|stir|whisk|combine|melt)$/.test(h.verb) ||
-    !/\b(?:in|into|with)\s+(?:the |your )?$/i.test(lead)
-  )
-    return;
+  const dissolves =
+    /^(?:hot|warm|boiling) water$/.test(m.phrase) &&
+    /^(?:dissolve|mix|stir|whisk|combine|melt)$/.test(h.verb) &&
+    /\b(?:in|into|with)\s+(?:the |your )?$/i.test(lead);
+  // 'Hydrate the gelatin in the cold water', where the list has some: that.
+  const swells = m.phrase === 'cold water' && /^(?:hydrate|soak|bloom|soften|sprinkle)$/.test(h.verb) && /\b(?:in|into|over|on)\s+the $/i.test(lead);
+  if (!dissolves && !swells) return;
   const line = w.lines.findIndex((l, i) => w.fresh(i) && l.ingredient?.id === 'water' && (h.fc.section === null || sameHeading(l.under, h.fc.section)));
   if (line >= 0) meant.line(line, m.from);
 }
@@ -173,6 +174,11 @@ function listed(
   }
   const several = share.kind === 'all' ? allOfThem(w, c.words[m.to - 1]!.said, candidates) : [];
   if (several.length > 1) return several.forEach((i) => meant.line(i, m.from));
+  // 'Then the berries with their juice': what was made of them, not those that were kept.
+  const juicy = /^\s*,? with (?:all )?(?:their|its|the) juices?\b/i.test(c.text.slice(c.words[m.to - 1]!.end))
+    ? w.latest((b) => b.place === 'mix' && b.placed === 'no' && candidates.some((l) => b.lines.has(l.line)))
+    : null;
+  if (juicy) return meant.bowl(juicy, m.from, share);
   // 'The crushed fruit': what was crushed, not what is whole.
   const crushed =
     additive && /\b(?:crushed|mashed|sieved|blitzed|pur[ée]ed)\s+$/i.test(lead)

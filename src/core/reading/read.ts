@@ -378,8 +378,11 @@ function plainNameOf(b: Bowl, kind: PartKind, flow: Flow): string {
       .trim();
     if (name && b.lines.size === 1) return name;
   }
-  if (kind === 'egg-foam' && gramsIn(b, flow.lines) > 0)
-    return [...b.lines].some((i) => flow.lines[i]!.role === 'white') && ![...b.lines].some((i) => flow.lines[i]!.role === 'yolk') ? 'Whites' : 'Egg foam';
+  if (kind === 'egg-foam' && gramsIn(b, flow.lines) > 0) {
+    const of = [...b.lines].map((i) => flow.lines[i]!);
+    if (of.some((l) => l.ingredient?.id === 'aquafaba')) return 'Aquafaba foam';
+    return of.some((l) => l.role === 'white') && !of.some((l) => l.role === 'yolk') ? 'Whites' : 'Egg foam';
+  }
   return NAME_BY_KIND[kind];
 }
 

@@ -950,6 +950,35 @@ describe('a base, and what is made while it hardens', () => {
   });
 });
 
+describe('done before, out of a tin, and kept whole', () => {
+  it('a time that something else took is none of this step', () => {
+    const r = read("Dissolve a packet of jelly in 300 ml of boiling water. Whisk in 170 g of evaporated milk that you've had in the fridge overnight.");
+    expect(r.steps.at(-1)!.minutes).toBeNull();
+  });
+  it('aquafaba is measured by its bracket and foams', () => {
+    const r = read(
+      'Mousse\n\n150g dark chocolate\naquafaba from a 400g tin of chickpeas (about 130ml)\n40g caster sugar\n\nMelt the chocolate. Whisk the aquafaba until it holds stiff peaks. Add the sugar and whisk until glossy. Fold a third into the chocolate, then fold in the rest.',
+    );
+    const foam = r.parts.find((p) => p.id === r.lines.find((l) => l.draft.ingredient?.id === 'aquafaba')!.part)!;
+    expect(foam).toMatchObject({ kind: 'egg-foam', name: 'Aquafaba foam' });
+    expect(r.lines.find((l) => l.draft.ingredient?.id === 'aquafaba')!.draft.grams).toBeCloseTo(130 * 1.02, 6);
+  });
+  it('gelatine swells in the water of its list', () => {
+    const r = read(
+      'Mousse\n\n12 g gelatin powder\n60 ml water\n397 g dulce de leche\n\nHydrate the gelatin in the cold water and dissolve over a bain-marie. Mix the dulce de leche with the dissolved gelatin.',
+    );
+    expect(r.doubts).toEqual([]);
+    expect(r.lines.find((l) => l.draft.ingredient?.id === 'water')!.step).toBe(0);
+  });
+  it('berries with their juice go in, those kept whole go on top', () => {
+    const r = read(
+      'Romanoff\n\n600 g strawberries\n60 ml orange liqueur\n25 g sugar\n240 ml cream\n280 g vanilla ice cream\n\nSlice most of the strawberries, keeping 6 whole for garnish. Toss with the liqueur and sugar. Whip the cream until soft. Fold the ice cream into the cream, then the berries with their juice. Spoon into 6 glasses and top each with a whole strawberry.',
+    );
+    const kinds = r.lines.filter((l) => l.draft.ingredient?.id === 'strawberry').map((l) => r.parts.find((p) => p.id === l.part)!.kind);
+    expect(kinds.sort()).toEqual(['set-filling', 'topping']);
+  });
+});
+
 describe('how many, in what, and what is called', () => {
   it('glasses are counted where they stand, not by a cup of cream', () => {
     expect(vesselIn('Beat 1 1/2 cups cream. Divide the cake among eight 8-ounce glasses.')).toMatchObject({ shape: 'glass', count: 8, eachMl: 237 });

@@ -285,7 +285,9 @@ export class Worktop {
   isFoamed(b: Bowl): boolean {
     // Chilled evaporated milk is whipped alone.
     const milk = b.takes.size === 0 && b.lines.size > 0 && [...b.lines].every((i) => ['milk', 'sugar', 'flavour'].includes(this.lines[i]!.role!));
-    return b.air && (milk || this.holds(b, 'cream') || this.holds(b, 'white') || this.holds(b, 'yolk', 'egg'));
+    // What chickpeas were cooked in too.
+    const pulses = [...b.lines].some((i) => this.lines[i]!.ingredient?.id === 'aquafaba');
+    return b.air && (milk || pulses || this.holds(b, 'cream') || this.holds(b, 'white') || this.holds(b, 'yolk', 'egg'));
   }
 
   isCooked(b: Bowl): boolean {
