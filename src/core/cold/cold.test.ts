@@ -202,6 +202,20 @@ describe('the probe', () => {
     const corrected = { ...KITCHEN, places: KITCHEN.places.map((p) => (p.id === 'tall-fridge' ? { ...p, hWPerM2K: fit.value.h } : p)) };
     expect(coreAt(run(s, { placeId: 'tall-fridge' }, corrected), 8)).toBeLessThan(coreAt(run(s, { placeId: 'tall-fridge' }), 8));
   }, 60_000);
+  it('four readings are enough, three are not', () => {
+    const s = MOUSSE();
+    const made = run(s, { placeId: 'tall-fridge' });
+    const readings = [0, 1, 2, 4].map((h) => [h, valueAt(made.curves.h, made.curves.core, h)] as const);
+    expect(fitPlace(s, KITCHEN, setup({ placeId: 'tall-fridge' }), readings).ok).toBe(true);
+    expect(fitPlace(s, KITCHEN, setup({ placeId: 'tall-fridge' }), readings.slice(1))).toMatchObject({ ok: false, fault: { code: 'too-few' } });
+  }, 60_000);
+  it('a run is over when the core is half a degree from its air, and not before', () => {
+    const made = run(MOUSSE(), { placeId: 'tall-fridge' });
+    const air = KITCHEN.places.find((p) => p.id === 'tall-fridge')!.airC;
+    const [before, last] = [made.curves.core.at(-2)!, made.curves.core.at(-1)!];
+    expect(last - air).toBeLessThanOrEqual(0.5 + 1e-6);
+    expect(before - air).toBeGreaterThan(0.5 - 0.02);
+  }, 60_000);
   it('asks for more readings, and for some while it still cools', () => {
     expect(
       fitPlace(MOUSSE(), KITCHEN, setup(), [
@@ -227,6 +241,12 @@ const CUSTARD: HotBase = (() => {
 const PLACE = { panMm: 200, depthMm: 40, placeH: 15, placeC: 4, placeName: 'Fan fridge', placeUaWPerK: 15, roomC: 20 };
 
 describe('cooked bases', () => {
+  it('the ice bath is followed down to 4 °C', () => {
+    const ways = baseWays(CUSTARD, PLACE, COOLING_RULES[0]!);
+    if (!ways.ok) throw new Error(ways.fault.says);
+    const bath = ways.value.find((w) => w.key === 'bath')!.curve;
+    expect(bath.at(-1)![1]).toBeCloseTo(4, 1);
+  }, 60_000);
   it('an ice bath meets the rule, a deep pan does not, and the depth that meets it does', () => {
     const ways = baseWays(CUSTARD, PLACE, COOLING_RULES[0]!);
     if (!ways.ok) throw new Error(ways.fault.says);

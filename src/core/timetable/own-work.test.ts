@@ -34,6 +34,27 @@ describe('the tasks of a method of the cook’s own', () => {
     expect(chill(5.5).because).toContain('Cold');
     expect(chill(null).because).toContain('does not say');
   });
+  it.each([
+    ['Melt the chocolate.', 8],
+    ['Beat the mascarpone.', 4],
+    ['Fold in the raspberries.', 5],
+    ['Crush the biscuits.', 3],
+    ['Spoon into glasses.', 6],
+    ['Dust with cocoa.', 4],
+  ])('‘%s’ with no time is %i minutes of hands', (said, minutes) => {
+    const sheet = writtenSheet(`Glasses\n\n200 g dark chocolate\n250 g mascarpone\n200 g raspberries\n100 g digestive biscuits\n10 g cocoa\n\n${said} Serve.`);
+    const first = workOf(sheet).tasks.find((t) => said.startsWith(t.name.replace(/\.$/, '').slice(0, 8)))!;
+    expect(first).toMatchObject({ minutes, hands: true });
+    expect(first.because).toContain(`${minutes}\u00a0min are taken`);
+  });
+  it.each([
+    ['Chill until set.', 120],
+    ['Freeze until firm.', 360],
+  ])('‘%s’ with no time waits %i minutes', (said, minutes) => {
+    const sheet = writtenSheet(`Cream\n\n300 ml double cream\n\nWhip the cream. Spoon into glasses. ${said}`);
+    const waits = workOf(sheet).tasks.filter((t) => !t.hands);
+    expect(waits.map((t) => t.minutes)).toContain(minutes);
+  });
   it('are joined where the words join them: folding waits for both foams', () => {
     const fold = task(/fold/i).key;
     const from = gaps.filter((g) => g.to === fold).map((g) => tasks.find((t) => t.key === g.from)!.name);
