@@ -386,6 +386,8 @@ export function clausesOf(sentence: string): readonly Clause[] {
     if (at < 0 && (/^(?:when|once|if|after)$/.test(words[i + 1]?.said ?? '') || (words[i + 1]?.said === 'at' && /^\d/.test(words[i + 2]?.said ?? ''))))
       at = laterVerb(words, i + 2);
     if (at < 0) continue;
+    // 'To 82 °C, whisk continuously': how it is heated.
+    if (comma && ALL_THE_TIME.test(sentence.slice(words[at]!.start))) continue;
     if (said === 'or' && !/^(?:refrigerate|chill|freeze|serve)$/.test(words[at]!.said)) continue;
     // A leading 'When it is cool, fold …': the condition belongs to what it begins.
     if (!started) {
@@ -424,6 +426,8 @@ export const INTO_VESSEL =
 /** '12 hours in the freezer'. */
 const SO_LONG_IN =
   /^(?:(?:at least|about|min(?:imum)?\.?|for) )?(?:\d[\d.,]*(?:\s?(?:-|–|to)\s?\d+)?|two|three|four|six|eight|twelve|an?)\s?(?:hours?|hrs?|h|minutes?|mins?|nights?)\b(?: \w+)? (?:in the |in )?(?:fridge|freezer|cold)\b/i;
+
+const ALL_THE_TIME = /^(?:whisk|stir|beat) (?:continuously|constantly|continually|all the time|non-?stop|the whole time)\W*$/i;
 
 /** Whether words begin with nothing but the cold that something goes into. */
 const coldAlone = (words: readonly Word[], from: number): boolean =>

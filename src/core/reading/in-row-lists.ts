@@ -139,7 +139,10 @@ function listIn(sentence: string, alone: boolean, isIngredient: (name: string) =
   if (items === null) return null;
   const measured = items.filter((t) => t.weighed).length;
   const ofMany =
-    items.length >= 3 || (items.length === 2 && (COMMAS !== separatorOf(told, isIngredient) || items.every((t) => t.weighed && isIngredient(nameIn(t.text)))));
+    items.length >= 3 ||
+    (items.length === 2 &&
+      (COMMAS !== separatorOf(told, isIngredient) ||
+        (items.every((t) => looksLikeMeasured(t.text) || (t.weighed && isIngredient(nameIn(t.text)))) && isIngredient(nameIn(items[1]!.text)))));
   const one = head?.name != null && (ON_TOP.test(head.name) || isIngredient(nameIn(items[0]!.text)));
   const enough =
     colon !== null

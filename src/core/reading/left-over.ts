@@ -13,7 +13,8 @@ export function comesBack(w: Worktop, i: number, rest: number): boolean {
   return true;
 }
 
-const EGGS = new Set(['egg', 'yolk', 'white']);
+/** Whole eggs and yolks that are told as one; of eggs that are separated neither goes where the other does. */
+const EGGS = new Set(['egg', 'yolk']);
 
 /** Lines that no step names go where the rest of their list goes; what is for the top, to the end. */
 export function leftOvers(w: Worktop): void {

@@ -308,7 +308,14 @@ function made(w: Worktop, h: Heard, meant: Meant, { m, prev, share, lead }: Name
   const kept = /\b(?:reserved|kept|saved)\s+$/i.test(lead) ? w.bowls.findLast((b) => b.place === 'kept' && b.placed === 'no') : undefined;
   // 'The yellow custard', where half of it has become another.
   const plain = /\b(?:yellow|plain|white|pale)\s+$/i.test(lead) ? productNamed(w, 'plain', h.fc) : null;
-  const bowl = kept ?? plain ?? productNamed(w, name, h.fc);
+  // 'Fold the cream into the base', where nothing is pressed: what was whisked or cooked before.
+  const base =
+    name === 'base' && !w.live().some((b) => b.pressed)
+      ? w.latest(
+          (b) => b !== w.here() && b.placed === 'no' && b.place === 'mix' && w.holds(b, 'yolk', 'egg', 'milk', 'chocolate', 'fruit') && (b.air || b.heated),
+        )
+      : null;
+  const bowl = kept ?? plain ?? productNamed(w, name, h.fc) ?? base;
   if (bowl) return meant.bowl(bowl, m.from, share);
   // 'Sieve the berries. Warm a third of the purée': of the fruit that was made ready.
   const fruit = /^(?:puree|pulp|coulis)$/.test(name)

@@ -134,7 +134,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
 /** Between a number and the glasses that it counts stands no time and no other number's word: '3 hours Makes 8 jars'. */
 const NO_TIME = '(?!(?:hours?|hrs?|h|minutes?|mins?|days?|makes|serves|fills)\\b)';
 const COUNTED = new RegExp(
-  `(?:\\b|\\bx)(?:(?<![\\d/.])(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:\\d{1,3}[\\s-]?(?:ml|oz|ounce|g)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|circles|rounds|springforms?|loaf tins)\\b`,
+  `(?:\\b|\\bx)(?:(?<![\\d/.])(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:(?:\\d{1,3}|\\d\\/\\d|[½¼¾⅔⅓])[\\s-]?(?:ml|oz|ounce|g|cup)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|circles|rounds|springforms?|loaf tins)\\b`,
   'i',
 );
 /** '6 x 250 ml jars', '6 × 120 g glasses'. */

@@ -979,6 +979,37 @@ describe('done before, out of a tin, and kept whole', () => {
   });
 });
 
+describe('two things in a row, a pot on the heat, eggs apart', () => {
+  it('both things of a row are taken, each with its measure', () => {
+    const r = read(
+      'Cranachan\n\n60g pinhead or medium oatmeal, 1 tbsp soft brown sugar\n300ml double cream\n\nToast the oatmeal with the sugar. Whip the cream. Fold in the oatmeal.',
+    );
+    expect(r.lines.map((l) => l.draft.ingredient?.id)).toEqual(['oat-rolled', 'sugar-light-brown', 'cream-48']);
+  });
+  it('‘return to pot’ puts nothing in a pot to serve', () => {
+    const r = read(
+      'Filling\n\n500 ml milk\n5 egg yolks\n125 g sugar\n45 g cornstarch\n50 g butter\n\nScald milk. Whisk yolks, sugar and cornstarch; temper with the milk; return to pot and boil 1 minute. Off heat whisk in butter.',
+    );
+    expect(r.parts).toHaveLength(1);
+    expect(r.steps.some((s) => s.work === 'fill')).toBe(false);
+  });
+  it('yolks of separated eggs that no step names are asked about, not whisked with the whites', () => {
+    const r = read('Snow\n\n3 eggs, separated\n100 g sugar\n\nWhisk the egg whites with the sugar until stiff.');
+    expect(r.doubts.map((d) => d.says)).toContain('no step names it');
+  });
+  it('a Swiss roll weighs what is said, glasses hold three quarters of a cup', () => {
+    expect(read('Trifle\n\n1 jam Swiss roll, about 350g, sliced\n300 ml cream\n\nWhip the cream.').lines[0]!.draft.grams).toBe(350);
+    expect(vesselIn('Spoon into six 3/4-cup glasses.')).toMatchObject({ shape: 'glass', count: 6 });
+  });
+  it('the base of a semifreddo is what was whisked before', () => {
+    const r = read(
+      'Semifreddo\n\nYolks 200g\nSugar 180g\nCream 700g\n\nYolks and sugar on the bain marie to 82 °C, whisk continuously. Mixer, full speed, until cold.\nCream to soft peaks.\nFold cream into base 1/3 + 2/3.',
+    );
+    expect(r.steps.map((s) => s.work)).toEqual(['heat', 'whisk', 'whisk', 'fold']);
+    expect(r.parts.map((p) => p.kind)).toEqual(['egg-foam', 'whipped-cream', 'set-filling']);
+  });
+});
+
 describe('how many, in what, and what is called', () => {
   it('glasses are counted where they stand, not by a cup of cream', () => {
     expect(vesselIn('Beat 1 1/2 cups cream. Divide the cake among eight 8-ounce glasses.')).toMatchObject({ shape: 'glass', count: 8, eachMl: 237 });

@@ -210,7 +210,7 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (/^all in(?:to)?\b/i.test(c.text) || (/\bspeed\b/i.test(c.text) && stageIn(c.text) !== null)) return true;
   return (
     /\b(?:till|until|'til)\b/i.test(c.text) &&
-    /\b(?:smooth|thick|set|firm|peaks?|cool|melted)\b/i.test(c.text) &&
+    /\b(?:smooth|thick|set|firm|peaks?|cool|cold|melted)\b/i.test(c.text) &&
     c.words.length <= 24 &&
     !/^(?:it|this|that)\b/i.test(c.text)
   );

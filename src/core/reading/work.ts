@@ -373,6 +373,8 @@ function spooned(verb: string, text: string): StepWork {
 const PUTS = new Set(['place', 'put', 'slide', 'get', 'transfer', 'stick', 'pop', 'bung', 'shove', 'chuck', 'plonk']);
 
 function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
+  // 'Return to pot': back on the heat.
+  if (verb === 'return' && /\b(?:to|into) (?:the |a |its )?(?:clean |rinsed |same )?(?:pots?|pan|saucepan|heat|hob|stove)\b/i.test(text)) return 'hands';
   // 'Make the meringue: whites till they are stiff, then the sugar'.
   if (verb === 'make' && on.white && PEAK.test(text) && !HOT.test(text)) return 'whisk';
   // 'Make a boiled custard of the cream and the yolks.'
