@@ -36,6 +36,9 @@ export function bareMixC(text: string): number | null {
   return n > 130 ? Math.round(((n - 32) * 50) / 9) / 10 : n;
 }
 
+/** So many cups nobody takes; so cold a 'c' may be meant in °C. */
+const CUPS_UNDER = 12;
+
 /** °C of a gas mark. Source: the usual British conversion table. */
 const gasC = (mark: string): number => (/½|1\/2/.test(mark) ? 130 : /¼|1\/4/.test(mark) ? 110 : 121 + 14 * Number(mark));
 
@@ -63,6 +66,8 @@ export function temperaturesIn(written: string, fahrenheit: boolean): readonly S
       continue;
     }
     const n = Number(m[2] ?? m[1]);
+    // '1 c. chocolate chips': a cup.
+    if (m[4] === 'c' && Math.abs(n) < CUPS_UNDER && /^\.?[\s\u00a0]+\p{L}/u.test(text.slice(end))) continue;
     const hot = unit ? inC(n, unit, text, oven) : fahrenheit && oven && n >= 200 ? ((n - 32) * 5) / 9 : inC(n, undefined, text, oven);
     const mixed = /\b(?:thermometer|probe|syrup|mixture|internal|core|bowl)\b/i.test(text) && !/\bpreheat|\boven to\b|\bin (?:the|a) .{0,20}oven\b/i.test(text);
     if (hot >= -40 && hot <= 320) out.push({ c: Math.round(hot * 10) / 10, of: oven && hot >= OF_OVEN_FROM && !mixed ? 'oven' : 'mix', start: m.index, end });

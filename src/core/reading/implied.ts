@@ -336,7 +336,9 @@ function madeReady(w: Worktop, { c, after, verb, additive }: Heard, meant: Meant
   // 'Slice the bananas, toss in lemon juice.'
   else if (/^(?:toss|turn|roll) (?:(?:well|them|it) )?(?:with|in)\b/i.test(after) && items.length > 0 && items.every((x) => x.kind === 'line')) take(lines);
   else if (
-    /^(?:mix|combine|stir|bind|blend|toss|pulse|process|blitz|whizz?|mash|crush|puree|purée) (?:(?:well|them|it|up) )?(?:with\b|w\/|together\b)/i.test(after) ||
+    /^(?:mix|combine|stir|bind|blend|toss|pulse|process|blitz|whizz?|mash|crush|puree|purée|simmer|cook|poach|stew|roast|macerate) (?:(?:well|them|it|up|gently|briefly) )?(?:with\b|w\/|together\b)/i.test(
+      after,
+    ) ||
     (items.length === 0 && /^(?:mix|combine|stir|bind|blend|toss) in\b/i.test(after))
   )
     take(lines);

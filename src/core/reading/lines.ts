@@ -107,6 +107,8 @@ const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|s
 /** A thing counted, its size perhaps, and what it weighs. */
 const PIECE_WEIGHED =
   /^((?:\d{1,2}|an?|one|two|three|four)\s(?!\d)(?!(?:packs?|packets?|tins?|cans?|boxe?s?|jars?|tubs?|cartons?|blocks?|bars?|bags?|cups?|tbsp|tsp|g|kg|ml|oz|lb)\b)[^,(\d]{3,40}?)(,(?: about)? \d{1,2} ?cm(?: [a-z]+)?)?,\s+(?:about |approx\.? |around |roughly )?(\d{2,4}(?:[.,]\d)?\s?(?:g|kg|oz|lb))(?: in total| altogether| in all)?(?:,\s\p{L}[^,\d]{2,30})?$/iu;
+const ZEST_OF_SOME =
+  /^(\d{1,2}) ((?:lemon|lime|orange|grapefruit|clementine)s)\s?[(,:]\s?(?:the )?(?:finely )?(?:grated )?(zest|rind|juice) of (\d{1,2}|all|both|one|two|three),? (?:and )?(?:the )?(zest|rind|juice) of (\d{1,2}|all|both|them all|one|two|three)\)?$/i;
 const OUT_OF_A_TIN =
   /^(\p{L}[\p{L} '’-]{2,40}?) (?:from|of) (?:an?|one|1|the) (?:\d{2,4}\s?(?:g|ml|oz) )?(?:tin|can|jar)(?: of [\p{L} ]{3,30}?)?,? \(?(?:about |roughly )?(\d{1,4}\s?(?:ml|g|tbsp))\)?$/iu;
 const SO_MANY_OF_SIZE = /^(\d{1,2})\s?[x×]\s?\d{1,2}(?:[.,]\d)?[\s-]?(?:cm|mm|inch(?:es)?|in)\b\s*/i;
@@ -135,6 +137,12 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   if (sized !== text && splitLine(sized).name !== '')
     return linesOfRow(splitLine(sized).amounts.length > 0 ? sized : `1 ${sized}`, place, context, apart).map((l) => ({ ...l, written: row }));
   if (packs) return [made(`${packs[1]!} (${packs[2]!}) ${packs[3]!}${text.slice(packs[0].length)}`)];
+  // '4 limes (zest of 2, juice of all)'.
+  const some = ZEST_OF_SOME.exec(text);
+  if (some) {
+    const many = (of: string): string => (/^(?:all|both|them all)$/i.test(of) ? some[1]! : of);
+    return [made(`${some[3]!} of ${many(some[4]!)} ${some[2]!}`), made(`${some[5]!} of ${many(some[6]!)} ${some[2]!}`)];
+  }
   // 'Aquafaba from a 400 g tin of chickpeas (about 130 ml)': so much of that.
   const from = OUT_OF_A_TIN.exec(text);
   if (from) return [made(`${from[2]!} ${from[1]!}`)];

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { temperaturesIn } from './degrees';
 import { CONTEXT } from '../../testing/sample';
 import { bareMixC } from './degrees';
 import { draftLine, linesOfRow } from './lines';
@@ -1007,6 +1008,33 @@ describe('two things in a row, a pot on the heat, eggs apart', () => {
     );
     expect(r.steps.map((s) => s.work)).toEqual(['heat', 'whisk', 'whisk', 'fold']);
     expect(r.parts.map((p) => p.kind)).toEqual(['egg-foam', 'whipped-cream', 'set-filling']);
+  });
+});
+
+describe('cups that are no degrees, and fruit that is simmered', () => {
+  it('‘1 c. chocolate chips’ is a cup, ‘fridge at 4 c’ and ‘75 c’ are degrees', () => {
+    const r = read('Bars\n\n1 cup cream\n\nTop: 1 c. chocolate chips melted w/ 1/2 c. cream. Pour over. Chill 4 hours.');
+    expect(r.steps.every((s) => s.temperature === null)).toBe(true);
+    expect(r.lines.map((l) => l.draft.ingredient?.id)).toContain('chocolate-chips');
+    expect(temperaturesIn('heat to 75 c until thick', false)).toHaveLength(1);
+    expect(temperaturesIn('keep at 4 c', false)).toHaveLength(1);
+  });
+  it('zest of two and the juice of all four', () => {
+    const r = read(
+      'Posset\n\n600ml double cream\n140g sugar\n4 limes (zest of 2, juice of all)\n\nBoil the cream with the sugar. Whisk in the lime zest and juice.',
+    );
+    const grams = (id: string) => r.lines.find((l) => l.draft.ingredient?.id === id)!.draft.grams!;
+    const one = (of: string) => read(`Posset\n\n600ml double cream\n${of} of 1 lime\n\nBoil the cream. Whisk in the lime ${of}.`).lines[1]!.draft.grams!;
+    expect(grams('lime-zest')).toBeCloseTo(2 * one('zest'), 6);
+    expect(grams('lime-juice')).toBeCloseTo(4 * one('juice'), 6);
+  });
+  it('plums that were halved are what is simmered with the wine', () => {
+    const r = read('Plums\n\n500 g plums\n50 g sugar\n100 ml red wine\n\nHalve the plums and simmer with the sugar and wine for 10 minutes.');
+    expect(r.parts.map((p) => p.kind)).toEqual(['fruit-base']);
+    expect(r.lines).toHaveLength(3);
+  });
+  it('what a cook is asked for is no step', () => {
+    expect(read('Frosting\n\n480 ml cream\n60 g sugar\n\nI get asked for this all the time!\n\nWhip the cream with the sugar.').steps).toHaveLength(1);
   });
 });
 

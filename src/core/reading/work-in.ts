@@ -124,7 +124,7 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   // A question, or a word to whoever reads: no work.
   if (
     /\?["”’)]*$/.test(c.text.trim()) ||
-    /\b(?:comments?|ratings?|rate (?:this|it)|reviews?|tag (?:me|us)|subscribe|newsletter|share (?:this|it) (?:on|with)|follow (?:me|us|along)|print (?:this|the)|jump to)\b/i.test(
+    /\b(?:comments?|ratings?|rate (?:this|it)|reviews?|tag (?:me|us)|subscribe|newsletter|share (?:this|it) (?:on|with)|follow (?:me|us|along)|print (?:this|the)|jump to|(?:get|got|am|been|always) asked)\b/i.test(
       c.text,
     )
   )
