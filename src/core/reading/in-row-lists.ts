@@ -27,8 +27,14 @@ export function piecesOf(text: string, isIngredient: (name: string) => boolean, 
   if (JUICE_THEN_ZEST.test(text) || MADE_WITH.test(text)) return [];
   const out: Piece[] = [];
   const sentences = saidApart(text);
-  // 'Vanilla paste 1 tsp. Salt 2 g.'
-  if (sentences.length > 1 && sentences.every((s) => endsMeasured(s.text.replace(/\.$/, '')) && !isAction(s.text)))
+  // 'Vanilla paste 1 tsp. Salt 2 g.', '1 tablespoon gelatine. 1/4 cup cold water.'
+  const thing = (t: string): boolean => endsMeasured(t) || (looksLikeMeasured(t) && isIngredient(nameIn(t))) || (counted(t) && isIngredient(nameIn(t)));
+  if (
+    sentences.length > 1 &&
+    sentences.every(
+      (s) => thing(s.text.replace(/\.$/, '')) && !isTime(s.text) && (endsMeasured(s.text.replace(/\.$/, '')) ? !isAction(s.text) : !asksForWork(s.text)),
+    )
+  )
     return sentences.map((s) => ({ kind: 'item', text: s.text.replace(/\.$/, ''), at: s.at }));
   let found = false;
   for (const s of sentences) {

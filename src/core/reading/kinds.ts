@@ -49,6 +49,8 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   }
   if (has('yolk', 'egg')) {
     if (grams('butter') > grams('yolk') + grams('egg') && (b.air || !b.heated) && !b.baked && !has('chocolate', 'milk', 'cream')) return 'buttercream';
+    // A sponge, and what is baked of butter, eggs and flour with chocolate in it.
+    if (b.baked && grams('starch') > SPONGE_FLOUR * total && !has('milk', 'cream', 'cheese')) return 'biscuit-layer';
     // Milk thickened with yolks stays a custard with some chocolate in it.
     if (has('chocolate') && !b.air && !(b.heated && grams('milk') > 2 * grams('chocolate'))) return 'chocolate-base';
     // Eggs whisked with a boiled syrup are a foam, whatever juice follows.
@@ -56,8 +58,6 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     // Whisked pale over steam, with lemon or wine in it: a foam that is warm.
     if (b.risen && !b.baked && !has('milk', 'cream', 'cheese', 'chocolate', 'butter', 'starch')) return 'egg-foam';
     if ((has('milk') || has('cream') || has('fruit') || has('sour')) && b.heated) return 'custard';
-    // A sponge.
-    if (b.baked && grams('starch') > SPONGE_FLOUR * total && !has('milk', 'cream', 'cheese')) return 'biscuit-layer';
     // Yolks and whites with sugar, cocoa or nuts, baked without a drop of milk.
     if (b.baked && b.air && has('white') && !has('milk', 'cream', 'cheese', 'fruit')) return 'biscuit-layer';
     if (b.baked) return 'custard';

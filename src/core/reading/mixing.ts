@@ -199,7 +199,7 @@ export const pouredOn = (h: Heard): boolean =>
   );
 
 /** 'Mix them with', 'add to it': into what is in hand. */
-function withIt(w: Worktop, { h, lines }: Job): boolean {
+function withIt(w: Worktop, { h, at, lines }: Job): boolean {
   const mine = w.here();
   const itWith =
     /^(?:mix|stir|combine|toss|bind|beat|whisk|blend|melt|warm|dissolve) (?:it|them|this|these|those) (?:\w+ )?with\b/i.test(h.after) &&
@@ -207,6 +207,14 @@ function withIt(w: Worktop, { h, lines }: Job): boolean {
   // 'Cook with the milk': what is in hand is cooked.
   // 'Slice the strawberries, toss with sugar': those.
   const unsaid = /^(?:cook|heat|warm|boil|simmer|toss|deglaze|thin|loosen) (?:\w+ly )?with\b/i.test(h.after) && !lines.some((x) => x.at === h.c.at);
+  // 'Melt the butter, mix with the sugar': what was melted in the same breath.
+  const melted =
+    /^(?:mix|stir|beat|combine|blend|whisk) (?:\w+ly )?with\b/i.test(h.after) &&
+    mine?.placed === 'no' &&
+    mine.lastStep === at - 1 &&
+    w.steps[at - 1]?.work === 'heat' &&
+    lines.length > 0 &&
+    !lines.some((x) => x.at === h.c.at);
   // 'Half a teaspoon of rose water.': a seasoning by itself goes where the hands are.
   const alone = h.c.verb === null && lines.length > 0 && lines.every((x) => w.seasons(x.line));
   // 'Then a pound of soft butter in small lumps, on medium': into the foam in hand.
@@ -222,6 +230,7 @@ function withIt(w: Worktop, { h, lines }: Job): boolean {
   return (
     itWith ||
     unsaid ||
+    melted ||
     alone ||
     then ||
     pouredOn(h) ||

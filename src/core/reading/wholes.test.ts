@@ -1038,6 +1038,28 @@ describe('cups that are no degrees, and fruit that is simmered', () => {
   });
 });
 
+describe('full stops between things, and what was melted', () => {
+  it('a list whose things end in full stops', () => {
+    const r = read(
+      'Lemon sponge\n\n1 tablespoon gelatine. 1/4 cup cold water. 1 cup boiling water. 3/4 cup sugar. 1/4 cup lemon juice. 2 egg whites.\n\nSoak the gelatine in the cold water and dissolve in the boiling water. Add sugar and lemon juice. Whisk the whites until stiff and fold in.',
+    );
+    expect(r.lines).toHaveLength(6);
+    expect(r.doubts).toEqual([]);
+  });
+  it('sugar goes into the butter that was melted, and what is baked with flour is a cake, with chocolate in it too', () => {
+    const r = read(
+      'Blondie\n\n125g butter\n150g light brown sugar\n1 egg\n125g plain flour\n75g white chocolate chips\n\nMelt the butter, mix with the sugar, beat in the egg, stir in the flour and chocolate chips. Bake in a 20cm square tin at 170C for 18 minutes.',
+    );
+    expect(r.parts.map((p) => p.kind)).toEqual(['biscuit-layer']);
+    // Crumbs that were crushed take what is mixed with them, whatever was melted before.
+    const base = read(
+      'Tart\n\n200 g chocolate\n200 g digestive biscuits\n80 g butter\n\nMelt the chocolate. Crush the biscuits, mix with the butter and press into a tin.',
+    );
+    expect(base.parts.map((p) => p.kind)).toContain('pressed-base');
+    expect(base.lines.filter((l) => l.part === base.lines[1]!.part)).toHaveLength(2);
+  });
+});
+
 describe('how many, in what, and what is called', () => {
   it('glasses are counted where they stand, not by a cup of cream', () => {
     expect(vesselIn('Beat 1 1/2 cups cream. Divide the cake among eight 8-ounce glasses.')).toMatchObject({ shape: 'glass', count: 8, eachMl: 237 });
