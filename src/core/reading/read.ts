@@ -208,11 +208,15 @@ function assembled(
   };
   const order = stepsAfter(flow);
   const days = daysBefore(flow.steps.map((s, i) => ({ when: s.when, night: restsANight(s.text, s.minutes), after: order[i]! })));
+  const kinds = new Map(parts.map((p) => [p.id, p.kind]));
+  // Yolks whisked pale for a custard, a ganache whisked smooth: no foam, and no clock for one.
+  const airless = (s: (typeof flow.steps)[number]): boolean =>
+    s.work === 'whisk' && s.stage === null && ['custard', 'chocolate-base'].includes(kinds.get(home(s.bowl) ?? '') ?? '');
   const steps: ReadStep[] = flow.steps.map((s, i) => ({
     text: s.text,
     verb: s.verb,
     part: home(s.bowl),
-    work: s.work,
+    work: airless(s) ? 'hands' : s.work,
     minutes: s.minutes,
     temperature: s.temperature ? { c: s.temperature.c, of: s.temperature.of } : null,
     lines: [...s.lines].sort((a, b) => a - b),

@@ -26,6 +26,15 @@ function bowls(r: Reading): readonly string[] {
 const toldOf = (name: string): Reading => read(TOLD.find(([x]) => x === name)![1]);
 
 describe('recipes as others write and tell them', () => {
+  it('nothing is whisked where no air goes in: no clock for a custard’s yolks or a ganache', () => {
+    for (const [name, text] of TOLD) {
+      const r = read(text);
+      const kind = new Map(r.parts.map((p) => [p.id, p.kind]));
+      for (const s of r.steps)
+        if (s.work === 'whisk' && s.stage === null && s.part !== null)
+          expect(['custard', 'chocolate-base'], `${name}: ${s.text}`).not.toContain(kind.get(s.part));
+    }
+  }, 120_000);
   it.each(TOLD)('%s', (_, text, expected) => expect(bowls(read(text))).toEqual(expected));
   it('foams that stand are only brought together: no clock runs for them', () => {
     const r = toldOf('two foams, told in one paragraph');
