@@ -32,7 +32,15 @@ export interface OnPass {
   readonly ahead: AheadOfStep;
   readonly judged: JudgedSteps;
   /** How amounts are shown and ticked, on every screen alike. */
-  readonly amounts: { readonly inGrams: boolean; readonly byScale: boolean; readonly toggleUnit: () => void; readonly toggleScale: () => void };
+  readonly amounts: {
+    readonly inGrams: boolean;
+    readonly byScale: boolean;
+    readonly toggleUnit: () => void;
+    readonly toggleScale: () => void;
+    /** What lay on the scale when a line of this step was kept by its weight, g: the next line's weight begins there. null where none was, or one by hand. */
+    readonly keptG: number | null;
+    readonly keep: (grossG: number | null) => void;
+  };
 }
 
 export const OnPassContext = createContext<OnPass | null>(null);

@@ -65,6 +65,9 @@ export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places,
   const atMise = plan.mise.length > 0 && !progress.done.includes(MISE);
   const [inGrams, setInGrams] = useState(true);
   const [byScale, setByScale] = useState(false);
+  const [kept, setKept] = useState<{ readonly at: string; readonly grossG: number } | null>(null);
+  // Another step may have another bowl.
+  const where = atMise ? MISE : step.key;
   const [offPlan, setOffPlan] = useState(false);
   const after = stepAfter(plan.steps, progress.done, at);
   const allDone = !atMise && (after === at || plan.steps.every((s, i) => i === at || progress.done.includes(s.key)));
@@ -136,7 +139,17 @@ export function PassDesk({ sheetId, version, plan, batch, samples, asOf, places,
     fridgeC,
     ahead,
     judged,
-    amounts: { inGrams, byScale, toggleUnit: () => setInGrams(!inGrams), toggleScale: () => setByScale(!byScale) },
+    amounts: {
+      inGrams,
+      byScale,
+      toggleUnit: () => setInGrams(!inGrams),
+      toggleScale: () => {
+        setKept(null);
+        setByScale(!byScale);
+      },
+      keptG: kept?.at === where ? kept.grossG : null,
+      keep: (grossG) => setKept(grossG === null ? null : { at: where, grossG }),
+    },
   };
   return (
     <OnPassContext value={onPass}>

@@ -47,7 +47,10 @@ export function StepLines({ lines, bare = false, tickAs = '' }: StepLinesProps) 
                     type="checkbox"
                     className="peer sr-only"
                     checked={ticked}
-                    onChange={(e) => void client.act({ kind: 'tick', line: tick, on: e.target.checked })}
+                    onChange={(e) => {
+                      amounts.keep(null);
+                      void client.act({ kind: 'tick', line: tick, on: e.target.checked });
+                    }}
                   />
                   <span
                     aria-hidden="true"
@@ -165,13 +168,14 @@ function OtherAmount({ line, tick, onDone }: { readonly line: Line; readonly tic
 /** So long a weight must stand still, ms, where the scale has no word for it. */
 const STEADY_MS = 1200;
 
-/** The scale's net weight beside the wish. Taring is done here: it takes off what lies there now. */
+/** The scale's net weight beside the wish. Taring is done here: it takes off what lay there when the line before was kept, else what lies there now. */
 function OnTheScale({ line, tick }: { readonly line: Line; readonly tick: string }) {
-  const { state, client, scaleStepG } = useOnPass();
+  const { state, client, scaleStepG, amounts } = useOnPass();
   const feed = useInstruments(true);
   const scale = devicesOf(feed, 'scale')[0] ?? null;
   const now = useNow(true, 200);
-  const [tareG, setTareG] = useState<number | null>(null);
+  // What is poured while a line ticks itself is the next one's, however late its row is drawn.
+  const [tareG, setTareG] = useState<number | null>(amounts.keptG);
   const [since, setSince] = useState<{ readonly g: number; readonly at: number } | null>(null);
   const grossG = scale ? gramsOf(scale.line) : null;
   // The first weight heard is the bowl with what is in it already.
@@ -194,7 +198,10 @@ function OnTheScale({ line, tick }: { readonly line: Line; readonly tick: string
             : netG <= targetG + allowedG
               ? 'there'
               : 'over';
-  const put = (grams: number): void => void client.act({ kind: 'weigh', line: line.lineId, tick, grams });
+  const put = (grams: number): void => {
+    if (tareG !== null) amounts.keep(tareG + grams);
+    void client.act({ kind: 'weigh', line: line.lineId, tick, grams });
+  };
   const done = useEffectEvent(put);
   const reached = phase === 'there' && steady;
   useEffect(() => {
