@@ -11,7 +11,7 @@ const EVERYTHING =
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
 /** An amount of nothing that is named: 'blitz 600 g with the sugar'. */
-const BARE_MASS = /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|kg|ml|oz|lb)\b)\s+(?:with|in|to|until|till|and)\b/i;
+const BARE_MASS = /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|grams?|kg|ml|oz|lb)\b)\s+(?:with|in|to|until|till|and)\b/i;
 /** 'Rub together', below the list that it is of. */
 const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?together\b/i;
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;

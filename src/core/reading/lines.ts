@@ -106,11 +106,11 @@ const WHOLE_CITRUS = /^((?:\d+|an?|one|two|three|four|half an?|½) (?:(?:large|s
 
 /** A thing counted, its size perhaps, and what it weighs. */
 const PIECE_WEIGHED =
-  /^((?:\d{1,2}|an?|one|two|three|four)\s(?!\d)(?!(?:packs?|packets?|tins?|cans?|boxe?s?|jars?|tubs?|cartons?|blocks?|bars?|bags?|cups?|tbsp|tsp|g|kg|ml|oz|lb)\b)[^,(\d]{3,40}?)(,(?: about)? \d{1,2} ?cm(?: [a-z]+)?)?,\s+(?:about |approx\.? |around |roughly )?(\d{2,4}(?:[.,]\d)?\s?(?:g|kg|oz|lb))(?: in total| altogether| in all)?(?:,\s\p{L}[^,\d]{2,30})?$/iu;
+  /^((?:\d{1,2}|an?|one|two|three|four)\s(?!\d)(?!(?:packs?|packets?|tins?|cans?|boxe?s?|jars?|tubs?|cartons?|blocks?|bars?|bags?|cups?|tbsp|tsp|g|kg|ml|oz|lb)\b)[^,(\d]{3,40}?)(,(?: about)? \d{1,2} ?cm(?: [a-z]+)?)?,\s+(?:about |approx\.? |around |roughly )?(\d{2,4}(?:[.,]\d)?\s?(?:g|grams?|kg|oz|lb))(?: in total| altogether| in all)?(?:,\s\p{L}[^,\d]{2,30})?$/iu;
 const ZEST_OF_SOME =
   /^(\d{1,2}) ((?:lemon|lime|orange|grapefruit|clementine)s)\s?[(,:]\s?(?:the )?(?:finely )?(?:grated )?(zest|rind|juice) of (\d{1,2}|all|both|one|two|three),? (?:and )?(?:the )?(zest|rind|juice) of (\d{1,2}|all|both|them all|one|two|three)\)?$/i;
 const OUT_OF_A_TIN =
-  /^(\p{L}[\p{L} '’-]{2,40}?) (?:from|of) (?:an?|one|1|the) (?:\d{2,4}\s?(?:g|ml|oz) )?(?:tin|can|jar)(?: of [\p{L} ]{3,30}?)?,? \(?(?:about |roughly )?(\d{1,4}\s?(?:ml|g|tbsp))\)?$/iu;
+  /^(\p{L}[\p{L} '’-]{2,40}?) (?:from|of) (?:an?|one|1|the) (?:\d{2,4}\s?(?:g|grams?|ml|oz) )?(?:tin|can|jar)(?: of [\p{L} ]{3,30}?)?,? \(?(?:about |roughly )?(\d{1,4}\s?(?:ml|g|grams?|tbsp))\)?$/iu;
 const SO_MANY_OF_SIZE = /^(\d{1,2})\s?[x×]\s?\d{1,2}(?:[.,]\d)?[\s-]?(?:cm|mm|inch(?:es)?|in)\b\s*/i;
 /** ', 20 cm', ' 20cm': how large a thing is. */
 const SIZE_ALONE =

@@ -184,7 +184,7 @@ function lettered(rows: readonly RawRow[]): readonly RawRow[] {
 
 /** '225 g / 8 oz', '300 ml / 1/2 pint': one amount in two systems, not two things between bars. */
 const TWO_SYSTEMS =
-  /((?:\d|[½¼¾⅓⅔])\s?(?:g|kg|ml|cl|l|oz|lb|pints?|cups?))\s+\/\s+(?=(?:\d[\d ./]{0,8}|[½¼¾⅓⅔])[½¼¾⅓⅔]?\s?(?:g|kg|ml|cl|l|oz|lb|fl|pints?|cups?|tbsp|tsp)\b)/gi;
+  /((?:\d|[½¼¾⅓⅔])\s?(?:g|grams?|kg|ml|cl|l|oz|lb|pints?|cups?))\s+\/\s+(?=(?:\d[\d ./]{0,8}|[½¼¾⅓⅔])[½¼¾⅓⅔]?\s?(?:g|grams?|kg|ml|cl|l|oz|lb|fl|pints?|cups?|tbsp|tsp)\b)/gi;
 
 /** 'A' in a column that says which step a row is for. */
 const LETTER = /^[A-H]$/;

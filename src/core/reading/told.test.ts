@@ -26,6 +26,24 @@ function bowls(r: Reading): readonly string[] {
 const toldOf = (name: string): Reading => read(TOLD.find(([x]) => x === name)![1]);
 
 describe('recipes as others write and tell them', () => {
+  it('means the same however it was typed: bullets, tight units, other quotes and ends of rows, short words for times', () => {
+    const typed: readonly (readonly [name: string, as: (text: string) => string])[] = [
+      ['tight', (t) => t.replace(/(\d) (g|ml|kg)\b/g, '$1$2')],
+      ['bullets', (t) => t.replace(/(?<=\n)(?=\d+ ?(?:g|ml|tbsp|tsp|kg|cups?|oz)\b[^\n]{0,50}\n)/g, '- ')],
+      ['rows', (t) => t.replace(/\n/g, '\r\n')],
+      ['quotes', (t) => t.replace(/'/g, '’')],
+      ['times', (t) => t.replace(/\bminutes\b/g, 'mins').replace(/\bhours\b/g, 'hrs')],
+    ];
+    let changed = 0;
+    TOLD.forEach(([title, text], i) => {
+      const [name, as] = typed[i % typed.length]!;
+      const other = as(text);
+      if (other === text) return;
+      changed++;
+      expect(bowls(read(other)), `${title}, ${name}`).toEqual(bowls(read(text)));
+    });
+    expect(changed).toBeGreaterThan(TOLD.length / 3);
+  }, 120_000);
   it('nothing is whisked where no air goes in: no clock for a custard’s yolks or a ganache', () => {
     for (const [name, text] of TOLD) {
       const r = read(text);
