@@ -53,7 +53,8 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
   else if (c.section !== null && under(wide).length > 0 && top < 3) left = under(wide);
   // 'Whip the cream': none that was boiled for a ganache, where another is still there.
   const boiled = (i: number): boolean => !w.fresh(i) && w.bowls[w.root(w.bowlOf[i]!)]!.heated;
-  if (c.clause.verb?.base === 'whip' && role === 'cream' && left.every(boiled) && wide.some(w.fresh)) left = wide.filter(w.fresh);
+  const whips = !additive && /^(?:whip|whisk|beat)$/.test(c.clause.verb?.base ?? '') && !/\b(?:into|onto|over)\b/i.test(c.clause.text);
+  if (whips && role === 'cream' && left.every(boiled) && wide.some(w.fresh)) left = wide.filter(w.fresh);
   // Of several sugars the one that stands in the list with what is named beside it.
   const beside = left.filter((i) => w.company !== null && (w.lines[i]!.under ?? BARE) === w.company);
   // '3 oz caster' of this list, where the sugar of another has gone into its own bowl.

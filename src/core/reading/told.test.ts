@@ -33,6 +33,15 @@ describe('recipes as others write and tell them', () => {
       ['rows', (t) => t.replace(/\n/g, '\r\n')],
       ['quotes', (t) => t.replace(/'/g, '’')],
       ['times', (t) => t.replace(/\bminutes\b/g, 'mins').replace(/\bhours\b/g, 'hrs')],
+      [
+        'verbs',
+        (t) =>
+          t
+            .replace(/\bWhisk the cream\b/g, 'Whip the cream')
+            .replace(/\bWhisk the (egg )?whites\b/g, 'Beat the $1whites')
+            .replace(/\bFold in\b/g, 'Carefully fold in'),
+      ],
+      ['bowls', (t) => t.replace(/([.] )Whip the cream/g, '$1In a separate bowl, whip the cream')],
     ];
     let changed = 0;
     TOLD.forEach(([title, text], i) => {
