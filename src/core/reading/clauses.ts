@@ -172,7 +172,7 @@ const cutAlready = (words: readonly Word[], at: number): boolean => {
 const TO_THE_BOIL = /^(?:and|&|,|\+)[^.;]*\bto (?:just |a |the |bare )*(?:below )?(?:the )?(?:boil|simmer)\b/;
 
 /** Of these, those that stand in lists of ingredients: 'zest and juice in a bowl'. */
-export const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge']);
+const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge']);
 
 /** Strong verbs that stand for things often enough. */
 const NOUNS_TOO = new Set([

@@ -142,10 +142,8 @@ function stands(w: Worktop, job: Job): void {
     if (b.placed === 'no') b.lastStep = at;
   }
   // A base that hardens while the filling is made is not yet the dessert that is chilled.
-  const onlyBase = w
-    .live()
-    .filter((x) => x.placed === 'built')
-    .every((x) => x.pressed);
+  const built = w.live().filter((x) => x.placed === 'built');
+  const onlyBase = built.length > 0 && built.every((x) => x.pressed);
   if ((work === 'chill' || work === 'freeze') && w.built && !onlyBase) w.chilled = true;
 }
 

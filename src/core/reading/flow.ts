@@ -12,7 +12,7 @@ import { meantBy, withLabels, type Meant } from './meant';
 import { mentionsIn, type Mention } from './mentions';
 import { apply } from './doing';
 import { PATS_IN } from './laying';
-import { BOILED_C, pouredOn, POUR_ONTO, POURED_ON } from './mixing';
+import { BOILED_C, INTO_A_BOWL, pouredOn, POUR_ONTO, POURED_ON } from './mixing';
 import { sameHeading } from './rows';
 import { repeatsOf } from './repeats';
 import { saidBehind } from './said-behind';
@@ -510,8 +510,6 @@ function stillHot(w: Worktop): boolean {
 /** 'On low speed', 'on medium-high'. */
 const SPEED = /^(?:on|at) (?:an? )?(?:very )?(?:low|medium|high|slow|fast|full|top)\b(?! (?:heat|flame|shelf))/i;
 
-const EMPTY_BOWL = /^(?:in|into) (?:an?|another|a separate) (?:[\w-]+ ){0,3}(?:bowl|pan|saucepan|jug)\b/i;
-
 /** Behind which word the place stands that something goes into; −1 where no such word stands before something that is named. */
 function destinationOf(c: Clause, items: readonly Item[]): number {
   for (let i = Math.max(0, c.at + 1); i < c.words.length; i++) {
@@ -527,7 +525,7 @@ function destinationOf(c: Clause, items: readonly Item[]): number {
     if (said === 'in' && ((i === c.at + 1 && !items.some((x) => x.at === c.at)) || !/^(?:the|this|that|it|them|your)$/.test(c.words[i + 1]?.said ?? '')))
       continue;
     // 'Into a bowl with 3 tbsp of the juices': that bowl is empty.
-    if (EMPTY_BOWL.test(c.text.slice(c.words[i]!.start))) continue;
+    if (INTO_A_BOWL.exec(c.text.slice(c.words[i]!.start))?.index === 0) continue;
     const behind = items.filter((x) => x.at > i);
     const ahead = items.filter((x) => x.at <= i);
     if (behind.length > 0 && ahead.length > 0) return i;

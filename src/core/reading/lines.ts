@@ -332,8 +332,6 @@ export function draftLine(written: string, place: Place, context: LineContext): 
   const text = sized === undefined ? written : `1 ${sized}`;
   const { ingredient, confidence, doubt } = ingredientOf(text, context);
   const read = readLine(text, ingredient, context.measures);
-  // 'Puff pastry, 2 sheets, 250 g': counted in what the larder does not count, and weighed too.
-  const alsoWeighed = !read.ok && read.fault.code === 'no-piece' && ingredient !== null ? weighed(text) : null;
   const optional = /\boptional(?:ly)?\b|\bif (?:you like|liked|wished|desired)\b/i.test(text);
   return {
     written: text,
@@ -341,8 +339,8 @@ export function draftLine(written: string, place: Place, context: LineContext): 
     ingredient,
     role: ingredient ? roleOf(ingredient) : roleByWord(text),
     confidence,
-    grams: read.ok ? read.value.massG : (alsoWeighed ?? (ingredient === null ? weighed(text) : null)),
-    fault: read.ok || alsoWeighed !== null ? '' : read.fault.says,
+    grams: read.ok ? read.value.massG : ingredient === null ? weighed(text) : null,
+    fault: read.ok ? '' : read.fault.says,
     doubt: doubt || (read.ok ? sizeDoubt(text) : ''),
     under: place.under,
     block: place.block,

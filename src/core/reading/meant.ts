@@ -64,7 +64,7 @@ export function meantBy(w: Worktop, h: Heard, lexical: readonly Mention[], said:
     else if (m.sense.kind === 'label') lettered(w, meant, named, m.sense.letter);
     else if (m.sense.kind === 'line') listed(w, h, meant, named, m.sense.lines);
     else if (m.sense.kind === 'product') made(w, h, meant, named, m.sense.name);
-    else if (m.sense.kind === 'other') hotWater(w, h, meant, named);
+    else if (m.sense.kind === 'other') waterOfTheList(w, h, meant, named);
     else if (m.sense.kind === 'larder' && !said.spans.some((s) => s.start <= begins && ends <= s.end)) unlisted(w, h, meant, named, m.sense.ingredient);
   });
   for (const i of said.beside) meant.line(i, meant.items.find((x) => x.kind === 'line' && x.line > i)?.at ?? c.words.length);
@@ -86,7 +86,7 @@ function measured(w: Worktop, meant: Meant, at: number, said: { readonly line: n
 }
 
 /** 'Dissolve the sugar in the hot water': that of its list, where it has one. */
-function hotWater(w: Worktop, h: Heard, meant: Meant, { m, lead }: Named): void {
+function waterOfTheList(w: Worktop, h: Heard, meant: Meant, { m, lead }: Named): void {
   const dissolves =
     /^(?:hot|warm|boiling) water$/.test(m.phrase) &&
     /^(?:dissolve|mix|stir|whisk|combine|melt)$/.test(h.verb) &&

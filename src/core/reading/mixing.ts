@@ -5,7 +5,8 @@ import { ALL, type FlowClause, type Heard, type Item, type Job, type Share, type
 
 const NEW_BOWL =
   /\b(?:in|into|to)\s+(?:a|an|another|a separate|separate|your|one|the bowl of)\b[^,.;]{0,36}\b(?:bowl|saucepan|pan|pot|jug|mixer|processor|blender|cup)\b|\bin the bowl of\b|\bin the (?:food )?processor\b|\bin the (?:stand )?mixer\b/i;
-const INTO_A_BOWL = /\b(?:in|into) (?:an?|another|a separate) (?:[\w-]+ ){0,3}(?:bowl|pan|saucepan|jug)\b/i;
+/** A bowl with nothing in it yet. */
+export const INTO_A_BOWL = /\b(?:in|into) (?:an?|another|a separate) (?:[\w-]+ ){0,3}(?:bowl|pan|saucepan|jug)\b/i;
 const SEPARATE = /\b(?:another|separate|second|clean|different|other) (?:\w+ )?(?:bowl|pan|saucepan|jug|pot)\b|\bseparately\b/i;
 /** What is in hand goes onto something that is not named. */
 export const POURED_ON =

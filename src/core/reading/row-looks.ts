@@ -1,5 +1,5 @@
 import { splitLine } from '../measures/line';
-import { clauseOf, NOUN_IN_LIST, sentencesOf } from './clauses';
+import { clauseOf, sentencesOf } from './clauses';
 import { temperaturesIn } from './degrees';
 import { timesIn } from './times';
 import { verbNamed } from './verbs';
@@ -81,8 +81,6 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   // 'Shortbread fingers 8, to serve'.
   const called = name.replace(PURPOSE, '').split(',')[0]!;
   if (amounts[0]!.unit === null && !isIngredient(name) && !isIngredient(called)) return false;
-  // 'Sponge fingers 16': a thing and its count, though it may begin like work.
-  if (amounts[0]!.unit === null && span[1] === text.trimEnd().length && name.split(/\s+/).length > 1 && NOUN_IN_LIST.has(first)) return true;
   return !(verbNamed(first) !== null && isAction(text)) && text.length < 90 && !/[.!]$/.test(text) && !isTime(text) && !hasVerbInside(text);
 }
 

@@ -18,6 +18,7 @@ vi.mock('../../../ui/use-now', () => ({ useNow: () => heard.now }));
 const LINES = [
   { lineId: 'cream', name: 'cream', massG: 300 },
   { lineId: 'sugar', name: 'icing sugar', massG: 30 },
+  { lineId: 'vanilla', name: 'vanilla paste', massG: 5 },
 ] as unknown as Parameters<typeof StepLines>[0]['lines'];
 
 /** Draws the page again. */
@@ -33,7 +34,8 @@ function Weighing() {
   useEffect(() => {
     page.draw = () => again((n) => n + 1);
   }, []);
-  const done = (event: { readonly kind: string; readonly line: string; readonly tick?: string; readonly grams?: number }): Promise<void> => {
+  const done = (event: { readonly kind: string; readonly line?: string; readonly tick?: string; readonly grams?: number }): Promise<void> => {
+    if (event.line === undefined) return Promise.resolve();
     setTicks([...ticks, event.tick ?? event.line]);
     if (event.grams !== undefined) setWeighed({ ...weighed, [event.line]: event.grams });
     meanwhile();
@@ -92,6 +94,16 @@ describe('amounts by the scale', () => {
     render(<Weighing />);
     meanwhile = () => (heard.grossG = 700);
     fireEvent.click(screen.getByRole('checkbox', { name: /cream/ }));
+    expect(net()).toBe('0 g');
+  });
+  it('an amount that is typed says nothing of the scale either', () => {
+    render(<Weighing />);
+    later(100, 800);
+    later(1300);
+    meanwhile = () => (heard.grossG = 640);
+    fireEvent.click(screen.getByRole('button', { name: 'Another amount of icing sugar' }));
+    fireEvent.change(screen.getByRole('textbox'), { target: { value: '40' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Only write it down' }));
     expect(net()).toBe('0 g');
   });
 });

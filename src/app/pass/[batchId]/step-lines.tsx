@@ -109,7 +109,7 @@ const MOST_G = 1_000_000;
 
 /** What was really put in: typed; the rest can follow it. */
 function OtherAmount({ line, tick, onDone }: { readonly line: Line; readonly tick: string; readonly onDone: () => void }) {
-  const { state, client } = useOnPass();
+  const { state, client, amounts } = useOnPass();
   const [text, setText] = useState('');
   const field = numberField('g', MOST_G);
   const read = field.read(text);
@@ -123,6 +123,8 @@ function OtherAmount({ line, tick, onDone }: { readonly line: Line; readonly tic
         kind: 'off-plan',
         entry: { at: Date.now(), kind: 'more', words: `${line.name}: ${showGrams(grams)} instead of ${showGrams(line.massG * state.progress.scale)}` },
       });
+    // What is typed says nothing of what lies on the scale.
+    amounts.keep(null);
     void client.act({ kind: 'weigh', line: line.lineId, tick, grams });
     onDone();
   };
