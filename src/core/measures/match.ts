@@ -96,7 +96,7 @@ const spelled = (word: string): string => {
 
 /** What cooks say of an ingredient that does not say which one it is. */
 const MANNERS = new Set(
-  'fresh freshly sheep buffalo cow crumb crumbs chopped melted cold chilled softened soft sifted frozen thawed defrosted unflavored unflavoured liquid mashed spiced canned tinned unwaxed unsalted lukewarm tepid iced plump boiled sweet-cream packed heaped shredded shaved slivered flaked rolled crumbled broken halved quartered cubed zested juiced separated bought homemade store leftover stale baked unbaked prebaked prepared ready-made readymade ready made shop full-fat fullfat finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored split scraped shelled skinned blanched cubes chunks pieces slices wedges full sheets dissolved mixed stirred soaked bloomed drained strained warm hot strong dry fine to taste or and for dusting serving optional garnish decorating decoration sprinkling divided plus such as like these those thin good-quality nice few little well medium large small whole pure natural plain unsalted'.split(
+  'fresh freshly sheep buffalo cow crumb crumbs chopped melted cold chilled softened soft sifted frozen thawed defrosted unflavored unflavoured liquid mashed spiced canned tinned unwaxed unsalted lukewarm tepid iced plump boiled sweet-cream packed heaped shredded shaved slivered flaked rolled crumbled broken halved quartered cubed zested juiced separated bought homemade store leftover stale baked unbaked prebaked prepared ready-made readymade ready made shop full-fat fullfat finely coarsely roughly grated squeezed ripe raw room temperature at very good quality best extra thick plus more about of the your favourite favorite organic free range beaten lightly whipped separated toasted crushed sliced diced hulled pitted stoned peeled cored split scraped shelled skinned blanched cubes chunks pieces slices wedges full sheets dissolved mixed stirred soaked bloomed drained strained warm hot strong dry fine to taste or and for dusting serving optional garnish decorating decoration sprinkling divided plus such as like these those thin good-quality nice few ea each little well medium large small whole pure natural plain unsalted'.split(
     ' ',
   ),
 );
@@ -230,6 +230,12 @@ function madeMatcher(larder: readonly Ingredient[]): Matcher {
     if (plainName(name) === '') return [];
     const sure = sureOf(name);
     if (sure && limit === 1) return [sure];
+    // 'Cherries in kirsch' are cherries, whatever they lie in; 'butter in cubes' is butter.
+    const lies = sure ? null : LIES_IN.exec(beforeManner(name));
+    if (lies) {
+      const rank = /^(?:water)?$/.test(bareKey(lies[2]!)) ? 1 : IN_SOMETHING;
+      return findAfresh(lies[1]!, limit).map((m) => ({ ...m, confidence: m.confidence * rank }));
+    }
     const bare = bareKey(beforeManner(name).slice(0, 80)) || nameKey(name).slice(0, 80);
     const long = bare.split(' ').filter((w) => w.length > 2 || /\d/.test(w));
     const words = long.length > 0 ? long : bare.split(' ');
@@ -244,6 +250,11 @@ function madeMatcher(larder: readonly Ingredient[]): Matcher {
   };
   return { find, best: (name) => nearEnough({ find, best: () => null }, name)?.ingredient ?? null };
 }
+
+/** 'Cherries in kirsch': what lies in what. */
+const LIES_IN = /^(.{3,60}?) in (?:(?:a|an|the|its|their|own) )*(.{3,40})$/i;
+/** How sure a thing still is that lies in what the larder does not know it in: below what is taken without asking (house). */
+const IN_SOMETHING = 0.8;
 
 /** Share of the written words that the match really holds, so that 'goat cream' is not taken for cream. */
 function coverage(match: Record<string, string[]>, words: readonly string[]): number {

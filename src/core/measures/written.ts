@@ -357,7 +357,7 @@ function scanAmount(text: string, start: number): Scanned | null {
 
 /** 'A glass of brandy', as the old books measure it: of what is drunk from one. */
 const GLASS_OF_DRINK =
-  /^[\s\u00a0]*glass(?:ful)? of (?:\p{L}+ ){0,2}(?:wine|brandy|sherry|madeira|port|rum|whisk(?:e)?y|liqueur|cognac|marsala|cider|sack|ratafia|maraschino|noyau|kirsch|curaçao|curacao)\b/iu;
+  /^[\s\u00a0]*glass(?:es|ful|fuls)? of (?:\p{L}+ ){0,2}(?:wine|brandy|sherry|madeira|port|rum|whisk(?:e)?y|liqueur|cognac|marsala|cider|sack|ratafia|maraschino|noyau|kirsch|curaçao|curacao)\b/iu;
 
 const nextIsUnit = (text: string, at: number): boolean => {
   const next = WORD.exec(text.slice(at, at + 24));

@@ -83,7 +83,7 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
       from.lastIndex = Math.max(shift + again.length, start + 1);
       continue;
     }
-    const found = amountFrom(source, more) ?? namedBefore(text, source, start);
+    const found = howItIs(amountFrom(source, more), text, start) ?? namedBefore(text, source, start);
     if (!found) {
       const one = ofTheSame(text, source, start, out.at(-1));
       if (one) {
@@ -159,7 +159,7 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
     said &&
     said.value === 1 &&
     /^an?\b/i.test(source) &&
-    !/^(?:large |small |medium |ripe |whole |unwaxed |extra |juicy |split |halved |vanilla )*(?:egg|yolk|white|lemon|orange|lime|banana|mango|pear|apple|peach|vanilla)/i.test(
+    !/^(?:large |small |medium |ripe |whole |unwaxed |extra |juicy |split |halved |vanilla )*(?:egg|yolk|white|lemon|orange|lime|banana|mango|pear|apple|peach|vanilla|sprig)/i.test(
       name,
     )
   )
@@ -167,13 +167,22 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   return { said: { name, amount, definite: Boolean(lead[1]), more }, length: end + lead[0].length + nameText.indexOf(name) + name.length };
 }
 
+/** 'For the strawberries, 300 g hulled and quartered': of those, where only how they are is said. */
+function howItIs(found: ReturnType<typeof amountFrom>, text: string, start: number): ReturnType<typeof amountFrom> {
+  if (!found || !ONLY_HOW.test(found.said.name)) return found;
+  const of = FOR_THESE.exec(text.slice(0, start))?.[1];
+  return of === undefined ? found : { said: { ...found.said, name: of }, length: found.length - found.said.name.length };
+}
+const ONLY_HOW = /^(?:hulled|sliced|chopped|quartered|halved|peeled|diced|stoned|pitted|cubed|grated|crushed|mixed|fresh|frozen|ripe)(?: (?:hulled|sliced|chopped|quartered|halved|peeled|diced))*$/i;
+const FOR_THESE = /^(?:and |then |now |so )?for (?:the|your) (\p{L}[\p{L}'’-]*(?: \p{L}[\p{L}'’-]*)?),\s+(?:about |you want |take )?$/iu;
+
 /** 'A madeira cake, i don't know, 250 grams'; 'some toasted almonds, a handful'. */
 const NAMED_HEDGED =
-  /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into|bit of)\s+((?:[\p{L}'’-]+\s+){0,4}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say|(?:oh,? )?i (?:don['’]t know|think|suppose|guess|reckon|use),?|let['’]?s say,?|it['’]?s)\s+$/iu;
+  /(?:^|[\s(])(?:an?|the|some|your|my|in|with|into|bit of)\s+(?:(?:layer|slice|covering) of (?:the )?)?((?:[\p{L}'’-]+\s+){0,4}[\p{L}'’-]+),?\s+(?:about|around|roughly|approximately|approx\.?|maybe|say|(?:oh,? )?i (?:don['’]t know|think|suppose|guess|reckon|use),?|let['’]?s say,?|it['’]?s)\s+$/iu;
 const NAMED_SOME = /(?:^|[\s(])(?:some|a few|the)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+),\s+$/iu;
 /** 'Some caramel sauce (about 60 g)'. */
 const NAMED_ASIDE =
-  /(?:^|^.*[\s(])(?:some|a little|a bit of|with|and|the|of)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:[^()]{1,20},\s*)?(?:about |around |roughly |say )?$/iu;
+  /(?:^|^.*[\s(])(?:some|a little|a bit of|with|and|the|of|an?)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:[^()]{1,20},\s*)?(?:about |around |roughly |say )?$/iu;
 /** 'Ginger nuts, two packets', 'flaked almonds, toasted, a handful': the name begins, its amount follows. */
 const NAMED_FIRST =
   /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}?)(?: (?:to (?:finish|serve|decorate)|on top|over the top))?(?:,\s+(?:toasted|chopped|crushed|grated|sliced|shaved|broken|halved|melted|sieved))?,\s+(?:about |around |roughly |say )?$/iu;

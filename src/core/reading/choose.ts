@@ -60,7 +60,7 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
   // '3 oz caster' of this list, where the sugar of another has gone into its own bowl.
   const near = wide.filter((i) => w.company !== null && (w.lines[i]!.under ?? BARE) === w.company && w.fresh(i));
   if (c.section === null && beside.some(w.fresh)) left = beside;
-  else if (c.section === null && role === 'sugar' && (beside.length === 0 || !left.some(w.fresh)) && near.length > 0) left = near;
+  else if (c.section === null && (role === 'sugar' || role === 'milk') && (beside.length === 0 || !left.some(w.fresh)) && near.length > 0) left = near;
   if (left.length > 1) {
     const bowl = w.here();
     const mine =

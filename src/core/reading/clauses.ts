@@ -1,4 +1,4 @@
-import { bareOvenC, IN_AN_OVEN, temperaturesIn } from './degrees';
+import { BAKES_ON, bareOvenC, IN_AN_OVEN, temperaturesIn } from './degrees';
 import { timesIn } from './times';
 import { AFTER_VERB, BEFORE_VERB, verbNamed, verbOfForm, type Verb } from './verbs';
 import { wordsOf, type Word } from './words';
@@ -172,7 +172,7 @@ const cutAlready = (words: readonly Word[], at: number): boolean => {
 const TO_THE_BOIL = /^(?:and|&|,|\+)[^.;]*\bto (?:just |a |the |bare )*(?:below )?(?:the )?(?:boil|simmer)\b/;
 
 /** Of these, those that stand in lists of ingredients: 'zest and juice in a bowl'. */
-const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge']);
+const NOUN_IN_LIST = new Set(['zest', 'juice', 'oil', 'puree', 'core', 'pit', 'peel', 'sponge', 'froth']);
 
 /** Strong verbs that stand for things often enough. */
 const NOUNS_TOO = new Set([
@@ -290,6 +290,8 @@ export function clausesOf(sentence: string): readonly Clause[] {
     // 'Pipe them, 100 degrees for an hour'.
     if (at < 0 && comma && !until && IN_AN_OVEN.test(sentence.slice(words[i + 1]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0)
       at = i + 1;
+    // 'Bake 8 minutes, then down to 140 for 20 more'.
+    if (at < 0 && BAKES_ON.test(sentence.slice(words[i + 1]!.start)) && /\bbake\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
     // 'Chill 2 hours, pistachios right before serving'.
     if (
       at < 0 &&
@@ -529,9 +531,15 @@ export function clauseOf(text: string): Clause {
   if (at >= 0 && !verbNamed(words[at]!.said)) at = subjectVerb(words, at);
   if (at < 0)
     at = words.findIndex(
-      (w, i) => i > 0 && i >= main && verbNamed(w.said) !== null && !verbNamed(w.said)!.weak && (afterModal(words, i) || /^[,;:(]$/.test(words[i - 1]!.said)),
+      (w, i) =>
+        i > 0 &&
+        i >= main &&
+        verbNamed(w.said) !== null &&
+        !verbNamed(w.said)!.weak &&
+        !listEnds(words, i) &&
+        (afterModal(words, i) || /^[,;:(]$/.test(words[i - 1]!.said)),
     );
-  if (at < 0) at = words.findIndex((w, i) => i > 0 && i >= main && verbNamed(w.said) !== null && afterModal(words, i));
+  if (at < 0) at = words.findIndex((w, i) => i > 0 && i >= main && verbNamed(w.said) !== null && !listEnds(words, i) && afterModal(words, i));
   if (at >= 0) return { text, verb: verbNamed(words[at]!.said), words, at };
   const form = words.findIndex(
     (w, i) =>
@@ -564,6 +572,10 @@ export function clauseOf(text: string): Clause {
   if (whipped >= 0 && WHIPPED.test(text)) return { text, verb: verbOfForm(words[whipped]!.said), words, at: whipped };
   return { text, verb: null, words, at: -1 };
 }
+
+/** 'Another layer of sponge, jelly and froth,': the last thing of a list. */
+const listEnds = (words: readonly Word[], i: number): boolean =>
+  NOUN_IN_LIST.has(words[i]!.said) && words[i - 1]?.said === 'and' && /^[,.;]?$/.test(words[i + 1]?.said ?? '');
 
 /** 'Assembly (6 glasses): crumble, cherries, cream'. */
 export const ASSEMBLED = /^(?:assembly|assemble|montage|building|to build|layering)(?:\s*\([^)]{1,30}\))?\s*[:–-]\s/i;

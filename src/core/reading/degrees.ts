@@ -15,7 +15,7 @@ const WORD = /\boven|\bbak(?:e|ing)|\bpreheat|\broast|\bfan\b|\btoast|\bdry\b/i;
 const OF_OVEN_FROM = 90;
 
 /** 'Oven to 150', 'turn it down to 120', 'at 350 for 10 minutes': degrees of an oven that are not said to be any. */
-const BARE = /\b(?:to|at|on|into|bake)[\s\u00a0]+(\d{3})(?![\s\u00a0]?(?:g|grams?|ml|mm|mils?|min|[.,]?\d))\b/i;
+const BARE = /\b(?:to|at|on|into|bake|oven)[\s\u00a0]+(\d{3})(?![\s\u00a0]?(?:g|grams?|ml|mm|mils?|min|[.,]?\d))\b/i;
 
 /** °C of an oven whose degrees stand alone: 100 to 260 are °C, more is °F, and so are 200 and more where the recipe speaks so. @returns null where none stand. */
 export function bareOvenC(text: string, fahrenheit: boolean): number | null {
@@ -35,6 +35,9 @@ export function bareMixC(text: string): number | null {
   if (!(n >= HOT_FROM && n <= 300)) return null;
   return n > 130 ? Math.round(((n - 32) * 50) / 9) / 10 : n;
 }
+
+/** 'Bake 8 minutes, then down to 140 for 20 more': it bakes on at that. */
+export const BAKES_ON = /^(?:and |then )*(?:down|up) to (?:gas (?:mark )?)?\d/i;
 
 /** So many cups nobody takes; so cold a 'c' may be meant in °C. */
 const CUPS_UNDER = 12;

@@ -28,7 +28,7 @@ const LIST_WHIPPED = /\b[A-H],? (?:lightly |softly |just )?whipped\b/;
 /** 'Fold in the cream whipped to soft peaks.' */
 const WHIPPED_ALREADY = /\b(?:cream|it)\b[^.;]{0,14}\b(?:whipped|beaten)\b|\bwhipped (?:\w+ )?cream\b/i;
 /** 'Heat oven to 325.' */
-const HEATS_OVEN = /^(?:pre)?heat (?:the |your |an )?oven\b/i;
+const HEATS_OVEN = /^(?:(?:pre)?heat )?(?:the |your |an )?oven\b/i;
 /** 'Pour on the whipped whites.' */
 const WHITES_WHIPPED = /\b(?:on|onto|over|into) (?:to )?(?:the |your )?(?:whipped|whisked|beaten) (?:egg )?whites\b/i;
 /** A bake is no cooler, °C. */
@@ -149,7 +149,7 @@ function companyOf(w: Worktop, fc: FlowClause, lexical: readonly Mention[]): rea
   const votes = new Map<string, number>();
   for (const m of lexical) {
     // 'The sugar', where each list has its own, says nothing of the list.
-    if (m.sense.kind !== 'line' || (m.phrase === 'sugar' && new Set(m.sense.lines.map((l) => w.lines[l.line]!.under)).size > 1)) continue;
+    if (m.sense.kind !== 'line' || (IN_EACH.test(m.phrase) && new Set(m.sense.lines.map((l) => w.lines[l.line]!.under)).size > 1)) continue;
     const top = Math.max(...m.sense.lines.map((l) => l.strength));
     const under = new Set(m.sense.lines.filter((l) => l.strength > top - 0.01 && w.fresh(l.line)).map((l) => w.lines[l.line]!.under));
     const [only] = under;
@@ -158,6 +158,9 @@ function companyOf(w: Worktop, fc: FlowClause, lexical: readonly Mention[]): rea
   const [first, second] = [...votes].sort((a, b) => b[1] - a[1]);
   return first && first[1] > (second?.[1] ?? 0) ? [first[0], first[1] > 1] : [null, false];
 }
+
+/** What several lists of one recipe have. */
+const IN_EACH = /^(?:sugar|milk)$/;
 
 /** 'Cream, vanilla, salt.': nothing but things that stand in the list with what is in hand, none of them to be dipped in or laid. */
 function onlyThings(w: Worktop, c: Clause, lexical: readonly Mention[]): boolean {

@@ -11,7 +11,7 @@ const EVERYTHING =
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
 /** An amount of nothing that is named: 'blitz 600 g with the sugar'. */
-const BARE_MASS = /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|grams?|kg|ml|oz|lb)\b)\s+(?:with|in|to|until|till|and)\b/i;
+const BARE_MASS = /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|grams?|kg|ml|oz|lb)\b)(?: of (?:them|those|it|these))?\s+(?:with|in|to|until|till|and)\b/i;
 /** 'Rub together', below the list that it is of. */
 const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?together\b/i;
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
@@ -91,6 +91,7 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
           .join(' ')
       : 'it';
   if (c.at >= 0) someOfIt(w, h, meant);
+  brokenInto(w, h, meant);
   if (c.at >= 0 && w.inHand.length > 0) madeReady(w, h, meant, object, share);
   if (c.at >= 0 && items.length > 0) goesSomewhere(w, h, meant, object);
 }
@@ -139,6 +140,19 @@ function someOfIt(w: Worktop, { c, after }: Heard, meant: Meant): void {
   const grams = of.ingredient ? draftLine(`${said} ${of.ingredient.aliases[0] ?? of.ingredient.name}`, of, w.context).grams : null;
   if (grams !== null && of.grams !== null && grams < of.grams) meant.some(line, c.at, { kind: 'part', share: grams / of.grams, said });
 }
+
+/** 'Break up the meringues and fold into the cream with the berries': what was made small in the same breath goes in. */
+function brokenInto(w: Worktop, { c, fc, after, verb }: Heard, meant: Meant): void {
+  const last = w.steps.at(-1);
+  if (!/^(?:fold|stir|mix)$/.test(verb) || !STRAIGHT_INTO.test(after) || last?.start !== fc.start || !MADE_SMALL.test(last.verb)) return;
+  if (meant.items.length === 0 || meant.items.some((x) => x.at <= c.at + 1)) return;
+  for (const i of [...last.lines].reverse()) if (w.fresh(i)) meant.items.unshift({ kind: 'line', line: i, at: c.at, share: ALL, named: false });
+  const shell = last.bowl === null ? null : w.bowls[w.root(last.bowl)]!;
+  if (shell?.baked && !meant.items.some((x) => x.kind === 'bowl' && x.bowl === shell.id))
+    meant.items.unshift({ kind: 'bowl', bowl: shell.id, at: c.at, share: ALL, named: false });
+}
+const STRAIGHT_INTO = /^\w+ (?:\w+ly )?(?:into|through) (?:the|your|that|this)\b/i;
+const MADE_SMALL = /^(?:break|crush|crumble|chop|bash|smash|dice|tear|cube|slice|quarter|halve)$/;
 
 /** 'Chop 10 more', 'crush another six': so many of what is left of what was divided last. */
 const SO_MANY_MORE =

@@ -66,7 +66,7 @@ const ZEST_PLUS_JUICE = new RegExp(
   `^(.*?\\b(lemon|lime|orange|grapefruit)s? zest),?\\s+(?:plus|and|\\+|&)\\s+([^()]{1,16}?) (?:fresh )?(?:(?:lemon|lime|orange|grapefruit) )?juice\\b`,
   'i',
 );
-const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whites|yolks and whites separated?)\b.*$/i;
+const SEPARATED = /^(.*?\beggs?)\b[^.]*\b(?:separated|divided into yolks and whites|(?:yolks and whites|whites and yolks) (?:separated?|apart))\b.*$/i;
 const EXTRA =
   /^(.*?)\s*[,(]?\s*(?:\+|plus|and)\s*(?:an? )?(?:extra\s+)?((?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s)[^()]{0,24}?)\s*(?:\b(extra|more|additional)\b|\b(?=for\b))([^()]*)\)?\s*$/i;
 const OR = /^(.+?)\s+or\s+(?!more\b|less\b|so\b|to taste\b|as needed\b)(.+)$/i;
@@ -111,6 +111,8 @@ const ZEST_OF_SOME =
   /^(\d{1,2}) ((?:lemon|lime|orange|grapefruit|clementine)s)\s?[(,:]\s?(?:the )?(?:finely )?(?:grated )?(zest|rind|juice) of (\d{1,2}|all|both|one|two|three),? (?:and )?(?:the )?(zest|rind|juice) of (\d{1,2}|all|both|them all|one|two|three)\)?$/i;
 const OUT_OF_A_TIN =
   /^(\p{L}[\p{L} '’-]{2,40}?) (?:from|of) (?:an?|one|1|the) (?:\d{2,4}\s?(?:g|grams?|ml|oz) )?(?:tin|can|jar)(?: of [\p{L} ]{3,30}?)?,? \(?(?:about |roughly )?(\d{1,4}\s?(?:ml|g|grams?|tbsp))\)?$/iu;
+const IN_ALL =
+  /^(?:\d{1,2}|an?|one|two|three|four|five|six) (?:small |large )?(?:cups?|shots?|glasse?s?|mugs?)(?: of)? (\p{L}[^(]{2,50}?),? \((?:about |approx\.? |around |roughly )?(\d[\d.,]*\s?(?:ml|cl|l|g)) (?:in all|in total|altogether|all told|total)\)$/iu;
 const SO_MANY_OF_SIZE = /^(\d{1,2})\s?[x×]\s?\d{1,2}(?:[.,]\d)?[\s-]?(?:cm|mm|inch(?:es)?|in)\b\s*/i;
 /** ', 20 cm', ' 20cm': how large a thing is. */
 const SIZE_ALONE =
@@ -146,6 +148,9 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   // 'Aquafaba from a 400 g tin of chickpeas (about 130 ml)': so much of that.
   const from = OUT_OF_A_TIN.exec(text);
   if (from) return [made(`${from[2]!} ${from[1]!}`)];
+  // '4 cups espresso, cooled (about 300 ml in all)': that much.
+  const all = IN_ALL.exec(text);
+  if (all) return [made(`${all[2]!} ${all[1]!}`)];
   const joined = text.split(
     /\s\+\s|\s(?:in|with)\s(?=\d[^()]*\b(?:water|milk|cream|juice|liqueur|rum|brandy|kirsch|cognac|armagnac|wine|marsala|sherry|amaretto|whisk(?:e)?y)\b)/,
   );

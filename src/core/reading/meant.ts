@@ -187,6 +187,12 @@ function listed(
   if (crushed) return meant.bowl(crushed, m.from, share);
   const line = choose(w, candidates, fc, additive);
   if (line === null) return;
+  // 'Scatter most of the cherries, pour the custard over the cherries': over those that lie there, though some wait for the top.
+  const lies =
+    share.kind === 'all' && w.fresh(line) && prev && prev.from > c.at && /\b(?:over|onto|on top of)\s+(?:the |your )?$/i.test(lead)
+      ? [...w.restOf].find(([of, r]) => r === line && w.bowlOf[of] != null && w.bowls[w.root(w.bowlOf[of]!)]!.placed !== 'no')
+      : undefined;
+  if (lies) return meant.bowl(w.bowls[w.root(w.bowlOf[lies[0]]!)]!, m.from, share);
   const rest = w.restOf.get(line);
   // 'The remaining cream': what is left of a divided line, else one that nothing has taken yet.
   const untouched =
@@ -263,7 +269,7 @@ function becomeOf(w: Worktop, fc: FlowClause, candidates: readonly { readonly li
 
 /** 'The spices', 'the sugars': all of them that are still there. */
 function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly line: number; readonly strength: number }[]): readonly number[] {
-  if (/^(?:creams|milks|sugars|chocolates|juices|zests)$/.test(plural)) {
+  if (/^(?:creams|milks|sugars|chocolates|juices|zests|extracts)$/.test(plural)) {
     const roles = new Set(candidates.map((x) => w.lines[x.line]!.role));
     const alike = w.lines.flatMap((l, i) =>
       w.fresh(i) && roles.has(l.role) && l.ingredient !== null && ` ${keyOf(l.written)} `.includes(` ${keyOf(plural)} `) ? [i] : [],

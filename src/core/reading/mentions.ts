@@ -82,7 +82,7 @@ const HOW_IT_IS = new RegExp(`\\b(?:${STATES})\\b`);
 
 /** What is made on the way, by the names that it gets. */
 export const PRODUCTS =
-  'custard|meringue|pavlova|pav|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|pulp|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|pastry cream|zabaglione|sabayon|egg foam|bombe|pate a bombe|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|nougatine|streusel|sponge|plain';
+  'custard|meringue|pavlova|pav|ganache|mousse|filling|base|crust|topping|sauce|syrup|foam|caramel|jelly|compote|coulis|puree|pulp|curd|buttercream|frosting|icing|batter|mixture|mix|crumble|crumb|dough|whipped cream|froth|pastry cream|zabaglione|sabayon|egg foam|bombe|pate a bombe|shell|nest|soak|biscuit base|crown|chantilly|syllabub|semifreddo|parfait|cheesecake|trifle|pudding|paste|layer|emulsion|infusion|reduction|glaze|cake|tart|dacquoise|disc|marshmallow mixture|liquid|cream mixture|dip|drizzle|brittle|praline|nougatine|streusel|sponge|plain';
 
 /** Things of a kitchen whose names hold that of an ingredient. */
 const OTHERS =
@@ -150,7 +150,8 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   const written = keyOf(
     splitLine(l.text)
       .name.replace(/\([^)]*\)/g, ' ')
-      .split(/,| - | or /)[0]!,
+      // 'Cherries in kirsch' are no kirsch.
+      .split(/,| - | or | in (?=\p{L})/u)[0]!,
   );
   claim(written, 3);
   // Of an egg the white is no sort.
@@ -207,6 +208,9 @@ function ownWord(
 /** Whether an ingredient has this name. */
 const larderHas = (name: string, larder: ReadonlyMap<string, Ingredient>): boolean => keysOfLarder(larder).has(name);
 
+/** 'For the rest': no name of anything. */
+export const NO_NAME = /^(?:for )?(?:the )?(?:rest|remainder|other|you need|everything else|also)$/;
+
 /** What each phrase of a recipe's method stands for, given its lines. */
 export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<string, Ingredient>): Lexicon {
   const senses = new Map<string, Sense>(MADE);
@@ -225,7 +229,7 @@ export function lexiconOf(lines: readonly DraftLine[], larder: ReadonlyMap<strin
   }
   // 'The lemon cream', where the list has that heading.
   const headings = [...new Set(lines.flatMap((l) => (l.under === null ? [] : [keyOf(l.under)])))].filter(
-    (h) => h !== '' && h.split(' ').length <= LONGEST_PHRASE,
+    (h) => h !== '' && !NO_NAME.test(h) && h.split(' ').length <= LONGEST_PHRASE,
   );
   for (const h of headings) {
     const there = senses.get(h);

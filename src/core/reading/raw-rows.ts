@@ -1,5 +1,6 @@
 import { splitLine } from '../measures/line';
 import { piecesOf } from './in-row-lists';
+import { temperaturesIn } from './degrees';
 import { BARE_GRAMS, endsMeasured, isAction, isTime, looksLikeLine, looksLikeMeasured, YIELD } from './row-looks';
 import { lookUp } from '../look-up';
 
@@ -271,11 +272,14 @@ function inBareGrams(rows: readonly RawRow[], isIngredient: (name: string) => bo
 function counted(rows: readonly RawRow[]): readonly RawRow[] {
   const bare = rows.map((r) => /^(\d{1,2})\s+(?=\p{Lu}\p{L}+)/u.exec(r.text));
   const step = (i: number, n: number): boolean =>
-    bare[i] !== null && bare[i] !== undefined && Number(bare[i]![1]) === n && isAction(rows[i]!.text.slice(bare[i]![0].length));
+    bare[i] !== null && bare[i] !== undefined && Number(bare[i]![1]) === n && asksForWork(rows[i]!.text.slice(bare[i]![0].length));
   const first = rows.findIndex((_, i) => step(i, 1));
   if (first < 0 || !step(first + 1, 2)) return rows;
   return rows.map((r, i) => (i >= first && step(i, i - first + 1) ? { ...r, text: r.text.slice(bare[i]![0].length), numbered: true } : r));
 }
+
+/** 'Sugar + water to 118 °C.': work also where no verb says so. */
+const asksForWork = (text: string): boolean => isAction(text) || temperaturesIn(text, false).length > 0;
 
 /** Lists within a row become rows of their own; any other row stays. */
 function takenApart(row: RawRow, isIngredient: (name: string) => boolean, amongLists: boolean): readonly RawRow[] {

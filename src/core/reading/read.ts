@@ -14,6 +14,7 @@ import { feedsIn, headedFlow, type ListedFeed } from './headed';
 import { kindOf, waysOf } from './kinds';
 import { lostRows } from './lost';
 import { apartIn, linesOfRow, SURE_FROM, type DraftLine, type LineContext } from './lines';
+import { NO_NAME } from './mentions';
 import { IN_GRAMS, rowsOf, type Row } from './rows';
 import { cupsIn, familyOf, mixerIn, portionsIn, purposeIn, vesselIn, type SaidCups, type SaidPortions, type SaidVessel } from './setting';
 import { stepsAfter } from './steps-after';
@@ -336,7 +337,7 @@ function partsOf(used: readonly Bowl[], flow: Flow, rows: readonly Row[]): reado
   // A heading names the bowl that most of its list is in.
   for (const r of rows) {
     // A letter calls a list; it is no name.
-    if (r.kind !== 'part' || r.text.length === 1) continue;
+    if (r.kind !== 'part' || r.text.length === 1 || NO_NAME.test(keyOf(r.text))) continue;
     const weigh = (b: Bowl): number =>
       [...b.lines].filter((i) => flow.lines[i]!.under === r.text).reduce((g, i) => g + 1 + (flow.lines[i]!.grams ?? 0) / 1000, 0);
     const best = [...used].sort((a, b) => weigh(b) - weigh(a))[0];
@@ -393,7 +394,7 @@ function plainNameOf(b: Bowl, kind: PartKind, flow: Flow): string {
 /** Headings that no part and no step is named by stay in the words of the recipe. */
 function headingsLost(rows: readonly Row[], parts: readonly ReadPart[], steps: readonly ReadStep[]): readonly string[] {
   const named = [...parts.map((p) => p.name), ...steps.map((s) => s.text)].join('\n');
-  return rows.filter((r) => r.kind === 'part' && !named.includes(r.text)).map((r) => r.text);
+  return rows.filter((r) => r.kind === 'part' && !NO_NAME.test(keyOf(r.text)) && !named.includes(r.text)).map((r) => r.text);
 }
 
 function doubtsOf(lines: readonly ReadLine[], flow: Flow): readonly Doubt[] {

@@ -14,7 +14,7 @@ export const INGREDIENTS =
 
 /** How many it serves, how much it makes. */
 export const YIELD =
-  /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^(?:\p{L}{2,10}:\s*)?\d{1,3} (?:verrines|coupes|tumblers) (?:of|à|a)\b|^[x×]\s?\d{1,3}$|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)(?:,? (?:from |in )?(?:an? |one )?(?:terrine|loaf|tin|ring|tray|mou?ld|dish|cake)\b.{0,24}|\W*)$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a |~ ?)?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/iu;
+  /^(?:pour|für|per|para) \d{1,3} (?:personn?e?s?|pers\.?|parts?|personen|persone|personas)\b|^(?:\p{L}{2,10}:\s*)?\d{1,3} (?:verrines|coupes|tumblers) (?:of|à|a)\b|^[x×]\s?\d{1,3}$|^\d{1,3} (?:glasses|cups|pots|ramekins|jars|verrines|coupes|mou?lds|tumblers) ?(?:[x×@]|of|à) ?\d{2,4} ?(?:ml|g)\W*$|^\d{1,4}(?:\s*(?:-|–|to)\s*\d{1,4})? (?:portions?|servings?|people|persons|slices|pieces|glasses|cupcakes)(?:,? (?:from |in )?(?:an? |one )?(?:terrine|loaf|tin|ring|tray|mou?ld|dish|cake)\b.{0,24}|\W*)$|^\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|in|cm|")\W[^.]{0,24}\b\d{1,3} (?:portions?|servings?|slices|pieces)\W*$|^(?:\W*)(?:serves?|makes?|yields?|servings?|portions?|feeds|enough for|for)\b[:\s]*(?:about |approx\.? |around |up to |a |~ ?)?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|enough)/iu;
 
 /** 'Prep 25 min', 'chill 6 hours'. */
 const FOR_HOW_LONG =

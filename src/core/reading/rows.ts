@@ -112,6 +112,8 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
   let part: string | null = null;
   let section: string | null = null;
   let block = 0;
+  /** The margin of a name whose rows are set in; null where they are not. */
+  let margin: number | null = null;
   rows.forEach((r, i) => {
     const { text } = r;
     const push = (kind: RowKind, words = text): void =>
@@ -126,6 +128,8 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
       });
     const next = rows[i + 1];
     if (r.blankBefore) block++;
+    // What stands at the margin again is none of what was set in below a name.
+    if (margin !== null && r.indent <= margin) part = margin = null;
     // 'For the dip: 120 ml rum, 30 g sugar', and '24 fingers' in a row of its own: not of the dip.
     const above = out.findLast((o) => o.kind === 'part');
     if (!r.listed && rows[i - 1]?.listed && above?.start === rows[i - 1]!.start && above.text === part) part = null;
@@ -216,6 +220,7 @@ function classified(rows: readonly RawRow[], isIngredient: (name: string) => boo
     const heading = isHeadingRow(r, next, mode, isIngredient);
     if (heading === 'part') {
       mode = 'lines';
+      margin = next && next.indent > r.indent ? r.indent : null;
       part = partName(text);
       return push('part', part);
     }

@@ -14,19 +14,23 @@ const N =
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
 const PEOPLE = '(?:people|persons?|pers\\b|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
 const PIECES =
-  '(?:glass(?:es)?\\b(?! (?:\\w+ )?(?:dish|bowl|jug))|cups?|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?\\b(?! (?:pan|tin|dish|baking|cake))|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
+  '(?:glass(?:es)?\\b(?! (?:\\w+ )?(?:dish|bowl|jug))|cups?\\b(?!(?: of|,? enough|,? (?:frosting|buttercream|icing))\\b)|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?\\b(?! (?:pan|tin|dish|baking|cake))|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
   new RegExp(
     `\\b(?:serves?|feeds|does|gives (?:you|us|me)|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`,
     'i',
   ),
   new RegExp(`\\bfor (?:about |around |a party of )?${UPTO}\\s+${PEOPLE}`, 'i'),
+  // 'For a crowd of 20'.
+  new RegExp(`\\b(?:crowd|party|table|group|gathering) of (?:about |around )?${UPTO}\\b`, 'i'),
   // 'Trace eight 3-inch circles', 'pipe 12 rounds'.
   new RegExp(`\\b(?:trace|draw|pipe|shape|form|spoon out) (?:out )?${N}\\s+(?:[\\w-]+ ){0,3}?(?:circles|rounds|discs|nests|mounds|shells)\\b`, 'i'),
   // 'In custard glasses — six or seven —'.
   new RegExp(`\\b(?:glasses|cups|pots|ramekins|jars|coupes)\\s*[—–(]\\s*${UPTO}\\s*[—–)]`, 'i'),
   // 'Makes: 8 (100ml) pots'.
   new RegExp(`\\b(?:makes?|yields?|fills?)\\b\\s*:?\\s*${UPTO}\\s*\\([^)]{1,16}\\)\\s*(?:\\w+ )?${PIECES}\\b`, 'i'),
+  // '10 moulds x 90 ml'.
+  new RegExp(`^\\W*${UPTO}\\s+(?:glasses|cups|pots|ramekins|jars|verrines|coupes|mou?lds|tumblers)\\s*(?:[x×@]|of|à)\\s*\\d{2,4}\\s?(?:ml|g)\\b`, 'i'),
   // '6 × 120 g glasses'.
   new RegExp(`${UPTO}\\s?(?:x|×)\\s?\\d{2,4}[\\s-]?(?:ml|g)\\s+(?:\\w+ )?${PIECES}\\b`, 'i'),
   // 'Fill your glasses, ten of them'.
@@ -104,7 +108,7 @@ export interface SaidVessel {
 }
 
 const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
-  [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottomed|based)\b(?! (?:[\w-]+ )?(?:tart|flan|pie|quiche)\b)/i, 'springform'],
+  [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottom(?:ed)?|base[d]?)\b(?! (?:[\w-]+ )?(?:tart|flan|pie|quiche)\b)/i, 'springform'],
   [/\bterrine\b|\bloaf (?:tin|pan|mould)\b|\bbread tin\b/i, 'terrine'],
   [
     /\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\d[\s-]*(?:inch(?:es)?|in|cm|["”″])\)?[\s-]+(?:[\w-]+ ){0,3}crust\b|\b(?:pastry|tart) case\b/i,
@@ -202,6 +206,10 @@ export function vesselIn(written: string): SaidVessel | null {
       // 'Crush four meringue nests': they are eaten, and hold nothing.
       if (shape === 'free' && /\b(?:crush|crumbl|break|bash|smash|chop|crack)\w*\b[^.;]*\bnests?\b/i.test(piece)) continue;
       if (shape === 'dome' && /\bpipe\b/i.test(piece)) continue;
+      // 'Two glasses of white wine': drunk from, not filled.
+      if (shape === 'glass' && /\bglass(?:es|ful)? of (?:\w+ ){0,2}(?:wine|sherry|brandy|madeira|port|rum|cider|sack|marsala|water|milk)\b/i.test(piece)) continue;
+      // 'Sprinkle the gelatin over the water in a small dish'.
+      if (shape === 'tray' && /\b(?:gelatine?|sprinkle|bloom|dissolve|soak)\b[^.;]*\bsmall dish\b/i.test(piece)) continue;
       if (
         (/\bmixing|\bmixer|\bsimmer|\bheatproof|\b(?:whisk|beat|whip|mix|stir|combine|put|place) .{0,40}\bin a (?:large |big |glass )?bowl|\bin an? (?:large |big |glass |deep )+bowl,? (?:whisk|beat|whip|mix|stir|combine|cream|toss)\b/i.test(
           piece,

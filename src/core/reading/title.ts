@@ -54,7 +54,7 @@ const SIZE_BEHIND =
 const OURS_IS =
   /^(?:(?:right|ok(?:ay)?|so|well|now|basically|honestly)[, ]+)*(?:my|our|the) ([\p{L}][\p{L}\p{M}'’ -]{3,40}?) (?:is|goes|goes like this)(?: (?:just|basically|simply|really))?[:,–—]/iu;
 const WANTED = new RegExp(`^(?:[\\p{L}]+[,:! ]+){0,3}for (?:the|my|our|a) ((?:[\\p{L}'’-]+ ){0,3}(?:${DISHES})),? (?:you|we|i)\\b`, 'iu');
-const CALLED = new RegExp(`^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:[\\p{L}'’-]+ ){0,4}(?:${DISHES}))[.!:]\\s`, 'iu');
+const CALLED = new RegExp(`^(?:(?:right|ok(?:ay)?|so|well|now)[, ]+)+((?:[\\p{L}'’-]+ ){0,4}(?:${DISHES}))(?:[.!:,]|\\s[–—-])\\s`, 'iu');
 const ASKED = new RegExp(
   `\\bhow (?:do|did|can|would) (?:you|we|i) (?:make|do|get) (?:your|the|a|my|our) ((?:[\\p{L}'’-]+ ){0,3}(?:${DISHES}|buttercream|frosting|icing|custard))\\b`,
   'iu',

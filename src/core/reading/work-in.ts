@@ -1,7 +1,7 @@
 import { splitLine } from '../measures/line';
 import { amountsIn } from './amounts';
 import { clausesOf, goesInHot, GOES_INTO, INTO_VESSEL, sentencesOf, toSyrup, type Clause } from './clauses';
-import { IN_AN_OVEN, temperaturesIn } from './degrees';
+import { BAKES_ON, bareOvenC, IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
 import { onlyTime, timesIn } from './times';
 import { longCold, ON_THE_DAY, whenSaid, type SaidWhen } from './when';
@@ -12,7 +12,7 @@ import { keyOf } from './words';
 /** A sentence begins with when it is done within so many characters. */
 const LEADING = 60;
 const KEEPS =
-  /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|(?<!the )lasts?(?! (?:of|layer|minute|moment|few|third|quarter|bit|little|spoon|\d))|it'll (?:hold|keep|sit|be fine|stand)|will (?:sit|stand|hold) (?:happily |quite happily )?(?:in the fridge )?for|can be (?:made|stored|kept|frozen|prepared)|leftovers?|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|any (?:that is )?left)\b/i;
+  /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|(?<!the )lasts?(?! (?:of|layer|minute|moment|few|third|quarter|bit|little|spoon|\d))|it'll (?:hold|keep|sit|be fine|stand)|will (?:sit|stand|hold) (?:happily |quite happily )?(?:in the fridge )?for|can be (?:made|stored|kept|frozen|prepared)|leftovers?|use (?:it |them )?(?:right|straight) away|use immediately|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|(?:fridge|freezer|counter) (?:for )?up to (?:\d|an?|one|two|three)|any (?:that is )?left)\b/i;
 /** Things that are brought together in a bowl, without a verb. */
 const TOGETHER_IN =
   /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*(?: ?(?:[+,&]|\band\b) ?\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender|jug|shallow (?:dish|tray)|(?<=\ba )(?:tray|dish))\b/iu;
@@ -192,7 +192,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   // 'Yolks straight into the chocolate, one by one.'
   if (!hasList && /^(?:the |then the |all the |your )?\p{L}+ (?:straight |all |then )?(?:into|onto) the \p{L}/iu.test(c.text)) return true;
   // 'Oven to gas mark 2.'
-  if (/^(?:the |your )?oven (?:to|at|on|\d)/i.test(c.text) && temperaturesIn(c.text, false).length > 0) return true;
+  if (/^(?:the |your )?oven (?:to|at|on|\d)/i.test(c.text) && (temperaturesIn(c.text, false).length > 0 || bareOvenC(c.text, false) !== null)) return true;
+  if (BAKES_ON.test(c.text)) return true;
   // 'Cream, sugar and vanilla to just below the boil'.
   if (/\bto (?:just |a |the |bare )*(?:below |under )?(?:the )?(?:boil|simmer|scald)\b/i.test(c.text)) return true;
   // 'Gel in cold water', 'purée, yolks, sugar to 82 °C'.

@@ -1,6 +1,6 @@
 import type { StepMachine, StepWork } from '../document/kinds';
 import { ASSEMBLED, goesInHot, goesOver, toSyrup, type Clause } from './clauses';
-import { IN_AN_OVEN, temperaturesIn } from './degrees';
+import { BAKES_ON, IN_AN_OVEN, temperaturesIn } from './degrees';
 import { timesIn, type SaidTime } from './times';
 
 /** What is in the bowl that a clause works on, as far as the verb asks. */
@@ -481,7 +481,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
 }
 
 /** Degrees of a freezer: 'at −18', '-20 °C'. */
-export const FROST = /(?:\bat |[,;] ?)[-−–](?:1\d|2\d|3\d)(?!\d)/;
+export const FROST = /(?:\bat |[,;] ?|^)[-−–](?:1\d|2\d|3\d)(?!\d)/;
 
 /** A mix that is brought to a heat, without a verb: 'purée, yolks, sugar to 82 °C'. */
 export const warmedTo = (text: string): boolean =>
@@ -501,7 +501,7 @@ function workWithoutVerb(text: string, on: WorkedOn): StepWork {
   if (BUILT_IN.test(text) || /^(?:assembly|assemble|montage|build(?:ing)?|to build|layer(?:s|ing)?)\s*[:–-]/i.test(text)) return 'fill';
   if (goesOver(text)) return 'fill';
   // 'Pipe them, 100 degrees for an hour'.
-  if (IN_AN_OVEN.test(text) && timesIn(text).length > 0) return 'bake';
+  if ((IN_AN_OVEN.test(text) && timesIn(text).length > 0) || (BAKES_ON.test(text) && on.baking)) return 'bake';
   // '300 ml of cream whipped with a spoonful of sugar till it is floppy'.
   if (on.cream && /\bcream,? (?:whipped|beaten)\b/i.test(text) && (stageIn(text) !== null || /\b(?:whipped|beaten) (?:up )?with\b/i.test(text))) return 'whisk';
   if (on.late && on.built) return 'finish';
@@ -559,6 +559,9 @@ export function machineOf(work: StepWork, c: Clause, electric: boolean): StepMac
 /** How long a clause says that it takes, min; how long it keeps is no such time. */
 export function minutesOf(text: string, work: StepWork): readonly [number, number] | null {
   const times = timesIn(text).filter((t) => !isAge(text, t));
+  // 'Then down to 140 for 20 more': minutes, as before.
+  const more = times.length === 0 && work === 'bake' ? Number(/\bfor (?:another )?(\d{1,3})(?: more)?\W*$/i.exec(text)?.[1] ?? NaN) : NaN;
+  if (Number.isFinite(more)) return [more, more];
   if (times.length === 0) return /\bfor (?:several|some) hours\b/i.test(text) ? [180, 360] : null;
   const t = times.find((x) => x.bound !== 'most') ?? times[0]!;
   // 'Chill for up to 3 days' asks for no time of its own.
