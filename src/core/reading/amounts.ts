@@ -4,6 +4,7 @@ import { wordNumber } from '../measures/word-number';
 import type { WrittenAmount } from '../measures/written';
 import type { Clause } from './clauses';
 import { temperaturesIn } from './degrees';
+import { GRAMS_FROM } from './lines';
 import { timesIn } from './times';
 
 /** An amount of something that a sentence says. */
@@ -24,7 +25,7 @@ export interface SaidAmount {
 
 /** Words that end a name. */
 const STOPS = new Set(
-  'with and to until till til thru into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beat beaten whipped sifted chopped, added left soaked sweetened squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an'.split(
+  'with and to until till til thru into in for over on onto that which from through at by then while plus if it them they is are was were be or off together when as so but before after like around about between each per using stirred dipped moistened drenched brushed dusted dissolved mixed melted cut beat beaten whipped sifted chopped, added left soaked sweetened squeezed warmed heated pared grated snapped broken whisked per than gently slowly gradually ground up down out apart aside does do will you i we he she has have had just instead already first one go goes going a an put'.split(
     ' ',
   ),
 );
@@ -68,8 +69,10 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     // 'Another cup' and a bare 'cup' are one of it.
     const said = more ? start + 7 + /^\s*/.exec(text.slice(start + 7))![0].length : start;
     const one = more || IS_MEASURE.test(m[0]);
-    const source = one ? `one ${text.slice(said, start + 180)}` : text.slice(start, start + 180);
-    const shift = one ? said - 4 : start;
+    // 'Another 60 g' says how much itself.
+    const figured = more && /^\d/.test(text.slice(said));
+    const source = figured ? text.slice(said, said + 180) : one ? `one ${text.slice(said, start + 180)}` : text.slice(start, start + 180);
+    const shift = figured ? said : one ? said - 4 : start;
     const again = restated(text, source, start, out.at(-1));
     if (again) {
       const only = ONLY_USED.exec(text.slice(shift + again.length));
@@ -83,7 +86,7 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
       from.lastIndex = Math.max(shift + again.length, start + 1);
       continue;
     }
-    const found = howItIs(amountFrom(source, more), text, start) ?? namedBefore(text, source, start);
+    const found = howItIs(amountFrom(source, more) ?? inGramsOf(source), text, start) ?? namedBefore(text, source, start);
     if (!found) {
       const one = ofTheSame(text, source, start, out.at(-1));
       if (one) {
@@ -108,13 +111,15 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
     from.lastIndex = Math.max(end, start + 1);
     // 'Tin of caramel': one of it.
     const bare = IS_MEASURE.test(m[0]) && found.said.amount.unit?.dimension === 'pack' ? '1 ' : '';
-    out.push({ ...found.said, text: withItsName(`${bare}${text.slice(start, end).trim()}`, found.said), start, end });
+    const definite = found.said.definite || THE_OTHER.test(text.slice(Math.max(0, start - 20), start));
+    out.push({ ...found.said, definite, text: withItsName(`${bare}${text.slice(start, end).trim()}`, found.said), start, end });
   }
   return out;
 }
 
 /** 'Flaked almonds, a handful': the amount as a line of its own would say it. */
 function withItsName(says: string, { name, more, amount }: Omit<SaidAmount, 'text' | 'start' | 'end'>): string {
+  if (amount.unit?.key === 'g' && BARE_OF.test(says)) return says.replace(BARE_OF, '$1 g ');
   if (more || says.toLowerCase().includes(name.toLowerCase())) return says;
   return `${says.replace(/[.,;]+$/, '').replace(/ of (?:them|those)$/i, '')} ${amount.unit === null ? '' : 'of '}${name}`;
 }
@@ -167,13 +172,25 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   return { said: { name, amount, definite: Boolean(lead[1]), more }, length: end + lead[0].length + nameText.indexOf(name) + name.length };
 }
 
+/** 'The other 150 ml of cream': of what was named before. */
+const THE_OTHER = /\b(?:the|that) (?:other|remaining|last)\s+$/i;
+
+/** 'The other 150 of cream': in grams, where nobody counts so many. */
+function inGramsOf(source: string): ReturnType<typeof amountFrom> {
+  const many = BARE_OF.exec(source)?.[1];
+  const found = many === undefined || Number(many) < GRAMS_FROM ? null : amountFrom(`${many} g${source.slice(many.length)}`, false);
+  return found && { ...found, length: found.length - ' g'.length };
+}
+const BARE_OF = /^(\d{2,4}) of (?!them\b|those\b|these\b|it\b)/;
+
 /** 'For the strawberries, 300 g hulled and quartered': of those, where only how they are is said. */
 function howItIs(found: ReturnType<typeof amountFrom>, text: string, start: number): ReturnType<typeof amountFrom> {
   if (!found || !ONLY_HOW.test(found.said.name)) return found;
   const of = FOR_THESE.exec(text.slice(0, start))?.[1];
   return of === undefined ? found : { said: { ...found.said, name: of }, length: found.length - found.said.name.length };
 }
-const ONLY_HOW = /^(?:hulled|sliced|chopped|quartered|halved|peeled|diced|stoned|pitted|cubed|grated|crushed|mixed|fresh|frozen|ripe)(?: (?:hulled|sliced|chopped|quartered|halved|peeled|diced))*$/i;
+const ONLY_HOW =
+  /^(?:hulled|sliced|chopped|quartered|halved|peeled|diced|stoned|pitted|cubed|grated|crushed|mixed|fresh|frozen|ripe)(?: (?:hulled|sliced|chopped|quartered|halved|peeled|diced))*$/i;
 const FOR_THESE = /^(?:and |then |now |so )?for (?:the|your) (\p{L}[\p{L}'’-]*(?: \p{L}[\p{L}'’-]*)?),\s+(?:about |you want |take )?$/iu;
 
 /** 'A madeira cake, i don't know, 250 grams'; 'some toasted almonds, a handful'. */
@@ -205,10 +222,10 @@ function restated(text: string, source: string, start: number, last: SaidAmount 
     return weighed && { said: { ...last, amount: weighed.amount, text: `${weighed.amount.text} ${last.name}` }, length: weighed.length };
   }
   if (
-    !/^(?:\s+\p{L}+){0,2},?\s*(?:(?:that['’]?s|it['’]?s|about|around|roughly|say|maybe|i think|i (?:don['’]t know))[\s,]+)*$/iu.test(
+    !/^(?:\s+\p{L}+){0,2},?\s*\(?(?:(?:that['’]?s|it['’]?s|about|around|roughly|say|maybe|i think|i (?:don['’]t know))[\s,]+)*$/iu.test(
       text.slice(last.end, start),
     ) ||
-    !/,/.test(text.slice(last.end - 1, start))
+    !/[,(]/.test(text.slice(last.end - 1, start))
   )
     return null;
   // 'A sleeve and a half of crackers, that's about 13 of them': counted.
@@ -240,13 +257,7 @@ function namedBefore(text: string, source: string, start: number): { said: Omit<
   const split = splitLine(source);
   const amount = split.amounts[0];
   // 'Whip the other 300 ml': of what was named before.
-  if (
-    amount?.quantity.ok &&
-    amount.unit !== null &&
-    split.span &&
-    split.span[0] <= 1 &&
-    /\b(?:the|that) (?:other|remaining)\s+$/i.test(text.slice(Math.max(0, start - 20), start))
-  )
+  if (amount?.quantity.ok && amount.unit !== null && split.span && split.span[0] <= 1 && THE_OTHER.test(text.slice(Math.max(0, start - 20), start)))
     return { said: { name: 'more', amount, definite: false, more: true }, length: split.span[1] };
   const toTaste = /(?:^|[\s,(])(?:and |with )?([\p{L}]+(?: [\p{L}]+)?) to (?:your |the )?taste,? (?:about|say|perhaps)\s+$/iu.exec(
     text.slice(Math.max(0, start - 60), start),

@@ -255,6 +255,7 @@ const UNTIL = new Set([
  * of the kitchen: behind a comma, 'and', 'then', a bracket or a dash. What only says until when, or under which condition, stays with its action.
  */
 export function clausesOf(sentence: string): readonly Clause[] {
+  if (BUILT_IN.test(sentence)) return [{ text: sentence, verb: null, words: wordsOf(sentence), at: -1 }];
   const words = wordsOf(sentence);
   const cuts: number[] = [0];
   let depth = 0;
@@ -290,6 +291,8 @@ export function clausesOf(sentence: string): readonly Clause[] {
     // 'Pipe them, 100 degrees for an hour'.
     if (at < 0 && comma && !until && IN_AN_OVEN.test(sentence.slice(words[i + 1]!.start)) && timesIn(sentence.slice(words[i + 1]!.start)).length > 0)
       at = i + 1;
+    // 'Melt the leaf in it, back into the rest of the cream'.
+    if (at < 0 && comma && !until && BACK_INTO.test(sentence.slice(words[i + 1]!.start))) at = i + 1;
     // 'Bake 8 minutes, then down to 140 for 20 more'.
     if (at < 0 && BAKES_ON.test(sentence.slice(words[i + 1]!.start)) && /\bbake\b/i.test(sentence.slice(cuts.at(-1)!, words[i]!.start))) at = i + 1;
     // 'Chill 2 hours, pistachios right before serving'.
@@ -401,6 +404,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
       if (
         !dashed &&
         !WHIPPED.test(sentence.slice(0, words[i]!.start)) &&
+        !DONE_WITH.test(sentence.slice(0, words[i]!.start)) &&
         !GOES_INTO.test(sentence.slice(0, words[i]!.start)) &&
         !toSyrup(sentence.slice(0, words[i]!.start)) &&
         verbAt(words, 0, false) < 0 &&
@@ -427,7 +431,7 @@ export const INTO_VESSEL =
 
 /** '12 hours in the freezer'. */
 const SO_LONG_IN =
-  /^(?:(?:at least|about|min(?:imum)?\.?|for) )?(?:\d[\d.,]*(?:\s?(?:-|–|to)\s?\d+)?|two|three|four|six|eight|twelve|an?)\s?(?:hours?|hrs?|h|minutes?|mins?|nights?)\b(?: \w+)? (?:in the |in )?(?:fridge|freezer|cold)\b/i;
+  /^(?:(?:at least|about|min(?:imum)?\.?|for) )?(?:\d[\d.,]*(?:\s?(?:-|–|to)\s?\d+)?|two|three|four|six|eight|twelve|an?)\s?(?:hours?|hrs?|h|minutes?|mins?|nights?)\b(?: \w+)? (?:in the |in )?(?:fridge|freezer|cold|(?:blast )?chiller)\b/i;
 
 const ALL_THE_TIME = /^(?:whisk|stir|beat) (?:continuously|constantly|continually|all the time|non-?stop|the whole time)\W*$/i;
 
@@ -520,6 +524,7 @@ export function clauseOf(text: string): Clause {
     return { text, verb: verbOfForm(words[at]!.said), words, at };
   }
   if (ASSEMBLED.test(text)) return { text, verb: null, words, at: -1 };
+  if (BACK_INTO.test(text)) return { text, verb: verbNamed('stir'), words, at: 0 };
   // 'Crème anglaise with milk, yolks, sugar: 83 °C': made by its name.
   const anglaise = CUSTARD_NAMED.test(text) && temperaturesIn(text, false).length > 0 ? words.findIndex((w) => w.said === 'anglaise') : -1;
   if (anglaise >= 0) return { text, verb: verbNamed('anglaise'), words, at: anglaise };
@@ -577,8 +582,15 @@ export function clauseOf(text: string): Clause {
 const listEnds = (words: readonly Word[], i: number): boolean =>
   NOUN_IN_LIST.has(words[i]!.said) && words[i - 1]?.said === 'and' && /^[,.;]?$/.test(words[i + 1]?.said ?? '');
 
+/** 'Glasses: biscuits, yellow cream': how it is built, told without a verb. */
+export const BUILT_IN =
+  /^(?:glasses|verrines|cups|jars|pots|tins?)\s*:|^in(?:to)? (?:a|an|the|your|each) (?:[\w-]+ ){0,2}(?:bowl|dish|glass(?:es)?|tin|ring|tray|mou?ld|coupe|verrine)\s*:\s*(?!\w+ (?:the|in|it|until|with)\b)[\p{L}' -]{2,24}, (?!\w+ (?:the|in|it|until|with)\b)[\p{L}' -]{2,24}, [\p{L}]/iu;
+
 /** 'Assembly (6 glasses): crumble, cherries, cream'. */
 export const ASSEMBLED = /^(?:assembly|assemble|montage|building|to build|layering)(?:\s*\([^)]{1,30}\))?\s*[:–-]\s/i;
+/** 'Back into the rest of the cream': what is in hand is stirred there. */
+const BACK_INTO = /^back (?:in)?to (?:the |your )?(?!(?:pan|heat|hob|stove|oven|fridge|freezer|boil|bowl|saucepan|cold|mixer)\b)\p{L}/iu;
+
 /** From here on sugar and water are a syrup that is poured, °C. */
 const SYRUP_C = 105;
 export const toSyrup = (text: string): boolean =>
@@ -604,6 +616,8 @@ const GOES_IN = /^(?:and |then |so )*(?:it|that|this|they) goes? in(?:to)?\b/i;
 const GOES_OVER = /^(?:on top(?= ?,)|(?:it|that|this|they|all that) goes? (?:over|on|onto)\b)/;
 /** Whether a clause says that what was just made is laid on something: 'and it goes over the sponge', 'on top, and …'. */
 export const goesOver = (text: string): boolean => GOES_OVER.test(text.replace(/^(?:and|then|so) /i, '').toLowerCase());
+/** '150 g of biscuits smashed up with the butter': what is done with them is told behind them. */
+const DONE_WITH = /\b(?:smashed|crushed|crumbled|blitzed|bashed|mixed)(?: up)? (?:with|in|into)\b/i;
 /** An amount of cream, and how it is whipped. */
 const WHIPPED = /\bcream\b[^.;]{0,20},\s*(?:whipped|beaten)\b/i;
 const AFTER_MODAL =

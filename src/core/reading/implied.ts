@@ -11,7 +11,8 @@ const EVERYTHING =
 /** 'Whisk everything', where nothing is in a bowl yet. */
 const ALL_OF_IT = /^(?:whisk|whip|beat|mix|stir|put|combine|blend|tip|place|heat|warm|melt|boil) (?:\w+ly )?(?:everything|all|it all|the lot)\b/i;
 /** An amount of nothing that is named: 'blitz 600 g with the sugar'. */
-const BARE_MASS = /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|grams?|kg|ml|oz|lb)\b)(?: of (?:them|those|it|these))?\s+(?:with|in|to|until|till|and)\b/i;
+const BARE_MASS =
+  /^\w+ (?:about |roughly )?(\d[\d.,]*\s?(?:g|grams?|kg|ml|oz|lb)\b|\d{2,4}(?= of it\b))(?: of (?:them|those|it|these))?\s+(?:with|in|to|until|till|and)\b/i;
 /** 'Rub together', below the list that it is of. */
 const TOGETHER = /^(?:rub|mix|stir|blend|combine|pulse|beat|whisk) (?:\w+ )?together\b/i;
 const WHEN = /^(?:when|once|as soon as|after|while|if)\b/i;
@@ -48,6 +49,7 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
   if (c.at > 0 && WHEN.test(c.text) && (verb === 'whip' || verb === 'whisk') && items.some((x) => x.at > c.at))
     items.splice(0, items.length, ...items.filter((x) => x.at > c.at));
   wholeList(w, h, meant);
+  allTogether(w, h, meant);
   withTheRest(w, h, meant);
   // 'Whip the rest with the sugar': of what was divided last.
   const rest =
@@ -137,8 +139,10 @@ function someOfIt(w: Worktop, { c, after }: Heard, meant: Meant): void {
   const [line] = ready;
   if (said === undefined || line === undefined || ready.length !== 1) return;
   const of = w.lines[line]!;
-  const grams = of.ingredient ? draftLine(`${said} ${of.ingredient.aliases[0] ?? of.ingredient.name}`, of, w.context).grams : null;
-  if (grams !== null && of.grams !== null && grams < of.grams) meant.some(line, c.at, { kind: 'part', share: grams / of.grams, said });
+  // 'Heat 150 of it': in grams, as it was told.
+  const much = /\p{L}/u.test(said) ? said : `${said} g`;
+  const grams = of.ingredient ? draftLine(`${much} ${of.ingredient.aliases[0] ?? of.ingredient.name}`, of, w.context).grams : null;
+  if (grams !== null && of.grams !== null && grams < of.grams) meant.some(line, c.at, { kind: 'part', share: grams / of.grams, said: much });
 }
 
 /** 'Break up the meringues and fold into the cream with the berries': what was made small in the same breath goes in. */
@@ -196,6 +200,18 @@ function wholeList(w: Worktop, { c, fc, after }: Heard, meant: Meant): void {
   for (const i of dry) if (!left.has(i)) meant.line(i, c.words.length, false);
 }
 const BUT = /^(?:but|bar|except|apart)$/;
+
+/** 'Whip all on speed 2': what is in hand, and what waits in the list that nothing else in the work names. */
+function allTogether(w: Worktop, { c, after }: Heard, meant: Meant): void {
+  const mine = w.here();
+  if (!WHIPS_ALL.test(after) || meant.items.length > 0 || !mine || mine.placed !== 'no') return;
+  const open = w.lines.flatMap((l, i) => (w.fresh(i) && !w.namedSomewhere().has(i) && WHIPPED_ROLES.has(l.role!) ? [i] : []));
+  const own = open.filter((i) => [...mine.lines].some((j) => w.lines[j]!.under === w.lines[i]!.under));
+  if (own.length === 0) return;
+  meant.push({ kind: 'bowl', bowl: w.root(mine.id), at: c.at, share: ALL, named: false });
+  for (const i of own) meant.line(i, c.words.length, false);
+}
+const WHIPS_ALL = /^(?:whip|whisk|beat) (?:it )?(?:all|everything)\b(?! (?:the|of the|but|bar|in one)\b)/i;
 
 /** 'Whisk the whites with the rest': of what was divided last. */
 function withTheRest(w: Worktop, { c, after }: Heard, meant: Meant): void {

@@ -6,6 +6,9 @@ import { SAUCE_SUGAR, type Flow } from './worktop';
 /** From here on a milk is a pudding, % starch (house). */
 const THICK_STARCH_PCT = 1;
 
+/** So moist is a cake and no biscuit, % water (house: biscuits have 1 to 5, cakes 15 to 35). */
+const CAKE_WATER_PCT = 12;
+
 /** Eggs baked with so much flour of the whole are a sponge (house). */
 const SPONGE_FLOUR = 0.15;
 
@@ -40,6 +43,9 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     !has('fruit', 'butter', 'chocolate', 'cream', 'cheese', 'white', 'yolk', 'egg', 'milk')
   )
     return 'topping';
+  // A disc of cake that lies at the bottom is nothing that was crushed.
+  const [cake, more] = [...b.lines].map((i) => flow.lines[i]!);
+  if (!b.pressed && !more && cake?.role === 'biscuit' && (cake.ingredient?.composition.water ?? 0) > CAKE_WATER_PCT) return 'biscuit-layer';
   if (dry > 0.35 * total && (has('biscuit') || b.pressed) && !has('white', 'cream')) return 'pressed-base';
   if (b.pressed && !has('cream', 'cheese')) return 'pressed-base';
   if (has('white') && !has('yolk', 'egg')) {

@@ -88,6 +88,8 @@ export function soaks(w: Worktop, { step, at, h, lines, bowls }: Job): void {
   const wet = over !== null && over.place === 'mix' && over.placed === 'no' && over.takes.size === 0 && onlyWet(w, over);
   const b = wet ? over : gel ? w.make(w.lines[list[0]!]!.under) : (old ?? w.make(fc.section ?? w.lines[list[0]!]!.under));
   for (const i of list) w.addLineTo(i, b);
+  // What infuses is hot, where nothing says otherwise.
+  if (verb === 'infuse' && w.holds(b, 'milk', 'cream') && !/\bcold\b/i.test(fc.clause.text)) b.heated = true;
   b.lastStep = at;
   step.bowl = b.id;
   w.current = b.id;

@@ -55,7 +55,10 @@ export function leftOvers(w: Worktop): void {
     else if (!top && seasoning && close) b = close;
     else if (!top && close && prepared?.bowl != null) b = w.bowls[w.root(prepared.bowl)]!;
     // Eggs that no sentence names are not strewn on top: they are in what was mixed.
-    if (!b && !top && ['egg', 'yolk', 'white'].includes(l.role ?? '')) b = w.latest((x) => x.place === 'mix' && x.lines.size + x.takes.size > 0);
+    // A list of its own that no step speaks of stays one: 'Meringue (optional)'.
+    if (!b && !top && mates.length === 0 && heading !== null && unspoken(w, heading)) {
+      b = w.make(heading);
+    } else if (!b && !top && ['egg', 'yolk', 'white'].includes(l.role ?? '')) b = w.latest((x) => x.place === 'mix' && x.lines.size + x.takes.size > 0);
     if (!b) {
       const same = w.bowls.find(
         (x) => x.place === 'topping' && x.lines.size > 0 && [...x.lines].some((j) => w.lines[j]!.under === heading && w.stepOf[j] === null) && heading !== null,
@@ -78,6 +81,12 @@ export function leftOvers(w: Worktop): void {
       if (w.steps.length > 0 && l.role !== null) w.doubts.push({ line: i, says: 'no step names it' });
     }
   });
+}
+
+/** Whether no step uses anything of a list, though it needs work: whites, yolks, cream. */
+function unspoken(w: Worktop, heading: string): boolean {
+  const list = w.lines.flatMap((l, i) => (l.under === heading ? [i] : []));
+  return list.length > 1 && list.every((i) => w.stepOf[i] === null) && list.some((i) => ['white', 'yolk', 'egg', 'cream'].includes(w.lines[i]!.role ?? ''));
 }
 
 /** The step at which what is for the top goes on: that which speaks of it or of serving, else the last that builds. */

@@ -147,6 +147,7 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   if (
     known &&
     again === '' &&
+    more === '' &&
     calledInFull(words) === null &&
     !(line.confidence === 1 && (said.amount.unit || line.ingredient?.piece)) &&
     keyOf(name)
@@ -183,7 +184,7 @@ export function gramsOfSaid(w: Worktop, said: SaidAmount, line: DraftLine): numb
   return drafted.grams;
 }
 
-const VESSEL_NAMED = /\b(?:mou?ld|tin|dish|terrine|basin|ramekin|springform)s?$/i;
+const VESSEL_NAMED = /\b(?:mou?ld|tin|dish|terrine|basin|ramekin|springform|blender|mixer)s?$/i;
 
 const VAGUE = /\b(?:few|couple|some|little|spoon|spoonful|handful|dollop|bit|knob|pinch)\b/i;
 

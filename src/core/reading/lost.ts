@@ -17,6 +17,9 @@ function larderWords(larder: ReadonlyMap<string, Ingredient>): ReadonlySet<strin
   return words;
 }
 
+/** 'Layer 1 (dark)': which it is in its order. */
+const NUMBERS_LIST = /^\W*(?:layer|part|component)\s+\d{1,2}\b/i;
+
 /** 'Step 3': says nothing else. */
 const COUNTS_STEPS = /^\W*step\s*\d{1,2}\W*$/i;
 
@@ -39,7 +42,9 @@ export function lostRows(text: string, understood: readonly string[], larder: Re
     if (COUNTS_STEPS.test(row)) continue;
     let missing = false;
     const taken: string[] = [];
-    for (const w of count(row.replace(/^\s*(?:[-•*▢–]\s*)?(?:(?:(?:[Ss]tep|STEP)\s*)?[a-z]?\d{1,2}[.):]\s+(?=\D)|\d{1,2}\s+(?=\p{Lu}\p{Ll}+\s))/u, ''))) {
+    for (const w of count(
+      row.replace(NUMBERS_LIST, '').replace(/^\s*(?:[-•*▢–]\s*)?(?:(?:(?:[Ss]tep|STEP)\s*)?[a-z]?\d{1,2}[.):]\s+(?=\D)|\d{1,2}\s+(?=\p{Lu}\p{Ll}+\s))/u, ''),
+    )) {
       const left = kept.get(w) ?? 0;
       kept.set(w, left - 1);
       taken.push(w);

@@ -13,7 +13,8 @@ export const productNamed = (w: Worktop, name: string, c: FlowClause): Bowl | nu
     case 'paste':
     case 'emulsion':
     case 'foam':
-      return name === 'foam' ? (w.latest((b) => b.air) ?? w.here()) : w.here();
+    case 'froth':
+      return name === 'foam' || name === 'froth' ? (w.latest((b) => b.air) ?? w.here()) : w.here();
     case 'cream mixture':
       // 'A cup of the hot cream mixture': not the eggs that it goes into.
       return w.latest((b) => b !== w.here() && b.heated && b.placed === 'no' && w.holds(b, 'cream', 'milk')) ?? w.here();

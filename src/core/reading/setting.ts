@@ -14,7 +14,7 @@ const N =
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
 const PEOPLE = '(?:people|persons?|pers\\b|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
 const PIECES =
-  '(?:glass(?:es)?\\b(?! (?:\\w+ )?(?:dish|bowl|jug))|cups?\\b(?!(?: of|,? enough|,? (?:frosting|buttercream|icing))\\b)|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?\\b(?! (?:pan|tin|dish|baking|cake))|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|pavlovas|eclairs|puffs)';
+  '(?:glass(?:es)?\\b(?! (?:\\w+ )?(?:dish|bowl|jug))|cups?\\b(?!(?: of|,? enough|,? (?:frosting|buttercream|icing))\\b)|pots?|ramekins?|slices?|pieces?|cupcakes?|nests?|shells?|jars?|verrines?|coupes?|wedges?|pairs?|squares?\\b(?! (?:pan|tin|dish|baking|cake))|bars?|tartlets?|meringues?|moulds?|individuals?\\b(?: \\w+)?|small \\w+|mini \\w+|generous \\w+|bowls?|sundae glasses|sundaes|parfaits|possets|trifles|mousses|puddings|desserts|pavlovas|eclairs|puffs)';
 const SAID: readonly RegExp[] = [
   new RegExp(
     `\\b(?:serves?|feeds|does|gives (?:you|us|me)|serving|serv\\.?|enough for|portions|servings|yield|yields)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|up to|a generous|generously|at least|enough for|enough to .{0,20}?)?\\s*${UPTO}(?!\\s*(?:h|hours?|min|cm|g|ml|inch|\\d|loaf|cake|tart|pie|x|×))`,
@@ -36,7 +36,7 @@ const SAID: readonly RegExp[] = [
   // 'Fill your glasses, ten of them'.
   new RegExp(`\\b(?:glasses|cups|pots|ramekins|jars|coupes|moulds),? ${N} of (?:them|those)\\b`, 'i'),
   new RegExp(
-    `\\b(?:makes?|yields?|gives|for|fills?|pipe onto|frosts?|covers?)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|enough .{0,24}?)?\\s*${UPTO}\\s+(?:\\w+[- ]){0,3}?${PIECES}\\b`,
+    `\\b(?:makes?|yields?|gives|for|fills?|pipe onto|pipes|frosts?|covers?)\\b\\s*[:=]?\\s*(?:about|approx\\.?|around|some|enough .{0,24}?)?\\s*${UPTO}\\s+(?:\\w+[- ]){0,3}?${PIECES}\\b`,
     'i',
   ),
   new RegExp(`\\b${UPTO}\\s+(?:${PEOPLE})\\b`, 'i'),
@@ -157,7 +157,7 @@ const BY = new RegExp(
   'i',
 );
 const ROUND = new RegExp(
-  `${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|sandwich|layer|diameter|wide|across|deep|loose|spring|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`,
+  `${SIZE}${UNIT}(?:[\\s-]*(?:\\(?\\d{1,3}[\\s-]?(?:cm|in(?:ch)?)\\)?))?[\\s,-]*(?:round|sandwich|layer|diameter|wide|across|deep|loose|spring|charlotte|mousse|cake|tart|ring|tin|pan|pie|flan|nonstick|non-stick|metal|pavlova|circle|removable|base|dish|square)`,
   'i',
 );
 const ROUND_AFTER = new RegExp(
@@ -207,7 +207,8 @@ export function vesselIn(written: string): SaidVessel | null {
       if (shape === 'free' && /\b(?:crush|crumbl|break|bash|smash|chop|crack)\w*\b[^.;]*\bnests?\b/i.test(piece)) continue;
       if (shape === 'dome' && /\bpipe\b/i.test(piece)) continue;
       // 'Two glasses of white wine': drunk from, not filled.
-      if (shape === 'glass' && /\bglass(?:es|ful)? of (?:\w+ ){0,2}(?:wine|sherry|brandy|madeira|port|rum|cider|sack|marsala|water|milk)\b/i.test(piece)) continue;
+      if (shape === 'glass' && /\bglass(?:es|ful)? of (?:\w+ ){0,2}(?:wine|sherry|brandy|madeira|port|rum|cider|sack|marsala|water|milk)\b/i.test(piece))
+        continue;
       // 'Sprinkle the gelatin over the water in a small dish'.
       if (shape === 'tray' && /\b(?:gelatine?|sprinkle|bloom|dissolve|soak)\b[^.;]*\bsmall dish\b/i.test(piece)) continue;
       if (
@@ -237,7 +238,9 @@ export function vesselIn(written: string): SaidVessel | null {
         continue;
       const sized = ROUND.test(piece) || ROUND_AFTER.test(piece) || BY.test(piece) || EACH_ML.test(piece) || COUNTED.test(piece) ? 3 : 0;
       const filled = /\b(?:into|in|onto|line|fill|divide|spoon|layer|pour|pipe|among|between|set aside a|grab|take|use)\b/i.test(piece) ? 1 : 0;
-      const weight = sized + filled + (SHAPES.length - rank) * 0.04 + (shape === 'free' && !drawn ? -1 : 0);
+      // 'Bake in a 30 × 40 tray': of the sponge, where something else is filled.
+      const bakes = (shape === 'tray' || shape === 'round') && /\bbaked?\b/i.test(piece) ? BAKES_IN : 0;
+      const weight = sized + filled + (SHAPES.length - rank) * 0.04 + (shape === 'free' && !drawn ? -1 : 0) - bakes;
       if (!best || weight > best.weight + 1e-9) best = { shape, says: piece.trim().slice(0, 100), weight };
       break;
     }
@@ -246,7 +249,8 @@ export function vesselIn(written: string): SaidVessel | null {
     /\d{1,3}(?:[.,]\d)?\s*(?:cm|inch(?:es)?|in\b|["”])?\s*(?:x|×|by)\s*\d{1,3}(?:[.,]\d)?[\s-]*(?:cm|inch(?:es)?|in\b|["”])?[^.;,]{0,24}\b(?:pan|dish|tin|tray|container)\b|\b(?:pan|dish|tin|tray|container)\b[^.;,\d]{0,16}\d{1,3}(?:[.,]\d)?\s*(?:cm|inch|in)?\s*(?:x|×|by)\s*\d/i.exec(
       text,
     );
-  if (flat && best && !['tray', 'terrine', 'springform', 'round', 'ring', 'tart'].includes(best.shape))
+  const bakesIn = flat !== null && /\bbaked?\b[^.;\n]*$/i.test(text.slice(Math.max(0, flat.index - 60), flat.index));
+  if (flat && !bakesIn && best && !['tray', 'terrine', 'springform', 'round', 'ring', 'tart'].includes(best.shape))
     best = { shape: /\bloaf/i.test(flat[0]) ? 'terrine' : 'tray', says: flat[0], weight: 9 };
   if (!best) {
     const by = BY.exec(text);
@@ -280,6 +284,8 @@ const SANDWICHED = /\b(?:sandwich(?:ed)?|stack(?:ed)?) (?:the |them|both |togeth
 /** 'Trace a 22 cm circle onto baking paper'. */
 const DRAWN = /\b(?:trac|draw|mark|pencil)\w*\b[^.;]{0,40}\b(?:circles?|rounds?|discs?)\b/i;
 
+/** How much less a tin counts that something is baked in, where another vessel is filled (house). */
+const BAKES_IN = 4;
 /** 'Whisk together the milk, juice and zest in a large bowl': it is worked in that. */
 const MIXED_IN = /^(?:\W*\w+ ){0,3}(?:whisk|beat|whip|mix|stir|combine|cream|toss|blend)\b/i;
 
@@ -321,6 +327,9 @@ function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<S
       if (Math.max(a, b) >= 60 && Math.max(a, b) <= 1000)
         return { lengthMm: round(Math.max(a, b)), widthMm: round(Math.min(a, b)), ...(by[3] ? { heightMm: round(mmOf(by[3], unit)) } : {}) };
     }
+    // '900 g loaf tin': named by the bread that it bakes.
+    const bread = shape === 'terrine' ? /(\d{3,4})\s?g(?:\s?[/(]\s?\d\s?lb\)?)?\s+loaf (?:tin|pan)\b/i.exec(source) : null;
+    if (bread) return { eachMl: Math.round(Number(bread[1]) * LOAF_ML_PER_G) };
     const litres = shape === 'tub' || shape === 'terrine' || shape === 'bowl' || shape === 'dome' || shape === 'tray' ? LITRES.exec(source) : null;
     if (litres) return { eachMl: litres[3] ? Number(litres[3]) : Math.round(1000 * Number((litres[1] ?? litres[2])!.replace(',', '.'))) };
     const across = ROUND.exec(source) ?? ROUND_AFTER.exec(source);
@@ -337,6 +346,8 @@ function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<S
   return {};
 }
 const round = (mm: number): number => Math.round(mm);
+/** mL that a loaf tin holds for each g of the bread it is named by (house: 900 g tins are sold with 1.0 to 1.2 L). */
+const LOAF_ML_PER_G = 1.2;
 
 const MIXERS: readonly (readonly [RegExp, Mixer['kind']])[] = [
   [

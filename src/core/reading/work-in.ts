@@ -1,11 +1,11 @@
 import { splitLine } from '../measures/line';
 import { amountsIn } from './amounts';
-import { clausesOf, goesInHot, GOES_INTO, INTO_VESSEL, sentencesOf, toSyrup, type Clause } from './clauses';
+import { BUILT_IN, clausesOf, goesInHot, GOES_INTO, INTO_VESSEL, sentencesOf, toSyrup, type Clause } from './clauses';
 import { BAKES_ON, bareOvenC, IN_AN_OVEN, temperaturesIn } from './degrees';
 import { inlineHead, sameHeading, type Row } from './rows';
 import { onlyTime, timesIn } from './times';
 import { longCold, ON_THE_DAY, whenSaid, type SaidWhen } from './when';
-import { BEFORE_SERVING, BUILT_IN, BY_BARS, FOAM_NAMED, FROST, HOT, IN_TURN, LAYING, stageIn, warmedTo } from './work';
+import { BEFORE_SERVING, BY_BARS, FOAM_NAMED, FROST, HOT, IN_TURN, LAYING, stageIn, warmedTo } from './work';
 import type { FlowClause } from './worktop';
 import { keyOf } from './words';
 
@@ -31,7 +31,7 @@ const GIVES =
 
 /** 'Makes enough to fill and cover an 8" cake', 'frosts 24 cupcakes': what is said of the recipe in the third person is asked of nobody. */
 const HOW_FAR =
-  /^(?:makes|frosts|ices|fills|covers|yields|gives|serves|feeds|enough) (?!.*(?:;|\bthen\b))[^.;]*\b(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|an?|enough)\b/i;
+  /^(?:makes|pipes|frosts|ices|fills|covers|yields|gives|serves|feeds|enough) (?!.*(?:;|\bthen\b))[^.;]*\b(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|an?|enough)\b/i;
 
 /** What the prose of a recipe asks for. */
 export interface Work {
@@ -52,18 +52,19 @@ export function workIn(rows: readonly Row[], listed: readonly string[]): Work {
     const lead = inlineHead(row.text, headings)?.lead ?? '';
     // 'Cheese and sugar: beat 1 minute': things of the list, and what is done to them.
     const things = lead !== '' && namesOnly(lead.replace(/[\s:–—-]+$/, ''), names) && !headings.some((x) => sameHeading(x, lead.replace(/[\s:–—-]+$/, '')));
-    const inline = BUILT_IN.test(lead) || (things && hasList) ? '' : lead;
+    const inline = BUILT_IN.test(lead) || FOR_EACH.test(row.text) || (things && hasList) ? '' : lead;
     const body = row.text.slice(inline.length);
     const first = clauses.length;
     let pending = inline.trim();
     let section = inline && whenSaid(inline) ? null : row.under;
     let when: SaidWhen = whenSaid(row.text.slice(0, LEADING)) ?? (row.under === null ? null : whenSaid(row.under)) ?? ON_THE_DAY;
-    for (const sentence of sentencesOf(body)) {
+    for (const { sentence, list } of forEach(body, rows)) {
+      if (list !== null) section = list;
       // 'For the mirror warm the purée': what follows is of that list.
       const meant = /^(?:then |and )?(?:for|(?:make|prepare)(?=[^:.]{3,34}:)) (?:the |your )?([\p{L}][\p{L} '’-]{2,30})/iu.exec(sentence)?.[1];
       section = (meant === undefined ? undefined : headings.find((h) => sameHeading(h, meant) || keyOf(meant).startsWith(`${keyOf(h)} `))) ?? section;
       const parts = clausesOf(sentence);
-      const works = parts.map((c) => isWork(c, sentence, hasList) || namesOnly(c.text, names));
+      const works = parts.map((c) => isWork(c, sentence, hasList) || namesOnly(c.text.replace(OFF_THE_HEAT, ''), names));
       // 'On the day, …', 'just before serving …': from there on.
       when = (clauses.length > first ? whenSaid(sentence.slice(0, LEADING)) : null) ?? when;
       parts.forEach((c, i) => {
@@ -87,6 +88,33 @@ export function workIn(rows: readonly Row[], listed: readonly string[]): Work {
   return { clauses, chatter };
 }
 
+/** 'Off heat, butter + vanilla.' */
+const OFF_THE_HEAT = /^off (?:the )?heat[,:]\s+/i;
+
+/** 'For each layer: …' */
+const FOR_EACH = /^for each (?:of the |one of the )?(?:layers?|mousses?|colou?rs?|flavou?rs?|creams?|mixtures?|fillings?|parts?)\b[^:,.]{0,20}[:,]\s*/i;
+/** A list with fewer things has none of that work. */
+const FEWEST_OF_EACH = 2;
+
+/** The sentences of a paragraph; what is said of each list is said of them one after the other, each with its own degrees. */
+function forEach(body: string, rows: readonly Row[]): readonly { readonly sentence: string; readonly list: string | null }[] {
+  const sentences = sentencesOf(body);
+  const each = FOR_EACH.exec(sentences[0] ?? '');
+  const lists = rows.flatMap((r) =>
+    r.kind === 'part' && rows.filter((l) => l.kind === 'line' && l.under === r.text).length >= FEWEST_OF_EACH ? [r.text] : [],
+  );
+  if (!each || lists.length < 2) return sentences.map((sentence) => ({ sentence, list: null }));
+  return lists.flatMap((list) => sentences.map((said, i) => ({ sentence: ofList(i === 0 ? said.slice(each[0].length) : said, list, lists), list })));
+}
+
+/** 'Cool to 35 °C (dark), 32 °C (milk)': what is said of this list. */
+function ofList(sentence: string, list: string, lists: readonly string[]): string {
+  return sentence.replace(
+    /([^\s,(]+(?:\s?°\s?[CF]|\s?(?:min|minutes|h|g|ml))?)\s\(([^()]{2,24})\)(?:,\s?(?:and )?)?/gu,
+    (whole: string, said: string, of: string) => (sameHeading(of, list) ? said : lists.some((l) => sameHeading(of, l)) ? '' : whole),
+  );
+}
+
 /** What a thing of a list may be called in a few words: its name, and its noun. */
 function namesOf(name: string): readonly string[] {
   const key = keyOf(name.replace(/\([^)]*\)/g, ' ').split(',')[0]!);
@@ -107,7 +135,7 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (
     KEEPS.test(sentence) &&
     /\b(?:days?|hours?|weeks?|months?|overnight|fridge|freezer|refrigerator|ahead|advance|moment|same day)\b/i.test(sentence) &&
-    !/^(?:cover|chill|refrigerate|put|pipe|serve|leave|let|freeze)/i.test(c.text)
+    !/^(?:and |then )?(?:cover|chill|refrigerate|put|pipe|serve|leave|let|freeze|scatter|sprinkle|dust|garnish|decorate|drizzle|strew)/i.test(c.text)
   ) {
     if (!amountsIn(c).length || /\bkeeps\b|\blasts?\b/i.test(c.text)) return false;
   }

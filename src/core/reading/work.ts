@@ -1,5 +1,5 @@
 import type { StepMachine, StepWork } from '../document/kinds';
-import { ASSEMBLED, goesInHot, goesOver, toSyrup, type Clause } from './clauses';
+import { ASSEMBLED, BUILT_IN, goesInHot, goesOver, toSyrup, type Clause } from './clauses';
 import { BAKES_ON, IN_AN_OVEN, temperaturesIn } from './degrees';
 import { timesIn, type SaidTime } from './times';
 
@@ -488,9 +488,6 @@ export const warmedTo = (text: string): boolean =>
   /\bto (?:about )?\d{2,3}(?!\d)/i.test(text) && temperaturesIn(text, false).some((t) => t.of === 'mix' && t.c >= WARMED_FROM_C && t.c < SYRUP_FROM_C);
 const WARMED_FROM_C = 45;
 const SYRUP_FROM_C = 105;
-
-/** 'Glasses: biscuits, yellow cream': how it is built, told without a verb. */
-export const BUILT_IN = /^(?:glasses|verrines|cups|jars|pots|tins?)\s*:/i;
 
 /** Notes without a verb: 'lvs in cold water 5 min', 'lid on, fridge overnight', 'oven 180 C, 10 min'. */
 /** Into what is in hand. */
