@@ -153,7 +153,7 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   // 'About 300 ml, strong': what follows the comma says how it is.
   if (amount.unit !== null && /^\s*[,;]/.test(rest)) return null;
   // 'Four 6-oz cups' hold something; they are nothing to eat.
-  if (/^[\s-]*(?:altogether\b|all (?:in|told)\b|in (?:all|total)\b|(?:cups|glasses|ramekins|mou?lds|jars|pots|verrines|dishes)\b)/i.test(rest)) return null;
+  if (/^\)?[\s-]*(?:altogether\b|all (?:in|told)\b|in (?:all|total)\b|(?:cups|glasses|ramekins|mou?lds|jars|pots|verrines|dishes)\b)/i.test(rest)) return null;
   const lead = LEAD.exec(rest)!;
   const nameText = rest.slice(lead[0].length);
   const name = nameOf(nameText);

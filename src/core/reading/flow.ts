@@ -311,7 +311,7 @@ function whippedFirst(w: Worktop, item: Item, at: number, stage: Bowl['stage']):
 const bakes = (last: FlowStep | undefined): boolean => (last?.machine === 'oven' || last?.temperature?.of === 'oven') && !/\boff\b/i.test(last.text);
 
 /** What only a foam does, on the heat too. */
-const RISES = /\b(?:pale|fluffy|ribbons?|doubled?|tripled?|in volume)\b/i;
+const RISES = /\b(?:pale|fluffy|ribbons?|doubled?|tripled?|in volume|mousse)\b/i;
 
 /** The work of a clause, by its verb and by what it works on. */
 function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number): StepWork {

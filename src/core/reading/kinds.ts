@@ -6,6 +6,9 @@ import { SAUCE_SUGAR, type Flow } from './worktop';
 /** From here on a milk is a pudding, % starch (house). */
 const THICK_STARCH_PCT = 1;
 
+/** From this share of butter on a custard with butter is a buttercream; below it a lighter cream (house: 15 to 25 % there, 30 to 45 here). */
+const BUTTER_OF_CREAM = 0.28;
+
 /** So moist is a cake and no biscuit, % water (house: biscuits have 1 to 5, cakes 15 to 35). */
 const CAKE_WATER_PCT = 12;
 
@@ -29,6 +32,9 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   const dry = grams('biscuit') + grams('nut') + grams('starch');
   if (takes.length > 0) {
     if (takes.every((t) => t.place === 'kept')) return 'whipped-cream';
+    // Butter beaten up with a custard.
+    const all = total + takes.reduce((sum, t) => sum + gramsIn(t, flow.lines), 0);
+    if (grams('butter') > BUTTER_OF_CREAM * all && !has('cream', 'cheese', 'chocolate', 'starch') && takes.every((t) => t.heated && !t.air)) return 'buttercream';
     // Whipped together, cheese and cream are one foam; folded they are a filling.
     return 'set-filling';
   }

@@ -78,7 +78,9 @@ export function leftOvers(w: Worktop): void {
         w.stepOf[i] = at;
         w.steps[at]!.lines.add(i);
       }
-      if (w.steps.length > 0 && l.role !== null) w.doubts.push({ line: i, says: 'no step names it' });
+      // 'To decorate', and a step that only says so: that is where it goes.
+      const decorates = top && at >= 0 && /^(?:decorate|garnish|serve|finish)$/.test(w.steps[at]!.verb);
+      if (w.steps.length > 0 && l.role !== null && !decorates) w.doubts.push({ line: i, says: 'no step names it' });
     }
   });
 }
@@ -91,6 +93,8 @@ function unspoken(w: Worktop, heading: string): boolean {
 
 /** The step at which what is for the top goes on: that which speaks of it or of serving, else the last that builds. */
 function lastForTheTop(w: Worktop): number {
+  const decorates = w.steps.findLastIndex((s) => /^(?:decorate|garnish)$/.test(s.verb));
+  if (decorates >= 0) return decorates;
   const said = w.steps.findLastIndex((s) => s.work === 'serve' || /\b(?:toppings?|garnish(?:es)?|decorations?)\b/i.test(s.text) || BEFORE_SERVING.test(s.text));
   return said >= 0 ? said : w.steps.findLastIndex((s) => s.work === 'finish' || s.work === 'fill');
 }

@@ -21,7 +21,7 @@ export const BOILED_C = 100;
 const HEAVY_SHARE = 0.35;
 
 /** What eggs do only with air in them. */
-const FOAMS = /\b(?:pale|fluffy|foamy|frothy|ribbons?|doubled?|tripled?|in volume|mousse)\b/i;
+const FOAMS = /\b(?:pale|fluffy|foamy|frothy|ribbons?|doubled?|tripled?|in volume|mousse(?:-like)?)\b/i;
 
 /** A bowl that was worked on has its stage, air and heat from the step. */
 export function touch(w: Worktop, b: Bowl, { step, at, h }: Job): void {
@@ -30,6 +30,8 @@ export function touch(w: Worktop, b: Bowl, { step, at, h }: Job): void {
   step.bowl = b.id;
   if (step.stage && (work === 'whisk' || work === 'beat')) b.stage = step.stage;
   if (work === 'whisk') b.air = true;
+  // 'Put the yolks over simmering water and whisk until thick and mousse-like'.
+  if (work === 'whisk' && b.steam && w.holds(b, 'yolk', 'egg', 'white') && !w.holds(b, 'milk', 'cream') && FOAMS.test(h.c.text)) b.risen = true;
   if (work === 'heat' || (temperature?.of === 'mix' && temperature.c > 45)) {
     b.heated = true;
     if (temperature?.of === 'mix') b.hotC = Math.max(b.hotC ?? 0, temperature.c);

@@ -47,7 +47,7 @@ const SAID: readonly RegExp[] = [
     'i',
   ),
   new RegExp(
-    `\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`,
+    `\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\([^()]{1,12}\\)\\s*)?(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`,
     'i',
   ),
   new RegExp(`\\b(?:makes?|for)\\s*:?\\s*(?:about\\s*)?${UPTO}\\s*(?:\\)|[.!]|$)`, 'i'),
@@ -60,6 +60,8 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\((?:x|×)?\\s?${UPTO}\\)\\s*$|^\\s*(?:x|×)\\s?(\\d{1,3})\\s*$`, 'i'),
   new RegExp(`\\bfor ${UPTO}(?=\\s*$|[.,;:)]|\\s+(?:or|and)\\b)(?!\\s*(?:min|h|sec))`, 'im'),
 ];
+
+const ABOUT_CUPS = /\b(?:makes?|yields?|gives)\b.*\b(?:about|approx\.?|around)\b.*\bcups$/i;
 
 const numberOf = (said: string): number => {
   const n = Number(said);
@@ -75,7 +77,8 @@ export function portionsIn(heads: readonly string[], text: string): SaidPortions
     for (const [i, pattern] of SAID.entries()) {
       if (source === text && i >= SAID.length - 4) continue;
       const m = pattern.exec(source);
-      if (!m) continue;
+      // 'Makes about 4 cups': so much of it.
+      if (!m || ABOUT_CUPS.test(m[0])) continue;
       const low = numberOf(m[1] ?? m[3]!);
       const high = m[2] ? numberOf(m[2]) : low;
       if (low >= 1 && high >= low && high <= 2000) return { low, high };
@@ -126,7 +129,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\b(?:round|cake|deep|sandwich|layer) (?:cake )?(?:tin|pan)s?\b/i, 'round'],
   [/\bramekins?\b|\b(?:silicone |individual |dariole |muffin |pudding )?mou?lds?\b|\bmoules?\b|\bmuffin (?:tin|cups)\b|\bjelly mou?ld\b/i, 'mould'],
   [
-    /\bglass(?:es)?\b(?! (?:\w+ )?(?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\b\d{1,3}[\s-]?(?:oz|ounce|ml)\s(?:\w+ )?cups\b|\bpots\b/i,
+    /\bglass(?:es)?\b(?! (?:\w+ )?(?:dish|bowl|jug))|\bcoupes?\b|\bverrines?\b|\btumblers?\b|\bflutes?\b|\bjars?\b|\b(?:small|dessert|serving|little|individual) (?:pots|cups|bowls|dishes)\b|\b(?:espresso|coffee|tea|paper) cups\b|\b\d{1,3}[\s-]?(?:oz|ounce|ml)\)?\s(?:\w+ )?cups\b|\bpots\b/i,
     'glass',
   ],
   [/\btub\b(?! (?:of|cream|soft|mascarpone|ricotta))|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],
@@ -146,7 +149,7 @@ const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?(?:ml|g)\s+(?:\w+ )?(?:gl
 /** 'Trifle jars (8 x 250 ml)'. */
 const TIMES_BRACKETED = /\((\d{1,3})\s?[x×]\s?\d{2,4}\s?ml\b[^)]{0,12}\)/i;
 /** '8 (100ml) pots'. */
-const BRACKETED = /\b(\d{1,3})\s*\(\s?\d{2,4}\s?ml\s?\)\s*(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes)\b/i;
+const BRACKETED = /\b(\d{1,3})\s*\(\s?\d{1,4}[\s-]?(?:ml|oz|ounce)\s?\)\s*(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes)\b/i;
 const OF_THEM = /\b(?:glasses|cups|pots|ramekins|jars|coupes|moulds),? (\d{1,2}|[a-z]+) of (?:them|those)\b/i;
 const EACH_ML =
   /(\d{2,4})[\s-]?ml\b[^.]{0,24}?\b(?:glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|capacity|each)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?)\b[^.]{0,20}?(\d{2,4})[\s-]?ml\b|\b(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounce)\s+(?:\w+\s)?(?:glass|pot|ramekin|mou?ld|cup|jar|tumbler)|\b(?:glass(?:es)?|pots?|ramekins?|mou?lds?|cups|jars?|verrines?|coupes?),? \(?(\d{1,2}(?:\.\d)?)[\s-]?(?:oz|ounces?)\b/i;
@@ -328,8 +331,8 @@ function sizesOf(shape: SaidVessel['shape'], says: string, text: string): Pick<S
         return { lengthMm: round(Math.max(a, b)), widthMm: round(Math.min(a, b)), ...(by[3] ? { heightMm: round(mmOf(by[3], unit)) } : {}) };
     }
     // '900 g loaf tin': named by the bread that it bakes.
-    const bread = shape === 'terrine' ? /(\d{3,4})\s?g(?:\s?[/(]\s?\d\s?lb\)?)?\s+loaf (?:tin|pan)\b/i.exec(source) : null;
-    if (bread) return { eachMl: Math.round(Number(bread[1]) * LOAF_ML_PER_G) };
+    const bread = shape === 'terrine' ? /(\d{3,4})\s?g(?:\s?[/(]\s?\d\s?lb\)?)?\s+loaf (?:tin|pan)\b|\b1 ?kg loaf tin\b/i.exec(source) : null;
+    if (bread) return { eachMl: Math.round(Number(bread[1] ?? 1000) * LOAF_ML_PER_G) };
     const litres = shape === 'tub' || shape === 'terrine' || shape === 'bowl' || shape === 'dome' || shape === 'tray' ? LITRES.exec(source) : null;
     if (litres) return { eachMl: litres[3] ? Number(litres[3]) : Math.round(1000 * Number((litres[1] ?? litres[2])!.replace(',', '.'))) };
     const across = ROUND.exec(source) ?? ROUND_AFTER.exec(source);
