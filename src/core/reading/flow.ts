@@ -310,6 +310,9 @@ function whippedFirst(w: Worktop, item: Item, at: number, stage: Bowl['stage']):
 /** Whether the oven was spoken of last, and not turned off. */
 const bakes = (last: FlowStep | undefined): boolean => (last?.machine === 'oven' || last?.temperature?.of === 'oven') && !/\boff\b/i.test(last.text);
 
+/** 'Pour the syrup over them slowly', 'onto the yolks'. */
+const OVER_THEM = /^pour (?:the |that |this )?(?:[\w-]+ ){0,2}(?:over|on|onto|into|upon) (?:them|it|that|the (?:yolks|eggs|whites))\b/i;
+
 /** What only a foam does, on the heat too. */
 const RISES = /\b(?:pale|fluffy|ribbons?|doubled?|tripled?|in volume|mousse)\b/i;
 
@@ -351,6 +354,33 @@ function workedOn(w: Worktop, h: Heard, items: readonly Item[], destAt: number):
     w.here()?.placed === 'no' &&
     w.holds(w.here()!, 'yolk', 'egg', 'chocolate', 'starch', 'gelatin') &&
     items.some((x) => x.kind === 'bowl' && x.bowl !== w.here()!.id && w.bowls[x.bowl]!.heated)
+  )
+    work = 'hands';
+  // 'Beat the yolks; pour the syrup over them': into what is whisked.
+  const eggs = w.here();
+  if (
+    verb === 'pour' &&
+    work === 'fill' &&
+    OVER_THEM.test(after) &&
+    eggs?.air &&
+    eggs.placed === 'no' &&
+    w.holds(eggs, 'yolk', 'egg', 'white') &&
+    items.length > 0 &&
+    items.every((x) => x.kind === 'bowl' && (w.bowls[x.bowl]! === eggs || (w.bowls[x.bowl]!.heated && w.isWetOnly(w.bowls[x.bowl]!))))
+  )
+    work = 'hands';
+  // 'Warm the rum, pour over the raisins and soak': they swell in it.
+  const soaks = w.here();
+  if (
+    verb === 'pour' &&
+    work === 'fill' &&
+    !w.built &&
+    POUR_ONTO.test(after) &&
+    soaks?.placed === 'no' &&
+    soaks.heated &&
+    w.isWetOnly(soaks) &&
+    items.length > 0 &&
+    items.every((x) => (x.kind === 'line' ? w.lines[x.line]!.role === 'fruit' : w.bowls[x.bowl]! === soaks))
   )
     work = 'hands';
   // 'Pour the boiling water over the dates': they swell in it.

@@ -34,7 +34,8 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     if (takes.every((t) => t.place === 'kept')) return 'whipped-cream';
     // Butter beaten up with a custard.
     const all = total + takes.reduce((sum, t) => sum + gramsIn(t, flow.lines), 0);
-    if (grams('butter') > BUTTER_OF_CREAM * all && !has('cream', 'cheese', 'chocolate', 'starch') && takes.every((t) => t.heated && !t.air)) return 'buttercream';
+    if (grams('butter') > BUTTER_OF_CREAM * all && !has('cream', 'cheese', 'chocolate', 'starch') && takes.every((t) => t.heated && !t.air))
+      return 'buttercream';
     // Whipped together, cheese and cream are one foam; folded they are a filling.
     return 'set-filling';
   }
@@ -88,6 +89,20 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   // Fruit that nothing is made of is laid on.
   if (has('fruit')) return b.placed === 'no' && (b.into !== null || flow.bowls.some((x) => x.takes.has(b.id))) ? 'fruit-base' : 'topping';
   if (has('cream') && b.heated && !b.air && grams('sugar') > SAUCE_SUGAR * total && !has('gelatin', 'setter', 'starch')) return 'topping';
+  // Milks stirred together and poured over a cake, with nothing that sets them: it drinks them.
+  const sets = [...b.lines].some(
+    (i) => (flow.lines[i]!.ingredient?.composition.starch ?? 0) >= THICK_STARCH_PCT || flow.lines[i]!.ingredient?.id === 'ice-cream',
+  );
+  if (
+    has('cream') &&
+    !b.heated &&
+    !b.air &&
+    grams('milk') > grams('cream') &&
+    !sets &&
+    !has('gelatin', 'setter', 'starch', 'fruit') &&
+    flow.bowls.some((x) => x.place === 'layer')
+  )
+    return 'soak';
   // A pudding that some whipped topping lightens.
   if (has('cream') && !b.heated && !b.air && grams('milk') > grams('cream')) return 'set-filling';
   // A sauce that a spoon of cream loosens.

@@ -92,6 +92,8 @@ export interface Apart {
   readonly whites: boolean;
   readonly zest: boolean;
   readonly juice: boolean;
+  /** The list has yolks and whites of its own: its eggs are whole. */
+  readonly listed?: boolean;
 }
 
 /** What the work takes apart, by its words. */
@@ -204,7 +206,7 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   }
   const wholeAnd = WHOLE_AND_PARTS.exec(text);
   if (wholeAnd) return [made(`${wholeAnd[1] ?? wholeAnd[2]!} eggs`), made(`${wholeAnd[3]!} egg ${wholeAnd[4]!}`)];
-  const split = apart.yolks && apart.whites && /\beggs?\b/i.test(text) ? splitLine(text) : null;
+  const split = apart.yolks && apart.whites && !apart.listed && /\beggs?\b/i.test(text) ? splitLine(text) : null;
   if (
     split?.span &&
     split.amounts.length === 1 &&

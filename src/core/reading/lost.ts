@@ -43,7 +43,7 @@ export function lostRows(text: string, understood: readonly string[], larder: Re
     let missing = false;
     const taken: string[] = [];
     for (const w of count(
-      row.replace(NUMBERS_LIST, '').replace(/^\s*(?:[-•*▢–]\s*)?(?:(?:(?:[Ss]tep|STEP)\s*)?[a-z]?\d{1,2}[.):]\s+(?=\D)|\d{1,2}\s+(?=\p{Lu}\p{Ll}+\s))/u, ''),
+      row.replace(NUMBERS_LIST, '').replace(/^\s*(?:[-•*▢–]\s*)?(?:(?:(?:[Ss]tep|STEP)\s*)?[a-z]?\d{1,2}[.):]\s+|\d{1,2}\s+(?=\p{Lu}\p{Ll}+\s))/u, ''),
     )) {
       const left = kept.get(w) ?? 0;
       kept.set(w, left - 1);

@@ -276,6 +276,9 @@ function allOfThem(w: Worktop, plural: string, candidates: readonly { readonly l
     );
     if (alike.length > 1) return alike;
   }
+  // 'The three milks': all of the list that is called so.
+  const named = w.lines.flatMap((l, i) => (w.fresh(i) && l.under !== null && keyOf(l.under) === keyOf(plural) ? [i] : []));
+  if (/s$/.test(plural) && named.length > 1) return named;
   if (!/^(?:spices|flavourings|nuts|fruits?|berries|juices|zests|liqueurs|spirits)$/.test(plural)) return [];
   const top = Math.max(...candidates.map((x) => x.strength)) - 0.01;
   // A paste of nuts is none of 'the nuts'.
@@ -371,6 +374,9 @@ function unlisted(w: Worktop, h: Heard, meant: Meant, { m, share, lead }: Named,
   const makes = h.verb === 'make' && /^\s*(?:a|an|the|your)\s*$/i.test(lead.replace(/^.*\bmake\b/i, ''));
   // 'Serve with a dusting of cocoa': that much is still done.
   const served = h.verb === 'serve' && !/\b(?:dusting|sprinkling|grating|scattering|drizzle|dollop|spoonful) of\s+$/i.test(lead);
+  // 'First the honeycomb: …', and 'half of the honeycomb' later: what was made of it.
+  const told = w.hasList ? null : w.latest((b) => b.heading !== null && keyOf(b.heading) === m.phrase && b.lines.size + b.takes.size > 0);
+  if (told) return meant.bowl(told, m.from, share);
   if (w.hasList || makes || served || !namedAlone(m, c, ingredient)) return;
   const words = c.text.slice(c.words[m.from]!.start, c.words[m.to - 1]!.end);
   const i = w.addLine({

@@ -156,7 +156,9 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   claim(written, 3);
   // Of an egg the white is no sort.
   // A spread for biscuits is no sort either.
-  const kept = written.split(' ').filter((w, i, all) => !SORTS.has(w) || (l.role === 'white' && w === 'white') || ((w === 'spread' || w === 'milk') && i > 0 && i === all.length - 1));
+  const kept = written
+    .split(' ')
+    .filter((w, i, all) => !SORTS.has(w) || (l.role === 'white' && w === 'white') || ((w === 'spread' || w === 'milk') && i > 0 && i === all.length - 1));
   // 'Chocolate digestives' are no chocolate, 'full-cream milk' is no cream, whatever is only a sort of them.
   const only = kept.join(' ');
   const bare = (only === 'chocolate' || only === 'cream') && l.role !== null && l.role !== only ? written.split(' ') : kept;

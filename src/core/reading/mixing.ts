@@ -151,7 +151,13 @@ function cameTogether(w: Worktop, { step, at, h, items, bowls: named }: Job): { 
     return { into: foam!.b, bowls: [all(whipped)] };
   // 'Fold together, most of the brittle in too': the two that were made last, and more.
   const andMore = work === 'fold' && TOGETHER_AND.test(h.after);
-  if (items.length > 0 && !withMore && !andMore) return null;
+  // 'Fold that in and three quarters of the honeycomb': what was just whipped, and more.
+  const thatToo =
+    work === 'fold' &&
+    /^fold (?:it|that|this) in,? (?:and|with|along with|plus)\b/i.test(h.after) &&
+    whipped?.air === true &&
+    named.some((x) => x.b !== whipped);
+  if (items.length > 0 && !withMore && !andMore && !thatToo) return null;
   const mine = w.here();
   // 'Fold in a third, then fold in the rest': of what went in before.
   const begun =
@@ -169,8 +175,10 @@ function cameTogether(w: Worktop, { step, at, h, items, bowls: named }: Job): { 
       h.after,
     )
   ) {
-    const waits = w.latest((b) => b !== mine && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0));
-    if (waits) return { into: waits, bowls: [all(mine)] };
+    const waits = w.latest(
+      (b) => b !== mine && !named.some((x) => x.b === b) && b.placed === 'no' && b.place === 'mix' && (b.lines.size > 0 || b.takes.size > 0),
+    );
+    if (waits) return { into: waits, bowls: [all(mine), ...named.filter((x) => x.b !== mine)] };
   }
   // 'Fold together', 'combine the two': the two that were made last.
   if (
@@ -215,7 +223,7 @@ function withIt(w: Worktop, { h, at, lines }: Job): boolean {
     /^(?:mix|stir|beat|combine|blend|whisk) (?:\w+ly )?with\b/i.test(h.after) &&
     mine?.placed === 'no' &&
     mine.lastStep === at - 1 &&
-    w.steps[at - 1]?.work === 'heat' &&
+    (w.steps[at - 1]?.work === 'heat' || (w.steps[at - 1]?.work === 'hands' && w.steps[at - 1]!.start === w.steps[at]!.start)) &&
     lines.length > 0 &&
     !lines.some((x) => x.at === h.c.at);
   // 'Half a teaspoon of rose water.': a seasoning by itself goes where the hands are.
@@ -250,7 +258,8 @@ function goalOf(w: Worktop, job: Job): Bowl | null {
   const { step, h, items, bowls, destAt } = job;
   const mine = w.here();
   // 'Pour the syrup between whisk and bowl', 'pour over the syrup': onto the eggs that are whisked, and never the foam into the pan.
-  const boiled = (x: Job['bowls'][number]): boolean => x.b !== mine && (x.b.hotC ?? 0) > BOILED_C;
+  const boiled = (x: Job['bowls'][number]): boolean =>
+    x.b !== mine && ((x.b.hotC ?? 0) > BOILED_C || (x.b.heated && w.isWetOnly(x.b) && w.holds(x.b, 'sugar')));
   if (
     /^(?:pour|stream|drizzle|trickle)$/.test(step.verb) &&
     mine?.air &&

@@ -71,6 +71,8 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
   /** Whether that column says which step a row is for: then only letters in it head anything. */
   let bySteps = false;
   let under = '';
+  /** The number that the row before was counted by; 0 for none. */
+  let last = 0;
   const raws = text.split(/\r\n|\r|\n|\u2028|\u2029/).flatMap(countedInOne);
   for (const [n, raw] of raws.entries()) {
     const start = text.indexOf(raw, at);
@@ -128,8 +130,12 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
       .replace(/^\*([^*]+)\*$/, '$1');
     const marked = bare !== clean;
     const item = bare.replace(BULLET, '').replace(CIRCLED, '1. ');
+    // '3. 250 g biscuits' behind '2. Cream: …': counted on.
+    const counts = Number(/^[\s\u00a0]*(\d{1,2})[.)][\s\u00a0]/.exec(item)?.[1] ?? 0);
+    const countedOn = counts > 1 && counts === last + 1;
+    last = counts;
     const plain = item
-      .replace(NUMBERED, '')
+      .replace(countedOn ? /^[\s\u00a0]*\d{1,2}[.)][\s\u00a0]+/ : NUMBERED, '')
       .replace(/^\*\*(.+?)[.:]?\*\*[.:]?\s*(?=[–—·|(-])/, '$1 ')
       .replace(/^\*\*(.+?)[.:]?\*\*[.:]?\s*/, '$1: ')
       .replace(/^optional(?:ly)?\s*[:–—-]\s+(?=\d|[½¼¾⅓⅔])(.{3,80})$/i, '$1 (optional)')

@@ -130,7 +130,8 @@ export function readRecipe(given: string, context: ReadContext, choices: ReadCho
     .filter((r) => r.kind === 'prose')
     .map((r) => r.text)
     .join('\n');
-  const apart = apartIn(prose);
+  const list = rows.value.filter((r) => r.kind === 'line').map((r) => r.text);
+  const apart = { ...apartIn(prose), listed: list.some((t) => YOLKS.test(t)) && list.some((t) => WHITES.test(t)) };
   const feeds = feedsIn(rows.value);
   const isFeed = (r: Row): boolean => feeds.some((f) => f.start === r.start);
   const labels = new Map<string, ListLabel>();
@@ -155,6 +156,10 @@ export function readRecipe(given: string, context: ReadContext, choices: ReadCho
   const reading = assembled(text, rows.value, flow, feeds, [...chatter, ...corrections.map((c) => c.sentence)], cups, context);
   return ok(corrections.length === 0 ? reading : { ...reading, doubts: [...takenBack(reading, corrections), ...reading.doubts] });
 }
+
+/** Rows of a list that are of yolks, of whites. */
+const YOLKS = /\byolks?\b/i;
+const WHITES = /\bwhites?\b(?! (?:chocolate|sugar|wine|rum))/i;
 
 /** Lines whose amount was taken back are to be looked at; where it was none of a line, the sentence is. */
 function takenBack({ lines, doubts }: Reading, corrections: readonly Correction[]): readonly Doubt[] {

@@ -10,7 +10,7 @@ export interface SaidPortions {
 }
 
 const N =
-  '(\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
+  '(\\d{1,4}(?!\\d|[.,]\\d)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
 const PEOPLE = '(?:people|persons?|pers\\b|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
 const PIECES =
@@ -47,7 +47,7 @@ const SAID: readonly RegExp[] = [
     'i',
   ),
   new RegExp(
-    `\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\([^()]{1,12}\\)\\s*)?(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b`,
+    `\\b(?:into|among|between|over|in) (?:the |your |my )?${UPTO}\\s+(?:\\([^()]{1,12}\\)\\s*)?(?:\\w+[- ]){0,3}?(?:glass(?:es)?|cups|pots|ramekins|jars|verrines|coupes|tumblers|bowls|moulds|flutes)\\b(?! of\\b)`,
     'i',
   ),
   new RegExp(`\\b(?:makes?|for)\\s*:?\\s*(?:about\\s*)?${UPTO}\\s*(?:\\)|[.!]|$)`, 'i'),
@@ -114,7 +114,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\bspring[- ]?form\b|\bspringform (?:tin|pan)\b|\bloose[- ]?(?:bottom(?:ed)?|base[d]?)\b(?! (?:[\w-]+ )?(?:tart|flan|pie|quiche)\b)/i, 'springform'],
   [/\bterrine\b|\bloaf (?:tin|pan|mould)\b|\bbread tin\b/i, 'terrine'],
   [
-    /\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\d[\s-]*(?:inch(?:es)?|in|cm|["”″])\)?[\s-]+(?:[\w-]+ ){0,3}crust\b|\b(?:pastry|tart) case\b/i,
+    /\b(?:tart|pie|flan|quiche) (?:tin|pan|dish|ring|case|shell|crust|plate)\b|\btart (?:shell|crust)\b|\d[\s-]*(?:inch(?:es)?|in|cm|["”″])\)?[\s-]+(?:[\w-]+ ){0,3}crust\b|\bcrust \(\d{1,2}[\s-]?(?:inch|in|cm|["”″])|\b(?:pastry|tart) case\b/i,
     'tart',
   ],
   [
@@ -231,7 +231,7 @@ export function vesselIn(written: string): SaidVessel | null {
       // What is piled on a tray to bake is served from no tray.
       if (
         shape === 'tray' &&
-        /\b(?:pile|spoon|heap|shape|pipe|dollop)\w* (?:it|them|the meringue|the mixture)\b[^.;]{0,16}\bon(?:to)? (?:a|the|your) (?:lined |baking )?tray\b/i.test(
+        /\b(?:pile|spoon|heap|shape|pipe|dollop|pour|spread|tip)\w* (?:it|them|the meringue|the mixture)\b[^.;]{0,16}\bon(?:to)? (?:a|the|your) (?:lined |baking )?tray\b/i.test(
           piece,
         )
       )
@@ -240,7 +240,7 @@ export function vesselIn(written: string): SaidVessel | null {
       if (shape === 'glass' && /\b(?:wine|shot|liqueur|sherry) glass(?:ful)?\b/i.test(piece) && !/\b(?:into|in|among|between)\b.{0,20}glasses/i.test(piece))
         continue;
       const sized = ROUND.test(piece) || ROUND_AFTER.test(piece) || BY.test(piece) || EACH_ML.test(piece) || COUNTED.test(piece) ? 3 : 0;
-      const filled = /\b(?:into|in|onto|line|fill|divide|spoon|layer|pour|pipe|among|between|set aside a|grab|take|use)\b/i.test(piece) ? 1 : 0;
+      const filled = /\b(?:into|in|onto|lined?|fill|divide|spoon|layer|pour|pipe|among|between|set aside a|grab|take|use)\b/i.test(piece) ? 1 : 0;
       // 'Bake in a 30 × 40 tray': of the sponge, where something else is filled.
       const bakes = (shape === 'tray' || shape === 'round') && /\bbaked?\b/i.test(piece) ? BAKES_IN : 0;
       const weight = sized + filled + (SHAPES.length - rank) * 0.04 + (shape === 'free' && !drawn ? -1 : 0) - bakes;

@@ -63,6 +63,7 @@ export function workIn(rows: readonly Row[], listed: readonly string[]): Work {
       // 'For the mirror warm the purée': what follows is of that list.
       const meant = /^(?:then |and )?(?:for|(?:make|prepare)(?=[^:.]{3,34}:)) (?:the |your )?([\p{L}][\p{L} '’-]{2,30})/iu.exec(sentence)?.[1];
       section = (meant === undefined ? undefined : headings.find((h) => sameHeading(h, meant) || keyOf(meant).startsWith(`${keyOf(h)} `))) ?? section;
+      const named = hasList ? undefined : FIRST_THE.exec(sentence)?.[1];
       const parts = clausesOf(sentence);
       const works = parts.map((c) => isWork(c, sentence, hasList) || namesOnly(c.text.replace(OFF_THE_HEAT, ''), names));
       // 'On the day, …', 'just before serving …': from there on.
@@ -72,7 +73,7 @@ export function workIn(rows: readonly Row[], listed: readonly string[]): Work {
         if (works[i]) {
           // The long cold is what the day before is for: it and what follows it reach into the day itself.
           if (longCold(c.text)) when = ON_THE_DAY;
-          clauses.push({ clause: c, section, start: row.start, end: row.end, before: pending, after: '', when: whenSaid(c.text) ?? when });
+          clauses.push({ clause: c, section: named ?? section, start: row.start, end: row.end, before: pending, after: '', when: whenSaid(c.text) ?? when });
           pending = '';
         } else if (last && clauses.length > first && pending === '')
           clauses[clauses.length - 1] = { ...last, after: [last.after, c.text].filter(Boolean).join(' ') };
@@ -87,6 +88,10 @@ export function workIn(rows: readonly Row[], listed: readonly string[]): Work {
   }
   return { clauses, chatter };
 }
+
+/** 'So first the honeycomb: …': what the sentence makes, told. */
+const FIRST_THE =
+  /^(?:(?:right|ok|okay|so|then|and|now|well),? )*(?:first(?:ly)?|next|then|now|start with)?,? ?the (\p{L}[\p{L}'’-]+(?: \p{L}[\p{L}'’-]+)?): /iu;
 
 /** 'Off heat, butter + vanilla.' */
 const OFF_THE_HEAT = /^off (?:the )?heat[,:]\s+/i;
