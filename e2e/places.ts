@@ -29,6 +29,7 @@ export async function places(page: Page): Promise<string[]> {
     '/sheet/elderflower-syllabub/solve',
     '/sheet/prune-mousse/shopping',
     '/sheet/prune-mousse/versions',
+    '/sheet/prune-mousse/trials',
     '/sheet/prune-mousse/files',
     `/pass/${id}`,
     '/log',

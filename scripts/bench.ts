@@ -25,6 +25,7 @@ import { planning, scheduling } from './bench-clock';
 import { cold } from './bench-cold';
 import { yearsOfLog } from './bench-log';
 import { reading } from './bench-reading';
+import { trials } from './bench-trials';
 import { choosing, dragging, laying, packing } from './bench-tin';
 import { CONTEXT, ingredient, KITCHEN, LARDER, sheetOf } from '../src/testing/sample';
 
@@ -388,6 +389,7 @@ cold(row, timed);
 scheduling(row);
 planning(row, timed);
 learningCoverage();
+trials(row, timed);
 liveCalls();
 yearsOfLog();
 await serverAndPages();

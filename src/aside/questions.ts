@@ -9,6 +9,9 @@ import { logCsv, logJson } from '../core/files/log-files';
 import { tubLabelPdf } from '../core/files/tub-label-pdf';
 import { readLarderCsv, writeLarderCsv } from '../core/larder/larder-csv';
 import { fail, ok, type Result } from '../core/result';
+import type { Point } from '../core/trials/liking';
+import { learntOf, type Learnt } from '../core/trials/next-trial';
+import type { Tastings } from '../core/trials/tastings';
 import type { ServiceAnswer } from '../core/timetable/service-plan';
 import { holdingsOf, type Holdings } from '../data/copies';
 import { bookDays, bookOfBatch, tracedLots } from '../data/book';
@@ -70,6 +73,9 @@ export async function labels({ path, of, grid, skip, now }: LabelsQuestion): Pro
   });
   return read.ok ? ok(await tubLabelPdf(read.value, grid, skip)) : read;
 }
+
+/** What the tastings of a series say; null where nothing can be compared yet. */
+export const trialsLearnt = ({ points, said }: { readonly points: readonly Point[]; readonly said: Tastings }): Learnt | null => learntOf(points, said);
 
 /** A calculator's answer to what was sent, with a kitchen that ships with the program. */
 export const calculated = ({ name, input }: { readonly name: CalculatorName; readonly input: unknown }) => calculate(name, input, kitchenNamed);

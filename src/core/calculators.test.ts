@@ -114,6 +114,11 @@ const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
   biscuits: { floor: { kind: 'round', radiusMm: 120 }, shape: 'round', widthMm: 50, lengthMm: 50 },
   soak: { biscuit: ingredient('ladyfinger').biscuit, biscuitsG: 384, seconds: 2 },
   'read-recipe': { text: 'Chantilly\n300 g cream\n30 g icing sugar\n\nWhip the cream with the sugar.' },
+  'next-trial': {
+    points: [[0.5], [0.12], [0.88]],
+    sittings: [[6, 3, 8].map((score, trial) => ({ trial, score }))],
+    pairs: [{ better: 2, than: 0 }],
+  },
   'mend-causes': { sheet: sheetOf(['500 g cream 36 %', '50 g icing sugar']), sign: 'grains', facts: { creamC: 11, whiskedS: 400 } },
   'mend-rescue': { sheet: sheetOf(['500 g cream 36 %', '50 g icing sugar']), sign: 'grains' },
   softening: { biscuit: ingredient('ginger-thin').biscuit },

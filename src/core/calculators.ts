@@ -5,6 +5,7 @@ import { define, runCalculator, type Kitchens } from './calculators/define';
 import { coldCalculator, eggCalculator, freezingCalculator, mixingCalculator, reduceCalculator, syrupCalculator } from './calculators/heat';
 import { coolingCalculator, correctionCalculator, eggWhiskCalculator, strokesCalculator } from './calculators/making';
 import { PortionsSchema, readPortions } from './calculators/portions';
+import { nextTrialCalculator } from './calculators/trials';
 import { mendCausesCalculator, mendRescueCalculator } from './calculators/mending';
 import { readRecipeCalculator } from './calculators/reading';
 import { timetableCalculator } from './calculators/timetable';
@@ -289,6 +290,7 @@ export const CALCULATORS = {
   softening: softeningCalculator,
   timetable: timetableCalculator,
   'read-recipe': readRecipeCalculator,
+  'next-trial': nextTrialCalculator,
   'mend-causes': mendCausesCalculator,
   'mend-rescue': mendRescueCalculator,
 } as const;

@@ -1,5 +1,6 @@
 import { integer, real, sqliteTable, text, uniqueIndex, index } from 'drizzle-orm/sqlite-core';
 import type { BookEntry } from '../core/book/entry';
+import type { TrialSays } from '../core/trials/series';
 import type { Ingredient } from '../core/composition/ingredient';
 import type { Vessel } from '../core/vessel/schema';
 import type { BatchPlan, Progress } from '../core/batch/batch';
@@ -265,4 +266,19 @@ export const bookEntries = sqliteTable(
     entry: text('entry', { mode: 'json' }).$type<BookEntry>().notNull(),
   },
   (t) => [index('book_entries_by_day').on(t.day), index('book_entries_by_subject').on(t.subject)],
+);
+
+/** Trials that teach: nothing of a series is changed or taken out; what was wrong is taken back by a row of its own. */
+export const trialEvents = sqliteTable(
+  'trial_events',
+  {
+    id: text('id').primaryKey(),
+    seriesId: text('series_id').notNull(),
+    sheetId: text('sheet_id')
+      .notNull()
+      .references(() => sheets.id),
+    at: integer('at').notNull(),
+    says: text('says', { mode: 'json' }).$type<TrialSays>().notNull(),
+  },
+  (t) => [index('trial_events_by_series').on(t.seriesId), index('trial_events_by_sheet').on(t.sheetId)],
 );

@@ -48,6 +48,7 @@ const TABLES = [
   'sheets',
   'stock_packs',
   'temperatures',
+  'trial_events',
   'vessels',
 ];
 const rows = (of: KitchenDb): Record<string, unknown> =>

@@ -20,6 +20,8 @@ interface LineChartProps {
   readonly yName: string;
   /** What is right on the upright axis. */
   readonly band?: readonly [low: number, high: number] | null;
+  /** How far the curve may be off, point by point: shaded. */
+  readonly spread?: readonly { readonly x: number; readonly low: number; readonly high: number }[] | null;
   /** A stretch of the lying axis, with a word for it. */
   readonly span?: { readonly from: number; readonly to: number; readonly says: string } | null;
   /** Where it stands now. */
@@ -30,9 +32,9 @@ interface LineChartProps {
   readonly onPoint?: (x: number) => void;
 }
 
-type Drawn = Required<Pick<LineChartProps, 'points' | 'xName' | 'yName' | 'band' | 'span' | 'now'>>;
+type Drawn = Required<Pick<LineChartProps, 'points' | 'xName' | 'yName' | 'band' | 'span' | 'now' | 'spread'>>;
 
-function onShownAxes({ points, xName, yName, band, span, now }: Drawn): Drawn {
+function onShownAxes({ points, xName, yName, band, span, now, spread }: Drawn): Drawn {
   const [x, y] = [axisIn(xName), axisIn(yName)];
   const at = (p: ChartPoint): ChartPoint => ({ x: x.out(p.x), y: p.y === null ? null : y.out(p.y) });
   return {
@@ -42,6 +44,7 @@ function onShownAxes({ points, xName, yName, band, span, now }: Drawn): Drawn {
     band: band && [y.out(band[0]), y.out(band[1])],
     span: span && { from: x.out(span.from), to: x.out(span.to), says: inShownUnits(span.says, unitsHere()) },
     now: now && at(now),
+    spread: spread && spread.map((p) => ({ x: x.out(p.x), low: y.out(p.low), high: y.out(p.high) })),
   };
 }
 
@@ -49,13 +52,14 @@ interface Marks {
   readonly band: LineChartProps['band'];
   readonly span: LineChartProps['span'];
   readonly now: LineChartProps['now'];
+  readonly spread: Drawn['spread'];
 }
 
 /** One curve over a plain field: its band shaded, the present point marked. Its axes are in the kitchen's units. */
-export function LineChart({ points, xName, yName, band = null, span = null, now = null, dots = false, says, onPoint }: LineChartProps) {
+export function LineChart({ points, xName, yName, band = null, span = null, now = null, spread = null, dots = false, says, onPoint }: LineChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart<'line', { x: number; y: number | null }[]> | null>(null);
-  const marks = useRef<Marks>({ band: null, span: null, now: null });
+  const marks = useRef<Marks>({ band: null, span: null, now: null, spread: null });
 
   useEffect(() => {
     if (!canvas.current) return;
@@ -89,7 +93,7 @@ export function LineChart({ points, xName, yName, band = null, span = null, now 
   useEffect(() => {
     const made = chart.current;
     if (!made) return;
-    const shown = onShownAxes({ points, xName, yName, band, span, now });
+    const shown = onShownAxes({ points, xName, yName, band, span, now, spread });
     marks.current = shown;
     const set = made.data.datasets[0]!;
     set.data = shown.points.map((p) => ({ x: p.x, y: p.y }));
@@ -100,14 +104,14 @@ export function LineChart({ points, xName, yName, band = null, span = null, now 
     y.title.text = shown.yName;
     const xs = shown.points.map((p) => p.x);
     if (xs.length > 1) [x.min, x.max] = [Math.min(...xs), Math.max(...xs)];
-    const ys = shown.points.flatMap((p) => (p.y === null ? [] : [p.y]));
+    const ys = [...shown.points.flatMap((p) => (p.y === null ? [] : [p.y])), ...(shown.spread ?? []).flatMap((p) => [p.low, p.high])];
     if (ys.length > 0) {
       const [low, high] = [Math.min(...ys, ...(shown.now?.y == null ? [] : [shown.now.y])), Math.max(...ys, ...(shown.now?.y == null ? [] : [shown.now.y]))];
       const room = 0.08 * (high - low || Math.abs(high) || 1);
       [y.min, y.max] = [low >= 0 && low - room < 0 ? 0 : low - room, high + room];
     }
     made.update('none');
-  }, [points, xName, yName, band, span, now, dots]);
+  }, [points, xName, yName, band, span, now, spread, dots]);
 
   return (
     <canvas
@@ -136,7 +140,7 @@ function drawMarks(marks: { readonly current: Marks }, c: PageTokens): Plugin<'l
     id: 'marks',
     beforeDatasetsDraw(chart) {
       const { ctx, chartArea: area, scales } = chart;
-      const { band, span } = marks.current;
+      const { band, span, spread } = marks.current;
       ctx.save();
       ctx.beginPath();
       ctx.rect(area.left, area.top, area.right - area.left, area.bottom - area.top);
@@ -146,6 +150,18 @@ function drawMarks(marks: { readonly current: Marks }, c: PageTokens): Plugin<'l
       if (band) {
         const [top, bottom] = [scales.y!.getPixelForValue(band[1]), scales.y!.getPixelForValue(band[0])];
         ctx.fillRect(area.left, top, area.right - area.left, bottom - top);
+      }
+      if (spread && spread.length > 1) {
+        const at = (p: { readonly x: number }, v: number): readonly [number, number] => [scales.x!.getPixelForValue(p.x), scales.y!.getPixelForValue(v)];
+        ctx.globalAlpha = 0.12;
+        ctx.fillStyle = c.ink;
+        ctx.beginPath();
+        for (const p of spread) ctx.lineTo(...at(p, p.high));
+        for (const p of spread.toReversed()) ctx.lineTo(...at(p, p.low));
+        ctx.closePath();
+        ctx.fill();
+        ctx.globalAlpha = 0.16;
+        ctx.fillStyle = c.fern;
       }
       if (span) {
         const [left, right] = [scales.x!.getPixelForValue(span.from), scales.x!.getPixelForValue(span.to)].sort((a, b) => a - b) as [number, number];

@@ -4,6 +4,7 @@ const PAGES = [
   ['lines', 'Formula', 'bench'],
   ['figures', 'What it will be like', 'figures'],
   ['solve', 'Solve and what if', 'solve'],
+  ['trials', 'Trials', 'trials'],
   ['shopping', 'Shopping and cost', 'shopping'],
   ['versions', 'Versions', 'versions'],
   ['files', 'Files and print', 'files'],
