@@ -4,7 +4,6 @@ import { wordNumber } from '../measures/word-number';
 import type { WrittenAmount } from '../measures/written';
 import type { Clause } from './clauses';
 import { temperaturesIn } from './degrees';
-import { GRAMS_FROM } from './lines';
 import { timesIn } from './times';
 
 /** An amount of something that a sentence says. */
@@ -86,7 +85,7 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
       from.lastIndex = Math.max(shift + again.length, start + 1);
       continue;
     }
-    const found = howItIs(amountFrom(source, more) ?? inGramsOf(source), text, start) ?? namedBefore(text, source, start);
+    const found = howItIs(amountFrom(source, more), text, start) ?? namedBefore(text, source, start);
     if (!found) {
       const one = ofTheSame(text, source, start, out.at(-1));
       if (one) {
@@ -119,7 +118,6 @@ export function amountsIn(c: Clause): readonly SaidAmount[] {
 
 /** 'Flaked almonds, a handful': the amount as a line of its own would say it. */
 function withItsName(says: string, { name, more, amount }: Omit<SaidAmount, 'text' | 'start' | 'end'>): string {
-  if (amount.unit?.key === 'g' && BARE_OF.test(says)) return says.replace(BARE_OF, '$1 g ');
   if (more || says.toLowerCase().includes(name.toLowerCase())) return says;
   return `${says.replace(/[.,;]+$/, '').replace(/ of (?:them|those)$/i, '')} ${amount.unit === null ? '' : 'of '}${name}`;
 }
@@ -174,14 +172,6 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
 
 /** 'The other 150 ml of cream': of what was named before. */
 const THE_OTHER = /\b(?:the|that) (?:other|remaining|last)\s+$/i;
-
-/** 'The other 150 of cream': in grams, where nobody counts so many. */
-function inGramsOf(source: string): ReturnType<typeof amountFrom> {
-  const many = BARE_OF.exec(source)?.[1];
-  const found = many === undefined || Number(many) < GRAMS_FROM ? null : amountFrom(`${many} g${source.slice(many.length)}`, false);
-  return found && { ...found, length: found.length - ' g'.length };
-}
-const BARE_OF = /^(\d{2,4}) of (?!them\b|those\b|these\b|it\b)/;
 
 /** 'For the strawberries, 300 g hulled and quartered': of those, where only how they are is said. */
 function howItIs(found: ReturnType<typeof amountFrom>, text: string, start: number): ReturnType<typeof amountFrom> {

@@ -118,7 +118,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
     'tart',
   ],
   [
-    /\b(?:cake|mousse|pastry|dessert) rings?\b|\bring mould\b|\bmetal ring\b|\b(?:cm|mm|inch|in) rings?\b|\brings? (?:of )?\d{1,2}(?:[.,]\d)? ?(?:cm|mm|inch(?:es)?|in)\b|\b(?:line|fill|into|in) (?:the |a |two |your )?(?:\w+ )?rings?\b/i,
+    /\b(?:cake|mousse|pastry|dessert|charlotte) rings?\b|\bring mould\b|\bmetal ring\b|\b(?:cm|mm|inch|in) rings?\b|\brings? (?:of )?\d{1,2}(?:[.,]\d)? ?(?:cm|mm|inch(?:es)?|in)\b|\b(?:line|fill|into|in) (?:the |a |two |your )?(?:\w+ )?rings?\b/i,
     'ring',
   ],
   [/\bdome\b(?! of)|\bhemisphere\b|\bpudding basin\b/i, 'dome'],
