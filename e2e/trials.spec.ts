@@ -34,6 +34,10 @@ test('a series is begun, tasted blind by two, and the fourth trial goes where th
   await expect(page.getByRole('region', { name: 'What is wished' }).getByRole('alert')).toContainText('the upper bound must be more');
   await expect(begin).toBeDisabled();
   await varied.getByLabel(/ to$/).first().fill('120');
+  // What was chosen and typed is there after the page was left.
+  await page.reload();
+  await expect(sugar).toBeChecked();
+  await expect(varied.getByLabel(/ to$/).first()).toHaveValue('120');
   await begin.click();
   await expect(page.locator('[data-trials-says]')).toContainText('Make 3 and taste them: light', PATIENT);
   const codes = await codesOf(page);

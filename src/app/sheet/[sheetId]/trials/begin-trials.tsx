@@ -1,23 +1,42 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import { z } from 'zod';
 import { axesOffered, AxisSchema, valueSays, type TrialAxis } from '../../../../core/trials/axes';
 import { MOST_AXES } from '../../../../core/trials/house';
 import { WISHES, type TrialSays } from '../../../../core/trials/series';
 import { useAnalysis, useSheet } from '../../../../ui/sheet/sheet-provider';
+import { useKept } from '../../../../ui/use-kept';
 
 const keyOf = (a: TrialAxis): string => (a.kind === 'line' ? a.lineId : a.kind === 'stage' ? `stage ${a.partId}` : 'rest');
 /** So many are shown before the rest is asked for. */
 const FIRST = 6;
 
+/** What was chosen and typed before a series begins: it stays on this tablet when the page is left. */
+const DraftSchema = z.object({
+  chosen: z.array(z.string()).max(MOST_AXES),
+  bounds: z.record(z.string(), z.tuple([z.string(), z.string()])),
+  wishes: z.array(z.enum(WISHES)),
+});
+type Draft = z.infer<typeof DraftSchema>;
+const EMPTY: Draft = { chosen: [], bounds: {}, wishes: [] };
+
+function draftOf(text: string | null): Draft {
+  try {
+    return DraftSchema.safeParse(JSON.parse(text || 'null')).data ?? EMPTY;
+  } catch {
+    return EMPTY;
+  }
+}
+
 /** What is varied between which bounds, and what is wished: then the first three trials are there. */
 export function BeginTrials({ onBegin }: { readonly onBegin: (says: Extract<TrialSays, { kind: 'begun' }>) => void }) {
-  const { doc, kitchen } = useSheet();
+  const { id, doc, kitchen } = useSheet();
+  const [kept, keep] = useKept('local', `soft-peak:trials:begin:${id}`);
+  const { chosen, bounds, wishes } = useMemo(() => draftOf(kept), [kept]);
+  const change = (more: Partial<Draft>): void => keep(JSON.stringify({ chosen, bounds, wishes, ...more }));
   const analysis = useAnalysis();
   const offered = useMemo(() => axesOffered(analysis, kitchen), [analysis, kitchen]);
-  const [chosen, setChosen] = useState<readonly string[]>([]);
-  const [bounds, setBounds] = useState<Readonly<Record<string, readonly [low: string, high: string]>>>({});
-  const [wishes, setWishes] = useState<readonly (typeof WISHES)[number][]>([]);
   const [all, setAll] = useState(false);
   const axes = offered
     .filter((o) => chosen.includes(keyOf(o.axis)))
@@ -27,7 +46,10 @@ export function BeginTrials({ onBegin }: { readonly onBegin: (says: Extract<Tria
       return { axis: { ...axis, low: typed(own?.[0], axis.low), high: typed(own?.[1], axis.high) }, now };
     });
   const wrong = axes.find(({ axis }) => !AxisSchema.safeParse(axis).success);
-  const toggle = (key: string): void => setChosen((c) => (c.includes(key) ? c.filter((k) => k !== key) : c.length < MOST_AXES ? [...c, key] : c));
+  const toggle = (key: string): void => {
+    if (chosen.includes(key)) change({ chosen: chosen.filter((k) => k !== key) });
+    else if (chosen.length < MOST_AXES) change({ chosen: [...chosen, key] });
+  };
   const shown = all ? offered : offered.slice(0, FIRST);
   return (
     <div className="grid max-w-[980px] grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 px-4 py-5 md:px-6 lg:grid-cols-[minmax(0,1fr)_300px]">
@@ -41,7 +63,7 @@ export function BeginTrials({ onBegin }: { readonly onBegin: (says: Extract<Tria
             const own = bounds[key];
             return (
               <li key={key} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-steel py-2">
-                <label className="flex min-h-9 min-w-0 flex-1 items-center gap-3 pointer-coarse:min-h-11">
+                <label className="flex min-h-9 min-w-56 flex-1 items-center gap-3 pointer-coarse:min-h-11">
                   <input
                     type="checkbox"
                     checked={on}
@@ -65,10 +87,8 @@ export function BeginTrials({ onBegin }: { readonly onBegin: (says: Extract<Tria
                           value={own?.[i] ?? String(i === 0 ? axis.low : axis.high)}
                           onChange={(e) => {
                             const text = e.target.value;
-                            setBounds((b) => {
-                              const was = b[key] ?? [String(axis.low), String(axis.high)];
-                              return { ...b, [key]: i === 0 ? [text, was[1]] : [was[0], text] };
-                            });
+                            const was = own ?? [String(axis.low), String(axis.high)];
+                            change({ bounds: { ...bounds, [key]: i === 0 ? [text, was[1]] : [was[0], text] } });
                           }}
                           className="field fig w-20 text-right"
                         />
@@ -99,7 +119,7 @@ export function BeginTrials({ onBegin }: { readonly onBegin: (says: Extract<Tria
                 type="button"
                 aria-pressed={on}
                 className={`btn ${on ? 'border-ink bg-ink text-paper' : ''}`}
-                onClick={() => setWishes((all) => (on ? all.filter((x) => x !== w) : [...all, w]))}
+                onClick={() => change({ wishes: on ? wishes.filter((x) => x !== w) : [...wishes, w] })}
               >
                 {w}
               </button>
@@ -116,7 +136,10 @@ export function BeginTrials({ onBegin }: { readonly onBegin: (says: Extract<Tria
           type="button"
           className="btn btn-act mt-3"
           disabled={axes.length === 0 || wishes.length === 0 || wrong !== undefined}
-          onClick={() => onBegin({ kind: 'begun', sheet: doc, axes: axes.map((a) => a.axis), now: axes.map((a) => a.now), wishes: [...wishes] })}
+          onClick={() => {
+            onBegin({ kind: 'begun', sheet: doc, axes: axes.map((a) => a.axis), now: axes.map((a) => a.now), wishes: [...wishes] });
+            keep('');
+          }}
         >
           Begin with three trials
         </button>

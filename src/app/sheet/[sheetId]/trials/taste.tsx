@@ -1,6 +1,7 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { z } from 'zod';
 import { FULL_SCORE } from '../../../../core/trials/house';
 import type { Series, TrialSays } from '../../../../core/trials/series';
 import { useKept } from '../../../../ui/use-kept';
@@ -22,12 +23,24 @@ function openPair({ trials, said }: Series): readonly [string, string] | null {
   return first ? [first[0], first[1]] : null;
 }
 
+const ScoresSchema = z.record(z.string().max(2), z.number().min(0).max(FULL_SCORE));
+function scoresOf(text: string | null): Readonly<Record<string, number>> {
+  try {
+    return ScoresSchema.safeParse(JSON.parse(text || '{}')).data ?? {};
+  } catch {
+    return {};
+  }
+}
+
 /** What a taster sees: codes and what is wished, and nothing of what is in them. */
 export function Taste({ series, cooks, onSay, onClose }: TasteProps) {
   const [kept, keep] = useKept('local', 'soft-peak:trials:taster');
   const by = kept ?? cooks[0] ?? '';
   const [how, setHow] = useState<'scores' | 'pairs'>('scores');
-  const [scores, setScores] = useState<Readonly<Record<string, number>>>({});
+  // What was tasted so far stays on this tablet until it is written down.
+  const [keptScores, keepScores] = useKept('local', `soft-peak:trials:scores:${series.id}`);
+  const scores = useMemo(() => scoresOf(keptScores), [keptScores]);
+  const score = (code: string, of: number): void => keepScores(JSON.stringify({ ...scores, [code]: of }));
   // Codes in their own order say nothing of when each was made.
   const codes = series.trials.map((t) => t.code).toSorted();
   const given = codes.filter((c) => scores[c] !== undefined);
@@ -90,8 +103,8 @@ export function Taste({ series, cooks, onSay, onClose }: TasteProps) {
                   step={1}
                   value={scores[c] ?? FULL_SCORE / 2}
                   aria-valuetext={scores[c] === undefined ? 'not tasted' : `${scores[c]} of ${FULL_SCORE}`}
-                  onChange={(e) => setScores((all) => ({ ...all, [c]: Number(e.target.value) }))}
-                  onPointerUp={(e) => setScores((all) => ({ ...all, [c]: Number(e.currentTarget.value) }))}
+                  onChange={(e) => score(c, Number(e.target.value))}
+                  onPointerUp={(e) => score(c, Number(e.currentTarget.value))}
                   className={`h-11 w-full accent-ink ${scores[c] === undefined ? 'opacity-45' : ''}`}
                 />
                 <span className="fig text-right">
@@ -111,7 +124,7 @@ export function Taste({ series, cooks, onSay, onClose }: TasteProps) {
               disabled={!named || given.length < 2}
               onClick={() => {
                 onSay({ kind: 'scored', by: by.trim(), scores: given.map((c) => ({ code: c, score: scores[c]! })) });
-                setScores({});
+                keepScores('');
               }}
             >
               Write down {by.trim() === '' ? '' : `for ${by.trim()}`}
