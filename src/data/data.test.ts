@@ -88,7 +88,7 @@ describe('a row that cannot be read', () => {
 describe('the data file', () => {
   it('is stocked with the larder, mixers and rules once, and opens again as it was', () => {
     const facts = readKitchenFacts(db);
-    expect(facts.larder).toHaveLength(336);
+    expect(facts.larder).toHaveLength(337);
     expect(facts.mixers.map((m) => m.id)).toEqual(['planetary', 'hand-mixer', 'balloon']);
     const again = openKitchenFile(join(folder, 'kitchen.db'));
     expect(readKitchenFacts(again)).toEqual(facts);

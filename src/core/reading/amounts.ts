@@ -155,7 +155,8 @@ function amountFrom(source: string, more: boolean): { said: Omit<SaidAmount, 'te
   const lead = LEAD.exec(rest)!;
   const nameText = rest.slice(lead[0].length);
   const name = nameOf(nameText);
-  if (name === '') return null;
+  // 'Coats the back of a spoon (82 °C)': nothing is named.
+  if (!/\p{L}{2}/u.test(name)) return null;
   // 'a' alone is an article: only with a measure, or of what is counted.
   if (
     amount.unit === null &&

@@ -468,7 +468,7 @@ function bareLater(words: readonly Word[]): number {
 
 /** 'and when it is cold pour it over': the verb behind a condition without a comma; −1 where none follows soon. */
 function laterVerb(words: readonly Word[], from: number): number {
-  for (let i = from + 1; i < Math.min(words.length - 1, from + 9); i++) {
+  for (let i = from + 1; i < Math.min(words.length - 1, from + 13); i++) {
     const verb = verbNamed(words[i]!.said);
     if (verb && !verb.weak && AFTER_VERB.has(words[i + 1]!.said) && !/^(?:to|is|are|be)$/.test(words[i - 1]!.said)) return i;
   }

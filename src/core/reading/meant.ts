@@ -138,6 +138,12 @@ function listed(
       : null;
   if (custard) return meant.bowl(custard, m.from, share);
   if (/\b(?:no|without|not|like|as|instead of|than)\s+(?:the |any )?$/i.test(lead) || /\b(?:colou?r|consistency|texture|thickness) of\s*$/i.test(lead)) return;
+  // 'Pour over the hot cream', where another list has cream too: that which was heated.
+  const heated =
+    /^(?:cream|milk)$/.test(m.phrase) && /\b(?:hot|boiling|scalded|steaming)\s+$/i.test(lead)
+      ? w.latest((b) => b.heated && !b.air && b.placed === 'no' && b.place === 'mix' && w.holds(b, 'cream', 'milk') && !w.holds(b, 'yolk', 'egg', 'chocolate'))
+      : null;
+  if (heated) return meant.bowl(heated, m.from, share);
   // 'The warm juice': what was pressed from the fruit, not the lemon's of the list.
   const pressed =
     m.phrase === 'juice' && /\b(?:warm|hot|strained|sieved|pressed)\s+$/i.test(lead)

@@ -118,7 +118,7 @@ function splitRows(text: string, isIngredient: (name: string) => boolean): reado
       .replace(/(?<! ) {3,}(?=[%°CF]|g\b|ml\b)/g, ' ')
       .replace(TWO_SYSTEMS, '$1/')
       .trim();
-    if (clean === '' || /^[-=_*~#|:\s]+$/.test(clean)) {
+    if (clean === '' || /^[-–—=_*~#|:\s]+$/.test(clean)) {
       blank = true;
       continue;
     }

@@ -31,6 +31,10 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\b(?:makes?|yields?|fills?)\\b\\s*:?\\s*${UPTO}\\s*\\([^)]{1,16}\\)\\s*(?:\\w+ )?${PIECES}\\b`, 'i'),
   // '10 moulds x 90 ml'.
   new RegExp(`^\\W*${UPTO}\\s+(?:glasses|cups|pots|ramekins|jars|verrines|coupes|mou?lds|tumblers)\\s*(?:[x×@]|of|à)\\s*\\d{2,4}\\s?(?:ml|g)\\b`, 'i'),
+  // 'Yield: 12 x 90 g'.
+  new RegExp(`^\\W*(?:yields?|makes)\\s*:?\\s*${UPTO}\\s?[x×]\\s?\\d{2,4}\\s?(?:g|ml)\\b`, 'i'),
+  // 'Bavarois (pour 8)'.
+  new RegExp(`\\((?:pour|für|per|para) ${UPTO}(?: \\p{L}+)?\\)`, 'iu'),
   // '6 × 120 g glasses'.
   new RegExp(`${UPTO}\\s?(?:x|×)\\s?\\d{2,4}[\\s-]?(?:ml|g)\\s+(?:\\w+ )?${PIECES}\\b`, 'i'),
   // 'Fill your glasses, ten of them'.
