@@ -5,9 +5,9 @@ const PAGES = [
   ['figures', 'What it will be like', 'figures'],
   ['solve', 'Solve and what if', 'solve'],
   ['trials', 'Trials', 'trials'],
-  ['shopping', 'Shopping and cost', 'shopping'],
+  ['shopping', 'Shopping, cost', 'shopping'],
   ['versions', 'Versions', 'versions'],
-  ['files', 'Files and print', 'files'],
+  ['files', 'Files', 'files'],
 ] as const;
 
 /** The pages of Bench for one sheet. */
