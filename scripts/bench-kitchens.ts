@@ -5,13 +5,12 @@ import { practiceRun } from '../src/core/foam/practice';
 import { secondsTo, stopWindow } from '../src/core/foam/whisk';
 import { STAGE_X } from '../src/core/foam/house';
 import { LOAD_HZ, loadSample, usualBench } from '../src/instruments/whisk-load';
-import { seededNumbers } from '../src/core/random';
+import { normalDraw, seededNumbers } from '../src/core/random';
 
 const KITCHENS = 2000;
 const RUNS = 1000;
 
 const row = (name: string, ...cells: string[]): void => console.log(name.padEnd(58), ...cells.map((c) => c.padStart(14)));
-const normal = (next: () => number): number => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
 const share = (n: number, of: number): string => `${((100 * n) / of).toFixed(1)} %`;
 
 /** Kitchens with a true factor of their own and 3–30 noisy batches: how often the stated four in five hold. */
@@ -22,8 +21,8 @@ export function learningCoverage(): void {
     const next = seededNumbers(key.length * 7919);
     let [batch, truth, asked, outcomes] = [0, 0, 0, 0];
     for (let k = 0; k < KITCHENS; k++) {
-      const own = Math.exp(Math.log(1 + spread) * normal(next));
-      const noisy = (): number => own * Math.exp(Math.log(1 + noise) * normal(next));
+      const own = Math.exp(Math.log(1 + spread) * normalDraw(next));
+      const noisy = (): number => own * Math.exp(Math.log(1 + noise) * normalDraw(next));
       const n = 3 + Math.floor(28 * next());
       const seen: Observation[] = Array.from({ length: n }, (_, i) => ({ ratio: noisy(), at: i, batchId: `b${i}`, answer: null }));
       const l = learn(seen, spread, noise);
@@ -49,7 +48,7 @@ export function liveCalls(): void {
     const run = practiceRun(20_000 + i);
     const whip = { ...run.whip, lateRatePerS: run.whip.ratePerS };
     const window = stopWindow(whip, run.input.target)!;
-    const pace = Math.exp(Math.log(1.18) * normal(seededNumbers(31 * i + 5)));
+    const pace = Math.exp(Math.log(1.18) * normalDraw(seededNumbers(31 * i + 5)));
     const bench = usualBench(whip, pace, 60_000 + i);
     const f = startLive(whip, run.input.target);
     const [opensS, closesS, firmS] = [window.opensS / pace, window.closesS! / pace, secondsTo(whip, STAGE_X.firm)! / pace];

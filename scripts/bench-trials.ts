@@ -1,23 +1,12 @@
 import { seededNumbers } from '../src/core/random';
 import { learntOf, nextTrial } from '../src/core/trials/next-trial';
-import { missAfter, scored, type Tasters } from '../src/core/trials/proving/tasters';
+import { missAfter, scored, someTasters } from '../src/core/trials/proving/tasters';
 
 type Row = (name: string, ...cells: string[]) => void;
 type Timed = (runs: number, call: (i: number) => unknown) => number[];
 const middle = (sorted: readonly number[]): number => sorted[Math.floor(sorted.length / 2)]!;
 const RUNS = 40;
 const BY_CHANCE = 200;
-
-const tasters = (axes: number, seed: number): Tasters => {
-  const random = seededNumbers(seed);
-  return {
-    peak: Array.from({ length: axes }, () => 0.15 + 0.7 * random()),
-    steep: Array.from({ length: axes }, () => 8 + 8 * random()),
-    together: 1.2 * (random() - 0.5),
-    many: 5,
-    stray: 0.8,
-  };
-};
 
 /** How often the best point of synthetic tasters is found, and what that costs. */
 export function trials(row: Row, timed: Timed): void {
@@ -30,14 +19,14 @@ export function trials(row: Row, timed: Timed): void {
     [3, 12],
   ] as const) {
     const share = (how: 'proposed' | 'random', runs: number): string => {
-      const hits = Array.from({ length: runs }, (_, r) => missAfter(tasters(axes, 700 + r), many, r + 1, how)).filter((m) => m <= 0.1).length;
+      const hits = Array.from({ length: runs }, (_, r) => missAfter(someTasters(axes, 700 + r), many, r + 1, how)).filter((m) => m <= 0.1).length;
       return `${Math.round((100 * hits) / runs)} %`;
     };
     row(`${axes} varied, ${many} trials`, share('proposed', RUNS), share('random', BY_CHANCE));
   }
   const random = seededNumbers(3);
   const points = Array.from({ length: 9 }, () => [random(), random()]);
-  const said = { sittings: scored(tasters(2, 3), points, random), pairs: [] };
+  const said = { sittings: scored(someTasters(2, 3), points, random), pairs: [] };
   const [next, learnt] = [middle(timed(20, () => nextTrial(points, said, 2))), middle(timed(20, () => learntOf(points, said)))];
   row('the next of nine, median ms', next.toFixed(1));
   row('all that was learnt of nine, median ms', learnt.toFixed(1));

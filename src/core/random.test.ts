@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { seededNumbers } from './random';
+import { normalDraw, seededNumbers } from './random';
 
 const first = (seed: number, n: number): readonly number[] => {
   const next = seededNumbers(seed);
@@ -28,5 +28,27 @@ describe('numbers of a seed', () => {
     expect(Math.abs(together)).toBeLessThan(5 / 12 / Math.sqrt(n));
     expect(Math.min(...numbers)).toBeGreaterThanOrEqual(0);
     expect(Math.max(...numbers)).toBeLessThan(1);
+  });
+});
+
+describe('a draw of the bell curve', () => {
+  const next = seededNumbers(7);
+  const draws = Array.from({ length: 40_000 }, () => normalDraw(next));
+  const share = (within: number) => draws.filter((z) => Math.abs(z) < within).length / draws.length;
+
+  it('has mean 0 and spread 1', () => {
+    const mean = draws.reduce((sum, z) => sum + z, 0) / draws.length;
+    expect(Math.abs(mean)).toBeLessThan(0.02);
+    expect(draws.reduce((sum, z) => sum + (z - mean) ** 2, 0) / draws.length).toBeCloseTo(1, 1);
+  });
+
+  it('holds a half, four in five and nineteen in twenty within the tables’ distances', () => {
+    expect(share(0.6745)).toBeCloseTo(0.5, 2);
+    expect(share(1.2816)).toBeCloseTo(0.8, 2);
+    expect(share(1.96)).toBeCloseTo(0.95, 2);
+  });
+
+  it('is a number also where the seed gives naught', () => {
+    expect(normalDraw(() => 0)).toBeCloseTo(0, 12);
   });
 });

@@ -12,3 +12,6 @@ export function seededNumbers(seed: number): () => number {
     return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
   };
 }
+
+/** A draw of the bell curve of mean 0 and spread 1. Source: Box and Muller 1958. @param next numbers from 0 (in it) to 1 (not in it). */
+export const normalDraw = (next: () => number): number => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());

@@ -50,6 +50,12 @@ describe('trials in the data file', () => {
     expect(seriesSheet(db, 'series-0001')?.sheetId).toBe(SHEET);
     expect([seriesSheet(db, 'none'), getSeries(db, 'none')]).toEqual([null, null]);
   });
+  it('an event is of the sheet that its series began with, whatever page it comes from', () => {
+    addTrialEvent(db, SHEET, begun('series-0001'), 1);
+    addTrialEvent(db, 'honey-semifreddo', { id: 'next-0001', seriesId: 'series-0001', says: { kind: 'next' } }, 2);
+    expect(listSeries(db, SHEET)[0]?.trials).toHaveLength(4);
+    expect(listSeries(db, 'honey-semifreddo')).toEqual([]);
+  });
   it('what cannot follow writes nothing', () => {
     const r = addTrialEvent(db, SHEET, { id: 'next-0001', seriesId: 'series-none', says: { kind: 'next' } }, 1);
     expect(r).toMatchObject({ ok: false });

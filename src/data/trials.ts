@@ -56,7 +56,9 @@ export function addTrialEvent(db: KitchenDb, sheetId: string, fresh: NewTrialEve
       if (tx.select({ id: trialEvents.id }).from(trialEvents).where(eq(trialEvents.id, fresh.id)).get()) return ok(before);
       const may = admittedTrial(before, fresh);
       if (!may.ok) return may;
-      for (const e of keptOf(before, fresh)) tx.insert(trialEvents).values({ id: e.id, seriesId: e.seriesId, sheetId, at: now, says: e.says }).run();
+      const began = tx.select({ sheetId: trialEvents.sheetId }).from(trialEvents).where(eq(trialEvents.seriesId, fresh.seriesId)).limit(1).get();
+      const of = began?.sheetId ?? sheetId;
+      for (const e of keptOf(before, fresh)) tx.insert(trialEvents).values({ id: e.id, seriesId: e.seriesId, sheetId: of, at: now, says: e.says }).run();
       return ok(getSeries(tx, fresh.seriesId));
     },
     { behavior: 'immediate' },

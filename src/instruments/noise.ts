@@ -1,9 +1,8 @@
-import { seededNumbers } from '../core/random';
+import { normalDraw, seededNumbers } from '../core/random';
 
 /** A standard normal number that belongs to a device and a moment: asked again, it is the same. */
 export function noiseAt(id: string, at: number): number {
   let seed = Math.floor(at / 50) >>> 0;
   for (const c of id) seed = (Math.imul(seed, 31) + c.charCodeAt(0)) >>> 0;
-  const next = seededNumbers(seed);
-  return Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
+  return normalDraw(seededNumbers(seed));
 }

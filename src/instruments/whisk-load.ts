@@ -1,4 +1,4 @@
-import { seededNumbers } from '../core/random';
+import { normalDraw, seededNumbers } from '../core/random';
 import { networkAt, type Whip } from '../core/foam/whisk';
 
 /**
@@ -24,8 +24,6 @@ export interface LoadBench {
 /** Samples per second. */
 export const LOAD_HZ = 4;
 
-const normal = (next: () => number): number => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
-
 /** What a mixer of this bench draws at a network x, over its load at firm: drag rises as a power of its own, butter frees the whisk. */
 function drag(x: number, power: number): number {
   const rise = ((x - 0.02) / 0.53) ** power;
@@ -48,7 +46,7 @@ export function loadSample(bench: LoadBench, index: number, lostS = 0): { readon
   }
   const spike = next() < 0.004 ? 90 * (next() - 0.5) : 0;
   const load =
-    bench.zero + knocked + drift * tS + bench.gain * drag(networkAt(bench.whip, (tS - lostS) * bench.pace), power) + bench.noise * normal(next) + spike;
+    bench.zero + knocked + drift * tS + bench.gain * drag(networkAt(bench.whip, (tS - lostS) * bench.pace), power) + bench.noise * normalDraw(next) + spike;
   return { tS, load };
 }
 

@@ -2,17 +2,26 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { z } from 'zod';
 import { useKept } from './use-kept';
 
 const AGAIN_MS = 4000;
 
-/** What is sent, where it waits, and how it is read again from there. */
+/** What is sent, where it waits, and what it must be to be sent. */
 export interface Sending<T extends { readonly id: string }> {
   /** Under which name it waits on this tablet. */
   readonly kept: string;
   readonly url: string;
-  /** What of a kept text can still be sent; nothing where it cannot be read. */
-  readonly read: (text: string | null) => readonly T[];
+  readonly schema: z.ZodType<T>;
+}
+
+/** What of a kept text can still be sent; nothing where it cannot be read. */
+function waitingOf<T>(schema: z.ZodType<T>, text: string | null): readonly T[] {
+  try {
+    return z.array(schema).safeParse(JSON.parse(text || '[]')).data ?? [];
+  } catch {
+    return [];
+  }
 }
 
 /** Sends one thing. @returns null when it stands, else why it was refused. @throws TypeError while the server does not answer. */
@@ -45,7 +54,7 @@ export function useSendingQueue<T extends { readonly id: string }>(
     keep(latest.current);
   };
   const { refresh } = useRouter();
-  const waiting = how.read(text);
+  const waiting = waitingOf(how.schema, text);
   const first = waiting[0];
   const again = useRef<ReturnType<typeof setTimeout>>(undefined);
   const next = (): void => {
@@ -58,7 +67,7 @@ export function useSendingQueue<T extends { readonly id: string }>(
     send(how.url, first).then(
       (says) => {
         if (says !== null) setRefused(says);
-        put(how.read(latest.current).filter((e) => e.id !== first.id));
+        put(waitingOf(how.schema, latest.current).filter((e) => e.id !== first.id));
         refresh();
         next();
       },
@@ -78,7 +87,7 @@ export function useSendingQueue<T extends { readonly id: string }>(
     refused,
     write: (what) => {
       setRefused(null);
-      put([...how.read(latest.current), what]);
+      put([...waitingOf(how.schema, latest.current), what]);
     },
   };
 }

@@ -38,7 +38,7 @@ export const nextTrialCalculator = define({
     /** That it lies within a tenth of each range, 0 to 1. */
     sure: z.number().nullable(),
     between: z.array(z.array(z.number())).nullable(),
-    /** What another trial may gain, points of ten. */
+    /** What another trial may gain, points of ten; null where only pairs were compared. */
     gain: z.number().nullable(),
     stop: z.enum(['sure', 'little to gain', 'long enough']).nullable(),
   }),

@@ -9,7 +9,7 @@ import { minuteOf } from '../timetable/zone';
 import { eveningOdds } from './evening';
 import { straysOf } from './strays';
 import { GRACE_MIN, STRAYS, WISHED_CHANCE, type Strays } from './house';
-import { seededNumbers } from '../random';
+import { normalDraw, seededNumbers } from '../random';
 
 const MANY = 40_000;
 const task = (id: string, start: number, end: number, more: Partial<PlannedTask> = {}): PlannedTask => ({
@@ -113,7 +113,6 @@ describe('the odds of an evening', () => {
   it('are what comes: of evenings called 80 %, 76 to 84 in a hundred are in time, and alike for other chances', () => {
     // Kitchens whose true spreads are known, each with one evening of its own, by numbers that the odds have no part in.
     const random = seededNumbers(20_261_129);
-    const bell = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
     const bins = new Map<number, { called: number; came: number; n: number }>();
     for (let k = 0; k < 12_000; k++) {
       const minutes = Array.from({ length: 1 + Math.floor(3 * random()) }, () => 5 + Math.floor(90 * random()));
@@ -122,7 +121,7 @@ describe('the odds of an evening', () => {
       let at = 0;
       let planned = 0;
       for (const m of minutes) {
-        at = Math.max(at, planned) + m * s.median * Math.exp(s.sd * bell());
+        at = Math.max(at, planned) + m * s.median * Math.exp(s.sd * normalDraw(random));
         planned += m;
       }
       const bin = bins.get(Math.round(10 * called)) ?? { called: 0, came: 0, n: 0 };

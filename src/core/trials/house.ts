@@ -10,6 +10,8 @@ export const MOST_AXES = 3;
 export const NEAR_SHARE = 0.1;
 /** A further trial is worth its cream from this expected gain on, points of ten. */
 export const WORTH_POINTS = 0.12;
+/** Likewise where only pairs were compared: of how much the desserts differ. */
+export const WORTH_SHARE = 0.05;
 /** A best point as sure as this is taken. */
 export const SURE_ENOUGH = 0.8;
 /** Scores are given from 0 to this. */

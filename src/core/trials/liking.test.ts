@@ -6,8 +6,7 @@ import { applied, matrix, rootOf, solved, times } from './linear';
 import { likingOf, type Point } from './liking';
 import { learntOf, gainOver, nextTrial } from './next-trial';
 import { normalCdf, normalPdf } from './normal';
-import { missAfter, trueLiking, type Tasters } from './proving/tasters';
-import { seededNumbers } from '../random';
+import { missAfter, someTasters, trueLiking } from './proving/tasters';
 import { scaleOf, tastedOf, type Tastings } from './tastings';
 
 const NOTHING: Tastings = { sittings: [], pairs: [] };
@@ -106,6 +105,22 @@ describe('the liking between the bounds', () => {
   });
 });
 
+describe('what another trial may gain', () => {
+  it('is said as it is reckoned; where a next trial is chosen a surprise counts more', () => {
+    const points: Point[] = [[0.5], [0.12], [0.88]];
+    const said = scores([6, 3, 8], [6, 2, 8], [7, 3, 8]);
+    const l = likingOf(points, said)!;
+    expect(gainOver(l, [0.88], 1.5)([0.3])).toBeGreaterThan(gainOver(l, [0.88])([0.3]));
+    const learnt = learntOf(points, said)!;
+    expect(learnt.gain).toBeCloseTo(Math.max(...spreadPoints(1, 400).map(gainOver(l, learnt.best))), 1);
+  });
+  it('has no points where only pairs were compared', () => {
+    const learnt = learntOf([[0], [1]], { sittings: [], pairs: [{ better: 1, than: 0, same: false }] })!;
+    expect(learnt.gain).toBeNull();
+    expect(learnt.best[0]).toBeGreaterThan(0.5);
+  });
+});
+
 describe('the next trial', () => {
   it('first lies far from what is tried, and off the bounds', () => {
     const second = nextTrial([[0.5, 0.5]], NOTHING, 2);
@@ -131,20 +146,10 @@ describe('the next trial', () => {
 });
 
 describe('truth: tasters whose liking is known', () => {
-  const tasters = (axes: number, seed: number): Tasters => {
-    const random = seededNumbers(seed);
-    return {
-      peak: Array.from({ length: axes }, () => 0.15 + 0.7 * random()),
-      steep: Array.from({ length: axes }, () => 8 + 8 * random()),
-      together: 1.2 * (random() - 0.5),
-      many: 5,
-      stray: 0.8,
-    };
-  };
   const found = (axes: number, trials: number, runs: number, how: 'proposed' | 'random'): number =>
-    Array.from({ length: runs }, (_, r) => missAfter(tasters(axes, 700 + r), trials, r + 1, how)).filter((m) => m <= 0.1).length / runs;
+    Array.from({ length: runs }, (_, r) => missAfter(someTasters(axes, 700 + r), trials, r + 1, how)).filter((m) => m <= 0.1).length / runs;
   it('the peak is the most liked', () => {
-    const t = tasters(2, 3);
+    const t = someTasters(2, 3);
     expect(trueLiking(t, t.peak)).toBe(8);
     expect(trueLiking(t, [0, 0])).toBeLessThan(8);
   });
@@ -156,11 +161,11 @@ describe('truth: tasters whose liking is known', () => {
   it('three things: twelve trials come there in more than half of the runs, at random in one of ten; pairs teach as scores do', () => {
     expect(found(3, 12, 10, 'proposed')).toBeGreaterThanOrEqual(0.5);
     expect(found(3, 12, 200, 'random')).toBeLessThanOrEqual(0.2);
-    const byPairs = Array.from({ length: 10 }, (_, r) => missAfter(tasters(1, 900 + r), 7, r + 1, 'proposed', 'pairs')).filter((m) => m <= 0.1).length;
+    const byPairs = Array.from({ length: 10 }, (_, r) => missAfter(someTasters(1, 900 + r), 7, r + 1, 'proposed', 'pairs')).filter((m) => m <= 0.1).length;
     expect(byPairs).toBeGreaterThanOrEqual(8);
   }, 300_000);
   it('says how sure it is: less after three trials than after nine, and when to stop', () => {
-    const t = { ...tasters(1, 5), stray: 0.3 };
+    const t = { ...someTasters(1, 5), stray: 0.3 };
     const points: Point[] = [[0.5], [0.12], [0.88], [0.3], [0.7], [0.2], [0.4], [0.6], [0.8]];
     const said = (n: number): Tastings => ({
       sittings: Array.from({ length: 5 }, (_, k) => points.slice(0, n).map((p, trial) => ({ trial, score: Math.round(trueLiking(t, p) + (k % 2)) }))),

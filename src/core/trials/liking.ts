@@ -163,7 +163,8 @@ export function likingOf(points: readonly Point[], said: Tastings): Liking | nul
       return scale.spread ** 2 * models.reduce((c, one) => c + one.share * (one.covariance(a, b) + (one.mean(a) - ma) * (one.mean(b) - mb)), 0);
     },
     joint: (xs) => {
-      const parts = models.map((one) => ({ share: one.share, of: one.joint(xs), off: xs.map((x) => one.mean(x) - mean(x)) }));
+      const means = xs.map(mean);
+      const parts = models.map((one) => ({ share: one.share, of: one.joint(xs), off: xs.map((x, i) => one.mean(x) - means[i]!) }));
       return matrix(xs.length, (i, j) => scale.spread ** 2 * parts.reduce((c, p) => c + p.share * (p.of.at[i * xs.length + j]! + p.off[i]! * p.off[j]!), 0));
     },
   };

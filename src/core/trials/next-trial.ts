@@ -1,9 +1,9 @@
 import { normalCdf, normalPdf } from './normal';
 import { emptiest, spreadPoints } from './filling';
-import { FILLING_TRIALS, FULL_SCORE, MOST_TRIALS, NEAR_SHARE, SURE_ENOUGH, SURPRISE, WORTH_POINTS, BAND_Z } from './house';
+import { FILLING_TRIALS, MOST_TRIALS, NEAR_SHARE, SURE_ENOUGH, SURPRISE, WORTH_POINTS, WORTH_SHARE, BAND_Z } from './house';
 import { likingOf, type Liking, type Point } from './liking';
 import { rootOf } from './linear';
-import { seededNumbers } from '../random';
+import { normalDraw, seededNumbers } from '../random';
 import { tastedOf, type Tastings } from './tastings';
 
 /** Points that are looked at for the best one and for the next one. */
@@ -43,18 +43,20 @@ const highest = (points: readonly Point[], worth: (x: Point) => number): Point =
   return climbed(best, worth);
 };
 
-/** How much better than the best one a point may turn out to be, on average; the same unit as the liking. Source: expected improvement (Mockus 1975). */
-export function gainOver(liking: Liking, best: Point): (x: Point) => number {
+/**
+ * How much better than the best one a point may turn out to be, on average; the same unit as the liking. Source: expected improvement (Mockus 1975).
+ * @param surprise how much wider than reckoned what is not known is thought: 1 for what is said to a cook.
+ */
+export function gainOver(liking: Liking, best: Point, surprise = 1): (x: Point) => number {
   const [height, own] = [liking.mean(best), liking.covariance(best, best)];
-  return (x) => expected(liking.mean(x) - height, Math.sqrt(Math.max(0, liking.covariance(x, x) + own - 2 * liking.covariance(x, best))));
+  return (x) => expected(liking.mean(x) - height, surprise * Math.sqrt(Math.max(0, liking.covariance(x, x) + own - 2 * liking.covariance(x, best))));
 }
 
-/** The mean of what is above 0 of a bell curve; a surprise is thought wider than reckoned. */
+/** The mean of what is above 0 of a bell curve. */
 function expected(more: number, spread: number): number {
   if (spread < 1e-9) return Math.max(0, more);
-  const wide = SURPRISE * spread;
-  const z = more / wide;
-  return more * normalCdf(z) + wide * normalPdf(z);
+  const z = more / spread;
+  return more * normalCdf(z) + spread * normalPdf(z);
 }
 
 /** What has been learnt of an axis, with the others where the best point is. */
@@ -71,8 +73,8 @@ export interface Learnt {
   /** Between which values of each axis the true best lies, four times in five. */
   readonly between: readonly (readonly [low: number, high: number])[];
   readonly curves: readonly Curve[];
-  /** What another trial may gain, points of ten. */
-  readonly gain: number;
+  /** What another trial may gain, points of ten; null where only pairs were compared, which have no points. */
+  readonly gain: number | null;
   /** Why no further trial is proposed; null while one is. */
   readonly stop: 'sure' | 'little to gain' | 'long enough' | null;
 }
@@ -87,10 +89,9 @@ function surenessOf(liking: Liking, best: Point): Pick<Learnt, 'sure' | 'between
   const means = between.map((p) => liking.mean(p));
   const root = rootOf(liking.joint(between));
   const random = seededNumbers(SEED);
-  const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
   const found: Point[] = [];
   for (let draw = 0; draw < DRAWS; draw++) {
-    const z = Float64Array.from({ length: n }, normal);
+    const z = Float64Array.from({ length: n }, () => normalDraw(random));
     let top = 0;
     let height = -Infinity;
     for (let i = 0; i < n; i++) {
@@ -119,11 +120,11 @@ export function learntOf(points: readonly Point[], said: Tastings): Learnt | nul
   if (!liking) return null;
   const axes = points[0]!.length;
   const best = highest([...points, ...spreadPoints(axes, LOOKED_AT)], liking.mean);
-  const next = highest(spreadPoints(axes, LOOKED_AT), gainOver(liking, best));
   const sureness = surenessOf(liking, best);
   const tasted = tastedOf(said).size;
   const scored = said.sittings.some((s) => s.length > 1);
-  const gain = gainOver(liking, best)(next) * (scored ? 1 : FULL_SCORE / 4);
+  const gains = gainOver(liking, best);
+  const gain = gains(highest(spreadPoints(axes, LOOKED_AT), gains));
   const open = tasted <= FILLING_TRIALS;
   return {
     best,
@@ -136,8 +137,16 @@ export function learntOf(points: readonly Point[], said: Tastings): Learnt | nul
         return { x, y, low: y - BAND_Z * spread, high: y + BAND_Z * spread };
       }),
     })),
-    gain,
-    stop: open ? null : sureness.sure >= SURE_ENOUGH ? 'sure' : gain < WORTH_POINTS ? 'little to gain' : points.length >= MOST_TRIALS ? 'long enough' : null,
+    gain: scored ? gain : null,
+    stop: open
+      ? null
+      : sureness.sure >= SURE_ENOUGH
+        ? 'sure'
+        : gain < (scored ? WORTH_POINTS : WORTH_SHARE)
+          ? 'little to gain'
+          : points.length >= MOST_TRIALS
+            ? 'long enough'
+            : null,
   };
 }
 
@@ -154,6 +163,6 @@ export function nextTrial(points: readonly Point[], said: Tastings, axes: number
   // One that waits to be tasted is not made twice.
   const waits = points.filter((_, i) => !tasted.has(i));
   const free = candidates.filter((p) => waits.every((q) => p.some((x, d) => Math.abs(x - q[d]!) > NEAR_SHARE)));
-  const next = highest(free.length > 0 ? free : candidates, gainOver(liking, best));
+  const next = highest(free.length > 0 ? free : candidates, gainOver(liking, best, SURPRISE));
   return waits.every((q) => next.some((x, d) => Math.abs(x - q[d]!) > NEAR_SHARE / 2)) ? next : emptiest(candidates, points);
 }

@@ -1,4 +1,4 @@
-import { seededNumbers } from '../../random';
+import { normalDraw, seededNumbers } from '../../random';
 import { FULL_SCORE } from '../house';
 import { learntOf, nextTrial } from '../next-trial';
 import type { Point } from '../liking';
@@ -16,6 +16,18 @@ export interface Tasters {
   readonly stray: number;
 }
 
+/** Five tasters that stray by 0.8 points, with a peak, slopes and an interaction by chance. */
+export function someTasters(axes: number, seed: number): Tasters {
+  const random = seededNumbers(seed);
+  return {
+    peak: Array.from({ length: axes }, () => 0.15 + 0.7 * random()),
+    steep: Array.from({ length: axes }, () => 8 + 8 * random()),
+    together: 1.2 * (random() - 0.5),
+    many: 5,
+    stray: 0.8,
+  };
+}
+
 export const trueLiking = (t: Tasters, x: Point): number => {
   const off = x.map((v, d) => Math.sqrt(t.steep[d]!) * (v - t.peak[d]!));
   const own = off.reduce((sum, o) => sum + o * o, 0);
@@ -25,20 +37,18 @@ export const trueLiking = (t: Tasters, x: Point): number => {
 
 /** Scores of each trial by each taster, whole points of ten; each taster gives higher or lower ones throughout. */
 export function scored(t: Tasters, points: readonly Point[], random: () => number): Tastings['sittings'] {
-  const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
   return Array.from({ length: t.many }, () => {
-    const own = normal();
-    return points.map((p, trial) => ({ trial, score: Math.min(FULL_SCORE, Math.max(0, Math.round(trueLiking(t, p) + own + t.stray * normal()))) }));
+    const own = normalDraw(random);
+    return points.map((p, trial) => ({ trial, score: Math.min(FULL_SCORE, Math.max(0, Math.round(trueLiking(t, p) + own + t.stray * normalDraw(random)))) }));
   });
 }
 
 /** Each trial against the one before, by each taster. */
 export function paired(t: Tasters, points: readonly Point[], random: () => number): Tastings['pairs'] {
-  const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
   return points.flatMap((p, i) =>
     points.slice(0, i).flatMap((q, j) =>
       Array.from({ length: t.many }, () => {
-        const more = trueLiking(t, p) - trueLiking(t, q) + Math.SQRT2 * t.stray * normal();
+        const more = trueLiking(t, p) - trueLiking(t, q) + Math.SQRT2 * t.stray * normalDraw(random);
         return more > 0 ? { better: i, than: j, same: false } : { better: j, than: i, same: false };
       }),
     ),

@@ -13,9 +13,9 @@ interface TasteProps {
   readonly onClose: () => void;
 }
 
-/** The pair that was compared least, its two as far apart in their order as may be. */
+/** The pair that was compared least; its codes in their own order, which says nothing of when each was made. */
 function openPair({ trials, said }: Series): readonly [string, string] | null {
-  const codes = trials.map((t) => t.code);
+  const codes = trials.map((t) => t.code).toSorted();
   const times = (a: string, b: string): number =>
     said.filter(({ says }) => says.kind === 'paired' && [says.better, says.than].every((c) => c === a || c === b)).length;
   const pairs = codes.flatMap((a, i) => codes.slice(i + 1).map((b) => [a, b, times(a, b)] as const));

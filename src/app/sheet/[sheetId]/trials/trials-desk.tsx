@@ -99,7 +99,13 @@ function SeriesView({ series, learnt, onTaste, onAnew, say }: ViewProps) {
           {learnt ? (
             <>
               <b className="fig text-ink">{plainNumber(100 * learnt.sure, 0)} %</b> sure that the best lies within a tenth of that ·{' '}
-              {learnt.stop ? STOPS[learnt.stop] : <>one more may gain {plainNumber(learnt.gain, 1)} of ten</>}
+              {learnt.stop ? (
+                STOPS[learnt.stop]
+              ) : learnt.gain === null ? (
+                'another trial may still move it'
+              ) : (
+                <>one more may gain {plainNumber(learnt.gain, 1)} of ten</>
+              )}
             </>
           ) : (
             'Two that are tasted against each other are enough to begin with.'
@@ -174,7 +180,7 @@ function SeriesView({ series, learnt, onTaste, onAnew, say }: ViewProps) {
         )}
       </div>
       <div className="grid min-w-0 content-start gap-5">
-        {learnt && axes.map((axis, d) => <AxisCurve key={axis.name} axis={axis} learnt={learnt} d={d} scored={said.some((s) => s.says.kind === 'scored')} />)}
+        {learnt && axes.map((axis, d) => <AxisCurve key={d} axis={axis} learnt={learnt} d={d} scored={said.some((s) => s.says.kind === 'scored')} />)}
       </div>
     </div>
   );

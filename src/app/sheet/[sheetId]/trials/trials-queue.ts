@@ -13,18 +13,7 @@ interface Waiting {
 }
 
 /** What was said of trials on this tablet and the server has not confirmed. */
-const EVENTS: Sending<Waiting> = {
-  kept: 'soft-peak:trials:waiting',
-  url: '/api/trials',
-  read: (text) => {
-    try {
-      const read = z.array(WaitingSchema).safeParse(JSON.parse(text || '[]'));
-      return read.success ? read.data : [];
-    } catch {
-      return [];
-    }
-  },
-};
+const EVENTS: Sending<Waiting> = { kept: 'soft-peak:trials:waiting', url: '/api/trials', schema: WaitingSchema };
 
 /** What is said of a sheet's trials, on its way to the server. */
 export function useTrialsQueue(sheetId: string): {
