@@ -114,11 +114,30 @@ function keepsBack(w: Worktop, { step, at, h, lines, bowls }: Job, ofIt: string)
   return true;
 }
 
+/** So many steps lie between what is put into a dish and its bake: covered with foil, put into the oven (house). */
+const STEPS_TO_BAKE = 3;
+const A_DISH = /\b(?:in|into|on|onto) (?:an?|another) (?:[\p{L}-]+ ){0,3}(?:dish|tin|tray|pan|sheet)\b/iu;
+
+/** 'Put the rhubarb and sugar in a dish, cover, bake': what lies there, and is in hand again; null where nothing was put into a dish of its own. */
+function inADish(w: Worktop, at: number): Bowl | null {
+  const b = w.latest(
+    (x) => x.place === 'topping' && x.takes.size === 0 && x.firstStep >= at - STEPS_TO_BAKE && x.firstStep === x.lastStep && A_DISH.test(w.steps[x.firstStep]!.text),
+  );
+  if (!b) return null;
+  w.steps[b.firstStep]!.places.delete(b.id);
+  w.steps[b.firstStep]!.bowl = b.id;
+  b.place = 'mix';
+  b.placed = 'no';
+  w.current = b.id;
+  return b;
+}
+
 /** In the cold, in the oven, at rest: of the bowl that is meant, or of what stands in the vessel. */
 function stands(w: Worktop, job: Job): void {
   const { step, at, h, lines, bowls } = job;
   const { work } = step;
   const b =
+    (work === 'bake' && lines.length === 0 && bowls.length === 0 ? inADish(w, at) : null) ??
     bowls.find((x) => x.b.place === 'mix')?.b ??
     (lines.length > 0 || (w.built && w.isWetOnly(w.here())) ? null : w.here()) ??
     w.latest((x) => x.placed !== 'no' && !w.isWetOnly(x));

@@ -29,7 +29,7 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
     const over = lexical.filter((m) => c.words[m.from]!.start < said.end && c.words[m.to - 1]!.end > said.start);
     const named = over.find((m) => m.sense.kind === 'line');
     const product = over.find((m) => m.sense.kind === 'product' && m.sense.name !== 'layer' && m.sense.name !== 'custard');
-    if (over.some((m) => m.sense.kind === 'other') && !named) continue;
+    if (over.some((m) => m.sense.kind === 'other' && !staysIn(w, said, m.phrase, c.text)) && !named) continue;
     // 'Stale brioche, about 200 g': the name stands before its amount.
     const ahead = said.text.includes(said.name)
       ? undefined
@@ -43,8 +43,11 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
       const has = w.lines[line]!.grams;
       if (grams === null || has === null) continue;
       const same = w.lines[line]!.ingredient?.id === ingredientOf(said.text, w.context).ingredient?.id;
-      if (!w.fresh(line) || said.definite || w.hasList) {
-        if (!w.fresh(line) && !said.definite && !same && w.hasList) continue;
+      // 'Whisk 3 whites with ¾ cup of sugar', where the list's brown sugar lies in the base: sugar of its own. Of cream and cheese it is what they became.
+      const another = !w.fresh(line) && !said.definite && !same && w.hasList;
+      if (another && ['cream', 'cheese'].includes(w.lines[line]!.role ?? '')) continue;
+      if (another && !isNew(said, w.context)) continue;
+      if (!another && (!w.fresh(line) || said.definite || w.hasList)) {
         // So many as a layer takes are laid at a time; so many are crushed once.
         const laid = w.lines[line]!.role === 'biscuit' && said.amount.unit === null && !w.lines[line]!.divided && !BREAKS.has(c.verb?.base ?? '');
         // 'All but a spoonful of the oats'.
@@ -141,7 +144,7 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
     for (const l of eggs) w.addLine({ ...l, written: said.text });
     return w.lines.length - 1;
   }
-  const line = draftLine(words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one'), place, w.context);
+  const line = draftLine(withoutAnother(words), place, w.context);
   const known = line.ingredient !== null && line.confidence >= 0.6;
   // 'Bowl of 4.8 L, medium': a word for a sort is no thing.
   if (
@@ -192,9 +195,22 @@ export const sameGrams = (a: number | null, b: number | null): boolean => a !== 
 
 export const amountText = (said: SaidAmount): string => said.amount.text;
 
-/** Whether an amount in a step of a recipe with a list is of something that the list lacks: measured, and surely known. */
+/** 'Another 60 g of spread' is 60 g of it, 'another cup' one. */
+const withoutAnother = (words: string): string =>
+  words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one');
+
+/** Whether what is no thing of the list is one when it is measured: 'cream of tartar', the water that powdered gelatin swells in. */
+function staysIn(w: Worktop, said: SaidAmount, phrase: string, clause: string): boolean {
+  if (!phrase.endsWith(keyOf(said.name)) || !isNew(said, w.context)) return false;
+  return !/\bwater$/.test(phrase) || (DISSOLVES.test(clause) && !w.lines.some((l) => l.role === 'gelatin' && l.ingredient?.piece?.name === 'leaf'));
+}
+/** Work whose water stays in the dessert; leaves are wrung out. */
+const DISSOLVES = /\b(?:dissolv|bloom|sprinkl|soften|soak|swell|hydrat|slak)/i;
+
+/** Whether an amount in a step of a recipe with a list is of something that the list lacks: measured, or eggs that are counted, and surely known. */
 function isNew(said: SaidAmount, context: LineContext): boolean {
-  if (!said.amount.unit || said.amount.unit.dimension === 'piece' || said.amount.unit.dimension === 'pack' || said.definite) return false;
-  const found = ingredientOf(said.text, context);
-  return found.ingredient !== null && found.confidence >= SURE_FROM;
+  const { unit } = said.amount;
+  if (said.definite || unit?.dimension === 'piece' || unit?.dimension === 'pack') return false;
+  const { ingredient, confidence } = ingredientOf(withoutAnother(said.text), context);
+  return ingredient !== null && confidence >= SURE_FROM && (unit !== null || ingredient.category === 'egg');
 }

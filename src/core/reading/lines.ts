@@ -115,6 +115,8 @@ const OUT_OF_A_TIN =
   /^(\p{L}[\p{L} '’-]{2,40}?) (?:from|of) (?:an?|one|1|the) (?:\d{2,4}\s?(?:g|grams?|ml|oz) )?(?:tin|can|jar)(?: of [\p{L} ]{3,30}?)?,? \(?(?:about |roughly )?(\d{1,4}\s?(?:ml|g|grams?|tbsp))\)?$/iu;
 const IN_ALL =
   /^(?:\d{1,2}|an?|one|two|three|four|five|six) (?:small |large )?(?:cups?|shots?|glasse?s?|mugs?)(?: of)? (\p{L}[^(]{2,50}?),? \((?:about |approx\.? |around |roughly )?(\d[\d.,]*\s?(?:ml|cl|l|g)) (?:in all|in total|altogether|all told|total)\)$/iu;
+/** 'The thinly pared rind': how it comes off. */
+const PARED = /^(?:the )?(?:(?:finely|freshly|thinly|very) )*(?:grated |pared |peeled )(?=(?:zest|peel|rind)\b)/i;
 const SO_MANY_OF_SIZE = /^(\d{1,2})\s?[x×]\s?\d{1,2}(?:[.,]\d)?[\s-]?(?:cm|mm|inch(?:es)?|in)\b\s*/i;
 /** ', 20 cm', ' 20cm': how large a thing is. */
 const SIZE_ALONE =
@@ -129,7 +131,7 @@ export function linesOfRow(row: string, place: Place, context: LineContext, apar
   // 'Limes, zest and juice 4': how many stands behind.
   const behind = /^((?:lemon|lime|orange|grapefruit)s?\b[^\d]{0,40}?)[\s–-]+(\d{1,2})$/i.exec(row);
   // '1 x 23 cm pastry case': one, of that size.
-  const text = (behind ? `${behind[2]!} ${behind[1]!}` : countFirst(row.slice(0, 480), context)).replace(SO_MANY_OF_SIZE, '$1 ');
+  const text = (behind ? `${behind[2]!} ${behind[1]!}` : countFirst(row.slice(0, 480), context)).replace(SO_MANY_OF_SIZE, '$1 ').replace(PARED, '');
   const made = (words: string, doubt = ''): DraftLine => ({ ...draftLine(words, place, context), written: row, ...(doubt ? { doubt } : {}) });
   // '2 - 7 oz packages': so many of that size.
   const packs = PACKS_OF.exec(text);
