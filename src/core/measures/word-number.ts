@@ -56,6 +56,11 @@ const HUNDRED = new RegExp(
   `^${GAP}hundred(?:(?:${GAP}and)?${GAP}(${Object.keys(TENS).join('|')})(?:[\\s\\u00a0-](one|two|three|four|five|six|seven|eight|nine))?)?(?![\\p{L}])`,
   'iu',
 );
+/** 'Fifty', 'twenty-five' behind a number below ten; not what packs hold: 'two fifty-gram bars'. */
+const SPOKEN_TENS = new RegExp(
+  `^${GAP}(${Object.keys(TENS).join('|')})(?:[\\s\\u00a0-](one|two|three|four|five|six|seven|eight|nine))?(?![\\p{L}]|[\\s\\u00a0-]+(?:gram|g|ml|ounce|oz)[\\s\\u00a0-])`,
+  'iu',
+);
 const PARTS_OF_ONE = new RegExp(`^(?:(${NUMBER})[\\s\\u00a0-]+)?(${PART})(?![\\p{L}])`, 'iu');
 
 /**
@@ -100,6 +105,12 @@ export function wordNumber(text: string, start: number): WordNumber | null {
   if (hundred) {
     value = value * 100 + (hundred[1] ? (TENS[hundred[1].toLowerCase()] ?? 0) + (hundred[2] ? UNITS[hundred[2].toLowerCase()]! : 0) : 0);
     end += hundred[0].length;
+  }
+  // 'Two fifty of butter', said as figures are read out.
+  const spoken = hundred || tens !== undefined || value > 9 ? null : SPOKEN_TENS.exec(text.slice(end, end + 24));
+  if (spoken) {
+    value = value * 100 + TENS[spoken[1]!.toLowerCase()]! + (spoken[2] ? UNITS[spoken[2].toLowerCase()]! : 0);
+    end += spoken[0].length;
   }
   const more = andPart(text, end);
   return more ? { value: value + more.value, end: more.end } : { value, end };

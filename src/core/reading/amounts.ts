@@ -4,6 +4,7 @@ import { wordNumber } from '../measures/word-number';
 import type { WrittenAmount } from '../measures/written';
 import type { Clause } from './clauses';
 import { temperaturesIn } from './degrees';
+import { GRAMS_FROM } from './lines';
 import { timesIn } from './times';
 
 /** An amount of something that a sentence says. */
@@ -48,7 +49,7 @@ const NUMBERS =
   /(?<![\p{L}\d.,/½¼¾⅓⅔°-])(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(?:another|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred|half|quarter|couple)(?![\p{L}]))/giu;
 
 /** A measure that begins a phrase without its number: 'Wineglass of sherry, pinch of nutmeg'. */
-const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinch|handful|knob|splash|squeeze|dash|glug|punnet|tin|can|jar|packet|carton';
+const MEASURE_WORDS = 'wineglass|cup|pint|gill|spoonful|teaspoon|tablespoon|pinch|handful|knob|splash|squeeze|dash|glug|punnet|tin|can|jar|packet|pack|carton|tub|block|bar|bag|box|stick|sachet';
 const BARE = new RegExp(`(?<=^|[,;:.+&]\\s{1,3}|\\b(?:and|then|with|plus) )(?:${MEASURE_WORDS})(?= of\\s)`);
 const IS_MEASURE = new RegExp(`^(?:${MEASURE_WORDS})$`, 'i');
 
@@ -193,7 +194,7 @@ const NAMED_ASIDE =
   /(?:^|^.*[\s(])(?:some|a little|a bit of|with|and|the|of|an?)\s+((?:[\p{L}'’-]+\s+){0,3}[\p{L}'’-]+)\s+\(\s?(?:[^()]{1,20},\s*)?(?:about |around |roughly |say )?$/iu;
 /** 'Ginger nuts, two packets', 'flaked almonds, toasted, a handful': the name begins, its amount follows. */
 const NAMED_FIRST =
-  /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}?)(?: (?:to (?:finish|serve|decorate)|on top|over the top))?(?:,\s+(?:toasted|chopped|crushed|grated|sliced|shaved|broken|halved|melted|sieved))?,\s+(?:about |around |roughly |say )?$/iu;
+  /^(?:(?:then|and|next)\s+)?(?:(?:scatter|sprinkle|strew|add|dust with|fold in|stir in)\s+)?(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}?)(?: (?:to (?:finish|serve|decorate)|on top|over the top))?(?:,\s+(?:toasted|chopped|crushed|grated|sliced|shaved|broken|halved|melted|sieved|soft(?:ened)?|cold|unsalted|full[- ]fat|the full[- ]fat (?:one|kind)|(?:straight |right )?(?:from|out of) the fridge|at room temperature|room temperature|drained|the good (?:one|stuff|kind))){0,3},\s+(?:about |around |roughly |say )?$/iu;
 /** 'Coffee: I make about 300 ml'. */
 const NAMED_COLON =
   /(?:^|[.;]\s+)(\p{L}[\p{L}'’-]*(?:\s+[\p{L}'’-]+){0,3}):\s+(?:(?:i|you|we) )?(?:make|use|need|take|want|have)\s+(?:about |around |roughly )?$/iu;
@@ -223,8 +224,17 @@ function restated(text: string, source: string, start: number, last: SaidAmount 
   const them = /that['’]?s/i.test(text.slice(last.end, start)) ? OF_THEM.exec(source) : null;
   const [many] = them === null ? [] : splitLine(`${them[1]!} ${last.name}`).amounts;
   if (them && many?.quantity.ok) return { said: { ...last, amount: many, text: `${them[1]!} ${last.name}` }, length: them[0].length };
-  const weighed = measuredAlone(source);
+  const weighed = measuredAlone(source) ?? (last.amount.unit?.dimension === 'pack' ? gramsAlone(source) : null);
   return weighed && { said: { ...last, amount: weighed.amount, text: `${weighed.amount.text} ${last.name}` }, length: weighed.length };
+}
+
+/** 'A block of butter, two fifty': what a pack weighs, where nobody counts so many. */
+function gramsAlone(source: string): { amount: WrittenAmount; length: number } | null {
+  const number = splitLine(source);
+  const [bare] = number.amounts;
+  if (!bare?.quantity.ok || bare.unit !== null || bare.quantity.value < GRAMS_FROM || !number.span || number.span[0] > 1) return null;
+  const [amount] = splitLine(`${bare.quantity.value} g x`).amounts;
+  return amount && NOTHING_MORE.test(source.slice(number.span[1])) ? { amount, length: number.span[1] } : null;
 }
 
 /** 'That's 400 g but I only use 250'. */

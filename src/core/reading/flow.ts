@@ -1,13 +1,14 @@
-import type { Role } from '../larder/role';
+import { roleOf, type Role } from '../larder/role';
 import type { StepWork } from '../document/kinds';
 import { type Bowl } from './bowls';
+import { amountsIn } from './amounts';
 import { type Clause } from './clauses';
 import { bareMixC, bareOvenC, temperaturesIn, type SaidTemperature } from './degrees';
 import { implied } from './implied';
 import { PRESSED_ON } from './choose';
 import { comesBack, leftOvers, without } from './left-over';
 import { linesSaid } from './lines-said';
-import { type DraftLine, type LineContext } from './lines';
+import { ingredientOf, type DraftLine, type LineContext } from './lines';
 import { meantBy, withLabels, type Meant } from './meant';
 import { mentionsIn, type Mention } from './mentions';
 import { apply } from './doing';
@@ -57,7 +58,7 @@ export function flowOf(
     const said = heard(fc, index);
     // The verb is no thing, though 'mix', 'dip' and 'cream' may be.
     const lexical = withLabels(w, mentionsIn(said.c.words, w.lexicon, said.c.at), said.c);
-    const h = said.additive || !onlyThings(w, said.c, lexical) ? said : { ...said, additive: true };
+    const h = said.additive || !(onlyThings(w, said.c, lexical) || onlySeasons(w, said.c)) ? said : { ...said, additive: true };
     [w.company, w.inCompany] = companyOf(w, fc, lexical);
     const meant = meantBy(w, h, lexical, linesSaid(w, h, lexical));
     implied(w, h, meant);
@@ -174,6 +175,21 @@ function onlyThings(w: Worktop, c: Clause, lexical: readonly Mention[]): boolean
     return w.sameBlock(mine, [best.line]);
   });
 }
+
+/** 'Zest of an orange, teaspoon of vanilla.', told while something is in hand: it goes in. */
+function onlySeasons(w: Worktop, c: Clause): boolean {
+  const mine = w.here();
+  if (c.verb !== null || w.hasList || !mine || mine.placed !== 'no' || mine.place !== 'mix' || mine.lines.size === 0) return false;
+  const amounts = amountsIn(c);
+  return (
+    amounts.length > 0 &&
+    amounts.every((a) => {
+      const { ingredient } = ingredientOf(a.text, w.context);
+      return ingredient !== null && (SEASONS.has(roleOf(ingredient)) || ingredient.id.endsWith('-zest'));
+    })
+  );
+}
+const SEASONS: ReadonlySet<Role> = new Set(['flavour', 'salt', 'acid']);
 
 /** No word of it names a line or something made. */
 const namesNothing = (w: Worktop, c: Clause): boolean => mentionsIn(c.words, w.lexicon).every((m) => m.sense.kind === 'other' || m.sense.kind === 'larder');

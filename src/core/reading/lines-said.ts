@@ -103,7 +103,6 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
     said.amount.unit === null &&
     said.amount.quantity.ok &&
     said.amount.quantity.value >= GRAMS_FROM &&
-    /^\d/.test(said.amount.text) &&
     !isCounted(name, w.context);
   const apart = inGrams || !said.text.includes(said.name);
   const words =
