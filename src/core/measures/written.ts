@@ -94,7 +94,7 @@ function splitAfresh(text: string): WrittenLine {
   const fat = FAT.exec(text);
   // The fat is blanked, not cut, so that places in the text stay true; so is the size of one: '1 9-inch crust'.
   const plain = fat ? text.slice(0, fat.index) + ' '.repeat(fat[0].length) + text.slice(fat.index + fat[0].length) : text;
-  const rest = plain.replace(SIZE_OF_ONE, (whole, one: string) => one + ' '.repeat(whole.length - one.length));
+  const rest = plain.replace(SIZE_OF_ONE, (whole, one: string) => one + ' '.repeat(whole.length - one.length)).replace(DASHED, dashBlanked);
   const found = findAmounts(rest);
   const base = { fatText: fat?.[1] ?? null, unweighed: UNWEIGHED.test(rest) };
   if (!found) return { ...base, amounts: [], aside: null, asideEach: null, span: null, wordAfter: null, name: tidyName(rest) };
@@ -114,6 +114,13 @@ function splitAfresh(text: string): WrittenLine {
     name: juice ? `${tidy} juice` : tidy,
   };
 }
+
+/** 'Cream 35 - 800 g', 'sugar -- 90 g': a dash between a name and its amount. */
+const DASHED = /(?<=\p{L}[\s\u00a0](?:(\d{2})[\s\u00a0]?)?)(-{1,2})(?=[\s\u00a0]?(\d{1,4}))/gu;
+/** From a number to one so many times higher no cook gives the choice (house). */
+const WIDEST_RANGE = 5;
+const dashBlanked = (dash: string, low: string | undefined, _: string, high: string): string =>
+  low === undefined || dash.length > 1 || Number(high) >= WIDEST_RANGE * Number(low) ? ' '.repeat(dash.length) : dash;
 
 /** A size in brackets behind the name of what is counted or comes in packs: '2 tubs whipping cream (200 ml each)'; null where there is none. */
 function asideBehind(text: string, from: number, first: WrittenAmount): { amount: WrittenAmount; each: boolean | null; start: number; end: number } | null {

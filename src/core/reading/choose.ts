@@ -2,6 +2,9 @@ import type { DraftLine } from './lines';
 import { sameHeading } from './rows';
 import { BARE, type FlowClause, type Worktop } from './worktop';
 
+/** So much surer, the plain name of a line beats a sort of it. */
+const OF_A_SORT = 0.15;
+
 /** Meant for the top, by its heading or its own words. */
 const forTop = (l: DraftLine): boolean =>
   /^(?:the )?topping\b|\b(?:decorat\w*|garnish\w*|to (?:serve|finish|decorate|garnish)|for (?:the top|serving|decorating|dusting))\b/i.test(
@@ -36,7 +39,9 @@ export const choose = (w: Worktop, all: readonly { line: number; strength: numbe
       : all.filter((x) => (!forTop(w.lines[x.line]!) || (w.inCompany && (w.lines[x.line]!.under ?? BARE) === w.company)) && w.lines[x.line]!.role === role);
   const meant = inside.length > 0 ? inside : all;
   const top = Math.max(...meant.map((x) => x.strength));
-  let left = meant.filter((x) => x.strength >= top - 0.01).map((x) => x.line);
+  const named = (within: number): number[] => meant.filter((x) => x.strength >= top - within).map((x) => x.line);
+  // 'The sugar' is icing sugar where the plain one has gone into a bowl.
+  let left = named(0.01).some(w.fresh) || role !== 'sugar' ? named(0.01) : named(OF_A_SORT);
   // 'Sugar 120 g (custard)', 'make a custard with the sugar': what a bracket says it is for.
   const noted = left.filter((i) => w.fresh(i) && saysFor(w.lines[i]!.written, c));
   if (left.length > 1 && noted.length === 1) return noted[0]!;

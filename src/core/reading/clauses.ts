@@ -584,7 +584,7 @@ const listEnds = (words: readonly Word[], i: number): boolean =>
 
 /** 'Glasses: biscuits, yellow cream': how it is built, told without a verb. */
 export const BUILT_IN =
-  /^(?:glasses|verrines|cups|jars|pots|tins?)\s*:|^in(?:to)? (?:a|an|the|your|each) (?:[\w-]+ ){0,2}(?:bowl|dish|glass(?:es)?|tin|ring|tray|mou?ld|coupe|verrine)\s*:\s*(?!\w+ (?:the|in|it|until|with)\b)[\p{L}' -]{2,24}, (?!\w+ (?:the|in|it|until|with)\b)[\p{L}' -]{2,24}, [\p{L}]/iu;
+  /^(?:glasses|verrines|cups|jars|pots|tins?)(?: \d{2,4} ?(?:ml|g))?(?: ?[x×] ?\d{1,3})?\s*:|^in(?:to)? (?:a|an|the|your|each) (?:[\w-]+ ){0,2}(?:bowl|dish|glass(?:es)?|tin|ring|tray|mou?ld|coupe|verrine)\s*:\s*(?!\w+ (?:the|in|it|until|with)\b)[\p{L}' -]{2,24}, (?!\w+ (?:the|in|it|until|with)\b)[\p{L}' -]{2,24}, [\p{L}]/iu;
 
 /** 'Assembly (6 glasses): crumble, cherries, cream'. */
 export const ASSEMBLED = /^(?:assembly|assemble|montage|building|to build|layering)(?:\s*\([^)]{1,30}\))?\s*[:–-]\s/i;

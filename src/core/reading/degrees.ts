@@ -28,10 +28,14 @@ export function bareOvenC(text: string, fahrenheit: boolean): number | null {
 const BARE_MIX =
   /\b(?:until|till|'til)[\s\u00a0]+(?:it|they)(?:['’](?:s|re)|[\s\u00a0]+(?:is|are|reach(?:es)?|hits?|gets? to|comes? to))[\s\u00a0]+(?:at |about )?(\d{2,3})(?![\s\u00a0]?(?:%|g\b|grams?|ml|cm|mm|min|sec|h\b|hours?|[.,]?\d))/i;
 const HOT_FROM = 30;
+/** 'Cook sugar and water to 121'. */
+const COOKED_TO =
+  /\b(?:cook|boil|heat|take|bring|warm|simmer)(?:ed|ing)?\b[^.;,]{0,48}?\bto[\s\u00a0]+(?:about[\s\u00a0]+)?(\d{2,3})(?=[\s\u00a0]*(?:[,;)]|\.(?!\d)|$|and\b|then\b))/i;
 
 /** °C of a mix whose degrees stand alone: what is above boiling syrup is °F. @returns null where none stand. */
 export function bareMixC(text: string): number | null {
-  const n = Number(BARE_MIX.exec(figured(text))?.[1] ?? NaN);
+  const said = figured(text);
+  const n = Number((BARE_MIX.exec(said) ?? COOKED_TO.exec(said))?.[1] ?? NaN);
   if (!(n >= HOT_FROM && n <= 300)) return null;
   return n > 130 ? Math.round(((n - 32) * 50) / 9) / 10 : n;
 }

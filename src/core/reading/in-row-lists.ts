@@ -83,7 +83,7 @@ const NAMED = /^(\p{Lu}[\p{L}\d '’&()-]{1,40}?)\s*[:–—]\s+(?=\S)/u;
 /** '1st layer: …', '2nd: …'. */
 const NUMBERED = /^((?:\d(?:st|nd|rd|th)|first|second|third|fourth|bottom|middle|top)(?: layer)?)\s*[:–—]\s+(?=\S)/i;
 /** 'crust: 1 1/2 c crumbs, 5 T butter'. */
-const SMALL = /^(\p{Ll}[\p{L} '’&]{2,24}?):\s+(?=\d|[½¼¾⅓⅔])/u;
+const SMALL = /^(\p{Ll}[\p{L} '’&]{2,24}?):\s+(?=\d|[½¼¾⅓⅔]|\p{L}[\p{L} ]{1,24} \d)/u;
 /** 'compote - 300g blackberries, 40g sugar'. */
 const DASHED = /^(\p{L}[\p{L} '’&]{2,30}?)\s+-\s+(?=\d|[½¼¾⅓⅔])/u;
 const LOUD = /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)/u;

@@ -408,6 +408,7 @@ export function ingredientOf(
         // 'Orange-flavoured chocolate': chocolate.
         .replace(/\b\p{L}+[- ]flavou?red\s+(?=(?:\p{L}+ )*(?:chocolate|yogh?urt|marshmallow|cream cheese)s?\b)/giu, '')
         .replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '')
+        .replace(BLOOM, '')
         .replace(
           /,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling|gelatine?|blooming)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i,
           '',
@@ -446,12 +447,37 @@ export function ingredientOf(
     return { ingredient: graded.ingredient, confidence: Math.max(found.confidence, graded.confidence), doubt: '' };
   const cocoa = ofItsCocoa(found, text, context);
   if (cocoa) return cocoa;
+  const strength = ofItsBloom(found, text, context);
+  if (strength) return strength;
   const choice = or && second && second.ingredient.id !== found.ingredient.id ? `either will do; ${found.ingredient.name} is taken` : '';
   return { ingredient: found.ingredient, confidence: found.confidence, doubt: choice };
 }
 
+/** 'Gelatin powder (200 bloom)': how strong it is. */
+const BLOOM = /\(?\b(\d{2,3})[\s-]?bloom\b\)?/i;
+/** So far from what is said, a gelatin sets alike (house: half the way between two grades of leaf). */
+const NEAR_BLOOM = 20;
+
 /** So many points of cocoa beside what is said, a chocolate is still that one (house). */
 const NEAR_COCOA_PCT = 6;
+
+/** Of leaves, or of powders, the one that is as strong as is said. @returns null where no bloom is said, or of what is no gelatin. */
+function ofItsBloom(
+  found: Match,
+  text: string,
+  context: LineContext,
+): { readonly ingredient: Ingredient; readonly confidence: number; readonly doubt: string } | null {
+  const bloom = Number(BLOOM.exec(text)?.[1] ?? NaN);
+  if (found.ingredient.bloom === null || !Number.isFinite(bloom)) return null;
+  const away = (i: Ingredient): number => Math.abs(i.bloom! - bloom);
+  const alike = (i: Ingredient): boolean => i.bloom !== null && i.piece?.name === found.ingredient.piece?.name && /\bfish\b/i.test(i.name) === /\bfish\b/i.test(text);
+  const nearest = [...context.larder.values()].filter(alike).sort((a, b) => away(a) - away(b))[0] ?? found.ingredient;
+  return {
+    ingredient: nearest,
+    confidence: Math.max(found.confidence, SURE_FROM),
+    doubt: away(nearest) > NEAR_BLOOM ? `${bloom} bloom is said; ${nearest.name} is taken` : '',
+  };
+}
 
 /** 'Dark chocolate (60 %)': of a kind that the larder has by its cocoa, the nearest. @returns null where no share of cocoa is said. */
 function ofItsCocoa(

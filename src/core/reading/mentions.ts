@@ -138,6 +138,10 @@ export const isProduct = (phrase: string): boolean => MADE.has(phrase);
 /** How surely a name of the larder means a line that is another of its names. */
 const OF_ITS_NAME = 2.5;
 
+/** How surely 'the sugar' means icing sugar: less than a plain one. */
+const NO_PLAIN_ONE = 2.9;
+const FINE_SUGAR = /^(?:icing|powdered|confectioner'?s'?) sugar$/;
+
 /** The phrases that may mean a line, each with how surely; found once for a line, though the lexicon is made anew when a method adds one. */
 const claimed = new WeakMap<DraftLine, ReadonlyMap<string, number>>();
 function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
@@ -162,7 +166,7 @@ function claimsOf(l: DraftLine): ReadonlyMap<string, number> {
   // 'Chocolate digestives' are no chocolate, 'full-cream milk' is no cream, whatever is only a sort of them.
   const only = kept.join(' ');
   const bare = (only === 'chocolate' || only === 'cream') && l.role !== null && l.role !== only ? written.split(' ') : kept;
-  claim(bare.join(' '), 3);
+  claim(bare.join(' '), FINE_SUGAR.test(written) ? NO_PLAIN_ONE : 3);
   if (l.ingredient) {
     if (l.ingredient.id !== 'water')
       for (const name of [l.ingredient.name.replace(/\(.*?\)/g, '').split(',')[0]!, ...l.ingredient.aliases]) claim(keyOf(name), OF_ITS_NAME);

@@ -57,6 +57,7 @@ const NUMBERED_PART = /^(?:layer|part|component)\s+(?:\d{1,2}|one|two|three|four
 export const IN_GRAMS = /^\(?(?:all |amounts |quantities |weights )*(?:in )?(?:grams|g|grammes)\)?[.:]?$/i;
 const FOR_THE = /^(?:for|to make|to do|making) (?:the )?(.{2,60}?)(?:,? you(?:['’]ll)? need)?:?$/i;
 const INLINE_HEAD = /^((?:for the |the )?\p{Lu}[\p{L}\d '’&,/-]{2,44}?)\s*[:–—]\s+(?=\S)/u;
+const SMALL_HEAD = /^(\p{Ll}[\p{L} '’-]{3,30}):\s+(?=\p{L})/u;
 /** 'Filling - melt the chocolate': where the list has that heading too. */
 const DASHED_HEAD = /^((?:for the |the )?\p{L}[\p{L} '’&]{2,30}?)\s+-\s+(?=\p{L})/u;
 
@@ -68,6 +69,9 @@ export function inlineHead(text: string, headings: readonly string[]): { readonl
   // 'Dip: whisk the matcha': a name of the list, though it is a verb too.
   const named = INLINE_HEAD.exec(text);
   if (named && headings.some((h) => sameHeading(h, named[1]!))) return { name: named[1]!, lead: named[0] };
+  // 'pâte à bombe: cook the sugar …': a name in small letters, and at once what is done.
+  const small = SMALL_HEAD.exec(text);
+  if (small && clauseOf(small[1]!).verb === null && clauseOf(text.slice(small[0].length)).at === 0) return { name: small[1]!, lead: small[0] };
   const found = named ?? (dashed && headings.some((h) => sameHeading(h, dashed[1]!)) ? dashed : null);
   // 'Coffee: I make about 300 ml': of that, no heading.
   return found &&

@@ -31,6 +31,10 @@ const SAID: readonly RegExp[] = [
   new RegExp(`\\b(?:makes?|yields?|fills?)\\b\\s*:?\\s*${UPTO}\\s*\\([^)]{1,16}\\)\\s*(?:\\w+ )?${PIECES}\\b`, 'i'),
   // '10 moulds x 90 ml'.
   new RegExp(`^\\W*${UPTO}\\s+(?:glasses|cups|pots|ramekins|jars|verrines|coupes|mou?lds|tumblers)\\s*(?:[x×@]|of|à)\\s*\\d{2,4}\\s?(?:ml|g)\\b`, 'i'),
+  // 'Cups 160 ml x 30'.
+  new RegExp(`^\\W*(?:glasses|cups|pots|ramekins|jars|verrines|coupes|mou?lds|tumblers)\\s+\\d{2,4}\\s?(?:ml|g)\\s*[x×]\\s*${N}\\b`, 'im'),
+  // '2 x 1 L moulds (approx 16 slices)'.
+  new RegExp(`\\((?:about |approx\\.? |around |ca\\.? )?${UPTO} (?:slices|portions|pieces|servings|people|pax)\\)`, 'i'),
   // 'Yield: 12 x 90 g'.
   new RegExp(`^\\W*(?:yields?|makes)\\s*:?\\s*${UPTO}\\s?[x×]\\s?\\d{2,4}\\s?(?:g|ml)\\b`, 'i'),
   // 'Bavarois (pour 8)'.
@@ -149,7 +153,10 @@ const COUNTED = new RegExp(
   'i',
 );
 /** '6 x 250 ml jars', '6 × 120 g glasses'. */
-const TIMES_EACH = /\b(\d{1,3})\s?[x×]\s?\d{2,4}[\s-]?(?:ml|g)\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\b/i;
+const TIMES_EACH =
+  /\b(\d{1,3})\s?[x×]\s?(?:\d{2,4}[\s-]?(?:ml|g)|\d(?:[.,]\d{1,2})?[\s-]?(?:l|litres?|liters?))\s+(?:\w+ )?(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers|terrines|tins)\b/i;
+/** 'Cups 160 ml x 30'. */
+const EACH_TIMES = /\b(?:glasses|pots|ramekins|mou?lds|cups|jars|verrines|coupes|tumblers)\s+\d{2,4}\s?(?:ml|g)\s?[x×]\s?(\d{1,3})\b/i;
 /** 'Trifle jars (8 x 250 ml)'. */
 const TIMES_BRACKETED = /\((\d{1,3})\s?[x×]\s?\d{2,4}\s?ml\b[^)]{0,12}\)/i;
 /** '8 (100ml) pots'. */
@@ -303,6 +310,7 @@ function countOf(shape: SaidVessel['shape'], said: string): number {
   const text = shape === 'glass' || shape === 'mould' ? said.replace(/\b(?:\d{1,3}|\p{L}+) (?:[\p{L}-]+ ){0,2}(?:nests|shells|pavlovas)\b/giu, ' ') : said;
   const m =
     TIMES_EACH.exec(text) ??
+    EACH_TIMES.exec(text) ??
     COUNTED.exec(shape === 'free' ? text : text.replace(/\b(?:circles|rounds)\b/gi, ' ')) ??
     BRACKETED.exec(text) ??
     (shape === 'glass' || shape === 'mould' ? TIMES_BRACKETED.exec(text) : null) ??

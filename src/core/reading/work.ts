@@ -49,6 +49,8 @@ export const LAYING =
   /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?(?!an?\b)\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
 export const BEFORE_SERVING =
   /\b(?:as|when) (?:you (?:send|serve|bring|take)|(?:it|they) goe?s?) (?:(?:it|them) )?(?:up|out|in|to (?:the )?table)\b|\bbefore (?:you |we )?(?:serv(?:e|ing)|eat(?:ing)?|dish(?:ing)? up|cut(?:ting)? it)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
+/** 'Letting the sugar run in'. */
+const LET_RUN_IN = /\blet(?:ting)? [^.;]{2,50} (?:trickle|run|rain|stream|flow|drizzle|dribble) (?:slowly |gradually )?in(?:to)?\b/i;
 /** Said of a machine that runs while something is added. */
 export const WHILE_RUNNING =
   /\bon med\b|\b(?:mixer|machine|motor|beaters?|whisk|paddle)\b[^.;,]{0,12}\brunning\b|\b(?:while|whilst) (?:still )?(?:beating|whisking|whipping)\b|\b(?:beating|whisking|whipping) (?:all the (?:time|while)|constantly|continuously|well|as you)\b|\bspeed\b|^(?:\w+,? )?on (?:low|medium|high)\b/i;
@@ -64,6 +66,8 @@ export const IN_TURN =
   /^[^.;]{0,40}\b(?:in|into|on|onto) (?:the|an?|your) (?:dish|tin|tray|bowl|glasses|ring|mou?ld|terrine|pan|bottom|base|board|plate)[,:][^.;]*\b(?:half|a third|a quarter|most)(?: of)? (?:the |your )?\p{L}+,[^.;]*\b(?:rest|remainder|last) of\b/iu;
 /** What a clause does. */
 export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
+  // 'Let the sugar trickle in': while it is whisked.
+  if (LET_RUN_IN.test(written)) return on.white || on.cream || on.yolk ? 'whisk' : on.butter || on.cheese ? 'beat' : 'hands';
   // 'A layer of wafers, a layer of bananas, a layer of pudding.'
   if (LAYERS_TOLD.test(written) || PRESSED_TOLD.test(written) || BY_BARS.test(written) || (c.verb === null && IN_TURN.test(written)) || ASSEMBLED.test(written))
     return 'fill';
