@@ -121,7 +121,8 @@ const A_DISH = /\b(?:in|into|on|onto) (?:an?|another) (?:[\p{L}-]+ ){0,3}(?:dish
 /** 'Put the rhubarb and sugar in a dish, cover, bake': what lies there, and is in hand again; null where nothing was put into a dish of its own. */
 function inADish(w: Worktop, at: number): Bowl | null {
   const b = w.latest(
-    (x) => x.place === 'topping' && x.takes.size === 0 && x.firstStep >= at - STEPS_TO_BAKE && x.firstStep === x.lastStep && A_DISH.test(w.steps[x.firstStep]!.text),
+    (x) =>
+      x.place === 'topping' && x.takes.size === 0 && x.firstStep >= at - STEPS_TO_BAKE && x.firstStep === x.lastStep && A_DISH.test(w.steps[x.firstStep]!.text),
   );
   if (!b) return null;
   w.steps[b.firstStep]!.places.delete(b.id);

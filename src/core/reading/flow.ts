@@ -600,7 +600,9 @@ function pouredInto(
     if (here && (here.pressed || here.placed !== 'no') && /^(?:\w+ly )?(?:pour|tip|scrape|spoon) in\b/i.test(said)) return work;
     if (panIsTin && /\binto the (?:\w+ )?pan\b/i.test(c.text)) return work;
     if (
-      /\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup|sieve|colander|strainer|muslin|cloth)\b/i.test(c.text) &&
+      /\b(?:in|into|to) (?:a|another|the|your)\b[^,.;]{0,30}\b(?:bowl|saucepan|pan|jug|mixer|processor|blender|cup|sieve|colander|strainer|muslin|cloth)\b/i.test(
+        c.text,
+      ) &&
       !/\bglass|\btin|\bdish|\bmou?ld|\bserving|\b(?:lined|prepared) (?:\w+ )?bowl/i.test(c.text)
     )
       return 'hands';

@@ -120,6 +120,8 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
       ((flow.lines[i]!.ingredient?.composition.starch ?? 0) >= THICK_STARCH_PCT || flow.lines[i]!.ingredient?.id === 'ice-cream'),
   );
   if (has('milk')) return b.heated || has('gelatin') ? 'custard' : !thick && flow.bowls.some((x) => x.place === 'layer') ? 'soak' : 'set-filling';
+  // Juice boiled with a packet that the larder lacks: the glaze that it is called.
+  if ([...b.lines].some((i) => flow.lines[i]!.ingredient === null && /\b(?:glaze|jelly)\b/i.test(flow.lines[i]!.written))) return 'topping';
   if (has('drink') || (has('liquid') && !has('butter')))
     return has('sugar') && b.heated && grams('sugar') > 2 * (grams('liquid') + grams('drink')) ? 'topping' : 'soak';
   if (has('butter') && has('sugar') && b.air) return 'buttercream';

@@ -99,11 +99,7 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   // 'Another 100 g of the biscuits': of those that were named.
   const more = of === null ? '' : splitLine(w.lines[of]!.text).name;
   // '225 butter, 225 sugar', told: in grams, where nobody counts so many (house).
-  const inGrams =
-    said.amount.unit === null &&
-    said.amount.quantity.ok &&
-    said.amount.quantity.value >= GRAMS_FROM &&
-    !isCounted(name, w.context);
+  const inGrams = said.amount.unit === null && said.amount.quantity.ok && said.amount.quantity.value >= GRAMS_FROM && !isCounted(name, w.context);
   const apart = inGrams || !said.text.includes(said.name);
   const words =
     again !== '' || apart || more !== ''
@@ -195,8 +191,7 @@ export const sameGrams = (a: number | null, b: number | null): boolean => a !== 
 export const amountText = (said: SaidAmount): string => said.amount.text;
 
 /** 'Another 60 g of spread' is 60 g of it, 'another cup' one. */
-const withoutAnother = (words: string): string =>
-  words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one');
+const withoutAnother = (words: string): string => words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one');
 
 /** Whether what is no thing of the list is one when it is measured: 'cream of tartar', the water that powdered gelatin swells in. */
 function staysIn(w: Worktop, said: SaidAmount, phrase: string, clause: string): boolean {

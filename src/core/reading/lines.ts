@@ -470,7 +470,8 @@ function ofItsBloom(
   const bloom = Number(BLOOM.exec(text)?.[1] ?? NaN);
   if (found.ingredient.bloom === null || !Number.isFinite(bloom)) return null;
   const away = (i: Ingredient): number => Math.abs(i.bloom! - bloom);
-  const alike = (i: Ingredient): boolean => i.bloom !== null && i.piece?.name === found.ingredient.piece?.name && /\bfish\b/i.test(i.name) === /\bfish\b/i.test(text);
+  const alike = (i: Ingredient): boolean =>
+    i.bloom !== null && i.piece?.name === found.ingredient.piece?.name && /\bfish\b/i.test(i.name) === /\bfish\b/i.test(text);
   const nearest = [...context.larder.values()].filter(alike).sort((a, b) => away(a) - away(b))[0] ?? found.ingredient;
   return {
     ingredient: nearest,

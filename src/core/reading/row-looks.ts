@@ -73,7 +73,10 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   // 'Cream 35 %   200 g': what ends in its measure is no sentence.
   if (endsMeasured(text) && !isTime(text)) return true;
   if (span[0] <= 2) return !/[.!]\s+\p{Lu}/u.test(text) && !isTime(text) && name !== '';
-  if (/^(?:the )?(?:(?:finely|freshly|thinly) )*(?:grated |pared |peeled )?(?:zest|juice|peel|rind|seeds)\b[^.]{0,30}\b(?:of|from)\b/i.test(text) && text.length < 70)
+  if (
+    /^(?:the )?(?:(?:finely|freshly|thinly) )*(?:grated |pared |peeled )?(?:zest|juice|peel|rind|seeds)\b[^.]{0,30}\b(?:of|from)\b/i.test(text) &&
+    text.length < 70
+  )
     return true;
   // 'Juice ½ lemon', 'zest 2 oranges'.
   if (TAKEN_FROM.test(text)) return true;

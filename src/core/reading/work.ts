@@ -306,7 +306,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
       return 'fold';
     case 'swirl':
       // 'Swirl over the custard': on what stands there.
-      if (on.built && /\bover\b/i.test(text)) return on.chilled && on.late ? 'finish' : 'fill';
+      if (on.built && /\b(?:over|onto|on top|on (?:the|it|your))\b/i.test(text)) return on.chilled && on.late ? 'finish' : 'fill';
       // 'Swirl the pan': it is only moved.
       return /\b(?:in|through|into|over)\b/i.test(text) && !/\bpan\b/i.test(text) ? 'fold' : 'hands';
     case 'scrape':
