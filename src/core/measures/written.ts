@@ -122,6 +122,12 @@ const WIDEST_RANGE = 5;
 const dashBlanked = (dash: string, low: string | undefined, _: string, high: string): string =>
   low === undefined || dash.length > 1 || Number(high) >= WIDEST_RANGE * Number(low) ? ' '.repeat(dash.length) : dash;
 
+/** 'Tub', 'punnet', 'bar': what a thing is sold in, also where it has a usual weight. */
+function isSoldIn(word: string): boolean {
+  const unit = unitNamed(word);
+  return unit !== null && (unit.dimension === 'pack' || unit.key === 'punnet' || unit.key === 'bar');
+}
+
 /** A size in brackets behind the name of what is counted or comes in packs: '2 tubs whipping cream (200 ml each)'; null where there is none. */
 function asideBehind(text: string, from: number, first: WrittenAmount): { amount: WrittenAmount; each: boolean | null; start: number; end: number } | null {
   if (first.unit?.dimension === 'mass' && !isByFeel(first.unit)) return null;
@@ -282,7 +288,7 @@ function amountsAt(text: string, start: number): Found | null {
   // '400 g tin of condensed milk': what it comes in says nothing more.
   if (measured(amounts.at(-1)!)) {
     const packed = WORD.exec(text.slice(end, end + 24));
-    if (packed && unitNamed(packed[1]!)?.dimension === 'pack') end += packed[0].length;
+    if (packed && isSoldIn(packed[1]!)) end += packed[0].length;
   }
   return { amounts, aside, asideEach, start, end, wordAfter: first.wordAfter };
 }
@@ -306,7 +312,7 @@ function scanAmount(text: string, start: number): Scanned | null {
     const inner = scanAmount(text, at + counted[0].length);
     const close = inner?.amount.unit && inner.amount.quantity.ok ? /^[\s\u00a0]*\)[\s\u00a0]*/.exec(text.slice(inner.end, inner.end + 8)) : null;
     const packed = inner && close ? WORD.exec(text.slice(inner.end + close[0].length, inner.end + close[0].length + 24)) : null;
-    if (inner?.amount.quantity.ok && close && packed && unitNamed(packed[1]!)?.dimension === 'pack') {
+    if (inner?.amount.quantity.ok && close && packed && isSoldIn(packed[1]!)) {
       const each = inner.amount.quantity.value;
       quantity = quantity.ok ? ok(quantity.value * each) : quantity;
       const end = inner.end + close[0].length + packed[0].length;
@@ -355,7 +361,7 @@ function scanAmount(text: string, start: number): Scanned | null {
   // Two numbers with a pack behind ('1 400 g tin', 'one 15-ounce can') count packs; otherwise the gap groups thousands ('1 400 g').
   if (number.pair && unit && unit.dimension !== 'pack') {
     const packed = WORD.exec(text.slice(at, at + 24));
-    if (!number.grouped || (packed && unitNamed(packed[1]!)?.dimension === 'pack')) quantity = ok(number.pair[0] * number.pair[1]);
+    if (!number.grouped || (packed && isSoldIn(packed[1]!))) quantity = ok(number.pair[0] * number.pair[1]);
     if (!number.grouped) spoken = true;
   }
   const amount: WrittenAmount = { text: text.slice(start, at).trim(), quantity, range: number.range, runs: number.runs, unit, system, heap, size, spoken };

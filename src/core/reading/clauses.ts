@@ -470,6 +470,8 @@ function bareLater(words: readonly Word[]): number {
 function laterVerb(words: readonly Word[], from: number): number {
   for (let i = from + 1; i < Math.min(words.length - 1, from + 13); i++) {
     const verb = verbNamed(words[i]!.said);
+    // 'When the syrup is at 110 °C start whisking the whites'.
+    if (/^(?:start|begin)$/.test(words[i]!.said) && /ing$/.test(words[i + 1]!.said) && verbOfForm(words[i + 1]!.said)) return i;
     if (verb && !verb.weak && AFTER_VERB.has(words[i + 1]!.said) && !/^(?:to|is|are|be)$/.test(words[i - 1]!.said)) return i;
   }
   return -1;

@@ -57,7 +57,7 @@ export function flowOf(
     begin(w, fc);
     const said = heard(fc, index);
     // The verb is no thing, though 'mix', 'dip' and 'cream' may be.
-    const lexical = withLabels(w, mentionsIn(said.c.words, w.lexicon, said.c.at), said.c);
+    const lexical = withLabels(w, mentionsIn(said.c.words, w.lexicon, said.c.at), said.c).filter((m) => m.from > 0 || !BUTTERS.test(said.c.text));
     const h = said.additive || !(onlyThings(w, said.c, lexical) || onlySeasons(w, said.c)) ? said : { ...said, additive: true };
     [w.company, w.inCompany] = companyOf(w, fc, lexical);
     const meant = meantBy(w, h, lexical, linesSaid(w, h, lexical));
@@ -70,6 +70,10 @@ export function flowOf(
   usedWithItsBowl(w);
   return w.gone.size === 0 ? { lines: w.lines, bowls: w.bowls, steps: w.steps, stepOf: w.stepOf, doubts: w.doubts } : without(w, w.gone);
 }
+
+/** 'Butter and line a tin': that butter is none of the list. */
+const BUTTERS =
+  /^butter (?:(?:and|&) (?:line|flour|paper|base-line)|(?:an?|the|your|two|\d) (?:[\p{L}\d-]+ ){0,5}(?:tins?|pans?|dish|mou?lds?|ramekins|trays?|terrine|basin|paper))\b/iu;
 
 /** 'Evaporated milk that you've had in the fridge overnight': done before, with something else in hand. */
 const HAD_BEEN = /\b(?:that|which) (?:(?:you|we|i)(?:['’]ve| have|['’]d| had)|(?:has|have|had) been|was|were)\b[^.;]*/i;
@@ -647,6 +651,8 @@ function pouredInto(
       items.every((x) => eggs(x) || (x.kind === 'bowl' && bowls[x.bowl] === here))
     )
       return 'hands';
+    // 'Pour the syrup down the side of the bowl': into what is in it.
+    if (/\bdown (?:the )?(?:in)?sides?\b/i.test(c.text)) return 'hands';
     // 'Pour into a shallow tray and cover': it cools there.
     if (/\binto an? (?:\w+ )?(?:shallow|flat|wide|cold|chilled) (?:\w+ )?(?:tray|dish|container|bowl|tin)\b/i.test(c.text) && here?.heated) return 'hands';
     // 'Pour on the hot milk': onto what is in hand.

@@ -84,6 +84,9 @@ const NAMED = /^(\p{Lu}[\p{L}\d '’&()-]{1,40}?)\s*[:–—]\s+(?=\S)/u;
 const NUMBERED = /^((?:\d(?:st|nd|rd|th)|first|second|third|fourth|bottom|middle|top)(?: layer)?)\s*[:–—]\s+(?=\S)/i;
 /** 'crust: 1 1/2 c crumbs, 5 T butter'. */
 const SMALL = /^(\p{Ll}[\p{L} '’&]{2,24}?):\s+(?=\d|[½¼¾⅓⅔]|\p{L}[\p{L} ]{1,24} \d)/u;
+/** '1 pint of custard made with 3 egg yolks, 1 oz sugar': a list by what it gives. */
+const MADE_OF_THESE =
+  /^(?:[\d½¼¾⅓⅔./ ]+(?:pints?|ml|l|litres?|cups?|g)? (?:of )?|an? (?:\p{L}+ )?(?:batch|quantity) of )?(\p{L}[\p{L} ]{2,24}?),? made (?:with|from|of|using) (?=\d|[½¼¾⅓⅔])/iu;
 /** 'compote - 300g blackberries, 40g sugar'. */
 const DASHED = /^(\p{L}[\p{L} '’&]{2,30}?)\s+-\s+(?=\d|[½¼¾⅓⅔])/u;
 const LOUD = /^(\p{Lu}{3,24}(?: \p{Lu}{2,20})?)\s+(?=\d)/u;
@@ -102,6 +105,8 @@ interface Head {
 function headOf(text: string): Head | null {
   const needs = NEEDS.exec(text);
   if (needs) return { name: null, length: needs[0].length };
+  const made = MADE_OF_THESE.exec(text);
+  if (made) return { name: made[1]!, length: made[0].length };
   const named = NUMBERED.exec(text) ?? FOR_THE.exec(text) ?? NAMED.exec(text) ?? SMALL.exec(text) ?? DASHED.exec(text) ?? LOUD.exec(text);
   // 'Half of it chocolate: 120 g dark chocolate': no name of a list.
   if (named && /\bof (?:it|them|this|that)\b/i.test(named[1]!)) return { name: null, length: named[0].length };

@@ -13,6 +13,8 @@ export function comesBack(w: Worktop, i: number, rest: number): boolean {
   return true;
 }
 
+const PARTED_EGGS = new Set(['white', 'yolk']);
+
 /** Whole eggs and yolks that are told as one; of eggs that are separated neither goes where the other does. */
 const EGGS = new Set(['egg', 'yolk']);
 
@@ -21,6 +23,12 @@ export function leftOvers(w: Worktop): void {
   // 'Stream in a third of the cream', and the rest never named: it was for the same bowl.
   for (const [i, rest] of w.restOf) {
     if (w.bowlOf[rest] !== null || w.bowlOf[i] === null || w.restOf.has(rest)) continue;
+    // '4 of the whites', and two that no step names: they are for something else.
+    if (PARTED_EGGS.has(w.lines[i]!.role ?? '')) {
+      w.gone.add(rest);
+      w.doubts.push({ line: i, says: 'the recipe uses only these of its eggs: the rest goes nowhere' });
+      continue;
+    }
     comesBack(w, i, rest);
   }
   w.lines.forEach((l, i) => {

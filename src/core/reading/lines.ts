@@ -47,7 +47,7 @@ type Place = Pick<DraftLine, 'under' | 'block' | 'start' | 'end'>;
 
 const FRUIT = '(lemon|lime|orange|grapefruit|clementine|tangerine|mandarin)s?';
 const BOTH = new RegExp(
-  `^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:(?:of|from) |(?=\\d|[½¼¾]|half |one |two |three |four |five |six ))(.+)$|^(.+?\\b${FRUIT}),?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`,
+  `^(?:the )?(?:(?:finely |freshly )?(?:grated )?(?:zest|rind|peel) (?:and|&|\\+) (?:the )?juice|juice (?:and|&|\\+) (?:the )?(?:(?:finely )?grated )?(?:zest|rind|peel)) (?:(?:of|from) |(?=\\d|[½¼¾]|half |one |two |three |four |five |six ))(.+)$|^(.+?\\b${FRUIT})(?:,| [-–—:])?\\s*\\(?(?:(?:finely )?(?:grated )?(?:zested?|zest|rind|peel) (?:and|&|\\+) (?:the )?juiced?|juiced? (?:and|&|\\+) (?:the )?(?:zested?|zest|rind|peel))\\)?.*$`,
   'i',
 );
 const MEASURED = /\((?:about |approx\.? |around |roughly |c\.? ?|~ ?)?(\d[\d./]*\s?(?:ml|g|cups?|tbsp|tsp|fl oz))(?: (?:of )?juice)?\)/i;

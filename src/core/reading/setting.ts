@@ -142,14 +142,17 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   ],
   [/\btub\b(?! (?:of|cream|soft|mascarpone|ricotta))|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
-  [/\bnests?\b|\bpavlova\b|\b(?:on|onto) (?:a |the )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i, 'free'],
+  [
+    /\bnests?\b|\bpavlova\b|\b(?:\d{1,2}|[a-z]+) (?:\w+ )?mounds\b|\b(?:on|onto) (?:a |the |your )?(?:flat |large |big )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i,
+    'free',
+  ],
   // 'An eight inch tin', of no kind that is said: a round one.
   [/(?:\d|\b(?:six|seven|eight|nine|ten|eleven|twelve))[\s-]*(?:inch(?:es)?|in|cm|["”″])[\s-]*(?:deep |metal |non-?stick )?(?:tin|pan)\b/i, 'round'],
 ];
 /** Between a number and the glasses that it counts stands no time and no other number's word: '3 hours Makes 8 jars'. */
 const NO_TIME = '(?!(?:hours?|hrs?|h|minutes?|mins?|days?|makes|serves|fills)\\b)';
 const COUNTED = new RegExp(
-  `(?:\\b|\\bx)(?:(?<![\\d/.])(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:(?:\\d{1,3}|\\d\\/\\d|[½¼¾⅔⅓])[\\s-]?(?:ml|oz|ounce|g|cup)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|pavlovas|shells|circles|rounds|springforms?|loaf tins)\\b`,
+  `(?:\\b|\\bx)(?:(?<![\\d/.])(\\d{1,3})|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))(?!\\s*(?:cm|mm|inch|in\\b|x\\b|×|ml|g\\b|["”]))\\s+(?:${NO_TIME}\\w+[- ]){0,3}?(?:(?:\\d{1,3}|\\d\\/\\d|[½¼¾⅔⅓])[\\s-]?(?:ml|oz|ounce|g|cup)\\s+)?(?:${NO_TIME}\\w+[- ]){0,2}?(?:glasses|pots|ramekins|moulds?|molds?|cups|jars|verrines|coupes|tumblers|tins|dishes|trays|terrines|bowls|rings|nests|mounds|pavlovas|shells|circles|rounds|springforms?|loaf tins)\\b`,
   'i',
 );
 /** '6 x 250 ml jars', '6 × 120 g glasses'. */
@@ -240,6 +243,7 @@ export function vesselIn(written: string): SaidVessel | null {
       )
         continue;
       // What is piled on a tray to bake is served from no tray.
+      if (shape === 'tray' && /\b(?:mounds|nests|kisses|dollops)\b[^.;]*\bon(?:to)? (?:an?|the|your)\b/i.test(piece)) continue;
       if (
         shape === 'tray' &&
         /\b(?:pile|spoon|heap|shape|pipe|dollop|pour|spread|tip)\w* (?:it|them|the meringue|the mixture)\b[^.;]{0,16}\bon(?:to)? (?:a|the|your) (?:lined |baking )?tray\b/i.test(
@@ -301,7 +305,7 @@ const DRAWN = /\b(?:trac|draw|mark|pencil)\w*\b[^.;]{0,40}\b(?:circles?|rounds?|
 /** How much less a tin counts that something is baked in, where another vessel is filled (house). */
 const BAKES_IN = 4;
 /** 'Whisk together the milk, juice and zest in a large bowl': it is worked in that. */
-const MIXED_IN = /^(?:\W*\w+ ){0,3}(?:whisk|beat|whip|mix|stir|combine|cream|toss|blend)\b/i;
+const MIXED_IN = /^(?:\W*\w+\W+){0,5}(?:whisk|beat|whip|mix|stir|combine|cream|toss|blend)\b/i;
 
 const WORD_INCHES: Readonly<Record<string, number>> = { thirteen: 13 };
 
@@ -316,7 +320,7 @@ function countOf(shape: SaidVessel['shape'], said: string): number {
     (shape === 'glass' || shape === 'mould' ? TIMES_BRACKETED.exec(text) : null) ??
     OF_THEM.exec(text);
   if (!m) return 1;
-  const many = /\bml\b|glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|nest|pavlova|shell|circle|round|bowl/i.test(m[0]);
+  const many = /\bml\b|glass|pot|ramekin|mou?ld|cup|jar|verrine|coupe|tumbler|nest|mound|pavlova|shell|circle|round|bowl/i.test(m[0]);
   const n = numberOf(m[1] ?? m[2]!);
   if (many !== (shape === 'glass' || shape === 'mould' || shape === 'free')) return many ? 1 : n <= 12 ? n : 1;
   return n >= 1 && n <= 200 ? n : 1;

@@ -29,6 +29,9 @@ const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 const GIVES =
   /^(?:(?:that['’]s|it['’]s|makes|gives|about) )*(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fourteen|sixteen|twenty|a dozen) (?:\p{L}+ )?(?:slices|portions|pieces|servings|helpings|squares|wedges)\W*$/iu;
 
+const FOR_ELSE =
+  /^\(?(?:freeze|keep|save|reserve|use|store) (?:the |your )?(?:other|remaining|leftover|left-over|spare|rest of the)\b[^.;]{0,24}\b(?:whites?|yolks?)\b[^.;]{0,20}\b(?:for|in) (?:an?other|something|some other|meringues?|an? (?:omelette|custard|cake|pavlova)|mayonnaise|custards?|omelettes?|macaroons?|macarons?|the freezer|financiers)\b/i;
+
 /** 'Makes enough to fill and cover an 8" cake', 'frosts 24 cupcakes': what is said of the recipe in the third person is asked of nobody. */
 const HOW_FAR =
   /^(?:makes|pipes|frosts|ices|fills|covers|yields|gives|serves|feeds|enough) (?!.*(?:;|\bthen\b))[^.;]*\b(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|an?|enough)\b/i;
@@ -152,6 +155,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (c.verb && NEVER.test(before)) return false;
   // 'To make a trifle.': what it is called.
   if (/^to make (?:a |an |the )?[^.,;]{3,40}\.$/i.test(sentence)) return false;
+  // '(Freeze the other two whites for meringues.)': for something else.
+  if (FOR_ELSE.test(sentence)) return false;
   // 'Twelve slices.': how much it gives.
   if (GIVES.test(c.text) || HOW_FAR.test(sentence)) return false;
   // A question, or a word to whoever reads: no work.
