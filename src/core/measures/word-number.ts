@@ -61,6 +61,7 @@ const SPOKEN_TENS = new RegExp(
   `^${GAP}(${Object.keys(TENS).join('|')})(?:[\\s\\u00a0-](one|two|three|four|five|six|seven|eight|nine))?(?![\\p{L}]|[\\s\\u00a0-]+(?:gram|g|ml|ounce|oz)[\\s\\u00a0-])`,
   'iu',
 );
+const AND_A_HALF = new RegExp(`^${GAP}and${GAP}a${GAP}half(?![\\p{L}])`, 'iu');
 const PARTS_OF_ONE = new RegExp(`^(?:(${NUMBER})[\\s\\u00a0-]+)?(${PART})(?![\\p{L}])`, 'iu');
 
 /**
@@ -74,6 +75,9 @@ export function wordNumber(text: string, start: number): WordNumber | null {
   );
   if (fixed) {
     const said = fixed[1]!.toLowerCase();
+    // 'A dozen and a half' is eighteen.
+    const half = said.endsWith('dozen') && !said.startsWith('half') ? AND_A_HALF.exec(text.slice(start + fixed[0].length)) : null;
+    if (half) return { value: 18, end: start + fixed[0].length + half[0].length };
     return { value: said.startsWith('half') ? 6 : said.includes('dozen') ? 12 : said.includes('couple') ? 2 : 3, end: start + fixed[0].length };
   }
   if (/^an?[\s\u00a0]+(?:little|bit|touch|hint|lot|bunch|while|good (?:bit|deal))(?![\p{L}])/iu.test(rest)) return null;

@@ -50,6 +50,7 @@ export function implied(w: Worktop, h: Heard, meant: Meant): void {
     items.splice(0, items.length, ...items.filter((x) => x.at > c.at));
   wholeList(w, h, meant);
   allTogether(w, h, meant);
+  foldedThen(w, h, meant);
   withTheRest(w, h, meant);
   // 'Whip the rest with the sugar': of what was divided last.
   const rest =
@@ -212,6 +213,17 @@ function allTogether(w: Worktop, { c, after }: Heard, meant: Meant): void {
   for (const i of own) meant.line(i, c.words.length, false);
 }
 const WHIPS_ALL = /^(?:whip|whisk|beat) (?:it )?(?:all|everything)\b(?! (?:the|of the|but|bar|in one)\b)/i;
+
+/** 'Whip the cream and fold in, followed by the amaretti': that cream, into what waits for it, and then they. */
+function foldedThen(w: Worktop, { c, after }: Heard, meant: Meant): void {
+  const foam = w.here();
+  if (!FOLDED_THEN.test(after) || !foam?.air || foam.placed !== 'no' || meant.items.length === 0 || meant.items.some((x) => x.kind === 'bowl')) return;
+  const waits = w.latest((b) => b !== foam && b.placed === 'no' && b.place === 'mix' && b.into === null && b.lines.size + b.takes.size > 0);
+  if (!waits) return;
+  meant.push({ kind: 'bowl', bowl: foam.id, at: c.at, share: ALL, named: false });
+  w.current = waits.id;
+}
+const FOLDED_THEN = /^(?:gently |carefully )?fold (?:(?:it|this|that|them) )?in(?:to it)?,? (?:followed by|and then|then|along with|together with) /i;
 
 /** 'Whisk the whites with the rest': of what was divided last. */
 function withTheRest(w: Worktop, { c, after }: Heard, meant: Meant): void {

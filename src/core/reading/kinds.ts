@@ -63,7 +63,7 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
   if (has('yolk', 'egg')) {
     if (grams('butter') > grams('yolk') + grams('egg') && (b.air || !b.heated) && !b.baked && !has('chocolate', 'milk', 'cream')) return 'buttercream';
     // A sponge, and what is baked of butter, eggs and flour with chocolate in it.
-    if (b.baked && grams('starch') > SPONGE_FLOUR * total && !has('milk', 'cream', 'cheese')) return 'biscuit-layer';
+    if (b.baked && grams('starch') > SPONGE_FLOUR * total && grams('milk') < grams('starch') && !has('cream', 'cheese')) return 'biscuit-layer';
     // Milk thickened with yolks stays a custard with some chocolate in it.
     if (has('chocolate') && !b.air && !(b.heated && grams('milk') > 2 * grams('chocolate'))) return 'chocolate-base';
     // Eggs whisked with a boiled syrup are a foam, whatever juice follows.

@@ -29,6 +29,8 @@ const NEVER = /\b(?:don['’]t|do not|never|avoid|no need to|without)\b/i;
 const GIVES =
   /^(?:(?:that['’]s|it['’]s|makes|gives|about) )*(?:\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fourteen|sixteen|twenty|a dozen) (?:\p{L}+ )?(?:slices|portions|pieces|servings|helpings|squares|wedges)\W*$/iu;
 
+/** 'Chill 6 hours, or freeze for 2': one of the two is done, the first. */
+const OR_ELSE = /^or (?:else |just |simply |you can |even )?(?:chill|freeze|refrigerate|leave|put|microwave|bake|keep|stand|use|whip|whisk|beat)\b/i;
 const FOR_ELSE =
   /^\(?(?:freeze|keep|save|reserve|use|store) (?:the |your )?(?:other|remaining|leftover|left-over|spare|rest of the)\b[^.;]{0,24}\b(?:whites?|yolks?)\b[^.;]{0,20}\b(?:for|in) (?:an?other|something|some other|meringues?|an? (?:omelette|custard|cake|pavlova)|mayonnaise|custards?|omelettes?|macaroons?|macarons?|the freezer|financiers)\b/i;
 
@@ -73,7 +75,7 @@ export function workIn(rows: readonly Row[], listed: readonly string[]): Work {
       when = (clauses.length > first ? whenSaid(sentence.slice(0, LEADING)) : null) ?? when;
       parts.forEach((c, i) => {
         const last = clauses.at(-1);
-        if (works[i]) {
+        if (works[i] && !(last && i > 0 && works[i - 1] && OR_ELSE.test(c.text))) {
           // The long cold is what the day before is for: it and what follows it reach into the day itself.
           if (longCold(c.text)) when = ON_THE_DAY;
           clauses.push({ clause: c, section: named ?? section, start: row.start, end: row.end, before: pending, after: '', when: whenSaid(c.text) ?? when });
@@ -155,6 +157,8 @@ function isWork(c: Clause, sentence: string, hasList: boolean): boolean {
   if (c.verb && NEVER.test(before)) return false;
   // 'To make a trifle.': what it is called.
   if (/^to make (?:a |an |the )?[^.,;]{3,40}\.$/i.test(sentence)) return false;
+  // 'Cover leftover frosting tightly and store for up to 5 days'.
+  if (/^cover (?:the |any )?(?:leftover|left-over|leftovers|remaining) [^.;]*\bstore\b/i.test(sentence)) return false;
   // '(Freeze the other two whites for meringues.)': for something else.
   if (FOR_ELSE.test(sentence)) return false;
   // 'Twelve slices.': how much it gives.

@@ -49,6 +49,9 @@ export const LAYING =
   /^(?:then |and |now )*(?:(?:half|a third|a quarter|two thirds) (?:of )?(?:the )?(?!an?\b)\p{L}|(?:the )?(?:rest|remainder) of (?:the )?\p{L}|(?:another|a second|second|2nd|third|3rd|next|last|final) layer\b)/iu;
 export const BEFORE_SERVING =
   /\b(?:as|when) (?:you (?:send|serve|bring|take)|(?:it|they) goe?s?) (?:(?:it|them) )?(?:up|out|in|to (?:the )?table)\b|\bbefore (?:you |we )?(?:serv(?:e|ing)|eat(?:ing)?|dish(?:ing)? up|cut(?:ting)? it)\b|\bbefore (?:it|they) (?:goes?|is|are) (?:out|served|sent)\b|\bat the last (?:minute|moment)\b|\b(?:to|on|when) serv(?:e|ing)\b/i;
+/** 'Put in half the mixture, then the fruit': into the mould that is lined. */
+const PUT_IN_HALF = /^(?:then |and |now )*put in (?:half|some|a third|a quarter|most|the rest)\b/i;
+
 /** 'Letting the sugar run in'. */
 const LET_RUN_IN = /\blet(?:ting)? [^.;]{2,50} (?:trickle|run|rain|stream|flow|drizzle|dribble) (?:slowly |gradually )?in(?:to)?\b/i;
 /** Said of a machine that runs while something is added. */
@@ -467,6 +470,7 @@ function whereItGoes(verb: string, text: string, on: WorkedOn): StepWork {
     case 'make':
       if (/\b(?:in|into|over) (?:the )?bottom of\b/i.test(text)) return 'fill';
       if (VESSEL_TO_MIX.test(text) && !/\b(?:serving|trifle|glass|pretty) bowl/i.test(text)) return 'hands';
+      if (verb === 'put' && on.built && PUT_IN_HALF.test(text)) return 'fill';
       if (verb === 'put' && /\bput (?:the |some |a few )?(?:[\w'-]+ ){1,3}in\s*[,.;]/i.test(text) && !SERVED_IN.test(text)) return 'hands';
       if (verb === 'make' && HOT.test(text)) return 'heat';
       if (verb === 'make' || verb === 'use' || verb === 'get' || verb === 'give') return 'hands';
