@@ -572,7 +572,8 @@ export function clauseOf(text: string): Clause {
   const whipped = words.findIndex(
     (w, i) =>
       i > main &&
-      words[i - 1]!.said === ',' &&
+      // '300 ml double cream whipped soft'.
+      /^(?:,|cream|whites)$/.test(words[i - 1]!.said) &&
       /^(?:whipped|beaten)$/.test(w.said) &&
       /^(?:soft|stiff|firm|softly|lightly|to|until|till|with|,|\.|)$/.test(words[i + 1]?.said ?? ''),
   );
@@ -620,8 +621,7 @@ const GOES_OVER = /^(?:on top(?= ?,)|(?:it|that|this|they|all that) goes? (?:ove
 export const goesOver = (text: string): boolean => GOES_OVER.test(text.replace(/^(?:and|then|so) /i, '').toLowerCase());
 /** '150 g of biscuits smashed up with the butter': what is done with them is told behind them. */
 const DONE_WITH = /\b(?:smashed|crushed|crumbled|blitzed|bashed|mixed)(?: up)? (?:with|in|into)\b/i;
-/** An amount of cream, and how it is whipped. */
-const WHIPPED = /\bcream\b[^.;]{0,20},\s*(?:whipped|beaten)\b/i;
+const WHIPPED = /\bcream\b(?:[^.;]{0,20},\s*| )(?:whipped|beaten)\b/i;
 const AFTER_MODAL =
   /^(?:to|should|must|will|would|could|can|may|then|and|now|just|you|i|we|i'll|you'll|we'll|you'd|don't|not|please|let|gently|quickly|slowly|carefully)$/;
 /** 'You pour', 'then whip'; not 'before you serve'. */

@@ -124,7 +124,10 @@ export function puts(w: Worktop, { step, at, h, lines, bowls }: Job): void {
     return;
   }
   // 'Crust ingredients together, press into the dish', 'line the tin with biscuits crushed with the butter': one base of all of it.
-  const crumbs = step.verb === 'line' && /\bcrushed\b|\bcrumbs?\b/i.test(fc.clause.text) && lines.some((x) => w.lines[x.line]!.role === 'biscuit');
+  const crumbs =
+    (step.verb === 'line' || step.verb === 'spoon') &&
+    /\b(?:crushed|crumbs?|smashed|bashed|blitzed)\b/i.test(fc.clause.text) &&
+    lines.some((x) => w.lines[x.line]!.role === 'biscuit');
   if ((pressesIn(step.verb, h.after) || crumbs) && lines.length > 1 && bowls.length === 0 && lines.some((x) => w.lines[x.line]!.role === 'butter')) {
     const base = w.make(fc.section ?? w.lines[lines[0]!.line]!.under);
     for (const x of lines) w.addLineTo(x.line, base);

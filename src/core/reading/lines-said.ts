@@ -94,7 +94,10 @@ export const newLineAt = (w: Worktop, said: SaidAmount, c: FlowClause, block: nu
   if (VESSEL_NAMED.test(said.name)) return null;
   const name = said.name.replace(/\bones\b/i, w.biscuitWord || 'ones');
   // 'Leave another 100 g whole': of what was named last.
-  const last = c.clause.verb?.work === 'whisk' || /\bcream\b[^.;]{0,16}$/i.test(c.clause.text.slice(0, said.start)) ? (w.lines.findLast((l) => l.role === 'cream') ?? w.lines.at(-1)) : w.lines.at(-1);
+  const last =
+    c.clause.verb?.work === 'whisk' || /\bcream\b[^.;]{0,16}$/i.test(c.clause.text.slice(0, said.start))
+      ? (w.lines.findLast((l) => l.role === 'cream') ?? w.lines.at(-1))
+      : w.lines.at(-1);
   const again = /^(?:whole|more|again|aside)$/i.test(name) ? splitLine(last?.text ?? '').name : '';
   // 'Another 100 g of the biscuits': of those that were named.
   const more = of === null ? '' : splitLine(w.lines[of]!.text).name;

@@ -68,7 +68,7 @@ export function looksLikeLine(text: string, isIngredient: (name: string) => bool
   const { amounts, span, name, unweighed } = splitLine(text);
   const first = wordsOf(text)[0]?.said ?? '';
   if (timesIn(text).length > 0 && !amounts.some((a) => a.unit?.dimension === 'mass' || a.unit?.dimension === 'volume')) return false;
-  if (amounts.length === 0 || !span) return unweighed && name !== '' && !isAction(text.replace(PURPOSE, ''));
+  if (amounts.length === 0 || !span) return unweighed && name !== '' && (isIngredient(name.replace(/[,\s]+$/, '')) || !isAction(text.replace(PURPOSE, '')));
   if (name === '' && amounts[0]!.unit === null) return false;
   // 'Cream 35 %   200 g': what ends in its measure is no sentence.
   if (endsMeasured(text) && !isTime(text)) return true;

@@ -243,7 +243,8 @@ export function vesselIn(written: string): SaidVessel | null {
       )
         continue;
       // What is piled on a tray to bake is served from no tray.
-      if (shape === 'tray' && /\b(?:mounds|nests|kisses|dollops|rounds|discs)\b[^.;]*\bon(?:to)? (?:(?:an?|the|your|lined|baking) )*tray\b/i.test(piece)) continue;
+      if (shape === 'tray' && /\b(?:mounds|nests|kisses|dollops|rounds|discs)\b[^.;]*\bon(?:to)? (?:(?:an?|the|your|lined|baking) )*tray\b/i.test(piece))
+        continue;
       if (
         shape === 'tray' &&
         /\b(?:pile|spoon|heap|shape|pipe|dollop|pour|spread|tip)\w* (?:it|them|the meringue|the mixture)\b[^.;]{0,16}\bon(?:to)? (?:a|the|your) (?:lined |baking )?tray\b/i.test(
@@ -298,7 +299,8 @@ export function vesselIn(written: string): SaidVessel | null {
   return { ...sizesOf(shape, best.says, text), shape: sandwiched ? 'free' : shape, count: sandwiched ? 1 : count, says: best.says };
 }
 
-const SANDWICHED = /\b(?:sandwich(?:ed)?|stack(?:ed)?) (?:the |them|both |together|up|it )|\b(?:put|place|lay|set) the (?:other|second) (?:sponge|cake|half|layer)\b/i;
+const SANDWICHED =
+  /\b(?:sandwich(?:ed)?|stack(?:ed)?) (?:the |them|both |together|up|it )|\b(?:put|place|lay|set) the (?:other|second) (?:sponge|cake|half|layer)\b/i;
 /** 'Trace a 22 cm circle onto baking paper'. */
 const DRAWN = /\b(?:trac|draw|mark|pencil)\w*\b[^.;]{0,40}\b(?:circles?|rounds?|discs?)\b/i;
 

@@ -27,7 +27,7 @@ const LIST: readonly (readonly [StepWork, string, string])[] = [
   [
     'fill',
     'pour spoon spread pipe cast deposit ladle assemble arrange alternate scoop dollop sandwich distribute smear transfer tip pile heap mound float',
-    'layer fill lay place set put build level smooth repeat divide portion mould mold',
+    'layer fill lay place set put build level smooth repeat divide divvy portion mould mold',
   ],
   ['finish', 'garnish decorate unmould unmold unclip invert demould demold', 'top crown dust finish glaze turn release slide ice frost'],
   ['serve', 'serve enjoy eat', ''],

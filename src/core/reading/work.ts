@@ -285,6 +285,7 @@ export function workOf(c: Clause, on: WorkedOn, written = c.text): StepWork {
         ? 'fill'
         : 'hands';
     case 'divide':
+    case 'divvy':
       return (SERVED_IN.test(text) || /\b(?:between|among)\b[^.;]*\b(?:bowls|plates)\b/i.test(text)) && !/\btwo bowls\b/i.test(text) ? 'fill' : 'hands';
     case 'cut':
     case 'slice':
