@@ -143,7 +143,7 @@ const SHAPES: readonly (readonly [RegExp, SaidVessel['shape']])[] = [
   [/\btub\b(?! (?:of|cream|soft|mascarpone|ricotta))|\b(?:freezer|lidded|plastic|airtight|freezer-?(?:safe|proof)) (?:container|box)\b|\bcontainer\b/i, 'tub'],
   [/\btrifle bowl\b|\b(?:glass|serving|large|big|pretty|deep) bowl\b/i, 'bowl'],
   [
-    /\bnests?\b|\bpavlova\b|\b(?:\d{1,2}|[a-z]+) (?:\w+ )?mounds\b|\b(?:on|onto) (?:a |the |your )?(?:flat |large |big )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i,
+    /\bnests?\b|\bpavlova\b|\b(?:\d{1,2}|[a-z]+) (?:\w+ )?mounds\b|\b\d{1,2} (?:\w+ )?(?:rounds|discs) on\b|\b(?:on|onto) (?:a |the |your )?(?:flat |large |big )?(?:plate|platter|cake stand|serving plate)\b|\bcake stand\b/i,
     'free',
   ],
   // 'An eight inch tin', of no kind that is said: a round one.
