@@ -119,6 +119,7 @@ const EXAMPLES: Record<keyof typeof CALCULATORS, unknown> = {
     sittings: [[6, 3, 8].map((score, trial) => ({ trial, score }))],
     pairs: [{ better: 2, than: 0 }],
   },
+  'tune-test': { measured: { kind: 'hob', thing: 'hob', waterG: 1000, fromC: 20, seconds: 360, boilsC: null } },
   'mend-causes': { sheet: sheetOf(['500 g cream 36 %', '50 g icing sugar']), sign: 'grains', facts: { creamC: 11, whiskedS: 400 } },
   'mend-rescue': { sheet: sheetOf(['500 g cream 36 %', '50 g icing sugar']), sign: 'grains' },
   softening: { biscuit: ingredient('ginger-thin').biscuit },

@@ -6,6 +6,7 @@ import { coldCalculator, eggCalculator, freezingCalculator, mixingCalculator, re
 import { coolingCalculator, correctionCalculator, eggWhiskCalculator, strokesCalculator } from './calculators/making';
 import { PortionsSchema, readPortions } from './calculators/portions';
 import { nextTrialCalculator } from './calculators/trials';
+import { tuneTestCalculator } from './calculators/tuning';
 import { mendCausesCalculator, mendRescueCalculator } from './calculators/mending';
 import { readRecipeCalculator } from './calculators/reading';
 import { timetableCalculator } from './calculators/timetable';
@@ -291,6 +292,7 @@ export const CALCULATORS = {
   timetable: timetableCalculator,
   'read-recipe': readRecipeCalculator,
   'next-trial': nextTrialCalculator,
+  'tune-test': tuneTestCalculator,
   'mend-causes': mendCausesCalculator,
   'mend-rescue': mendRescueCalculator,
 } as const;

@@ -2,12 +2,13 @@ import { asc, eq, ne, sql } from 'drizzle-orm';
 import type { LearnableFigure } from '../core/learning/correction';
 import { ForecastSchema } from '../core/batch/forecast';
 import type { KitchenCorrection } from '../core/learning/correction';
-import { correctionsOf, type LoggedBatch } from '../core/batch/outcomes';
+import { correctionsFrom, outcomesOf, type LoggedBatch } from '../core/batch/outcomes';
 import type { ReadingKind } from '../core/batch/method';
 import { ReadingKindSchema } from '../core/batch/readings';
 import { KitchenRulesSchema, type Mixer } from '../core/kitchen/schema';
 import type { KitchenDb } from './kitchen-file';
 import { batches, kitchenRules, outcomeAnswers, readings } from './schema';
+import { outcomesOfTests } from './tests-kept';
 import { readRows } from './unreadable';
 
 export type OutcomeAnswers = Readonly<Partial<Record<LearnableFigure, 'count' | 'leave-out'>>>;
@@ -47,13 +48,13 @@ const kept = new WeakMap<KitchenDb, { readonly stamp: string; readonly correctio
 
 /** What the log makes of each house figure. Worked out anew only when a reading, an answer or what was left off has changed: a tick on Pass is none of these. */
 export function readCorrections(db: KitchenDb, mixers: readonly Mixer[]): readonly KitchenCorrection[] {
-  const of = db.get<{ n: number; o: number; t: number; a: string | null }>(
-    sql`select (select count(*) from readings) n, (select count(*) from batches where status = 'abandoned') o, (select coalesce(sum(taken_at), 0) + coalesce(sum(value), 0) from readings) t, (select group_concat(batch_id || figure || answer) from outcome_answers) a`,
+  const of = db.get<{ n: number; o: number; t: number; a: string | null; k: string | null }>(
+    sql`select (select count(*) from readings) n, (select count(*) from batches where status = 'abandoned') o, (select coalesce(sum(taken_at), 0) + coalesce(sum(value), 0) from readings) t, (select group_concat(batch_id || figure || answer) from outcome_answers) a, (select group_concat(id) from tune_tests) k`,
   );
   const stamp = JSON.stringify([of, mixers]);
   const known = kept.get(db);
   if (known?.stamp === stamp) return known.corrections;
-  const corrections = correctionsOf(loggedBatches(db), mixers);
+  const corrections = correctionsFrom([...loggedBatches(db).flatMap((b) => outcomesOf(b, mixers)), ...outcomesOfTests(db, mixers)], mixers);
   kept.set(db, { stamp, corrections });
   return corrections;
 }

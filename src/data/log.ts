@@ -6,6 +6,7 @@ import type { KitchenDb } from './kitchen-file';
 import { readKitchenFacts } from './kitchen-facts';
 import { loggedBatches, readAnswers } from './learning';
 import { observations } from './schema';
+import { outcomesOfTests } from './tests-kept';
 
 const ALL = 1_000_000;
 
@@ -37,5 +38,5 @@ export function readLog(db: KitchenDb, sheetId?: string): readonly LogEntry[] {
 /** Every outcome that the log learns from, oldest first. */
 export function readOutcomes(db: KitchenDb): readonly Outcome[] {
   const { mixers } = readKitchenFacts(db);
-  return loggedBatches(db).flatMap((b) => outcomesOf(b, mixers));
+  return [...loggedBatches(db).flatMap((b) => outcomesOf(b, mixers)), ...outcomesOfTests(db, mixers)];
 }

@@ -1,5 +1,7 @@
 import { integer, real, sqliteTable, text, uniqueIndex, index } from 'drizzle-orm/sqlite-core';
 import type { BookEntry } from '../core/book/entry';
+import type { Effect } from '../core/tuning/effect';
+import type { Measured } from '../core/tuning/measured';
 import type { TrialSays } from '../core/trials/series';
 import type { Ingredient } from '../core/composition/ingredient';
 import type { Vessel } from '../core/vessel/schema';
@@ -266,6 +268,19 @@ export const bookEntries = sqliteTable(
     entry: text('entry', { mode: 'json' }).$type<BookEntry>().notNull(),
   },
   (t) => [index('book_entries_by_day').on(t.day), index('book_entries_by_subject').on(t.subject)],
+);
+
+/** The small tests that tune a kitchen; `effect`: what each set, and what stood there before. */
+export const tuneTests = sqliteTable(
+  'tune_tests',
+  {
+    id: text('id').primaryKey(),
+    at: integer('at').notNull(),
+    measured: text('measured', { mode: 'json' }).$type<Measured>().notNull(),
+    thingWas: text('thing_was').notNull(),
+    effect: text('effect', { mode: 'json' }).$type<Effect | null>(),
+  },
+  (t) => [index('tune_tests_by_time').on(t.at)],
 );
 
 /** Trials that teach: nothing of a series is changed or taken out; what was wrong is taken back by a row of its own. */

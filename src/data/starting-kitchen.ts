@@ -44,6 +44,8 @@ export const STARTING_RULES: KitchenRules = {
   crew: USUAL_CREW,
   ovens: USUAL_OVENS,
   hobRings: 4,
+  hobW: null,
+  scaleOffPct: null,
   zone: '',
   shown: METRIC,
 };

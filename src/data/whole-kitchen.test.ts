@@ -49,6 +49,7 @@ const TABLES = [
   'stock_packs',
   'temperatures',
   'trial_events',
+  'tune_tests',
   'vessels',
 ];
 const rows = (of: KitchenDb): Record<string, unknown> =>

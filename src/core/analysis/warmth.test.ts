@@ -7,7 +7,7 @@ import type { HeatPlan } from '../document/kinds';
 import type { Sheet } from '../document/schema';
 import { eggOf } from './egg';
 import { settleMethod } from '../ways/settle';
-import { iceForBath, meetingsOf, meetsAt, reducingOf, syrupOf, temperingOf } from './warmth';
+import { hobOf, iceForBath, meetingsOf, meetsAt, reducingOf, syrupOf, temperingOf } from './warmth';
 
 const of = (sheet: Sheet): SheetAnalysis => analyseSheet(sheet, KITCHEN);
 const withHeat = (sheet: Sheet, partId: string, heat: Partial<HeatPlan>): Sheet =>
@@ -20,6 +20,8 @@ const mousse = partsSheet([
   ['mousse', 'set-filling', 'Mousse', ['all the base', 'all the cream']],
 ]);
 const yolks = partsSheet([['yolks', 'egg-foam', 'Yolks', ['10 yolks', '260 g caster sugar', '90 g water', 'less 60 g boils off']]]);
+
+const USUAL_HOB = { waterBoilsC: 100, hobW: null };
 
 describe('meetings of a sheet', () => {
   it('hot cream on chocolate, then cream into the base, each between the extremes', () => {
@@ -66,11 +68,22 @@ describe('meetings of a sheet', () => {
   });
   it('fruit that is boiled down takes its minutes, fewer on a stronger hob', () => {
     const fruit = partsSheet([['f', 'fruit-base', 'Plums', ['400 g plums', '70 g caster sugar', 'less 90 g boils off']]]);
-    const at = (hobW: number) => reducingOf(part(of(withHeat(fruit, 'f', { hobW })), 'f'))!;
+    const at = (hobW: number) => reducingOf(part(of(withHeat(fruit, 'f', { hobW })), 'f'), USUAL_HOB)!;
     const [weak, strong] = [at(900), at(1800)];
     expect(weak.boilsOffG).toBe(90);
     expect(weak.minutes.ok && strong.minutes.ok && weak.minutes.value / strong.minutes.value).toBeCloseTo(2, 6);
-    expect(reducingOf(part(of(yolks), 'yolks'))).toBeNull();
+    expect(reducingOf(part(of(yolks), 'yolks'), USUAL_HOB)).toBeNull();
+  });
+  it('a hob whose water was timed counts where the cook has typed no other, and narrows what is said', () => {
+    const fruit = partsSheet([['f', 'fruit-base', 'Plums', ['400 g plums', '70 g caster sugar', 'less 90 g boils off']]]);
+    const minutes = (hobW: number, kitchenW: number | null) => {
+      const r = reducingOf(part(of(withHeat(fruit, 'f', { hobW })), 'f'), { waterBoilsC: 100, hobW: kitchenW })!;
+      return r.minutes.ok ? r.minutes.value : NaN;
+    };
+    expect(minutes(1800, 3600)).toBeCloseTo(minutes(1800, null) / 2, 6);
+    expect(minutes(900, 3600)).toBeCloseTo(minutes(900, null), 6);
+    expect(hobOf({ hobW: 1800 }, { waterBoilsC: 100, hobW: 2500 })).toEqual({ watts: 2500, measured: true });
+    expect(hobOf({ hobW: 900 }, { waterBoilsC: 100, hobW: 2500 })).toEqual({ watts: 900, measured: false });
   });
   it('a custard in an ice bath asks for ice', () => {
     const custard = partsSheet([['c', 'custard', 'Custard', ['400 g milk', '4 yolks', '60 g caster sugar']]]);
@@ -114,7 +127,7 @@ describe('syrup and egg of a sheet', () => {
   it('without water the sugar is boiled with the juice: its water counts, and its step takes it', () => {
     const lemon = partsSheet([['y', 'egg-foam', 'Y', ['6 yolks', '200 g caster sugar', '180 g lemon juice']]]);
     const sheet = { ...lemon, parts: lemon.parts.map((p) => ({ ...p, ways: { eggs: 'syrup' } })) };
-    const r = syrupOf(part(of(sheet), 'y'), 100)!;
+    const r = syrupOf(part(of(sheet), 'y'), USUAL_HOB)!;
     expect(r.waterG).toBeGreaterThan(150);
     expect(r.syrup).toMatchObject({ ok: true });
     const settled = settleMethod(
@@ -125,11 +138,11 @@ describe('syrup and egg of a sheet', () => {
     expect(settled.parts[0]!.lines.map((l) => l.stepId)).toEqual(['y.yolks', 'y.syrup', 'y.syrup']);
   });
   it('what boils off is compared with what the sheet says', () => {
-    const r = syrupOf(part(of(yolks), 'yolks'), 100)!;
+    const r = syrupOf(part(of(yolks), 'yolks'), USUAL_HOB)!;
     expect(r.syrup.ok && r.syrup.value.boilsOffG).toBeCloseTo(90 + 0.26 - (259.74 * 13) / 87, 1);
     expect(r.writtenG).toBe(60);
     // Where water boils at 95 °C, 118 °C means a stronger syrup.
-    const high = syrupOf(part(of(yolks), 'yolks'), 95)!;
+    const high = syrupOf(part(of(yolks), 'yolks'), { waterBoilsC: 95, hobW: null })!;
     expect(high.syrup.ok && r.syrup.ok && high.syrup.value.boilsOffG).toBeGreaterThan(r.syrup.ok ? r.syrup.value.boilsOffG : 0);
   });
 });

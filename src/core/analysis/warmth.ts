@@ -21,7 +21,8 @@ import { temper, type Tempering } from '../setting/tempering';
 import { SOAK_WATER_PER_G } from '../setting/house';
 import { optionOf, questionNamed } from '../schools/questions';
 import type { PartAnalysis, SheetAnalysis } from './analysed';
-import { isWhippedKind } from '../document/kinds';
+import { isWhippedKind, USUAL_HEAT } from '../document/kinds';
+import type { KitchenRules } from '../kitchen/schema';
 import type { LineReading } from '../lines/read-part';
 import type { Part } from '../document/schema';
 
@@ -262,16 +263,33 @@ export interface SyrupReading {
   readonly lossLineId: string | null;
 }
 
-/** The syrup of a part that is cooked with one; null for any other. @param waterBoilsC where plain water boils in this kitchen, °C. */
-export function syrupOf(a: PartAnalysis, waterBoilsC: number): SyrupReading | null {
+/** A kitchen as far as a hob goes: where plain water boils, °C, and the power of its ring as boiling water said it, W. */
+export type HobOfKitchen = Pick<KitchenRules, 'waterBoilsC' | 'hobW'>;
+
+/** Power of the hob for a part, W: its own, where the cook has typed one; else the kitchen's, where it was measured; else the usual. */
+export function hobOf(heat: Pick<Part['heat'], 'hobW'>, rules: HobOfKitchen): { readonly watts: number; readonly measured: boolean } {
+  const own = heat.hobW !== USUAL_HEAT.hobW;
+  return own || rules.hobW === null ? { watts: heat.hobW, measured: false } : { watts: rules.hobW, measured: true };
+}
+
+/** The syrup of a part that is cooked with one; null for any other. */
+export function syrupOf(a: PartAnalysis, rules: HobOfKitchen): SyrupReading | null {
   const parts = syrupPartsOf(a);
   if (!parts) return null;
   const pan = mix(portionsOf(parts.syrup));
   const sugarG = pan.massG - pan.grams.water;
   const loss = a.reading.lines.find((l) => l.kind === 'loss' && l.read && /boil|evapor|reduc/i.test(l.name));
-  const { syrupC, hobW } = a.part.heat;
+  const { syrupC } = a.part.heat;
   return {
-    syrup: boilSyrup({ sugarG, waterG: pan.grams.water, toC: syrupC, hobW, startC: USUAL_C.room, waterBoilsC, stays: 0 }),
+    syrup: boilSyrup({
+      sugarG,
+      waterG: pan.grams.water,
+      toC: syrupC,
+      hobW: hobOf(a.part.heat, rules).watts,
+      startC: USUAL_C.room,
+      waterBoilsC: rules.waterBoilsC,
+      stays: 0,
+    }),
     sugarG,
     waterG: pan.grams.water,
     writtenG: loss?.read ? -loss.read.massG : null,
@@ -348,13 +366,13 @@ function ganacheMeeting(a: PartAnalysis): Meeting[] {
 }
 
 /** Minutes on the hob for what a fruit, a wine or a milk is boiled down by; null for a part that says no such loss, or is cooked with syrup. */
-export function reducingOf(a: PartAnalysis): { readonly boilsOffG: number; readonly minutes: Result<number> } | null {
+export function reducingOf(a: PartAnalysis, rules: HobOfKitchen): { readonly boilsOffG: number; readonly minutes: Result<number> } | null {
   const loss = a.reading.lines.find((l) => l.kind === 'loss' && l.read && /boil|evapor|reduc/i.test(l.name));
   if (!loss?.read || syrupPartsOf(a)) return null;
   const portions = portionsOf(a.reading.lines);
   return {
     boilsOffG: -loss.read.massG,
-    minutes: reducingMinutes(mix(portions), sucroseEquivalentG(portions), USUAL_C.room, -loss.read.massG, a.part.heat.hobW),
+    minutes: reducingMinutes(mix(portions), sucroseEquivalentG(portions), USUAL_C.room, -loss.read.massG, hobOf(a.part.heat, rules).watts),
   };
 }
 

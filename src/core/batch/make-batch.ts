@@ -33,7 +33,7 @@ export function batchPlan(sheet: Sheet, kitchen: Kitchen, scale = 1, coldH: numb
       saidMin: s.saidMin && [...s.saidMin],
       bowlful: s.bowlful && [...s.bowlful],
     })),
-    before: [...beforeStarting(written, analysis)],
+    before: [...beforeStarting(written, analysis, kitchen.rules.ovens)],
     mise: miseGroups(steps).map((g) => ({ ...g, lines: [...g.lines] })),
     scale,
     ends: endsOf(sheet),

@@ -5,6 +5,7 @@ import { sheetStepKey } from './bowlfuls';
 import { waitWords, type ShownStep, type StepLine } from './method';
 import { mainPart } from '../analysis/analyse';
 import type { SheetAnalysis } from '../analysis/analysed';
+import type { KitchenRules } from '../kitchen/schema';
 import { stirredAt, stirredCheese } from '../analysis/stirred-cheese';
 
 /** Something to be started or made ready before the first step. */
@@ -56,8 +57,21 @@ function cheeseDetail(s: ShownStep, analysis: SheetAnalysis, named: string): str
   return `To ${stirredAt(reading)}${named}: ${waitWords([least / 60, most / 60])} ahead, then it stirs smooth.`;
 }
 
+/** So many kelvin beside its dial, an oven is as good as right (house). */
+const OVEN_RIGHT_K = 3;
+
+/** 'Its dial at 148 °C: it runs 12 °C hot', for each oven whose air was read against its dial. */
+const dials = (ovenC: number, ovens: KitchenRules['ovens']): readonly string[] =>
+  ovens.flatMap(({ name, offK }) =>
+    offK === undefined || Math.abs(offK) < OVEN_RIGHT_K
+      ? []
+      : [
+          `${ovens.length > 1 ? `${name}: its` : 'Its'} dial at ${withUnit(plainNumber(ovenC - offK, 0), '°C')}, as it runs ${Math.round(Math.abs(offK))}\u00a0K too ${offK > 0 ? 'hot' : 'cool'}.`,
+        ],
+  );
+
 /** What takes its time before the first step, or is forgotten: softening, chilling, lining, the oven, the empty tin on the scale. */
-export function beforeStarting(steps: readonly ShownStep[], analysis: SheetAnalysis): readonly Before[] {
+export function beforeStarting(steps: readonly ShownStep[], analysis: SheetAnalysis, ovens: KitchenRules['ovens']): readonly Before[] {
   const { sheet } = analysis;
   const list: Before[] = [];
   const named = (s: ShownStep): string => (s.partName ? ` for ${s.partName.toLowerCase()}` : '');
@@ -78,7 +92,11 @@ export function beforeStarting(steps: readonly ShownStep[], analysis: SheetAnaly
       });
     if (s.wayKey === 'line') list.push({ key: `before:${s.key}`, title: 'Line the mould', detail: 'Film with long ends; into the freezer.' });
     if (s.ovenC !== null)
-      list.push({ key: `before:${s.key}`, title: `Oven to ${withUnit(plainNumber(s.ovenC, 0), '°C')}`, detail: `It takes 15–20\u00a0min${named(s)}.` });
+      list.push({
+        key: `before:${s.key}`,
+        title: `Oven to ${withUnit(plainNumber(s.ovenC, 0), '°C')}`,
+        detail: [`It takes 15–20\u00a0min${named(s)}.`, ...dials(s.ovenC, ovens)].join(' '),
+      });
   }
   // The ways say it for their own steps; in the cook's own method it stands with the line.
   for (const p of sheet.method === 'own' ? sheet.parts : []) {

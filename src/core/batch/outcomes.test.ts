@@ -5,7 +5,7 @@ import { readTable } from '../table/table';
 import { analyseSheet, mainPart } from '../analysis/analyse';
 import type { Kitchen } from '../kitchen/kitchen';
 import { forecastOf } from './forecast';
-import { correctionsOf, outcomesOf, type LoggedBatch } from './outcomes';
+import { correctionsFrom, outcomesOf, type LoggedBatch } from './outcomes';
 import { sheetTells } from '../tells/sheet-tells';
 import type { Figure } from '../figure';
 
@@ -20,7 +20,7 @@ const batch = (n: number, ratio: number, rest: Partial<LoggedBatch> = {}): Logge
   answers: {},
   ...rest,
 });
-const withLog = (batches: readonly LoggedBatch[]): Kitchen => ({ ...KITCHEN, corrections: correctionsOf(batches, KITCHEN.mixers) });
+const withLog = (batches: readonly LoggedBatch[]): Kitchen => ({ ...KITCHEN, corrections: correctionsFrom(batches.flatMap((b) => outcomesOf(b, KITCHEN.mixers)), KITCHEN.mixers) });
 
 describe('outcomes of a batch', () => {
   it('are held against the plain formula, in the context of their mixer or family', () => {

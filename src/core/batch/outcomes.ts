@@ -60,9 +60,3 @@ export function correctionsFrom(outcomes: readonly Outcome[], mixers: readonly M
     return [...learnt].map(([context, l]) => ({ figure, context, learnt: l }));
   });
 }
-
-export const correctionsOf = (batches: readonly LoggedBatch[], mixers: readonly Mixer[]): readonly KitchenCorrection[] =>
-  correctionsFrom(
-    batches.flatMap((b) => outcomesOf(b, mixers)),
-    mixers,
-  );

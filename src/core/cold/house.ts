@@ -14,6 +14,10 @@ export const SOFTENING_Q10 = 1.8;
 export const NEAR_AIR_K = 1;
 /** Spread of a cold forecast: the air's movement is only known by its kind. */
 export const COLD_SPREAD = 0.2;
+/** The same in a place whose air was fitted to readings: what is left is how full it stands. */
+export const COLD_FITTED_SPREAD = 0.1;
+/** The one of the two that holds. @param fitted whether the place's heat transfer comes from readings. */
+export const coldSpread = (fitted: boolean): number => (fitted ? COLD_FITTED_SPREAD : COLD_SPREAD);
 /** What is looked at, at most, h. */
 export const MOST_H = { fridge: 96, freezer: 120, warming: 12 } as const;
 /** The band in which a warm base may not linger, °C. */

@@ -37,6 +37,8 @@ export interface ColdView {
   readonly warming: boolean;
   readonly freezing: boolean;
   readonly placeName: string;
+  /** Whether the place's heat transfer comes from readings in it. */
+  readonly fitted: boolean;
   readonly answers: ColdAnswers;
   readonly tempering: readonly Tempering[];
   readonly steps: number;
@@ -60,6 +62,7 @@ export function coldView(
   const [across, up] = body.grid.n;
   const freezing = body.airC < -1;
   const section = across * up;
+  const place = placeOf(kitchen, setup, s.sheet.family);
   return ok({
     curves,
     // Of a brick the plane through its middle.
@@ -75,7 +78,8 @@ export function coldView(
     airC: body.airC,
     warming,
     freezing,
-    placeName: placeOf(kitchen, setup, s.sheet.family)?.name ?? '',
+    placeName: place?.name ?? '',
+    fitted: place?.hWPerM2K !== undefined,
     answers,
     tempering: freezing ? temperings(s, kitchen, setup, body.airC, answers) : [],
     steps,

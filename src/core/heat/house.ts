@@ -39,6 +39,8 @@ export const STEAM_STOP_C = 71;
 /** What is lost of a hob's heat on the way into the pan: a usual pan takes up half of it (house ±25 %). */
 export const PAN_TAKES = 0.5;
 export const HOB_SPREAD = 0.25;
+/** The same where a litre of the kitchen's own water was timed: what pans and rings still differ by. */
+export const HOB_MEASURED_SPREAD = 0.1;
 
 /** Ice of the water at which a knife goes through, share (±8 %). */
 export const KNIFE_ICE = { low: 0.5, high: 0.68 } as const;

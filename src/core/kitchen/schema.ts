@@ -91,6 +91,10 @@ export const KitchenRulesSchema = z.object({
     .default([...USUAL_OVENS]),
   book: BookRulesSchema.default({ fridgeAtMostC: 5, freezerAtMostC: -18, jobs: [] }),
   hobRings: z.number().int().min(0).max(40).default(4),
+  /** Power of the strongest ring as its own boiling water said it, W; null for the usual one. */
+  hobW: z.number().min(50).max(20_000).nullable().default(null),
+  /** What the scale shows too much by a known weight, %; null where nobody has checked it. */
+  scaleOffPct: z.number().min(-50).max(50).nullable().default(null),
   /** Of the kitchen's wall clock, by its name; '' for that of the machine that it runs on. */
   zone: z.string().max(60).default(''),
   /** In which units figures are shown; they are kept and reckoned as before. */

@@ -164,7 +164,7 @@ export function eggCold(b: Bowl): Rescue {
 }
 
 export function syrupGrainy(b: Bowl): Rescue {
-  const read = syrupOf(b.a, b.kitchen.rules.waterBoilsC);
+  const read = syrupOf(b.a, b.kitchen.rules);
   const waterG = weighable(Math.max(20, 0.35 * (read?.sugarG ?? gramsOf(ofRole(b, 'sugar')))));
   const min = read?.syrup.ok ? read.syrup.value.minutes : 8;
   return mended(

@@ -1,5 +1,5 @@
 import { houseRange, plainNumber, withUnit, type Figure } from '../figure';
-import { COLD_SPREAD } from '../cold/house';
+import { coldSpread } from '../cold/house';
 import type { Ready } from '../cold/ready';
 import type { ColdView } from '../cold/view';
 import type { SheetAnalysis } from '../analysis/analysed';
@@ -14,8 +14,8 @@ export function readyFigure(s: SheetAnalysis, view: ColdView, ready: Ready): Fig
     value: hours,
     unit: 'h',
     kind: 'house',
-    spread: COLD_SPREAD,
-    range: houseRange(hours, COLD_SPREAD),
+    spread: coldSpread(view.fitted),
+    range: houseRange(hours, coldSpread(view.fitted)),
     decimals: 1,
     formula: '∂H/∂t = ∇·(k∇T), H = ρ·h; −k ∂T/∂n = h_eff·(T − T_air); ready = the latest of what must happen',
     words:
@@ -36,7 +36,7 @@ export function readyFigure(s: SheetAnalysis, view: ColdView, ready: Ready): Fig
       ),
     ],
     source:
-      'Conduction (physics) with the properties of Choi & Okos; how the air takes heat is known by its kind: ±20 %. Against series solutions within 1 %: docs/science/checks.md.',
+      'Conduction (physics) with the properties of Choi & Okos; how the air takes heat is known by its kind (±20 %) or by readings in it (±10 %). Against series solutions within 1 %: docs/science/checks.md.',
     limits: 'Contact is perfect, walls hold no heat, doors stay shut. Your own probe readings narrow it: By the probe.',
   };
 }

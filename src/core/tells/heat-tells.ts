@@ -1,10 +1,10 @@
 import { houseRange, plainNumber, showFigure, showGrams, showGramsPlain, withUnit, type Figure, type FigureInput } from '../figure';
-import { BOIL_OFF_GRACE_G, FOLD_TOO_WARM_C, HOB_SPREAD, ONE_POINT_C } from '../heat/house';
+import { BOIL_OFF_GRACE_G, FOLD_TOO_WARM_C, HOB_MEASURED_SPREAD, HOB_SPREAD, ONE_POINT_C } from '../heat/house';
 import { EGG_KIND_NAMES, EGG_REFERENCE_C, REFERENCE_MIN, Z_C } from '../heat/lethality';
 import type { PartAnalysis, SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
 import { eggHeated, eggOf, type EggReading } from '../analysis/egg';
-import { iceForBath, meetingsOf, reducingOf, syrupOf, temperingOf, type Meeting, type SyrupReading } from '../analysis/warmth';
+import { hobOf, iceForBath, meetingsOf, reducingOf, syrupOf, temperingOf, type Meeting, type SyrupReading } from '../analysis/warmth';
 import { SPOONFUL_C, STRINGS } from '../setting/house';
 import type { Syrup } from '../heat/syrup';
 import type { Tempering } from '../setting/tempering';
@@ -25,7 +25,13 @@ export const heatTells = (s: SheetAnalysis, kitchen: Kitchen): readonly Tell[] =
     .filter((m) => m.kind !== 'syrup')
     .map(meetingTell),
   ...rawEggTell(s, kitchen),
-  ...s.parts.flatMap((a) => [...syrupTell(a, kitchen), ...reduceTell(a), ...eggTell(a, kitchen, s.parts.length > 1), ...temperingTell(a), ...iceBathTell(a)]),
+  ...s.parts.flatMap((a) => [
+    ...syrupTell(a, kitchen),
+    ...reduceTell(a, kitchen),
+    ...eggTell(a, kitchen, s.parts.length > 1),
+    ...temperingTell(a),
+    ...iceBathTell(a),
+  ]),
 ];
 
 export function meetingFigure(m: Meeting): Figure {
@@ -147,21 +153,23 @@ function boilOffFigure(r: SyrupReading, syrup: Syrup, a: PartAnalysis): Figure {
 }
 
 /** Minutes on the hob, for a syrup or for fruit that is boiled down. */
-function hobFigure(a: PartAnalysis, name: string, minutes: number, boilsOffG: number): Figure {
+function hobFigure(a: PartAnalysis, name: string, minutes: number, boilsOffG: number, { rules }: Kitchen): Figure {
+  const { watts, measured } = hobOf(a.part.heat, rules);
+  const spread = measured ? HOB_MEASURED_SPREAD : HOB_SPREAD;
   return {
     key: `hob:${a.part.id}`,
     name,
     value: minutes,
     unit: 'min',
     kind: 'house',
-    spread: HOB_SPREAD,
-    range: houseRange(minutes, HOB_SPREAD),
+    spread,
+    range: houseRange(minutes, spread),
     decimals: 1,
     formula: 't = (warming + 2257·w) / (0.5·P)',
     words: 'The heat that brings it to the boil and turns its water to steam, over what the hob gives it.',
     inputs: [
       num('w', 'water to boil off', boilsOffG, 'g', 0, 'the lines'),
-      num('P', 'the hob', a.part.heat.hobW, 'W', 0, 'the part'),
+      num('P', 'the hob', watts, 'W', 0, measured ? 'the kitchen’s own boiling water' : 'the part'),
       num('0.5', 'of which the pan takes up', 50, '%', 0, 'house ±25 %'),
     ],
     source: 'Steam tables; the share that reaches the pan is a house figure.',
@@ -170,7 +178,7 @@ function hobFigure(a: PartAnalysis, name: string, minutes: number, boilsOffG: nu
 }
 
 function syrupTell(a: PartAnalysis, kitchen: Kitchen): Tell[] {
-  const r = syrupOf(a, kitchen.rules.waterBoilsC);
+  const r = syrupOf(a, kitchen.rules);
   if (!r) return [];
   const key: TellKey = `syrup:${a.part.id}`;
   if (!r.syrup.ok) return [plainTell(key, 'near', `${a.part.name}: no figure for the syrup. ${r.syrup.fault.says}`)];
@@ -182,7 +190,7 @@ function syrupTell(a: PartAnalysis, kitchen: Kitchen): Tell[] {
     `${a.part.name}: syrup to ${deg(a.part.heat.syrupC)} is ${plainNumber(syrup.sugarPct, 0)}${NB}% sugar: `,
     show(off),
     ' boils off in ',
-    show(hobFigure(a, 'Minutes on the hob', syrup.minutes, syrup.boilsOffG)),
+    show(hobFigure(a, 'Minutes on the hob', syrup.minutes, syrup.boilsOffG, kitchen)),
   ];
   sentence.push(differs ? `; the sheet says ${showGrams(r.writtenG!)}.` : r.writtenG === null ? '; the sheet does not say so yet.' : '.');
   const action: TellAction | null =
@@ -202,19 +210,19 @@ function syrupTell(a: PartAnalysis, kitchen: Kitchen): Tell[] {
   return [{ key, state: action ? 'near' : 'in', sentence, track: null, action }];
 }
 
-function reduceTell(a: PartAnalysis): Tell[] {
-  const r = reducingOf(a);
+function reduceTell(a: PartAnalysis, kitchen: Kitchen): Tell[] {
+  const r = reducingOf(a, kitchen.rules);
   if (!r) return [];
   const key: TellKey = `reduce:${a.part.id}`;
   if (!r.minutes.ok) return [plainTell(key, 'near', `${a.part.name}: no figure for boiling it down. ${r.minutes.fault.says}`)];
-  const figure = hobFigure(a, `Boiling down ${a.part.name}`, r.minutes.value, r.boilsOffG);
+  const figure = hobFigure(a, `Boiling down ${a.part.name}`, r.minutes.value, r.boilsOffG, kitchen);
   return [
     {
       ...plainTell(key, 'in', ''),
       sentence: [
         `${a.part.name}: ${showGrams(r.boilsOffG)} boils off in `,
         show(figure),
-        ` at ${withUnit(plainNumber(a.part.heat.hobW, 0), 'W')}; hot fruit and syrup burn, and steam too.`,
+        ` at ${withUnit(plainNumber(hobOf(a.part.heat, kitchen.rules).watts, 0), 'W')}; hot fruit and syrup burn, and steam too.`,
       ],
     },
   ];

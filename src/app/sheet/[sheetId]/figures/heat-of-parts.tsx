@@ -7,7 +7,7 @@ import type { PartAnalysis, SheetAnalysis } from '../../../../core/analysis/anal
 import { setPart } from '../../../../core/editing/edits';
 import type { HeatPlan } from '../../../../core/document/kinds';
 import { eggOf } from '../../../../core/analysis/egg';
-import { meetingsOf, meetsAt, syrupOf } from '../../../../core/analysis/warmth';
+import { meetingsOf, meetsAt, syrupOf, type HobOfKitchen } from '../../../../core/analysis/warmth';
 import { Choice } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
@@ -57,13 +57,13 @@ export function HeatFields({ analysis: s }: { readonly analysis: SheetAnalysis }
     const egg = eggOf(a);
     return egg !== null && egg.way === 'heated';
   });
-  return cooked.map((a) => <PartHeat key={a.part.id} a={a} waterBoilsC={kitchen.rules.waterBoilsC} />);
+  return cooked.map((a) => <PartHeat key={a.part.id} a={a} rules={kitchen.rules} />);
 }
 
-function PartHeat({ a, waterBoilsC }: { readonly a: PartAnalysis; readonly waterBoilsC: number }) {
+function PartHeat({ a, rules }: { readonly a: PartAnalysis; readonly rules: HobOfKitchen }) {
   const setHeat = useHeat();
   const { heat } = a.part;
-  const syrup = syrupOf(a, waterBoilsC);
+  const syrup = syrupOf(a, rules);
   const set = (change: Partial<HeatPlan>) => setHeat(a.part.id, change);
   return (
     <div className="pb-3">
