@@ -35,6 +35,7 @@ export async function places(page: Page): Promise<string[]> {
     '/log',
     '/log/sample-4',
     '/log/learnt',
+    '/log/tune',
     '/log/compare',
     '/log/book',
     '/log/book/lots',

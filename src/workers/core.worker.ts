@@ -117,7 +117,7 @@ const service = {
   },
   odds: async (plan: ServicePlan): Promise<EveningOdds> => {
     const it = await services();
-    return it.eveningOdds(plan, it.EVENINGS, it.straysIn(facts?.corrections ?? []));
+    return it.eveningOdds(plan, it.EVENINGS, it.straysIn(facts ?? { corrections: [], places: [] }));
   },
   surer: async (q: ServiceQuestion): Promise<Surer | null> => {
     const [kitchen, it] = await Promise.all([kitchenNow(), services()]);

@@ -37,7 +37,7 @@ interface Asked extends Mend {
  * @yields after each try, so that it can be stopped: how many of how many were tried, and what helps so far, the most first, one of each kind.
  */
 export function* tryBuys(f: ServiceFacts, cache: DishCache): Generator<{ readonly tried: number; readonly of: number; readonly buys: readonly Buy[] }> {
-  const strays = straysIn(f.kitchen.corrections);
+  const strays = straysIn(f.kitchen);
   const answered = (service: Service): { plan: ServicePlan; odds: EveningOdds } | null => {
     const found = planService({ ...f, service }, cache, 'possible');
     return found.ok && found.value.ok ? { plan: found.value.plan, odds: eveningOdds(found.value.plan, EVENINGS, strays) } : null;

@@ -24,6 +24,9 @@ export const STRAYS: Readonly<Record<WorkKind | 'served' | 'whisk', Strays>> = {
   served: { median: 1, sd: 0 },
 };
 
+/** Cold in a place whose air was fitted to readings in it: what is left is how full it stands, ±10 %. */
+export const COLD_FITTED: Strays = { median: 1, sd: 0.1 };
+
 /** Served so many minutes after its time is still in time. */
 export const GRACE_MIN = 5;
 /** The chance that is planned for where a cook asks for safety. */

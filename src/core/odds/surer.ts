@@ -42,7 +42,7 @@ export function trySurer(f: ServiceFacts, cache: DishCache, wished = WISHED_CHAN
   let service = f.service;
   let plan = planned(service);
   if (!plan) return null;
-  const strays = straysIn(f.kitchen.corrections);
+  const strays = straysIn(f.kitchen);
   let odds = eveningOdds(plan, EVENINGS, strays);
   /** How sure each task has been made, and what helped nothing. */
   const tried = new Map<string, number>();
