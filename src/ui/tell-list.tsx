@@ -6,6 +6,7 @@ import { unitsHere } from '../core/measures/shown-here';
 import { glanceOf, leadOf, tellName, type Glance } from '../core/tells/glance';
 import { tellText, type Tell, type TellEdit, type TellState } from '../core/tells/tell';
 import { FigureButton } from './figure-button';
+import { Glossed } from './glossary/glossed';
 import { TrackRuler } from './track';
 
 const STATE_WORDS: Readonly<Record<TellState, string>> = { out: 'to be mended', near: 'at its edge', silent: 'no figure', in: 'as it should be' };
@@ -42,7 +43,9 @@ function Sentence({ tell, id }: { readonly tell: Tell; readonly id: string }) {
     <p id={id} className={`pt-1 text-[14.5px] leading-[1.35] ${tell.state === 'out' ? '[&_.fig]:text-beet' : ''}`}>
       {withPunctuation(tell.sentence).map((s, i) =>
         typeof s === 'string' ? (
-          <span key={i}>{s}</span>
+          <span key={i}>
+            <Glossed text={s} />
+          </span>
         ) : (
           <span key={i} className="whitespace-nowrap">
             {/* The one that stands large opens its working there. */}

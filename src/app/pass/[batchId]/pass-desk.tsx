@@ -8,6 +8,7 @@ import { isRunning, MISE, stepAfter, timerOf, whileItRests, type BatchPlan, type
 import { sheetStepKey } from '../../../core/batch/bowlfuls';
 import { inSentence, plainNumber, showFactor, withUnit } from '../../../core/figure';
 import type { KitchenRules } from '../../../core/kitchen/schema';
+import { Glossed } from '../../../ui/glossary/glossed';
 import { allowSound } from '../../../ui/batch/call-sound';
 import { Select } from '../../../ui/kit/select';
 import { OthersHere } from '../../../ui/others-here';
@@ -239,7 +240,9 @@ function StepScreen({ step, at }: { readonly step: PlanStep; readonly at: number
       {step.partName && <p className="text-[20px] text-yolk">{step.partName}</p>}
       <h1 className="text-[clamp(30px,4.6vw,52px)] leading-[1.08]">{step.title}</h1>
       {step.laid && <p className="mt-3 max-w-[36em] text-[24px] leading-snug">{step.laid}</p>}
-      <p className="mt-3 max-w-[44em] text-[20px] leading-snug text-cocoa-soft">{step.detail}</p>
+      <p className="mt-3 max-w-[44em] text-[20px] leading-snug text-cocoa-soft">
+        <Glossed text={step.detail} />
+      </p>
       <Judged step={step} />
       <Mind step={step} />
       {whisks && <WhiskTimer step={step} />}
