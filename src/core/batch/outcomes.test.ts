@@ -20,7 +20,13 @@ const batch = (n: number, ratio: number, rest: Partial<LoggedBatch> = {}): Logge
   answers: {},
   ...rest,
 });
-const withLog = (batches: readonly LoggedBatch[]): Kitchen => ({ ...KITCHEN, corrections: correctionsFrom(batches.flatMap((b) => outcomesOf(b, KITCHEN.mixers)), KITCHEN.mixers) });
+const withLog = (batches: readonly LoggedBatch[]): Kitchen => ({
+  ...KITCHEN,
+  corrections: correctionsFrom(
+    batches.flatMap((b) => outcomesOf(b, KITCHEN.mixers)),
+    KITCHEN.mixers,
+  ),
+});
 
 describe('outcomes of a batch', () => {
   it('are held against the plain formula, in the context of their mixer or family', () => {

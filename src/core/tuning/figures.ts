@@ -3,6 +3,7 @@ import { LEARNABLE } from '../learning/correction';
 import { TESTS } from './house';
 import type { Measured } from './measured';
 import type { Tuned } from './tuned';
+import type { TestOffered } from './worth';
 
 const input = (symbol: string, name: string, value: number, unit: string, decimals: number): FigureInput => ({
   symbol,
@@ -144,4 +145,37 @@ export function figuresOf(m: Measured, t: Tuned): readonly Figure[] {
             }),
           ];
   }
+}
+
+/** So many bands stand in the working of what a test is worth. */
+const BANDS_SHOWN = 6;
+
+/** What a test is worth: by how much all bands that rest on it become narrower, for each minute of the hands. */
+export function worthFigure(t: TestOffered): Figure {
+  const widest = t.bands.toSorted((a, b) => b.weight * (b.now - b.then) - a.weight * (a.now - a.then));
+  const half = (x: number): string => (t.kind === 'oven' ? withUnit(plainNumber(x, 0), 'K') : withUnit(plainNumber(100 * x, 1), '%'));
+  return {
+    key: `tune:worth:${t.kind}:${t.thing}`,
+    name: 'Narrowing in a minute',
+    value: 100 * t.perMinute,
+    unit: '%',
+    kind: 'house',
+    spread: null,
+    range: null,
+    decimals: 0,
+    formula: t.kind === 'oven' ? 'Σ n·(before − after)/160 °C / minutes' : 'Σ n·(before − after) / minutes',
+    words:
+      'Half of each band before and after the test, added over the sheets that rest on it; a sheet counts once, and once more for each batch of the last three months.',
+    inputs: [
+      ...widest.slice(0, BANDS_SHOWN).map((b) => ({
+        symbol: `n = ${b.weight}`,
+        name: `${b.sheet}: ${b.figure}`,
+        value: `${half(b.now)} → ${half(b.then)}`,
+        from: 'the house figures, and the log',
+      })),
+      { symbol: '', name: 'minutes of the hands', value: withUnit(plainNumber(t.minutes, 0), 'min'), from: 'house' },
+    ],
+    source: 'Ours.',
+    ...(t.bands.length > BANDS_SHOWN ? { limits: `${t.bands.length - BANDS_SHOWN} more bands are counted.` } : {}),
+  };
 }

@@ -9,6 +9,7 @@ import { beforeStarting } from '../batch/mise';
 import { analyseSheet } from '../analysis/analyse';
 import { shownSteps } from '../batch/method';
 import { effectOf } from './effect';
+import { figuresOf, worthFigure } from './figures';
 import { BELIEVED, H_RANGE, LEAST_FALLEN, TESTS } from './house';
 import type { KeptTest, Measured } from './measured';
 import { tuned, type Tuned } from './tuned';
@@ -230,6 +231,38 @@ describe('which test is worth doing next', () => {
     const at = (batches: number) => of(all([{ ...cream, batches }]), 'cold', FRIDGE.id).perMinute * TESTS.cold.minutes;
     expect(at(4)).toBeCloseTo(5 * 0.1, 9);
     expect(at(40)).toBeCloseTo(11 * 0.1, 9);
+  });
+  it('what it is worth shows how it came about: bands, how often they count, minutes', () => {
+    const f = worthFigure(of(all([{ ...cream, batches: 2 }]), 'cold', FRIDGE.id));
+    expect(f.value).toBeCloseTo((100 * 3 * 0.1) / TESTS.cold.minutes, 9);
+    expect(f.inputs.map((i) => [i.symbol, i.value])).toEqual([
+      ['n = 3', '20.0\u00a0% → 10.0\u00a0%'],
+      ['', '6\u00a0min'],
+    ]);
+    const many = worthFigure(of(all(Array.from({ length: 9 }, (_, i) => ({ ...cream, id: `s${i}` }))), 'cold', FRIDGE.id));
+    expect([many.inputs.length, many.limits]).toEqual([7, '3 more bands are counted.']);
+  });
+  it('each number that a test comes to shows its working', () => {
+    const tests: readonly Measured[] = [
+      whisk({ softS: 100, firmS: 180 }),
+      cup(4, 7, [0, 20, 45, 80, 140, 240]),
+      { kind: 'dip', thing: 'ladyfinger', dryG: 40, dippedG: 75, seconds: 2 },
+      { kind: 'glass', thing: GLASS.id, waterG: capacityMl(GLASS.vessel) },
+      { kind: 'scale', thing: 'scale', trueG: 500, shownG: 505 },
+      { kind: 'oven', thing: OVEN.id, setC: 160, readC: 170 },
+      { kind: 'hob', thing: 'hob', waterG: 1000, fromC: 20, seconds: 360, boilsC: null },
+    ];
+    for (const m of tests) {
+      const figures = figuresOf(m, came(m));
+      expect(figures).toHaveLength(m.kind === 'cold' ? 2 : 1);
+      for (const f of figures) {
+        expect(Number.isFinite(f.value)).toBe(true);
+        expect(f.inputs.length).toBeGreaterThan(1);
+        expect(f.source).not.toBe('');
+      }
+    }
+    // A result is shown beside what it was measured from, and never beside another.
+    expect(figuresOf(tests[0]!, came(tests[6]!))).toEqual([]);
   });
   it('a timed cream narrows the time by what one more batch would, and helps the other mixers a little', () => {
     const other = { ...cream, id: 't', doc: sheetOf(['500 g cream 36 %'], { mixerId: KITCHEN.mixers[1]!.id }) };

@@ -4,10 +4,12 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Ingredient } from '../../../core/composition/ingredient';
 import { OVEN_AT_C } from '../../../core/tuning/house';
+import { worthFigure } from '../../../core/tuning/figures';
 import type { TunedThings } from '../../../core/tuning/tuned';
 import type { TestOffered } from '../../../core/tuning/worth';
 import { ClockTime } from '../../../ui/clock-time';
 import { refusal, askServer } from '../../../ui/ask-server';
+import { FigureButton } from '../../../ui/figure-button';
 import { TestForm } from './test-form';
 import { halfSays, mainBand, TEST_WORDS, whatOf } from './test-words';
 
@@ -48,7 +50,9 @@ export function TuneDesk({ offered, things }: { readonly offered: readonly TestO
               <p className="mt-1.5 text-[16px]">
                 <Narrowing test={next} large /> <span className="text-ink-soft">{whatOf(next)}</span>
               </p>
-              <p className="mt-2 max-w-[64ch] text-[15px] text-ink-soft">Stop after any test: what is half measured waits here.</p>
+              <p className="mt-2 max-w-[64ch] text-[15px] text-ink-soft">
+                Narrows all of them together by <FigureButton figure={worthFigure(next)} /> a minute. Stop after any test: what is half measured waits here.
+              </p>
             </div>
             <button type="button" className="btn btn-act" onClick={() => begin(next)}>
               Begin, {next.minutes} min
