@@ -225,9 +225,14 @@ function restated(text: string, source: string, start: number, last: SaidAmount 
   const them = /that['’]?s/i.test(text.slice(last.end, start)) ? OF_THEM.exec(source) : null;
   const [many] = them === null ? [] : splitLine(`${them[1]!} ${last.name}`).amounts;
   if (them && many?.quantity.ok) return { said: { ...last, amount: many, text: `${them[1]!} ${last.name}` }, length: them[0].length };
+  // 'Two tins of peaches, 410 grams each'.
+  const each = last.amount.unit?.dimension === 'pack' ? EACH_WEIGHS.exec(source) : null;
+  if (each) return { said: { ...last, text: `${last.text} (${each[1]!} each)` }, length: each[0].length };
   const weighed = measuredAlone(source) ?? (last.amount.unit?.dimension === 'pack' ? gramsAlone(source) : null);
   return weighed && { said: { ...last, amount: weighed.amount, text: `${weighed.amount.text} ${last.name}` }, length: weighed.length };
 }
+
+const EACH_WEIGHS = /^(\d{2,4}\s?(?:g|grams?|ml|oz|ounces?))\s+(?:each|apiece|a (?:tin|can|pack|tub))(?=\s*(?:[.,;)]|$|and\b))/i;
 
 /** 'A block of butter, two fifty': what a pack weighs, where nobody counts so many. */
 function gramsAlone(source: string): { amount: WrittenAmount; length: number } | null {
@@ -253,7 +258,8 @@ const NOTHING_MORE =
 
 /** 'a shop-bought madeira cake, about 250 grams': the name stands before its amount. */
 function namedBefore(text: string, source: string, start: number): { said: Omit<SaidAmount, 'text' | 'start' | 'end'>; length: number } | null {
-  const lead = text.slice(Math.max(0, start - 90), start);
+  // 'A Madeira cake, a shop one is fine, about 300 grams': what may be said between is none of its name.
+  const lead = text.slice(Math.max(0, start - 90), start).replace(ANY_WILL_DO, ', ');
   const before =
     NAMED_HEDGED.exec(lead) ?? NAMED_ASIDE.exec(lead) ?? (IS_MEASURE.test(splitLine(source).amounts[0]?.unit?.one ?? '') ? NAMED_SOME.exec(lead) : null);
   const split = splitLine(source);
@@ -283,6 +289,10 @@ function namedBefore(text: string, source: string, start: number): { said: Omit<
   if (!weighed) return null;
   return { said: { name: before[1]!.replace(CUT_UP, ''), amount: weighed.amount, definite: false, more: false }, length: weighed.length };
 }
+
+/** ', a shop one is fine,', ', shop-bought will do,', ', whichever you like,'. */
+const ANY_WILL_DO =
+  /,\s+(?:an? )?(?:shop|bought|ready-made|supermarket|cheap|good|any|either|whichever|whatever)[\p{L} '’-]{0,24}\b(?:fine|ok|okay|will do|does|you like|do)\b,\s+/iu;
 
 /** The end of all that is the amount, a weight in brackets included. */
 function amountEnd(source: string, to: number, amounts: readonly WrittenAmount[]): number {

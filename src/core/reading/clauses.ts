@@ -681,7 +681,12 @@ function afterCondition(words: readonly Word[]): number {
   if (day) return day[0].split(' ').length;
   if (/^to$/.test(first) && words.slice(0, 6).some((w) => /^[:,–—]$/.test(w.said))) return words.findIndex((w) => /^[:,–—]$/.test(w.said)) + 1;
   // 'When at 25 °C fold in …', 'Once cold spread …': what is said of when has no comma behind it.
-  const bare = /^(?:when|once|if|after|at)$/.test(first) ? bareLater(words) : first === 'for' ? forWhat(words) : -1;
+  const bare =
+    /^(?:when|once|if|after|at)$/.test(first) || (words[0]?.said === 'as' && words[1]?.said === 'soon')
+      ? bareLater(words)
+      : first === 'for'
+        ? forWhat(words)
+        : -1;
   if (bare > 0 && verbAt(words, 0, false) < 0) return bare;
   // 'Off the heat whisk in the butter'.
   if (first === 'off') {

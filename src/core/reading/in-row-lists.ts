@@ -211,6 +211,9 @@ const nameIn = (t: string): string => (BARE_GRAMS.exec(t)?.[1] ?? splitLine(t).n
 const NO_NAME =
   /^(?:about |approx\.? |ca\.? |roughly )?[\d.,/½¼¾ -]+\s?(?:g|kg|ml|l|oz|lb|cm|mm|in|inch(?:es)?)\b(?: (?:across|long|wide|in total|altogether))?\W*$/i;
 
+/** 'A shop one is fine': a sentence. */
+const WILL_DO = /\b(?:is|are|will be|'s) (?:fine|ok|okay|good|best)$|\bwill do$/i;
+
 interface Thing {
   readonly text: string;
   /** Its amount is said. */
@@ -229,7 +232,7 @@ function itemsIn(told: string, head: Head | null, isIngredient: (name: string) =
   const out: Thing[] = [];
   for (const t of raw) {
     // '1 sponge cake, about 24 cm, 400 g': one thing, and how large it is.
-    if (HOLDS.test(t) || (out.length > 0 && NO_NAME.test(t))) return null;
+    if (HOLDS.test(t) || (out.length > 0 && (NO_NAME.test(t) || WILL_DO.test(t)))) return null;
     if (t.length > 90 || /[!?]\s|\.\s+\p{Lu}/u.test(t) || isTime(t)) return null;
     const thing = !HOW.test(t) && (weighed(t) || LOOSE.test(t) || (t.split(/\s+/).length <= 7 && isIngredient(splitLine(t.replace(FOR_WHAT, '')).name)));
     if (thing) {

@@ -70,6 +70,14 @@ export function kindOf(b: Bowl, flow: Pick<Flow, 'lines' | 'bowls'>): PartKind {
     if (b.air && (b.syrup || (b.hotC ?? 0) > SYRUP_FROM_C) && !has('milk', 'cream', 'cheese', 'chocolate')) return 'egg-foam';
     // Whisked pale over steam, with lemon or wine in it: a foam that is warm.
     if (b.risen && !b.baked && !has('milk', 'cream', 'cheese', 'chocolate', 'butter', 'starch')) return 'egg-foam';
+    // Whisked over steam and off it, with less fruit than egg: no curd.
+    if (
+      b.steam &&
+      !b.baked &&
+      !has('milk', 'cream', 'cheese', 'chocolate', 'butter', 'starch', 'gelatin') &&
+      grams('fruit') + grams('sour') < grams('yolk') + grams('egg')
+    )
+      return 'egg-foam';
     if ((has('milk') || has('cream') || has('fruit') || has('sour')) && b.heated) return 'custard';
     // Yolks and whites with sugar, cocoa or nuts, baked without a drop of milk.
     if (b.baked && b.air && has('white') && !has('milk', 'cream', 'cheese', 'fruit')) return 'biscuit-layer';

@@ -21,7 +21,8 @@ export function linesSaid(w: Worktop, h: Heard, lexical: readonly Mention[]): Sa
   const beside: number[] = [];
   const forced = new Map<number, { line: number; share: Share }>();
   const spans: { start: number; end: number }[] = [];
-  for (const said of amountsIn(c)) {
+  for (const found of amountsIn(c)) {
+    const said = ofTheseNamed(found, fc.before);
     if (/\bwhipped\b/i.test(said.text) && w.latest((b) => b.air && w.holds(b, 'cream'))) continue;
     // 'Spoon six nests on the tray': of the whites that are there.
     if (said.amount.unit === null && /\b(?:nests?|shells?|discs?|kisses|rounds|meringues)$/i.test(said.name) && w.latest((b) => b.air && w.holds(b, 'white')))
@@ -192,6 +193,13 @@ const VAGUE = /\b(?:few|couple|some|little|spoon|spoonful|handful|dollop|bit|kno
 export const sameGrams = (a: number | null, b: number | null): boolean => a !== null && b !== null && Math.abs(a - b) <= 0.02 * b;
 
 export const amountText = (said: SaidAmount): string => said.amount.text;
+
+/** 'Now the raspberries. 500 grams frozen, put them in a pan': of those that were just named. */
+function ofTheseNamed(said: SaidAmount, before: string): SaidAmount {
+  const these = HOW_ONLY.test(said.name) ? /\b(?:the|some|your) (\p{L}{3,}(?: \p{L}{3,})?)[.:]\s*$/iu.exec(before)?.[1] : undefined;
+  return these === undefined ? said : { ...said, name: `${said.name} ${these}`, text: `${said.text} ${these}` };
+}
+const HOW_ONLY = /^(?:fresh|frozen|ripe|hulled|sliced|chopped|peeled|stoned|pitted|drained)$/i;
 
 /** 'Another 60 g of spread' is 60 g of it, 'another cup' one. */
 const withoutAnother = (words: string): string => words.replace(/^another\s+(?=half\b|an?\b|one\b|two\b|three\b|[\d½¼¾⅓⅔])/i, '').replace(/^another\b/i, 'one');

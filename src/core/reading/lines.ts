@@ -53,7 +53,7 @@ const BOTH = new RegExp(
 const MEASURED = /\((?:about |approx\.? |around |roughly |c\.? ?|~ ?)?(\d[\d./]*\s?(?:ml|g|cups?|tbsp|tsp|fl oz))(?: (?:of )?juice)?\)/i;
 /** 'Zest of 3 limes and juice of 4'. */
 const ZEST_AND_JUICE =
-  /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:of|from) (\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?),? (?:and|&|\+) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
+  /^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(?:zest|rind|peel) (?:(?:of|from) )?(\d+|\w+) ((?:unwaxed )?(?:lemon|lime|orange|grapefruit)s?)(?:,? (?:and|&|\+)|,) (?:the )?juice (?:of|from) (\d+|one|two|three|four|five|six)\b.{0,20}$/i;
 /** 'Juice of 1 lemon and grated rind', 'the zest of 2 limes, and their juice': both of the same ones. */
 const THEN_THE_OTHER = new RegExp(
   `^(?:the )?(?:(?:finely|freshly) )?(?:grated )?(juice|zest|rind|peel) (?:of|from) ([^,()]{1,24}?\\b${FRUIT}),? (?:and|&|\\+|plus) (?:(?:the|its|their|also|finely|freshly|grated|pared|strained) )*(juice|zest|rind|peel)\\W*$`,
@@ -409,6 +409,8 @@ export function ingredientOf(
         .replace(/\b\p{L}+[- ]flavou?red\s+(?=(?:\p{L}+ )*(?:chocolate|yogh?urt|marshmallow|cream cheese)s?\b)/giu, '')
         .replace(/\b\d{1,2}(?:[.,]\d)?[\s-]?(?:inch(?:es)?|cm|mm)\b[\s-]*/gi, '')
         .replace(BLOOM, '')
+        // 'Whites from large eggs'.
+        .replace(/\s+(?:from|of) (?:\d+ |\w+ )?(?:(?:large|medium|small|extra[- ]large|free[- ]range) )*eggs$/i, '')
         .replace(
           /,?\s*\b(?:for (?:the )?(?:top|topping|dusting|serving|decoration|decorating|garnish|finishing|drizzle|drizzling|brushing|coating|glazing|sprinkling|rolling|gelatine?|blooming)|to (?:serve|finish|decorate|garnish|dust|glaze|brush|coat|sprinkle))\b.*$/i,
           '',

@@ -171,7 +171,7 @@ function ofThatFruit(rows: readonly RawRow[]): readonly RawRow[] {
   });
 }
 const NO_FRUIT = /^(?:and |plus |\+ )?(?:the )?(?:(?:finely )?(?:grated )?(?:zest|rind|peel)|juice) (?:of|from) (?:\d{1,2}|half|one|two|three|four|five|six)$/i;
-const WHOSE = /\b(?:zest|rind|peel|juice) (?:of|from) .{0,30}?\b((?:lemon|lime|orange|grapefruit|clementine)s?)\b/i;
+const WHOSE = /\b(?:zest|rind|peel|juice) (?:(?:of|from) )?.{0,30}?\b((?:lemon|lime|orange|grapefruit|clementine)s?)\b/i;
 
 /** 'A   milk  200 g', the rows below without a letter: what a letter stands before is a list that the method calls by it. */
 function lettered(rows: readonly RawRow[]): readonly RawRow[] {

@@ -84,6 +84,9 @@ describe('figures', () => {
 
 describe('how many, and in what', () => {
   it.each([
+    ['Feeds fourteen easily.', 14],
+    ['Serves two dozen.', 24],
+    ['Serves seventeen', 17],
     ['cups 160 ml x 30: broken fingers, cream', 30],
     ['yield: 2 x 1 L loaf moulds (approx 16 slices)', 16],
   ])('%s', (text, many) => expect(portionsIn([text], text)).toEqual({ low: many, high: many }));
@@ -195,5 +198,32 @@ describe('work that hides', () => {
     );
     expect(r.lines.map((l) => l.draft.ingredient?.id)).toEqual(expect.arrayContaining(['egg-yolk', 'sugar-caster', 'corn-starch', 'milk-whole']));
     expect(r.parts.map((p) => p.kind)).toContain('custard');
+  });
+  it('“gel” of a chef is gelatin and no colour; whites from large eggs are fresh ones', () => {
+    expect(draftLine('gel 4 g', PLACE, CONTEXT).ingredient?.id).toBe('gelatin-powder-225');
+    expect(draftLine('gel food colour 2 g', PLACE, CONTEXT).ingredient?.id).toBe('food-colour-gel');
+    expect(draftLine('5 egg whites from large eggs', PLACE, CONTEXT)).toMatchObject({ ingredient: { id: 'egg-white' }, grams: 165 });
+  });
+  it('so many tins, so much each; a thing whose shop does not matter; fruit that the sentence before names', () => {
+    const told = (t: string) => read(t).lines.map((l) => `${l.draft.ingredient?.id} ${Math.round(l.draft.grams ?? 0)}`);
+    expect(told('Take two tins of peaches in juice, 410 grams each, drain them, and lay them in a bowl.')).toContain('peach 820');
+    expect(told('You want a Madeira cake, a shop one is fine, about 300 grams, cut it in cubes.')).toEqual(['sponge-cake 300']);
+    expect(told('Now the raspberries. 500 grams frozen, put them in a pan with 80 g of sugar and warm them.')).toContain('raspberry 500');
+    expect(
+      told('Semifreddo\n\n6 yolks\n170g caster\nzest 3 limes, juice of 2\n\nWhisk the yolks and caster over a bain marie to 74. Stir in the lime.'),
+    ).toEqual(expect.arrayContaining(['lime-zest 9', 'lime-juice 56']));
+    // A foam with the zest of a lime is none of it a curd.
+    expect(read('6 yolks\n170 g caster sugar\nzest of 3 limes\n\nWhisk the yolks and sugar over a bain marie to 74. Stir in the zest.').parts[0]?.kind).toBe(
+      'egg-foam',
+    );
+  });
+  it('“as soon as it gels fold in the cream” folds it in, and two tins hold no dessert', () => {
+    const r = read(
+      'Cream\n\n9 leaves gelatine\n750 g quark\n180 g sugar\n500 ml cream\n\nSoften the gelatine. Mix quark and sugar. Dissolve the gelatine, stir into the quark. As soon as it begins to gel fold in the stiffly whipped cream.',
+    );
+    expect(bowls(r).map((b) => b.split(':')[0])).toEqual(['set-filling', 'whipped-cream']);
+    expect(bowls(r)[0]).toMatch(/ <- whipped-cream$/);
+    expect(vesselIn('Put them in the bottom of your big glass bowl. Two tins of peaches on the cake.')).toMatchObject({ shape: 'bowl', count: 1 });
+    expect(vesselIn('Divide between 6 glasses of 200 ml.')).toMatchObject({ shape: 'glass', count: 6 });
   });
 });

@@ -10,7 +10,7 @@ export interface SaidPortions {
 }
 
 const N =
-  '(\\d{1,4}(?!\\d|[.,]\\d)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|eighteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty|a dozen|two dozen)';
+  '(\\d{1,4}(?!\\d|[.,]\\d)|(?:two dozen|a dozen|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty(?:[- ](?:one|two|three|four|five|six))?|thirty|forty)(?![a-z]))';
 const UPTO = `${N}(?:\\s*(?:-|–|—|to|or)\\s*${N})?`;
 const PEOPLE = '(?:people|persons?|pers\\b|servings?|portions?|guests?|helpings?|diners|mouths|of us|pax|personn?es?|personen|personas)';
 const PIECES =
@@ -313,7 +313,9 @@ const WORD_INCHES: Readonly<Record<string, number>> = { thirteen: 13 };
 
 function countOf(shape: SaidVessel['shape'], said: string): number {
   // Nests and shells that are broken into glasses are no glasses.
-  const text = shape === 'glass' || shape === 'mould' ? said.replace(/\b(?:\d{1,3}|\p{L}+) (?:[\p{L}-]+ ){0,2}(?:nests|shells|pavlovas)\b/giu, ' ') : said;
+  // 'Two tins of peaches' hold no dessert.
+  const served = said.replace(/\b(?:\d{1,3}|\p{L}+) (?:tins|jars|cups|pots|glasses|bowls) of(?! (?:about )?\d)\b/giu, ' ');
+  const text = shape === 'glass' || shape === 'mould' ? served.replace(/\b(?:\d{1,3}|\p{L}+) (?:[\p{L}-]+ ){0,2}(?:nests|shells|pavlovas)\b/giu, ' ') : served;
   const m =
     TIMES_EACH.exec(text) ??
     EACH_TIMES.exec(text) ??

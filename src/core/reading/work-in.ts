@@ -12,7 +12,7 @@ import { keyOf } from './words';
 /** A sentence begins with when it is done within so many characters. */
 const LEADING = 60;
 const KEEPS =
-  /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|(?<!the )lasts?(?! (?:of|layer|minute|moment|few|third|quarter|bit|little|spoon|\d))|it'll (?:hold|keep|sit|be fine|stand)|will (?:sit|stand|hold) (?:happily |quite happily )?(?:in the fridge )?for|can be (?:made|stored|kept|frozen|prepared)|leftovers?|use (?:it |them )?(?:right|straight) away|use immediately|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|(?:fridge|freezer|counter) (?:for )?up to (?:\d|an?|one|two|three)|any (?:that is )?left)\b/i;
+  /\b(?:keeps|keep for up|keep up to|will keep|holds? (?:well )?for|(?<!the )lasts?(?! (?:of|layer|minute|moment|few|third|quarter|bit|little|spoon|\d))|it'll (?:hold|keep|sit|be fine|stand)|will (?:sit|stand|hold) (?:happily |quite happily )?(?:in the fridge )?for|can be (?:made|stored|kept|frozen|prepared)|leftovers?|use (?:it |them )?(?:right|straight) away|use (?:it |them )?(?:on )?the same day|use immediately|best (?:eaten|served|within|the)|eat within|store (?:it|in|any|the|leftovers)|good for (?:up to )?\d|(?:fridge|freezer|counter) (?:for )?up to (?:\d|an?|one|two|three)|any (?:that is )?left)\b/i;
 /** Things that are brought together in a bowl, without a verb. */
 const TOGETHER_IN =
   /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*(?: ?(?:[+,&]|\band\b) ?\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+)*)+ in(?:to)? (?:the |a )?(?:\w+ )?(?:mixer|mixing bowl|bowl|pan|saucepan|processor|blender|jug|shallow (?:dish|tray)|(?<=\ba )(?:tray|dish))\b/iu;
