@@ -84,7 +84,11 @@ test('a timed cream: the watch goes on, a stage is taken or typed, the order is 
   await expect(hand).toContainText('done');
   await expect.poll(async () => readable(await hand.locator('.fig').first().textContent()), PATIENT).not.toBe(before);
   await page.goto('/log/learnt');
-  await expect(page.getByRole('main')).toContainText('Time under the whisk');
+  // It stands there as what it is: of no batch, and nothing is asked about it.
+  const finding = page.locator('[data-finding="whisk-time"]').filter({ hasText: /Hand mixer/i });
+  await expect(finding).toContainText('A timed cream');
+  await expect(finding.getByRole('link', { name: 'Tune' })).toHaveAttribute('href', '/log/tune');
+  await expect(finding.getByRole('button', { name: 'Ask again' })).toHaveCount(0);
 });
 
 test('an oven that runs hot is turned to another dial before the batch begins', async ({ page }) => {

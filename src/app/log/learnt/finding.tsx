@@ -18,6 +18,8 @@ export interface FindingFacts {
   readonly outcomes: readonly {
     readonly batchId: string;
     readonly sheet: string;
+    /** Of no batch: a cream that was timed to tune the kitchen. */
+    readonly test: boolean;
     readonly at: number;
     readonly ratio: number;
     readonly answer: 'count' | 'leave-out' | null;
@@ -38,7 +40,8 @@ export function Finding({ facts: { figure, name, where, alone, learnt, outcomes 
     });
     router.refresh();
   };
-  const answered = outcomes.filter((o) => o.answer !== null);
+  const answered = outcomes.filter((o) => o.answer !== null && !o.test);
+  const tests = outcomes.filter((o) => o.test);
   return (
     <li className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-2 border-t border-steel py-4 lg:grid-cols-[260px_minmax(0,1fr)_340px]" data-finding={figure}>
       <div>
@@ -74,6 +77,15 @@ export function Finding({ facts: { figure, name, where, alone, learnt, outcomes 
             </p>
           );
         })}
+        {tests.map((o) => (
+          <p key={o.batchId} className="mt-2 border-t border-steel-light pt-2 text-ink-soft">
+            {o.sheet}, <ClockTime at={o.at} withDate />, {times(o.ratio)}, of{' '}
+            <Link href="/log/tune" className="underline decoration-dotted underline-offset-4 hover:text-ink">
+              Tune
+            </Link>
+            .
+          </p>
+        ))}
         {answered.map((o) => (
           <p key={o.batchId} className="mt-2 border-t border-steel-light pt-2 text-ink-soft">
             {o.sheet}, <ClockTime at={o.at} withDate />, {times(o.ratio)}: {o.answer === 'count' ? 'counted' : 'left out'}.{' '}

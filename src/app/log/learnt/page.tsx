@@ -29,7 +29,14 @@ export default async function LearntPage({ searchParams }: { readonly searchPara
         where: figure === 'hold' ? `${context} creams` : (mixers.find((m) => m.id === context)?.name ?? 'a mixer no longer here'),
         alone: learn([], spread, noise).high - 1,
         learnt,
-        outcomes: of.map((o) => ({ batchId: o.batchId, sheet: names.get(o.batchId) ?? '', at: o.at, ratio: o.ratio, answer: o.answer })),
+        outcomes: of.map((o) => ({
+          batchId: o.batchId,
+          sheet: names.get(o.batchId) ?? 'A timed cream',
+          test: !names.has(o.batchId),
+          at: o.at,
+          ratio: o.ratio,
+          answer: o.answer,
+        })),
       };
     })
     .filter((f) => f.outcomes.length > 0 || f.figure !== 'hold')
