@@ -3,7 +3,7 @@ import type { Result } from '../result';
 import { ok } from '../result';
 import type { SheetAnalysis } from '../analysis/analysed';
 import type { Kitchen } from '../kitchen/kitchen';
-import { isFreezer, placeOf } from '../kitchen/place';
+import { airNow, isFreezer, placeOf } from '../kitchen/place';
 import { coldAnswers, type ColdAnswers } from './ready';
 import { iceField, runCold, warmUp, type ColdCurves } from './run';
 import type { ColdSetup } from '../document/cold-plan-schema';
@@ -37,7 +37,7 @@ export interface ColdView {
   readonly warming: boolean;
   readonly freezing: boolean;
   readonly placeName: string;
-  /** Whether the place's heat transfer comes from readings in it. */
+  /** Whether the heat transfer of the air comes from readings in the place; never where it warms out of it. */
   readonly fitted: boolean;
   readonly answers: ColdAnswers;
   readonly tempering: readonly Tempering[];
@@ -62,7 +62,7 @@ export function coldView(
   const [across, up] = body.grid.n;
   const freezing = body.airC < -1;
   const section = across * up;
-  const place = placeOf(kitchen, setup, s.sheet.family);
+  const air = airNow(kitchen, setup, s.sheet.family);
   return ok({
     curves,
     // Of a brick the plane through its middle.
@@ -78,8 +78,8 @@ export function coldView(
     airC: body.airC,
     warming,
     freezing,
-    placeName: place?.name ?? '',
-    fitted: place?.hWPerM2K !== undefined,
+    placeName: placeOf(kitchen, setup, s.sheet.family)?.name ?? '',
+    fitted: !warming && air.ok && air.value.fitted,
     answers,
     tempering: freezing ? temperings(s, kitchen, setup, body.airC, answers) : [],
     steps,

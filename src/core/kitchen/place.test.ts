@@ -36,6 +36,11 @@ describe('the air of a place', () => {
       expect(air(kitchenWith(place(kind, { hWPerM2K: 9.5 })), setup({ placeId: kind }))).toMatchObject({ h: 9.5, fitted: true });
     }
   });
+  it('on a crowded shelf it is the usual one of such a shelf, fitted or not', () =>
+    expect(air(kitchenWith(place('fan-fridge', { hWPerM2K: 20 })), setup({ placeId: 'fan-fridge', air: 'crowded-shelf' }))).toMatchObject({
+      h: AIR_H['crowded-shelf'],
+      fitted: false,
+    }));
   it('is as cold as the place, or as the cook measured', () => {
     expect(air(KITCHEN, setup({ placeId: 'chest' })).airC).toBe(-20);
     expect(air(KITCHEN, setup({ placeId: 'chest', airC: -14 })).airC).toBe(-14);

@@ -41,7 +41,7 @@ export interface AirNow {
   readonly airC: number;
   /** What its machine carries off for each degree that a load warms it, W/K; null for the counter, whose air stays as it is. */
   readonly uaWPerK: number | null;
-  /** Whether h was fitted to probe readings. */
+  /** Whether h was fitted to readings in it; on a crowded shelf it is the usual one of such a shelf. */
   readonly fitted: boolean;
   readonly name: string;
 }
@@ -63,7 +63,7 @@ export function airNow(kitchen: Kitchen, setup: ColdSetup, family: Family): Resu
     h: crowded ? Math.min(h, AIR_H['crowded-shelf']) : h,
     airC: setup.airC ?? place.airC,
     uaWPerK: UA_OF_PLACE[place.kind],
-    fitted: place.hWPerM2K !== undefined,
+    fitted: place.hWPerM2K !== undefined && !crowded,
     name: crowded ? `${place.name}, crowded` : place.name,
   });
 }

@@ -58,7 +58,7 @@ const HUNDRED = new RegExp(
 );
 /** 'Fifty', 'twenty-five' behind a number below ten; not what packs hold: 'two fifty-gram bars'. */
 const SPOKEN_TENS = new RegExp(
-  `^${GAP}(${Object.keys(TENS).join('|')})(?:[\\s\\u00a0-](one|two|three|four|five|six|seven|eight|nine))?(?![\\p{L}]|[\\s\\u00a0-]+(?:gram|g|ml|ounce|oz)[\\s\\u00a0-])`,
+  `^${GAP}(${Object.keys(TENS).join('|')})(?:[\\s\\u00a0-](one|two|three|four|five|six|seven|eight|nine))?(?![\\p{L}]|[\\s\\u00a0-]+(?:(?:gram|g|ml|ounce|oz)[\\s\\u00a0-]|(?:c?mm?|centim|millim|inch|min|sec|hour|litre|liter|per cent|degree)))`,
   'iu',
 );
 const AND_A_HALF = new RegExp(`^${GAP}and${GAP}a${GAP}half(?![\\p{L}])`, 'iu');

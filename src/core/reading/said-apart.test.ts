@@ -32,6 +32,10 @@ describe('figures', () => {
     ['a dozen and a half fingers', 18],
     // What packs hold, and a dozen that is halved.
     ['two fifty-gram bars', 2],
+    ['two twenty-centimetre tins', 2],
+    ['two twenty cm tins', 2],
+    ['three thirty-second bursts', 3],
+    ['one twenty-minute rest', 1],
     ['half a dozen eggs', 6],
     ['twelve fifty', 12],
   ])('%s', (text, value) => expect(wordNumber(text, 0)?.value).toBe(value));

@@ -31,6 +31,7 @@ const GIVES =
 
 /** 'Chill 6 hours, or freeze for 2': one of the two is done, the first. */
 const OR_ELSE = /^or (?:else |just |simply |you can |even )?(?:chill|freeze|refrigerate|leave|put|microwave|bake|keep|stand|use|whip|whisk|beat)\b/i;
+/** 'Freeze the other two whites for meringues': for something else than this dessert. */
 const FOR_ELSE =
   /^\(?(?:freeze|keep|save|reserve|use|store) (?:the |your )?(?:other|remaining|leftover|left-over|spare|rest of the)\b[^.;]{0,24}\b(?:whites?|yolks?)\b[^.;]{0,20}\b(?:for|in) (?:an?other|something|some other|meringues?|an? (?:omelette|custard|cake|pavlova)|mayonnaise|custards?|omelettes?|macaroons?|macarons?|the freezer|financiers)\b/i;
 

@@ -43,6 +43,8 @@ export const LEAST_FALLEN = 0.35;
 export const MOST_MISFIT_K = 1;
 /** The heat transfer that air in a place can have, W/m²K: what is outside was not this cup. */
 export const H_RANGE = [2, 60] as const;
+/** Water is near its ice below so many °C: it stands still there, whatever the air is. */
+export const WATER_FROM_C = 1;
 /** So far from the house figure, a test was more likely misread than true: asked again. */
 export const BELIEVED = { whisk: 2.5, dip: 2.5, scalePct: 20, ovenK: 60, glass: 2 } as const;
 /** A batch within so many days says that a sheet is in use: its bands count once more for each. */

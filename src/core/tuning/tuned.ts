@@ -1,11 +1,11 @@
 import type { Ingredient } from '../composition/ingredient';
 import { secondsToStage, whip } from '../foam/whisk';
 import type { Kitchen } from '../kitchen/kitchen';
-import type { KitchenRules, Mixer } from '../kitchen/schema';
+import { ColdPlaceSchema, type KitchenRules, type Mixer } from '../kitchen/schema';
 import { fail, ok, type Result } from '../result';
 import { uptakePct } from '../tin/soak';
 import { capacityMl, isRound } from '../vessel/profile';
-import { BELIEVED, FEWEST_READINGS, H_RANGE, LEAST_FALLEN, MOST_MISFIT_K, WATER_G_PER_ML, WATER_J_PER_G_K } from './house';
+import { BELIEVED, FEWEST_READINGS, H_RANGE, LEAST_FALLEN, MOST_MISFIT_K, WATER_FROM_C, WATER_G_PER_ML, WATER_J_PER_G_K } from './house';
 import type { Measured } from './measured';
 
 /** What a test comes to. */
@@ -149,6 +149,12 @@ function cooled({ waterG, acrossMm, readings }: Extract<Measured, { kind: 'cold'
   const used = readings.toSorted((a, b) => a.min - b.min);
   if (used.length < FEWEST_READINGS)
     return fail('readings', 'too-few', `${FEWEST_READINGS} readings at least; there ${used.length === 1 ? 'is one' : `are ${used.length}`}.`);
+  if (used.some((r) => r.c < WATER_FROM_C))
+    return fail(
+      'readings',
+      'freezes',
+      `Below ${WATER_FROM_C}\u00a0°C water freezes, and stands still: leave those readings out. In a freezer read it every quarter of an hour.`,
+    );
   const span = used.at(-1)!.min - used[0]!.min;
   if (span <= 0 || used[0]!.c === used.at(-1)!.c) return fail('readings', 'no-change', 'Nothing has changed between these readings: leave it longer.');
   // Rates from one that has hardly begun to one that is over within the readings, per minute.
@@ -165,6 +171,9 @@ function cooled({ waterG, acrossMm, readings }: Extract<Measured, { kind: 'cold'
   if (misfitK > MOST_MISFIT_K)
     return fail('readings', 'scattered', `The readings stray by ${misfitK.toFixed(1)}\u00a0K from any cooling: was it moved, or the door left open?`);
   if (1 - Math.exp(-k * span) < LEAST_FALLEN) return fail('readings', 'too-soon', 'It has hardly begun: read it again in an hour.');
+  const { minValue, maxValue } = ColdPlaceSchema.shape.airC;
+  if (airC < (minValue ?? -Infinity) || airC > (maxValue ?? Infinity))
+    return fail('readings', 'unlikely', `That would be air of ${Math.round(airC)}\u00a0°C: read it again, later ones too.`);
   const radiusM = acrossMm / 2000;
   const highM = waterG / WATER_G_PER_ML / 1e6 / (Math.PI * radiusM ** 2);
   const areaM2 = 2 * Math.PI * radiusM * (radiusM + highM);

@@ -88,6 +88,9 @@ export function staleBecause(test: KeptTest, kitchen: Parameters<typeof thingNow
   return kind === 'cold' ? `${days} days ago, in another season` : `${days} days ago`;
 }
 
+/** How often a sheet counts. */
+const weightOf = (s: SheetInUse): number => 1 + Math.min(MOST_BATCHES_COUNTED, s.batches);
+
 const CREAMS = new Set(['whipped-cream', 'cheese-cream']);
 
 /** The bands of a kind of test and a thing, over all sheets that rest on it. */
@@ -96,9 +99,7 @@ function bandsOf(kind: TuneKind, sheets: readonly SheetInUse[], fits: (s: SheetI
   if (before === null || after === null) return [];
   return sheets.flatMap((s) => {
     const figure = fits(s);
-    return figure === null
-      ? []
-      : [{ sheetId: s.id, sheet: s.name, figure, now: fresh ? after : before, then: after, weight: 1 + Math.min(MOST_BATCHES_COUNTED, s.batches) }];
+    return figure === null ? [] : [{ sheetId: s.id, sheet: s.name, figure, now: fresh ? after : before, then: after, weight: weightOf(s) }];
   });
 }
 
@@ -124,7 +125,7 @@ function whiskBands(mixerId: string, sheets: readonly SheetInUse[], kitchen: Kit
       figure: 'time under the whisk',
       now: half(now(id)),
       then: half(then(id)),
-      weight: 1 + Math.min(MOST_BATCHES_COUNTED, s.batches),
+      weight: weightOf(s),
     }));
   });
 }

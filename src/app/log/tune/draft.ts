@@ -57,6 +57,7 @@ export const ASKED: Readonly<Record<TuneKind, readonly Asked[]>> = {
   hob: [
     { key: 'waterG', label: 'Water', unit: 'g', start: 1000, min: 100, max: 20_000 },
     { key: 'fromC', label: 'From', unit: '°C', start: 15, min: 0, max: 80 },
+    { key: 'boilsC', label: 'It boils at', unit: '°C', start: 100, min: 80, max: 101 },
   ],
 };
 

@@ -20,7 +20,9 @@ export default async function TunePage({ searchParams }: { readonly searchParams
   const db = openedKitchen();
   const facts = readKitchenFacts(db);
   const kitchen = kitchenOf(facts);
-  const offered = testsOffered(kitchen, sheetsInUse(db, await requestTime()), readOutcomes(db), keptTests(db), await requestTime());
+  const now = await requestTime();
+  const sheets = sheetsInUse(db, now);
+  const offered = testsOffered(kitchen, sheets, readOutcomes(db), keptTests(db), now);
   const asked = new Set(offered.filter((t) => t.kind === 'dip').map((t) => t.thing));
   return (
     <Frame station="Log" sheetId={sheet ?? null} heading={<h1 className="text-[20px]">Tune the kitchen</h1>}>
@@ -29,6 +31,7 @@ export default async function TunePage({ searchParams }: { readonly searchParams
       </div>
       <TuneDesk
         offered={offered}
+        sheets={sheets.length}
         things={{
           larder: facts.larder.filter((i) => asked.has(i.id)),
           mixers: facts.mixers,

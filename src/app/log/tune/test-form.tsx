@@ -1,11 +1,12 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { isFreezer } from '../../../core/kitchen/place';
 import { MeasuredSchema } from '../../../core/tuning/measured';
 import { figuresOf } from '../../../core/tuning/figures';
 import { tuned } from '../../../core/tuning/tuned';
 import type { TestOffered } from '../../../core/tuning/worth';
-import { plainNumber, showFigure, withUnit } from '../../../core/figure';
+import { clockFace, plainNumber, showFigure, withUnit } from '../../../core/figure';
 import { askServer, refusal } from '../../../ui/ask-server';
 import { FigureButton } from '../../../ui/figure-button';
 import { devicesOf, useInstruments } from '../../../ui/instruments/use-instruments';
@@ -13,8 +14,8 @@ import { gramsOf } from '../../../instruments/wire';
 import { QuantityField } from '../../../ui/quantity-field';
 import { useKept } from '../../../ui/use-kept';
 import { ASKED, draftOf, isBegun, measuredOf, WATCHED, type Draft } from './draft';
-import { halfSays, TEST_WORDS } from './test-words';
-import type { TuneThings } from './tune-desk';
+import { bandSays, IN_A_FREEZER, TEST_WORDS } from './test-words';
+import { knownOf, type TuneThings } from './tune-things';
 
 interface TestFormProps {
   readonly test: TestOffered;
@@ -39,11 +40,13 @@ export function TestForm({ test, things, onKept, onLeave }: TestFormProps) {
   const [trouble, setTrouble] = useState('');
   const [sending, setSending] = useState(false);
   const [id] = useState(() => crypto.randomUUID());
-  const known = useMemo(() => ({ ...things, larder: new Map(things.larder.map((i) => [i.id, i])) }), [things]);
+  const known = useMemo(() => knownOf(things), [things]);
   const measured = measuredOf(kind, thing, draft, speed);
   const begun = isBegun(kind, draft);
   const valid = MeasuredSchema.safeParse(measured);
   const result = valid.success ? tuned(valid.data, known) : null;
+  const cold = kind === 'cold' ? things.places.find((p) => p.id === thing) : undefined;
+  const inFreezer = cold !== undefined && isFreezer(cold);
   const planetary = kind === 'whisk' && things.mixers.find((m) => m.id === thing)?.kind === 'planetary';
   const figures = result?.ok && valid.success ? figuresOf(valid.data, result.value) : [];
   const send = async (): Promise<void> => {
@@ -58,17 +61,32 @@ export function TestForm({ test, things, onKept, onLeave }: TestFormProps) {
       setSending(false);
     }
   };
+  // Opened from far down the list, it comes into sight, and into hand.
+  const head = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    head.current?.scrollIntoView({ block: 'center' });
+    head.current?.focus({ preventScroll: true });
+  }, []);
   return (
     <section aria-label={TEST_WORDS[kind].title(test.name)} className="border-steel lg:border-l lg:pl-8">
-      <h2 className="text-[20px] leading-tight font-[650]">{TEST_WORDS[kind].title(test.name)}</h2>
-      <p className="mt-1.5 max-w-[52ch] text-[16px]">{TEST_WORDS[kind].how}</p>
+      <h2 ref={head} tabIndex={-1} className="text-[20px] leading-tight font-[650] outline-none">
+        {TEST_WORDS[kind].title(test.name)}
+      </h2>
+      <p className="mt-1.5 max-w-[52ch] text-[16px]">{inFreezer ? IN_A_FREEZER : TEST_WORDS[kind].how}</p>
       <div className="mt-4 grid grid-cols-2 gap-x-4 gap-y-3">
         {ASKED[kind].map((a) => {
           const set = (value: number): void => change({ values: { ...draft.values, [a.key]: value } });
           const weighs = a.unit === 'g' ? scale : undefined;
           return (
             <div key={a.key}>
-              <QuantityField label={a.label} unit={a.unit} value={draft.values[a.key] ?? a.start} min={a.min} max={a.max} onChange={set} />
+              <QuantityField
+                label={a.label}
+                unit={a.unit}
+                value={draft.values[a.key] ?? (a.key === 'boilsC' ? things.rules.waterBoilsC : a.start)}
+                min={a.min}
+                max={a.max}
+                onChange={set}
+              />
               {weighs && (
                 <button
                   type="button"
@@ -129,9 +147,7 @@ export function TestForm({ test, things, onKept, onLeave }: TestFormProps) {
                 <th scope="row" className="py-1.5 pr-3 text-left font-normal">
                   {b.sheet}: {b.figure}
                 </th>
-                <td className="fig py-1.5 text-right whitespace-nowrap">
-                  {halfSays(kind, b.now)} → {halfSays(kind, b.then)}
-                </td>
+                <td className="fig py-1.5 text-right whitespace-nowrap">{bandSays(kind, b)}</td>
               </tr>
             ))}
           </tbody>
@@ -160,8 +176,6 @@ export function TestForm({ test, things, onKept, onLeave }: TestFormProps) {
 
 const MOST_SHOWN = 6;
 
-const clock = (s: number): string => `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`;
-
 /** A watch that goes on while the page is away, and the moments that it took; each can be typed too. */
 function Watch({
   draft,
@@ -189,7 +203,7 @@ function Watch({
     <div className="mt-5">
       <div className="flex items-center gap-4">
         <p className="fig min-w-24 text-[34px] leading-none font-[650]" aria-label="The watch">
-          {clock(runs ?? 0)}
+          {clockFace(runs ?? 0)}
         </p>
         {since === null ? (
           <button type="button" className="btn" onClick={() => change({ since: Date.now() })}>

@@ -1,31 +1,43 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import type { Ingredient } from '../../../core/composition/ingredient';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
 import { OVEN_AT_C } from '../../../core/tuning/house';
-import { worthFigure } from '../../../core/tuning/figures';
-import type { TunedThings } from '../../../core/tuning/tuned';
+import type { Figure } from '../../../core/figure';
+import { figuresOf, worthFigure } from '../../../core/tuning/figures';
+import { tuned, type TunedThings } from '../../../core/tuning/tuned';
 import type { TestOffered } from '../../../core/tuning/worth';
 import { ClockTime } from '../../../ui/clock-time';
 import { refusal, askServer } from '../../../ui/ask-server';
 import { FigureButton } from '../../../ui/figure-button';
 import { TestForm } from './test-form';
-import { halfSays, mainBand, TEST_WORDS, whatOf } from './test-words';
+import { bandSays, mainBand, TEST_WORDS, whatOf } from './test-words';
+import { knownOf, type TuneThings } from './tune-things';
 
-export interface TuneThings extends Omit<TunedThings, 'larder'> {
-  readonly larder: readonly Ingredient[];
+/** What the last test of a thing came to; nothing where it can no longer be said. */
+function figuresOfLast({ last }: TestOffered, known: TunedThings): readonly Figure[] {
+  const came = last && tuned(last.measured, known);
+  return last && came?.ok ? figuresOf(last.measured, came.value) : [];
 }
 
 const keyOf = (t: Pick<TestOffered, 'kind' | 'thing'>): string => `${t.kind} ${t.thing}`;
 
+interface TuneDeskProps {
+  readonly offered: readonly TestOffered[];
+  /** How many sheets there are. */
+  readonly sheets: number;
+  readonly things: TuneThings;
+}
+
 /** The tests, the one worth doing next first; one of them open. */
-export function TuneDesk({ offered, things }: { readonly offered: readonly TestOffered[]; readonly things: TuneThings }) {
+export function TuneDesk({ offered, sheets, things }: TuneDeskProps) {
   const router = useRouter();
   const [open, setOpen] = useState<string | null>(null);
   const [says, setSays] = useState('');
   const [next] = offered.filter((t) => t.perMinute > 0);
   const test = offered.find((t) => keyOf(t) === open) ?? null;
+  const known = useMemo(() => knownOf(things), [things]);
   const begin = (t: TestOffered): void => {
     setOpen(keyOf(t));
     setSays('');
@@ -42,6 +54,9 @@ export function TuneDesk({ offered, things }: { readonly offered: readonly TestO
   return (
     <div className={`grid grid-cols-[minmax(0,1fr)] gap-x-10 px-4 py-5 md:px-8 ${test ? 'lg:grid-cols-[minmax(0,1fr)_minmax(0,460px)]' : ''}`}>
       <section aria-label="Tests" className={test ? 'max-lg:order-2 max-lg:mt-8' : ''}>
+        <p role="status" className="mb-4 text-[16px] empty:hidden">
+          {says}
+        </p>
         {next && !test && (
           <div className="mb-6 flex flex-wrap items-end justify-between gap-x-8 gap-y-3 border-b-2 border-ink pb-5">
             <div className="min-w-0">
@@ -59,6 +74,20 @@ export function TuneDesk({ offered, things }: { readonly offered: readonly TestO
             </button>
           </div>
         )}
+        {!next && !test && (
+          <p className="mb-4 text-[17px]">
+            {sheets === 0 ? (
+              <>
+                A test is worth what it narrows on a sheet, and there is none yet.{' '}
+                <Link href="/new" className="font-semibold underline decoration-dotted underline-offset-4">
+                  Begin a sheet
+                </Link>
+              </>
+            ) : (
+              'Nothing narrows any further: a test comes back here when it has gone stale.'
+            )}
+          </p>
+        )}
         <ul>
           {(test ? offered : offered.filter((t) => t !== next)).map((t) => (
             <li
@@ -74,7 +103,12 @@ export function TuneDesk({ offered, things }: { readonly offered: readonly TestO
                     <>
                       {' · '}
                       {t.stale === '' ? 'done ' : 'stale: '}
-                      {t.stale === '' ? <ClockTime at={t.last.at} withDate /> : t.stale}{' '}
+                      {t.stale === '' ? <ClockTime at={t.last.at} withDate /> : t.stale}
+                      {figuresOfLast(t, known).map((f) => (
+                        <span key={f.key}>
+                          , <FigureButton figure={f} />
+                        </span>
+                      ))}{' '}
                       <button
                         type="button"
                         className="min-h-8 underline decoration-dotted underline-offset-4 hover:text-ink pointer-coarse:min-h-11"
@@ -102,9 +136,6 @@ export function TuneDesk({ offered, things }: { readonly offered: readonly TestO
             </li>
           ))}
         </ul>
-        <p role="status" className="mt-3 text-[15px] empty:hidden">
-          {says}
-        </p>
       </section>
       {test && (
         <TestForm
@@ -115,6 +146,7 @@ export function TuneDesk({ offered, things }: { readonly offered: readonly TestO
             setSays(words);
             setOpen(null);
             router.refresh();
+            window.scrollTo({ top: 0 });
           }}
           onLeave={() => setOpen(null)}
         />
@@ -127,12 +159,7 @@ export function TuneDesk({ offered, things }: { readonly offered: readonly TestO
 function Narrowing({ test, large = false }: { readonly test: TestOffered; readonly large?: boolean }) {
   const band = mainBand(test);
   if (!band) return <span className="text-ink-soft">–</span>;
-  const [now, then] = [halfSays(test.kind, band.now), halfSays(test.kind, band.then)];
-  return (
-    <span className={`fig whitespace-nowrap ${large ? 'text-[22px] font-[650]' : ''}`} aria-label={now === then ? now : `${now}, then ${then}`}>
-      {now === then ? now : `${now} → ${then}`}
-    </span>
-  );
+  return <span className={`fig whitespace-nowrap ${large ? 'text-[22px] font-[650]' : ''}`}>{bandSays(test.kind, band)}</span>;
 }
 
 /** Wider than this no band is drawn: half of it, as a share. */

@@ -7,7 +7,7 @@ import type { PartAnalysis, SheetAnalysis } from '../../../../core/analysis/anal
 import { setPart } from '../../../../core/editing/edits';
 import type { HeatPlan } from '../../../../core/document/kinds';
 import { eggOf } from '../../../../core/analysis/egg';
-import { meetingsOf, meetsAt, syrupOf, type HobOfKitchen } from '../../../../core/analysis/warmth';
+import { hobOf, meetingsOf, meetsAt, syrupOf, type HobOfKitchen } from '../../../../core/analysis/warmth';
 import { Choice } from '../../../../ui/choice';
 import { QuantityField } from '../../../../ui/quantity-field';
 import { useSheet } from '../../../../ui/sheet/sheet-provider';
@@ -72,7 +72,7 @@ function PartHeat({ a, rules }: { readonly a: PartAnalysis; readonly rules: HobO
           <div className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-3">
             <QuantityField label="Syrup boiled to" unit="°C" value={heat.syrupC} min={80} max={140} onChange={(syrupC) => set({ syrupC })} />
             <QuantityField label="Eggs before" unit="°C" value={heat.eggC} min={0} max={60} onChange={(eggC) => set({ eggC })} />
-            <QuantityField label="Hob" unit="W" value={heat.hobW} min={50} max={20000} onChange={(hobW) => set({ hobW })} />
+            <QuantityField label="Hob" unit="W" value={hobOf(heat, rules).watts} min={50} max={20000} onChange={(hobW) => set({ hobW })} />
             <Choice
               label="Bowl"
               value={heat.bowl}
